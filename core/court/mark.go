@@ -1,0 +1,260 @@
+package court
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// Toward is the direction in which an offset goes from its line.
+type Toward string
+
+// In goes towards the middle of the court, Out away from it. A line through the middle has neither:
+// from there an offset goes near, far, left or right, which are the near player's.
+const (
+	In    Toward = "in"
+	Out   Toward = "out"
+	Near  Toward = "near"
+	Far   Toward = "far"
+	Left  Toward = "left"
+	Right Toward = "right"
+)
+
+// Enum lists the directions for the schema.
+func (Toward) Enum() []any { return []any{In, Out, Near, Far, Left, Right} }
+
+// Measure fixes one coordinate of a mark: an offset from a line, or a fraction of the way from one
+// line to a parallel one.
+type Measure struct {
+	Line     LineID   `json:"line" maxLength:"40"`
+	Distance float64  `json:"distance,omitempty" minimum:"0" maximum:"100" description:"Metres from the line; not used with a fraction"`
+	Toward   Toward   `json:"toward,omitempty"`
+	To       LineID   `json:"to,omitempty" maxLength:"40" description:"The other line of a fraction"`
+	Fraction *float64 `json:"fraction,omitempty" minimum:"0" maximum:"1" description:"Share of the way from line to the other line"`
+}
+
+// Mark is a place as a coach says it: two measures, one from a line parallel to the net and one from a
+// line across it; or a plain place.
+type Mark struct {
+	Measures []Measure `json:"measures,omitempty" maxItems:"2"`
+	Place    *Point    `json:"place,omitempty"`
+}
+
+// At is the mark of a plain place.
+func At(x, y float64) Mark { return Mark{Place: &Point{X: x, Y: y}} }
+
+// From is the mark with two offsets.
+func From(a, b Measure) Mark { return Mark{Measures: []Measure{a, b}} }
+
+// Off is an offset from a line.
+func Off(line LineID, distance float64, toward Toward) Measure {
+	return Measure{Line: line, Distance: distance, Toward: toward}
+}
+
+// Between is a fraction of the way from one line to a parallel one.
+func Between(line, to LineID, fraction float64) Measure {
+	return Measure{Line: line, To: to, Fraction: &fraction}
+}
+
+// Resolve finds where a mark is on a court. Its errors name the measure that makes no sense there.
+func (c Court) Resolve(m Mark) (Point, error) {
+	var wrong invalid.Fields
+	switch {
+	case m.Place != nil && len(m.Measures) > 0:
+		wrong.Add("measures", "give either two measures from lines or a plain place, not both")
+	case m.Place != nil:
+		return c.onMap(*m.Place)
+	case len(m.Measures) != 2:
+		wrong.Add("measures", "a mark needs two measures, one from a line along the net and one from a sideline")
+	}
+	if wrong.Err() != nil {
+		return Point{}, wrong.Err()
+	}
+	var p Point
+	across := [2]bool{}
+	for i, measure := range m.Measures {
+		value, isY, err := c.coordinate(measure)
+		wrong.Under(invalid.Join("measures", i), err)
+		across[i] = isY
+		if isY {
+			p.Y = value
+		} else {
+			p.X = value
+		}
+	}
+	if wrong.Err() == nil && across[0] == across[1] {
+		wrong.Add("measures.1.line", "both lines run the same way; measure once from a line along the net and once from a line up the court")
+	}
+	if wrong.Err() != nil {
+		return Point{}, wrong.Err()
+	}
+	return c.onMap(p)
+}
+
+func (c Court) onMap(p Point) (Point, error) {
+	if c.OnMap(p) {
+		return p, nil
+	}
+	return Point{}, fmt.Errorf("this place is off the map: it has to be on the court or within the run-off, %s behind the baseline and %s beside the sideline",
+		units.Metres.Length(c.RunOff.Back), units.Metres.Length(c.RunOff.Side))
+}
+
+// coordinate resolves one measure; isY says that it fixed y.
+func (c Court) coordinate(m Measure) (value float64, isY bool, err error) {
+	line, ok := c.Line(m.Line)
+	if !ok {
+		return 0, false, invalid.Fields{{Path: "line", Message: fmt.Sprintf("%s has no line called %q", c.Name, m.Line)}}
+	}
+	start, isY := line.position()
+	if m.Fraction != nil {
+		other, ok := c.Line(m.To)
+		if !ok {
+			return 0, false, invalid.Fields{{Path: "to", Message: fmt.Sprintf("%s has no line called %q", c.Name, m.To)}}
+		}
+		end, alike := other.position()
+		if alike != isY {
+			return 0, false, invalid.Fields{{Path: "to", Message: fmt.Sprintf("the %s and the %s are not parallel", line.Name, other.Name)}}
+		}
+		return start + *m.Fraction*(end-start), isY, nil
+	}
+	sign, err := direction(m.Toward, start, isY)
+	if err != nil {
+		return 0, false, invalid.Fields{{Path: "toward", Message: fmt.Sprintf("from the %s %s", line.Name, err)}}
+	}
+	return start + sign*m.Distance, isY, nil
+}
+
+// position is the one coordinate a line has all along; isY says that it is y.
+func (l Line) position() (value float64, isY bool) {
+	if l.Across() {
+		return l.From.Y, true
+	}
+	return l.From.X, false
+}
+
+// direction turns a word into the sign of the offset for a line at the given coordinate.
+func direction(toward Toward, at float64, isY bool) (float64, error) {
+	switch {
+	case toward == In && at != 0:
+		return -math.Copysign(1, at), nil
+	case toward == Out && at != 0:
+		return math.Copysign(1, at), nil
+	case isY && toward == Far, !isY && toward == Right:
+		return 1, nil
+	case isY && toward == Near, !isY && toward == Left:
+		return -1, nil
+	case at != 0:
+		return 0, fmt.Errorf("an offset goes in or out")
+	case isY:
+		return 0, fmt.Errorf("an offset goes near or far")
+	}
+	return 0, fmt.Errorf("an offset goes left or right")
+}
+
+// Measure says where a place is in the way another mark is said: from the same lines, or as a plain
+// place. A fraction whose place has moved becomes an offset from its first line.
+func (c Court) Measure(p Point, like Mark) Mark {
+	if len(like.Measures) != 2 {
+		return Mark{Place: &p}
+	}
+	m := Mark{Measures: make([]Measure, 2)}
+	for i, was := range like.Measures {
+		line, ok := c.Line(was.Line)
+		if !ok {
+			return Mark{Place: &p}
+		}
+		at, isY := line.position()
+		offset := p.X - at
+		if isY {
+			offset = p.Y - at
+		}
+		m.Measures[i] = Measure{Line: was.Line, Distance: math.Abs(offset), Toward: word(offset, at, isY)}
+	}
+	return m
+}
+
+// word names the direction of a signed offset from a line at the given coordinate.
+func word(offset, at float64, isY bool) Toward {
+	switch {
+	case at != 0 && offset*at <= 0:
+		return In
+	case at != 0:
+		return Out
+	case isY && offset < 0:
+		return Near
+	case isY:
+		return Far
+	case offset < 0:
+		return Left
+	}
+	return Right
+}
+
+// Mirrored swaps left and right: the same mark for a player of the other hand.
+func (m Mark) Mirrored() Mark {
+	if m.Place != nil {
+		return At(0-m.Place.X, m.Place.Y) // 0−x, so that nothing becomes a negative zero
+	}
+	mirrored := Mark{Measures: make([]Measure, len(m.Measures))}
+	for i, measure := range m.Measures {
+		measure.Line, measure.To = measure.Line.mirrored(), measure.To.mirrored()
+		switch measure.Toward {
+		case Left:
+			measure.Toward = Right
+		case Right:
+			measure.Toward = Left
+		}
+		mirrored.Measures[i] = measure
+	}
+	return mirrored
+}
+
+// Say puts a mark into a coach's words, with left and right as the near player has them.
+func (c Court) Say(m Mark, system units.System) string {
+	if m.Place != nil {
+		return fmt.Sprintf("%s %s of the middle, %s %s", system.Length(math.Abs(m.Place.X)), word(m.Place.X, 0, false),
+			system.Length(math.Abs(m.Place.Y)), beyond(m.Place.Y))
+	}
+	said := ""
+	for i, measure := range m.Measures {
+		if i > 0 {
+			said += ", "
+		}
+		said += c.sayMeasure(measure, system)
+	}
+	return said
+}
+
+func beyond(y float64) string {
+	if y < 0 {
+		return "this side of the net"
+	}
+	return "beyond the net"
+}
+
+func (c Court) sayMeasure(m Measure, system units.System) string {
+	line, _ := c.Line(m.Line)
+	if m.Fraction != nil {
+		other, _ := c.Line(m.To)
+		return fmt.Sprintf("%s %% of the way from the %s to the %s", units.Decimal(*m.Fraction*100, 0), line.Name, other.Name)
+	}
+	_, across := line.position()
+	length := system.Length(m.Distance)
+	switch {
+	case m.Distance == 0:
+		return "on the " + line.Name
+	case m.Toward == In:
+		return length + " inside the " + line.Name
+	case m.Toward == Out && across:
+		return length + " behind the " + line.Name
+	case m.Toward == Out:
+		return length + " outside the " + line.Name
+	case m.Toward == Near:
+		return length + " this side of the " + line.Name
+	case m.Toward == Far:
+		return length + " beyond the " + line.Name
+	}
+	return fmt.Sprintf("%s %s of the %s", length, m.Toward, line.Name)
+}

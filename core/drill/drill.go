@@ -1,0 +1,163 @@
+// Package drill is a drill as one document, what it amounts to, and the built-in library.
+package drill
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/progress"
+	"hodometer/core/student"
+)
+
+// Version is the version of the document that this code reads and writes.
+const Version = 1
+
+// PlaceKind is what stands at a place.
+type PlaceKind string
+
+// What can stand on court.
+const (
+	Start    PlaceKind = "start"
+	Feeder   PlaceKind = "feeder"
+	Recovery PlaceKind = "recovery"
+	Queue    PlaceKind = "queue"
+)
+
+// Enum lists the kinds for the schema.
+func (PlaceKind) Enum() []any { return []any{Start, Feeder, Recovery, Queue} }
+
+// Place is somebody's place in a drill.
+type Place struct {
+	Kind PlaceKind  `json:"kind"`
+	Mark court.Mark `json:"mark"`
+}
+
+// GoalKind is how a goal is counted.
+type GoalKind string
+
+// Total counts all makes; Streak counts makes in a row.
+const (
+	Total  GoalKind = "total"
+	Streak GoalKind = "in a row"
+)
+
+// Enum lists the kinds for the schema.
+func (GoalKind) Enum() []any { return []any{Total, Streak} }
+
+// Goal is what the player is to reach.
+type Goal struct {
+	Kind  GoalKind `json:"kind"`
+	Count int      `json:"count" minimum:"1" maximum:"1000"`
+}
+
+// Document is a drill. It is written for a right-hander: left and right are the near player's.
+type Document struct {
+	Version   int           `json:"version" minimum:"1" maximum:"1"`
+	Name      string        `json:"name" minLength:"1" maxLength:"80"`
+	Summary   string        `json:"summary" maxLength:"500"`
+	Sport     court.Sport   `json:"sport"`
+	Court     court.ID      `json:"court" maxLength:"40"`
+	Stroke    feed.Stroke   `json:"stroke" description:"The stroke whose ladder the drill stands on"`
+	Rung      progress.Rung `json:"rung"`
+	Places    []Place       `json:"places" minItems:"1" maxItems:"12"`
+	Pattern   feed.Pattern  `json:"pattern"`
+	Turns     int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
+	Target    court.Target  `json:"target"`
+	Goal      Goal          `json:"goal"`
+	SetUp     float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
+	Effort    int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
+	Cues      []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
+	Cautions  []string      `json:"cautions" maxItems:"6"`
+	Equipment []string      `json:"equipment" maxItems:"12"`
+}
+
+const longestLine = 200 // characters of one cue, caution or piece of equipment
+
+// Check says what is wrong with a drill beyond its shape.
+func (d Document) Check() error {
+	var wrong invalid.Fields
+	if strings.TrimSpace(d.Name) == "" {
+		wrong.Add("name", "give the drill a name")
+	}
+	checkLines(&wrong, "cues", d.Cues)
+	checkLines(&wrong, "cautions", d.Cautions)
+	checkLines(&wrong, "equipment", d.Equipment)
+	c, err := court.Find(d.Court)
+	if err != nil {
+		wrong.Under("court", err)
+		return wrong.Err()
+	}
+	if c.Sport != d.Sport {
+		wrong.Add("court", "%s is a court for %s, and this is a drill for %s", c.Name, c.Sport, d.Sport)
+	}
+	for _, needed := range []PlaceKind{Start, Feeder} {
+		if !slices.ContainsFunc(d.Places, func(p Place) bool { return p.Kind == needed }) {
+			wrong.Add("places", "the drill has no %s place", needed)
+		}
+	}
+	for i, place := range d.Places {
+		_, err := c.Resolve(place.Mark)
+		wrong.Under(invalid.Join("places", i, "mark"), err)
+	}
+	for i, ball := range d.Pattern.Balls {
+		_, err := c.Resolve(ball.Landing)
+		wrong.Under(invalid.Join("pattern.balls", i, "landing"), err)
+	}
+	_, err = c.Shape(d.Target)
+	wrong.Under("target", err)
+	return wrong.Err()
+}
+
+func checkLines(wrong *invalid.Fields, path string, lines []string) {
+	for i, line := range lines {
+		if len([]rune(line)) > longestLine {
+			wrong.Add(invalid.Join(path, i), "at most %d characters, so that it can be read on court", longestLine)
+		}
+	}
+}
+
+// place returns the first place of a kind.
+func (d Document) place(kind PlaceKind) (Place, bool) {
+	i := slices.IndexFunc(d.Places, func(p Place) bool { return p.Kind == kind })
+	if i < 0 {
+		return Place{}, false
+	}
+	return d.Places[i], true
+}
+
+// For returns the drill for a player's hand: as written for a right-hander, mirrored for a left-hander.
+func (d Document) For(hand student.Hand) Document {
+	if hand == student.LeftHand {
+		return d.Mirrored()
+	}
+	return d
+}
+
+// Mirrored swaps left and right everywhere. Mirrored twice, a drill is the same again.
+func (d Document) Mirrored() Document {
+	places := make([]Place, len(d.Places))
+	for i, place := range d.Places {
+		place.Mark = place.Mark.Mirrored()
+		places[i] = place
+	}
+	d.Places, d.Pattern, d.Target = places, d.Pattern.Mirrored(), d.Target.Mirrored()
+	return d
+}
+
+// Copy is a coach's own version of a drill, to be changed.
+func (d Document) Copy() Document {
+	const longestName = 80
+	name := []rune(d.Name + " (my version)")
+	if len(name) > longestName {
+		name = name[:longestName]
+	}
+	d.Name = string(name)
+	return d
+}
+
+// String names the drill in errors and logs.
+func (d Document) String() string { return fmt.Sprintf("drill %q", d.Name) }

@@ -1,0 +1,162 @@
+package drill_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+	"hodometer/core/units"
+)
+
+func coin() drill.Document { return drill.Library()[0].Document }
+
+func TestLoadByHand(t *testing.T) {
+	// Two players, four turns each of three sequences of two balls, 3.5 s apart with a pause of 6 s:
+	// 8 × 39 s = 312 s and 48 balls, one basket of 60; three people pick them up in 48 × 2.5 / 3 = 40 s;
+	// with 60 s of set-up 412 s. One player waits for the other's turn of 33 s and two pauses: 45 s.
+	l := coin().LoadFor(2, 4, coach.Default())
+	require.Equal(t, 48, l.Balls)
+	require.Equal(t, 24, l.Each)
+	require.Equal(t, 1, l.Baskets)
+	require.InDelta(t, 312, l.Feeding, 1e-9)
+	require.InDelta(t, 40, l.PickUp, 1e-9)
+	require.InDelta(t, 412, l.Need, 1e-9)
+	require.InDelta(t, 45, l.Waiting, 1e-9)
+	// One turn for both takes 2 × 39 + 12 × 2.5 / 3 = 88 s: 400 s less 60 s of set-up hold three of them.
+	require.Equal(t, 3, coin().TurnsIn(400, 2, coach.Default()))
+	require.Equal(t, 4, coin().TurnsIn(412, 2, coach.Default()), "exactly enough is enough")
+	require.Equal(t, 0, coin().TurnsIn(30, 2, coach.Default()))
+
+	basket := coach.Default()
+	basket.Basket = 20
+	require.Equal(t, 3, coin().LoadFor(2, 4, basket).Baskets, "48 balls are three baskets of 20")
+}
+
+func TestLibrary(t *testing.T) {
+	names, ids, sports := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
+	for _, stored := range drill.Library() {
+		d := stored.Document
+		t.Run(d.Name, func(t *testing.T) {
+			require.NoError(t, d.Check())
+			require.False(t, names[d.Name] || ids[stored.ID], "a name or an identifier is there twice")
+			names[d.Name], ids[stored.ID], sports[d.Sport] = true, true, true
+			require.NotEmpty(t, d.Cues)
+			require.NotEmpty(t, d.Cautions)
+			r, err := d.Report(2, coach.Default())
+			require.NoError(t, err)
+			require.Positive(t, r.Target.Margin)
+			require.Len(t, r.Feeds, len(d.Pattern.Balls))
+			for _, f := range r.Feeds {
+				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
+				require.True(t, r.Court.Inside(f.Landing), "a fed ball lands in")
+				require.Positive(t, f.From.Y, "the feeder stands beyond the net")
+			}
+			for _, drum := range r.Drums {
+				require.NotEmpty(t, drum.Working.Inputs, drum.Name)
+				require.NotEmpty(t, drum.Working.Source, drum.Name)
+			}
+		})
+	}
+	require.GreaterOrEqual(t, len(names), 4)
+	require.Greater(t, len(sports), 1)
+}
+
+func TestReportSaysWhatACoachSays(t *testing.T) {
+	s := coach.Default()
+	s.Units = units.Feet
+	r, err := coin().Report(1, s)
+	require.NoError(t, err)
+	// Common practice, no source (T1).
+	require.Equal(t, "circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", r.Aim)
+	require.Equal(t, "10 made in all", r.Goal)
+	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
+}
+
+func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
+	d, err := coin().Moved("pattern.balls.0", court.Point{X: 1.037, Y: -9.02}, units.Metres.Grain())
+	require.NoError(t, err)
+	landing := d.Pattern.Balls[0].Landing
+	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
+	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
+	require.NotEqual(t, landing, coin().Pattern.Balls[0].Landing, "the drill it came from is untouched")
+
+	for handle, path := range map[string]string{"places.9": "move.handle", "target": "target.mark", "nonsense": "move.handle", "places.0": "places.0.mark"} {
+		to := court.Point{X: 0, Y: 90}
+		_, err := coin().Moved(handle, to, 0)
+		var fields invalid.Fields
+		require.ErrorAs(t, err, &fields, handle)
+		require.Equal(t, path, fields[0].Path)
+	}
+}
+
+func TestCheckNamesTheField(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		change func(*drill.Document)
+		path   string
+	}{
+		{"no name", func(d *drill.Document) { d.Name = " " }, "name"},
+		{"an unknown court", func(d *drill.Document) { d.Court = "beach" }, "court"},
+		{"a court of another sport", func(d *drill.Document) { d.Sport = court.Squash }, "court"},
+		{"no feeder", func(d *drill.Document) { d.Places = d.Places[:1] }, "places"},
+		{"a start off the map", func(d *drill.Document) { d.Places[0].Mark = court.At(0, -40) }, "places.0.mark"},
+		{"a ball off the map", func(d *drill.Document) { d.Pattern.Balls[1].Landing = court.At(40, 0) }, "pattern.balls.1.landing"},
+		{"a target of no size", func(d *drill.Document) { d.Target.Radius = 0 }, "target.radius"},
+		{"a caution nobody reads", func(d *drill.Document) { d.Cautions = []string{string(make([]rune, 201))} }, "cautions.0"},
+	} {
+		t.Run(c.name, func(t *testing.T) {
+			d := coin()
+			c.change(&d)
+			var fields invalid.Fields
+			require.ErrorAs(t, d.Check(), &fields)
+			require.Equal(t, c.path, fields[0].Path)
+			_, err := d.Report(1, coach.Default())
+			require.Error(t, err)
+		})
+	}
+	_, err := coin().Report(0, coach.Default())
+	require.ErrorContains(t, err, "at least one player")
+}
+
+func TestHands(t *testing.T) {
+	for _, stored := range drill.Library() {
+		d := stored.Document
+		require.Equal(t, d, d.Mirrored().Mirrored(), d.Name)
+		require.Equal(t, d, d.For(student.RightHand))
+		left, err := d.For(student.LeftHand).Report(1, coach.Default())
+		require.NoError(t, err)
+		right, err := d.Report(1, coach.Default())
+		require.NoError(t, err)
+		for i := range right.Feeds {
+			require.InDelta(t, -right.Feeds[i].Landing.X, left.Feeds[i].Landing.X, 1e-9, d.Name)
+		}
+		require.InDelta(t, right.Target.Area, left.Target.Area, 1e-9)
+	}
+}
+
+func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		d := coin()
+		d.Pattern.Gap = rapid.Float64Range(0.5, 60).Draw(t, "gap")
+		d.Pattern.Sequences = rapid.IntRange(1, 20).Draw(t, "sequences")
+		people, turns := rapid.IntRange(1, 12).Draw(t, "people"), rapid.IntRange(1, 50).Draw(t, "turns")
+		s := coach.Default()
+		less, more := d.LoadFor(people, turns, s), d.LoadFor(people, turns+1, s)
+		require.Greater(t, more.Need, less.Need)
+		require.Equal(t, turns, d.TurnsIn(less.Need, people, s), "what a drill needs is enough for it and no more")
+		require.False(t, math.IsNaN(less.Need))
+	})
+	require.Equal(t, feed.ByRacket, coin().Pattern.Way)
+	require.Contains(t, coin().Copy().Name, "my version")
+	long := coin()
+	long.Name = string(make([]rune, 80))
+	require.Len(t, []rune(long.Copy().Name), 80)
+}

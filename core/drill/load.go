@@ -1,0 +1,74 @@
+package drill
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/coach"
+	"hodometer/core/feed"
+	"hodometer/core/rotation"
+	"hodometer/core/units"
+	"hodometer/core/working"
+)
+
+// Load is what a drill takes: balls, baskets and seconds.
+type Load struct {
+	People    int     `json:"people"`
+	Turns     int     `json:"turns" description:"Turns for each player"`
+	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
+	Each      int     `json:"each" description:"Balls fed to one player"`
+	Baskets   int     `json:"baskets" description:"Basketfuls fed, each followed by a pick-up"`
+	SetUp     float64 `json:"setUp" description:"Seconds"`
+	Feeding   float64 `json:"feeding" description:"Seconds of play, pauses included"`
+	PickUp    float64 `json:"pickUp" description:"Seconds spent picking up balls"`
+	Need      float64 `json:"need" description:"Seconds for all of it"`
+	Waiting   float64 `json:"waiting" description:"Seconds one player stands between two turns"`
+	Overheads int     `json:"overheads" description:"Strokes above the head for one player, serves included"`
+	Serves    int     `json:"serves" description:"Serves for one player"`
+}
+
+// LoadFor works out what a drill takes when so many people have so many turns each.
+//
+// Feeding is people × turns × the turn with its pauses. Every basketful is picked up by the players
+// and the coach together: balls × seconds a ball ÷ (people + 1).
+func (d Document) LoadFor(people, turns int, s coach.Settings) Load {
+	all := people * turns
+	balls := all * d.Pattern.BallsPerTurn()
+	load := Load{
+		People: people, Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
+		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
+		Feeding:   float64(all) * d.Pattern.TurnSeconds(),
+		PickUp:    float64(balls) * s.PickUp / float64(people+1),
+		Overheads: turns * d.Pattern.Count(feed.Stroke.AboveHead),
+		Serves:    turns * d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve }),
+		Waiting:   rotation.Waiting(people, d.Pattern.TurnSeconds()-d.Pattern.Pause, d.Pattern.Pause),
+	}
+	load.Need = load.SetUp + load.Feeding + load.PickUp
+	return load
+}
+
+// TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
+// does.
+func (d Document) TurnsIn(seconds float64, people int, s coach.Settings) int {
+	one := d.LoadFor(people, 1, s)
+	perTurn := one.Feeding + one.PickUp
+	return max(0, int(math.Floor((seconds-d.SetUp)/perTurn+1e-9)))
+}
+
+// working explains the seconds a drill takes.
+func (l Load) working(d Document, s coach.Settings) working.Working {
+	return working.Working{
+		Figure: "Time", Value: units.Clock(l.Need) + " min",
+		Formula: "set-up + players × turns × turn + balls × seconds a ball ÷ (players + coach)",
+		Inputs: []working.Step{
+			{Name: "Set-up and explaining", Value: units.Clock(l.SetUp) + " min"},
+			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)},
+			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
+			{Name: "Feeding", Value: units.Clock(l.Feeding) + " min"},
+			{Name: "Balls", Value: units.Count(l.Balls, "ball", "balls")},
+			{Name: "Picking up one ball", Value: units.Decimal(s.PickUp, 1) + " s"},
+			{Name: "Picking up", Value: units.Clock(l.PickUp) + " min"},
+		},
+		Source: working.OwnArithmetic + "; seconds a ball: " + working.Practice,
+	}
+}

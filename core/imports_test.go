@@ -1,0 +1,57 @@
+// Package core_test keeps the rules of the job free of everything around them.
+package core_test
+
+import (
+	"encoding/json"
+	"io"
+	"os/exec"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// TestCoreImportsOnlyWhatItMay fails when core takes in HTTP, SQL, the operating system, global
+// randomness, or anything from outside but gonum.
+func TestCoreImportsOnlyWhatItMay(t *testing.T) {
+	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
+	require.NoError(t, err)
+	forbidden := []string{"net", "net/http", "database/sql", "os", "os/exec", "io/fs", "embed", "syscall", "log", "log/slog", "math/rand", "crypto/rand", "unsafe"}
+	seen := 0
+	for decoder := json.NewDecoder(strings.NewReader(string(out))); ; seen++ {
+		var p struct {
+			ImportPath string
+			Imports    []string
+		}
+		if err := decoder.Decode(&p); err == io.EOF {
+			break
+		} else {
+			require.NoError(t, err)
+		}
+		for _, imported := range p.Imports {
+			require.NotContains(t, forbidden, imported, "%s imports %s", p.ImportPath, imported)
+			if strings.Contains(imported, ".") || strings.HasPrefix(imported, "hodometer/") {
+				allowed := strings.HasPrefix(imported, "hodometer/core/") || strings.HasPrefix(imported, "gonum.org/")
+				require.True(t, allowed, "%s imports %s", p.ImportPath, imported)
+			}
+		}
+	}
+	require.Greater(t, seen, 8, "no packages were looked at")
+}
+
+// TestCoreHasNoClock fails when core asks for the time or for random numbers instead of being given
+// them.
+func TestCoreHasNoClock(t *testing.T) {
+	out, err := exec.Command("grep", "-rnE", `time\.(Now|Since|Until|Sleep|After|Tick|NewTimer|NewTicker)\(|rand\.(Int|Float|Perm|Shuffle)`, "--include=*.go", ".").CombinedOutput()
+	lines := strings.TrimSpace(string(out))
+	for _, line := range strings.Split(lines, "\n") {
+		if line != "" && !strings.Contains(line, "_test.go:") {
+			t.Error(line)
+		}
+	}
+	if err != nil {
+		var exit *exec.ExitError
+		require.ErrorAs(t, err, &exit)
+		require.Equal(t, 1, exit.ExitCode(), "grep failed: %s", lines)
+	}
+}

@@ -1,0 +1,117 @@
+// Package student is what a coach needs to know about a student, and no more.
+package student
+
+import (
+	"strings"
+
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+)
+
+// AgeBand is an age near enough for coaching; no birthday is kept.
+type AgeBand string
+
+// The age bands.
+const (
+	Under8   AgeBand = "under 8"
+	Eight    AgeBand = "8 to 10"
+	Eleven   AgeBand = "11 to 13"
+	Fourteen AgeBand = "14 to 17"
+	Adult    AgeBand = "adult"
+	Sixty    AgeBand = "60 and over"
+)
+
+// Enum lists the bands for the schema.
+func (AgeBand) Enum() []any { return []any{Under8, Eight, Eleven, Fourteen, Adult, Sixty} }
+
+// Growing says whether a player of this age is still growing.
+func (a AgeBand) Growing() bool { return a != Adult && a != Sixty }
+
+// Hand is the hand that holds the racket.
+type Hand string
+
+// The hands.
+const (
+	RightHand Hand = "right"
+	LeftHand  Hand = "left"
+)
+
+// Enum lists the hands for the schema.
+func (Hand) Enum() []any { return []any{RightHand, LeftHand} }
+
+// Backhand is how many hands are on the grip.
+type Backhand string
+
+// The backhands.
+const (
+	OneHanded Backhand = "one-handed"
+	TwoHanded Backhand = "two-handed"
+)
+
+// Enum lists the backhands for the schema.
+func (Backhand) Enum() []any { return []any{OneHanded, TwoHanded} }
+
+// Level is a playing level or, for juniors, a ball stage.
+type Level string
+
+// The levels.
+const (
+	Red        Level = "red ball"
+	Orange     Level = "orange ball"
+	Green      Level = "green ball"
+	Beginner   Level = "beginner"
+	Improver   Level = "improver"
+	Club       Level = "club player"
+	Tournament Level = "tournament player"
+)
+
+// Enum lists the levels for the schema.
+func (Level) Enum() []any {
+	return []any{Red, Orange, Green, Beginner, Improver, Club, Tournament}
+}
+
+// LimitOf is something a coach keeps count of to spare a body.
+type LimitOf string
+
+// What can be limited in one lesson.
+const (
+	Overheads LimitOf = "overheads"
+	Serves    LimitOf = "serves"
+	Balls     LimitOf = "balls"
+)
+
+// Enum lists the limits for the schema.
+func (LimitOf) Enum() []any { return []any{Overheads, Serves, Balls} }
+
+// Limit is the most of something in one lesson.
+type Limit struct {
+	Of   LimitOf `json:"of"`
+	Most int     `json:"most" minimum:"1" maximum:"2000"`
+}
+
+// Profile is what is kept about a student.
+type Profile struct {
+	Name     string      `json:"name" minLength:"1" maxLength:"80"`
+	Age      AgeBand     `json:"age"`
+	Hand     Hand        `json:"hand"`
+	Backhand Backhand    `json:"backhand"`
+	Sport    court.Sport `json:"sport"`
+	Level    Level       `json:"level"`
+	Towards  string      `json:"towards" maxLength:"200" description:"What they work towards"`
+	Hurts    string      `json:"hurts" maxLength:"200" description:"What hurts"`
+	Note     string      `json:"note" maxLength:"2000"`
+	Limit    *Limit      `json:"limit,omitempty"`
+}
+
+// Check says what is wrong with a profile beyond its shape.
+func (p Profile) Check() error {
+	var wrong invalid.Fields
+	if strings.TrimSpace(p.Name) == "" {
+		wrong.Add("name", "a student needs a name, or whatever you call them on court")
+	}
+	stage := p.Level == Red || p.Level == Orange || p.Level == Green
+	if stage && p.Sport != court.Tennis {
+		wrong.Add("level", "ball stages belong to tennis; choose a level for %s", p.Sport)
+	}
+	return wrong.Err()
+}

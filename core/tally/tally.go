@@ -1,0 +1,118 @@
+// Package tally counts balls as a coach calls them: one by one, or "4 of 5" after the turn.
+package tally
+
+import (
+	"slices"
+	"time"
+
+	"hodometer/core/invalid"
+)
+
+// Kind is what a coach tapped.
+type Kind string
+
+// Made and Missed are one ball; Turn is a whole turn at once; Undo takes back the last count that
+// still stands.
+const (
+	Made   Kind = "made"
+	Missed Kind = "missed"
+	Turn   Kind = "turn"
+	Undo   Kind = "undo"
+)
+
+// Enum lists the kinds for the schema.
+func (Kind) Enum() []any { return []any{Made, Missed, Turn, Undo} }
+
+// Entry is one tap, numbered by the device that took it, so that it is counted once however often it
+// is sent.
+type Entry struct {
+	Seq  int       `json:"seq" minimum:"0" maximum:"100000" description:"Number of the tap on its device, from 0"`
+	Kind Kind      `json:"kind"`
+	Made int       `json:"made,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls made"`
+	Of   int       `json:"of,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls played"`
+	At   time.Time `json:"at"`
+}
+
+// Check says whether an entry makes sense.
+func (e Entry) Check() error {
+	var wrong invalid.Fields
+	if e.Seq < 0 {
+		wrong.Add("seq", "the number of a tap starts at 0")
+	}
+	if e.Kind == Turn {
+		if e.Of < 1 {
+			wrong.Add("of", "a turn has at least one ball")
+		}
+		if e.Made < 0 || e.Made > e.Of {
+			wrong.Add("made", "of %d balls between 0 and %d can be made", e.Of, e.Of)
+		}
+	}
+	return wrong.Err()
+}
+
+// Count is what stands after all taps.
+type Count struct {
+	Made    int  `json:"made"`
+	Balls   int  `json:"balls"`
+	Streak  int  `json:"streak" description:"Made in a row up to now"`
+	Best    int  `json:"best" description:"Most made in a row"`
+	AtLeast bool `json:"atLeast" description:"A turn was counted without its order, so the best streak may be longer"`
+	Taps    int  `json:"taps" description:"Counts that stand, for undo"`
+}
+
+// Missed is the number of balls missed.
+func (c Count) Missed() int { return c.Balls - c.Made }
+
+// Standing returns the entries in order without those taken back.
+func Standing(entries []Entry) []Entry {
+	sorted := slices.Clone(entries)
+	slices.SortFunc(sorted, func(a, b Entry) int { return a.Seq - b.Seq })
+	standing := sorted[:0]
+	for _, entry := range sorted {
+		switch {
+		case entry.Kind != Undo:
+			standing = append(standing, entry)
+		case len(standing) > 0:
+			standing = standing[:len(standing)-1]
+		}
+	}
+	return standing
+}
+
+// Fold counts the entries of one player on one drill.
+//
+// A turn counted as a whole hides its order. All made, it lengthens the streak. With m made and k
+// missed, some run of at least ceil(m/(k+1)) is certain, and the streak starts again at nothing: no
+// player is given a streak that nobody saw.
+func Fold(entries []Entry) Count {
+	var c Count
+	for _, entry := range Standing(entries) {
+		made, missed := entry.balls()
+		c.Taps++
+		c.Made += made
+		c.Balls += made + missed
+		if missed == 0 {
+			c.Streak += made
+			c.Best = max(c.Best, c.Streak)
+			continue
+		}
+		if entry.Kind == Turn && made > 0 {
+			c.AtLeast = true
+			c.Best = max(c.Best, (made+missed)/(missed+1))
+		}
+		c.Streak = 0
+	}
+	return c
+}
+
+func (e Entry) balls() (made, missed int) {
+	switch e.Kind {
+	case Made:
+		return 1, 0
+	case Missed:
+		return 0, 1
+	case Turn:
+		return e.Made, e.Of - e.Made
+	}
+	return 0, 0
+}

@@ -1,0 +1,74 @@
+package tally_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/tally"
+)
+
+func entries(kinds ...any) []tally.Entry {
+	var list []tally.Entry
+	for i, k := range kinds {
+		e := tally.Entry{Seq: i}
+		switch v := k.(type) {
+		case tally.Kind:
+			e.Kind = v
+		case [2]int:
+			e.Kind, e.Made, e.Of = tally.Turn, v[0], v[1]
+		}
+		list = append(list, e)
+	}
+	return list
+}
+
+func TestFold(t *testing.T) {
+	const made, missed, undo = tally.Made, tally.Missed, tally.Undo
+	for _, c := range []struct {
+		name  string
+		given []tally.Entry
+		want  tally.Count
+	}{
+		{"nothing yet", nil, tally.Count{}},
+		{"made ones in a row", entries(made, made, made), tally.Count{Made: 3, Balls: 3, Streak: 3, Best: 3, Taps: 3}},
+		{"a miss ends the streak and keeps the best", entries(made, made, missed, made), tally.Count{Made: 3, Balls: 4, Streak: 1, Best: 2, Taps: 4}},
+		{"undo takes back the last one", entries(made, missed, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"undo twice takes back two", entries(made, made, missed, undo, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"undo of nothing is nothing", entries(undo, made), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"a whole turn made lengthens the streak", entries(made, [2]int{5, 5}), tally.Count{Made: 6, Balls: 6, Streak: 6, Best: 6, Taps: 2}},
+		{"4 of 5 is certain to hold 2 in a row", entries([2]int{4, 5}), tally.Count{Made: 4, Balls: 5, Best: 2, AtLeast: true, Taps: 1}},
+		{"0 of 5 hides nothing", entries([2]int{0, 5}), tally.Count{Balls: 5, Taps: 1}},
+		{"taps that arrive out of order are put in order", []tally.Entry{{Seq: 2, Kind: made}, {Seq: 0, Kind: made}, {Seq: 1, Kind: missed}}, tally.Count{Made: 2, Balls: 3, Streak: 1, Best: 1, Taps: 3}},
+	} {
+		t.Run(c.name, func(t *testing.T) { require.Equal(t, c.want, tally.Fold(c.given)) })
+	}
+}
+
+func TestCheck(t *testing.T) {
+	require.NoError(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5}.Check())
+	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 6, Of: 5}.Check(), "made")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Turn}.Check(), "at least one ball")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Seq: -1}.Check(), "seq")
+}
+
+// The best streak certain in a turn never exceeds what any order of its balls holds.
+func TestNoOrderOfATurnHasAShorterBestStreak(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		balls := rapid.SliceOfN(rapid.Bool(), 1, 12).Draw(t, "balls")
+		made, best, run := 0, 0, 0
+		for _, in := range balls {
+			run++
+			if !in {
+				run = 0
+				continue
+			}
+			made++
+			best = max(best, run)
+		}
+		count := tally.Fold(entries([2]int{made, len(balls)}))
+		require.LessOrEqual(t, count.Best, best)
+		require.LessOrEqual(t, count.Streak, run)
+	})
+}

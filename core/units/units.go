@@ -1,0 +1,108 @@
+// Package units writes lengths and times the way coaches do.
+package units
+
+import (
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+)
+
+const (
+	// Inch is one inch in metres (exact, international yard and pound agreement of 1959).
+	Inch = 0.0254
+	// Foot is one foot in metres.
+	Foot = 12 * Inch
+)
+
+// System is the unit in which a coach reads lengths.
+type System string
+
+// The two systems a coach can choose between.
+const (
+	Metres System = "metres"
+	Feet   System = "feet"
+)
+
+// Enum lists the systems for the schema.
+func (System) Enum() []any { return []any{Metres, Feet} }
+
+// Grain is the length, in metres, to which a place is rounded when it is dragged: 5 cm or 3 in.
+func (s System) Grain() float64 {
+	if s == Feet {
+		return 3 * Inch
+	}
+	return 0.05
+}
+
+// Nudge is the length, in metres, of one press of an arrow key: 10 cm or 6 in, fine: 1 cm or 1 in.
+func (s System) Nudge(fine bool) float64 {
+	switch {
+	case s == Feet && fine:
+		return Inch
+	case s == Feet:
+		return 6 * Inch
+	case fine:
+		return 0.01
+	}
+	return 0.1
+}
+
+// Length writes a length in metres for reading: whole inches, or centimetres.
+func (s System) Length(metres float64) string {
+	if s != Feet {
+		return Decimal(metres, 2) + " m"
+	}
+	inches := math.Round(math.Abs(metres) / Inch)
+	feet := math.Floor(inches / 12)
+	inches -= 12 * feet
+	sign := ""
+	if metres < 0 && feet+inches > 0 {
+		sign = "−"
+	}
+	switch {
+	case feet == 0:
+		return fmt.Sprintf("%s%.0f in", sign, inches)
+	case inches == 0:
+		return fmt.Sprintf("%s%.0f ft", sign, feet)
+	}
+	return fmt.Sprintf("%s%.0f ft %.0f in", sign, feet, inches)
+}
+
+// Area writes an area given in square metres.
+func (s System) Area(squareMetres float64) string {
+	if s == Feet {
+		return Decimal(squareMetres/(Foot*Foot), 1) + " sq ft"
+	}
+	return Decimal(squareMetres, 2) + " m²"
+}
+
+// Clock writes seconds as minutes and seconds: 2:05.
+func Clock(seconds float64) string {
+	whole := int(math.Round(math.Abs(seconds)))
+	sign := ""
+	if seconds < 0 && whole > 0 {
+		sign = "−"
+	}
+	return fmt.Sprintf("%s%d:%02d", sign, whole/60, whole%60)
+}
+
+// Count writes a number with its noun: 1 ball, 2 balls.
+func Count(n int, one, many string) string {
+	if n == 1 {
+		return "1 " + one
+	}
+	return strconv.Itoa(n) + " " + many
+}
+
+// Decimal writes a number with at most the given places and no trailing zeros.
+func Decimal(value float64, places int) string {
+	text := strconv.FormatFloat(value, 'f', places, 64)
+	if strings.Contains(text, ".") {
+		text = strings.TrimRight(strings.TrimRight(text, "0"), ".")
+	}
+	if text == "-0" {
+		return "0"
+	}
+	return strings.Replace(text, "-", "−", 1)
+}
