@@ -11,6 +11,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/progress"
 	"hodometer/core/student"
+	"hodometer/core/tally"
 )
 
 // Version is the version of the document that this code reads and writes.
@@ -52,6 +53,15 @@ func (GoalKind) Enum() []any { return []any{Total, Streak} }
 type Goal struct {
 	Kind  GoalKind `json:"kind"`
 	Count int      `json:"count" minimum:"1" maximum:"1000"`
+}
+
+// Reached returns how much of the goal a count holds, and whether that is all of it.
+func (g Goal) Reached(c tally.Count) (have int, met bool) {
+	have = c.Made
+	if g.Kind == Streak {
+		have = c.Best
+	}
+	return have, have >= g.Count
 }
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.

@@ -84,9 +84,12 @@ func Standing(entries []Entry) []Entry {
 // A turn counted as a whole hides its order. All made, it lengthens the streak. With m made and k
 // missed, some run of at least ceil(m/(k+1)) is certain, and the streak starts again at nothing: no
 // player is given a streak that nobody saw.
-func Fold(entries []Entry) Count {
+//
+// Each list is what one device took, with its own numbers and its own undo; they are put together by
+// their times.
+func Fold(devices ...[]Entry) Count {
 	var c Count
-	for _, entry := range Standing(entries) {
+	for _, entry := range together(devices) {
 		made, missed := entry.balls()
 		c.Taps++
 		c.Made += made
@@ -103,6 +106,19 @@ func Fold(entries []Entry) Count {
 		c.Streak = 0
 	}
 	return c
+}
+
+// together puts the standing entries of several devices in the order in which they were taken.
+func together(devices [][]Entry) []Entry {
+	if len(devices) == 1 {
+		return Standing(devices[0])
+	}
+	var all []Entry
+	for _, entries := range devices {
+		all = append(all, Standing(entries)...)
+	}
+	slices.SortStableFunc(all, func(a, b Entry) int { return a.At.Compare(b.At) })
+	return all
 }
 
 func (e Entry) balls() (made, missed int) {

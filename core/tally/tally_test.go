@@ -2,6 +2,7 @@ package tally_test
 
 import (
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -44,6 +45,13 @@ func TestFold(t *testing.T) {
 	} {
 		t.Run(c.name, func(t *testing.T) { require.Equal(t, c.want, tally.Fold(c.given)) })
 	}
+}
+
+func TestTwoDevicesAreCountedTogetherByTime(t *testing.T) {
+	at := func(second int) time.Time { return time.Date(2026, 3, 10, 16, 0, second, 0, time.UTC) }
+	phone := []tally.Entry{{Seq: 0, Kind: tally.Made, At: at(1)}, {Seq: 1, Kind: tally.Made, At: at(3)}, {Seq: 2, Kind: tally.Undo, At: at(4)}}
+	tablet := []tally.Entry{{Seq: 0, Kind: tally.Missed, At: at(0)}, {Seq: 1, Kind: tally.Made, At: at(2)}}
+	require.Equal(t, tally.Count{Made: 2, Balls: 3, Streak: 2, Best: 2, Taps: 3}, tally.Fold(phone, tablet))
 }
 
 func TestCheck(t *testing.T) {

@@ -1,0 +1,251 @@
+package api
+
+import (
+	"context"
+	"net/http"
+	"slices"
+	"time"
+
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/tally"
+	"hodometer/store"
+)
+
+// Courtside is a lesson as it is run.
+type Courtside struct {
+	Lesson   Lesson        `json:"lesson"`
+	Sheet    []lesson.Cue  `json:"sheet"`
+	Clock    *lesson.Clock `json:"clock" description:"Null before the lesson is begun"`
+	Second   float64       `json:"second" description:"Second of the lesson at this instant"`
+	Counters []Counter     `json:"counters" description:"One for each drill block and student"`
+}
+
+// Counter is one student's count in one drill block.
+type Counter struct {
+	Block   string      `json:"block"`
+	Student string      `json:"student"`
+	Name    string      `json:"name" description:"Of the student"`
+	Drill   string      `json:"drill" description:"Its name"`
+	Goal    string      `json:"goal"`
+	Wanted  int         `json:"wanted"`
+	Have    int         `json:"have" description:"How much of the goal was reached"`
+	Met     bool        `json:"met"`
+	Turn    int         `json:"turn" description:"Balls in one turn"`
+	Count   tally.Count `json:"count"`
+}
+
+// ClockChange sets a lesson going, stops it, moves along its road, or finishes it.
+type ClockChange struct {
+	Clock    lesson.Clock `json:"clock"`
+	Finished bool         `json:"finished"`
+}
+
+// Taps are counts that a device took of one student in one block.
+type Taps struct {
+	Run     string        `json:"run" format:"uuid" description:"Chosen by the device, one for each student and block"`
+	Block   string        `json:"block" format:"uuid"`
+	Student string        `json:"student" format:"uuid"`
+	Entries []tally.Entry `json:"entries" minItems:"1" maxItems:"500"`
+}
+
+// Afterwards is what became of a lesson.
+type Afterwards struct {
+	Lesson   Lesson    `json:"lesson"`
+	Counters []Counter `json:"counters"`
+	Students []Result  `json:"students"`
+}
+
+// Result is one student's lesson.
+type Result struct {
+	Student    string `json:"student"`
+	Name       string `json:"name"`
+	Made       int    `json:"made"`
+	Balls      int    `json:"balls"`
+	Best       int    `json:"best" description:"Best streak of the lesson"`
+	AtLeast    bool   `json:"atLeast" description:"The best streak may be longer"`
+	Engagement int    `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Remark     string `json:"remark"`
+}
+
+// Remark is how a student's lesson was.
+type Remark struct {
+	Engagement int    `json:"engagement" minimum:"0" maximum:"10" description:"Out of ten; 0 for none"`
+	Remark     string `json:"remark" maxLength:"1000"`
+}
+
+// ofLesson is the parameter of something about one student in one lesson.
+type ofLesson struct {
+	ID      string `param:"id" path:"id" format:"uuid"`
+	Student string `param:"student" path:"student" format:"uuid"`
+}
+
+func (s *server) courtsideRoutes() []Route {
+	return []Route{
+		route("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run", func(ctx context.Context, p byID, _ None) (Courtside, error) {
+			return s.courtside(ctx, p.ID)
+		}),
+		route("PUT", "/api/lessons/:id/clock", "setClock", "Begin, pause, move on or finish", func(ctx context.Context, p byID, body ClockChange) (Courtside, error) {
+			if err := body.Clock.Check(s.now()); err != nil {
+				var wrong invalid.Fields
+				wrong.Under("clock", err)
+				return Courtside{}, wrong.Err()
+			}
+			if _, err := s.store.Lessons.Get(ctx, p.ID); err != nil {
+				return Courtside{}, err
+			}
+			if err := s.store.SetClock(ctx, p.ID, body.Clock, body.Finished); err != nil {
+				return Courtside{}, err
+			}
+			return s.courtside(ctx, p.ID)
+		}),
+		route("POST", "/api/lessons/:id/taps", "addTaps", "Count balls; the same taps may be sent again", s.addTaps),
+		route("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
+		route("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body Remark) (Afterwards, error) {
+			kept, err := s.store.Lessons.Get(ctx, p.ID)
+			if err != nil {
+				return Afterwards{}, err
+			}
+			if !slices.Contains(kept.Document.Students, p.Student) {
+				return Afterwards{}, problem(http.StatusNotFound, "This student is not in the lesson.")
+			}
+			if err := s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Remark: body.Remark}); err != nil {
+				return Afterwards{}, err
+			}
+			return s.afterwards(ctx, byID{ID: p.ID}, None{})
+		}),
+	}
+}
+
+func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
+	kept, err := s.store.Lessons.Get(ctx, id)
+	if err != nil {
+		return Courtside{}, err
+	}
+	laid, err := s.lesson(ctx, kept)
+	if err != nil {
+		return Courtside{}, err
+	}
+	in, err := s.inputs(ctx, kept.Document)
+	if err != nil {
+		return Courtside{}, err
+	}
+	counters, err := s.counters(ctx, id, kept.Document, in)
+	if err != nil {
+		return Courtside{}, err
+	}
+	answer := Courtside{Lesson: laid, Sheet: lesson.RunSheet(kept.Document, laid.Plan, in), Counters: counters}
+	clock, _, begun, err := s.store.Clock(ctx, id)
+	if begun {
+		answer.Clock, answer.Second = &clock, clock.At(s.now())
+	}
+	return answer, err
+}
+
+// counters returns a counter for every drill block and student, with what was counted so far.
+func (s *server) counters(ctx context.Context, id string, d lesson.Document, in lesson.Inputs) ([]Counter, error) {
+	runs, err := s.store.RunsOfLesson(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	done := attempts(runs)
+	counters := []Counter{}
+	for _, block := range d.Blocks {
+		document, known := in.Drills[block.Drill]
+		if !known {
+			continue
+		}
+		for _, person := range in.People {
+			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn()}
+			goal := document.Goal
+			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.ID && a.Student == person.ID })
+			if i >= 0 {
+				goal, c.Count = done[i].Goal, done[i].count
+			}
+			c.fill(goal)
+			counters = append(counters, c)
+		}
+	}
+	return counters, nil
+}
+
+func (c *Counter) fill(goal drill.Goal) {
+	c.Goal, c.Wanted = goal.String(), goal.Count
+	c.Have, c.Met = goal.Reached(c.Count)
+}
+
+func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, error) {
+	var wrong invalid.Fields
+	for i, entry := range body.Entries {
+		wrong.Under(invalid.Join("entries", i), entry.Check())
+	}
+	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	if err != nil {
+		return nil, err
+	}
+	d := kept.Document
+	i := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
+	if i < 0 || d.Blocks[i].Drill == "" {
+		wrong.Add("block", "this lesson has no such drill any more")
+	}
+	if !slices.Contains(d.Students, body.Student) {
+		wrong.Add("student", "this student is not in the lesson")
+	}
+	if wrong.Err() != nil {
+		return nil, wrong.Err()
+	}
+	played, err := s.drill(ctx, d.Blocks[i].Drill)
+	if err != nil {
+		return nil, err
+	}
+	err = s.store.AddTaps(ctx, store.Run{
+		ID: body.Run, Lesson: p.ID, Block: body.Block, Student: body.Student, Drill: played.ID, Name: played.Document.Name,
+		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: played.Document.Goal,
+		At: body.Entries[0].At.Truncate(time.Millisecond), Taps: body.Entries,
+	})
+	if err != nil {
+		return nil, err
+	}
+	in, err := s.inputs(ctx, d)
+	if err != nil {
+		return nil, err
+	}
+	return s.counters(ctx, p.ID, d, in)
+}
+
+func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {
+	run, err := s.courtside(ctx, p.ID)
+	if err != nil {
+		return Afterwards{}, err
+	}
+	remarks, err := s.store.RemarksOfLesson(ctx, p.ID)
+	if err != nil {
+		return Afterwards{}, err
+	}
+	answer := Afterwards{Lesson: run.Lesson, Counters: run.Counters, Students: []Result{}}
+	for _, person := range run.Lesson.People {
+		r := Result{Student: person.ID, Name: person.Name}
+		for _, c := range run.Counters {
+			if c.Student == person.ID {
+				r.add(c.Count)
+			}
+		}
+		for _, remark := range remarks {
+			if remark.Student == person.ID {
+				r.Engagement, r.Remark = remark.Engagement, remark.Remark
+			}
+		}
+		answer.Students = append(answer.Students, r)
+	}
+	return answer, nil
+}
+
+// add takes in the count of one drill. The best streak of a lesson is that of its best drill.
+func (r *Result) add(c tally.Count) {
+	r.Made += c.Made
+	r.Balls += c.Balls
+	if c.Best > r.Best {
+		r.Best, r.AtLeast = c.Best, c.AtLeast
+	}
+}

@@ -1,0 +1,130 @@
+package api
+
+import (
+	"context"
+	"net/http"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/student"
+	"hodometer/store"
+)
+
+// Drill is a drill on the list, built-in or a coach's own.
+type Drill struct {
+	ID       string         `json:"id"`
+	Version  int64          `json:"version"`
+	Away     bool           `json:"away" description:"Put away; can be brought back"`
+	BuiltIn  bool           `json:"builtIn" description:"Stays as it is; duplicate it to change it"`
+	Document drill.Document `json:"document"`
+}
+
+func (d Drill) tag() int64 { return d.Version }
+
+func asDrill(k store.Kept[drill.Document]) Drill {
+	return Drill{ID: k.ID, Version: k.Version, Away: k.Away, Document: k.Document}
+}
+
+// DrillPreview is a drill to be worked out without being saved.
+type DrillPreview struct {
+	Document drill.Document `json:"document"`
+	People   int            `json:"people" minimum:"1" maximum:"12"`
+	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
+	Move     *drill.Move    `json:"move,omitempty" description:"A place to move first"`
+}
+
+// DrillReport is a drill worked out.
+type DrillReport struct {
+	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
+	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
+}
+
+// Duplicate says under which identifier a copy is kept.
+type Duplicate struct {
+	ID string `json:"id" format:"uuid"`
+}
+
+func (s *server) drillRoutes() []Route {
+	return []Route{
+		route("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, None, None) ([]court.Court, error) {
+			return court.All(), nil
+		}),
+		route("GET", "/api/drills", "listDrills", "The built-in drills and the coach's own", s.listDrills),
+		route("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p byID, _ None) (Drill, error) {
+			return s.drill(ctx, p.ID)
+		}),
+		route("PUT", "/api/drills/:id", "keepDrill", "Add or change a drill", func(ctx context.Context, p keep, body drill.Document) (Drill, error) {
+			if err := refuseBuiltIn(p.ID); err != nil {
+				return Drill{}, err
+			}
+			kept, err := save(ctx, s.store.Drills, p, body)
+			return asDrill(kept), err
+		}),
+		route("PUT", "/api/drills/:id/away", "putDrillAway", "Put a drill away, or bring it back", func(ctx context.Context, p byID, body Away) (Drill, error) {
+			if err := refuseBuiltIn(p.ID); err != nil {
+				return Drill{}, err
+			}
+			kept, err := s.store.Drills.PutAway(ctx, p.ID, body.Away)
+			return asDrill(kept), err
+		}),
+		route("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p byID, body Duplicate) (Drill, error) {
+			original, err := s.drill(ctx, p.ID)
+			if err != nil {
+				return Drill{}, err
+			}
+			kept, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
+			return asDrill(kept), err
+		}),
+		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
+	}
+}
+
+func refuseBuiltIn(id string) error {
+	if _, builtIn := libraryDrill(id); builtIn {
+		return problem(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
+	}
+	return nil
+}
+
+// drill finds a drill, built-in or kept.
+func (s *server) drill(ctx context.Context, id string) (Drill, error) {
+	if document, ok := libraryDrill(id); ok {
+		return Drill{ID: id, Version: 1, BuiltIn: true, Document: document}, nil
+	}
+	kept, err := s.store.Drills.Get(ctx, id)
+	return asDrill(kept), err
+}
+
+func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, error) {
+	own, err := list(ctx, s.store.Drills, p.Away, asDrill)
+	if err != nil {
+		return nil, err
+	}
+	drills := []Drill{}
+	for _, stored := range drill.Library() {
+		drills = append(drills, Drill{ID: stored.ID, Version: 1, BuiltIn: true, Document: stored.Document})
+	}
+	return append(own, drills...), nil
+}
+
+func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (DrillReport, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return DrillReport{}, err
+	}
+	document := body.Document
+	if body.Move != nil {
+		grain := 0.0
+		if body.Move.Grain {
+			grain = settings.Units.Grain()
+		}
+		// A place dragged on a left-hander's court is the mirrored place of the drill as it is written.
+		moved, err := document.For(body.Hand).Moved(body.Move.Handle, body.Move.To, grain)
+		if err != nil {
+			return DrillReport{}, err
+		}
+		document = moved.For(body.Hand)
+	}
+	report, err := document.For(body.Hand).Report(body.People, settings)
+	return DrillReport{Document: document, Report: report}, err
+}

@@ -1,0 +1,217 @@
+package api
+
+import (
+	"context"
+	"errors"
+	"time"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+	"hodometer/store"
+)
+
+// State is how far a lesson has come.
+type State string
+
+// The states.
+const (
+	Planned  State = "planned"
+	Begun    State = "begun"
+	Finished State = "finished"
+)
+
+// Enum lists the states for the schema.
+func (State) Enum() []any { return []any{Planned, Begun, Finished} }
+
+// Person is a student as a lesson shows them.
+type Person struct {
+	ID   string       `json:"id"`
+	Name string       `json:"name"`
+	Hand student.Hand `json:"hand"`
+}
+
+// Lesson is a lesson laid on the clock.
+type Lesson struct {
+	ID       string          `json:"id"`
+	Version  int64           `json:"version"`
+	Away     bool            `json:"away" description:"Put away; can be brought back"`
+	State    State           `json:"state"`
+	Document lesson.Document `json:"document"`
+	People   []Person        `json:"people"`
+	Plan     lesson.Plan     `json:"plan"`
+}
+
+func (l Lesson) tag() int64 { return l.Version }
+
+// LessonPlan is a lesson laid on the clock without being saved.
+type LessonPlan struct {
+	Plan lesson.Plan `json:"plan"`
+}
+
+// Settings are the coach's settings with their version.
+type Settings struct {
+	Version  int64          `json:"version"`
+	Settings coach.Settings `json:"settings"`
+}
+
+func (s Settings) tag() int64 { return s.Version }
+
+// Diary is the lessons of some days.
+type Diary struct {
+	Today   string   `json:"today" description:"The day it is where Hodometer runs"`
+	Lessons []Lesson `json:"lessons"`
+}
+
+// between is the parameter of a stretch of days.
+type between struct {
+	Ahead int `query:"ahead" description:"Days from today on; 0 for today only" minimum:"0" maximum:"366"`
+	Back  int `query:"back" description:"Days back from today" minimum:"0" maximum:"366"`
+}
+
+func (s *server) lessonRoutes() []Route {
+	return []Route{
+		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
+		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (Lesson, error) {
+			kept, err := s.store.Lessons.Get(ctx, p.ID)
+			if err != nil {
+				return Lesson{}, err
+			}
+			return s.lesson(ctx, kept)
+		}),
+		route("PUT", "/api/lessons/:id", "keepLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (Lesson, error) {
+			kept, err := save(ctx, s.store.Lessons, p, body)
+			if err != nil {
+				return Lesson{}, err
+			}
+			return s.lesson(ctx, kept)
+		}),
+		route("PUT", "/api/lessons/:id/away", "putLessonAway", "Put a lesson away, or bring it back", func(ctx context.Context, p byID, body Away) (Lesson, error) {
+			kept, err := s.store.Lessons.PutAway(ctx, p.ID, body.Away)
+			if err != nil {
+				return Lesson{}, err
+			}
+			return s.lesson(ctx, kept)
+		}),
+		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (LessonPlan, error) {
+			in, err := s.inputs(ctx, body)
+			if err != nil {
+				return LessonPlan{}, err
+			}
+			plan, err := lesson.Lay(body, in)
+			return LessonPlan{Plan: plan}, err
+		}),
+		route("GET", "/api/settings", "getSettings", "The coach's settings", func(ctx context.Context, _ None, _ None) (Settings, error) {
+			settings, version, err := s.store.Settings(ctx)
+			return Settings{Version: version, Settings: settings}, err
+		}),
+		route("PUT", "/api/settings", "keepSettings", "Change the coach's settings", func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
+			version, _, err := keep{IfMatch: p.IfMatch}.version()
+			if err != nil {
+				return Settings{}, err
+			}
+			version, err = s.store.ChangeSettings(ctx, version, body)
+			return Settings{Version: version, Settings: body}, err
+		}),
+	}
+}
+
+// keepOne is the parameter of saving something of which there is only one.
+type keepOne struct {
+	IfMatch string `header:"If-Match" description:"The version that the change builds on, in quotes"`
+}
+
+// inputs gathers what a lesson is laid out from. Students and drills that are gone are left out.
+func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return lesson.Inputs{}, err
+	}
+	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
+	for _, id := range d.Students {
+		kept, err := s.store.Students.Get(ctx, id)
+		switch {
+		case errors.Is(err, store.ErrNotFound):
+			continue
+		case err != nil:
+			return in, err
+		}
+		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document})
+	}
+	for _, block := range d.Blocks {
+		if _, known := in.Drills[block.Drill]; known || block.Drill == "" {
+			continue
+		}
+		found, err := s.drill(ctx, block.Drill)
+		switch {
+		case errors.Is(err, store.ErrNotFound):
+			continue
+		case err != nil:
+			return in, err
+		}
+		in.Drills[block.Drill] = found.Document
+	}
+	return in, nil
+}
+
+func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
+	in, err := s.inputs(ctx, kept.Document)
+	if err != nil {
+		return Lesson{}, err
+	}
+	plan, err := lesson.Lay(kept.Document, in)
+	if err != nil {
+		return Lesson{}, err
+	}
+	_, finished, begun, err := s.store.Clock(ctx, kept.ID)
+	if err != nil {
+		return Lesson{}, err
+	}
+	state := Planned
+	switch {
+	case finished:
+		state = Finished
+	case begun:
+		state = Begun
+	}
+	return Lesson{
+		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
+		Document: kept.Document, People: people(in), Plan: plan,
+	}, nil
+}
+
+func people(in lesson.Inputs) []Person {
+	list := make([]Person, len(in.People))
+	for i, p := range in.People {
+		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand}
+	}
+	return list
+}
+
+func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
+	var wrong invalid.Fields
+	const year = 366
+	if p.Ahead < 0 || p.Ahead > year {
+		wrong.Add("ahead", "between 0 and %d days", year)
+	}
+	if p.Back < 0 || p.Back > year {
+		wrong.Add("back", "between 0 and %d days", year)
+	}
+	if wrong.Err() != nil {
+		return Diary{}, wrong.Err()
+	}
+	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
+	kept, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
+	if err != nil {
+		return Diary{}, err
+	}
+	diary := Diary{Today: day(0), Lessons: make([]Lesson, len(kept))}
+	for i, k := range kept {
+		if diary.Lessons[i], err = s.lesson(ctx, k); err != nil {
+			return Diary{}, err
+		}
+	}
+	return diary, nil
+}

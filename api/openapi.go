@@ -1,0 +1,109 @@
+package api
+
+import (
+	"encoding/json"
+	"net/http"
+	"reflect"
+	"regexp"
+	"strings"
+
+	"github.com/swaggest/jsonschema-go"
+	"github.com/swaggest/openapi-go"
+	"github.com/swaggest/openapi-go/openapi31"
+)
+
+var pathParameter = regexp.MustCompile(`:(\w+)`)
+
+// openapiPath writes a route's path the way OpenAPI does: /students/{id}.
+func openapiPath(path string) string { return pathParameter.ReplaceAllString(path, "{$1}") }
+
+// describe makes the OpenAPI document of a route table.
+func describe(routes []Route) ([]byte, error) {
+	reflector := openapi31.NewReflector()
+	reflector.Spec.Info.WithTitle("Hodometer").WithVersion("1")
+	reflector.JSONSchemaReflector().DefaultOptions = append(reflector.JSONSchemaReflector().DefaultOptions, schemaOptions()...)
+	for _, r := range routes {
+		if err := describeRoute(reflector, r); err != nil {
+			return nil, err
+		}
+	}
+	text, err := json.MarshalIndent(reflector.Spec, "", "  ")
+	return append(text, '\n'), err
+}
+
+func describeRoute(reflector *openapi31.Reflector, r Route) error {
+	operation, err := reflector.NewOperationContext(r.Method, openapiPath(r.Path))
+	if err != nil {
+		return err
+	}
+	operation.SetID(r.Name)
+	operation.SetSummary(r.Summary)
+	if r.params != nil {
+		operation.AddReqStructure(r.params)
+	}
+	if r.body != nil {
+		operation.AddReqStructure(r.body, func(cu *openapi.ContentUnit) {
+			cu.Customize = func(entity openapi.ContentOrReference) {
+				if body, ok := entity.(*openapi31.RequestBodyOrReference); ok {
+					body.RequestBody.WithRequired(true)
+				}
+			}
+		})
+	}
+	if r.answer != nil {
+		operation.AddRespStructure(r.answer, openapi.WithHTTPStatus(http.StatusOK))
+	} else {
+		operation.AddRespStructure(nil, openapi.WithHTTPStatus(http.StatusNoContent))
+	}
+	operation.AddRespStructure(Problem{}, func(cu *openapi.ContentUnit) {
+		cu.IsDefault, cu.ContentType = true, problemType
+	})
+	return reflector.AddOperation(operation)
+}
+
+// schemaOptions are how Go types become schemas, in the OpenAPI document and in the documents' own.
+func schemaOptions() []func(*jsonschema.ReflectContext) {
+	return []func(*jsonschema.ReflectContext){
+		jsonschema.InterceptDefName(func(_ reflect.Type, name string) string { return strings.TrimPrefix(name, "Api") }),
+		jsonschema.InterceptProp(requireProperty),
+		jsonschema.InterceptNullability(nullability),
+		jsonschema.InterceptSchema(closeObject),
+	}
+}
+
+// requireProperty makes a field required unless its tag says omitempty.
+func requireProperty(p jsonschema.InterceptPropParams) error {
+	tag, isJSON := p.Field.Tag.Lookup("json")
+	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") {
+		return nil
+	}
+	for _, required := range p.ParentSchema.Required {
+		if required == p.Name {
+			return nil
+		}
+	}
+	p.ParentSchema.Required = append(p.ParentSchema.Required, p.Name)
+	return nil
+}
+
+// nullability allows null only for a pointer that is always written.
+func nullability(p jsonschema.InterceptNullabilityParams) {
+	switch {
+	case p.OmitEmpty || p.Type.Kind() != reflect.Pointer:
+		if p.Schema.Type != nil {
+			p.Schema.RemoveType(jsonschema.Null)
+		}
+	case p.Schema.Ref != nil:
+		target := jsonschema.Schema{Ref: p.Schema.Ref}
+		p.Schema.Ref = nil
+		p.Schema.AnyOf = []jsonschema.SchemaOrBool{jsonschema.Null.ToSchemaOrBool(), target.ToSchemaOrBool()}
+	}
+}
+
+// closeObject refuses fields that an object does not have.
+func closeObject(p jsonschema.InterceptSchemaParams) (bool, error) {
+	if p.Processed && p.Value.Kind() == reflect.Struct && p.Schema.Properties != nil {
+		p.Schema.AdditionalProperties = (&jsonschema.SchemaOrBool{}).WithTypeBoolean(false)
+	}
+	return false, nil
+}

@@ -1,0 +1,57 @@
+package api_test
+
+import (
+	"net/http"
+	"os"
+	"testing"
+
+	"github.com/santhosh-tekuri/jsonschema/v6"
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/drill"
+)
+
+func TestTheCommittedDocumentIsFresh(t *testing.T) {
+	committed, err := os.ReadFile("openapi.json")
+	require.NoError(t, err)
+	made, err := api.OpenAPI()
+	require.NoError(t, err)
+	require.Equal(t, string(made), string(committed), "run make generate")
+}
+
+func TestTheDocumentIsServed(t *testing.T) {
+	c := newClub(t)
+	committed, err := os.ReadFile("openapi.json")
+	require.NoError(t, err)
+	require.Equal(t, string(committed), c.ask("GET", "/api/openapi.json", nil).Body.String())
+}
+
+func TestEveryBuiltInDrillIsValidAgainstTheShippedSchema(t *testing.T) {
+	c := newClub(t)
+	answer := c.ask("GET", "/api/schemas/drill.json", nil)
+	require.Equal(t, http.StatusOK, answer.Code)
+	document, err := jsonschema.UnmarshalJSON(answer.Body)
+	require.NoError(t, err)
+	compiler := jsonschema.NewCompiler()
+	require.NoError(t, compiler.AddResource("drill.json", document))
+	schema, err := compiler.Compile("drill.json")
+	require.NoError(t, err)
+	for _, stored := range drill.Library() {
+		require.NoError(t, schema.Validate(with(t, stored.Document, "name", stored.Document.Name)))
+		require.Error(t, schema.Validate(with(t, stored.Document, "colour", "red")))
+	}
+}
+
+// FuzzBody sends anything at all as a drill: it is answered, never with a fault of our own.
+func FuzzBody(f *testing.F) {
+	f.Add(`{"version":1}`)
+	f.Add(`{"pattern":{"balls":[null]},"places":[{}]}`)
+	f.Add(`[1e400]`)
+	f.Fuzz(func(t *testing.T, body string) {
+		c := newClub(t)
+		answer := c.ask("PUT", "/api/drills/"+newID(), body, fresh, "*")
+		require.Less(t, answer.Code, http.StatusInternalServerError, body)
+		require.Empty(t, c.log.String())
+	})
+}

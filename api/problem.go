@@ -1,0 +1,90 @@
+package api
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"log/slog"
+	"net/http"
+
+	"github.com/labstack/echo/v5"
+
+	"hodometer/core/invalid"
+	"hodometer/store"
+)
+
+// Problem is an answer that says what went wrong; see RFC 9457.
+type Problem struct {
+	Type   string         `json:"type"`
+	Title  string         `json:"title"`
+	Status int            `json:"status"`
+	Detail string         `json:"detail"`
+	Fields invalid.Fields `json:"fields" description:"What is wrong field by field"`
+}
+
+const problemType = "application/problem+json"
+
+func (p Problem) Error() string { return p.Title + ": " + p.Detail }
+
+func problem(status int, detail string, fields ...invalid.Field) Problem {
+	if fields == nil {
+		fields = []invalid.Field{}
+	}
+	return Problem{Type: "about:blank", Title: http.StatusText(status), Status: status, Detail: detail, Fields: fields}
+}
+
+// asProblem finds the answer that an error calls for.
+func asProblem(err error) Problem {
+	var known Problem
+	var fields invalid.Fields
+	var coded echo.HTTPStatusCoder
+	switch {
+	case errors.As(err, &known):
+		return known
+	case errors.As(err, &fields):
+		return problem(http.StatusUnprocessableEntity, "Nothing was saved. Put this right first.", fields...)
+	case errors.Is(err, store.ErrNotFound):
+		return problem(http.StatusNotFound, "There is nothing here any more. It may have been erased.")
+	case errors.Is(err, store.ErrStale):
+		return problem(http.StatusPreconditionFailed, "This was changed somewhere else meanwhile, so nothing was saved over it.")
+	case errors.Is(err, store.ErrTaken):
+		return problem(http.StatusConflict, "Something else is kept under this identifier already.")
+	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
+		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was saved.")
+	case errors.As(err, &coded):
+		return fromStatus(coded.StatusCode())
+	}
+	return problem(http.StatusInternalServerError, "Something went wrong in Hodometer itself. What was saved before is safe.")
+}
+
+func fromStatus(status int) Problem {
+	switch status {
+	case http.StatusRequestEntityTooLarge:
+		return problem(status, "This is more than 1 MiB, far more than a drill or a lesson takes.", invalid.Field{Path: "body", Message: "at most 1 MiB"})
+	case http.StatusNotFound:
+		return problem(status, "There is no such page.")
+	case http.StatusMethodNotAllowed:
+		return problem(status, "This cannot be done here.")
+	}
+	return problem(status, http.StatusText(status))
+}
+
+// answerProblems answers every error as a problem document, and logs those that are our own fault.
+func answerProblems(log *slog.Logger) echo.HTTPErrorHandler {
+	return func(c *echo.Context, err error) {
+		if answered, ok := c.Response().(*echo.Response); ok && answered.Committed {
+			return
+		}
+		p := asProblem(err)
+		if p.Status >= http.StatusInternalServerError && p.Status != http.StatusServiceUnavailable {
+			log.Error("request failed", "method", c.Request().Method, "path", c.Request().URL.Path, "error", err)
+		}
+		text, err := json.Marshal(p)
+		if err == nil {
+			err = c.Blob(p.Status, problemType, text)
+		}
+		if err != nil {
+			log.Warn("could not answer", "error", err)
+		}
+	}
+}

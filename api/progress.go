@@ -1,0 +1,191 @@
+package api
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/progress"
+	"hodometer/core/tally"
+	"hodometer/store"
+)
+
+// Standing is a rung to put a student on.
+type Standing struct {
+	Stroke feed.Stroke   `json:"stroke"`
+	Rung   progress.Rung `json:"rung"`
+}
+
+// Progress is a student's history and what it says.
+type Progress struct {
+	Strokes []StrokeProgress `json:"strokes"`
+	Drills  []DrillHistory   `json:"drills"`
+	Remarks []DatedRemark    `json:"remarks" description:"Newest first"`
+}
+
+// StrokeProgress is where a student stands with one stroke.
+type StrokeProgress struct {
+	Stroke feed.Stroke     `json:"stroke"`
+	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
+	Advice progress.Advice `json:"advice"`
+}
+
+// DrillHistory is every time a student did one drill, oldest first.
+type DrillHistory struct {
+	Drill  string        `json:"drill"`
+	Name   string        `json:"name"`
+	Stroke feed.Stroke   `json:"stroke"`
+	Rung   progress.Rung `json:"rung"`
+	Times  []DrillTime   `json:"times"`
+}
+
+// DrillTime is one time a student did a drill.
+type DrillTime struct {
+	Lesson string      `json:"lesson"`
+	At     time.Time   `json:"at"`
+	Count  tally.Count `json:"count"`
+	Goal   string      `json:"goal"`
+	Have   int         `json:"have" description:"How much of the goal was reached"`
+	Met    bool        `json:"met"`
+}
+
+// DatedRemark is a remark with the day of its lesson.
+type DatedRemark struct {
+	Lesson     string `json:"lesson"`
+	Date       string `json:"date"`
+	Engagement int    `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Remark     string `json:"remark"`
+}
+
+// attempt is one student's run of one drill in one block, from all devices.
+type attempt struct {
+	store.Run
+	count tally.Count
+}
+
+// attempts puts together the runs that several devices counted of the same student and block.
+func attempts(runs []store.Run) []attempt {
+	type key struct{ lesson, block, student string }
+	var order []key
+	byKey := map[key][]store.Run{}
+	for _, run := range runs {
+		k := key{run.Lesson, run.Block, run.Student}
+		if _, seen := byKey[k]; !seen {
+			order = append(order, k)
+		}
+		byKey[k] = append(byKey[k], run)
+	}
+	list := make([]attempt, len(order))
+	for i, k := range order {
+		devices := make([][]tally.Entry, len(byKey[k]))
+		for j, run := range byKey[k] {
+			devices[j] = run.Taps
+		}
+		list[i] = attempt{Run: byKey[k][0], count: tally.Fold(devices...)}
+	}
+	return list
+}
+
+func (s *server) progress(ctx context.Context, id string) (Progress, error) {
+	if _, err := s.store.Students.Get(ctx, id); err != nil {
+		return Progress{}, err
+	}
+	runs, err := s.store.RunsOfStudent(ctx, id)
+	if err != nil {
+		return Progress{}, err
+	}
+	standings, err := s.store.Standings(ctx, id)
+	if err != nil {
+		return Progress{}, err
+	}
+	remarks, err := s.datedRemarks(ctx, id)
+	if err != nil {
+		return Progress{}, err
+	}
+	done := attempts(runs)
+	engagement := 0
+	for _, remark := range slices.Backward(remarks) {
+		if remark.Engagement > 0 {
+			engagement = remark.Engagement
+		}
+	}
+	return Progress{Strokes: strokes(done, standings, engagement), Drills: histories(done), Remarks: remarks}, nil
+}
+
+func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {
+	remarks, err := s.store.RemarksOfStudent(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	dated := make([]DatedRemark, len(remarks))
+	for i, r := range remarks {
+		lesson, err := s.store.Lessons.Get(ctx, r.Lesson)
+		if err != nil {
+			return nil, err
+		}
+		dated[len(remarks)-1-i] = DatedRemark{Lesson: r.Lesson, Date: lesson.Document.Date, Engagement: r.Engagement, Remark: r.Remark}
+	}
+	return dated, nil
+}
+
+// strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
+func strokes(done []attempt, standings []store.Standing, engagement int) []StrokeProgress {
+	var order []feed.Stroke
+	stands := map[feed.Stroke]store.Standing{}
+	for _, standing := range standings {
+		if _, seen := stands[standing.Stroke]; !seen {
+			order = append(order, standing.Stroke)
+		}
+		stands[standing.Stroke] = standing
+	}
+	for _, a := range done {
+		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
+		if _, seen := stands[a.Stroke]; !seen {
+			order = append(order, a.Stroke)
+			stands[a.Stroke] = store.Standing{Stroke: a.Stroke, Rung: a.Rung}
+		}
+	}
+	slices.Sort(order)
+	list := make([]StrokeProgress, len(order))
+	for i, stroke := range order {
+		var evidence []progress.Evidence
+		for _, a := range done {
+			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) {
+				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.count.Made, Missed: a.count.Missed()})
+			}
+		}
+		list[i] = StrokeProgress{Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(stands[stroke].Rung, evidence, engagement)}
+	}
+	return list
+}
+
+func histories(done []attempt) []DrillHistory {
+	list := []DrillHistory{}
+	for _, a := range done {
+		i := slices.IndexFunc(list, func(h DrillHistory) bool { return h.Drill == a.Drill })
+		if i < 0 {
+			i = len(list)
+			list = append(list, DrillHistory{Drill: a.Drill, Name: a.Name, Stroke: a.Stroke, Rung: a.Rung})
+		}
+		list[i].Name = a.Name // as it was last called
+		list[i].Times = append(list[i].Times, timeOf(a))
+	}
+	return list
+}
+
+func timeOf(a attempt) DrillTime {
+	have, met := a.Goal.Reached(a.count)
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.count, Goal: a.Goal.String(), Have: have, Met: met}
+}
+
+// libraryDrill finds a drill in the built-in library.
+func libraryDrill(id string) (drill.Document, bool) {
+	for _, stored := range drill.Library() {
+		if stored.ID == id {
+			return stored.Document, true
+		}
+	}
+	return drill.Document{}, false
+}

@@ -1,0 +1,127 @@
+package api
+
+import (
+	"context"
+	"net/http"
+	"reflect"
+	"strconv"
+	"strings"
+
+	"github.com/labstack/echo/v5"
+
+	"hodometer/core/invalid"
+)
+
+// Route is one line of the route table. Routing, the OpenAPI document and the client's types are all
+// made from it.
+type Route struct {
+	Method  string
+	Path    string // with :name for a parameter
+	Name    string // the operation's name, unique
+	Summary string
+
+	params, body, answer any // values of the shapes; nil for none
+	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)
+}
+
+// None is the shape of nothing: no parameters, no body, or no answer.
+type None struct{}
+
+// tagged is an answer with a version, which becomes its ETag.
+type tagged interface{ tag() int64 }
+
+// route makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
+func route[P, B, A any](method, path, name, summary string, work func(ctx context.Context, params P, body B) (A, error)) Route {
+	r := Route{Method: method, Path: path, Name: name, Summary: summary, params: shape[P](), body: shape[B](), answer: shape[A]()}
+	r.work = func(ctx context.Context, c *echo.Context, schemas bodies) (any, error) {
+		var params P
+		var body B
+		if err := bindParams(c, &params); err != nil {
+			return nil, err
+		}
+		if r.body != nil {
+			if err := schemas.read(c.Request(), name, &body); err != nil {
+				return nil, err
+			}
+		}
+		return work(ctx, params, body)
+	}
+	return r
+}
+
+func shape[T any]() any {
+	var zero T
+	if _, none := any(zero).(None); none {
+		return nil
+	}
+	return zero
+}
+
+func bindParams(c *echo.Context, params any) error {
+	for _, bind := range []func(*echo.Context, any) error{echo.BindPathValues, echo.BindQueryParams, echo.BindHeaders} {
+		if err := bind(c, params); err != nil {
+			return problem(http.StatusBadRequest, "A number was expected in the address: "+strings.Join(queryNames(params), ", "))
+		}
+	}
+	return nil
+}
+
+func queryNames(params any) []string {
+	var names []string
+	for _, field := range reflect.VisibleFields(reflect.TypeOf(params).Elem()) {
+		if name := field.Tag.Get("query"); name != "" {
+			names = append(names, name)
+		}
+	}
+	return names
+}
+
+// handle turns a line of the table into a handler.
+func (r Route) handle(schemas bodies) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		answer, err := r.work(c.Request().Context(), c, schemas)
+		if err != nil {
+			return err
+		}
+		if _, none := answer.(None); none {
+			return c.NoContent(http.StatusNoContent)
+		}
+		c.Response().Header().Set("Cache-Control", "no-store")
+		if versioned, ok := answer.(tagged); ok {
+			c.Response().Header().Set("ETag", strconv.Quote(strconv.FormatInt(versioned.tag(), 10)))
+		}
+		return c.JSON(http.StatusOK, answer)
+	}
+}
+
+// byID is the parameter of a route about one thing.
+type byID struct {
+	ID string `param:"id" path:"id" format:"uuid"`
+}
+
+// keep is the parameter of a route that saves one thing: new with If-None-Match: *, or over the
+// version in If-Match.
+type keep struct {
+	ID          string `param:"id" path:"id" format:"uuid"`
+	IfMatch     string `header:"If-Match" description:"The version that the change builds on, in quotes"`
+	IfNoneMatch string `header:"If-None-Match" description:"* for something new"`
+}
+
+// version returns the version a change builds on; isNew says that there is none yet.
+func (k keep) version() (version int64, isNew bool, err error) {
+	if k.IfNoneMatch == "*" {
+		return 0, true, checkID(k.ID)
+	}
+	if k.IfMatch == "" {
+		return 0, false, problem(http.StatusPreconditionRequired, "Say which version this change builds on, so that nothing newer is lost.",
+			invalid.Field{Path: "If-Match", Message: "the version in quotes, or If-None-Match: * for something new"})
+	}
+	text, err := strconv.Unquote(k.IfMatch)
+	if err == nil {
+		version, err = strconv.ParseInt(text, 10, 64)
+	}
+	if err != nil {
+		return 0, false, problem(http.StatusBadRequest, "The version in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a version in quotes was expected, "3"`})
+	}
+	return version, false, nil
+}

@@ -1,0 +1,132 @@
+// Package api answers requests: it reads them strictly, has core work them out, and keeps the result.
+package api
+
+import (
+	"context"
+	"io/fs"
+	"log/slog"
+	"net"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/labstack/echo/v5"
+	"github.com/labstack/echo/v5/middleware"
+
+	"hodometer/store"
+)
+
+// server is what the routes share.
+type server struct {
+	store *store.Store
+	now   func() time.Time
+}
+
+// Options are what a server is made from.
+type Options struct {
+	Store *store.Store
+	Now   func() time.Time // the clock on the wall, in the coach's zone
+	Log   *slog.Logger
+	Pages fs.FS // the built interface
+	Local bool  // answer only to names of this machine, so that no page from elsewhere can reach it
+}
+
+const (
+	largestBody   = 1 << 20
+	longestAnswer = 10 * time.Second
+)
+
+// routes is the route table. Routing, the OpenAPI document and the client's types are made from it.
+func (s *server) routes() []Route {
+	var table []Route
+	table = append(table, s.studentRoutes()...)
+	table = append(table, s.drillRoutes()...)
+	table = append(table, s.lessonRoutes()...)
+	return append(table, s.courtsideRoutes()...)
+}
+
+// OpenAPI returns the OpenAPI document of the route table.
+func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
+
+// New makes the handler for everything. The caller closes the store.
+func New(o Options) (http.Handler, error) {
+	s := &server{store: o.Store, now: o.Now}
+	table := s.routes()
+	document, err := describe(table)
+	if err != nil {
+		return nil, err
+	}
+	schemas, err := compileBodies(table, document)
+	if err != nil {
+		return nil, err
+	}
+	e := echo.New()
+	e.Logger = o.Log
+	e.HTTPErrorHandler = answerProblems(o.Log)
+	e.Use(middleware.Recover(), headers, middleware.Gzip(), middleware.BodyLimit(largestBody), limitTime)
+	for _, r := range table {
+		e.Add(r.Method, r.Path, r.handle(schemas))
+	}
+	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", document) })
+	if err := addSchemas(e); err != nil {
+		return nil, err
+	}
+	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
+	e.GET("/*", pages(o.Pages))
+	return guard(e, o.Local), nil
+}
+
+// limitTime stops work that nobody waits for any more.
+func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		ctx, cancel := context.WithTimeout(c.Request().Context(), longestAnswer)
+		defer cancel()
+		c.SetRequest(c.Request().WithContext(ctx))
+		return next(c)
+	}
+}
+
+// headers lets pages load nothing from anywhere else.
+func headers(next echo.HandlerFunc) echo.HandlerFunc {
+	return func(c *echo.Context) error {
+		h := c.Response().Header()
+		h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'")
+		h.Set("X-Content-Type-Options", "nosniff")
+		h.Set("Referrer-Policy", "no-referrer")
+		return next(c)
+	}
+}
+
+// pages serves the built interface. Files with a hash in their name may be kept for good.
+func pages(files fs.FS) echo.HandlerFunc {
+	served := http.FileServerFS(files)
+	return func(c *echo.Context) error {
+		kept := "no-cache"
+		if strings.HasPrefix(c.Request().URL.Path, "/assets/") {
+			kept = "public, max-age=31536000, immutable"
+		}
+		c.Response().Header().Set("Cache-Control", kept)
+		served.ServeHTTP(c.Response(), c.Request())
+		return nil
+	}
+}
+
+// guard refuses requests that a page from elsewhere made. On a local address it also refuses any host
+// name but this machine's own.
+func guard(next http.Handler, local bool) http.Handler {
+	protected := http.NewCrossOriginProtection().Handler(next)
+	if !local {
+		return protected
+	}
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		host, _, err := net.SplitHostPort(r.Host)
+		if err != nil {
+			host = r.Host
+		}
+		if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
+			http.Error(w, "Hodometer answers only on this machine; start it with another --addr to reach it from a phone.", http.StatusMisdirectedRequest)
+			return
+		}
+		protected.ServeHTTP(w, r)
+	})
+}

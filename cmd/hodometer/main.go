@@ -1,0 +1,67 @@
+// Command hodometer plans, runs and follows up lessons in racket sports.
+package main
+
+import (
+	"context"
+	"errors"
+	"flag"
+	"fmt"
+	"io"
+	"log/slog"
+	"os"
+	"os/signal"
+	"syscall"
+
+	"hodometer/api"
+)
+
+const usage = `Hodometer plans, runs and follows up lessons in racket sports.
+
+  hodometer [serve] [--addr HOST:PORT] [--data FILE]
+        start with your own data
+  hodometer demo [--addr HOST:PORT] [--data FILE]
+        start with an invented club, in a file of its own
+  hodometer openapi
+        print the description of the interface between page and program
+`
+
+func main() {
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	if err := run(ctx, os.Args[1:], os.Stdout); err != nil {
+		if !errors.Is(err, flag.ErrHelp) {
+			fmt.Fprintln(os.Stderr, "hodometer:", err)
+		}
+		stop()
+		os.Exit(1) //nolint:gocritic // stop has run
+	}
+}
+
+// run does what the arguments say and returns when that is done or ctx ends.
+func run(ctx context.Context, args []string, out io.Writer) error {
+	command := "serve"
+	if len(args) > 0 && len(args[0]) > 0 && args[0][0] != '-' {
+		command, args = args[0], args[1:]
+	}
+	switch command {
+	case "serve", "demo":
+		flags := flag.NewFlagSet("hodometer "+command, flag.ContinueOnError)
+		flags.Usage = func() { _, _ = io.WriteString(flags.Output(), usage) }
+		addr := flags.String("addr", "127.0.0.1:7420", "address to listen on")
+		data := flags.String("data", "", "file to keep everything in")
+		if err := flags.Parse(args); err != nil {
+			return err
+		}
+		log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
+		return serve(ctx, service{addr: *addr, data: *data, demo: command == "demo", log: log, out: out})
+	case "openapi":
+		document, err := api.OpenAPI()
+		if err != nil {
+			return err
+		}
+		_, err = out.Write(document)
+		return err
+	}
+	_, _ = io.WriteString(os.Stderr, usage)
+	return fmt.Errorf("there is no command %q", command)
+}

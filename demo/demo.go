@@ -1,0 +1,60 @@
+// Package demo fills a file of its own with an invented club: Millbrook Lane, two outdoor courts and a
+// sports hall, one coach and twelve students.
+package demo
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"io/fs"
+	"os"
+	"path/filepath"
+	"time"
+
+	"hodometer/store"
+)
+
+// ErrRealData says that a file holds a coach's own data, which the demo does not touch.
+var ErrRealData = errors.New("this file holds real data, and the demo does not touch it; name another one with --data")
+
+// Open opens the demo in a file. A file that is not there is made, with its lessons around the day of
+// now; one that a demo made earlier is opened as it was left.
+func Open(ctx context.Context, path string, now time.Time) (*store.Store, error) {
+	_, err := os.Stat(path)
+	switch {
+	case err == nil:
+		isDemo, err := store.IsDemo(ctx, path)
+		if err != nil {
+			return nil, err
+		}
+		if !isDemo {
+			return nil, fmt.Errorf("%s: %w", path, ErrRealData)
+		}
+		return store.Open(ctx, path)
+	case !errors.Is(err, fs.ErrNotExist):
+		return nil, err
+	}
+	if err := build(ctx, path, now); err != nil {
+		return nil, fmt.Errorf("make the demo: %w", err)
+	}
+	return store.Open(ctx, path)
+}
+
+// build makes the file beside its place and moves it there whole, so that no half demo is ever found.
+func build(ctx context.Context, path string, now time.Time) error {
+	folder, err := os.MkdirTemp(filepath.Dir(path), ".demo-")
+	if err != nil {
+		return err
+	}
+	defer func() { _ = os.RemoveAll(folder) }()
+	half := filepath.Join(folder, "half.db")
+	kept, err := store.Open(ctx, half)
+	if err != nil {
+		return err
+	}
+	err = errors.Join(fill(ctx, kept, now), kept.MarkDemo(ctx), kept.Close())
+	if err != nil {
+		return err
+	}
+	return os.Rename(half, path)
+}

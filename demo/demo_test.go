@@ -1,0 +1,71 @@
+package demo_test
+
+import (
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/student"
+	"hodometer/demo"
+	"hodometer/store"
+)
+
+var now = time.Date(2026, 3, 10, 9, 0, 0, 0, time.UTC)
+
+func TestDemoHoldsAClub(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "demo.db"), t.Context()
+	s, err := demo.Open(ctx, path, now)
+	require.NoError(t, err)
+	students, err := s.Students.List(ctx, false)
+	require.NoError(t, err)
+	require.GreaterOrEqual(t, len(students), 10)
+	hands, sports, ages := map[any]int{}, map[any]int{}, map[any]int{}
+	for _, kept := range students {
+		hands[kept.Document.Hand]++
+		sports[kept.Document.Sport]++
+		ages[kept.Document.Age]++
+	}
+	require.Positive(t, hands[student.LeftHand])
+	require.Len(t, sports, 5)
+	require.Len(t, ages, 6)
+
+	for _, day := range []string{"2026-03-10", "2026-03-11"} {
+		lessons, err := s.LessonsBetween(ctx, day, day)
+		require.NoError(t, err)
+		require.NotEmpty(t, lessons, day)
+	}
+	past, err := s.LessonsBetween(ctx, "2026-02-17", "2026-03-09")
+	require.NoError(t, err)
+	require.GreaterOrEqual(t, len(past), 15)
+	for _, l := range past {
+		runs, err := s.RunsOfLesson(ctx, l.ID)
+		require.NoError(t, err)
+		require.NotEmpty(t, runs)
+		for _, run := range runs {
+			require.NotEmpty(t, run.Taps)
+		}
+	}
+	_, err = s.Students.PutAway(ctx, students[0].ID, true)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+
+	again, err := demo.Open(ctx, path, now.AddDate(0, 0, 1))
+	require.NoError(t, err)
+	kept, err := again.Students.Get(ctx, students[0].ID)
+	require.NoError(t, err)
+	require.True(t, kept.Away, "a demo is opened as it was left")
+	require.NoError(t, again.Close())
+}
+
+func TestDemoDoesNotTouchRealData(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "hodometer.db")
+	s, err := store.Open(t.Context(), path)
+	require.NoError(t, err)
+	_, err = s.Students.Create(t.Context(), "a", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	_, err = demo.Open(t.Context(), path, now)
+	require.ErrorIs(t, err, demo.ErrRealData)
+}

@@ -1,0 +1,139 @@
+package demo
+
+import (
+	"context"
+	"fmt"
+	"math/rand/v2"
+	"slices"
+	"time"
+
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/tally"
+	"hodometer/store"
+)
+
+// filler makes the demo. Its dice are seeded, so that every demo is the same but for its dates.
+type filler struct {
+	store *store.Store
+	now   time.Time
+	dice  *rand.Rand
+	ids   int
+}
+
+func fill(ctx context.Context, kept *store.Store, now time.Time) error {
+	f := &filler{store: kept, now: now, dice: rand.New(rand.NewPCG(7, 420))} //nolint:gosec // dice, not secrets
+	students := make([]string, len(people()))
+	for i, profile := range people() {
+		students[i] = f.id()
+		if err := profile.Check(); err != nil {
+			return err
+		}
+		if _, err := kept.Students.Create(ctx, students[i], profile); err != nil {
+			return err
+		}
+	}
+	for _, s := range timetable() {
+		for i, day := range slices.Concat(s.past, s.next) {
+			if err := f.lesson(ctx, s, students, i, day); err != nil {
+				return fmt.Errorf("%s on day %d: %w", s.title, day, err)
+			}
+		}
+	}
+	return nil
+}
+
+// id returns the next identifier: a UUIDv7 of an instant long ago, counting up.
+func (f *filler) id() string {
+	f.ids++
+	return fmt.Sprintf("0190a000-0000-7000-8000-%012x", f.ids)
+}
+
+func (f *filler) lesson(ctx context.Context, s series, students []string, n, day int) error {
+	d := lesson.Document{
+		Version: lesson.Version, Title: s.title, Date: f.now.AddDate(0, 0, day).Format(time.DateOnly), Start: s.start,
+		Minutes: s.minutes, Blocks: slices.Clone(s.blocks), Students: make([]string, len(s.students)),
+	}
+	for i, who := range s.students {
+		d.Students[i] = students[who]
+	}
+	for i := range d.Blocks {
+		d.Blocks[i].ID = f.id()
+	}
+	if err := d.Check(); err != nil {
+		return err
+	}
+	id := f.id()
+	if _, err := f.store.Lessons.Create(ctx, id, d); err != nil {
+		return err
+	}
+	if day >= 0 {
+		return nil
+	}
+	start, err := time.ParseInLocation("2006-01-02 15:04", d.Date+" "+d.Start, f.now.Location())
+	if err != nil {
+		return err
+	}
+	end := lesson.Clock{Anchor: start.Add(time.Duration(s.minutes) * time.Minute), Second: float64(s.minutes) * 60}
+	if err := f.store.SetClock(ctx, id, end, true); err != nil {
+		return err
+	}
+	return f.played(ctx, s, d, id, n, start)
+}
+
+// played logs what every student did in a lesson of the past.
+func (f *filler) played(ctx context.Context, s series, d lesson.Document, id string, n int, start time.Time) error {
+	for i, who := range s.students {
+		at, drills := start, 0
+		for _, block := range d.Blocks {
+			begins := at
+			at = at.Add(time.Duration(block.Minutes * float64(time.Minute)))
+			if block.Kind != lesson.Drill {
+				continue
+			}
+			rate := s.rates[who][drills] + 0.015*float64(n) // a little better every time
+			drills++
+			if err := f.store.AddTaps(ctx, f.run(id, block, d.Students[i], begins, rate, who%2 == 0)); err != nil {
+				return err
+			}
+		}
+		remark := store.Remark{Lesson: id, Student: d.Students[i], Engagement: 7 + f.dice.IntN(3), Remark: s.remarks[n]}
+		if err := f.store.SetRemark(ctx, remark); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// run logs one student's turns at a drill, after the turn or ball by ball.
+func (f *filler) run(lessonID string, block lesson.Block, studentID string, at time.Time, rate float64, afterTheTurn bool) store.Run {
+	i := slices.IndexFunc(drill.Library(), func(s drill.Stored) bool { return s.ID == block.Drill })
+	d := drill.Library()[i].Document
+	run := store.Run{
+		ID: f.id(), Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
+		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
+	}
+	for range d.Turns {
+		balls, made := d.Pattern.BallsPerTurn(), 0
+		for range balls {
+			in := f.dice.Float64() < rate
+			if in {
+				made++
+			}
+			if afterTheTurn {
+				continue
+			}
+			kind := tally.Missed
+			if in {
+				kind = tally.Made
+			}
+			at = at.Add(time.Duration(d.Pattern.Gap * float64(time.Second)))
+			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at})
+		}
+		at = at.Add(time.Duration(d.Pattern.TurnSeconds() * float64(time.Second)))
+		if afterTheTurn {
+			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: tally.Turn, Made: made, Of: balls, At: at})
+		}
+	}
+	return run
+}

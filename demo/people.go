@@ -1,0 +1,77 @@
+package demo
+
+import (
+	"hodometer/core/court"
+	"hodometer/core/student"
+)
+
+// The students of Millbrook Lane, all invented, by their place in the list.
+const (
+	noor = iota
+	teo
+	ines
+	bram
+	priya
+	oskar
+	lotte
+	kwame
+	suki
+	marek
+	delphine
+	jonah
+)
+
+func people() []student.Profile {
+	const left, right, one, two = student.LeftHand, student.RightHand, student.OneHanded, student.TwoHanded
+	return []student.Profile{
+		noor: {
+			Name: "Noor Haldane", Age: student.Eleven, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Green,
+			Towards: "First green-ball team match in spring", Note: "Likes to know the score of everything.",
+			Limit: &student.Limit{Of: student.Overheads, Most: 30},
+		},
+		teo: {
+			Name: "Teo Brackwell", Age: student.Fourteen, Hand: left, Backhand: one, Sport: court.Tennis, Level: student.Club,
+			Towards: "A backhand that holds up cross-court", Hurts: "tight left shoulder after long serving", Note: "One-handed by choice; contact well in front.",
+		},
+		ines: {
+			Name: "Ines Corrigane", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
+			Towards: "Rallying to ten with a friend", Limit: &student.Limit{Of: student.Overheads, Most: 15},
+		},
+		bram: {
+			Name: "Bram Ostley", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
+			Towards: "Moving before the ball bounces",
+		},
+		priya: {
+			Name: "Priya Dunmore", Age: student.Adult, Hand: right, Backhand: one, Sport: court.Tennis, Level: student.Improver,
+			Towards: "Coming to the net in club doubles", Hurts: "right elbow, on and off",
+		},
+		oskar: {
+			Name: "Oskar Vell", Age: student.Sixty, Hand: right, Backhand: one, Sport: court.Pickleball, Level: student.Club,
+			Towards: "Patience at the no-volley line", Hurts: "left knee; no deep lunges",
+		},
+		lotte: {
+			Name: "Lotte Winsome", Age: student.Sixty, Hand: left, Backhand: one, Sport: court.Pickleball, Level: student.Improver,
+			Towards: "Ten dinks without a miss",
+		},
+		kwame: {
+			Name: "Kwame Ardley", Age: student.Fourteen, Hand: right, Backhand: one, Sport: court.Badminton, Level: student.Tournament,
+			Towards: "Regional doubles in eight weeks",
+		},
+		suki: {
+			Name: "Suki Penhallow", Age: student.Eleven, Hand: left, Backhand: one, Sport: court.Badminton, Level: student.Improver,
+			Towards: "Clearing from baseline to baseline", Limit: &student.Limit{Of: student.Overheads, Most: 40},
+		},
+		marek: {
+			Name: "Marek Toll", Age: student.Adult, Hand: right, Backhand: one, Sport: court.Squash, Level: student.Club,
+			Towards: "Back to the middle after every shot",
+		},
+		delphine: {
+			Name: "Delphine Roe", Age: student.Adult, Hand: right, Backhand: one, Sport: court.TableTennis, Level: student.Improver,
+			Towards: "A short serve that stays short",
+		},
+		jonah: {
+			Name: "Jonah Quill", Age: student.Under8, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Red,
+			Towards: "Catching and throwing, then hitting",
+		},
+	}
+}

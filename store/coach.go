@@ -1,0 +1,48 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+
+	"hodometer/core/coach"
+)
+
+// Settings returns the coach's settings and their version; the defaults, at version 0, before the
+// first change.
+func (s *Store) Settings(ctx context.Context) (coach.Settings, int64, error) {
+	settings := coach.Default()
+	var version int64
+	var text string
+	err := s.read.QueryRowContext(ctx, "SELECT version, document FROM coach WHERE id = 1").Scan(&version, &text)
+	if errors.Is(err, sql.ErrNoRows) {
+		return settings, 0, nil
+	}
+	if err != nil {
+		return settings, 0, err
+	}
+	// What an older file does not say keeps its default.
+	return settings, version, json.Unmarshal([]byte(text), &settings)
+}
+
+// ChangeSettings puts new settings in the place of the given version, or fails with ErrStale.
+func (s *Store) ChangeSettings(ctx context.Context, version int64, settings coach.Settings) (int64, error) {
+	text, err := json.Marshal(settings)
+	if err != nil {
+		return 0, err
+	}
+	statement, args := "UPDATE coach SET document = ?, version = version + 1 WHERE version = ?", []any{string(text), version}
+	if version == 0 {
+		statement, args = "INSERT INTO coach (id, version, document) VALUES (1, 1, ?) ON CONFLICT DO NOTHING", args[:1]
+	}
+	result, err := s.write.ExecContext(ctx, statement, args...)
+	if err != nil {
+		return 0, err
+	}
+	if n, err := result.RowsAffected(); err != nil || n == 0 {
+		return 0, errors.Join(err, fmt.Errorf("settings: %w", ErrStale))
+	}
+	return version + 1, nil
+}

@@ -1,0 +1,216 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"time"
+
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/lesson"
+	"hodometer/core/progress"
+	"hodometer/core/tally"
+)
+
+// Run is one student on one drill in one block, as one device counts it, with what the drill stood for.
+type Run struct {
+	ID      string
+	Lesson  string
+	Block   string
+	Student string
+	Drill   string
+	Name    string
+	Stroke  feed.Stroke
+	Rung    progress.Rung
+	Goal    drill.Goal
+	At      time.Time
+	Taps    []tally.Entry // in order
+}
+
+// Remark is what a student's lesson felt like.
+type Remark struct {
+	Lesson     string
+	Student    string
+	Engagement int // out of ten; 0 where none was given
+	Remark     string
+}
+
+// Standing is a rung that a student came to.
+type Standing struct {
+	Student string
+	Stroke  feed.Stroke
+	Rung    progress.Rung
+	At      time.Time
+}
+
+// Clock returns where a lesson stands; ok is false where it was not begun.
+func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
+	var anchor string
+	err = s.read.QueryRowContext(ctx, "SELECT anchor, second, running, finished FROM clock WHERE lesson = ?", lessonID).
+		Scan(&anchor, &clock.Second, &clock.Running, &finished)
+	if errors.Is(err, sql.ErrNoRows) {
+		return clock, false, false, nil
+	}
+	if err != nil {
+		return clock, false, false, err
+	}
+	clock.Anchor, err = readTime(anchor)
+	return clock, finished, true, err
+}
+
+// SetClock keeps where a lesson stands.
+func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Clock, finished bool) error {
+	_, err := s.write.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
+		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
+		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished)
+	return err
+}
+
+// AddTaps keeps taps of a run, making the run where it is new. A tap that is there already is passed
+// over, so that a device may send everything again until it is answered. It fails with ErrTaken where
+// the run belongs to another student, block or lesson.
+func (s *Store) AddTaps(ctx context.Context, run Run) error {
+	goal, err := json.Marshal(run.Goal)
+	if err != nil {
+		return err
+	}
+	return s.in(ctx, func(tx *sql.Tx) error {
+		_, err := tx.ExecContext(ctx, `INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+			run.ID, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), writeTime(run.At))
+		if err != nil {
+			return err
+		}
+		var same bool
+		err = tx.QueryRowContext(ctx, "SELECT lesson = ? AND block = ? AND student = ? FROM run WHERE id = ?", run.Lesson, run.Block, run.Student, run.ID).Scan(&same)
+		if err != nil {
+			return err
+		}
+		if !same {
+			return fmt.Errorf("run %s: %w", run.ID, ErrTaken)
+		}
+		for _, tap := range run.Taps {
+			_, err := tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", at) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, writeTime(tap.At))
+			if err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// RunsOfLesson returns the runs of a lesson with their taps, oldest first.
+func (s *Store) RunsOfLesson(ctx context.Context, lessonID string) ([]Run, error) {
+	return s.runs(ctx, "run.lesson = ?", lessonID)
+}
+
+// RunsOfStudent returns the runs of a student with their taps, oldest first.
+func (s *Store) RunsOfStudent(ctx context.Context, studentID string) ([]Run, error) {
+	return s.runs(ctx, "run.student = ?", studentID)
+}
+
+func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) {
+	runs, err := collect(ctx, s.read, scanRun, `SELECT id, lesson, block, student, drill, name, stroke, rung, goal, at
+		FROM run WHERE `+where+` ORDER BY at, id`, arg)
+	if err != nil {
+		return nil, err
+	}
+	index := make(map[string]int, len(runs))
+	for i, run := range runs {
+		index[run.ID] = i
+	}
+	type tap struct {
+		run   string
+		entry tally.Entry
+	}
+	taps, err := collect(ctx, s.read, func(rows *sql.Rows) (tap, error) {
+		var t tap
+		var at string
+		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &at)
+		if err != nil {
+			return t, err
+		}
+		t.entry.At, err = readTime(at)
+		return t, err
+	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
+	if err != nil {
+		return nil, err
+	}
+	for _, t := range taps {
+		// A tap whose run came after the runs were read is left for the next time.
+		if i, ok := index[t.run]; ok {
+			runs[i].Taps = append(runs[i].Taps, t.entry)
+		}
+	}
+	return runs, nil
+}
+
+func scanRun(rows *sql.Rows) (Run, error) {
+	var run Run
+	var goal, at string
+	err := rows.Scan(&run.ID, &run.Lesson, &run.Block, &run.Student, &run.Drill, &run.Name, &run.Stroke, &run.Rung, &goal, &at)
+	if err != nil {
+		return run, err
+	}
+	if err := json.Unmarshal([]byte(goal), &run.Goal); err != nil {
+		return run, fmt.Errorf("goal of run %s: %w", run.ID, err)
+	}
+	run.At, err = readTime(at)
+	return run, err
+}
+
+// SetRemark keeps a remark.
+func (s *Store) SetRemark(ctx context.Context, r Remark) error {
+	_, err := s.write.ExecContext(ctx, `INSERT INTO remark (lesson, student, engagement, remark) VALUES (?, ?, ?, ?)
+		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, remark = excluded.remark`, r.Lesson, r.Student, r.Engagement, r.Remark)
+	return err
+}
+
+// RemarksOfLesson returns the remarks of a lesson.
+func (s *Store) RemarksOfLesson(ctx context.Context, lessonID string) ([]Remark, error) {
+	return collect(ctx, s.read, scanRemark, "SELECT lesson, student, engagement, remark FROM remark WHERE lesson = ? ORDER BY student", lessonID)
+}
+
+// RemarksOfStudent returns a student's remarks, oldest lesson first.
+func (s *Store) RemarksOfStudent(ctx context.Context, studentID string) ([]Remark, error) {
+	return collect(ctx, s.read, scanRemark, `SELECT remark.lesson, remark.student, remark.engagement, remark.remark
+		FROM remark JOIN lesson ON lesson.id = remark.lesson WHERE remark.student = ?
+		ORDER BY lesson.date, json_extract(lesson.document, '$.start')`, studentID)
+}
+
+func scanRemark(rows *sql.Rows) (Remark, error) {
+	var r Remark
+	err := rows.Scan(&r.Lesson, &r.Student, &r.Engagement, &r.Remark)
+	return r, err
+}
+
+// Stand keeps a rung that a student came to.
+func (s *Store) Stand(ctx context.Context, standing Standing) error {
+	_, err := s.write.ExecContext(ctx, `INSERT INTO standing (student, stroke, at, rung) VALUES (?, ?, ?, ?)
+		ON CONFLICT DO UPDATE SET rung = excluded.rung`, standing.Student, standing.Stroke, writeTime(standing.At), standing.Rung)
+	return err
+}
+
+// Standings returns the rungs a student came to, oldest first.
+func (s *Store) Standings(ctx context.Context, studentID string) ([]Standing, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (Standing, error) {
+		standing := Standing{Student: studentID}
+		var at string
+		err := rows.Scan(&standing.Stroke, &standing.Rung, &at)
+		if err != nil {
+			return standing, err
+		}
+		standing.At, err = readTime(at)
+		return standing, err
+	}, "SELECT stroke, rung, at FROM standing WHERE student = ? ORDER BY at", studentID)
+}
+
+// LessonsBetween returns the lessons from one day to another, both included, in the order in which
+// they are given.
+func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Kept[lesson.Document], error) {
+	return s.Lessons.query(ctx, "WHERE away = 0 AND date BETWEEN ? AND ? ORDER BY date, json_extract(document, '$.start'), id", from, to)
+}

@@ -1,0 +1,127 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+)
+
+// ErrTaken says that something else is kept under an identifier already.
+var ErrTaken = errors.New("this identifier is taken")
+
+// ErrStale says that a document was changed since the version that a change builds on.
+var ErrStale = errors.New("changed meanwhile")
+
+// Kept is a document on its shelf.
+type Kept[T any] struct {
+	ID       string
+	Version  int64 // grows by one with every change
+	Away     bool  // put away; it can be brought back
+	Document T
+}
+
+// Shelf keeps the documents of one kind, each under its identifier with a version.
+type Shelf[T any] struct {
+	store *Store
+	table string
+}
+
+// Create keeps a new document. Repeated with the same document, it returns what was kept the first
+// time; with another document it fails with ErrTaken.
+func (s Shelf[T]) Create(ctx context.Context, id string, document T) (Kept[T], error) {
+	text, err := json.Marshal(document)
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	err = s.store.in(ctx, func(tx *sql.Tx) error {
+		var there string
+		switch err := tx.QueryRowContext(ctx, "SELECT document FROM "+s.table+" WHERE id = ?", id).Scan(&there); {
+		case errors.Is(err, sql.ErrNoRows):
+			_, err := tx.ExecContext(ctx, "INSERT INTO "+s.table+" (id, version, document) VALUES (?, 1, ?)", id, string(text))
+			return err
+		case err != nil:
+			return err
+		case there != string(text):
+			return fmt.Errorf("%s %s: %w", s.table, id, ErrTaken)
+		}
+		return nil
+	})
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	return s.Get(ctx, id)
+}
+
+// Get returns one document, put away or not.
+func (s Shelf[T]) Get(ctx context.Context, id string) (Kept[T], error) {
+	list, err := s.query(ctx, "WHERE id = ?", id)
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	if len(list) == 0 {
+		return Kept[T]{}, fmt.Errorf("%s %s: %w", s.table, id, ErrNotFound)
+	}
+	return list[0], nil
+}
+
+// List returns all documents, or those not put away, in the order in which they came.
+func (s Shelf[T]) List(ctx context.Context, withAway bool) ([]Kept[T], error) {
+	return s.query(ctx, "WHERE away = 0 OR ? ORDER BY id", withAway)
+}
+
+// Replace puts a new document in the place of the given version. It fails with ErrStale where that
+// is no longer the newest; then nothing is changed.
+func (s Shelf[T]) Replace(ctx context.Context, id string, version int64, document T) (Kept[T], error) {
+	text, err := json.Marshal(document)
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	return s.change(ctx, id, "UPDATE "+s.table+" SET document = ?, version = version + 1 WHERE id = ? AND version = ?", string(text), id, version)
+}
+
+// PutAway takes a document out of the lists, or brings it back.
+func (s Shelf[T]) PutAway(ctx context.Context, id string, away bool) (Kept[T], error) {
+	return s.change(ctx, id, "UPDATE "+s.table+" SET away = ?, version = version + 1 WHERE id = ?", away, id)
+}
+
+// Erase removes a document, and all that hangs on it, for good.
+func (s Shelf[T]) Erase(ctx context.Context, id string) error {
+	if _, err := s.Get(ctx, id); err != nil {
+		return err
+	}
+	_, err := s.store.write.ExecContext(ctx, "DELETE FROM "+s.table+" WHERE id = ?", id)
+	return err
+}
+
+func (s Shelf[T]) change(ctx context.Context, id, statement string, args ...any) (Kept[T], error) {
+	result, err := s.store.write.ExecContext(ctx, statement, args...)
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	n, err := result.RowsAffected()
+	if err != nil {
+		return Kept[T]{}, err
+	}
+	kept, err := s.Get(ctx, id)
+	if err == nil && n == 0 {
+		err = fmt.Errorf("%s %s: %w", s.table, id, ErrStale)
+	}
+	return kept, err
+}
+
+func (s Shelf[T]) query(ctx context.Context, where string, args ...any) ([]Kept[T], error) {
+	scan := func(rows *sql.Rows) (Kept[T], error) {
+		var kept Kept[T]
+		var text string
+		if err := rows.Scan(&kept.ID, &kept.Version, &kept.Away, &text); err != nil {
+			return kept, err
+		}
+		if err := json.Unmarshal([]byte(text), &kept.Document); err != nil {
+			return kept, fmt.Errorf("%s %s: %w", s.table, kept.ID, err)
+		}
+		return kept, nil
+	}
+	return collect(ctx, s.store.read, scan, "SELECT id, version, away, document FROM "+s.table+" "+where, args...)
+}

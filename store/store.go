@@ -1,0 +1,141 @@
+// Package store keeps what a coach enters in one SQLite file. Nothing of the job is decided here.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net/url"
+	"time"
+
+	"github.com/pressly/goose/v3"
+	_ "modernc.org/sqlite" // the driver
+
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+)
+
+// ErrNotFound says that there is nothing under an identifier.
+var ErrNotFound = errors.New("not found")
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Store is an open file. One connection writes; four read.
+type Store struct {
+	write, read *sql.DB
+
+	Students Shelf[student.Profile]
+	Drills   Shelf[drill.Document]
+	Lessons  Shelf[lesson.Document]
+}
+
+// Open opens a file, making it where there is none, and brings its tables up to date. The caller
+// closes the store.
+func Open(ctx context.Context, path string) (*Store, error) {
+	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)"))
+	if err != nil {
+		return nil, fmt.Errorf("open %s: %w", path, err)
+	}
+	write.SetMaxOpenConns(1)
+	s := &Store{write: write}
+	if err := s.migrate(ctx); err != nil {
+		return nil, errors.Join(fmt.Errorf("bring %s up to date: %w", path, err), write.Close())
+	}
+	read, err := sql.Open("sqlite", dsn(path, "_pragma=query_only(1)"))
+	if err != nil {
+		return nil, errors.Join(fmt.Errorf("open %s: %w", path, err), write.Close())
+	}
+	read.SetMaxOpenConns(4)
+	s.read = read
+	s.Students = Shelf[student.Profile]{store: s, table: "student"}
+	s.Drills = Shelf[drill.Document]{store: s, table: "drill"}
+	s.Lessons = Shelf[lesson.Document]{store: s, table: "lesson"}
+	return s, nil
+}
+
+func dsn(path string, more ...string) string {
+	query := "_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=foreign_keys(1)"
+	for _, option := range more {
+		query += "&" + option
+	}
+	return (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: query}).String()
+}
+
+func (s *Store) migrate(ctx context.Context) error {
+	files, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	provider, err := goose.NewProvider(goose.DialectSQLite3, s.write, files)
+	if err != nil {
+		return err
+	}
+	_, err = provider.Up(ctx)
+	return err
+}
+
+// Close closes the file.
+func (s *Store) Close() error { return errors.Join(s.read.Close(), s.write.Close()) }
+
+// Times are kept as text that sorts, to the millisecond, in UTC.
+const timeLayout = "2006-01-02T15:04:05.000Z"
+
+func writeTime(t time.Time) string { return t.UTC().Format(timeLayout) }
+
+func readTime(text string) (time.Time, error) { return time.Parse(timeLayout, text) }
+
+// in runs work in one transaction.
+func (s *Store) in(ctx context.Context, work func(tx *sql.Tx) error) error {
+	tx, err := s.write.BeginTx(ctx, nil)
+	if err != nil {
+		return err
+	}
+	if err := work(tx); err != nil {
+		return errors.Join(err, tx.Rollback())
+	}
+	return tx.Commit()
+}
+
+// collect reads all rows of a query.
+func collect[T any](ctx context.Context, db *sql.DB, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
+	rows, err := db.QueryContext(ctx, query, args...)
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = rows.Close() }()
+	list := []T{}
+	for rows.Next() {
+		one, err := scan(rows)
+		if err != nil {
+			return nil, err
+		}
+		list = append(list, one)
+	}
+	return list, rows.Err()
+}
+
+// demoMark is the application identifier of a demo's file: "HoDe".
+const demoMark = 0x486f4465
+
+// MarkDemo marks the file as a demo's.
+func (s *Store) MarkDemo(ctx context.Context) error {
+	_, err := s.write.ExecContext(ctx, fmt.Sprintf("PRAGMA application_id = %d", demoMark))
+	return err
+}
+
+// IsDemo says whether a file was made by a demo. It changes nothing in it.
+func IsDemo(ctx context.Context, path string) (is bool, err error) {
+	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro"}).String())
+	if err != nil {
+		return false, err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	var mark int64
+	err = db.QueryRowContext(ctx, "PRAGMA application_id").Scan(&mark)
+	return mark == demoMark, err
+}

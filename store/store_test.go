@@ -1,0 +1,160 @@
+package store_test
+
+import (
+	"path/filepath"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+	"hodometer/core/tally"
+	"hodometer/core/units"
+	"hodometer/store"
+)
+
+func open(t *testing.T, path string) *store.Store {
+	s, err := store.Open(t.Context(), path)
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, s.Close()) })
+	return s
+}
+
+func fresh(t *testing.T) *store.Store {
+	return open(t, filepath.Join(t.TempDir(), "a file with ? and spaces.db"))
+}
+
+func TestShelf(t *testing.T) {
+	s, ctx := fresh(t), t.Context()
+	first, err := s.Students.Create(ctx, "a", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	require.EqualValues(t, 1, first.Version)
+
+	again, err := s.Students.Create(ctx, "a", student.Profile{Name: "Ada"})
+	require.NoError(t, err, "a retry is answered like the first time")
+	require.Equal(t, first, again)
+	_, err = s.Students.Create(ctx, "a", student.Profile{Name: "Bo"})
+	require.ErrorIs(t, err, store.ErrTaken)
+
+	second, err := s.Students.Replace(ctx, "a", 1, student.Profile{Name: "Ada B."})
+	require.NoError(t, err)
+	require.EqualValues(t, 2, second.Version)
+	newest, err := s.Students.Replace(ctx, "a", 1, student.Profile{Name: "lost"})
+	require.ErrorIs(t, err, store.ErrStale)
+	require.Equal(t, second, newest, "who comes second is shown what is there")
+
+	_, err = s.Students.PutAway(ctx, "a", true)
+	require.NoError(t, err)
+	list, err := s.Students.List(ctx, false)
+	require.NoError(t, err)
+	require.Empty(t, list)
+	list, err = s.Students.List(ctx, true)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	_, err = s.Students.PutAway(ctx, "nobody", true)
+	require.ErrorIs(t, err, store.ErrNotFound)
+
+	require.NoError(t, s.Students.Erase(ctx, "a"))
+	_, err = s.Students.Get(ctx, "a")
+	require.ErrorIs(t, err, store.ErrNotFound)
+	require.ErrorIs(t, s.Students.Erase(ctx, "a"), store.ErrNotFound)
+}
+
+func TestOnlyOneOfManySavesOfAVersionWins(t *testing.T) {
+	s, ctx := fresh(t), t.Context()
+	_, err := s.Drills.Create(ctx, "d", drill.Document{Name: "start"})
+	require.NoError(t, err)
+	results := make(chan error, 16)
+	var all sync.WaitGroup
+	for range cap(results) {
+		all.Go(func() {
+			_, err := s.Drills.Replace(ctx, "d", 1, drill.Document{Name: "mine"})
+			results <- err
+		})
+	}
+	all.Wait()
+	close(results)
+	won := 0
+	for err := range results {
+		if err == nil {
+			won++
+			continue
+		}
+		require.ErrorIs(t, err, store.ErrStale)
+	}
+	require.Equal(t, 1, won)
+}
+
+func TestSettings(t *testing.T) {
+	s, ctx := fresh(t), t.Context()
+	settings, version, err := s.Settings(ctx)
+	require.NoError(t, err)
+	require.Equal(t, coach.Default(), settings)
+	settings.Units = units.Feet
+	version, err = s.ChangeSettings(ctx, version, settings)
+	require.NoError(t, err)
+	_, err = s.ChangeSettings(ctx, 0, settings)
+	require.ErrorIs(t, err, store.ErrStale)
+	_, err = s.ChangeSettings(ctx, version, settings)
+	require.NoError(t, err)
+	kept, _, err := s.Settings(ctx)
+	require.NoError(t, err)
+	require.Equal(t, settings, kept)
+}
+
+func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "h.db"), t.Context()
+	s := open(t, path)
+	_, err := s.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	_, err = s.Lessons.Create(ctx, "l", lesson.Document{Date: "2026-03-10", Start: "16:00"})
+	require.NoError(t, err)
+	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
+	run := store.Run{
+		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
+		Goal: drill.Goal{Kind: drill.Total, Count: 10}, At: at,
+		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
+	}
+	require.NoError(t, s.AddTaps(ctx, run))
+	require.NoError(t, s.AddTaps(ctx, run), "sent again")
+
+	stranger := run
+	stranger.Student = "bo"
+	require.ErrorIs(t, s.AddTaps(ctx, stranger), store.ErrTaken)
+
+	clock := lesson.Clock{Anchor: at, Second: 65, Running: true}
+	require.NoError(t, s.SetClock(ctx, "l", clock, false))
+	require.NoError(t, s.SetRemark(ctx, store.Remark{Lesson: "l", Student: "ada", Engagement: 8, Remark: "bright"}))
+	require.NoError(t, s.Stand(ctx, store.Standing{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}))
+
+	s = open(t, path)
+	runs, err := s.RunsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, []store.Run{run}, runs)
+	mine, err := s.RunsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, runs, mine)
+	kept, finished, ok, err := s.Clock(ctx, "l")
+	require.NoError(t, err)
+	require.True(t, ok)
+	require.False(t, finished)
+	require.Equal(t, clock, kept)
+	remarks, err := s.RemarksOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, 8, remarks[0].Engagement)
+	standings, err := s.Standings(ctx, "ada")
+	require.NoError(t, err)
+	require.EqualValues(t, "direction", standings[0].Rung)
+	lessons, err := s.LessonsBetween(ctx, "2026-03-10", "2026-03-10")
+	require.NoError(t, err)
+	require.Len(t, lessons, 1)
+
+	require.NoError(t, s.Students.Erase(ctx, "ada"))
+	runs, err = s.RunsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Empty(t, runs, "erasing a student erases what was counted of them")
+}
