@@ -115,7 +115,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 
 	began := c.now
 	clock := func(second float64, running, finished bool) map[string]any {
-		return map[string]any{"clock": map[string]any{"anchor": c.now, "second": second, "running": running}, "finished": finished}
+		return map[string]any{"second": second, "running": running, "finished": finished}
 	}
 	run := read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", clock(0, true, false)))
 	require.Equal(t, api.Begun, run.Lesson.State)
@@ -176,8 +176,8 @@ func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 
 func TestMovingAPlaceForALeftHander(t *testing.T) {
 	c := newClub(t)
-	ask := func(hand student.Hand) api.DrillReport {
-		return read[api.DrillReport](t, c.ask("POST", "/api/drills/preview", map[string]any{
+	ask := func(hand student.Hand) api.WorkedDrill {
+		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
 			"document": coin(), "people": 1, "hand": hand,
 			"move": map[string]any{"handle": "places.0", "to": map[string]any{"x": 1.02, "y": -12.5}, "grain": true},
 		}))
@@ -326,9 +326,8 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(change)), http.StatusUnprocessableEntity)
 		require.Equal(t, field, p.Fields[0].Path)
 	}
-	ahead := map[string]any{"clock": map[string]any{"anchor": c.now.Add(time.Hour), "second": 0, "running": true}, "finished": false}
-	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/clock", ahead), http.StatusUnprocessableEntity)
-	require.Equal(t, "clock.anchor", p.Fields[0].Path)
+	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/clock", map[string]any{"second": -1, "running": true, "finished": false}), http.StatusUnprocessableEntity)
+	require.Equal(t, "second", p.Fields[0].Path)
 	readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+newID(), map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
 }
 
@@ -350,7 +349,7 @@ func TestSettings(t *testing.T) {
 	kept := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
 	require.EqualValues(t, 1, kept.Version)
 	readProblem(t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`), http.StatusPreconditionFailed)
-	report := read[api.DrillReport](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
+	report := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
 	require.Contains(t, report.Report.Aim, "4 ft 6 in")
 }
 

@@ -4,6 +4,7 @@ import (
 	"context"
 	"net/http"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/student"
@@ -17,9 +18,18 @@ type Drill struct {
 	Away     bool           `json:"away" description:"Put away; can be brought back"`
 	BuiltIn  bool           `json:"builtIn" description:"Stays as it is; duplicate it to change it"`
 	Document drill.Document `json:"document"`
+	Report   *drill.Report  `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
 }
 
 func (d Drill) tag() int64 { return d.Version }
+
+// worked adds the report to a drill.
+func (d Drill) worked(s coach.Settings) Drill {
+	if report, err := d.Document.Report(1, s); err == nil {
+		d.Report = &report
+	}
+	return d
+}
 
 func asDrill(k store.Kept[drill.Document]) Drill {
 	return Drill{ID: k.ID, Version: k.Version, Away: k.Away, Document: k.Document}
@@ -33,8 +43,8 @@ type DrillPreview struct {
 	Move     *drill.Move    `json:"move,omitempty" description:"A place to move first"`
 }
 
-// DrillReport is a drill worked out.
-type DrillReport struct {
+// WorkedDrill is a drill worked out.
+type WorkedDrill struct {
 	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
 	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
 }
@@ -51,7 +61,12 @@ func (s *server) drillRoutes() []Route {
 		}),
 		route("GET", "/api/drills", "listDrills", "The built-in drills and the coach's own", s.listDrills),
 		route("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p byID, _ None) (Drill, error) {
-			return s.drill(ctx, p.ID)
+			found, err := s.drill(ctx, p.ID)
+			if err != nil {
+				return Drill{}, err
+			}
+			settings, _, err := s.store.Settings(ctx)
+			return found.worked(settings), err
 		}),
 		route("PUT", "/api/drills/:id", "keepDrill", "Add or change a drill", func(ctx context.Context, p keep, body drill.Document) (Drill, error) {
 			if err := refuseBuiltIn(p.ID); err != nil {
@@ -104,13 +119,21 @@ func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, err
 	for _, stored := range drill.Library() {
 		drills = append(drills, Drill{ID: stored.ID, Version: 1, BuiltIn: true, Document: stored.Document})
 	}
-	return append(own, drills...), nil
-}
-
-func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (DrillReport, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
-		return DrillReport{}, err
+		return nil, err
+	}
+	drills = append(own, drills...)
+	for i := range drills {
+		drills[i] = drills[i].worked(settings)
+	}
+	return drills, nil
+}
+
+func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (WorkedDrill, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return WorkedDrill{}, err
 	}
 	document := body.Document
 	if body.Move != nil {
@@ -121,10 +144,10 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (D
 		// A place dragged on a left-hander's court is the mirrored place of the drill as it is written.
 		moved, err := document.For(body.Hand).Moved(body.Move.Handle, body.Move.To, grain)
 		if err != nil {
-			return DrillReport{}, err
+			return WorkedDrill{}, err
 		}
 		document = moved.For(body.Hand)
 	}
 	report, err := document.For(body.Hand).Report(body.People, settings)
-	return DrillReport{Document: document, Report: report}, err
+	return WorkedDrill{Document: document, Report: report}, err
 }

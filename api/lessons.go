@@ -5,7 +5,8 @@ import (
 	"errors"
 	"time"
 
-	"hodometer/core/coach"
+	"github.com/google/uuid"
+
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
@@ -46,19 +47,6 @@ type Lesson struct {
 
 func (l Lesson) tag() int64 { return l.Version }
 
-// LessonPlan is a lesson laid on the clock without being saved.
-type LessonPlan struct {
-	Plan lesson.Plan `json:"plan"`
-}
-
-// Settings are the coach's settings with their version.
-type Settings struct {
-	Version  int64          `json:"version"`
-	Settings coach.Settings `json:"settings"`
-}
-
-func (s Settings) tag() int64 { return s.Version }
-
 // Diary is the lessons of some days.
 type Diary struct {
 	Today   string   `json:"today" description:"The day it is where Hodometer runs"`
@@ -95,32 +83,43 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return s.lesson(ctx, kept)
 		}),
-		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (LessonPlan, error) {
+		route("GET", "/api/lessons/blocks", "listBlocks", "A block of every kind and for every drill, ready to be put into a lesson", s.blocks),
+		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (lesson.Plan, error) {
 			in, err := s.inputs(ctx, body)
 			if err != nil {
-				return LessonPlan{}, err
+				return lesson.Plan{}, err
 			}
-			plan, err := lesson.Lay(body, in)
-			return LessonPlan{Plan: plan}, err
-		}),
-		route("GET", "/api/settings", "getSettings", "The coach's settings", func(ctx context.Context, _ None, _ None) (Settings, error) {
-			settings, version, err := s.store.Settings(ctx)
-			return Settings{Version: version, Settings: settings}, err
-		}),
-		route("PUT", "/api/settings", "keepSettings", "Change the coach's settings", func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
-			version, _, err := keep{IfMatch: p.IfMatch}.version()
-			if err != nil {
-				return Settings{}, err
-			}
-			version, err = s.store.ChangeSettings(ctx, version, body)
-			return Settings{Version: version, Settings: body}, err
+			return lesson.Lay(body, in)
 		}),
 	}
 }
 
-// keepOne is the parameter of saving something of which there is only one.
-type keepOne struct {
-	IfMatch string `header:"If-Match" description:"The version that the change builds on, in quotes"`
+// forPeople is the parameter of something worked out for a number of players.
+type forPeople struct {
+	People int `query:"people" description:"Players in the lesson" minimum:"1" maximum:"4"`
+}
+
+func (s *server) blocks(ctx context.Context, p forPeople, _ None) ([]lesson.Block, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	drills, err := s.listDrills(ctx, listed{}, None{})
+	if err != nil {
+		return nil, err
+	}
+	blocks := lesson.Starters()
+	for _, d := range drills {
+		blocks = append(blocks, lesson.ForDrill(d.ID, d.Document, max(1, p.People), settings))
+	}
+	for i := range blocks {
+		id, err := uuid.NewV7()
+		if err != nil {
+			return nil, err
+		}
+		blocks[i].ID = id.String()
+	}
+	return blocks, nil
 }
 
 // inputs gathers what a lesson is laid out from. Students and drills that are gone are left out.

@@ -64,10 +64,24 @@ func describeRoute(reflector *openapi31.Reflector, r Route) error {
 // schemaOptions are how Go types become schemas, in the OpenAPI document and in the documents' own.
 func schemaOptions() []func(*jsonschema.ReflectContext) {
 	return []func(*jsonschema.ReflectContext){
-		jsonschema.InterceptDefName(func(_ reflect.Type, name string) string { return strings.TrimPrefix(name, "Api") }),
+		jsonschema.InterceptDefName(oneName()),
 		jsonschema.InterceptProp(requireProperty),
 		jsonschema.InterceptNullability(nullability),
 		jsonschema.InterceptSchema(closeObject),
+	}
+}
+
+// oneName names a type after its package and itself, those of this package after themselves. Where two
+// would share a name, the later one keeps its package.
+func oneName() func(t reflect.Type, name string) string {
+	taken := map[string]reflect.Type{}
+	return func(t reflect.Type, name string) string {
+		short := strings.TrimPrefix(name, "Api")
+		if other, is := taken[short]; is && other != t {
+			return name
+		}
+		taken[short] = t
+		return short
 	}
 }
 

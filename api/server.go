@@ -42,6 +42,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.studentRoutes()...)
 	table = append(table, s.drillRoutes()...)
 	table = append(table, s.lessonRoutes()...)
+	table = append(table, s.settingsRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 

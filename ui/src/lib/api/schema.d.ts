@@ -124,6 +124,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A block of every kind and for every drill, ready to be put into a lesson */
+        get: operations["listBlocks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/preview": {
         parameters: {
             query?: never;
@@ -379,8 +396,13 @@ export interface components {
             away: boolean;
         };
         ClockChange: {
-            clock: components["schemas"]["LessonClock"];
             finished: boolean;
+            running: boolean;
+            /**
+             * Format: double
+             * @description Second of the lesson it is now
+             */
+            second: number;
         };
         CoachSettings: {
             /** @description Balls in one basket */
@@ -565,6 +587,8 @@ export interface components {
             builtIn: boolean;
             document: components["schemas"]["DrillDocument"];
             id: string;
+            /** @description For one right-hander; null where the document no longer makes sense */
+            report: null | components["schemas"]["DrillReport"];
             /** Format: int64 */
             version: number;
         };
@@ -682,12 +706,6 @@ export interface components {
             people: number;
         };
         DrillReport: {
-            /** @description With the place moved, as written for a right-hander */
-            document: components["schemas"]["DrillDocument"];
-            /** @description For the hand that was asked for */
-            report: components["schemas"]["DrillReportType2"];
-        };
-        DrillReportType2: {
             /** @description The target in words */
             aim: string;
             court: components["schemas"]["CourtCourt"];
@@ -892,9 +910,6 @@ export interface components {
             spare: number;
             stretches: components["schemas"]["LessonStretch"][];
         };
-        LessonPlanType2: {
-            plan: components["schemas"]["LessonPlan"];
-        };
         LessonRemedy: {
             block: string;
             label: string;
@@ -1010,6 +1025,16 @@ export interface components {
             student: string;
         };
         Settings: {
+            /**
+             * Format: double
+             * @description How far an arrow key moves a place, metres
+             */
+            nudge: number;
+            /**
+             * Format: double
+             * @description The same with Shift
+             */
+            nudgeFine: number;
             settings: components["schemas"]["CoachSettings"];
             /** Format: int64 */
             version: number;
@@ -1101,6 +1126,12 @@ export interface components {
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
+        WorkedDrill: {
+            /** @description With the place moved, as written for a right-hander */
+            document: components["schemas"]["DrillDocument"];
+            /** @description For the hand that was asked for */
+            report: components["schemas"]["DrillReport"];
+        };
         WorkingDrum: {
             /** @description What is counted: balls, minutes, baskets */
             name: string;
@@ -1217,7 +1248,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DrillReport"];
+                    "application/json": components["schemas"]["WorkedDrill"];
                 };
             };
             default: {
@@ -1400,6 +1431,37 @@ export interface operations {
             };
         };
     };
+    listBlocks: {
+        parameters: {
+            query?: {
+                /** @description Players in the lesson */
+                people?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonBlock"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     previewLesson: {
         parameters: {
             query?: never;
@@ -1419,7 +1481,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonPlanType2"];
+                    "application/json": components["schemas"]["LessonPlan"];
                 };
             };
             default: {

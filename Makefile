@@ -1,0 +1,66 @@
+# make demo and make test do all their set-up themselves. Go and Node have to be there.
+
+BIN := bin/hodometer
+LINT := go tool -modfile=tools/go.mod golangci-lint
+PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts -type f)
+
+.PHONY: demo test check bench dev generate format build fuzz screenshots
+
+demo: build
+	$(BIN) demo $(ARGS)
+
+build: ui/dist/index.html
+	go build -trimpath -ldflags='-s -w' -o $(BIN) ./cmd/hodometer
+
+node_modules/.installed: package.json package-lock.json
+	npm install --no-audit --no-fund
+	touch $@
+
+ui/dist/index.html: node_modules/.installed $(PAGES)
+	npm run --silent build
+	touch ui/dist/.gitkeep $@
+
+# Every test: Go, Svelte units, types and generated files, end to end in headless Chromium.
+test: build /usr/bin/chromium
+	go vet ./...
+	go test ./...
+	npm run --silent check
+	npm test
+	npm run --silent e2e
+
+/usr/bin/chromium:
+	@echo "Chromium is missing; installing Debian's"
+	apt-get update && apt-get install --yes --no-install-recommends chromium
+
+# Before every commit: format, lint, types and the fast tests.
+check: node_modules/.installed ui/dist/index.html
+	@test -z "$$(gofmt -l .)" || (gofmt -l . && exit 1)
+	$(LINT) run ./...
+	npm run --silent format:check
+	npm run --silent lint
+	npm run --silent check
+	go test -short ./...
+	npm test
+
+bench: build
+	go test -run '^$$' -bench . -benchmem -count 5 ./...
+	npx tsx e2e/bench.ts
+
+# The page rebuilds itself while you work; the program answers behind it.
+dev: node_modules/.installed
+	@trap 'kill 0' EXIT; go run ./cmd/hodometer demo & npm run dev
+
+# Made files: the OpenAPI document from the route table, and the client's types from it.
+generate: node_modules/.installed
+	go run ./cmd/hodometer openapi > api/openapi.json.new && mv api/openapi.json.new api/openapi.json
+	npm run --silent types
+
+format: node_modules/.installed
+	gofmt -w .
+	npm run --silent format
+
+fuzz:
+	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
+
+screenshots: build /usr/bin/chromium
+	npx tsx e2e/screenshots.ts

@@ -1,0 +1,161 @@
+<script lang="ts">
+  import CalendarDays from '@lucide/svelte/icons/calendar-days'
+  import Moon from '@lucide/svelte/icons/moon'
+  import Settings from '@lucide/svelte/icons/sliders-horizontal'
+  import Sun from '@lucide/svelte/icons/sun'
+  import Target from '@lucide/svelte/icons/target'
+  import Users from '@lucide/svelte/icons/users'
+  import Waypoints from '@lucide/svelte/icons/waypoints'
+  import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
+  import Router, { router } from 'svelte-spa-router'
+  import Notice from './lib/Notice.svelte'
+  import { theme } from './lib/theme.svelte'
+  import { routes } from './routes'
+
+  const client = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2000 } } })
+  const rooms = [
+    { href: '/', label: 'Today', icon: CalendarDays },
+    { href: '/students', label: 'Students', icon: Users },
+    { href: '/drills', label: 'Drills', icon: Target },
+    { href: '/lessons', label: 'Lessons', icon: Waypoints },
+    { href: '/settings', label: 'Settings', icon: Settings },
+  ]
+  const here = (href: string) => (href === '/' ? router.location === '/' : router.location.startsWith(href))
+  const courtside = $derived(router.location.endsWith('/courtside'))
+  let main = $state<HTMLElement>()
+
+  theme.apply()
+
+  /** A new view starts at its top, where the keyboard goes on. */
+  function arrived() {
+    scrollTo(0, 0)
+    main?.focus()
+  }
+</script>
+
+<QueryClientProvider {client}>
+  <a class="skip btn btn-primary" href="#main" onclick={(event) => (event.preventDefault(), main?.focus())}
+    >Skip to the page</a
+  >
+  <div class="app" class:bare={courtside}>
+    {#if !courtside}
+      <nav aria-label="Rooms" class="bg-base-200 border-base-300">
+        <p class="name">Hodometer</p>
+        <ul>
+          {#each rooms as room (room.href)}
+            <li>
+              <a href="#{room.href}" aria-current={here(room.href) ? 'page' : undefined}>
+                <room.icon size={20} aria-hidden="true" /><span>{room.label}</span>
+              </a>
+            </li>
+          {/each}
+        </ul>
+        <button class="btn btn-ghost btn-sm theme" onclick={() => theme.toggle()}>
+          {#if theme.current === 'chalk'}<Moon size={18} aria-hidden="true" /> Floodlit{:else}<Sun
+              size={18}
+              aria-hidden="true"
+            /> Chalk{/if}
+        </button>
+      </nav>
+    {/if}
+    <main id="main" bind:this={main} tabindex="-1">
+      <Router {routes} onRouteLoaded={arrived} />
+    </main>
+  </div>
+  <Notice />
+</QueryClientProvider>
+
+<style>
+  .skip {
+    position: absolute;
+    left: -100vw;
+    z-index: 30;
+  }
+  .skip:focus {
+    left: 1rem;
+    top: 1rem;
+  }
+  .app {
+    display: grid;
+    grid-template-columns: 11rem minmax(0, 1fr);
+    min-height: 100dvh;
+  }
+  .bare {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  nav {
+    border-right-width: 1px;
+    padding: 1rem 0.75rem;
+    display: flex;
+    flex-direction: column;
+    gap: 1rem;
+    position: sticky;
+    top: 0;
+    height: 100dvh;
+  }
+  .name {
+    font-family: var(--font-drum);
+    font-weight: 600;
+    font-size: 1.6rem;
+    letter-spacing: 0.01em;
+  }
+  nav a {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    padding: 0.55rem 0.6rem;
+    border-radius: var(--radius-field);
+  }
+  nav a[aria-current] {
+    background: var(--color-primary);
+    color: var(--color-primary-content);
+  }
+  .theme {
+    margin-top: auto;
+    justify-content: flex-start;
+  }
+  main {
+    padding: 1.25rem 1.5rem 2rem;
+    max-width: 84rem;
+    outline: none;
+    min-width: 0;
+  }
+  .bare main {
+    padding: 0;
+    max-width: none;
+  }
+  @media (max-width: 700px) {
+    .app {
+      grid-template-columns: minmax(0, 1fr);
+      padding-bottom: 4rem;
+    }
+    .bare {
+      padding-bottom: 0;
+    }
+    nav {
+      position: fixed;
+      inset: auto 0 0 0;
+      height: auto;
+      z-index: 10;
+      padding: 0.25rem;
+      border-width: 1px 0 0;
+    }
+    nav ul {
+      display: grid;
+      grid-template-columns: repeat(5, 1fr);
+    }
+    nav a {
+      flex-direction: column;
+      gap: 0.1rem;
+      padding: 0.4rem 0;
+      font-size: 0.8rem;
+    }
+    .name,
+    .theme {
+      display: none;
+    }
+    main {
+      padding: 1rem;
+    }
+  }
+</style>

@@ -1,0 +1,21 @@
+<script lang="ts" generics="T">
+  import type { Snippet } from 'svelte'
+  import { say } from './api/client'
+
+  interface Props {
+    query: { data: T | undefined; error: unknown; refetch: () => unknown }
+    children: Snippet<[T]>
+  }
+  let { query, children }: Props = $props()
+</script>
+
+{#if query.data !== undefined}
+  {@render children(query.data)}
+{:else if query.error}
+  <div class="alert alert-error" role="alert">
+    <p>{say(query.error)}</p>
+    <button class="btn btn-sm" onclick={() => void query.refetch()}>Try again</button>
+  </div>
+{:else}
+  <p role="status">Loading…</p>
+{/if}

@@ -1,0 +1,86 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Problem = Schemas['Problem']
+export type Student = Schemas['Student']
+export type Profile = Schemas['StudentProfile']
+export type Drill = Schemas['Drill']
+export type DrillDocument = Schemas['DrillDocument']
+export type WorkedDrill = Schemas['WorkedDrill']
+export type Report = Schemas['DrillReport']
+export type Lesson = Schemas['Lesson']
+export type LessonDocument = Schemas['LessonDocument']
+export type Block = Schemas['LessonBlock']
+export type Plan = Schemas['LessonPlan']
+export type Stretch = Schemas['LessonStretch']
+export type Cue = Schemas['LessonCue']
+export type Counter = Schemas['Counter']
+export type Courtside = Schemas['Courtside']
+export type Afterwards = Schemas['Afterwards']
+export type Progress = Schemas['Progress']
+export type Advice = Schemas['ProgressAdvice']
+export type Settings = Schemas['Settings']
+export type Drum = Schemas['WorkingDrum']
+export type Working = Schemas['WorkingWorking']
+export type Point = Schemas['CourtPoint']
+export type Court = Schemas['CourtCourt']
+export type Entry = Schemas['TallyEntry']
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+/** Refusal is an answer that says what went wrong. */
+export class Refusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+
+  get status() {
+    return this.problem.status
+  }
+
+  /** The messages by the path of their field. */
+  get fields(): Record<string, string> {
+    return Object.fromEntries(this.problem.fields.map((field) => [field.path, field.message]))
+  }
+}
+
+/** Unreachable says that no answer came at all. */
+export class Unreachable extends Error {
+  constructor() {
+    super('Hodometer does not answer. Is it still running, and is this device on the same network?')
+  }
+}
+
+/** answer unpacks what a call brought, or throws a Refusal, or Unreachable. */
+export async function answer<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  const result = await call.catch((cause: unknown) => {
+    throw cause instanceof TypeError ? new Unreachable() : cause
+  })
+  if (result.error !== undefined || !result.response.ok) {
+    throw new Refusal(asProblem(result.error, result.response))
+  }
+  return result.data as T
+}
+
+function asProblem(error: unknown, response: Response): Problem {
+  if (typeof error === 'object' && error !== null && 'fields' in error) return error as Problem
+  return {
+    type: 'about:blank',
+    title: response.statusText,
+    status: response.status,
+    detail: response.statusText,
+    fields: [],
+  }
+}
+
+/** isNew is the precondition of saving something for the first time. */
+export const isNew = { 'If-None-Match': '*' }
+
+/** over is the precondition of saving over a version. */
+export const over = (version: number) => ({ 'If-Match': `"${version}"` })
+
+/** say puts any error into words. */
+export const say = (error: unknown) => (error instanceof Error ? error.message : String(error))

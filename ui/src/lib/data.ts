@@ -1,0 +1,27 @@
+import { createQuery, type QueryClient } from '@tanstack/svelte-query'
+import { answer, api, type Settings } from './api/client'
+
+/** The keys under which answers are kept. */
+export const keys = {
+  students: ['students'] as const,
+  student: (id: string) => ['students', id] as const,
+  progress: (id: string) => ['students', id, 'progress'] as const,
+  drills: ['drills'] as const,
+  drill: (id: string) => ['drills', id] as const,
+  lessons: ['lessons'] as const,
+  lesson: (id: string) => ['lessons', id] as const,
+  blocks: (people: number) => ['lessons', 'blocks', people] as const,
+  settings: ['settings'] as const,
+}
+
+export const students = (away: boolean) => answer(api.GET('/api/students', { params: { query: { away } } }))
+export const drills = (away: boolean) => answer(api.GET('/api/drills', { params: { query: { away } } }))
+export const diary = (back: number, ahead: number) =>
+  answer(api.GET('/api/lessons', { params: { query: { back, ahead } } }))
+
+export const settingsQuery = () =>
+  createQuery<Settings>(() => ({ queryKey: keys.settings, queryFn: () => answer(api.GET('/api/settings')) }))
+
+/** renew makes everything that may show a changed thing ask again. */
+export const renew = (client: QueryClient, ...which: (readonly unknown[])[]) =>
+  Promise.all(which.map((queryKey) => client.invalidateQueries({ queryKey })))

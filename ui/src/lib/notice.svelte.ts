@@ -1,0 +1,34 @@
+/** Notice is a line at the foot of the page, with one thing that can be done about it. */
+interface Notice {
+  text: string
+  kind: 'done' | 'wrong'
+  act?: { label: string; run: () => void | Promise<void> }
+}
+
+const shownFor = 8000
+
+class Notices {
+  current = $state<Notice | null>(null)
+  #timer: ReturnType<typeof setTimeout> | undefined
+
+  show(notice: Notice) {
+    clearTimeout(this.#timer)
+    this.current = notice
+    if (!notice.act) this.#timer = setTimeout(() => (this.current = null), shownFor)
+  }
+
+  done(text: string, act?: Notice['act']) {
+    this.show({ text, kind: 'done', act })
+  }
+
+  wrong(error: unknown) {
+    this.show({ text: error instanceof Error ? error.message : String(error), kind: 'wrong' })
+  }
+
+  close() {
+    clearTimeout(this.#timer)
+    this.current = null
+  }
+}
+
+export const notices = new Notices()

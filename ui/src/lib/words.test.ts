@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest'
+import { dayName, minutes } from './words'
+
+describe('words', () => {
+  it('counts down without ever showing too little', () => {
+    expect(minutes(125)).toBe('2:05')
+    expect(minutes(59.2)).toBe('1:00')
+    expect(minutes(-3)).toBe('0:00')
+  })
+
+  it('says today and tomorrow, over the end of summer time too', () => {
+    expect(dayName('2026-03-10', '2026-03-10')).toBe('Today, Tuesday 10 March')
+    expect(dayName('2026-03-30', '2026-03-29')).toBe('Tomorrow, Monday 30 March')
+    expect(dayName('2026-03-12', '2026-03-10')).toBe('Thursday 12 March')
+  })
+})

@@ -1,0 +1,15 @@
+/** minutes writes seconds as minutes and seconds, for a clock that runs on the page. */
+export function minutes(seconds: number): string {
+  const whole = Math.max(0, Math.ceil(seconds - 1e-9))
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+}
+
+/** dayName writes a day as people say it, seen from today. */
+export function dayName(date: string, today: string): string {
+  const day = (text: string) => new Date(`${text}T12:00:00`)
+  const away = Math.round((day(date).getTime() - day(today).getTime()) / 86_400_000)
+  const long = day(date).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+  if (away === 0) return `Today, ${long}`
+  if (away === 1) return `Tomorrow, ${long}`
+  return long
+}

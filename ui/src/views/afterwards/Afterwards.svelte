@@ -1,0 +1,38 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { answer, api } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { keys } from '../../lib/data'
+  import StudentResult from './StudentResult.svelte'
+
+  interface Props {
+    params: { id: string }
+  }
+  let { params }: Props = $props()
+  const query = createQuery(() => ({
+    queryKey: [...keys.lesson(params.id), 'afterwards'],
+    queryFn: () => answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: params.id } } })),
+    refetchOnWindowFocus: false,
+  }))
+</script>
+
+<Async {query}>
+  {#snippet children(data)}
+    <a class="link link-hover text-sm" href="#/lessons/{params.id}">Plan of this lesson</a>
+    <h1>{data.lesson.document.title}, afterwards</h1>
+    <p class="hint">
+      {data.lesson.document.date}, {data.lesson.document.start}, {data.lesson.document.minutes} min
+    </p>
+    <div class="mt-4 grid items-start gap-4 lg:grid-cols-2">
+      {#each data.students as result (result.student)}
+        <StudentResult
+          lesson={params.id}
+          {result}
+          counters={data.counters.filter((c) => c.student === result.student)}
+        />
+      {:else}
+        <p class="sheet">Nobody is left in this lesson.</p>
+      {/each}
+    </div>
+  {/snippet}
+</Async>

@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { answer, api, Refusal, say, type Afterwards, type Counter } from '../../lib/api/client'
+  import { keys, renew } from '../../lib/data'
+  import TextField from '../../lib/TextField.svelte'
+
+  interface Props {
+    lesson: string
+    result: Afterwards['students'][number]
+    counters: Counter[]
+  }
+  let { lesson, result, counters }: Props = $props()
+  const client = useQueryClient()
+  const id = $props.id()
+  let fields = $state<Record<string, string>>({})
+  let status = $state('')
+
+  async function keep(part: { engagement?: number; remark?: string }) {
+    const body = { engagement: result.engagement, remark: result.remark, ...part }
+    try {
+      const path = { id: lesson, student: result.student }
+      const data = await answer(api.PUT('/api/lessons/{id}/remarks/{student}', { params: { path }, body }))
+      client.setQueryData([...keys.lesson(lesson), 'afterwards'], data)
+      fields = {}
+      status = 'Saved'
+      await renew(client, keys.progress(result.student))
+    } catch (error) {
+      fields = error instanceof Refusal ? error.fields : {}
+      status = say(error)
+    }
+  }
+</script>
+
+<section class="sheet" aria-labelledby="{id}-name">
+  <div class="flex flex-wrap items-baseline gap-3">
+    <h2 id="{id}-name"><a class="link link-hover" href="#/students/{result.student}">{result.name}</a></h2>
+    <span class="text-sm" role="status">{status}</span>
+  </div>
+  <dl class="mt-2 flex flex-wrap gap-6">
+    <div>
+      <dt class="text-sm">Made</dt>
+      <dd><span class="drum-digits text-4xl">{result.made}</span> of {result.balls} balls</dd>
+    </div>
+    <div>
+      <dt class="text-sm">Best in a row</dt>
+      <dd>{result.atLeast ? 'at least ' : ''}<span class="drum-digits text-4xl">{result.best}</span></dd>
+    </div>
+  </dl>
+  {#if counters.length}
+    <table class="table-sm mt-2 table">
+      <thead
+        ><tr
+          ><th scope="col">Drill</th><th scope="col" class="text-right">Made</th><th
+            scope="col"
+            class="text-right">Best</th
+          ><th scope="col">Goal</th></tr
+        ></thead
+      >
+      <tbody>
+        {#each counters as counter (counter.block)}
+          <tr>
+            <th scope="row" class="font-normal">{counter.drill}</th>
+            <td class="text-right whitespace-nowrap tabular-nums"
+              >{counter.count.made} of {counter.count.balls}</td
+            >
+            <td class="text-right whitespace-nowrap tabular-nums"
+              >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td
+            >
+            <td>{counter.met ? '✓ met' : `${counter.have} so far`}: {counter.goal}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  <fieldset class="mt-3">
+    <legend class="text-sm font-medium">How engaged they felt, out of ten</legend>
+    <div class="mt-1 flex flex-wrap gap-1">
+      {#each Array.from({ length: 10 }, (_, n) => n + 1) as n (n)}
+        <label class="mark" class:on={result.engagement === n}>
+          <input
+            type="radio"
+            name="{id}-engagement"
+            class="sr-only"
+            checked={result.engagement === n}
+            onchange={() => keep({ engagement: n })}
+          />
+          <span class="drum-digits">{n}</span>
+        </label>
+      {/each}
+    </div>
+    {#if fields.engagement}<p class="text-error text-sm" role="alert">{fields.engagement}</p>{/if}
+  </fieldset>
+  <div class="mt-3">
+    <TextField
+      label="One remark"
+      rows={2}
+      value={result.remark}
+      error={fields.remark}
+      onchange={(remark) => keep({ remark })}
+    />
+  </div>
+  <a class="btn btn-sm mt-3" href="#/students/{result.student}">See the next step</a>
+</section>
+
+<style>
+  .mark {
+    display: grid;
+    place-items: center;
+    width: 2.4rem;
+    height: 2.4rem;
+    border: 1px solid var(--color-base-content);
+    border-radius: var(--radius-field);
+    cursor: pointer;
+    font-size: 1.25rem;
+  }
+  .mark.on {
+    background: var(--color-primary);
+    color: var(--color-primary-content);
+  }
+  .mark:focus-within {
+    outline: 3px solid var(--color-info);
+    outline-offset: 2px;
+  }
+</style>

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import type { Counter, Entry } from '../../lib/api/client'
+
+  interface Props {
+    /** One for each student, in the order of their turns. */
+    counters: Counter[]
+    ontap: (student: string, tap: Omit<Entry, 'seq' | 'at'>) => void
+  }
+  let { counters, ontap }: Props = $props()
+  let chosen = $state(0)
+  let way = $state<'ball' | 'turn'>('ball')
+  const counter = $derived(counters[Math.min(chosen, counters.length - 1)])
+  const turn = $derived(Math.min(counter?.turn ?? 1, 20))
+
+  function afterTheTurn(made: number) {
+    if (!counter) return
+    ontap(counter.student, { kind: 'turn', made, of: turn })
+    chosen = (chosen + 1) % counters.length
+  }
+</script>
+
+{#if counter}
+  <section class="counting" aria-label="Counting">
+    {#if counters.length > 1}
+      <div class="people" role="group" aria-label="Whose turn">
+        {#each counters as each, i (each.student)}
+          <button
+            class="btn"
+            class:btn-primary={i === chosen}
+            aria-pressed={i === chosen}
+            onclick={() => (chosen = i)}>{each.name.split(' ')[0]}</button
+          >
+        {/each}
+      </div>
+    {/if}
+    <p class="count" aria-live="polite">
+      <span><strong class="drum-digits">{counter.count.made}</strong> of {counter.count.balls}</span>
+      <span>row <strong class="drum-digits">{counter.count.streak}</strong></span>
+      <span
+        >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
+        ></span
+      >
+    </p>
+    <p class="px-1 text-sm">
+      {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
+    </p>
+    {#if way === 'ball'}
+      <div class="two">
+        <button class="answer made" onclick={() => ontap(counter.student, { kind: 'made' })}>Made</button>
+        <button class="answer missed" onclick={() => ontap(counter.student, { kind: 'missed' })}
+          >Missed</button
+        >
+      </div>
+    {:else}
+      <p class="px-1">Made of {turn} in this turn:</p>
+      <div class="grid grid-cols-5 gap-2">
+        {#each Array.from({ length: turn + 1 }, (_, n) => n) as n (n)}
+          <button class="btn number" onclick={() => afterTheTurn(n)}
+            ><span class="drum-digits">{n}</span><span class="sr-only"> of {turn}</span></button
+          >
+        {/each}
+      </div>
+    {/if}
+    <div class="two">
+      <button
+        class="btn big"
+        disabled={counter.count.taps === 0}
+        onclick={() => ontap(counter.student, { kind: 'undo' })}>Undo</button
+      >
+      <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
+        >{way === 'ball' ? 'Count after the turn' : 'Count ball by ball'}</button
+      >
+    </div>
+  </section>
+{/if}
+
+<style>
+  .counting {
+    display: flex;
+    flex-direction: column;
+    gap: 0.5rem;
+    padding: 0 0.75rem;
+  }
+  .people {
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: 1fr;
+    gap: 0.5rem;
+  }
+  .people .btn,
+  .big {
+    min-height: 64px;
+    font-size: 1.05rem;
+  }
+  .number {
+    min-height: 64px;
+    font-size: 1.9rem;
+  }
+  .count {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+    font-size: 1.15rem;
+    padding: 0 0.25rem;
+  }
+  .count strong {
+    font-size: 2.6rem;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.5rem;
+  }
+  .answer {
+    min-height: 96px;
+    border-radius: var(--radius-box);
+    font-size: 1.6rem;
+    font-weight: 700;
+    cursor: pointer;
+  }
+  .made {
+    background: var(--color-success);
+    color: var(--color-success-content);
+  }
+  .missed {
+    background: transparent;
+    color: var(--color-error);
+    border: 4px solid var(--color-error);
+  }
+</style>

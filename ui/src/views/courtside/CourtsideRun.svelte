@@ -1,0 +1,206 @@
+<script lang="ts">
+  import Pause from '@lucide/svelte/icons/pause'
+  import Play from '@lucide/svelte/icons/play'
+  import SkipBack from '@lucide/svelte/icons/skip-back'
+  import SkipForward from '@lucide/svelte/icons/skip-forward'
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { onMount } from 'svelte'
+  import { push } from 'svelte-spa-router'
+  import type { Courtside } from '../../lib/api/client'
+  import { keys, renew } from '../../lib/data'
+  import Rolling from '../../lib/Rolling.svelte'
+  import { minutes } from '../../lib/words'
+  import Road from '../../road/Road.svelte'
+  import Counting from './Counting.svelte'
+  import { Run } from './courtside.svelte'
+  import { callCue, keepAwake } from './signals'
+
+  interface Props {
+    first: Courtside
+  }
+  let { first }: Props = $props()
+  const client = useQueryClient()
+  // One run for as long as the view is open.
+  // svelte-ignore state_referenced_locally
+  const run = new Run(first)
+  let sound = $state(localStorage.getItem('hodometer.sound') === 'on')
+
+  const stretch = $derived(run.stretch)
+  const blockCounters = $derived(run.counters.filter((counter) => counter.block === stretch?.block))
+  const over = $derived(run.second >= run.data.lesson.plan.planned)
+
+  onMount(() => {
+    const letGo = keepAwake()
+    return () => {
+      letGo()
+      run.stop()
+    }
+  })
+
+  let called = ''
+  $effect(() => {
+    const now = run.cue ? `${run.cue.second} ${run.cue.text}` : ''
+    if (called && now !== called && run.running) callCue(sound)
+    called = now
+  })
+
+  function setSound() {
+    sound = !sound
+    localStorage.setItem('hodometer.sound', sound ? 'on' : 'off')
+    if (sound) callCue(true)
+  }
+
+  function jump(by: -1 | 1) {
+    const { stretches, planned } = run.data.lesson.plan
+    const here = stretches.findIndex((s) => s.block === stretch?.block)
+    const second =
+      by === 1
+        ? (stretch?.end ?? planned)
+        : (stretches[Math.max(0, here - (run.second - (stretch?.start ?? 0) < 5 ? 1 : 0))]?.start ?? 0)
+    void run.set(second, run.running || !run.begun)
+  }
+
+  async function finish() {
+    await run.deliver()
+    if (!(await run.set(run.second, false, true))) return
+    await renew(client, keys.lessons, keys.students)
+    await push(`/lessons/${run.data.lesson.id}/afterwards`)
+  }
+</script>
+
+<div class="courtside">
+  <header>
+    <a class="btn btn-sm btn-ghost" href="#/lessons/{run.data.lesson.id}" aria-label="Back to the plan"
+      >Plan</a
+    >
+    <h1 class="truncate text-base font-semibold">{run.data.lesson.document.title}</h1>
+    <button class="btn btn-sm btn-ghost" onclick={setSound} aria-pressed={sound}
+      >Sound {sound ? 'on' : 'off'}</button
+    >
+  </header>
+
+  <section class="clock" aria-label="Time">
+    <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
+    <p class="drum">
+      <Rolling
+        text={minutes(over ? run.second - run.data.lesson.plan.planned : (stretch?.end ?? 0) - run.second)}
+      />
+    </p>
+    <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
+  </section>
+
+  <div class="px-3">
+    <Road plan={run.data.lesson.plan} at={run.second} selected={stretch?.block} height={74} />
+  </div>
+
+  <section class="cue" aria-live="polite" aria-label="Now">
+    <p class="now">{run.cue?.text ?? 'Ready when you are'}</p>
+    {#if run.roles}
+      <ul class="mt-1">
+        {#each run.roles.roles as role (role.name)}<li><strong>{role.name}</strong> {role.role}</li>{/each}
+      </ul>
+    {/if}
+  </section>
+  {#if run.next && !over}
+    <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
+  {/if}
+
+  {#if blockCounters.length && !over}
+    {#key stretch?.block}<Counting
+        counters={blockCounters}
+        ontap={(student, tap) => void run.tap(stretch?.block ?? '', student, tap)}
+      />{/key}
+  {/if}
+
+  {#if run.waiting > 0}
+    <p class="px-4 text-sm" role="status">
+      {run.waiting === 1 ? '1 count is' : `${run.waiting} counts are`} kept on this device{run.reached
+        ? ''
+        : ' until Hodometer answers'}.
+    </p>
+  {/if}
+  {#if run.refused.length}
+    <p class="text-error px-4 text-sm" role="alert">
+      {run.refused.length} could not be counted and are kept on this device: {run.refused[0]}
+    </p>
+  {/if}
+
+  <footer>
+    <button class="btn" onclick={() => jump(-1)} aria-label="Block before"
+      ><SkipBack aria-hidden="true" /></button
+    >
+    {#if run.running}
+      <button class="btn" onclick={() => void run.set(run.second, false)}
+        ><Pause aria-hidden="true" /> Pause</button
+      >
+    {:else}
+      <button class="btn btn-primary" onclick={() => void run.set(run.second, true)}
+        ><Play aria-hidden="true" /> {run.begun ? 'Go on' : 'Begin'}</button
+      >
+    {/if}
+    <button class="btn" onclick={() => jump(1)} aria-label="Next block"
+      ><SkipForward aria-hidden="true" /></button
+    >
+    <button class="btn" class:btn-primary={over} onclick={finish}>Finish</button>
+  </footer>
+</div>
+
+<style>
+  .courtside {
+    min-height: 100dvh;
+    display: flex;
+    flex-direction: column;
+    gap: 0.5rem;
+    max-width: 34rem;
+    margin: 0 auto;
+  }
+  header {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 0.5rem;
+    padding: 0.25rem 0.25rem 0;
+  }
+  .clock {
+    background: var(--drum);
+    color: var(--on-drum);
+    text-align: center;
+    padding: 0.35rem 1rem;
+  }
+  .drum {
+    font-size: 5.2rem;
+    line-height: 1;
+  }
+  .cue {
+    padding: 0 1rem;
+  }
+  .now {
+    font-size: 1.4rem;
+    line-height: 1.25;
+    font-weight: 600;
+  }
+  .next {
+    padding: 0.35rem 1rem;
+    background: var(--color-base-200);
+  }
+  .next span {
+    font-variant-numeric: tabular-nums;
+    font-weight: 600;
+  }
+  footer {
+    margin-top: auto;
+    position: sticky;
+    bottom: 0;
+    background: var(--color-base-100);
+    border-top: 1px solid var(--color-base-300);
+    display: grid;
+    grid-template-columns: auto 1fr auto auto;
+    gap: 0.5rem;
+    padding: 0.5rem;
+  }
+  footer .btn {
+    min-height: 64px;
+    min-width: 64px;
+    font-size: 1.1rem;
+  }
+</style>

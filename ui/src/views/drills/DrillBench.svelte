@@ -1,0 +1,192 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
+  import Court from '../../court/Court.svelte'
+  import CourtTable from '../../court/CourtTable.svelte'
+  import {
+    answer,
+    api,
+    isNew,
+    over,
+    type Drill,
+    type DrillDocument,
+    type Point,
+    type Settings,
+  } from '../../lib/api/client'
+  import { keys, renew } from '../../lib/data'
+  import { Draft } from '../../lib/draft.svelte'
+  import Drums from '../../lib/Drums.svelte'
+  import { notices } from '../../lib/notice.svelte'
+  import SaveState from '../../lib/SaveState.svelte'
+  import { Bench } from './bench.svelte'
+  import DrillFields from './DrillFields.svelte'
+
+  interface Props {
+    drill: Drill
+    settings: Settings | undefined
+    onreload: () => void
+  }
+  let { drill, settings, onreload }: Props = $props()
+  const client = useQueryClient()
+  // The bench is made anew for every drill and version that is read.
+  // svelte-ignore state_referenced_locally
+  const { id, builtIn, version, document } = drill
+  const draft = new Draft<DrillDocument>(document, version, async (body, base) => {
+    const kept = await answer(
+      api.PUT('/api/drills/{id}', { params: { path: { id }, header: over(base) }, body }),
+    )
+    void client.invalidateQueries({ queryKey: keys.drills, refetchType: 'none' })
+    void client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
+    return kept.version
+  })
+  const bench = new Bench()
+  const report = $derived(bench.worked?.report)
+
+  $effect(() => {
+    void [bench.people, bench.hand]
+    bench.ask($state.snapshot(draft.document))
+  })
+
+  function move(handle: string, to: Point, dropped: boolean) {
+    const from = $state.snapshot(draft.document)
+    bench.move(from, handle, to, dropped, (moved) => draft.replace(moved))
+  }
+
+  async function keepCopy(body: DrillDocument) {
+    try {
+      const path = { id: v7() }
+      const copy = await answer(api.PUT('/api/drills/{id}', { params: { path, header: isNew }, body }))
+      await renew(client, keys.drills)
+      notices.done('Kept as a drill of its own.')
+      await push(`/drills/${copy.id}`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+
+  async function duplicate() {
+    try {
+      const copy = await answer(
+        api.POST('/api/drills/{id}/duplicate', { params: { path: { id } }, body: { id: v7() } }),
+      )
+      await renew(client, keys.drills)
+      await push(`/drills/${copy.id}`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+
+  function keyboard(event: KeyboardEvent) {
+    if (
+      builtIn ||
+      !(event.ctrlKey || event.metaKey) ||
+      event.target instanceof HTMLInputElement ||
+      event.target instanceof HTMLTextAreaElement
+    )
+      return
+    if (event.key === 'z' && !event.shiftKey) draft.undo()
+    else if (event.key === 'y' || (event.key.toLowerCase() === 'z' && event.shiftKey)) draft.redo()
+    else return
+    event.preventDefault()
+  }
+</script>
+
+<svelte:window onkeydown={keyboard} />
+<a class="link link-hover text-sm" href="#/drills">Drills</a>
+<div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+  <h1>{draft.document.name}</h1>
+  {#if builtIn}
+    <span class="badge">built in</span>
+  {:else}
+    <SaveState {draft} {onreload} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
+  {/if}
+  <div class="ml-auto flex flex-wrap items-center gap-2">
+    {#if !builtIn}
+      <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+      <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
+    {/if}
+    <button class="btn btn-sm" class:btn-primary={builtIn} onclick={duplicate}
+      >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
+    >
+  </div>
+</div>
+<p class="mt-1 max-w-3xl">{draft.document.summary}</p>
+
+<div class="bench mt-4">
+  <div>
+    {#if report}
+      <Court
+        {report}
+        label="{draft.document.name} on {report.court.name}"
+        nudge={settings?.nudge}
+        nudgeFine={settings?.nudgeFine}
+        onmove={builtIn ? undefined : move}
+      />
+    {/if}
+    <div class="mt-2 flex flex-wrap items-center gap-3 text-sm">
+      <fieldset class="flex gap-3">
+        <legend class="sr-only">Shown for</legend>
+        <label class="flex items-center gap-1"
+          ><input type="radio" class="radio radio-sm" value="right" bind:group={bench.hand} /> right-hander</label
+        >
+        <label class="flex items-center gap-1"
+          ><input type="radio" class="radio radio-sm" value="left" bind:group={bench.hand} /> left-hander</label
+        >
+      </fieldset>
+    </div>
+    {#if !builtIn}<p class="hint mt-1 text-sm">
+        Drag a sign, or choose it and use the arrow keys; Shift for small steps.
+      </p>{/if}
+    {#if bench.refusal}<p class="text-error mt-1" role="alert">{bench.refusal}</p>{/if}
+  </div>
+  <div class="flex flex-col gap-4">
+    {#if report}
+      <section class="sheet" aria-labelledby="aim">
+        <h2 id="aim">Goal and target</h2>
+        <p class="mt-1"><strong>{report.goal}</strong>, into the {report.aim}.</p>
+      </section>
+    {/if}
+    <DrillFields {draft} {builtIn} bind:people={bench.people} />
+    {#if report}
+      <section class="sheet overflow-x-auto" aria-labelledby="places">
+        <h2 id="places">Where everything is</h2>
+        <CourtTable {report} errors={draft.fields} />
+      </section>
+    {/if}
+    {#if draft.document.cautions.length}
+      <section class="sheet" aria-labelledby="cautions">
+        <h2 id="cautions">Take care</h2>
+        <ul class="mt-1 list-disc pl-5">
+          {#each draft.document.cautions as caution (caution)}<li>{caution}</li>{/each}
+        </ul>
+        <p class="hint mt-1 text-sm">No medical advice; local rules and licensed practice come first.</p>
+      </section>
+    {/if}
+  </div>
+</div>
+{#if report}<div class="foot"><Drums drums={report.drums} /></div>{/if}
+
+<style>
+  .bench {
+    display: grid;
+    gap: 1.5rem;
+    grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
+    align-items: start;
+  }
+  @media (max-width: 900px) {
+    .bench {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  .foot {
+    position: sticky;
+    bottom: 0;
+    margin-top: 1rem;
+  }
+  @media (max-width: 700px) {
+    .foot {
+      position: static;
+    }
+  }
+</style>

@@ -1,0 +1,134 @@
+<script lang="ts">
+  import type { DrillDocument } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+  import TextField from '../../lib/TextField.svelte'
+
+  interface Props {
+    draft: Draft<DrillDocument>
+    builtIn: boolean
+    people: number
+  }
+  let { draft, builtIn, people = $bindable() }: Props = $props()
+  const drill = $derived(draft.document)
+  const errors = $derived(draft.fields)
+  const lines = (text: string) =>
+    text
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean)
+  /** The first error of a list or of one of its lines. */
+  const under = (path: string) =>
+    Object.entries(errors).find(([at]) => at === path || at.startsWith(`${path}.`))?.[1]
+</script>
+
+<section class="sheet" aria-labelledby="numbers">
+  <h2 id="numbers">Counts and times</h2>
+  <fieldset disabled={builtIn} class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
+    <legend class="sr-only">Counts and times</legend>
+    <NumberField
+      label="Gap between balls"
+      unit="s"
+      step={0.1}
+      value={drill.pattern.gap}
+      error={errors['pattern.gap']}
+      onchange={(v) => draft.change((d) => (d.pattern.gap = v))}
+    />
+    <NumberField
+      label="Sequences a turn"
+      value={drill.pattern.sequences}
+      error={errors['pattern.sequences']}
+      onchange={(v) => draft.change((d) => (d.pattern.sequences = v))}
+    />
+    <NumberField
+      label="Pause after each"
+      unit="s"
+      step={0.5}
+      value={drill.pattern.pause}
+      error={errors['pattern.pause']}
+      onchange={(v) => draft.change((d) => (d.pattern.pause = v))}
+    />
+    <NumberField
+      label="Turns each"
+      value={drill.turns}
+      error={errors.turns}
+      onchange={(v) => draft.change((d) => (d.turns = v))}
+    />
+    <SelectField
+      label="Goal"
+      value={drill.goal.kind}
+      options={[{ value: 'total', label: 'made in all' }, 'in a row']}
+      onchange={(v) => draft.change((d) => (d.goal.kind = v))}
+    />
+    <NumberField
+      label="How many"
+      value={drill.goal.count}
+      error={errors['goal.count']}
+      onchange={(v) => draft.change((d) => (d.goal.count = v))}
+    />
+    <NumberField
+      label="Set-up, explaining"
+      unit="s"
+      step={5}
+      value={drill.setUp}
+      error={errors.setUp}
+      onchange={(v) => draft.change((d) => (d.setUp = v))}
+    />
+    <NumberField
+      label="Effort out of 10"
+      value={drill.effort}
+      error={errors.effort}
+      onchange={(v) => draft.change((d) => (d.effort = v))}
+    />
+  </fieldset>
+  <div class="mt-3 w-40">
+    <NumberField
+      label="Worked out for"
+      unit={people === 1 ? 'player' : 'players'}
+      min={1}
+      value={people}
+      onchange={(v) => (people = Math.min(12, Math.max(1, Math.round(v))))}
+    />
+  </div>
+</section>
+{#if !builtIn}
+  <details class="sheet">
+    <summary class="cursor-pointer text-lg font-semibold">Name and words</summary>
+    <div class="mt-3 grid gap-3 md:grid-cols-2">
+      <TextField
+        label="Name"
+        value={drill.name}
+        error={errors.name}
+        onchange={(v) => draft.change((d) => (d.name = v))}
+      />
+      <TextField
+        label="In a sentence"
+        value={drill.summary}
+        error={errors.summary}
+        onchange={(v) => draft.change((d) => (d.summary = v))}
+      />
+      <TextField
+        label="Cues, one a line"
+        rows={3}
+        value={drill.cues.join('\n')}
+        error={under('cues')}
+        onchange={(v) => draft.change((d) => (d.cues = lines(v)))}
+      />
+      <TextField
+        label="Cautions, one a line"
+        rows={3}
+        value={drill.cautions.join('\n')}
+        error={under('cautions')}
+        onchange={(v) => draft.change((d) => (d.cautions = lines(v)))}
+      />
+      <TextField
+        label="Equipment, one a line"
+        rows={3}
+        value={drill.equipment.join('\n')}
+        error={under('equipment')}
+        onchange={(v) => draft.change((d) => (d.equipment = lines(v)))}
+      />
+    </div>
+  </details>
+{/if}

@@ -1,0 +1,100 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
+  import Court from '../../court/Court.svelte'
+  import { answer, api, type Drill } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { drills, keys, renew } from '../../lib/data'
+  import { notices } from '../../lib/notice.svelte'
+
+  const client = useQueryClient()
+  let withAway = $state(false)
+  let sport = $state('')
+  const query = createQuery(() => ({
+    queryKey: [...keys.drills, { withAway }],
+    queryFn: () => drills(withAway),
+  }))
+
+  async function duplicate(drill: Drill) {
+    try {
+      const copy = await answer(
+        api.POST('/api/drills/{id}/duplicate', { params: { path: { id: drill.id } }, body: { id: v7() } }),
+      )
+      await renew(client, keys.drills)
+      await push(`/drills/${copy.id}`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+
+  async function putAway(drill: Drill, away: boolean) {
+    try {
+      await answer(api.PUT('/api/drills/{id}/away', { params: { path: { id: drill.id } }, body: { away } }))
+      await renew(client, keys.drills)
+      notices.done(
+        away ? `${drill.document.name} is put away.` : `${drill.document.name} is back.`,
+        away ? { label: 'Undo', run: () => putAway(drill, false) } : undefined,
+      )
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+</script>
+
+<div class="flex flex-wrap items-center gap-3">
+  <h1>Drills</h1>
+  <label class="ml-auto flex items-center gap-2 text-sm">
+    Sport
+    <select class="select select-sm" bind:value={sport}>
+      <option value="">all</option>
+      {#each [...new Set((query.data ?? []).map((d) => d.document.sport))] as each (each)}<option
+          >{each}</option
+        >{/each}
+    </select>
+  </label>
+  <label class="flex items-center gap-2 text-sm">
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withAway} /> Show those put away
+  </label>
+</div>
+
+<Async {query}>
+  {#snippet children(list)}
+    <ul class="mt-4 grid gap-4 md:grid-cols-2 2xl:grid-cols-3">
+      {#each list.filter((d) => !sport || d.document.sport === sport) as drill (drill.id)}
+        <li class="sheet flex gap-4">
+          <div class="w-24 shrink-0">
+            {#if drill.report}<Court
+                report={drill.report}
+                label="Court of {drill.document.name}"
+                small
+              />{/if}
+          </div>
+          <div class="flex min-w-0 flex-1 flex-col">
+            <h2><a class="link link-hover" href="#/drills/{drill.id}">{drill.document.name}</a></h2>
+            <p class="hint text-sm">
+              {drill.document.sport} · {drill.document.stroke}, {drill.document.rung} · {drill.builtIn
+                ? 'built in'
+                : 'your own'}{drill.away ? ' · put away' : ''}
+            </p>
+            <p class="mt-1">{drill.document.summary}</p>
+            {#if drill.report}<p class="mt-1 text-sm">
+                Goal: {drill.report.goal}. {drill.document.pattern.balls.length} balls, {drill.document
+                  .pattern.gap} s apart.
+              </p>{/if}
+            <div class="mt-auto flex gap-2 pt-3">
+              <button class="btn btn-sm" onclick={() => duplicate(drill)}
+                >Duplicate<span class="sr-only"> {drill.document.name}</span></button
+              >
+              {#if !drill.builtIn}
+                <button class="btn btn-sm" onclick={() => putAway(drill, !drill.away)}>
+                  {drill.away ? 'Bring back' : 'Put away'}<span class="sr-only"> {drill.document.name}</span>
+                </button>
+              {/if}
+            </div>
+          </div>
+        </li>
+      {/each}
+    </ul>
+  {/snippet}
+</Async>

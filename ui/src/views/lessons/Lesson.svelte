@@ -1,0 +1,25 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { answer, api } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { keys } from '../../lib/data'
+  import LessonPlanner from './LessonPlanner.svelte'
+
+  interface Props {
+    params: { id: string }
+  }
+  let { params }: Props = $props()
+  const query = createQuery(() => ({
+    queryKey: keys.lesson(params.id),
+    queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } })),
+    refetchOnWindowFocus: false,
+  }))
+</script>
+
+<Async {query}>
+  {#snippet children(lesson)}
+    {#key `${lesson.id} ${query.dataUpdatedAt}`}
+      <LessonPlanner {lesson} onreload={() => void query.refetch()} />
+    {/key}
+  {/snippet}
+</Async>

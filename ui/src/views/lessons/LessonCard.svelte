@@ -1,0 +1,45 @@
+<script lang="ts">
+  import type { Lesson } from '../../lib/api/client'
+  import Road from '../../road/Road.svelte'
+
+  interface Props {
+    lesson: Lesson
+  }
+  let { lesson }: Props = $props()
+  const document = $derived(lesson.document)
+  const open = $derived(`#/lessons/${lesson.id}`)
+  const carry = $derived(lesson.plan.drums.filter((drum) => drum.name === 'Balls' || drum.name === 'Baskets'))
+  const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
+</script>
+
+<article class="sheet" aria-labelledby="lesson-{lesson.id}">
+  <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+    <span class="drum-digits text-2xl">{document.start}</span>
+    <h3 id="lesson-{lesson.id}" class="text-lg font-semibold">
+      <a class="link-hover" href={open}>{document.title}</a>
+    </h3>
+    <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
+    <span class="ml-auto">
+      {#each carry as drum (drum.name)}
+        <span class="ml-3 whitespace-nowrap"
+          ><span class="drum-digits text-xl">{drum.text}</span>
+          {drum.name === 'Balls' ? 'balls' : `baskets ${drum.unit}`}</span
+        >
+      {/each}
+    </span>
+  </div>
+  <div class="mt-2"><Road plan={lesson.plan} height={96} /></div>
+  <div class="mt-2 flex flex-wrap items-center gap-2">
+    {#if lesson.state === 'finished'}
+      <a class="btn btn-sm btn-primary" href="{open}/afterwards">Afterwards</a>
+    {:else}
+      <a class="btn btn-sm btn-primary" href="{open}/courtside"
+        >{lesson.state === 'begun' ? 'Back courtside' : 'Go courtside'}</a
+      >
+    {/if}
+    <a class="btn btn-sm" href={open}>Plan</a>
+    {#if signs > 0}<a class="link text-error ml-auto text-sm" href={open}
+        >{signs === 1 ? '1 thing' : `${signs} things`} to look at</a
+      >{/if}
+  </div>
+</article>

@@ -1,0 +1,171 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
+  import { answer, api, isNew, Refusal, say } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { diary, keys, renew, students } from '../../lib/data'
+  import NumberField from '../../lib/NumberField.svelte'
+  import TextField from '../../lib/TextField.svelte'
+  import { dayName } from '../../lib/words'
+  import LessonCard from './LessonCard.svelte'
+  import StudentPicker from './StudentPicker.svelte'
+
+  const client = useQueryClient()
+  const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(60, 60) }))
+  const people = createQuery(() => ({
+    queryKey: [...keys.students, { withAway: false }],
+    queryFn: () => students(false),
+  }))
+
+  interface Plan {
+    title: string
+    date: string
+    start: string
+    minutes: number
+    students: string[]
+  }
+  let planning = $state<Plan | null>(null)
+  let fields = $state<Record<string, string>>({})
+  let refusal = $state('')
+
+  function begin() {
+    planning = { title: '', date: query.data?.today ?? '', start: '16:00', minutes: 60, students: [] }
+    fields = {}
+    refusal = ''
+  }
+
+  /** A new lesson begins with a block of every kind but drills. */
+  async function plan(event: SubmitEvent) {
+    event.preventDefault()
+    if (!planning) return
+    const id = v7()
+    const chosen = $state.snapshot(planning)
+    const names = people.data
+      ?.filter((s) => chosen.students.includes(s.id))
+      .map((s) => s.profile.name.split(' ')[0])
+    try {
+      const ready = await answer(
+        api.GET('/api/lessons/blocks', {
+          params: { query: { people: Math.max(1, chosen.students.length) } },
+        }),
+      )
+      const body = {
+        ...chosen,
+        version: 1,
+        title: chosen.title || (names ?? []).join(' and '),
+        note: '',
+        blocks: ready.filter((block) => block.kind !== 'drill'),
+      }
+      await answer(api.PUT('/api/lessons/{id}', { params: { path: { id }, header: isNew }, body }))
+      await renew(client, keys.lessons)
+      await push(`/lessons/${id}`)
+    } catch (error) {
+      fields = error instanceof Refusal ? error.fields : {}
+      refusal = say(error)
+    }
+  }
+</script>
+
+<div class="flex flex-wrap items-center gap-3">
+  <h1>Lessons</h1>
+  <button class="btn btn-primary ml-auto" onclick={begin}>Plan a lesson</button>
+</div>
+
+{#if planning}
+  {@const lesson = planning}
+  <form class="sheet mt-4" onsubmit={plan} aria-label="New lesson" novalidate>
+    <StudentPicker
+      students={people.data ?? []}
+      chosen={lesson.students}
+      error={fields.students}
+      onchange={(chosen) => (lesson.students = chosen)}
+    />
+    <div class="mt-3 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+      <TextField
+        label="Title"
+        hint="Left empty: their names"
+        value={lesson.title}
+        error={fields.title}
+        onchange={(v) => (lesson.title = v)}
+      />
+      <TextField
+        label="Day"
+        type="date"
+        value={lesson.date}
+        error={fields.date}
+        onchange={(v) => (lesson.date = v)}
+      />
+      <TextField
+        label="Start"
+        type="time"
+        value={lesson.start}
+        error={fields.start}
+        onchange={(v) => (lesson.start = v)}
+      />
+      <NumberField
+        label="Length"
+        unit="min"
+        step={5}
+        value={lesson.minutes}
+        error={fields.minutes}
+        onchange={(v) => (lesson.minutes = v)}
+      />
+    </div>
+    {#if refusal}<p class="text-error mt-3" role="alert">{refusal}</p>{/if}
+    <div class="mt-4 flex gap-2">
+      <button class="btn btn-primary" type="submit">Lay it out</button>
+      <button class="btn" type="button" onclick={() => (planning = null)}>Leave it</button>
+    </div>
+  </form>
+{/if}
+
+<Async {query}>
+  {#snippet children(data)}
+    {@const coming = data.lessons.filter((l) => l.document.date >= data.today)}
+    {@const past = data.lessons.filter((l) => l.document.date < data.today).reverse()}
+    <h2 class="mt-5 mb-2">Coming</h2>
+    <div class="flex flex-col gap-3">
+      {#each coming as lesson (lesson.id)}
+        <p class="-mb-2 text-sm font-medium">{dayName(lesson.document.date, data.today)}</p>
+        <LessonCard {lesson} />
+      {:else}
+        <p class="sheet">Nothing planned. Plan a lesson to see it as a road here.</p>
+      {/each}
+    </div>
+    <h2 class="mt-6 mb-2">Past</h2>
+    <div class="overflow-x-auto">
+      <table class="table">
+        <thead
+          ><tr
+            ><th scope="col">Day</th><th scope="col">Lesson</th><th scope="col">Who</th><th
+              scope="col"
+              class="text-right">Balls planned</th
+            ><th scope="col"><span class="sr-only">Open</span></th></tr
+          ></thead
+        >
+        <tbody>
+          {#each past as lesson (lesson.id)}
+            <tr>
+              <td class="whitespace-nowrap tabular-nums">{lesson.document.date} {lesson.document.start}</td>
+              <th scope="row"
+                ><a class="link link-hover" href="#/lessons/{lesson.id}">{lesson.document.title}</a></th
+              >
+              <td>{lesson.people.map((p) => p.name).join(', ')}</td>
+              <td class="text-right tabular-nums">{lesson.plan.balls}</td>
+              <td class="text-right"
+                ><a class="btn btn-sm" href="#/lessons/{lesson.id}/afterwards"
+                  >Afterwards<span class="sr-only">
+                    of {lesson.document.title} on {lesson.document.date}</span
+                  ></a
+                ></td
+              >
+            </tr>
+          {:else}
+            <tr><td colspan="5">No past lessons.</td></tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {/snippet}
+</Async>

@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { answer, api, over, type Settings } from '../../lib/api/client'
+  import { keys, renew } from '../../lib/data'
+  import { Draft } from '../../lib/draft.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SaveState from '../../lib/SaveState.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+  import { theme } from '../../lib/theme.svelte'
+
+  interface Props {
+    read: Settings
+    onreload: () => void
+  }
+  let { read, onreload }: Props = $props()
+  const client = useQueryClient()
+  // The form is made anew when the settings are read again on purpose.
+  // svelte-ignore state_referenced_locally
+  const draft = new Draft(read.settings, read.version, async (body, base) => {
+    const kept = await answer(api.PUT('/api/settings', { params: { header: over(base) }, body }))
+    client.setQueryData(keys.settings, kept)
+    await renew(client, keys.lessons, keys.drills)
+    return kept.version
+  })
+  const settings = $derived(draft.document)
+</script>
+
+<section class="sheet mt-4 max-w-2xl">
+  <SaveState {draft} {onreload} />
+  <div class="mt-3 grid gap-4 sm:grid-cols-2">
+    <SelectField
+      label="Lengths in"
+      value={settings.units}
+      options={[
+        { value: 'metres', label: 'metres and centimetres' },
+        { value: 'feet', label: 'feet and inches' },
+      ]}
+      onchange={(units) => draft.change((d) => (d.units = units))}
+    />
+    <NumberField
+      label="Balls in a basket"
+      unit="balls"
+      value={settings.basket}
+      error={draft.fields.basket}
+      onchange={(basket) => draft.change((d) => (d.basket = basket))}
+    />
+    <NumberField
+      label="Picking up one ball"
+      unit="s a person"
+      step={0.5}
+      value={settings.pickUp}
+      error={draft.fields.pickUp}
+      onchange={(pickUp) => draft.change((d) => (d.pickUp = pickUp))}
+    />
+    <NumberField
+      label="Walking from block to block"
+      unit="s"
+      step={5}
+      value={settings.changeOver}
+      error={draft.fields.changeOver}
+      onchange={(changeOver) => draft.change((d) => (d.changeOver = changeOver))}
+    />
+  </div>
+</section>
+<section class="sheet mt-4 max-w-2xl">
+  <h2>This device</h2>
+  <button class="btn mt-2" onclick={() => theme.toggle()}
+    >{theme.current === 'chalk'
+      ? 'Change to floodlit, for the evening'
+      : 'Change to chalk, for daylight'}</button
+  >
+</section>
+<p class="hint mt-4 max-w-2xl text-sm">
+  Hodometer is no medical advice. Local safeguarding, club and federation rules and licensed practice come
+  first; pain means stop.
+</p>

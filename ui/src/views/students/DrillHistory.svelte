@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { Progress } from '../../lib/api/client'
+
+  interface Props {
+    drill: Progress['drills'][number]
+  }
+  let { drill }: Props = $props()
+  const most = $derived(Math.max(...drill.times.map((time) => time.count.balls), 1))
+  const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+</script>
+
+<div class="mt-3">
+  <h3 class="font-semibold">
+    <a class="link link-hover" href="#/drills/{drill.drill}">{drill.name}</a>
+    <span class="hint font-normal">{drill.stroke}, {drill.rung}</span>
+  </h3>
+  <table class="table-xs mt-1 table">
+    <caption class="sr-only">Each time {drill.name} was played</caption>
+    <thead>
+      <tr>
+        <th scope="col">Day</th><th scope="col" class="w-2/5"><span class="sr-only">Share made</span></th>
+        <th scope="col" class="text-right">Made</th><th scope="col" class="text-right">Best in a row</th><th
+          scope="col">Goal</th
+        >
+      </tr>
+    </thead>
+    <tbody>
+      {#each drill.times as time (time.lesson + time.at)}
+        <tr>
+          <th scope="row" class="font-normal whitespace-nowrap">{day(time.at)}</th>
+          <td>
+            <span class="bar" style:width="{(time.count.balls / most) * 100}%">
+              <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>
+            </span>
+          </td>
+          <td class="text-right whitespace-nowrap tabular-nums">{time.count.made} of {time.count.balls}</td>
+          <td class="text-right whitespace-nowrap tabular-nums"
+            >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
+          >
+          <td class="whitespace-nowrap">{time.met ? '✓ met' : `${time.have} so far`}: {time.goal}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+
+<style>
+  .bar {
+    display: block;
+    height: 0.7rem;
+    border: 1px solid var(--color-base-content);
+  }
+  .bar span {
+    display: block;
+    height: 100%;
+    background: var(--color-secondary);
+  }
+</style>

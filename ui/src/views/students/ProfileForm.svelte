@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { Profile } from '../../lib/api/client'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+  import TextField from '../../lib/TextField.svelte'
+
+  interface Props {
+    profile: Profile
+    errors: Record<string, string>
+    onchange: (profile: Profile) => void
+  }
+  let { profile, errors, onchange }: Props = $props()
+  const set = (part: Partial<Profile>) => onchange({ ...$state.snapshot(profile), ...part })
+  type LimitOf = NonNullable<Profile['limit']>['of']
+
+  function limit(of: LimitOf | 'none') {
+    set({ limit: of === 'none' ? undefined : { of, most: profile.limit?.most ?? 30 } })
+  }
+</script>
+
+<div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+  <TextField label="Name" value={profile.name} error={errors.name} onchange={(name) => set({ name })} />
+  <SelectField
+    label="Sport"
+    value={profile.sport}
+    error={errors.sport}
+    options={['tennis', 'pickleball', 'badminton', 'squash', 'table tennis']}
+    onchange={(sport) => set({ sport })}
+  />
+  <SelectField
+    label="Level or ball stage"
+    value={profile.level}
+    error={errors.level}
+    options={[
+      'red ball',
+      'orange ball',
+      'green ball',
+      'beginner',
+      'improver',
+      'club player',
+      'tournament player',
+    ]}
+    onchange={(level) => set({ level })}
+  />
+  <SelectField
+    label="Age"
+    value={profile.age}
+    error={errors.age}
+    options={['under 8', '8 to 10', '11 to 13', '14 to 17', 'adult', '60 and over']}
+    onchange={(age) => set({ age })}
+  />
+  <SelectField
+    label="Racket hand"
+    value={profile.hand}
+    error={errors.hand}
+    options={['right', 'left']}
+    onchange={(hand) => set({ hand })}
+  />
+  <SelectField
+    label="Backhand"
+    value={profile.backhand}
+    error={errors.backhand}
+    options={['one-handed', 'two-handed']}
+    onchange={(backhand) => set({ backhand })}
+  />
+  <TextField
+    label="Works towards"
+    value={profile.towards}
+    error={errors.towards}
+    onchange={(towards) => set({ towards })}
+  />
+  <TextField
+    label="What hurts"
+    value={profile.hurts}
+    error={errors.hurts}
+    hint="Pain means stop. Hodometer is no medical advice."
+    onchange={(hurts) => set({ hurts })}
+  />
+  <div class="grid grid-cols-2 gap-2">
+    <SelectField
+      label="Limit in a lesson"
+      value={profile.limit?.of ?? 'none'}
+      options={[{ value: 'none', label: 'no limit' }, 'overheads', 'serves', 'balls']}
+      onchange={limit}
+    />
+    {#if profile.limit}
+      <NumberField
+        label="At most"
+        value={profile.limit.most}
+        error={errors['limit.most']}
+        onchange={(most) => profile.limit && set({ limit: { of: profile.limit.of, most } })}
+      />
+    {/if}
+  </div>
+  <div class="sm:col-span-2 lg:col-span-3">
+    <TextField
+      label="Note"
+      rows={2}
+      value={profile.note}
+      error={errors.note}
+      onchange={(note) => set({ note })}
+    />
+  </div>
+</div>

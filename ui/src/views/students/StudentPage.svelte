@@ -1,0 +1,128 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { answer, api, over, type Profile, type Student } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { keys, renew } from '../../lib/data'
+  import { Draft } from '../../lib/draft.svelte'
+  import { notices } from '../../lib/notice.svelte'
+  import SaveState from '../../lib/SaveState.svelte'
+  import DrillHistory from './DrillHistory.svelte'
+  import ProfileForm from './ProfileForm.svelte'
+  import StrokeLadder from './StrokeLadder.svelte'
+
+  interface Props {
+    student: Student
+    onreload: () => void
+  }
+  let { student, onreload }: Props = $props()
+  const client = useQueryClient()
+  // The page is made anew for every student and version that is read.
+  // svelte-ignore state_referenced_locally
+  const { id, profile, version } = student
+
+  const draft = new Draft<Profile>(profile, version, async (body, base) => {
+    const kept = await answer(
+      api.PUT('/api/students/{id}', { params: { path: { id }, header: over(base) }, body }),
+    )
+    void client.invalidateQueries({ queryKey: keys.students, exact: false, refetchType: 'none' })
+    return kept.version
+  })
+  const progress = createQuery(() => ({
+    queryKey: keys.progress(id),
+    queryFn: () => answer(api.GET('/api/students/{id}/progress', { params: { path: { id } } })),
+  }))
+  let dialog = $state<HTMLDialogElement>()
+
+  async function erase() {
+    try {
+      await answer(api.DELETE('/api/students/{id}', { params: { path: { id } } }))
+      await push('/students')
+      client.removeQueries({ queryKey: keys.student(id) })
+      await renew(client, keys.students, keys.lessons)
+      notices.done(`${draft.document.name} is erased for good.`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+</script>
+
+<a class="link link-hover text-sm" href="#/students">Students</a>
+<div class="flex flex-wrap items-baseline gap-3">
+  <h1>{draft.document.name}</h1>
+  <span class="hint">{draft.document.sport}, {draft.document.level}, {draft.document.hand}-handed</span>
+</div>
+
+<Async query={progress}>
+  {#snippet children(data)}
+    <div class="mt-4 grid items-start gap-4 xl:grid-cols-2">
+      <section class="sheet" aria-labelledby="next">
+        <h2 id="next">Next step</h2>
+        {#each data.strokes as stroke (stroke.stroke)}
+          <StrokeLadder student={id} {stroke} />
+        {:else}
+          <p class="mt-2">
+            Nothing counted yet. After the first drill courtside, the next step stands here with its reason.
+          </p>
+        {/each}
+      </section>
+      <section class="sheet" aria-labelledby="history">
+        <h2 id="history">Drills so far</h2>
+        {#each data.drills as drill (drill.drill)}
+          <DrillHistory {drill} />
+        {:else}
+          <p class="mt-2">No drills yet.</p>
+        {/each}
+        {#if data.remarks.length}
+          <h3 class="mt-4 font-semibold">Remarks</h3>
+          <ul class="mt-1 flex flex-col gap-1">
+            {#each data.remarks.slice(0, 6) as remark (remark.lesson)}
+              <li class="flex gap-3">
+                <a
+                  class="link link-hover whitespace-nowrap tabular-nums"
+                  href="#/lessons/{remark.lesson}/afterwards">{remark.date}</a
+                >
+                <span class="whitespace-nowrap"
+                  >{remark.engagement ? `${remark.engagement} of 10` : 'not asked'}</span
+                >
+                <span>{remark.remark}</span>
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </section>
+    </div>
+  {/snippet}
+</Async>
+
+<section class="sheet mt-4" aria-labelledby="about">
+  <div class="mb-3 flex flex-wrap items-baseline gap-3">
+    <h2 id="about">About {draft.document.name}</h2>
+    <SaveState {draft} {onreload} />
+  </div>
+  <ProfileForm
+    profile={draft.document}
+    errors={draft.fields}
+    onchange={(changed) => draft.replace(changed)}
+  />
+  <div class="mt-4 flex gap-2">
+    <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+    <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
+      >Erase for good…</button
+    >
+  </div>
+</section>
+
+<dialog bind:this={dialog} class="modal" aria-labelledby="erase-title">
+  <div class="modal-box">
+    <h2 id="erase-title">Erase {draft.document.name} for good?</h2>
+    <p class="mt-2">
+      Everything counted and remarked about {draft.document.name} goes too. This cannot be undone. To take a student
+      off the list, put them away instead.
+    </p>
+    <form method="dialog" class="modal-action">
+      <button class="btn">Keep</button>
+      <button class="btn btn-error" onclick={erase}>Erase for good</button>
+    </form>
+  </div>
+</dialog>

@@ -1,0 +1,148 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
+  import { answer, api, isNew, Refusal, say, type Profile, type Student } from '../../lib/api/client'
+  import Async from '../../lib/Async.svelte'
+  import { keys, renew, students } from '../../lib/data'
+  import { notices } from '../../lib/notice.svelte'
+  import ProfileForm from './ProfileForm.svelte'
+
+  const client = useQueryClient()
+  let withAway = $state(false)
+  const query = createQuery(() => ({
+    queryKey: [...keys.students, { withAway }],
+    queryFn: () => students(withAway),
+  }))
+
+  const blank: Profile = {
+    name: '',
+    age: 'adult',
+    hand: 'right',
+    backhand: 'two-handed',
+    sport: 'tennis',
+    level: 'improver',
+    towards: '',
+    hurts: '',
+    note: '',
+  }
+  let adding = $state<{ id: string; profile: Profile } | null>(null)
+  let fields = $state<Record<string, string>>({})
+  let refusal = $state('')
+
+  function begin() {
+    adding = { id: v7(), profile: { ...blank } }
+    fields = {}
+    refusal = ''
+  }
+
+  async function add(event: SubmitEvent) {
+    event.preventDefault()
+    if (!adding) return
+    const { id, profile } = adding
+    try {
+      await answer(
+        api.PUT('/api/students/{id}', {
+          params: { path: { id }, header: isNew },
+          body: $state.snapshot(profile),
+        }),
+      )
+    } catch (error) {
+      fields = error instanceof Refusal ? error.fields : {}
+      refusal = say(error)
+      return
+    }
+    adding = null
+    await renew(client, keys.students)
+    notices.done(`${profile.name} is added.`)
+    await push(`/students/${id}`)
+  }
+
+  async function putAway(student: Student, away: boolean) {
+    const id = student.id
+    try {
+      await answer(api.PUT('/api/students/{id}/away', { params: { path: { id } }, body: { away } }))
+      await renew(client, keys.students)
+      const back = { label: 'Undo', run: () => putAway(student, !away) }
+      notices.done(
+        away ? `${student.profile.name} is put away.` : `${student.profile.name} is back.`,
+        away ? back : undefined,
+      )
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+</script>
+
+<div class="flex flex-wrap items-center gap-3">
+  <h1>Students</h1>
+  <label class="ml-auto flex items-center gap-2 text-sm">
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withAway} /> Show those put away
+  </label>
+  <button class="btn btn-primary" onclick={begin}>Add a student</button>
+</div>
+
+{#if adding}
+  <form class="sheet mt-4" onsubmit={add} aria-label="New student" novalidate>
+    <ProfileForm
+      profile={adding.profile}
+      errors={fields}
+      onchange={(profile) => adding && (adding.profile = profile)}
+    />
+    {#if refusal}<p class="text-error mt-3" role="alert">{refusal}</p>{/if}
+    <div class="mt-4 flex gap-2">
+      <button class="btn btn-primary" type="submit">Add</button>
+      <button class="btn" type="button" onclick={() => (adding = null)}>Leave it</button>
+    </div>
+  </form>
+{/if}
+
+<Async {query}>
+  {#snippet children(list)}
+    <div class="mt-4 overflow-x-auto">
+      {#if list.length === 0 && !adding}
+        <div class="sheet">
+          <p>Nobody here yet. Add the first student: a name is enough to begin.</p>
+        </div>
+      {:else}
+        <table class="table">
+          <thead>
+            <tr>
+              <th scope="col">Name</th><th scope="col">Sport</th><th scope="col">Level</th><th scope="col"
+                >Age</th
+              >
+              <th scope="col">Hand</th><th scope="col">Works towards</th><th scope="col"
+                ><span class="sr-only">Actions</span></th
+              >
+            </tr>
+          </thead>
+          <tbody>
+            {#each list as student (student.id)}
+              <tr>
+                <th scope="row"
+                  ><a class="link link-hover" href="#/students/{student.id}">{student.profile.name}</a></th
+                >
+                <td>{student.profile.sport}</td>
+                <td>{student.profile.level}</td>
+                <td>{student.profile.age}</td>
+                <td>{student.profile.hand}</td>
+                <td
+                  >{student.profile.towards}{#if student.profile.hurts}<p class="text-error">
+                      Hurts: {student.profile.hurts}
+                    </p>{/if}</td
+                >
+                <td class="text-right">
+                  <button class="btn btn-sm" onclick={() => putAway(student, !student.away)}>
+                    {student.away ? 'Bring back' : 'Put away'}<span class="sr-only">
+                      {student.profile.name}</span
+                    >
+                  </button>
+                </td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {/if}
+    </div>
+  {/snippet}
+</Async>

@@ -1,0 +1,30 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import Async from '../../lib/Async.svelte'
+  import { diary, keys } from '../../lib/data'
+  import LessonCard from '../lessons/LessonCard.svelte'
+  import { dayName } from '../../lib/words'
+
+  const query = createQuery(() => ({ queryKey: [...keys.lessons, 'near'], queryFn: () => diary(0, 1) }))
+</script>
+
+<h1>Today</h1>
+<Async {query}>
+  {#snippet children(data)}
+    {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.document.date)])]}
+    {#each days as day (day)}
+      {@const lessons = data.lessons.filter((l) => l.document.date === day)}
+      <h2 class="mt-5 mb-2">{dayName(day, data.today)}</h2>
+      <div class="flex flex-col gap-3">
+        {#each lessons as lesson (lesson.id)}
+          <LessonCard {lesson} />
+        {:else}
+          <div class="sheet">
+            <p>No lessons today.</p>
+            <a class="btn btn-primary mt-3" href="#/lessons">Plan a lesson</a>
+          </div>
+        {/each}
+      </div>
+    {/each}
+  {/snippet}
+</Async>
