@@ -12,9 +12,13 @@ export interface Club {
 /** open starts the program and waits for the address it prints. */
 export async function open(command: 'serve' | 'demo'): Promise<Club> {
   const folder = mkdtempSync(join(tmpdir(), 'hodometer-'))
-  const program = spawn('bin/hodometer', [command, '--addr', '127.0.0.1:0', '--data', join(folder, 'club.db')], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
+  const program = spawn(
+    'bin/hodometer',
+    [command, '--addr', '127.0.0.1:0', '--data', join(folder, 'club.db')],
+    {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  )
   const ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
   const url = await new Promise<string>((resolve, reject) => {
     program.once('error', reject)
@@ -39,5 +43,11 @@ export async function open(command: 'serve' | 'demo'): Promise<Club> {
 /** How Debian's Chromium is started here. */
 export const chromium = {
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 }

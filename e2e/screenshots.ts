@@ -52,12 +52,16 @@ const views: View[] = [
     size: phone,
     theme: 'chalk',
     go: async (page) => {
-      await page.getByRole('article', { name: 'Noor and Teo' }).getByRole('link', { name: /courtside/ }).click()
+      await page
+        .getByRole('article', { name: 'Noor and Teo' })
+        .getByRole('link', { name: /courtside/ })
+        .click()
       await page.getByRole('button', { name: 'Begin' }).click()
       await page.getByRole('button', { name: 'Next block' }).click()
       await page.getByText('At the net').or(page.getByText('at the net')).first().waitFor()
       await page.getByRole('button', { name: 'Next block' }).click()
-      for (const tap of ['Made', 'Made', 'Missed', 'Made']) await page.getByRole('button', { name: tap }).click()
+      for (const tap of ['Made', 'Made', 'Missed', 'Made'])
+        await page.getByRole('button', { name: tap }).click()
       await page.getByText('of 4', { exact: false }).first().waitFor()
     },
   },
@@ -66,7 +70,10 @@ const views: View[] = [
     size: phone,
     theme: 'floodlit',
     go: async (page) => {
-      await page.getByRole('article', { name: 'Kwame and Suki' }).getByRole('link', { name: /courtside/ }).click()
+      await page
+        .getByRole('article', { name: 'Kwame and Suki' })
+        .getByRole('link', { name: /courtside/ })
+        .click()
       await page.getByRole('button', { name: 'Begin' }).click()
       await page.getByRole('button', { name: 'Next block' }).click()
       await page.getByText('at the net').first().waitFor()
@@ -77,20 +84,35 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Lessons')
-      await page.getByRole('link', { name: /^Afterwards of Noor and Teo/ }).first().click()
+      await page
+        .getByRole('link', { name: /^Afterwards of Noor and Teo/ })
+        .first()
+        .click()
       await page.getByText('How engaged they felt').first().waitFor()
     },
   },
   { name: 'settings', size: desk, go: async (page) => first(page, 'Settings') },
-  { name: 'today-floodlit', size: desk, theme: 'floodlit', go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor() },
-  { name: 'today-phone', size: phone, go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor() },
+  {
+    name: 'today-floodlit',
+    size: desk,
+    theme: 'floodlit',
+    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
+  },
+  {
+    name: 'today-phone',
+    size: phone,
+    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
+  },
 ]
 
 const club = await open('demo')
 const browser = await browserType.launch(chromium)
 for (const view of views) {
   if (only && !only.split(',').includes(view.name)) continue
-  const page = await browser.newPage({ viewport: view.size, colorScheme: view.theme === 'floodlit' ? 'dark' : 'light' })
+  const page = await browser.newPage({
+    viewport: view.size,
+    colorScheme: view.theme === 'floodlit' ? 'dark' : 'light',
+  })
   page.on('pageerror', (error) => console.error(view.name, error.message))
   page.on('console', (message) => message.type() === 'error' && console.error(view.name, message.text()))
   await page.goto(club.url)

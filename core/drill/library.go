@@ -47,7 +47,7 @@ func coinInTheCorner() Document {
 		Stroke:  feed.Forehand, Rung: progress.Direction,
 		Places: []Place{
 			at(Start, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 0, court.Right))),
-			at(Recovery, court.From(court.Off(court.NearBaseline, 0.3, court.Out), court.Off(court.NearCentre, 0.6, court.Left))),
+			at(Recovery, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 1.5, court.Right))),
 			at(Feeder, court.From(court.Off(court.FarService, 1, court.Out), court.Off(court.FarCentre, 0.6, court.Left))),
 		},
 		Pattern: feed.Pattern{
@@ -74,8 +74,8 @@ func lastStretch() Document {
 		Summary: "Alternate a ball to the backhand corner and one to the middle; every reply is to land in the last stretch before the baseline.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
 		Places: []Place{
-			at(Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0.5, court.Left))),
-			at(Recovery, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 0.3, court.Right))),
+			at(Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0.6, court.Left))),
+			at(Recovery, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 1, court.Right))),
 			at(Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
@@ -128,7 +128,6 @@ func bothVerges() Document {
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
 		Places: []Place{
 			at(Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
-			at(Recovery, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
@@ -155,7 +154,6 @@ func threeCornerRound() Document {
 		Stroke:  feed.Clear, Rung: progress.Depth,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
-			at(Recovery, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.4), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{

@@ -93,7 +93,7 @@ func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
 		a.Decision, a.Next = StepBack, lower
 		a.Reason = fmt.Sprintf("%s made: nearer 4 in 10 than 6. Take one element away and go back to %s.", score, lower)
 	default:
-		a.Reason = fmt.Sprintf("%s made: not clear yet. %s would settle it.", score,
+		a.Reason = fmt.Sprintf("%s made, %.0f in 100: not clear yet. %s would settle it.", score, 100*float64(made)/float64(a.Balls),
 			units.Count(upTest().MakesToGo(made, missed), "make in a row", "makes in a row"))
 	}
 	a.Working = explain(a, missed)

@@ -79,6 +79,8 @@
   role={small ? 'img' : 'group'}
   aria-label={label}
   class="court rounded-box"
+  class:whole={!small}
+  style:--shape={frame.width / frame.height}
 >
   <rect x={frame.x} y={frame.y} width={frame.width} height={frame.height} class="ground" />
   <rect
@@ -171,6 +173,14 @@
     height: auto;
     touch-action: none;
     user-select: none;
+  }
+  /* On a desk the whole court is seen at once, above the drums. */
+  @media (min-width: 901px) {
+    .whole {
+      width: calc((100dvh - 18rem) * var(--shape));
+      min-width: 15rem;
+      max-width: 24rem;
+    }
   }
   .ground {
     fill: var(--ground);

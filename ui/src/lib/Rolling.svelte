@@ -2,15 +2,17 @@
   /** A figure in odometer digits: each digit rolls to its new place when the figure changes. */
   interface Props {
     text: string
+    /** Digits jump instead of rolling, for a clock that is read at arm's length. */
+    still?: boolean
   }
-  let { text }: Props = $props()
+  let { text, still = false }: Props = $props()
   const digits = '0123456789'
   const places = $derived(
     [...text].map((sign, i) => ({ sign, key: text.length - i, at: digits.indexOf(sign) })),
   )
 </script>
 
-<span class="drum-digits inline-flex" aria-hidden="true">
+<span class="drum-digits inline-flex" class:still aria-hidden="true">
   {#each places as place (place.key)}
     {#if place.at >= 0}
       <span class="place">
@@ -41,6 +43,9 @@
     line-height: 1;
     text-align: center;
     min-width: 0.46em;
+  }
+  .still .reel {
+    transition: none;
   }
   .sign {
     line-height: 1;

@@ -23,7 +23,7 @@
     <p class="hint">
       {data.lesson.document.date}, {data.lesson.document.start}, {data.lesson.document.minutes} min
     </p>
-    <div class="mt-4 grid items-start gap-4 lg:grid-cols-2">
+    <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
       {#each data.students as result (result.student)}
         <StudentResult
           lesson={params.id}

@@ -35,7 +35,7 @@
     {/if}
     <p class="count" aria-live="polite">
       <span><strong class="drum-digits">{counter.count.made}</strong> of {counter.count.balls}</span>
-      <span>row <strong class="drum-digits">{counter.count.streak}</strong></span>
+      <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
       <span
         >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
         ></span

@@ -23,6 +23,8 @@
   // One run for as long as the view is open.
   // svelte-ignore state_referenced_locally
   const run = new Run(first)
+  /** Seconds for which a role swap stands out. */
+  const swapShown = 15
   let sound = $state(localStorage.getItem('hodometer.sound') === 'on')
 
   const stretch = $derived(run.stretch)
@@ -39,7 +41,7 @@
 
   let called = ''
   $effect(() => {
-    const now = run.cue ? `${run.cue.second} ${run.cue.text}` : ''
+    const now = [run.cue, run.roles].map((cue) => `${cue?.second} ${cue?.text}`).join()
     if (called && now !== called && run.running) callCue(sound)
     called = now
   })
@@ -83,6 +85,7 @@
     <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
     <p class="drum">
       <Rolling
+        still
         text={minutes(over ? run.second - run.data.lesson.plan.planned : (stretch?.end ?? 0) - run.second)}
       />
     </p>
@@ -96,7 +99,10 @@
   <section class="cue" aria-live="polite" aria-label="Now">
     <p class="now">{run.cue?.text ?? 'Ready when you are'}</p>
     {#if run.roles}
-      <ul class="mt-1">
+      {#if run.roles.kind === 'swap' && run.second - run.roles.second < swapShown}<p class="swap">
+          {run.roles.text}
+        </p>{/if}
+      <ul class="mt-1" aria-label={run.roles.text}>
         {#each run.roles.roles as role (role.name)}<li><strong>{role.name}</strong> {role.role}</li>{/each}
       </ul>
     {/if}
@@ -178,6 +184,14 @@
     font-size: 1.4rem;
     line-height: 1.25;
     font-weight: 600;
+  }
+  .swap {
+    display: inline-block;
+    background: var(--color-primary);
+    color: var(--color-primary-content);
+    font-weight: 700;
+    padding: 0.1rem 0.6rem;
+    border-radius: var(--radius-field);
   }
   .next {
     padding: 0.35rem 1rem;

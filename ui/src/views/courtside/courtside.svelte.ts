@@ -51,8 +51,9 @@ export class Run {
     return stretches.find((s) => this.second < s.end) ?? stretches.at(-1)
   }
 
+  /** What is on: the newest cue, where a role swap leaves the call before it standing. */
   get cue(): Cue | undefined {
-    return this.data.sheet.findLast((cue) => cue.second <= this.second)
+    return this.data.sheet.findLast((cue) => cue.second <= this.second && cue.kind !== 'swap')
   }
 
   get next(): Cue | undefined {

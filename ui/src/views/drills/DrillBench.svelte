@@ -171,7 +171,7 @@
   .bench {
     display: grid;
     gap: 1.5rem;
-    grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
+    grid-template-columns: min-content minmax(0, 1fr);
     align-items: start;
   }
   @media (max-width: 900px) {

@@ -24,7 +24,18 @@
 </script>
 
 <section class="sheet" aria-labelledby="numbers">
-  <h2 id="numbers">Counts and times</h2>
+  <div class="flex items-start gap-4">
+    <h2 id="numbers" class="flex-1">Counts and times</h2>
+    <div class="w-40">
+      <NumberField
+        label="Worked out for"
+        unit={people === 1 ? 'player' : 'players'}
+        min={1}
+        value={people}
+        onchange={(v) => (people = Math.min(12, Math.max(1, Math.round(v))))}
+      />
+    </div>
+  </div>
   <fieldset disabled={builtIn} class="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
     <legend class="sr-only">Counts and times</legend>
     <NumberField
@@ -82,15 +93,6 @@
       onchange={(v) => draft.change((d) => (d.effort = v))}
     />
   </fieldset>
-  <div class="mt-3 w-40">
-    <NumberField
-      label="Worked out for"
-      unit={people === 1 ? 'player' : 'players'}
-      min={1}
-      value={people}
-      onchange={(v) => (people = Math.min(12, Math.max(1, Math.round(v))))}
-    />
-  </div>
 </section>
 {#if !builtIn}
   <details class="sheet">

@@ -19,16 +19,16 @@
       <a class="link-hover" href={open}>{document.title}</a>
     </h3>
     <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
-    <span class="ml-auto">
+    <span class="sm:ml-auto">
       {#each carry as drum (drum.name)}
-        <span class="ml-3 whitespace-nowrap"
+        <span class="mr-3 whitespace-nowrap"
           ><span class="drum-digits text-xl">{drum.text}</span>
           {drum.name === 'Balls' ? 'balls' : `baskets ${drum.unit}`}</span
         >
       {/each}
     </span>
   </div>
-  <div class="mt-2"><Road plan={lesson.plan} height={96} /></div>
+  <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
   <div class="mt-2 flex flex-wrap items-center gap-2">
     {#if lesson.state === 'finished'}
       <a class="btn btn-sm btn-primary" href="{open}/afterwards">Afterwards</a>

@@ -44,6 +44,7 @@
   let plan = $state.raw<Plan>(firstPlan)
   let selected = $state('')
   let unread = $state('')
+  let chosenDrill = $state<string>()
 
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: true }],
@@ -177,27 +178,25 @@
     {#each (ready.data ?? []).filter((block) => block.kind !== 'drill') as block (block.kind)}
       <button class="btn btn-sm" onclick={() => add(block)}>{block.title}</button>
     {/each}
-    <label class="flex items-center gap-2">
-      <span class="sr-only">Add a drill</span>
-      <select
-        class="select select-sm"
-        value=""
-        onchange={(event) => {
-          const block = ready.data?.find((b) => b.drill === event.currentTarget.value)
-          if (block) add(block)
-          event.currentTarget.value = ''
-        }}
-      >
-        <option value="" disabled>A drill…</option>
+    <form
+      class="flex min-w-0 flex-wrap items-center gap-2"
+      onsubmit={(event) => {
+        event.preventDefault()
+        const block = ready.data?.find((b) => b.drill === chosenDrill)
+        if (block) add(block)
+      }}
+    >
+      <select class="select select-sm w-64 max-w-full" aria-label="A drill to add" bind:value={chosenDrill}>
         {#each (ready.data ?? []).filter((block) => block.kind === 'drill') as block (block.drill)}
           <option value={block.drill}>{block.title} ({block.minutes} min)</option>
         {/each}
       </select>
-    </label>
+      <button class="btn btn-sm" type="submit">Add the drill</button>
+    </form>
   </div>
 </section>
 
-<div class="mt-4 grid items-start gap-4 lg:grid-cols-2">
+<div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
   <div class="flex flex-col gap-4">
     {#if at >= 0}
       {@const block = draft.document.blocks[at]}

@@ -14,34 +14,36 @@
     <a class="link link-hover" href="#/drills/{drill.drill}">{drill.name}</a>
     <span class="hint font-normal">{drill.stroke}, {drill.rung}</span>
   </h3>
-  <table class="table-xs mt-1 table">
-    <caption class="sr-only">Each time {drill.name} was played</caption>
-    <thead>
-      <tr>
-        <th scope="col">Day</th><th scope="col" class="w-2/5"><span class="sr-only">Share made</span></th>
-        <th scope="col" class="text-right">Made</th><th scope="col" class="text-right">Best in a row</th><th
-          scope="col">Goal</th
-        >
-      </tr>
-    </thead>
-    <tbody>
-      {#each drill.times as time (time.lesson + time.at)}
+  <div class="overflow-x-auto">
+    <table class="table-xs mt-1 table">
+      <caption class="sr-only">Each time {drill.name} was played</caption>
+      <thead>
         <tr>
-          <th scope="row" class="font-normal whitespace-nowrap">{day(time.at)}</th>
-          <td>
-            <span class="bar" style:width="{(time.count.balls / most) * 100}%">
-              <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>
-            </span>
-          </td>
-          <td class="text-right whitespace-nowrap tabular-nums">{time.count.made} of {time.count.balls}</td>
-          <td class="text-right whitespace-nowrap tabular-nums"
-            >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
+          <th scope="col">Day</th><th scope="col" class="w-2/5"><span class="sr-only">Share made</span></th>
+          <th scope="col" class="text-right">Made</th><th scope="col" class="text-right">Best in a row</th><th
+            scope="col">Goal</th
           >
-          <td class="whitespace-nowrap">{time.met ? '✓ met' : `${time.have} so far`}: {time.goal}</td>
         </tr>
-      {/each}
-    </tbody>
-  </table>
+      </thead>
+      <tbody>
+        {#each drill.times as time (time.lesson + time.at)}
+          <tr>
+            <th scope="row" class="font-normal whitespace-nowrap">{day(time.at)}</th>
+            <td>
+              <span class="bar" style:width="{(time.count.balls / most) * 100}%">
+                <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>
+              </span>
+            </td>
+            <td class="text-right whitespace-nowrap tabular-nums">{time.count.made} of {time.count.balls}</td>
+            <td class="text-right whitespace-nowrap tabular-nums"
+              >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
+            >
+            <td class="whitespace-nowrap">{time.met ? '✓ met' : `${time.have} so far`}: {time.goal}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
 </div>
 
 <style>

@@ -18,7 +18,7 @@
   }
 </script>
 
-<div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+<div class="grid gap-4 sm:grid-cols-2">
   <TextField label="Name" value={profile.name} error={errors.name} onchange={(name) => set({ name })} />
   <SelectField
     label="Sport"
@@ -92,7 +92,7 @@
       />
     {/if}
   </div>
-  <div class="sm:col-span-2 lg:col-span-3">
+  <div class="sm:col-span-2">
     <TextField
       label="Note"
       rows={2}

@@ -53,19 +53,42 @@
   <span class="hint">{draft.document.sport}, {draft.document.level}, {draft.document.hand}-handed</span>
 </div>
 
-<Async query={progress}>
-  {#snippet children(data)}
-    <div class="mt-4 grid items-start gap-4 xl:grid-cols-2">
-      <section class="sheet" aria-labelledby="next">
-        <h2 id="next">Next step</h2>
-        {#each data.strokes as stroke (stroke.stroke)}
-          <StrokeLadder student={id} {stroke} />
-        {:else}
-          <p class="mt-2">
-            Nothing counted yet. After the first drill courtside, the next step stands here with its reason.
-          </p>
-        {/each}
-      </section>
+<div class="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-2">
+  <div class="flex flex-col gap-4">
+    <Async query={progress}>
+      {#snippet children(data)}
+        <section class="sheet" aria-labelledby="next">
+          <h2 id="next">Next step</h2>
+          {#each data.strokes as stroke (stroke.stroke)}
+            <StrokeLadder student={id} {stroke} />
+          {:else}
+            <p class="mt-2">
+              Nothing counted yet. After the first drill courtside, the next step stands here with its reason.
+            </p>
+          {/each}
+        </section>
+      {/snippet}
+    </Async>
+    <section class="sheet" aria-labelledby="about">
+      <div class="mb-3 flex flex-wrap items-baseline gap-3">
+        <h2 id="about">About {draft.document.name}</h2>
+        <SaveState {draft} {onreload} />
+      </div>
+      <ProfileForm
+        profile={draft.document}
+        errors={draft.fields}
+        onchange={(changed) => draft.replace(changed)}
+      />
+      <div class="mt-4 flex gap-2">
+        <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+        <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
+          >Erase for good…</button
+        >
+      </div>
+    </section>
+  </div>
+  <Async query={progress}>
+    {#snippet children(data)}
       <section class="sheet" aria-labelledby="history">
         <h2 id="history">Drills so far</h2>
         {#each data.drills as drill (drill.drill)}
@@ -91,27 +114,9 @@
           </ul>
         {/if}
       </section>
-    </div>
-  {/snippet}
-</Async>
-
-<section class="sheet mt-4" aria-labelledby="about">
-  <div class="mb-3 flex flex-wrap items-baseline gap-3">
-    <h2 id="about">About {draft.document.name}</h2>
-    <SaveState {draft} {onreload} />
-  </div>
-  <ProfileForm
-    profile={draft.document}
-    errors={draft.fields}
-    onchange={(changed) => draft.replace(changed)}
-  />
-  <div class="mt-4 flex gap-2">
-    <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
-    <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
-      >Erase for good…</button
-    >
-  </div>
-</section>
+    {/snippet}
+  </Async>
+</div>
 
 <dialog bind:this={dialog} class="modal" aria-labelledby="erase-title">
   <div class="modal-box">

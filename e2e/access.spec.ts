@@ -1,0 +1,112 @@
+import type { Page } from '@playwright/test'
+import { expect, expectClean, test } from './fixtures'
+
+const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click()
+
+const views: [string, (page: Page) => Promise<unknown>][] = [
+  ['today', async () => undefined],
+  [
+    'students',
+    async (page) => (
+      await link(page, 'Students'),
+      page.getByRole('button', { name: 'Add a student' }).click()
+    ),
+  ],
+  [
+    'a student',
+    async (page) => (
+      await link(page, 'Students'),
+      await link(page, 'Teo Brackwell'),
+      page.getByText('Drills so far').waitFor()
+    ),
+  ],
+  ['drills', async (page) => (await link(page, 'Drills'), page.getByText('Soft Landing').first().waitFor())],
+  [
+    'a drill',
+    async (page) => {
+      await link(page, 'Drills')
+      await page.getByRole('button', { name: 'Duplicate Three-Corner Round' }).first().click()
+      await page.getByText('Name and words').click()
+      await page.getByText('Where everything is').waitFor()
+    },
+  ],
+  [
+    'lessons',
+    async (page) => (
+      await link(page, 'Lessons'),
+      page.getByRole('button', { name: 'Plan a lesson' }).click()
+    ),
+  ],
+  [
+    'a lesson',
+    async (page) => {
+      await link(page, 'Noor and Teo')
+      await page.getByRole('button', { name: /Ball warm-up, / }).click()
+      await page.getByText('What to call, and when').waitFor()
+    },
+  ],
+  [
+    'the working of a figure',
+    async (page) => {
+      await link(page, 'Noor and Teo')
+      await page.getByRole('button', { name: /^Balls \d/ }).click()
+      await page.getByRole('dialog').waitFor()
+    },
+  ],
+  [
+    'courtside',
+    async (page) => {
+      await page
+        .getByRole('article', { name: 'Kwame and Suki' })
+        .getByRole('link', { name: /courtside/i })
+        .click()
+      await page.getByRole('button', { name: /Begin|Pause|Go on/ }).waitFor()
+      if (await page.getByRole('button', { name: 'Begin' }).isVisible()) {
+        await page.getByRole('button', { name: 'Begin' }).click()
+        await page.getByRole('button', { name: 'Next block' }).click()
+        await page.getByText('at the net').waitFor()
+        await page.getByRole('button', { name: 'Next block' }).click()
+      }
+      await page.getByRole('button', { name: 'Made' }).waitFor()
+    },
+  ],
+  [
+    'afterwards',
+    async (page) => (
+      await link(page, 'Lessons'),
+      await link(page, /^Afterwards of/),
+      page.getByText('One remark').first().waitFor()
+    ),
+  ],
+  ['settings', async (page) => (await link(page, 'Settings'), page.getByText('Balls in a basket').waitFor())],
+]
+
+for (const scheme of ['light', 'dark'] as const) {
+  for (const [name, go] of views) {
+    test(`axe finds nothing on ${name}, ${scheme}`, async ({ browser, demo }) => {
+      const context = await browser.newContext({ colorScheme: scheme, reducedMotion: 'reduce' })
+      const page = await context.newPage()
+      await page.goto(demo.url)
+      await page.getByRole('heading', { name: /^Today,/ }).waitFor()
+      await go(page)
+      await page.waitForLoadState('networkidle')
+      await expectClean(page)
+      await context.close()
+    })
+  }
+}
+
+test('no view is wider than a small phone', async ({ browser, demo }) => {
+  const page = await browser.newPage({ viewport: { width: 320, height: 700 } })
+  for (const [name, go] of views.filter(([name]) => name !== 'the working of a figure')) {
+    await page.goto('about:blank')
+    await page.goto(demo.url)
+    await page.getByRole('heading', { name: /^Today,/ }).waitFor()
+    await go(page)
+    const wider = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    )
+    expect.soft(wider, `${name} is wider than the screen`).toBeLessThanOrEqual(0)
+  }
+  await page.close()
+})

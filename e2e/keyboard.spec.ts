@@ -1,0 +1,79 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+
+/** tabTo goes through the page with Tab alone until something has the focus. */
+async function tabTo(page: Page, wanted: Locator) {
+  await wanted.waitFor()
+  for (let presses = 0; presses < 120; presses++) {
+    if (await wanted.evaluate((element) => element === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`${wanted.toString()} is out of reach of the keyboard`)
+}
+
+async function press(page: Page, wanted: Locator, key = 'Enter') {
+  await tabTo(page, wanted)
+  await page.keyboard.press(key)
+}
+
+async function type(page: Page, wanted: Locator, text: string) {
+  await tabTo(page, wanted)
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type(text)
+}
+
+test('the whole slice with the keyboard alone', async ({ page, empty }) => {
+  await page.goto(empty.url)
+  await press(page, page.getByRole('link', { name: 'Students' }))
+  await press(page, page.getByRole('button', { name: 'Add a student' }))
+  const form = page.getByRole('form', { name: 'New student' })
+  await type(page, form.getByLabel('Name'), 'Kit Farrow')
+  await press(page, form.getByLabel('Racket hand'), 'l')
+  await press(page, form.getByRole('button', { name: 'Add' }))
+  await expect(page.getByText('tennis, improver, left-handed')).toBeVisible()
+
+  await press(page, page.getByRole('link', { name: 'Drills' }))
+  await press(page, page.getByRole('button', { name: 'Duplicate Last Stretch' }))
+  const start = page.getByRole('row', { name: /start/ })
+  await expect(start).toContainText('0.9 m behind the near baseline')
+  await press(page, page.getByRole('button', { name: /^start: / }), 'ArrowDown')
+  await expect(start).toContainText('1 m behind the near baseline')
+  await page.keyboard.press('Shift+ArrowLeft')
+  await expect(start).toContainText('0.61 m left of the near centre line')
+  await type(page, page.getByLabel('Gap between balls'), '3.5')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('button', { name: /Feed rate 17.1/ })).toBeVisible()
+  await press(page, page.getByRole('button', { name: /One turn/ }))
+  await expect(page.getByRole('dialog')).toContainText('sequences × (balls × gap + pause)')
+  await page.keyboard.press('Escape')
+
+  await press(page, page.getByRole('link', { name: 'Lessons' }))
+  await press(page, page.getByRole('button', { name: 'Plan a lesson' }))
+  await press(page, page.getByRole('checkbox', { name: 'Kit Farrow' }), 'Space')
+  await press(page, page.getByRole('button', { name: 'Lay it out' }))
+  await press(page, page.getByRole('button', { name: /Body warm-up, / }))
+  await press(page, page.getByLabel('A drill to add'), 'L')
+  await press(page, page.getByRole('button', { name: 'Add the drill' }))
+  await expect(page.getByRole('button', { name: /Balls 32/ })).toBeVisible()
+  await press(page, page.getByRole('button', { name: 'Later' }))
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  await press(page, page.getByRole('link', { name: 'Go courtside' }))
+  await press(page, page.getByRole('button', { name: 'Begin' }))
+  await press(page, page.getByRole('button', { name: 'Next block' }))
+  await expect(page.getByText('Kit Farrow at the net')).toBeVisible()
+  await press(page, page.getByRole('button', { name: 'Next block' }))
+  await press(page, page.getByRole('button', { name: 'Made', exact: true }), 'Space')
+  await press(page, page.getByRole('button', { name: 'Missed' }), 'Space')
+  await press(page, page.getByRole('button', { name: 'Undo' }), 'Space')
+  await expect(page.getByText('1 of 1')).toBeVisible()
+  await press(page, page.getByRole('button', { name: 'Finish' }))
+
+  await press(page, page.getByRole('radio').first(), 'Space')
+  await page.keyboard.press('ArrowRight')
+  await type(page, page.getByLabel('One remark'), 'Left the racket bag')
+  await press(page, page.getByRole('link', { name: 'See the next step' }))
+  await expect(page.getByText(/1 of 1 ball made/)).toBeVisible()
+  await expect(page.getByText('2 of 10')).toBeVisible()
+  await expect(page.getByText('Left the racket bag')).toBeVisible()
+})
