@@ -2,6 +2,8 @@ module hodometer
 
 go 1.26.0
 
+ignore ./node_modules
+
 require (
 	github.com/google/uuid v1.6.0
 	github.com/labstack/echo/v5 v5.4.4

@@ -3,6 +3,7 @@ package core_test
 
 import (
 	"encoding/json"
+	"errors"
 	"io"
 	"os/exec"
 	"strings"
@@ -14,7 +15,7 @@ import (
 // TestCoreImportsOnlyWhatItMay fails when core takes in HTTP, SQL, the operating system, global
 // randomness, or anything from outside but gonum.
 func TestCoreImportsOnlyWhatItMay(t *testing.T) {
-	out, err := exec.Command("go", "list", "-json=ImportPath,Imports", "./...").Output()
+	out, err := exec.CommandContext(t.Context(), "go", "list", "-json=ImportPath,Imports", "./...").Output()
 	require.NoError(t, err)
 	forbidden := []string{"net", "net/http", "database/sql", "os", "os/exec", "io/fs", "embed", "syscall", "log", "log/slog", "math/rand", "crypto/rand", "unsafe"}
 	seen := 0
@@ -23,11 +24,11 @@ func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 			ImportPath string
 			Imports    []string
 		}
-		if err := decoder.Decode(&p); err == io.EOF {
+		err := decoder.Decode(&p)
+		if errors.Is(err, io.EOF) {
 			break
-		} else {
-			require.NoError(t, err)
 		}
+		require.NoError(t, err)
 		for _, imported := range p.Imports {
 			require.NotContains(t, forbidden, imported, "%s imports %s", p.ImportPath, imported)
 			if strings.Contains(imported, ".") || strings.HasPrefix(imported, "hodometer/") {
@@ -42,7 +43,7 @@ func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 // TestCoreHasNoClock fails when core asks for the time or for random numbers instead of being given
 // them.
 func TestCoreHasNoClock(t *testing.T) {
-	out, err := exec.Command("grep", "-rnE", `time\.(Now|Since|Until|Sleep|After|Tick|NewTimer|NewTicker)\(|rand\.(Int|Float|Perm|Shuffle)`, "--include=*.go", ".").CombinedOutput()
+	out, err := exec.CommandContext(t.Context(), "grep", "-rnE", `time\.(Now|Since|Until|Sleep|After|Tick|NewTimer|NewTicker)\(|rand\.(Int|Float|Perm|Shuffle)`, "--include=*.go", ".").CombinedOutput()
 	lines := strings.TrimSpace(string(out))
 	for _, line := range strings.Split(lines, "\n") {
 		if line != "" && !strings.Contains(line, "_test.go:") {

@@ -46,7 +46,7 @@ func people() []student.Profile {
 			Towards: "Coming to the net in club doubles", Hurts: "right elbow, on and off",
 		},
 		oskar: {
-			Name: "Oskar Vell", Age: student.Sixty, Hand: right, Backhand: one, Sport: court.Pickleball, Level: student.Club,
+			Name: "Oskar Vance", Age: student.Sixty, Hand: right, Backhand: one, Sport: court.Pickleball, Level: student.Club,
 			Towards: "Patience at the no-volley line", Hurts: "left knee; no deep lunges",
 		},
 		lotte: {

@@ -4,7 +4,7 @@ import { expect, expectClean, test } from './fixtures'
 const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click()
 
 const views: [string, (page: Page) => Promise<unknown>][] = [
-  ['today', async () => undefined],
+  ['today', () => Promise.resolve()],
   [
     'students',
     async (page) => (

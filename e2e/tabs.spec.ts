@@ -53,7 +53,7 @@ test('taps outlive a server that is away', async ({ page, demo }) => {
     .click()
   await page.getByRole('button', { name: 'Begin' }).click()
   await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(page.getByText('Oskar Vell at the net')).toBeVisible()
+  await expect(page.getByText('Oskar Vance at the net')).toBeVisible()
   await page.getByRole('button', { name: 'Next block' }).click()
   const made = page.getByRole('button', { name: 'Made', exact: true })
   await made.click()

@@ -124,7 +124,7 @@ func TestFindings(t *testing.T) {
 		change func(*lesson.Document, *lesson.Inputs)
 		says   string
 	}{
-		{"a drill that is gone", func(d *lesson.Document, in *lesson.Inputs) { in.Drills = nil }, "no longer there"},
+		{"a drill that is gone", func(_ *lesson.Document, in *lesson.Inputs) { in.Drills = nil }, "no longer there"},
 		{"no body warm-up", func(d *lesson.Document, _ *lesson.Inputs) { d.Blocks = d.Blocks[2:] }, "before any body warm-up"},
 		{"a sore wrist", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Profile.Hurts = "sore wrist" }, "Pain means stop"},
 		{"too many balls for one body", func(_ *lesson.Document, in *lesson.Inputs) {

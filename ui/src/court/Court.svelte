@@ -10,8 +10,8 @@
     /** How far an arrow key moves a place, and with Shift, in metres. */
     nudge?: number
     nudgeFine?: number
-    /** A place was moved; `dropped` is false while it is still being dragged. */
-    onmove?: (handle: string, to: Point, dropped: boolean) => void
+    /** A place was moved: it is still being dragged, was dropped, or was nudged with a key. */
+    onmove?: (handle: string, to: Point, how: 'dragged' | 'dropped' | 'nudged') => void
   }
   let { report, label, small = false, nudge = 0.1, nudgeFine = 0.01, onmove }: Props = $props()
 
@@ -43,12 +43,12 @@
   function drag(event: PointerEvent) {
     if (!dragged || !svg) return
     dragged = { ...dragged, at: placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY) }
-    onmove?.(dragged.handle, dragged.at, false)
+    onmove?.(dragged.handle, dragged.at, 'dragged')
   }
 
   function drop() {
     if (!dragged) return
-    onmove?.(dragged.handle, dragged.at, true)
+    onmove?.(dragged.handle, dragged.at, 'dropped')
     dragged = null
   }
 
@@ -63,7 +63,7 @@
     const by = moves[event.key]
     if (!by || !onmove) return
     event.preventDefault()
-    onmove(handle, { x: place.x + by.x, y: place.y + by.y }, false)
+    onmove(handle, { x: place.x + by.x, y: place.y + by.y }, 'nudged')
   }
 
   const sign = (handle: string, text: string) =>

@@ -3,7 +3,7 @@
   import { say } from './api/client'
 
   interface Props {
-    query: { data: T | undefined; error: unknown; refetch: () => unknown }
+    query: { data?: T; error: unknown; refetch: () => unknown }
     children: Snippet<[T]>
   }
   let { query, children }: Props = $props()

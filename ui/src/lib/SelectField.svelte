@@ -20,7 +20,7 @@
       {value}
       class="select w-full"
       class:select-error={error}
-      onchange={(event) => onchange(event.currentTarget.value as T)}
+      onchange={(event) => onchange(event.currentTarget.value as unknown as T)}
     >
       {#each choices as choice (choice.value)}<option value={choice.value}>{choice.label}</option>{/each}
     </select>

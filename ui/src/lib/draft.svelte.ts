@@ -37,7 +37,7 @@ export class Draft<T extends object> {
 
   /** change alters a copy of the document and saves it soon. */
   change(alter: (document: T) => void) {
-    const before = $state.snapshot(this.document) as T
+    const before = this.#copy()
     const after = structuredClone(before)
     alter(after)
     this.replace(after)
@@ -45,7 +45,7 @@ export class Draft<T extends object> {
 
   /** replace puts a changed document in the place of the one before. */
   replace(after: T) {
-    const before = $state.snapshot(this.document) as T
+    const before = this.#copy()
     if (JSON.stringify(before) === JSON.stringify(after)) return
     this.#past = [...this.#past, before].slice(-100)
     this.#future = []
@@ -56,7 +56,7 @@ export class Draft<T extends object> {
     const before = this.#past.at(-1)
     if (!before) return
     this.#past = this.#past.slice(0, -1)
-    this.#future = [...this.#future, $state.snapshot(this.document) as T]
+    this.#future = [...this.#future, this.#copy()]
     this.#set(before)
   }
 
@@ -64,8 +64,13 @@ export class Draft<T extends object> {
     const after = this.#future.at(-1)
     if (!after) return
     this.#future = this.#future.slice(0, -1)
-    this.#past = [...this.#past, $state.snapshot(this.document) as T]
+    this.#past = [...this.#past, this.#copy()]
     this.#set(after)
+  }
+
+  /** A plain copy of the document. */
+  #copy(): T {
+    return $state.snapshot(this.document) as unknown as T
   }
 
   /** flush saves now what is waiting. */
@@ -86,7 +91,7 @@ export class Draft<T extends object> {
   }
 
   async #save() {
-    const sent = $state.snapshot(this.document) as T
+    const sent = this.#copy()
     this.status = 'saving'
     try {
       this.#version = await this.#store(sent, this.#version)

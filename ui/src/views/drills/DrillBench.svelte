@@ -48,9 +48,16 @@
     bench.ask($state.snapshot(draft.document))
   })
 
-  function move(handle: string, to: Point, dropped: boolean) {
-    const from = $state.snapshot(draft.document)
-    bench.move(from, handle, to, dropped, (moved) => draft.replace(moved))
+  /** Only a drop is rounded, and only a drag that has ended is a change. */
+  function move(handle: string, to: Point, how: 'dragged' | 'dropped' | 'nudged') {
+    const current = () => $state.snapshot(draft.document)
+    bench.move(
+      current,
+      handle,
+      to,
+      how === 'dropped',
+      how === 'dragged' ? () => undefined : (moved) => draft.replace(moved),
+    )
   }
 
   async function keepCopy(body: DrillDocument) {

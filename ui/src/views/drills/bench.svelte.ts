@@ -29,18 +29,26 @@ export class Bench {
     })
   }
 
-  /** move works a document out with one place moved, and hands the changed document on. */
+  /**
+   * move works the current document out with one place moved, and hands the changed one on. Where the
+   * document was changed while the answer was on its way, the place is moved in the newer one.
+   */
   move(
-    document: DrillDocument,
+    current: () => DrillDocument,
     handle: string,
     to: Point,
     grain: boolean,
-    changed?: (document: DrillDocument) => void,
+    changed: (document: DrillDocument) => void,
   ) {
     this.#run(async () => {
-      const worked = await this.#preview(document, { handle, to, grain })
+      let before: DrillDocument
+      let worked: WorkedDrill
+      do {
+        before = current()
+        worked = await this.#preview(before, { handle, to, grain })
+      } while (JSON.stringify(before) !== JSON.stringify(current()))
       this.worked = worked
-      changed?.(worked.document)
+      changed(worked.document)
     })
   }
 
