@@ -24,12 +24,13 @@ ui/dist/index.html: node_modules/.installed $(PAGES)
 test: build /usr/bin/chromium
 	go vet ./...
 	go test ./...
+	npm run --silent types:check
 	npm run --silent check
 	npm test
 	npm run --silent e2e
 
 /usr/bin/chromium:
-	@echo "Chromium is missing; installing Debian's"
+	@test "$$(id -u)" = 0 || (echo "The end-to-end tests need Debian's package chromium: install it and try again"; exit 1)
 	apt-get update && apt-get install --yes --no-install-recommends chromium
 
 # Before every commit: format, lint, types and the fast tests.
@@ -38,6 +39,7 @@ check: node_modules/.installed ui/dist/index.html
 	$(LINT) run ./...
 	npm run --silent format:check
 	npm run --silent lint
+	npm run --silent types:check
 	npm run --silent check
 	go test -short ./...
 	npm test

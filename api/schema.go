@@ -3,6 +3,7 @@ package api
 import (
 	"encoding/json"
 	"net/http"
+	"sync"
 
 	"github.com/labstack/echo/v5"
 	"github.com/swaggest/jsonschema-go"
@@ -11,33 +12,34 @@ import (
 	"hodometer/core/lesson"
 )
 
-// documentSchemas makes the JSON Schemas of the documents that can be exchanged.
-func documentSchemas() (map[string][]byte, error) {
-	schemas := map[string][]byte{}
-	for name, document := range map[string]any{"drill": drill.Document{}, "lesson": lesson.Document{}} {
+// documentSchema serves the JSON Schemas of the documents that can be exchanged, made when one is first
+// asked for.
+func documentSchema() echo.HandlerFunc {
+	schemas := sync.OnceValues(func() (map[string]jsonschema.Schema, error) {
+		made := map[string]jsonschema.Schema{}
 		reflector := jsonschema.Reflector{DefaultOptions: schemaOptions()}
-		schema, err := reflector.Reflect(document)
-		if err != nil {
-			return nil, err
+		for name, document := range map[string]any{"drill.json": drill.Document{}, "lesson.json": lesson.Document{}} {
+			schema, err := reflector.Reflect(document)
+			if err != nil {
+				return nil, err
+			}
+			made[name] = *schema.WithTitle("Hodometer " + name)
 		}
-		schema.WithTitle("Hodometer " + name)
-		text, err := json.MarshalIndent(schema, "", "  ")
+		return made, nil
+	})
+	return func(c *echo.Context) error {
+		made, err := schemas()
 		if err != nil {
-			return nil, err
+			return err
 		}
-		schemas[name] = append(text, '\n')
+		schema, known := made[c.Param("name")]
+		if !known {
+			return echo.ErrNotFound
+		}
+		text, err := json.Marshal(schema)
+		if err != nil {
+			return err
+		}
+		return c.Blob(http.StatusOK, "application/schema+json", text)
 	}
-	return schemas, nil
-}
-
-// addSchemas serves the schemas beside the OpenAPI document.
-func addSchemas(e *echo.Echo) error {
-	schemas, err := documentSchemas()
-	if err != nil {
-		return err
-	}
-	for name, text := range schemas {
-		e.GET("/api/schemas/"+name+".json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/schema+json", text) })
-	}
-	return nil
 }

@@ -3,6 +3,7 @@ package api
 
 import (
 	"context"
+	_ "embed" // the OpenAPI document
 	"io/fs"
 	"log/slog"
 	"net"
@@ -46,18 +47,20 @@ func (s *server) routes() []Route {
 	return append(table, s.courtsideRoutes()...)
 }
 
-// OpenAPI returns the OpenAPI document of the route table.
+// committed is the OpenAPI document as it was last made from the route table; a test keeps it fresh.
+// Making it takes a tenth of a second, which a start need not spend.
+//
+//go:embed openapi.json
+var committed []byte
+
+// OpenAPI makes the OpenAPI document of the route table.
 func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handler for everything. The caller closes the store.
 func New(o Options) (http.Handler, error) {
 	s := &server{store: o.Store, now: o.Now}
 	table := s.routes()
-	document, err := describe(table)
-	if err != nil {
-		return nil, err
-	}
-	schemas, err := compileBodies(table, document)
+	schemas, err := compileBodies(table, committed)
 	if err != nil {
 		return nil, err
 	}
@@ -68,10 +71,8 @@ func New(o Options) (http.Handler, error) {
 	for _, r := range table {
 		e.Add(r.Method, r.Path, r.handle(schemas))
 	}
-	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", document) })
-	if err := addSchemas(e); err != nil {
-		return nil, err
-	}
+	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
+	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
 	return guard(e, o.Local), nil

@@ -6,12 +6,16 @@ import { join } from 'node:path'
 /** Club is a running Hodometer with a file of its own. */
 export interface Club {
   url: string
-  close: () => Promise<void>
+  pid: number
+  /** Ends the program and, unless told otherwise, removes its file. */
+  close: (remove?: boolean) => Promise<void>
 }
 
 /** open starts the program and waits for the address it prints. */
-export async function open(command: 'serve' | 'demo'): Promise<Club> {
-  const folder = mkdtempSync(join(tmpdir(), 'hodometer-'))
+export async function open(
+  command: 'serve' | 'demo',
+  folder = mkdtempSync(join(tmpdir(), 'hodometer-')),
+): Promise<Club> {
   const program = spawn(
     'bin/hodometer',
     [command, '--addr', '127.0.0.1:0', '--data', join(folder, 'club.db')],
@@ -32,10 +36,11 @@ export async function open(command: 'serve' | 'demo'): Promise<Club> {
   })
   return {
     url,
-    close: async () => {
+    pid: program.pid ?? 0,
+    close: async (remove = true) => {
       program.kill()
       await ended
-      rmSync(folder, { recursive: true, force: true })
+      if (remove) rmSync(folder, { recursive: true, force: true })
     },
   }
 }
