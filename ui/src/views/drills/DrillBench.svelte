@@ -152,6 +152,7 @@
       <section class="sheet" aria-labelledby="aim">
         <h2 id="aim">Goal and target</h2>
         <p class="mt-1"><strong>{report.goal}</strong>, into the {report.aim}.</p>
+        {#if draft.document.cues.length}<p class="mt-1">Watch: {draft.document.cues.join('; ')}.</p>{/if}
       </section>
     {/if}
     <DrillFields {draft} {builtIn} bind:people={bench.people} />

@@ -19,9 +19,9 @@
       <a class="link-hover" href={open}>{document.title}</a>
     </h3>
     <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
-    <span class="sm:ml-auto">
+    <span class="flex gap-3 sm:ml-auto">
       {#each carry as drum (drum.name)}
-        <span class="mr-3 whitespace-nowrap"
+        <span class="whitespace-nowrap"
           ><span class="drum-digits text-xl">{drum.text}</span>
           {drum.name === 'Balls' ? 'balls' : `baskets ${drum.unit}`}</span
         >

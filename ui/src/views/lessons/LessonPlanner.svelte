@@ -44,7 +44,7 @@
   let plan = $state.raw<Plan>(firstPlan)
   let selected = $state('')
   let unread = $state('')
-  let chosenDrill = $state<string>()
+  let chosenDrill = $state('')
 
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: true }],
@@ -186,7 +186,13 @@
         if (block) add(block)
       }}
     >
-      <select class="select select-sm w-64 max-w-full" aria-label="A drill to add" bind:value={chosenDrill}>
+      <select
+        class="select select-sm w-64 max-w-full"
+        aria-label="A drill to add"
+        bind:value={chosenDrill}
+        required
+      >
+        <option value="" disabled>choose a drill</option>
         {#each (ready.data ?? []).filter((block) => block.kind === 'drill') as block (block.drill)}
           <option value={block.drill}>{block.title} ({block.minutes} min)</option>
         {/each}
