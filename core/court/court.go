@@ -62,13 +62,46 @@ type Court struct {
 	Width   float64 `json:"width" description:"Outer sideline to outer sideline"`
 	Singles float64 `json:"singles" description:"Width for one against one"`
 	Source  string  `json:"source" description:"The published rules its dimensions come from"`
+
+	Boxes    []Box      `json:"boxes" description:"Named parts of the surface, smaller ones first"`
+	Walls    []WallLine `json:"walls" description:"Lines on the walls of a squash court"`
+	Surfaces []string   `json:"surfaces" description:"What it is usually laid with"`
+	Above    float64    `json:"above" description:"How high the surface stands over the floor: the table's height, else 0"`
+}
+
+// Play is who shares the court; it decides which sidelines are out.
+type Play string
+
+// The two ways of sharing a court.
+const (
+	SinglesPlay Play = "singles"
+	DoublesPlay Play = "doubles"
+)
+
+// Enum lists them for the schema.
+func (Play) Enum() []any { return []any{SinglesPlay, DoublesPlay} }
+
+// InPlay is the width of the court as it is played; no word means singles.
+func (c Court) InPlay(play Play) float64 {
+	if play == DoublesPlay {
+		return c.Width
+	}
+	return c.Singles
 }
 
 // Net is the net across y = 0.
 type Net struct {
 	Centre float64 `json:"centre" description:"Height in the middle"`
 	Post   float64 `json:"post" description:"Height at the posts"`
-	HalfUp float64 `json:"halfUp" description:"From the middle to a post"`
+	HalfUp float64 `json:"halfUp" description:"From the middle to a post; 0 where there is no net"`
+}
+
+// Height is how high the net is so far from the middle: straight from the centre to the post.
+func (n Net) Height(x float64) float64 {
+	if n.HalfUp == 0 {
+		return 0
+	}
+	return n.Centre + (n.Post-n.Centre)*math.Min(math.Abs(x)/n.HalfUp, 1)
 }
 
 // RunOff is the clear floor around the lines.
@@ -77,9 +110,13 @@ type RunOff struct {
 	Side float64 `json:"side"`
 }
 
-// Line finds a line by name.
+// Line finds a line by name. A court without singles sidelines answers with its sidelines, so that a
+// mark keeps its own words when it moves between courts.
 func (c Court) Line(id LineID) (Line, bool) {
 	i := slices.IndexFunc(c.Lines, func(l Line) bool { return l.ID == id })
+	if i < 0 && (id == LeftSingles || id == RightSingles) {
+		return c.Line(LineID(strings.Replace(string(id), "singles-", "", 1)))
+	}
 	if i < 0 {
 		return Line{}, false
 	}
@@ -92,40 +129,27 @@ func (c Court) OnMap(p Point) bool {
 	return math.Abs(p.X) <= c.Width/2+c.RunOff.Side+slack && math.Abs(p.Y) <= c.Length/2+c.RunOff.Back+slack
 }
 
-// Inside says whether a place lies in the court as it is played one against one.
-func (c Court) Inside(p Point) bool {
-	return math.Abs(p.X) <= c.Singles/2 && math.Abs(p.Y) <= c.Length/2
+// Inside says whether a place lies in the court as it is played.
+func (c Court) Inside(p Point, play Play) bool {
+	return math.Abs(p.X) <= c.InPlay(play)/2 && math.Abs(p.Y) <= c.Length/2
 }
 
-// Margin returns the line nearest to a place among the singles lines and baselines, and how far off
-// it is: the error the player can make before the ball is out. It is negative outside.
-func (c Court) Margin(p Point) (Line, float64) {
-	side := c.Singles/2 - math.Abs(p.X)
-	end := c.Length/2 - math.Abs(p.Y)
-	which, margin := c.sideline(p.X), side
-	if end < side {
-		which, margin = baselineOf(p.Y), end
+// Margin returns the line nearest to a place among those around the court as it is played, and how far
+// off it is: the error the player can make before the ball is out. It is negative outside.
+func (c Court) Margin(p Point, play Play) (Line, float64) {
+	width := c.InPlay(play)
+	margin := math.Min(width/2-math.Abs(p.X), c.Length/2-math.Abs(p.Y))
+	for _, line := range c.Lines {
+		at, isY := line.position()
+		offset, edge := math.Abs(p.X-at), math.Abs(at) == width/2 && p.X*at >= 0
+		if isY {
+			offset, edge = math.Abs(p.Y-at), math.Abs(at) == c.Length/2 && p.Y*at >= 0
+		}
+		if edge && math.Abs(offset-math.Abs(margin)) < 1e-9 {
+			return line, margin
+		}
 	}
-	line, _ := c.Line(which)
-	return line, margin
-}
-
-func (c Court) sideline(x float64) LineID {
-	id := RightSingles
-	if c.Singles == c.Width {
-		id = RightSide
-	}
-	if x < 0 {
-		return id.mirrored()
-	}
-	return id
-}
-
-func baselineOf(y float64) LineID {
-	if y < 0 {
-		return NearBaseline
-	}
-	return FarBaseline
+	return Line{}, margin
 }
 
 // All lists the courts in the order in which they are offered.

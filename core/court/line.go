@@ -22,27 +22,43 @@ const (
 	RightSingles LineID = "right-singles-sideline"
 	NearCentre   LineID = "near-centre-line"
 	FarCentre    LineID = "far-centre-line"
+	FrontWall    LineID = "front-wall"
+	BackWall     LineID = "back-wall"
+	LeftWall     LineID = "left-side-wall"
+	RightWall    LineID = "right-side-wall"
+	ShortLine    LineID = "short-line"
+	HalfCourt    LineID = "half-court-line"
+	LeftBox      LineID = "left-service-box-line"
+	RightBox     LineID = "right-service-box-line"
+	BoxBack      LineID = "service-box-back-line"
+	NearEnd      LineID = "near-end-line"
+	FarEnd       LineID = "far-end-line"
 )
 
-// mirrored swaps left and right.
-func (id LineID) mirrored() LineID {
-	if rest, ok := strings.CutPrefix(string(id), "left-"); ok {
-		return LineID("right-" + rest)
-	}
-	if rest, ok := strings.CutPrefix(string(id), "right-"); ok {
-		return LineID("left-" + rest)
-	}
-	return id
+// WallLine is a line on a wall; between its ends it is straight.
+type WallLine struct {
+	Name string  `json:"name"`
+	Wall LineID  `json:"wall"`
+	From float64 `json:"from" description:"Height where the wall begins: left or front"`
+	To   float64 `json:"to" description:"Height where it ends: right or back"`
 }
 
-// plain is the line's name without its end and side.
-func (id LineID) plain() string {
-	words := string(id)
-	for _, prefix := range []string{"near-", "far-", "left-", "right-"} {
-		words = strings.TrimPrefix(words, prefix)
+// Mirrored is the line on the other side.
+func (id LineID) Mirrored() LineID { return LineID(mirroredName(string(id))) }
+
+// mirrored swaps left and right, and deuce and ad.
+func (id BoxID) mirrored() BoxID { return BoxID(mirroredName(string(id))) }
+
+// mirroredName swaps the words for the sides in a name.
+func mirroredName(name string) string {
+	words := strings.Split(name, "-")
+	other := map[string]string{"left": "right", "right": "left", "deuce": "ad", "ad": "deuce"}
+	for i, word := range words {
+		if swapped, is := other[word]; is {
+			words[i] = swapped
+		}
 	}
-	return strings.NewReplacer("service-line", "service line", "no-volley-line", "no-volley line",
-		"long-service line", "long service line", "centre-line", "centre line", "singles-sideline", "singles sideline").Replace(words)
+	return strings.Join(words, "-")
 }
 
 // across builds the two lines parallel to the net at distance d from it.
@@ -69,11 +85,8 @@ func centre(from, to float64) []Line {
 	}
 }
 
+// nameOf is what a coach calls a line.
 func nameOf(id LineID) string {
-	for _, prefix := range []string{"near", "far", "left", "right"} {
-		if strings.HasPrefix(string(id), prefix+"-") {
-			return prefix + " " + id.plain()
-		}
-	}
-	return id.plain()
+	// The replacer tries its pairs in order: the hyphen of no-volley stays.
+	return strings.NewReplacer("no-volley", "no-volley", "-", " ").Replace(string(id))
 }

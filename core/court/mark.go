@@ -35,11 +35,33 @@ type Measure struct {
 	Fraction *float64 `json:"fraction,omitempty" minimum:"0" maximum:"1" description:"Share of the way from line to the other line"`
 }
 
+// End is one of the two ends, and the player who has it.
+type End string
+
+// The ends. Squash has only one: both players share the near end.
+const (
+	NearEndPlayer End = "near"
+	FarEndPlayer  End = "far"
+)
+
+// Enum lists the ends for the schema.
+func (End) Enum() []any { return []any{NearEndPlayer, FarEndPlayer} }
+
+// Along is a place on a line, so far from one of its ends.
+type Along struct {
+	Line     LineID  `json:"line" maxLength:"40"`
+	Distance float64 `json:"distance" minimum:"0" maximum:"100" description:"Metres from the end"`
+	From     Toward  `json:"from" description:"The end it is measured from: near, far, left or right"`
+}
+
 // Mark is a place as a coach says it: two measures, one from a line parallel to the net and one from a
-// line across it; or a plain place.
+// line across it; so far along a line; or a plain place.
 type Mark struct {
 	Measures []Measure `json:"measures,omitempty" maxItems:"2"`
+	Along    *Along    `json:"along,omitempty"`
 	Place    *Point    `json:"place,omitempty"`
+	Whose    End       `json:"whose,omitempty" description:"Whose left and right are meant; no word means the near player's"`
+	Scales   bool      `json:"scales,omitempty" description:"On another court the offsets grow or shrink with it, instead of keeping their length"`
 }
 
 // At is the mark of a plain place.
@@ -60,12 +82,27 @@ func Between(line, to LineID, fraction float64) Measure {
 
 // Resolve finds where a mark is on a court. Its errors name the measure that makes no sense there.
 func (c Court) Resolve(m Mark) (Point, error) {
+	if m.Whose == FarEndPlayer {
+		m = m.Mirrored()
+	}
 	var wrong invalid.Fields
+	ways := 0
+	for _, used := range []bool{m.Place != nil, m.Along != nil, len(m.Measures) > 0} {
+		if used {
+			ways++
+		}
+	}
 	switch {
-	case m.Place != nil && len(m.Measures) > 0:
-		wrong.Add("measures", "give either two measures from lines or a plain place, not both")
+	case ways > 1:
+		wrong.Add("measures", "say a mark in one way: two measures from lines, along a line, or a plain place; not both")
 	case m.Place != nil:
 		return c.onMap(*m.Place)
+	case m.Along != nil:
+		p, err := c.along(*m.Along)
+		if err != nil {
+			return Point{}, err
+		}
+		return c.onMap(p)
 	case len(m.Measures) != 2:
 		wrong.Add("measures", "a mark needs two measures, one from a line along the net and one from a sideline")
 	}
@@ -93,6 +130,31 @@ func (c Court) Resolve(m Mark) (Point, error) {
 	return c.onMap(p)
 }
 
+// along finds a place on a line.
+func (c Court) along(a Along) (Point, error) {
+	line, ok := c.Line(a.Line)
+	if !ok {
+		return Point{}, c.noLine("along.line", a.Line)
+	}
+	from, to := line.From, line.To
+	switch {
+	case line.Across() && a.From == Right, !line.Across() && a.From == Far:
+		from, to = to, from
+	case line.Across() && a.From != Left, !line.Across() && a.From != Near:
+		return Point{}, invalid.Fields{{Path: "along.from", Message: fmt.Sprintf("the %s has a left and a right end, or a near and a far one", line.Name)}}
+	}
+	length := from.Distance(to)
+	if a.Distance > length {
+		return Point{}, invalid.Fields{{Path: "along.distance", Message: fmt.Sprintf("the %s is only %s long", line.Name, units.Metres.Length(length))}}
+	}
+	share := a.Distance / length
+	return Point{from.X + share*(to.X-from.X), from.Y + share*(to.Y-from.Y)}, nil
+}
+
+func (c Court) noLine(path string, id LineID) error {
+	return invalid.Fields{{Path: path, Message: fmt.Sprintf("%s has no line called %q", c.Name, id)}}
+}
+
 func (c Court) onMap(p Point) (Point, error) {
 	if c.OnMap(p) {
 		return p, nil
@@ -105,13 +167,13 @@ func (c Court) onMap(p Point) (Point, error) {
 func (c Court) coordinate(m Measure) (value float64, isY bool, err error) {
 	line, ok := c.Line(m.Line)
 	if !ok {
-		return 0, false, invalid.Fields{{Path: "line", Message: fmt.Sprintf("%s has no line called %q", c.Name, m.Line)}}
+		return 0, false, c.noLine("line", m.Line)
 	}
 	start, isY := line.position()
 	if m.Fraction != nil {
 		other, ok := c.Line(m.To)
 		if !ok {
-			return 0, false, invalid.Fields{{Path: "to", Message: fmt.Sprintf("%s has no line called %q", c.Name, m.To)}}
+			return 0, false, c.noLine("to", m.To)
 		}
 		end, alike := other.position()
 		if alike != isY {
@@ -156,14 +218,18 @@ func direction(toward Toward, at float64, isY bool) (float64, error) {
 // Measure says where a place is in the way another mark is said: from the same lines, or as a plain
 // place. A fraction whose place has moved becomes an offset from its first line.
 func (c Court) Measure(p Point, like Mark) Mark {
-	if len(like.Measures) != 2 {
-		return Mark{Place: &p}
+	if like.Whose == FarEndPlayer {
+		p.X = 0 - p.X
 	}
-	m := Mark{Measures: make([]Measure, 2)}
+	plain := Mark{Place: &p, Whose: like.Whose, Scales: like.Scales}
+	if len(like.Measures) != 2 {
+		return plain
+	}
+	m := Mark{Measures: make([]Measure, 2), Whose: like.Whose, Scales: like.Scales}
 	for i, was := range like.Measures {
 		line, ok := c.Line(was.Line)
 		if !ok {
-			return Mark{Place: &p}
+			return plain
 		}
 		at, isY := line.position()
 		offset := p.X - at
@@ -194,67 +260,27 @@ func word(offset, at float64, isY bool) Toward {
 
 // Mirrored swaps left and right: the same mark for a player of the other hand.
 func (m Mark) Mirrored() Mark {
+	mirrored := Mark{Whose: m.Whose, Scales: m.Scales}
 	if m.Place != nil {
-		return At(0-m.Place.X, m.Place.Y) // 0−x, so that nothing becomes a negative zero
+		mirrored.Place = &Point{X: 0 - m.Place.X, Y: m.Place.Y} // 0−x, so that nothing becomes a negative zero
 	}
-	mirrored := Mark{Measures: make([]Measure, len(m.Measures))}
-	for i, measure := range m.Measures {
-		measure.Line, measure.To = measure.Line.mirrored(), measure.To.mirrored()
-		switch measure.Toward {
-		case Left:
-			measure.Toward = Right
-		case Right:
-			measure.Toward = Left
-		}
-		mirrored.Measures[i] = measure
+	if m.Along != nil {
+		mirrored.Along = &Along{Line: m.Along.Line.Mirrored(), Distance: m.Along.Distance, From: m.Along.From.mirrored()}
+	}
+	for _, measure := range m.Measures {
+		measure.Line, measure.To, measure.Toward = measure.Line.Mirrored(), measure.To.Mirrored(), measure.Toward.mirrored()
+		mirrored.Measures = append(mirrored.Measures, measure)
 	}
 	return mirrored
 }
 
-// Say puts a mark into a coach's words, with left and right as the near player has them.
-func (c Court) Say(m Mark, system units.System) string {
-	if m.Place != nil {
-		return fmt.Sprintf("%s %s of the middle, %s %s", system.Length(math.Abs(m.Place.X)), word(m.Place.X, 0, false),
-			system.Length(math.Abs(m.Place.Y)), beyond(m.Place.Y))
+// mirrored swaps left and right.
+func (t Toward) mirrored() Toward {
+	switch t {
+	case Left:
+		return Right
+	case Right:
+		return Left
 	}
-	said := ""
-	for i, measure := range m.Measures {
-		if i > 0 {
-			said += ", "
-		}
-		said += c.sayMeasure(measure, system)
-	}
-	return said
-}
-
-func beyond(y float64) string {
-	if y < 0 {
-		return "this side of the net"
-	}
-	return "beyond the net"
-}
-
-func (c Court) sayMeasure(m Measure, system units.System) string {
-	line, _ := c.Line(m.Line)
-	if m.Fraction != nil {
-		other, _ := c.Line(m.To)
-		return fmt.Sprintf("%s %% of the way from the %s to the %s", units.Decimal(*m.Fraction*100, 0), line.Name, other.Name)
-	}
-	_, across := line.position()
-	length := system.Length(m.Distance)
-	switch {
-	case m.Distance == 0:
-		return "on the " + line.Name
-	case m.Toward == In:
-		return length + " inside the " + line.Name
-	case m.Toward == Out && across:
-		return length + " behind the " + line.Name
-	case m.Toward == Out:
-		return length + " outside the " + line.Name
-	case m.Toward == Near:
-		return length + " this side of the " + line.Name
-	case m.Toward == Far:
-		return length + " beyond the " + line.Name
-	}
-	return fmt.Sprintf("%s %s of the %s", length, m.Toward, line.Name)
+	return t
 }

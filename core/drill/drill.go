@@ -25,16 +25,52 @@ const (
 	Start    PlaceKind = "start"
 	Feeder   PlaceKind = "feeder"
 	Recovery PlaceKind = "recovery"
+	Opponent PlaceKind = "opponent"
+	Partner  PlaceKind = "partner"
 	Queue    PlaceKind = "queue"
+	OnDeck   PlaceKind = "on deck"
+	Basket   PlaceKind = "basket"
+	Cone     PlaceKind = "cone"
+	Obstacle PlaceKind = "obstacle"
 )
 
 // Enum lists the kinds for the schema.
-func (PlaceKind) Enum() []any { return []any{Start, Feeder, Recovery, Queue} }
+func (PlaceKind) Enum() []any {
+	return []any{Start, Feeder, Recovery, Opponent, Partner, Queue, OnDeck, Basket, Cone, Obstacle}
+}
 
-// Place is somebody's place in a drill.
+// carried says whether it is put down on court before the drill.
+func (k PlaceKind) carried() bool { return k == Basket || k == Cone || k == Obstacle }
+
+// Way is the side on which an obstacle is passed, as the player runs at it.
+type Way string
+
+// The ways round.
+const (
+	EitherWay Way = "either"
+	LeftWay   Way = "left"
+	RightWay  Way = "right"
+)
+
+// Enum lists the ways for the schema.
+func (Way) Enum() []any { return []any{EitherWay, LeftWay, RightWay} }
+
+func (w Way) mirrored() Way {
+	switch w {
+	case LeftWay:
+		return RightWay
+	case RightWay:
+		return LeftWay
+	}
+	return w
+}
+
+// Place is the place of somebody or something in a drill.
 type Place struct {
-	Kind PlaceKind  `json:"kind"`
-	Mark court.Mark `json:"mark"`
+	Kind   PlaceKind  `json:"kind"`
+	Mark   court.Mark `json:"mark"`
+	Size   float64    `json:"size,omitempty" minimum:"0" maximum:"10" description:"Of an obstacle: its width, metres"`
+	Around Way        `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 }
 
 // GoalKind is how a goal is counted.
@@ -76,7 +112,10 @@ type Document struct {
 	Places    []Place       `json:"places" minItems:"1" maxItems:"12"`
 	Pattern   feed.Pattern  `json:"pattern"`
 	Turns     int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
+	Play      court.Play    `json:"play,omitempty" description:"Who shares the court; no word means singles"`
 	Target    court.Target  `json:"target"`
+	NoGo      []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
+	Counts    Counts        `json:"counts,omitempty" description:"What counts as made"`
 	Goal      Goal          `json:"goal"`
 	SetUp     float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
 	Effort    int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
@@ -112,13 +151,19 @@ func (d Document) Check() error {
 	for i, place := range d.Places {
 		_, err := c.Resolve(place.Mark)
 		wrong.Under(invalid.Join("places", i, "mark"), err)
+		if place.Kind == Obstacle && place.Size <= 0 {
+			wrong.Add(invalid.Join("places", i, "size"), "say how wide the obstacle is")
+		}
 	}
 	for i, ball := range d.Pattern.Balls {
 		_, err := c.Resolve(ball.Landing)
 		wrong.Under(invalid.Join("pattern.balls", i, "landing"), err)
 	}
-	_, err = c.Shape(d.Target)
+	_, err = c.Shape(d.Target, d.Play)
 	wrong.Under("target", err)
+	for i, noGo := range d.NoGo {
+		wrong.Under(invalid.Join("noGo", i), noGo.check(c, d.Play))
+	}
 	return wrong.Err()
 }
 
@@ -151,10 +196,17 @@ func (d Document) For(hand student.Hand) Document {
 func (d Document) Mirrored() Document {
 	places := make([]Place, len(d.Places))
 	for i, place := range d.Places {
-		place.Mark = place.Mark.Mirrored()
+		place.Mark, place.Around = place.Mark.Mirrored(), place.Around.mirrored()
 		places[i] = place
 	}
 	d.Places, d.Pattern, d.Target = places, d.Pattern.Mirrored(), d.Target.Mirrored()
+	if d.NoGo != nil {
+		noGo := make([]NoGo, len(d.NoGo))
+		for i, n := range d.NoGo {
+			noGo[i] = n.mirrored()
+		}
+		d.NoGo = noGo
+	}
 	return d
 }
 

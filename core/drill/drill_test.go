@@ -56,7 +56,7 @@ func TestLibrary(t *testing.T) {
 			require.Len(t, r.Feeds, len(d.Pattern.Balls))
 			for _, f := range r.Feeds {
 				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
-				require.True(t, r.Court.Inside(f.Landing), "a fed ball lands in")
+				require.True(t, r.Court.Inside(f.Landing, d.Play), "a fed ball lands in")
 				require.Positive(t, f.From.Y, "the feeder stands beyond the net")
 			}
 			for _, drum := range r.Drums {
@@ -81,14 +81,14 @@ func TestReportSaysWhatACoachSays(t *testing.T) {
 }
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Moved("pattern.balls.0", court.Point{X: 1.037, Y: -9.02}, units.Metres.Grain())
+	d, err := coin().Moved("pattern.balls.0.landing", court.Point{X: 1.037, Y: -9.02}, units.Metres.Grain())
 	require.NoError(t, err)
 	landing := d.Pattern.Balls[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
 	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
 	require.NotEqual(t, landing, coin().Pattern.Balls[0].Landing, "the drill it came from is untouched")
 
-	for handle, path := range map[string]string{"places.9": "move.handle", "target": "target.mark", "nonsense": "move.handle", "places.0": "places.0.mark"} {
+	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
 		_, err := coin().Moved(handle, to, 0)
 		var fields invalid.Fields
@@ -130,6 +130,7 @@ func TestHands(t *testing.T) {
 	for _, stored := range drill.Library() {
 		d := stored.Document
 		require.Equal(t, d, d.Mirrored().Mirrored(), d.Name)
+		require.Equal(t, d, d.For(student.LeftHand).Mirrored(), d.Name)
 		require.Equal(t, d, d.For(student.RightHand))
 		left, err := d.For(student.LeftHand).Report(1, coach.Default())
 		require.NoError(t, err)

@@ -3,15 +3,12 @@ package drill
 import (
 	"fmt"
 	"math"
-	"slices"
 	"strconv"
 	"strings"
 
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
-
-const targetHandle = "target"
 
 // Move is a place that was dragged to somewhere else.
 type Move struct {
@@ -27,43 +24,22 @@ func (d Document) Moved(handle string, to court.Point, grain float64) (Document,
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	moved := func(m court.Mark) (court.Mark, error) {
-		n := c.Measure(to, m)
+	moved := d.clone()
+	for _, m := range moved.marks() {
+		if m.handle != handle {
+			continue
+		}
+		n := c.Measure(to, *m.mark)
 		round(&n, grain)
 		if _, err := c.Resolve(n); err != nil {
-			return m, err
+			var wrong invalid.Fields
+			wrong.Under(handle, err)
+			return d, wrong.Err()
 		}
-		return n, nil
-	}
-	if handle == targetHandle && d.Target.Mark != nil {
-		mark, err := moved(*d.Target.Mark)
-		if err != nil {
-			return d, underHandle(targetHandle+".mark", err)
-		}
-		d.Target.Mark = &mark
-		return d, nil
-	}
-	if i, ok := index(handle, "places.", len(d.Places)); ok {
-		d.Places = slices.Clone(d.Places)
-		if d.Places[i].Mark, err = moved(d.Places[i].Mark); err != nil {
-			return d, underHandle(handle+".mark", err)
-		}
-		return d, nil
-	}
-	if i, ok := index(handle, "pattern.balls.", len(d.Pattern.Balls)); ok {
-		d.Pattern.Balls = slices.Clone(d.Pattern.Balls)
-		if d.Pattern.Balls[i].Landing, err = moved(d.Pattern.Balls[i].Landing); err != nil {
-			return d, underHandle(handle+".landing", err)
-		}
-		return d, nil
+		*m.mark = n
+		return moved, nil
 	}
 	return d, invalid.Fields{{Path: "move.handle", Message: fmt.Sprintf("there is no place called %q in this drill", handle)}}
-}
-
-func underHandle(path string, err error) error {
-	var wrong invalid.Fields
-	wrong.Under(path, err)
-	return wrong.Err()
 }
 
 func index(handle, prefix string, n int) (int, bool) {

@@ -12,22 +12,34 @@ import (
 
 // Report is everything a view shows about a drill. All places are resolved.
 type Report struct {
-	Court  court.Court    `json:"court"`
-	Spots  []Spot         `json:"spots" description:"Every place that can be moved"`
-	Feeds  []Feed         `json:"feeds" description:"The balls of one sequence in order"`
-	Target court.Shape    `json:"target"`
-	Aim    string         `json:"aim" description:"The target in words"`
-	Goal   string         `json:"goal" description:"The goal in words"`
-	Load   Load           `json:"load"`
-	Drums  []working.Drum `json:"drums"`
+	Court     court.Court    `json:"court"`
+	Spots     []Spot         `json:"spots" description:"Every place that can be moved"`
+	Feeds     []Feed         `json:"feeds" description:"The balls of one sequence in order"`
+	Target    court.Shape    `json:"target"`
+	NoGo      []court.Shape  `json:"noGo" description:"Areas where no ball may land"`
+	NoGoLines []court.LineID `json:"noGoLines" description:"Lines that no ball may cross"`
+	Walk      []court.Step   `json:"walk" description:"What to put down, in walking order from the near left corner"`
+	Sizes     []Size         `json:"sizes" description:"Lengths of the target that can be typed"`
+	Aim       string         `json:"aim" description:"The target in words"`
+	Goal      string         `json:"goal" description:"The goal in words"`
+	Load      Load           `json:"load"`
+	Drums     []working.Drum `json:"drums"`
 }
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle string      `json:"handle" description:"Where the mark stands in the document: places.0, pattern.balls.1, target"`
-	Label  string      `json:"label"`
-	At     court.Point `json:"at"`
-	Said   string      `json:"said" description:"The place as a coach says it"`
+	Handle  string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark"`
+	Label   string      `json:"label"`
+	At      court.Point `json:"at"`
+	Said    string      `json:"said" description:"The place as a coach says it"`
+	Offsets []Offset    `json:"offsets" description:"Its two measures, to be changed one by one; none for a plain place"`
+}
+
+// Offset is one measure of a mark, as it is typed.
+type Offset struct {
+	Line   string       `json:"line" description:"The line it is measured from, in words"`
+	Text   string       `json:"text" description:"The length or the fraction, exactly"`
+	Toward court.Toward `json:"toward"`
 }
 
 // Feed is one ball as it is fed.
@@ -51,28 +63,44 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 	if err != nil {
 		return Report{}, err
 	}
-	r := Report{Court: c, Load: d.LoadFor(people, d.Turns, s), Aim: c.SayTarget(d.Target, s.Units), Goal: d.Goal.String()}
-	if r.Target, err = c.Shape(d.Target); err != nil {
+	tape := s.Tape()
+	r := Report{
+		Court: c, Load: d.LoadFor(people, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
+		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.sizes(s),
+	}
+	if r.Target, err = c.Shape(d.Target, d.Play); err != nil {
 		return Report{}, err
 	}
-	for i, place := range d.Places {
-		at, err := c.Resolve(place.Mark)
+	for _, noGo := range d.NoGo {
+		if noGo.Area == nil {
+			r.NoGoLines = append(r.NoGoLines, noGo.Line)
+			continue
+		}
+		shape, err := c.Shape(*noGo.Area, d.Play)
 		if err != nil {
 			return Report{}, err
 		}
-		r.Spots = append(r.Spots, Spot{Handle: invalid.Join("places", i), Label: string(place.Kind), At: at, Said: c.Say(place.Mark, s.Units)})
+		r.NoGo = append(r.NoGo, shape)
 	}
-	if err := d.reportFeeds(&r, c, s); err != nil {
+	if r.Walk, err = d.WalkOff(s.WalkTape()); err != nil {
 		return Report{}, err
 	}
-	if d.Target.Kind == court.Circle {
-		r.Spots = append(r.Spots, Spot{Handle: targetHandle, Label: "target", At: r.Target.Centre, Said: c.Say(*d.Target.Mark, s.Units)})
+	copied := d.clone()
+	for _, m := range copied.marks() {
+		at, err := c.Resolve(*m.mark)
+		if err != nil {
+			return Report{}, err
+		}
+		r.Spots = append(r.Spots, Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Offsets: offsets(c, *m.mark, s)})
+	}
+	if err := d.reportFeeds(&r, c); err != nil {
+		return Report{}, err
 	}
 	r.Drums = d.drums(r, s)
 	return r, nil
 }
 
-func (d Document) reportFeeds(r *Report, c court.Court, s coach.Settings) error {
+func (d Document) reportFeeds(r *Report, c court.Court) error {
 	feeder, _ := d.place(Feeder)
 	from, err := c.Resolve(feeder.Mark)
 	if err != nil {
@@ -84,11 +112,24 @@ func (d Document) reportFeeds(r *Report, c court.Court, s coach.Settings) error 
 		if err != nil {
 			return err
 		}
-		label := fmt.Sprintf("ball %d, %s", i+1, ball.Stroke)
-		r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: label, From: from, Landing: landing, Release: releases[i]})
-		r.Spots = append(r.Spots, Spot{Handle: invalid.Join("pattern.balls", i), Label: label, At: landing, Said: c.Say(ball.Landing, s.Units)})
+		r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: string(ball.Stroke), From: from, Landing: landing, Release: releases[i]})
 	}
 	return nil
+}
+
+// offsets writes the measures of a mark so that they can be typed again.
+func offsets(c court.Court, m court.Mark, s coach.Settings) []Offset {
+	list := []Offset{}
+	for _, measure := range m.Measures {
+		line, _ := c.Line(measure.Line)
+		o := Offset{Line: line.Name, Text: s.Units.Write(measure.Distance), Toward: measure.Toward}
+		if measure.Fraction != nil {
+			other, _ := c.Line(measure.To)
+			o.Line, o.Text, o.Toward = line.Name+" to "+other.Name, units.Decimal(*measure.Fraction*100, 1)+" %", ""
+		}
+		list = append(list, o)
+	}
+	return list
 }
 
 func (d Document) drums(r Report, s coach.Settings) []working.Drum {

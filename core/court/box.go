@@ -1,0 +1,72 @@
+package court
+
+import (
+	"cmp"
+	"slices"
+)
+
+// BoxID names a part of a court. Left and right in it are the near player's; deuce and ad are those of
+// the player whose end it is.
+type BoxID string
+
+// Box is a named part of the surface.
+type Box struct {
+	ID   BoxID  `json:"id"`
+	Name string `json:"name"`
+	Min  Point  `json:"min"`
+	Max  Point  `json:"max"`
+}
+
+// Area is the box's area in square metres.
+func (b Box) Area() float64 { return (b.Max.X - b.Min.X) * (b.Max.Y - b.Min.Y) }
+
+// Holds says whether a place lies in the box.
+func (b Box) Holds(p Point) bool {
+	return p.X >= b.Min.X && p.X <= b.Max.X && p.Y >= b.Min.Y && p.Y <= b.Max.Y
+}
+
+// Box finds a box by name.
+func (c Court) Box(id BoxID) (Box, bool) {
+	i := slices.IndexFunc(c.Boxes, func(b Box) bool { return b.ID == id })
+	if i < 0 {
+		return Box{}, false
+	}
+	return c.Boxes[i], true
+}
+
+// BoxOf returns the smallest box that holds a place; ok is false where none does.
+func (c Court) BoxOf(p Point) (box Box, ok bool) {
+	for _, b := range c.Boxes {
+		if b.Holds(p) {
+			return b, true
+		}
+	}
+	return Box{}, false
+}
+
+// bothEnds makes a box on the near half and the one that the far player has: turned half round.
+func bothEnds(id, name string, left, right, from, to float64) []Box {
+	return []Box{
+		{ID: BoxID("near-" + id), Name: "near " + name, Min: Point{left, -to}, Max: Point{right, -from}},
+		{ID: BoxID("far-" + id), Name: "far " + name, Min: Point{-right, from}, Max: Point{-left, to}},
+	}
+}
+
+// sized puts the boxes in order, smaller ones first, so that a place is found in the finest.
+func sized(groups ...[]Box) []Box {
+	boxes := slices.Concat(groups...)
+	slices.SortStableFunc(boxes, func(a, b Box) int { return cmp.Compare(a.Area(), b.Area()) })
+	return boxes
+}
+
+// halves are the parts that every court with two ends has.
+func halves(width, length float64) []Box {
+	w, l := width/2, length/2
+	return slices.Concat(
+		bothEnds("half", "half", -w, w, 0, l),
+		[]Box{
+			{ID: "left-half", Name: "left half, both ends", Min: Point{-w, -l}, Max: Point{0, l}},
+			{ID: "right-half", Name: "right half, both ends", Min: Point{0, -l}, Max: Point{w, l}},
+		},
+	)
+}

@@ -1,0 +1,120 @@
+package court
+
+import (
+	"errors"
+	"fmt"
+	"regexp"
+	"slices"
+	"strings"
+
+	"hodometer/core/units"
+)
+
+// ErrMeasure says that a text does not measure a place from a line.
+var ErrMeasure = errors.New("a length was expected, such as 4 ft 6 in, 1.4 m or 3 steps, or: 2 ft inside the far baseline, half-way from the net to the far service line, 3/4 back")
+
+var (
+	betweenForm = regexp.MustCompile(`^(.+?) from (?:the )?(.+?) to (?:the )?(.+)$`)
+	offsetForm  = regexp.MustCompile(`^(.+?) (inside|in from|behind|outside|this side of|beyond|left of|right of) (?:the )?(.+)$`)
+	onForm      = regexp.MustCompile(`^on (?:the )?(.+)$`)
+	towards     = map[string]Toward{
+		"inside": In, "in from": In, "behind": Out, "outside": Out, "this side of": Near, "beyond": Far, "left of": Left, "right of": Right,
+	}
+)
+
+// ReadMeasure reads one measure as a coach says it. What the text leaves out – the line, the direction,
+// the end – is taken from the measure that it replaces. Step is the length of the coach's own step.
+func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, error) {
+	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
+	if found := betweenForm.FindStringSubmatch(plain); found != nil {
+		share, err := units.ReadFraction(found[1])
+		if err != nil {
+			return was, err
+		}
+		from, err := c.named(found[2], was.Line)
+		if err != nil {
+			return was, err
+		}
+		to, err := c.named(found[3], was.Line)
+		return Between(from, to, share), err
+	}
+	if found := offsetForm.FindStringSubmatch(plain); found != nil {
+		length, err := units.Read(found[1], step)
+		if err != nil {
+			return was, err
+		}
+		line, err := c.named(found[3], was.Line)
+		return Off(line, length, towards[found[2]]), err
+	}
+	if found := onForm.FindStringSubmatch(plain); found != nil {
+		line, err := c.named(found[1], was.Line)
+		if err != nil {
+			return was, err
+		}
+		return c.onLine(line), nil
+	}
+	if share, err := units.ReadFraction(plain); err == nil {
+		return c.fraction(was, share)
+	}
+	length, err := units.Read(plain, step)
+	if err != nil {
+		return was, fmt.Errorf("%q: %w", text, ErrMeasure)
+	}
+	if was.Fraction != nil {
+		was = c.onLine(was.Line)
+		was.Toward = c.outward(was.Line)
+	}
+	was.Distance = length
+	return was, nil
+}
+
+// onLine is the measure of a place on a line.
+func (c Court) onLine(id LineID) Measure {
+	line, _ := c.Line(id)
+	at, isY := line.position()
+	return Off(id, 0, word(0, at, isY))
+}
+
+// outward is the direction away from the net on the near half of a line through the middle, and into the
+// court from any other.
+func (c Court) outward(id LineID) Toward {
+	line, _ := c.Line(id)
+	switch at, isY := line.position(); {
+	case at != 0:
+		return In
+	case isY:
+		return Near
+	}
+	return Right
+}
+
+// fraction puts a share into a measure: of its own two lines, or "so much back" from the net to the end
+// line of its half.
+func (c Court) fraction(was Measure, share float64) (Measure, error) {
+	if was.Fraction != nil {
+		return Between(was.Line, was.To, share), nil
+	}
+	end := NearBaseline
+	if strings.HasPrefix(string(was.Line), "far-") {
+		end = FarBaseline
+	}
+	if _, ok := c.Line(end); !ok {
+		return was, fmt.Errorf("say between which two lines: half-way from the … to the …")
+	}
+	return Between(NetLine, end, share), nil
+}
+
+// named finds a line by its name. A name without its end or side means the end or side of another line.
+func (c Court) named(name string, like LineID) (LineID, error) {
+	prefix, _, _ := strings.Cut(string(like), "-")
+	for _, full := range []string{name, prefix + " " + name} {
+		if i := slices.IndexFunc(c.Lines, func(l Line) bool { return l.Name == full }); i >= 0 {
+			return c.Lines[i].ID, nil
+		}
+	}
+	names := make([]string, len(c.Lines))
+	for i, l := range c.Lines {
+		names[i] = l.Name
+	}
+	return like, fmt.Errorf("there is no line called %q; the lines are: %s", name, strings.Join(names, ", "))
+}

@@ -1,0 +1,84 @@
+package drill
+
+import (
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+)
+
+// CountBy is what a make is about.
+type CountBy string
+
+// A ball can count for where it lands, for how the player moved, or only when both were right. Out is
+// never a make.
+const (
+	ByLanding  CountBy = "landing"
+	ByMovement CountBy = "movement"
+	ByBoth     CountBy = "both"
+)
+
+// Enum lists them for the schema.
+func (CountBy) Enum() []any { return []any{ByLanding, ByMovement, ByBoth} }
+
+// Miss is the kind of a miss.
+type Miss string
+
+// The kinds of a miss.
+const (
+	IntoNet Miss = "net"
+	Long    Miss = "long"
+	Wide    Miss = "wide"
+)
+
+// Enum lists them for the schema.
+func (Miss) Enum() []any { return []any{IntoNet, Long, Wide} }
+
+// Choice is whether it was the right idea, marked apart from how it was carried out.
+type Choice string
+
+// The marks for a choice.
+const (
+	RightChoice Choice = "right"
+	WrongChoice Choice = "wrong"
+)
+
+// Enum lists them for the schema.
+func (Choice) Enum() []any { return []any{RightChoice, WrongChoice} }
+
+// Counts says what counts as a made ball in a drill, and what else is marked. The zero value counts
+// landings and marks nothing else.
+type Counts struct {
+	By      CountBy `json:"by,omitempty" description:"No word means landing"`
+	NoCount bool    `json:"noCount,omitempty" description:"A bad feed or a let can be marked: it is played again and counts for nobody"`
+	Misses  bool    `json:"misses,omitempty" description:"Each miss is marked net, long or wide"`
+	Choices bool    `json:"choices,omitempty" description:"Each ball is marked right or wrong choice, apart from made or missed"`
+}
+
+// NoGo is a line that no ball may cross or an area where none may land.
+type NoGo struct {
+	Line court.LineID  `json:"line,omitempty" maxLength:"40"`
+	Area *court.Target `json:"area,omitempty"`
+}
+
+func (n NoGo) check(c court.Court, play court.Play) error {
+	var wrong invalid.Fields
+	if (n.Line == "") == (n.Area == nil) {
+		wrong.Add("line", "name either a line or an area where no ball may go")
+		return wrong.Err()
+	}
+	if n.Area != nil {
+		_, err := c.Shape(*n.Area, play)
+		wrong.Under("area", err)
+	} else if _, ok := c.Line(n.Line); !ok {
+		wrong.Add("line", "%s has no line called %q", c.Name, n.Line)
+	}
+	return wrong.Err()
+}
+
+func (n NoGo) mirrored() NoGo {
+	n.Line = n.Line.Mirrored()
+	if n.Area != nil {
+		area := n.Area.Mirrored()
+		n.Area = &area
+	}
+	return n
+}

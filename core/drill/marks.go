@@ -1,0 +1,124 @@
+package drill
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+)
+
+// marked is one mark of a drill: where it stands in the document, what it is, and the mark itself.
+type marked struct {
+	handle string // the path of the mark: places.0.mark, pattern.balls.1.landing, target.points.2
+	label  string
+	mark   *court.Mark
+}
+
+// marks lists every mark of a document, so that it can be read or changed in place.
+func (d *Document) marks() []marked {
+	var list []marked
+	for i := range d.Places {
+		list = append(list, marked{invalid.Join("places", i, "mark"), string(d.Places[i].Kind), &d.Places[i].Mark})
+	}
+	for i := range d.Pattern.Balls {
+		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Balls[i].Stroke)
+		list = append(list, marked{invalid.Join("pattern.balls", i, "landing"), label, &d.Pattern.Balls[i].Landing})
+	}
+	list = append(list, targetMarks("target", "target", &d.Target)...)
+	for i := range d.NoGo {
+		if d.NoGo[i].Area != nil {
+			list = append(list, targetMarks(invalid.Join("noGo", i, "area"), "no-go", d.NoGo[i].Area)...)
+		}
+	}
+	return list
+}
+
+func targetMarks(path, label string, t *court.Target) []marked {
+	var list []marked
+	if t.Mark != nil {
+		list = append(list, marked{path + ".mark", label, t.Mark})
+	}
+	if t.Other != nil {
+		list = append(list, marked{path + ".other", label + ", other post", t.Other})
+	}
+	for i := range t.Points {
+		list = append(list, marked{invalid.Join(path, "points", i), fmt.Sprintf("%s, corner %d", label, i+1), &t.Points[i]})
+	}
+	return list
+}
+
+// clone copies a document so that changing the marks of the copy leaves the first one alone.
+func (d Document) clone() Document {
+	d.Places, d.Pattern.Balls, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Balls), slices.Clone(d.NoGo)
+	d.Target = cloneTarget(d.Target)
+	for i := range d.NoGo {
+		if d.NoGo[i].Area != nil {
+			area := cloneTarget(*d.NoGo[i].Area)
+			d.NoGo[i].Area = &area
+		}
+	}
+	return d
+}
+
+func cloneTarget(t court.Target) court.Target {
+	t.Points = slices.Clone(t.Points)
+	for _, mark := range []**court.Mark{&t.Mark, &t.Other} {
+		if *mark != nil {
+			copied := **mark
+			*mark = &copied
+		}
+	}
+	return t
+}
+
+// MarkChange is one mark on another court.
+type MarkChange struct {
+	Handle string      `json:"handle"`
+	Label  string      `json:"label"`
+	Said   string      `json:"said" description:"The mark as it is said on the court it comes from"`
+	Moved  court.Moved `json:"moved"`
+}
+
+// ChangeCourt carries a drill over to another court of its sport or of any other, each mark in its own
+// way, and shows for every mark what keeping and what scaling its offsets would do. A mark that makes no
+// sense on the new court stays in the document and is told with its reason.
+func (d Document) ChangeCourt(id court.ID, t court.Tape) (Document, []MarkChange, error) {
+	from, err := court.Find(d.Court)
+	if err != nil {
+		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	to, err := court.Find(id)
+	if err != nil {
+		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	changed := d.clone()
+	changed.Court, changed.Sport = to.ID, to.Sport
+	var list []MarkChange
+	for _, m := range changed.marks() {
+		list = append(list, MarkChange{Handle: m.handle, Label: m.label, Said: from.Say(*m.mark, t), Moved: from.Preview(*m.mark, to)})
+		*m.mark = from.ChangeTo(*m.mark, to).Mark
+	}
+	return changed, list, nil
+}
+
+// WalkOff lists everything that is put down for a drill in one short walking order, from the near left
+// corner of the court as the coach comes on.
+func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return nil, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	var stops []court.Stop
+	clone := d.clone()
+	for _, m := range clone.marks() {
+		i, isPlace := index(strings.TrimSuffix(m.handle, ".mark"), "places.", len(d.Places))
+		if strings.HasPrefix(m.handle, "pattern.") || isPlace && !d.Places[i].Kind.carried() && d.Places[i].Kind != Start {
+			continue // nobody puts a ball down, and people walk there themselves
+		}
+		stops = append(stops, court.Stop{Label: m.label, Mark: *m.mark})
+	}
+	corner := court.Point{X: -c.Width / 2, Y: -c.Length / 2}
+	return c.WalkOff(stops, corner, t)
+}

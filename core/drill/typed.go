@@ -1,0 +1,108 @@
+package drill
+
+import (
+	"strconv"
+	"strings"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// Typed is a length or a place typed in words.
+type Typed struct {
+	Path string `json:"path" maxLength:"60" description:"A measure, target.mark.measures.0, or a size, target.radius"`
+	Text string `json:"text" maxLength:"120"`
+}
+
+// Size is a length of a drill that can be typed.
+type Size struct {
+	Path  string `json:"path"`
+	Label string `json:"label"`
+	Text  string `json:"text" description:"Exactly, to be typed again"`
+}
+
+// sizes lists the sizes that a target of this kind has, by the last part of their path.
+func sizes(t *court.Target) map[string]*float64 {
+	switch t.Kind {
+	case court.Circle, court.Object:
+		return map[string]*float64{"radius": &t.Radius}
+	case court.Strip:
+		return map[string]*float64{"depth": &t.Depth}
+	case court.BoxTarget:
+		if t.Box == "" {
+			return map[string]*float64{"width": &t.Width, "depth": &t.Depth}
+		}
+	case court.Window, court.WallBand:
+		return map[string]*float64{"low": &t.Low, "high": &t.High, "width": &t.Width}
+	}
+	return nil
+}
+
+// Typed returns the drill with one length read from words. What is meant by a circle of so much is the
+// coach's own setting.
+func (d Document) Typed(in Typed, s coach.Settings) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	fail := func(err error) (Document, error) {
+		var wrong invalid.Fields
+		wrong.Under(in.Path, err)
+		return d, wrong.Err()
+	}
+	changed := d.clone()
+	if name, ok := strings.CutPrefix(in.Path, "target."); ok {
+		if size, ok := sizes(&changed.Target)[name]; ok {
+			length, err := units.Read(in.Text, s.Step)
+			if err != nil {
+				return fail(err)
+			}
+			if name == "radius" && s.Within == coach.Diameter {
+				length /= 2
+			}
+			*size = length
+			if _, err := c.Shape(changed.Target, d.Play); err != nil {
+				return fail(err)
+			}
+			return changed, nil
+		}
+	}
+	handle, last, _ := strings.Cut(in.Path, ".measures.")
+	n, err := strconv.Atoi(last)
+	for _, m := range changed.marks() {
+		if m.handle != handle || err != nil || n < 0 || n >= len(m.mark.Measures) {
+			continue
+		}
+		measures := append([]court.Measure{}, m.mark.Measures...)
+		if measures[n], err = c.ReadMeasure(in.Text, measures[n], s.Step); err != nil {
+			return fail(err)
+		}
+		m.mark.Measures = measures
+		if _, err := c.Resolve(*m.mark); err != nil {
+			return fail(err)
+		}
+		return changed, nil
+	}
+	return d, invalid.Fields{{Path: "typed.path", Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed"}}
+}
+
+// sizes lists the target's sizes as they are typed.
+func (d Document) sizes(s coach.Settings) []Size {
+	list := []Size{}
+	target := d.Target
+	values := sizes(&target)
+	for _, name := range []string{"radius", "width", "depth", "low", "high"} {
+		value, ok := values[name]
+		if !ok {
+			continue
+		}
+		size := Size{Path: "target." + name, Label: name, Text: s.Units.Write(*value)}
+		if name == "radius" && s.Within == coach.Diameter {
+			size.Label, size.Text = "across", s.Units.Write(2**value)
+		}
+		list = append(list, size)
+	}
+	return list
+}

@@ -1,0 +1,134 @@
+package units
+
+import (
+	"errors"
+	"fmt"
+	"math"
+	"regexp"
+	"strconv"
+	"strings"
+)
+
+// ErrLength says that a text is not a length.
+var ErrLength = errors.New(`a length was expected, such as 4 ft 6 in, 4'6", 1.4 m, 140 cm or 3 steps`)
+
+// ErrFraction says that a text is not a fraction of the way between two lines.
+var ErrFraction = errors.New("a fraction of the way was expected, such as half-way, 3/4 or 60 %")
+
+// Longest is the longest length that is read, in metres: more than any hall.
+const Longest = 100
+
+const number = `(\d+(?:[.,]\d+)?|\d+ \d+/\d+|\d+/\d+)`
+
+var lengthForms = []struct {
+	pattern *regexp.Regexp
+	units   []float64 // of each number, in metres; 0 is the coach's step
+}{
+	{regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′) ?` + number + ` ?(?:in|inch|inches|"|″|'')?$`), []float64{Foot, Inch}},
+	{regexp.MustCompile(`^` + number + ` ?(?:ft|foot|feet|'|′)$`), []float64{Foot}},
+	{regexp.MustCompile(`^` + number + ` ?(?:in|inch|inches|"|″|'')$`), []float64{Inch}},
+	{regexp.MustCompile(`^` + number + ` ?(?:cm|centimetres?)$`), []float64{0.01}},
+	{regexp.MustCompile(`^` + number + ` ?(?:m|metres?)$`), []float64{1}},
+	{regexp.MustCompile(`^` + number + ` ?(?:steps?|paces?)$`), []float64{0}},
+	{regexp.MustCompile(`^0$`), nil},
+}
+
+// Read reads a length as coaches write it, in metres. Step is the length of the coach's own step. A text
+// that cannot be read, or is longer than any hall, gives an error that says what was expected.
+func Read(text string, step float64) (float64, error) {
+	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
+	for _, form := range lengthForms {
+		found := form.pattern.FindStringSubmatch(plain)
+		if found == nil {
+			continue
+		}
+		sum := 0.0
+		for i, unit := range form.units {
+			if unit == 0 {
+				unit = step
+			}
+			sum += readNumber(found[i+1]) * unit
+		}
+		if math.IsNaN(sum) || sum > Longest {
+			return 0, fmt.Errorf("%q is longer than any court: %w", text, ErrLength)
+		}
+		return sum, nil
+	}
+	return 0, fmt.Errorf("%q: %w", text, ErrLength)
+}
+
+// readNumber reads a number that matched: 1.5, 1,5, 3/4 or 1 1/2. A division by nothing is not a number.
+func readNumber(text string) float64 {
+	whole, part, mixed := strings.Cut(text, " ")
+	if !mixed {
+		whole, part = "0", text
+	}
+	over, under, isFraction := strings.Cut(part, "/")
+	value, _ := strconv.ParseFloat(strings.Replace(over, ",", ".", 1), 64)
+	if isFraction {
+		divisor, _ := strconv.ParseFloat(under, 64)
+		if divisor == 0 {
+			return math.NaN()
+		}
+		value /= divisor
+	}
+	start, _ := strconv.ParseFloat(whole, 64)
+	return start + value
+}
+
+var (
+	fractionForm = regexp.MustCompile(`^(half|half-way|halfway|a third|one third|two thirds|a quarter|one quarter|three quarters|\d+/\d+|\d+(?:[.,]\d+)? ?%|\d+(?:[.,]\d+)? percent)(?: (?:of the way|back|in))?$`)
+	fractionWord = map[string]float64{
+		"half": 0.5, "half-way": 0.5, "halfway": 0.5, "a third": 1. / 3, "one third": 1. / 3, "two thirds": 2. / 3,
+		"a quarter": 0.25, "one quarter": 0.25, "three quarters": 0.75,
+	}
+)
+
+// ReadFraction reads a share of the way between two lines: half-way, 3/4 back, 60 %.
+func ReadFraction(text string) (float64, error) {
+	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
+	found := fractionForm.FindStringSubmatch(plain)
+	if found == nil {
+		return 0, fmt.Errorf("%q: %w", text, ErrFraction)
+	}
+	if value, isWord := fractionWord[found[1]]; isWord {
+		return value, nil
+	}
+	digits := strings.TrimSpace(strings.TrimSuffix(strings.TrimSuffix(found[1], "%"), "percent"))
+	value := readNumber(digits)
+	if digits != found[1] {
+		value /= 100
+	}
+	if math.IsNaN(value) || value > 1 {
+		return 0, fmt.Errorf("%q is not between nothing and the whole way: %w", text, ErrFraction)
+	}
+	return value, nil
+}
+
+// Write writes a length so that Read gives it back within a millimetre: hundredths of an inch, or
+// millimetres.
+func (s System) Write(metres float64) string {
+	if s != Feet {
+		return Decimal(metres, 3) + " m"
+	}
+	const fine = 100
+	hundredths := math.Round(metres / Inch * fine)
+	feet := math.Floor(hundredths / (12 * fine))
+	inches := hundredths/fine - 12*feet
+	switch {
+	case feet == 0:
+		return Decimal(inches, 2) + " in"
+	case inches == 0:
+		return Decimal(feet, 0) + " ft"
+	}
+	return Decimal(feet, 0) + " ft " + Decimal(inches, 2) + " in"
+}
+
+// Steps writes a length in the coach's own steps, to a half: 2.5 steps.
+func Steps(metres, step float64) string {
+	halves := math.Round(metres / step * 2)
+	if halves == 2 {
+		return "1 step"
+	}
+	return Decimal(halves/2, 1) + " steps"
+}
