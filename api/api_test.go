@@ -179,7 +179,7 @@ func TestMovingAPlaceForALeftHander(t *testing.T) {
 	ask := func(hand student.Hand) api.WorkedDrill {
 		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
 			"document": coin(), "people": 1, "hand": hand,
-			"move": map[string]any{"handle": "places.0", "to": map[string]any{"x": 1.02, "y": -12.5}, "grain": true},
+			"move": map[string]any{"handle": "places.0.mark", "to": map[string]any{"x": 1.02, "y": -12.5}, "roundX": true, "roundY": true},
 		}))
 	}
 	right, left := ask(student.RightHand), ask(student.LeftHand)
@@ -351,6 +351,63 @@ func TestSettings(t *testing.T) {
 	readProblem(t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`), http.StatusPreconditionFailed)
 	report := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
 	require.Contains(t, report.Report.Aim, "4 ft 6 in")
+}
+
+func TestLengthsAndPlacesTypedInWords(t *testing.T) {
+	c := newClub(t)
+	typed := func(path, text string) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "typed": map[string]any{"path": path, "text": text}})
+	}
+	worked := read[api.WorkedDrill](t, typed("target.mark.measures.0", "4 ft 6 in"))
+	require.InDelta(t, 1.3716, worked.Document.Target.Mark.Measures[0].Distance, 1e-9)
+	require.InDelta(t, 0.9, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
+	for path, text := range map[string]string{"target.mark.measures.0": "near the line", "target.radius": "0", "places.0.mark.measures.0": "40 m"} {
+		p := readProblem(t, typed(path, text), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Path, path[:6])
+	}
+	readProblem(t, typed("target.colour", "red"), http.StatusUnprocessableEntity)
+
+	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	s.Settings.Within = "diameter"
+	read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	require.InDelta(t, 0.45, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
+}
+
+func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
+	c := newClub(t)
+	ask := func(court string) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/change-court", map[string]any{"document": coin(), "court": court})
+	}
+	red := read[api.ChangedCourt](t, ask("tennis-red"))
+	require.EqualValues(t, "tennis-red", red.Document.Court)
+	require.NotNil(t, red.Marks[0].Moved.Keeps.At)
+	require.NotEqual(t, red.Marks[0].Moved.Keeps.At, red.Marks[0].Moved.Scales.At)
+	squash := read[api.ChangedCourt](t, ask("squash"))
+	require.NotEmpty(t, squash.Problems, "a baseline makes no sense in squash")
+	require.Len(t, squash.Marks, len(red.Marks), "and no mark is lost")
+	readProblem(t, ask("beach"), http.StatusUnprocessableEntity)
+}
+
+func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
+	c := newClub(t)
+	out := read[[]api.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
+	require.Equal(t, 1, out[0].Bands[0].Number)
+	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	s.Settings.Numbering = "from the baseline in"
+	four := func(depth float64) map[string]any {
+		return map[string]any{"line": "near-service-line", "distance": depth, "toward": "in"}
+	}
+	own := map[string]any{"name": "mine", "court": "tennis", "depths": []any{
+		map[string]any{"name": "a", "purpose": "", "stop": four(1)}, map[string]any{"name": "b", "purpose": "", "stop": four(2)}, map[string]any{"name": "c", "purpose": "", "stop": four(0)},
+	}}
+	settings := with(t, s.Settings, "schemes", []any{own})
+	p := readProblem(t, c.ask("PUT", "/api/settings", settings, "If-Match", `"0"`), http.StatusUnprocessableEntity)
+	require.Equal(t, "schemes.0.depths.1.stop", p.Fields[0].Path)
+	own["depths"].([]any)[1].(map[string]any)["stop"] = four(0)
+	read[api.Settings](t, c.ask("PUT", "/api/settings", with(t, s.Settings, "schemes", []any{own}), "If-Match", `"0"`))
+	in := read[[]api.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
+	require.Equal(t, len(in[0].Bands), in[0].Bands[0].Number)
+	require.True(t, in[len(in)-1].Own)
 }
 
 func TestOnlyThisMachineIsAnswered(t *testing.T) {

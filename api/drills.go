@@ -2,11 +2,14 @@ package api
 
 import (
 	"context"
+	"errors"
 	"net/http"
+	"slices"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/invalid"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -41,6 +44,32 @@ type DrillPreview struct {
 	People   int            `json:"people" minimum:"1" maximum:"12"`
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
 	Move     *drill.Move    `json:"move,omitempty" description:"A place to move first"`
+	Typed    *drill.Typed   `json:"typed,omitempty" description:"A length or a place, typed in words, to take in first"`
+}
+
+// CourtChange is a drill to be carried over to another court.
+type CourtChange struct {
+	Document drill.Document `json:"document"`
+	Court    court.ID       `json:"court" maxLength:"40"`
+}
+
+// ChangedCourt is a drill on another court. Nothing is saved.
+type ChangedCourt struct {
+	Document drill.Document     `json:"document" description:"Each mark carried over in its own way"`
+	Marks    []drill.MarkChange `json:"marks" description:"What keeping and what scaling the offsets would do"`
+	Problems invalid.Fields     `json:"problems" description:"What makes no sense on the new court"`
+}
+
+// Regions is a scheme of depth regions, numbered as the coach wants it.
+type Regions struct {
+	Name  string       `json:"name"`
+	Own   bool         `json:"own" description:"The coach's own scheme"`
+	Bands []court.Band `json:"bands" description:"From the net out"`
+}
+
+// ofCourt is the parameter of something about one court.
+type ofCourt struct {
+	ID string `param:"id" path:"id"`
 }
 
 // WorkedDrill is a drill worked out.
@@ -90,6 +119,8 @@ func (s *server) drillRoutes() []Route {
 			kept, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
 			return asDrill(kept), err
 		}),
+		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
+		route("POST", "/api/drills/change-court", "changeCourt", "Carry a drill over to another court without saving it", s.changeCourt),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
 	}
 }
@@ -137,17 +168,55 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	}
 	document := body.Document
 	if body.Move != nil {
-		grain := 0.0
-		if body.Move.Grain {
-			grain = settings.Units.Grain()
-		}
 		// A place dragged on a left-hander's court is the mirrored place of the drill as it is written.
-		moved, err := document.For(body.Hand).Moved(body.Move.Handle, body.Move.To, grain)
+		moved, err := document.For(body.Hand).Moved(*body.Move, settings.Units.Grain())
 		if err != nil {
 			return WorkedDrill{}, err
 		}
 		document = moved.For(body.Hand)
 	}
+	if body.Typed != nil {
+		typed, err := document.For(body.Hand).Typed(*body.Typed, settings)
+		if err != nil {
+			return WorkedDrill{}, err
+		}
+		document = typed.For(body.Hand)
+	}
 	report, err := document.For(body.Hand).Report(body.People, settings)
 	return WorkedDrill{Document: document, Report: report}, err
+}
+
+func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (ChangedCourt, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return ChangedCourt{}, err
+	}
+	document, marks, err := body.Document.ChangeCourt(body.Court, settings.Tape())
+	if err != nil {
+		return ChangedCourt{}, err
+	}
+	answer := ChangedCourt{Document: document, Marks: marks, Problems: invalid.Fields{}}
+	if err := document.Check(); err != nil && !errors.As(err, &answer.Problems) {
+		return ChangedCourt{}, err
+	}
+	return answer, nil
+}
+
+func (s *server) regions(ctx context.Context, p ofCourt, _ None) ([]Regions, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	list := []Regions{}
+	for i, scheme := range slices.Concat(court.Schemes(), settings.Schemes) {
+		if string(scheme.Court) != p.ID {
+			continue
+		}
+		bands, err := scheme.Bands(settings.Numbering)
+		if err != nil {
+			return nil, err
+		}
+		list = append(list, Regions{Name: scheme.Name, Own: i >= len(court.Schemes()), Bands: bands})
+	}
+	return list, nil
 }

@@ -36,6 +36,9 @@ func (s *server) settingsRoutes() []Route {
 			if err != nil {
 				return Settings{}, err
 			}
+			if err := body.Check(); err != nil {
+				return Settings{}, err
+			}
 			version, err = s.store.ChangeSettings(ctx, version, body)
 			return asSettings(body, version), err
 		}),

@@ -10,26 +10,27 @@ type Moved struct {
 type Outcome struct {
 	Mark    Mark   `json:"mark"`
 	At      *Point `json:"at" description:"Null where the mark makes no sense"`
+	Said    string `json:"said" description:"The place there as a coach says it"`
 	Problem string `json:"problem" description:"Why it makes no sense; empty where it does"`
 }
 
 // Preview shows a mark of this court on another one, both with its offsets kept and with them scaled.
-func (c Court) Preview(m Mark, to Court) Moved {
+func (c Court) Preview(m Mark, to Court, t Tape) Moved {
 	keeps, scales := m, m
 	keeps.Scales, scales.Scales = false, true
-	return Moved{Keeps: to.outcome(c.onto(keeps, to)), Scales: to.outcome(c.onto(scales, to))}
+	return Moved{Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
 }
 
 // ChangeTo carries a mark over to another court in the way the mark itself says. Nothing is lost: a mark
 // that makes no sense there is returned all the same, with the reason.
-func (c Court) ChangeTo(m Mark, to Court) Outcome { return to.outcome(c.onto(m, to)) }
+func (c Court) ChangeTo(m Mark, to Court) Outcome { return to.outcome(c.onto(m, to), Tape{}) }
 
-func (c Court) outcome(m Mark) Outcome {
+func (c Court) outcome(m Mark, t Tape) Outcome {
 	at, err := c.Resolve(m)
 	if err != nil {
 		return Outcome{Mark: m, Problem: err.Error()}
 	}
-	return Outcome{Mark: m, At: &at}
+	return Outcome{Mark: m, At: &at, Said: c.Say(m, t)}
 }
 
 // onto rewrites a mark for another court. Lines and fractions stay as they are said; only the lengths of

@@ -104,13 +104,13 @@ func TestMarksOfTheFarPlayerAndAlongLines(t *testing.T) {
 func TestChangingTheCourt(t *testing.T) {
 	tennis, red, pickleball := find(t, "tennis"), find(t, "tennis-red"), find(t, "pickleball")
 	mark := court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.LeftSingles, 4*ft, court.In))
-	both := tennis.Preview(mark, red)
+	both := tennis.Preview(mark, red, court.Tape{})
 	// 6 ft stay 6 ft: on a red court, 18 ft from net to baseline, that is a third of the half.
 	require.InDelta(t, 12*ft, both.Keeps.At.Y, 1e-9)
 	require.InDelta(t, -9*ft+4*ft, both.Keeps.At.X, 1e-9, "a red court has one sideline")
 	// Scaled, they shrink with the half: 6 × 36/78 ft.
 	require.InDelta(t, 18*ft-6*ft*36/78, both.Scales.At.Y, 1e-9)
-	lost := tennis.Preview(court.From(court.Off(court.FarService, 1, court.In), court.Off(court.FarCentre, 0, court.Right)), pickleball)
+	lost := tennis.Preview(court.From(court.Off(court.FarService, 1, court.In), court.Off(court.FarCentre, 0, court.Right)), pickleball, court.Tape{})
 	require.Nil(t, lost.Keeps.At)
 	require.Contains(t, lost.Keeps.Problem, "no line called")
 	require.NotEmpty(t, lost.Keeps.Mark.Measures, "the mark itself is not lost")

@@ -81,7 +81,7 @@ func TestReportSaysWhatACoachSays(t *testing.T) {
 }
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Moved("pattern.balls.0.landing", court.Point{X: 1.037, Y: -9.02}, units.Metres.Grain())
+	d, err := coin().Moved(drill.Move{Handle: "pattern.balls.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}, units.Metres.Grain())
 	require.NoError(t, err)
 	landing := d.Pattern.Balls[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
@@ -90,7 +90,7 @@ func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
 
 	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
-		_, err := coin().Moved(handle, to, 0)
+		_, err := coin().Moved(drill.Move{Handle: handle, To: to}, 0)
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, handle)
 		require.Equal(t, path, fields[0].Path)
@@ -110,6 +110,12 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a start off the map", func(d *drill.Document) { d.Places[0].Mark = court.At(0, -40) }, "places.0.mark"},
 		{"a ball off the map", func(d *drill.Document) { d.Pattern.Balls[1].Landing = court.At(40, 0) }, "pattern.balls.1.landing"},
 		{"a target of no size", func(d *drill.Document) { d.Target.Radius = 0 }, "target.radius"},
+		{"an obstacle of no size", func(d *drill.Document) {
+			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Mark: court.At(0, -5)})
+		}, "places.3.size"},
+		{"a no-go that is nowhere", func(d *drill.Document) { d.NoGo = []drill.NoGo{{}} }, "noGo.0.line"},
+		{"a no-go line that is not there", func(d *drill.Document) { d.NoGo = []drill.NoGo{{Line: "rope"}} }, "noGo.0.line"},
+		{"a no-go area of no size", func(d *drill.Document) { area := court.Ring(0, court.At(0, 5)); d.NoGo = []drill.NoGo{{Area: &area}} }, "noGo.0.area.radius"},
 		{"a caution nobody reads", func(d *drill.Document) { d.Cautions = []string{string(make([]rune, 201))} }, "cautions.0"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -140,6 +146,90 @@ func TestHands(t *testing.T) {
 			require.InDelta(t, -right.Feeds[i].Landing.X, left.Feeds[i].Landing.X, 1e-9, d.Name)
 		}
 		require.InDelta(t, right.Target.Area, left.Target.Area, 1e-9)
+	}
+}
+
+// full is a drill with one of everything that can stand on court.
+func full() drill.Document {
+	d := coin()
+	post, other := court.At(1, 5), court.At(1, 6)
+	d.Target = court.Target{Kind: court.Gate, Mark: &post, Other: &other}
+	area := court.Target{Kind: court.Polygon, Points: []court.Mark{court.At(0, 4), court.At(1, 4), court.At(0, 5)}}
+	d.NoGo = []drill.NoGo{{Area: &area}, {Line: court.LeftSingles}}
+	d.Places = append(d.Places,
+		drill.Place{Kind: drill.Cone, Mark: court.At(-3, -8)},
+		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.LeftWay},
+		drill.Place{Kind: drill.OnDeck, Mark: court.At(-5, -14)})
+	d.Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
+	return d
+}
+
+func TestADrillWithOneOfEverything(t *testing.T) {
+	d := full()
+	require.NoError(t, d.Check())
+	require.Equal(t, d, d.Mirrored().Mirrored())
+	require.Equal(t, drill.RightWay, d.Mirrored().Places[4].Around)
+	require.Equal(t, court.RightSingles, d.Mirrored().NoGo[1].Line)
+	r, err := d.Report(1, coach.Default())
+	require.NoError(t, err)
+	require.Equal(t, []court.LineID{court.LeftSingles}, r.NoGoLines)
+	require.InDelta(t, 0.5, r.NoGo[0].Area, 1e-9)
+	handles := map[string]bool{}
+	for _, spot := range r.Spots {
+		require.False(t, handles[spot.Handle])
+		handles[spot.Handle] = true
+		moved, err := d.Moved(drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}, 0)
+		require.NoError(t, err, spot.Handle)
+		require.NotEqual(t, d, moved)
+		require.Equal(t, full(), d, "moving a copy leaves the drill alone")
+	}
+	require.True(t, handles["target.other"] && handles["noGo.0.area.points.2"])
+	// Start, cone, obstacle, both posts and three corners are put down; people and balls are not.
+	require.Len(t, r.Walk, 8)
+	for _, step := range r.Walk {
+		require.NotContains(t, step.Label, "on deck")
+	}
+	steps := coach.Default()
+	steps.InSteps = true
+	r, err = d.Report(1, steps)
+	require.NoError(t, err)
+	require.Contains(t, r.Walk[0].Said, "step")
+}
+
+func TestTyped(t *testing.T) {
+	s := coach.Default()
+	d, err := coin().Typed(drill.Typed{Path: "places.0.mark.measures.0", Text: "half-way from the net to the service line"}, s)
+	require.NoError(t, err)
+	require.NotNil(t, d.Places[0].Mark.Measures[0].Fraction)
+	require.Nil(t, coin().Places[0].Mark.Measures[0].Fraction)
+	r, err := d.Report(1, s)
+	require.NoError(t, err)
+	require.Equal(t, "50 %", r.Spots[0].Offsets[0].Text)
+	for _, size := range r.Sizes {
+		again, err := d.Typed(drill.Typed{Path: size.Path, Text: size.Text}, s)
+		require.NoError(t, err)
+		require.InDelta(t, d.Target.Radius, again.Target.Radius, 0.001)
+	}
+}
+
+func BenchmarkResolveMarks(b *testing.B) {
+	d := full()
+	c, err := court.Find(d.Court)
+	require.NoError(b, err)
+	for b.Loop() {
+		for i := range d.Places {
+			if _, err := c.Resolve(d.Places[i].Mark); err != nil {
+				b.Fatal(err)
+			}
+		}
+		for i := range d.Pattern.Balls {
+			if _, err := c.Resolve(d.Pattern.Balls[i].Landing); err != nil {
+				b.Fatal(err)
+			}
+		}
+		if _, err := c.Shape(d.Target, d.Play); err != nil {
+			b.Fatal(err)
+		}
 	}
 }
 

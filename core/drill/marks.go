@@ -14,17 +14,18 @@ type marked struct {
 	handle string // the path of the mark: places.0.mark, pattern.balls.1.landing, target.points.2
 	label  string
 	mark   *court.Mark
+	place  *Place // where it is a place's, else nil
 }
 
 // marks lists every mark of a document, so that it can be read or changed in place.
 func (d *Document) marks() []marked {
 	var list []marked
 	for i := range d.Places {
-		list = append(list, marked{invalid.Join("places", i, "mark"), string(d.Places[i].Kind), &d.Places[i].Mark})
+		list = append(list, marked{handle: invalid.Join("places", i, "mark"), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i]})
 	}
 	for i := range d.Pattern.Balls {
 		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Balls[i].Stroke)
-		list = append(list, marked{invalid.Join("pattern.balls", i, "landing"), label, &d.Pattern.Balls[i].Landing})
+		list = append(list, marked{handle: invalid.Join("pattern.balls", i, "landing"), label: label, mark: &d.Pattern.Balls[i].Landing})
 	}
 	list = append(list, targetMarks("target", "target", &d.Target)...)
 	for i := range d.NoGo {
@@ -38,13 +39,13 @@ func (d *Document) marks() []marked {
 func targetMarks(path, label string, t *court.Target) []marked {
 	var list []marked
 	if t.Mark != nil {
-		list = append(list, marked{path + ".mark", label, t.Mark})
+		list = append(list, marked{handle: path + ".mark", label: label, mark: t.Mark})
 	}
 	if t.Other != nil {
-		list = append(list, marked{path + ".other", label + ", other post", t.Other})
+		list = append(list, marked{handle: path + ".other", label: label + ", other post", mark: t.Other})
 	}
 	for i := range t.Points {
-		list = append(list, marked{invalid.Join(path, "points", i), fmt.Sprintf("%s, corner %d", label, i+1), &t.Points[i]})
+		list = append(list, marked{handle: invalid.Join(path, "points", i), label: fmt.Sprintf("%s, corner %d", label, i+1), mark: &t.Points[i]})
 	}
 	return list
 }
@@ -97,7 +98,7 @@ func (d Document) ChangeCourt(id court.ID, t court.Tape) (Document, []MarkChange
 	changed.Court, changed.Sport = to.ID, to.Sport
 	var list []MarkChange
 	for _, m := range changed.marks() {
-		list = append(list, MarkChange{Handle: m.handle, Label: m.label, Said: from.Say(*m.mark, t), Moved: from.Preview(*m.mark, to)})
+		list = append(list, MarkChange{Handle: m.handle, Label: m.label, Said: from.Say(*m.mark, t), Moved: from.Preview(*m.mark, to, t)})
 		*m.mark = from.ChangeTo(*m.mark, to).Mark
 	}
 	return changed, list, nil
@@ -113,8 +114,7 @@ func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
 	var stops []court.Stop
 	clone := d.clone()
 	for _, m := range clone.marks() {
-		i, isPlace := index(strings.TrimSuffix(m.handle, ".mark"), "places.", len(d.Places))
-		if strings.HasPrefix(m.handle, "pattern.") || isPlace && !d.Places[i].Kind.carried() && d.Places[i].Kind != Start {
+		if strings.HasPrefix(m.handle, "pattern.") || m.place != nil && !m.place.Kind.carried() && m.place.Kind != Start {
 			continue // nobody puts a ball down, and people walk there themselves
 		}
 		stops = append(stops, court.Stop{Label: m.label, Mark: *m.mark})

@@ -3,8 +3,6 @@ package drill
 import (
 	"fmt"
 	"math"
-	"strconv"
-	"strings"
 
 	"hodometer/core/court"
 	"hodometer/core/invalid"
@@ -12,14 +10,16 @@ import (
 
 // Move is a place that was dragged to somewhere else.
 type Move struct {
-	Handle string      `json:"handle" maxLength:"40" description:"The handle of a spot in the report"`
+	Handle string      `json:"handle" maxLength:"60" description:"The handle of a spot in the report"`
 	To     court.Point `json:"to"`
-	Grain  bool        `json:"grain,omitempty" description:"Round the offsets to 5 cm or 3 in"`
+	RoundX bool        `json:"roundX,omitempty" description:"Round the offset across the court to 5 cm or 3 in"`
+	RoundY bool        `json:"roundY,omitempty" description:"Round the offset along the court to 5 cm or 3 in"`
 }
 
-// Moved returns the drill with one place moved, measured from the same lines as before. With a grain
-// above zero every offset is rounded to a multiple of it.
-func (d Document) Moved(handle string, to court.Point, grain float64) (Document, error) {
+// Moved returns the drill with one place moved, measured from the same lines as before. Offsets that are
+// to be rounded become multiples of the grain, in metres.
+func (d Document) Moved(move Move, grain float64) (Document, error) {
+	handle, to := move.Handle, move.To
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -30,7 +30,7 @@ func (d Document) Moved(handle string, to court.Point, grain float64) (Document,
 			continue
 		}
 		n := c.Measure(to, *m.mark)
-		round(&n, grain)
+		move.round(&n, c, grain)
 		if _, err := c.Resolve(n); err != nil {
 			var wrong invalid.Fields
 			wrong.Under(handle, err)
@@ -42,23 +42,24 @@ func (d Document) Moved(handle string, to court.Point, grain float64) (Document,
 	return d, invalid.Fields{{Path: "move.handle", Message: fmt.Sprintf("there is no place called %q in this drill", handle)}}
 }
 
-func index(handle, prefix string, n int) (int, bool) {
-	rest, ok := strings.CutPrefix(handle, prefix)
-	i, err := strconv.Atoi(rest)
-	return i, ok && err == nil && i >= 0 && i < n
-}
-
-// round brings the offsets of a mark to multiples of the grain.
-func round(m *court.Mark, grain float64) {
-	if grain <= 0 {
-		return
+// round brings the offsets of a mark to multiples of the grain, where the move asks for it.
+func (m Move) round(mark *court.Mark, c court.Court, grain float64) {
+	to := func(v float64, wanted bool) float64 {
+		if !wanted || grain <= 0 {
+			return v
+		}
+		// Tenths of a millimetre keep the document readable.
+		return math.Round(math.Round(v/grain)*grain*1e4) / 1e4
 	}
-	// Tenths of a millimetre keep the document readable.
-	to := func(v float64) float64 { return math.Round(math.Round(v/grain)*grain*1e4) / 1e4 }
-	if m.Place != nil {
-		m.Place = &court.Point{X: to(m.Place.X), Y: to(m.Place.Y)}
+	if mark.Place != nil {
+		mark.Place = &court.Point{X: to(mark.Place.X, m.RoundX), Y: to(mark.Place.Y, m.RoundY)}
 	}
-	for i := range m.Measures {
-		m.Measures[i].Distance = to(m.Measures[i].Distance)
+	for i, measure := range mark.Measures {
+		line, _ := c.Line(measure.Line)
+		wanted := m.RoundX
+		if line.Across() {
+			wanted = m.RoundY
+		}
+		mark.Measures[i].Distance = to(measure.Distance, wanted)
 	}
 }

@@ -19,6 +19,7 @@ type Report struct {
 	NoGo      []court.Shape  `json:"noGo" description:"Areas where no ball may land"`
 	NoGoLines []court.LineID `json:"noGoLines" description:"Lines that no ball may cross"`
 	Walk      []court.Step   `json:"walk" description:"What to put down, in walking order from the near left corner"`
+	Measured  []working.Step `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
 	Sizes     []Size         `json:"sizes" description:"Lengths of the target that can be typed"`
 	Aim       string         `json:"aim" description:"The target in words"`
 	Goal      string         `json:"goal" description:"The goal in words"`
@@ -32,6 +33,8 @@ type Spot struct {
 	Label   string      `json:"label"`
 	At      court.Point `json:"at"`
 	Said    string      `json:"said" description:"The place as a coach says it"`
+	Size    float64     `json:"size" description:"Of an obstacle: its width; else 0"`
+	Around  Way         `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 	Offsets []Offset    `json:"offsets" description:"Its two measures, to be changed one by one; none for a plain place"`
 }
 
@@ -91,11 +94,16 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		if err != nil {
 			return Report{}, err
 		}
-		r.Spots = append(r.Spots, Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Offsets: offsets(c, *m.mark, s)})
+		spot := Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Offsets: offsets(c, *m.mark, s)}
+		if m.place != nil {
+			spot.Size, spot.Around = m.place.Size, m.place.Around
+		}
+		r.Spots = append(r.Spots, spot)
 	}
 	if err := d.reportFeeds(&r, c); err != nil {
 		return Report{}, err
 	}
+	r.Measured = measured(c, r.Target, s)
 	r.Drums = d.drums(r, s)
 	return r, nil
 }
@@ -115,6 +123,28 @@ func (d Document) reportFeeds(r *Report, c court.Court) error {
 		r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: string(ball.Stroke), From: from, Landing: landing, Release: releases[i]})
 	}
 	return nil
+}
+
+// measured puts what a target covers into words.
+func measured(c court.Court, t court.Shape, s coach.Settings) []working.Step {
+	percent := func(share float64) string { return units.Decimal(share*100, 1) + " %" }
+	if t.Kind == court.Gate {
+		return []working.Step{{Name: "Width", Value: s.Units.Length(t.Area)}}
+	}
+	list := []working.Step{{Name: "Area", Value: s.Units.Area(t.Area)}}
+	if t.Box != "" {
+		list = append(list, working.Step{Name: "Share of the " + t.Box, Value: percent(t.Share)})
+	}
+	line, _ := c.Line(t.Nearest)
+	margin := "Margin to the " + line.Name
+	switch t.Kind {
+	case court.Window:
+		margin = "Over the net at least"
+	case court.WallBand:
+		margin = "Margin to the board or the line"
+	}
+	list = append(list, working.Step{Name: margin, Value: s.Units.Length(t.Margin)})
+	return append(list, working.Step{Name: "Lies out, never counts", Value: percent(t.Out)})
 }
 
 // offsets writes the measures of a mark so that they can be typed again.

@@ -1,35 +1,58 @@
 <script lang="ts">
-  import type { Point, Report } from '../lib/api/client'
-  import { drawn, frameOf, placeAt } from './view'
+  import type { Point, Regions, Report } from '../lib/api/client'
+  import RegionLines from './RegionLines.svelte'
+  import TargetShape from './TargetShape.svelte'
+  import { drawn, frameOf, placeAt, sign, snap, type Crop, type Snapped } from './view'
 
   interface Props {
     report: Report
     label: string
     /** Only the drawing, for a list. */
     small?: boolean
+    crop?: Crop
+    /** The far end is at the foot of the page. */
+    turned?: boolean
+    regions?: Regions
     /** How far an arrow key moves a place, and with Shift, in metres. */
     nudge?: number
     nudgeFine?: number
     /** A place was moved: it is still being dragged, was dropped, or was nudged with a key. */
-    onmove?: (handle: string, to: Point, how: 'dragged' | 'dropped' | 'nudged') => void
+    onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
   }
-  let { report, label, small = false, nudge = 0.1, nudgeFine = 0.01, onmove }: Props = $props()
+  let {
+    report,
+    label,
+    small = false,
+    crop = 'all',
+    turned = false,
+    regions,
+    nudge = 0.1,
+    nudgeFine = 0.01,
+    onmove,
+  }: Props = $props()
 
   let svg = $state<SVGSVGElement>()
   let width = $state(320)
-  let dragged = $state<{ handle: string; at: Point } | null>(null)
+  let dragged = $state<(Snapped & { handle: string }) | null>(null)
 
-  const frame = $derived(frameOf(report.court))
+  const frame = $derived(frameOf(report.court, crop, turned))
   /** Metres to a pixel, so that signs keep their size on every court. */
   const px = $derived(frame.width / width)
+  const pt = (p: Point) => drawn(frame, p)
+  const shown = $derived((p: Point) => {
+    const at = pt(p)
+    return at.x >= 0 && at.x <= frame.width && at.y >= 0 && at.y <= frame.height
+  })
+  /** Pixels within which a line or another mark draws a place to itself. */
+  const snapping = 7
   const patterns = ['', '6 4', '2 4', '10 3 2 3']
-  const at = (handle: string, place: Point) => drawn(dragged?.handle === handle ? dragged.at : place)
-  const landing = (number: number, place: Point) => at(`pattern.balls.${number - 1}`, place)
   const dashes = (i: number) =>
     (patterns[i % patterns.length] ?? '')
       .split(' ')
       .map((n) => Number(n) * px || '')
       .join(' ')
+  const at = (handle: string, place: Point) => (dragged?.handle === handle ? dragged.to : place)
+  const feeder = $derived(report.spots.find((spot) => spot.label === 'feeder')?.handle ?? '')
 
   function grab(event: PointerEvent, handle: string, place: Point) {
     if (!onmove || event.button !== 0) return
@@ -37,23 +60,27 @@
     const target = event.currentTarget as SVGGElement
     target.setPointerCapture(event.pointerId)
     target.focus()
-    dragged = { handle, at: place }
+    dragged = { handle, to: place }
   }
 
   function drag(event: PointerEvent) {
     if (!dragged || !svg) return
-    dragged = { ...dragged, at: placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY) }
-    onmove?.(dragged.handle, dragged.at, 'dragged')
+    const place = placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY)
+    dragged = {
+      handle: dragged.handle,
+      ...snap(place, report, dragged.handle, event.altKey ? 0 : snapping * px),
+    }
+    onmove?.(dragged.handle, dragged, 'dragged')
   }
 
   function drop() {
     if (!dragged) return
-    onmove?.(dragged.handle, dragged.at, 'dropped')
+    onmove?.(dragged.handle, dragged, 'dropped')
     dragged = null
   }
 
   function key(event: KeyboardEvent, handle: string, place: Point) {
-    const step = event.shiftKey ? nudgeFine : nudge
+    const step = (event.shiftKey ? nudgeFine : nudge) * (turned ? -1 : 1)
     const moves: Record<string, Point> = {
       ArrowUp: { x: 0, y: step },
       ArrowDown: { x: 0, y: -step },
@@ -63,58 +90,49 @@
     const by = moves[event.key]
     if (!by || !onmove) return
     event.preventDefault()
-    onmove(handle, { x: place.x + by.x, y: place.y + by.y }, 'nudged')
+    onmove(handle, { to: { x: place.x + by.x, y: place.y + by.y } }, 'nudged')
   }
-
-  const sign = (handle: string, text: string) =>
-    handle.startsWith('pattern')
-      ? String(Number(handle.split('.').at(-1)) + 1)
-      : (text[0]?.toUpperCase() ?? '')
 </script>
 
 <svg
   bind:this={svg}
   bind:clientWidth={width}
-  viewBox="{frame.x} {frame.y} {frame.width} {frame.height}"
+  viewBox="0 0 {frame.width} {frame.height}"
   role={small ? 'img' : 'group'}
   aria-label={label}
   class="court rounded-box"
   class:whole={!small}
   style:--shape={frame.width / frame.height}
 >
-  <rect x={frame.x} y={frame.y} width={frame.width} height={frame.height} class="ground" />
+  <rect width={frame.width} height={frame.height} class="ground" />
   <rect
-    x={-report.court.width / 2}
-    y={-report.court.length / 2}
+    x={frame.width / 2 - report.court.width / 2}
+    y={Math.min(pt({ x: 0, y: report.court.length / 2 }).y, pt({ x: 0, y: -report.court.length / 2 }).y)}
     width={report.court.width}
     height={report.court.length}
     class="surface"
   />
   {#each report.court.lines as line (line.id)}
+    {@const from = pt(line.from)}
+    {@const to = pt(line.to)}
     <line
-      x1={line.from.x}
-      y1={-line.from.y}
-      x2={line.to.x}
-      y2={-line.to.y}
-      class={line.id === 'net' ? 'net' : 'line'}
-      stroke-width={(line.id === 'net' ? 3 : 2) * px}
+      x1={from.x}
+      y1={from.y}
+      x2={to.x}
+      y2={to.y}
+      class={line.id === 'net' ? 'net' : report.noGoLines.includes(line.id) ? 'line forbidden' : 'line'}
+      stroke-width={(line.id === 'net' || report.noGoLines.includes(line.id) ? 3 : 2) * px}
+      stroke-dasharray={report.noGoLines.includes(line.id) ? `${3 * px} ${4 * px}` : undefined}
     />
   {/each}
+  {#if regions}<RegionLines {regions} court={report.court} {frame} {px} />{/if}
 
-  {#if report.target.kind === 'circle'}
-    {@const centre = at('target', report.target.centre)}
-    <circle cx={centre.x} cy={centre.y} r={report.target.radius} class="target" stroke-width={2 * px} />
-  {:else}
-    <polygon
-      points={report.target.corners.map((c) => `${c.x},${-c.y}`).join(' ')}
-      class="target"
-      stroke-width={2 * px}
-    />
-  {/if}
+  {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
+  <TargetShape shape={report.target} {frame} {px} centre={at('target.mark', report.target.centre)} />
 
   {#each report.feeds as feed, i (feed.number)}
-    {@const from = at(report.spots.find((s) => s.label === 'feeder')?.handle ?? '', feed.from)}
-    {@const to = landing(feed.number, feed.landing)}
+    {@const from = pt(at(feeder, feed.from))}
+    {@const to = pt(at(`pattern.balls.${i}.landing`, feed.landing))}
     <line
       x1={from.x}
       y1={from.y}
@@ -126,8 +144,18 @@
     />
   {/each}
 
-  {#each small ? [] : report.spots as spot (spot.handle)}
-    {@const place = at(spot.handle, spot.at)}
+  {#if dragged?.x !== undefined}
+    {@const x = pt(dragged.to).x}
+    <line x1={x} x2={x} y1="0" y2={frame.height} class="guide" stroke-width={px} />
+  {/if}
+  {#if dragged?.y !== undefined}
+    {@const y = pt(dragged.to).y}
+    <line x1="0" x2={frame.width} y1={y} y2={y} class="guide" stroke-width={px} />
+  {/if}
+
+  {#each small ? [] : report.spots.filter((spot) => shown(spot.at)) as spot (spot.handle)}
+    {@const place = pt(at(spot.handle, spot.at))}
+    {@const mark = sign(spot.handle, spot.label)}
     {@const ball = spot.handle.startsWith('pattern')}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
@@ -136,6 +164,7 @@
       tabindex={onmove ? 0 : undefined}
       class="spot"
       class:movable={onmove}
+      data-handle={spot.handle}
       transform="translate({place.x} {place.y})"
       onpointerdown={(event) => grab(event, spot.handle, spot.at)}
       onpointermove={drag}
@@ -143,11 +172,27 @@
       onpointercancel={drop}
       onkeydown={(event) => key(event, spot.handle, spot.at)}
     >
-      <circle r={16 * px} class="reach" />
-      {#if ball}
+      <circle r={16 * px} class="reach" stroke-width={2 * px} />
+      {#if spot.size > 0}<rect
+          x={-spot.size / 2}
+          y={-0.15}
+          width={spot.size}
+          height="0.3"
+          class="obstacle"
+          stroke-width={px}
+        />{/if}
+      {#if mark === '+' || mark === '×'}
+        <path
+          d={mark === '+'
+            ? `M${-7 * px} 0H${7 * px}M0 ${-7 * px}V${7 * px}`
+            : `M${-5 * px} ${-5 * px}L${5 * px} ${5 * px}M${-5 * px} ${5 * px}L${5 * px} ${-5 * px}`}
+          class="cross"
+          stroke-width={3 * px}
+        />
+      {:else if spot.label === 'cone'}
+        <path d="M0 {-8 * px}L{8 * px} {7 * px}H{-8 * px}Z" class="tag" stroke-width={1.5 * px} />
+      {:else if ball}
         <circle r={9 * px} class="tag" stroke-width={1.5 * px} />
-      {:else if spot.label === 'target'}
-        <path d="M{-7 * px} 0H{7 * px}M0 {-7 * px}V{7 * px}" class="cross" stroke-width={3 * px} />
       {:else}
         <rect
           x={-9 * px}
@@ -159,8 +204,16 @@
           stroke-width={1.5 * px}
         />
       {/if}
-      {#if spot.label !== 'target'}
-        <text y={4.5 * px} font-size={13 * px} class:dark={!ball}>{sign(spot.handle, spot.label)}</text>
+      {#if mark !== '+' && mark !== '×' && spot.label !== 'cone'}
+        <text y={4.5 * px} font-size={13 * px} class:dark={!ball}>{mark}</text>
+      {/if}
+      {#if spot.around && spot.around !== 'either'}
+        <text
+          y={4.5 * px}
+          x={(spot.around === 'left') !== turned ? -18 * px : 18 * px}
+          font-size={16 * px}
+          class="way">{(spot.around === 'left') !== turned ? '↰' : '↱'}</text
+        >
       {/if}
     </g>
   {/each}
@@ -175,9 +228,9 @@
     user-select: none;
   }
   /* On a desk the whole court is seen at once, above the drums. */
-  @media (min-width: 901px) {
+  @media screen and (min-width: 901px) {
     .whole {
-      width: calc((100dvh - 18rem) * var(--shape));
+      width: calc((100dvh - 21rem) * var(--shape));
       min-width: 15rem;
       max-width: 24rem;
     }
@@ -192,12 +245,13 @@
     stroke: var(--chalk-line);
     stroke-linecap: square;
   }
-  .net {
+  .net,
+  .forbidden {
     stroke: var(--on-court);
   }
-  .target {
-    fill: color-mix(in oklab, var(--chalk-line) 35%, transparent);
-    stroke: var(--chalk-line);
+  .guide {
+    stroke: var(--tag);
+    stroke-dasharray: 0.1 0.15;
   }
   .cross {
     stroke: var(--on-court);
@@ -217,6 +271,10 @@
     fill: var(--on-court);
     stroke: var(--tag);
   }
+  .obstacle {
+    fill: var(--tag);
+    stroke: var(--on-court);
+  }
   text {
     font-family: var(--font-drum);
     font-weight: 600;
@@ -234,7 +292,18 @@
   }
   .spot:focus-visible .reach {
     stroke: var(--tag);
-    stroke-width: 0.12;
     fill: color-mix(in oklab, var(--on-court) 35%, transparent);
+  }
+  @media print {
+    .ground,
+    .surface {
+      fill: #fff;
+    }
+    .line,
+    .net,
+    .feed,
+    .forbidden {
+      stroke: #000;
+    }
   }
 </style>

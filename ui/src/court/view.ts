@@ -1,27 +1,92 @@
-import type { Court, Point } from '../lib/api/client'
+import type { Court, Point, Report } from '../lib/api/client'
 
-/** Frame is the part of the floor that is drawn, in metres, with y downwards as on a screen. */
+/** What part of the court is drawn. */
+export type Crop = 'all' | 'near half' | 'far half'
+
+/** Frame is the part of the floor that is drawn, in metres, and which end is at the foot of the page. */
 export interface Frame {
-  x: number
-  y: number
+  /** The middle of the frame, on the court. */
+  middle: Point
   width: number
   height: number
+  /** The far end is nearest: the court is turned half round. */
+  turned: boolean
 }
 
-/** frameOf takes in a court with its run-off. */
-export function frameOf(court: Court): Frame {
+/** frameOf takes in a court, or half of it, with its run-off. */
+export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame {
   const width = court.width + 2 * court.runOff.side
-  const height = court.length + 2 * court.runOff.back
-  return { x: -width / 2, y: -height / 2, width, height }
+  const whole = court.length + 2 * court.runOff.back
+  if (crop === 'all') return { middle: { x: 0, y: 0 }, width, height: whole, turned }
+  // A little of the other side of the net is kept, to see where the net is.
+  const beyond = court.length / 20
+  const height = whole / 2 + beyond
+  const y = (height / 2 - beyond) * (crop === 'near half' ? -1 : 1)
+  return { middle: { x: 0, y }, width, height, turned }
 }
 
-/** drawn is where a place stands on the drawing: the far end is up. */
-export const drawn = (p: Point): Point => ({ x: p.x, y: -p.y })
+/** drawn is where a place stands on the drawing, in metres from its top left corner. */
+export function drawn(frame: Frame, p: Point): Point {
+  const turn = frame.turned ? -1 : 1
+  return {
+    x: frame.width / 2 + turn * (p.x - frame.middle.x),
+    y: frame.height / 2 - turn * (p.y - frame.middle.y),
+  }
+}
 
-/** placeAt is the place under a pixel of the drawing, kept on the map. */
+/** placeAt is the place under a pixel of the drawing, kept inside it. */
 export function placeAt(frame: Frame, box: DOMRect, clientX: number, clientY: number): Point {
-  const within = (value: number, from: number, size: number) => Math.min(Math.max(value, from), from + size)
-  const x = frame.x + ((clientX - box.left) / box.width) * frame.width
-  const y = frame.y + ((clientY - box.top) / box.height) * frame.height
-  return { x: within(x, frame.x, frame.width), y: 0 - within(y, frame.y, frame.height) }
+  const within = (value: number, size: number) => Math.min(Math.max(value, 0), size)
+  const x = within(((clientX - box.left) / box.width) * frame.width, frame.width)
+  const y = within(((clientY - box.top) / box.height) * frame.height, frame.height)
+  const turn = frame.turned ? -1 : 1
+  return {
+    x: frame.middle.x + turn * (x - frame.width / 2),
+    y: frame.middle.y - turn * (y - frame.height / 2),
+  }
+}
+
+/** Snapped is a place that a line, or another mark, has drawn to itself. */
+export interface Snapped {
+  to: Point
+  /** What drew it, across and along the court; undefined where nothing did. */
+  x?: number
+  y?: number
+}
+
+/**
+ * snap draws a place to a line, to the line of another mark, or to the same offset on the other side,
+ * when it comes within so many metres.
+ */
+export function snap(place: Point, report: Report, own: string, within: number): Snapped {
+  const others = report.spots.filter((spot) => spot.handle !== own).map((spot) => spot.at)
+  const xs = report.court.lines.filter((line) => line.from.x === line.to.x).map((line) => line.from.x)
+  const ys = report.court.lines.filter((line) => line.from.y === line.to.y).map((line) => line.from.y)
+  const nearest = (value: number, lines: number[], marks: number[]) => {
+    const of = (list: number[]) =>
+      list
+        .filter((each) => Math.abs(each - value) <= within)
+        .sort((a, b) => Math.abs(a - value) - Math.abs(b - value))[0]
+    return of(lines) ?? of(marks)
+  }
+  const x = nearest(
+    place.x,
+    xs,
+    others.flatMap((p) => [p.x, -p.x]),
+  )
+  const y = nearest(
+    place.y,
+    ys,
+    others.flatMap((p) => [p.y, -p.y]),
+  )
+  return { to: { x: x ?? place.x, y: y ?? place.y }, x, y }
+}
+
+/** sign is what is written on a mark: its number, or the first letter of what it is. */
+export function sign(handle: string, label: string): string {
+  const number = /^pattern\.balls\.(\d+)/.exec(handle)?.[1]
+  if (number !== undefined) return String(Number(number) + 1)
+  if (handle.startsWith('target')) return '+'
+  if (handle.startsWith('noGo')) return '×'
+  return label === 'on deck' ? 'D' : (label[0]?.toUpperCase() ?? '')
 }

@@ -12,6 +12,8 @@ export const keys = {
   lesson: (id: string) => ['lessons', id] as const,
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
   settings: ['settings'] as const,
+  courts: ['courts'] as const,
+  regions: (court: string) => ['regions', court] as const,
 }
 
 export const students = (away: boolean) => answer(api.GET('/api/students', { params: { query: { away } } }))

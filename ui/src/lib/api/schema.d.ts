@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/courts/{id}/regions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The schemes of depth regions of a court */
+        get: operations["listRegions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills": {
         parameters: {
             query?: never;
@@ -32,6 +49,23 @@ export interface paths {
         get: operations["listDrills"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drills/change-court": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Carry a drill over to another court without saving it */
+        post: operations["changeCourt"];
         delete?: never;
         options?: never;
         head?: never;
@@ -395,6 +429,14 @@ export interface components {
         Away: {
             away: boolean;
         };
+        ChangedCourt: {
+            /** @description Each mark carried over in its own way */
+            document: components["schemas"]["DrillDocument"];
+            /** @description What keeping and what scaling the offsets would do */
+            marks: components["schemas"]["DrillMarkChange"][];
+            /** @description What makes no sense on the new court */
+            problems: components["schemas"]["InvalidFields"];
+        };
         ClockChange: {
             finished: boolean;
             running: boolean;
@@ -412,13 +454,28 @@ export interface components {
              * @description Seconds to walk from one block to the next
              */
             changeOver: number;
+            /** @description Walk-off lists are in steps */
+            inSteps: boolean;
+            /** @description How depth regions are numbered */
+            numbering: components["schemas"]["CourtNumbering"];
             /**
              * Format: double
              * @description Seconds to pick up one ball, for one person
              */
             pickUp: number;
+            /** @description The coach's own depth regions */
+            schemes: components["schemas"]["CourtScheme"][];
+            /**
+             * Format: double
+             * @description Length of the coach's own step, metres
+             */
+            step: number;
             units: components["schemas"]["UnitsSystem"];
+            /** @description What a circle of so much means */
+            within: components["schemas"]["CoachWithin"];
         };
+        /** @enum {string} */
+        CoachWithin: "radius" | "diameter";
         Counter: {
             block: string;
             count: components["schemas"]["TallyCount"];
@@ -435,7 +492,50 @@ export interface components {
             turn: number;
             wanted: number;
         };
+        CourtAlong: {
+            /**
+             * Format: double
+             * @description Metres from the end
+             */
+            distance: number;
+            /** @description The end it is measured from: near, far, left or right */
+            from: components["schemas"]["CourtToward"];
+            line: string;
+        };
+        CourtBand: {
+            /**
+             * Format: double
+             * @description Distance from the net where it starts
+             */
+            from: number;
+            name: string;
+            /** @description From 1, by the coach's numbering */
+            number: number;
+            purpose: string;
+            /**
+             * Format: double
+             * @description Distance from the net where it stops
+             */
+            to: number;
+        };
+        CourtBox: {
+            id: string;
+            max: components["schemas"]["CourtPoint"];
+            min: components["schemas"]["CourtPoint"];
+            name: string;
+        };
+        CourtChange: {
+            court: string;
+            document: components["schemas"]["DrillDocument"];
+        };
         CourtCourt: {
+            /**
+             * Format: double
+             * @description How high the surface stands over the floor: the table's height, else 0
+             */
+            above: number;
+            /** @description Named parts of the surface, smaller ones first */
+            boxes: components["schemas"]["CourtBox"][];
             id: string;
             /**
              * Format: double
@@ -454,12 +554,25 @@ export interface components {
             /** @description The published rules its dimensions come from */
             source: string;
             sport: components["schemas"]["CourtSport"];
+            /** @description What it is usually laid with */
+            surfaces: string[];
+            /** @description Lines on the walls of a squash court */
+            walls: components["schemas"]["CourtWallLine"][];
             /**
              * Format: double
              * @description Outer sideline to outer sideline
              */
             width: number;
         };
+        CourtDepth: {
+            name: string;
+            /** @description What is done from here: defend, rally, set up, finish */
+            purpose: string;
+            /** @description Where it ends, going out from the net; the next one starts there. Measured from a near line */
+            stop: components["schemas"]["CourtMeasure"];
+        };
+        /** @enum {string} */
+        CourtEnd: "near" | "far";
         CourtLine: {
             from: components["schemas"]["CourtPoint"];
             id: string;
@@ -468,8 +581,13 @@ export interface components {
             to: components["schemas"]["CourtPoint"];
         };
         CourtMark: {
+            along?: components["schemas"]["CourtAlong"];
             measures?: components["schemas"]["CourtMeasure"][];
             place?: components["schemas"]["CourtPoint"];
+            /** @description On another court the offsets grow or shrink with it, instead of keeping their length */
+            scales?: boolean;
+            /** @description Whose left and right are meant; no word means the near player's */
+            whose?: components["schemas"]["CourtEnd"];
         };
         CourtMeasure: {
             /**
@@ -484,6 +602,12 @@ export interface components {
             to?: string;
             toward?: components["schemas"]["CourtToward"];
         };
+        CourtMoved: {
+            /** @description With its offsets as they are */
+            keeps: components["schemas"]["CourtOutcome"];
+            /** @description With offsets that grow or shrink with the court */
+            scales: components["schemas"]["CourtOutcome"];
+        };
         CourtNet: {
             /**
              * Format: double
@@ -492,7 +616,7 @@ export interface components {
             centre: number;
             /**
              * Format: double
-             * @description From the middle to a post
+             * @description From the middle to a post; 0 where there is no net
              */
             halfUp: number;
             /**
@@ -501,6 +625,19 @@ export interface components {
              */
             post: number;
         };
+        /** @enum {string} */
+        CourtNumbering: "from the net out" | "from the baseline in";
+        CourtOutcome: {
+            /** @description Null where the mark makes no sense */
+            at: null | components["schemas"]["CourtPoint"];
+            mark: components["schemas"]["CourtMark"];
+            /** @description Why it makes no sense; empty where it does */
+            problem: string;
+            /** @description The place there as a coach says it */
+            said: string;
+        };
+        /** @enum {string} */
+        CourtPlay: "singles" | "doubles";
         CourtPoint: {
             /** Format: double */
             x: number;
@@ -513,48 +650,118 @@ export interface components {
             /** Format: double */
             side: number;
         };
+        CourtScheme: {
+            court: string;
+            depths: components["schemas"]["CourtDepth"][];
+            name: string;
+        };
         CourtShape: {
             /**
              * Format: double
-             * @description Square metres that lie in
+             * @description Square metres that lie in; of a gate its width in metres; of a window or band its face
              */
             area: number;
+            /** @description The box it lies in, in words; empty where there is none */
+            box: string;
             centre: components["schemas"]["CourtPoint"];
-            /** @description Of a strip, in order round it */
+            /** @description In order round it; of a gate, a window or a wall band its two ends */
             corners: components["schemas"]["CourtPoint"][];
+            /** Format: double */
+            high: number;
             kind: components["schemas"]["CourtTargetKind"];
             /**
              * Format: double
-             * @description From the middle of the target to the nearest line, metres
+             * @description Of a window or a wall band: height above the floor at its middle
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description From its middle to the nearest line: the error before the ball is out, metres
              */
             margin: number;
             nearest: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Share that lies out, which never counts
+             */
+            out: number;
+            /**
+             * Format: double
+             * @description Of a circle or an object; 0 for the others
+             */
             radius: number;
+            /**
+             * Format: double
+             * @description Its area as a share of that box
+             */
+            share: number;
         };
         /** @enum {string} */
         CourtSport: "tennis" | "pickleball" | "badminton" | "squash" | "table tennis";
-        CourtTarget: {
+        CourtStep: {
+            at: components["schemas"]["CourtPoint"];
+            label: string;
+            /** @description The place as a coach says it */
+            said: string;
             /**
              * Format: double
-             * @description Of a strip, metres
+             * @description Metres from the stop before
+             */
+            walk: number;
+        };
+        CourtTarget: {
+            /** @description A named box instead of a rectangle, or where the ball bounces twice */
+            box?: string;
+            /**
+             * Format: double
+             * @description Of a strip or a rectangle, metres
              */
             depth?: number;
+            /** Format: double */
+            high?: number;
             kind: components["schemas"]["CourtTargetKind"];
-            /** @description The line a strip lies along */
+            /** @description The line a strip lies along, or the line that closes a gate */
             line?: string;
-            /** @description The middle of a circle */
-            mark?: components["schemas"]["CourtMark"];
             /**
              * Format: double
-             * @description Of a circle, metres
+             * @description Of a window: metres above the net; of a band: above the floor
+             */
+            low?: number;
+            /** @description The middle of a circle, an object or a rectangle; one post of a gate; where along the net or wall a window or band is */
+            mark?: components["schemas"]["CourtMark"];
+            /** @description The other post of a gate */
+            other?: components["schemas"]["CourtMark"];
+            /** @description The corners of a polygon, in order round it */
+            points?: components["schemas"]["CourtMark"][];
+            /**
+             * Format: double
+             * @description Of a circle or an object's footprint, metres
              */
             radius?: number;
+            /**
+             * Format: double
+             * @description Of a rectangle, window or band, metres; 0 for all along
+             */
+            width?: number;
         };
         /** @enum {string} */
-        CourtTargetKind: "circle" | "strip";
+        CourtTargetKind: "circle" | "strip" | "box" | "polygon" | "gate" | "object" | "window" | "wall band" | "double bounce";
         /** @enum {string} */
         CourtToward: "in" | "out" | "near" | "far" | "left" | "right";
+        CourtWallLine: {
+            /**
+             * Format: double
+             * @description Height where the wall begins: left or front
+             */
+            from: number;
+            name: string;
+            /**
+             * Format: double
+             * @description Height where it ends: right or back
+             */
+            to: number;
+            wall: string;
+        };
         Courtside: {
             /** @description Null before the lesson is begun */
             clock: null | components["schemas"]["LessonClock"];
@@ -592,8 +799,22 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @enum {string} */
+        DrillCountBy: "landing" | "movement" | "both";
+        DrillCounts: {
+            /** @description No word means landing */
+            by?: components["schemas"]["DrillCountBy"];
+            /** @description Each ball is marked right or wrong choice, apart from made or missed */
+            choices?: boolean;
+            /** @description Each miss is marked net, long or wide */
+            misses?: boolean;
+            /** @description A bad feed or a let can be marked: it is played again and counts for nobody */
+            noCount?: boolean;
+        };
         DrillDocument: {
             cautions: string[];
+            /** @description What counts as made */
+            counts?: components["schemas"]["DrillCounts"];
             court: string;
             /** @description One or two things to watch */
             cues: string[];
@@ -602,8 +823,12 @@ export interface components {
             equipment: string[];
             goal: components["schemas"]["DrillGoal"];
             name: string;
+            /** @description Where no ball may go */
+            noGo?: components["schemas"]["DrillNoGo"][];
             pattern: components["schemas"]["FeedPattern"];
             places: components["schemas"]["DrillPlace"][];
+            /** @description Who shares the court; no word means singles */
+            play?: components["schemas"]["CourtPlay"];
             rung: components["schemas"]["ProgressRung"];
             /**
              * Format: double
@@ -684,19 +909,46 @@ export interface components {
              */
             waiting: number;
         };
+        DrillMarkChange: {
+            handle: string;
+            label: string;
+            moved: components["schemas"]["CourtMoved"];
+            /** @description The mark as it is said on the court it comes from */
+            said: string;
+        };
         DrillMove: {
-            /** @description Round the offsets to 5 cm or 3 in */
-            grain?: boolean;
             /** @description The handle of a spot in the report */
             handle: string;
+            /** @description Round the offset across the court to 5 cm or 3 in */
+            roundX?: boolean;
+            /** @description Round the offset along the court to 5 cm or 3 in */
+            roundY?: boolean;
             to: components["schemas"]["CourtPoint"];
         };
+        DrillNoGo: {
+            area?: components["schemas"]["CourtTarget"];
+            line?: string;
+        };
+        DrillOffset: {
+            /** @description The line it is measured from, in words */
+            line: string;
+            /** @description The length or the fraction, exactly */
+            text: string;
+            toward: components["schemas"]["CourtToward"];
+        };
         DrillPlace: {
+            /** @description Of an obstacle: the side on which it is passed */
+            around?: components["schemas"]["DrillWay"];
             kind: components["schemas"]["DrillPlaceKind"];
             mark: components["schemas"]["CourtMark"];
+            /**
+             * Format: double
+             * @description Of an obstacle: its width, metres
+             */
+            size?: number;
         };
         /** @enum {string} */
-        DrillPlaceKind: "start" | "feeder" | "recovery" | "queue";
+        DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
         DrillPreview: {
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
@@ -704,6 +956,8 @@ export interface components {
             /** @description A place to move first */
             move?: components["schemas"]["DrillMove"];
             people: number;
+            /** @description A length or a place, typed in words, to take in first */
+            typed?: components["schemas"]["DrillTyped"];
         };
         DrillReport: {
             /** @description The target in words */
@@ -715,17 +969,42 @@ export interface components {
             /** @description The goal in words */
             goal: string;
             load: components["schemas"]["DrillLoad"];
+            /** @description The target's area, share of its box, margin and share out, in words */
+            measured: components["schemas"]["WorkingStep"][];
+            /** @description Areas where no ball may land */
+            noGo: components["schemas"]["CourtShape"][];
+            /** @description Lines that no ball may cross */
+            noGoLines: string[];
+            /** @description Lengths of the target that can be typed */
+            sizes: components["schemas"]["DrillSize"][];
             /** @description Every place that can be moved */
             spots: components["schemas"]["DrillSpot"][];
             target: components["schemas"]["CourtShape"];
+            /** @description What to put down, in walking order from the near left corner */
+            walk: components["schemas"]["CourtStep"][];
+        };
+        DrillSize: {
+            label: string;
+            path: string;
+            /** @description Exactly, to be typed again */
+            text: string;
         };
         DrillSpot: {
+            /** @description Of an obstacle: the side on which it is passed */
+            around?: components["schemas"]["DrillWay"];
             at: components["schemas"]["CourtPoint"];
-            /** @description Where the mark stands in the document: places.0, pattern.balls.1, target */
+            /** @description Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark */
             handle: string;
             label: string;
+            /** @description Its two measures, to be changed one by one; none for a plain place */
+            offsets: components["schemas"]["DrillOffset"][];
             /** @description The place as a coach says it */
             said: string;
+            /**
+             * Format: double
+             * @description Of an obstacle: its width; else 0
+             */
+            size: number;
         };
         DrillTime: {
             /** Format: date-time */
@@ -737,6 +1016,13 @@ export interface components {
             lesson: string;
             met: boolean;
         };
+        DrillTyped: {
+            /** @description A measure, target.mark.measures.0, or a size, target.radius */
+            path: string;
+            text: string;
+        };
+        /** @enum {string} */
+        DrillWay: "either" | "left" | "right";
         Duplicate: {
             /** Format: uuid */
             id: string;
@@ -1006,6 +1292,13 @@ export interface components {
         ProgressDecision: "step up" | "stay" | "step back";
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
+        Regions: {
+            /** @description From the net out */
+            bands: components["schemas"]["CourtBand"][];
+            name: string;
+            /** @description The coach's own scheme */
+            own: boolean;
+        };
         Remark: {
             /** @description Out of ten; 0 for none */
             engagement: number;
@@ -1198,6 +1491,36 @@ export interface operations {
             };
         };
     };
+    listRegions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Regions"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listDrills: {
         parameters: {
             query?: {
@@ -1217,6 +1540,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeCourt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourtChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangedCourt"];
                 };
             };
             default: {

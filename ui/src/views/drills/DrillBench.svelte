@@ -2,7 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import Court from '../../court/Court.svelte'
+  import type { Snapped } from '../../court/view'
   import CourtTable from '../../court/CourtTable.svelte'
   import {
     answer,
@@ -20,7 +20,13 @@
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import { Bench } from './bench.svelte'
+  import CourtChange from './CourtChange.svelte'
+  import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
+  import Measured from './Measured.svelte'
+  import TargetEditor from './TargetEditor.svelte'
+  import Things from './Things.svelte'
+  import WhatCounts from './WhatCounts.svelte'
 
   interface Props {
     drill: Drill
@@ -48,16 +54,22 @@
     bench.ask($state.snapshot(draft.document))
   })
 
-  /** Only a drop is rounded, and only a drag that has ended is a change. */
-  function move(handle: string, to: Point, how: 'dragged' | 'dropped' | 'nudged') {
-    const current = () => $state.snapshot(draft.document)
-    bench.move(
-      current,
-      handle,
-      to,
-      how === 'dropped',
-      how === 'dragged' ? () => undefined : (moved) => draft.replace(moved),
-    )
+  const current = () => $state.snapshot(draft.document) as DrillDocument
+  const changed = (document: DrillDocument) => draft.replace(document)
+  /** What was wrong with the last save, or with the last thing typed. */
+  const errors = $derived({ ...draft.fields, ...bench.fields })
+
+  /** Only a drag that has ended is a change, and only what did not snap is rounded. */
+  function move(handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') {
+    if (how === 'dragged') bench.drag(current(), handle, place)
+    else bench.move(current, handle, place, how === 'dropped', changed)
+  }
+
+  const type = (path: string, text: string) => bench.type(current, path, text, changed)
+
+  function takeAway(handle: string) {
+    const i = Number(/^places\.(\d+)/.exec(handle)?.[1] ?? -1)
+    if (i >= 0) draft.change((d) => d.places.splice(i, 1))
   }
 
   async function keepCopy(body: DrillDocument) {
@@ -123,11 +135,10 @@
 <div class="bench mt-4">
   <div>
     {#if report}
-      <Court
+      <CourtView
         {report}
         label="{draft.document.name} on {report.court.name}"
-        nudge={settings?.nudge}
-        nudgeFine={settings?.nudgeFine}
+        {settings}
         onmove={builtIn ? undefined : move}
       />
     {/if}
@@ -151,17 +162,53 @@
     {#if report}
       <section class="sheet" aria-labelledby="aim">
         <h2 id="aim">Goal and target</h2>
-        <p class="mt-1"><strong>{report.goal}</strong>, into the {report.aim}.</p>
-        {#if draft.document.cues.length}<p class="mt-1">Watch: {draft.document.cues.join('; ')}.</p>{/if}
+        <p class="mt-1 mb-2"><strong>{report.goal}</strong>, into the {report.aim}.</p>
+        {#if builtIn}<Measured shape={report.measured} />{:else}<TargetEditor
+            {draft}
+            {report}
+            {errors}
+            ontype={type}
+          />{/if}
+        {#if draft.document.cues.length}<p class="mt-2">Watch: {draft.document.cues.join('; ')}.</p>{/if}
       </section>
     {/if}
     <DrillFields {draft} {builtIn} bind:people={bench.people} />
     {#if report}
       <section class="sheet overflow-x-auto" aria-labelledby="places">
         <h2 id="places">Where everything is</h2>
-        <CourtTable {report} errors={draft.fields} />
+        <CourtTable
+          {report}
+          {errors}
+          ontype={builtIn ? undefined : type}
+          onremove={builtIn ? undefined : takeAway}
+        />
+        {#if !builtIn}
+          <p class="hint mb-3 text-sm">
+            Type lengths as you say them: 4 ft 6 in, 1.4 m, 3 steps, 3/4 back, half-way from the net to the
+            far service line.
+          </p>
+          <Things {draft} />
+          <div class="mt-3">
+            <CourtChange document={draft.document} onchange={(document) => draft.replace(document)} />
+          </div>
+        {/if}
       </section>
     {/if}
+    {#if report?.walk.length}
+      <section class="sheet" aria-labelledby="walk">
+        <h2 id="walk">Walk it off</h2>
+        <ol class="mt-1 list-decimal pl-5">
+          {#each report.walk as step, i (i)}<li>
+              <strong class="font-medium">{step.label}</strong>: {step.said}
+            </li>{/each}
+        </ol>
+        <p class="hint mt-1 text-sm">From the near left corner, the shortest way.</p>
+      </section>
+    {/if}
+    <details class="sheet">
+      <summary class="cursor-pointer text-lg font-semibold">What counts</summary>
+      <div class="mt-2"><WhatCounts {draft} {builtIn} /></div>
+    </details>
     {#if draft.document.cautions.length}
       <section class="sheet" aria-labelledby="cautions">
         <h2 id="cautions">Take care</h2>

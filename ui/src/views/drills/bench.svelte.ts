@@ -1,14 +1,16 @@
-import {
-  answer,
-  api,
-  Refusal,
-  say,
-  type DrillDocument,
-  type Point,
-  type WorkedDrill,
-} from '../../lib/api/client'
+import { answer, api, Refusal, say, type DrillDocument, type WorkedDrill } from '../../lib/api/client'
+import type { Snapped } from '../../court/view'
 
 export type Hand = 'right' | 'left'
+
+/** What is done to a document before it is worked out: a place moved, or a length typed. */
+interface Change {
+  move?: { handle: string; to: { x: number; y: number }; roundX?: boolean; roundY?: boolean }
+  typed?: { path: string; text: string }
+}
+
+/** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
+const dragPause = 60
 
 /**
  * Bench has a drill worked out whenever it changes. Only the newest question counts: while one is on its
@@ -18,6 +20,8 @@ export class Bench {
   worked = $state.raw<WorkedDrill>()
   people = $state(1)
   hand = $state<Hand>('right')
+  /** What was wrong with the last change, by its path. */
+  fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
   #asking = false
   #next: (() => Promise<void>) | undefined
@@ -25,36 +29,55 @@ export class Bench {
   /** ask has a document worked out. */
   ask(document: DrillDocument) {
     this.#run(async () => {
-      this.worked = await this.#preview(document)
+      this.worked = await this.#preview(document, {})
     })
   }
 
-  /**
-   * move works the current document out with one place moved, and hands the changed one on. Where the
-   * document was changed while the answer was on its way, the place is moved in the newer one.
-   */
+  /** drag shows what a place would be, without changing the document. */
+  drag(document: DrillDocument, handle: string, place: Snapped) {
+    this.#run(async () => {
+      this.worked = await this.#preview(document, { move: { handle, to: place.to } })
+      await new Promise((resolve) => setTimeout(resolve, dragPause))
+    })
+  }
+
+  /** move changes a place; what did not snap is rounded where that is asked for. */
   move(
     current: () => DrillDocument,
     handle: string,
-    to: Point,
-    grain: boolean,
+    place: Snapped,
+    round: boolean,
     changed: (document: DrillDocument) => void,
   ) {
+    const roundX = round && place.x === undefined
+    const roundY = round && place.y === undefined
+    this.#change(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
+  }
+
+  /** type changes a length or a place that was typed in words. */
+  type(current: () => DrillDocument, path: string, text: string, changed: (document: DrillDocument) => void) {
+    this.#change(current, { typed: { path, text } }, changed)
+  }
+
+  /** Where the document was changed while an answer was on its way, the change is made to the newer one. */
+  #change(current: () => DrillDocument, change: Change, changed: (document: DrillDocument) => void) {
     this.#run(async () => {
       let before: DrillDocument
       let worked: WorkedDrill
       do {
         before = current()
-        worked = await this.#preview(before, { handle, to, grain })
+        worked = await this.#preview(before, change)
       } while (JSON.stringify(before) !== JSON.stringify(current()))
       this.worked = worked
       changed(worked.document)
     })
   }
 
-  #preview(document: DrillDocument, move?: { handle: string; to: Point; grain: boolean }) {
+  #preview(document: DrillDocument, change: Change) {
     return answer(
-      api.POST('/api/drills/preview', { body: { document, people: this.people, hand: this.hand, move } }),
+      api.POST('/api/drills/preview', {
+        body: { document, people: this.people, hand: this.hand, ...change },
+      }),
     )
   }
 
@@ -71,7 +94,9 @@ export class Bench {
       try {
         await question()
         this.refusal = ''
+        this.fields = {}
       } catch (error) {
+        this.fields = error instanceof Refusal ? error.fields : {}
         this.refusal =
           error instanceof Refusal ? (error.problem.fields[0]?.message ?? error.message) : say(error)
       }

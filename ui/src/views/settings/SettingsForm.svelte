@@ -6,6 +6,7 @@
   import NumberField from '../../lib/NumberField.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import SelectField from '../../lib/SelectField.svelte'
+  import OwnRegions from './OwnRegions.svelte'
   import { theme } from '../../lib/theme.svelte'
 
   interface Props {
@@ -19,7 +20,7 @@
   const draft = new Draft(read.settings, read.version, async (body, base) => {
     const kept = await answer(api.PUT('/api/settings', { params: { header: over(base) }, body }))
     client.setQueryData(keys.settings, kept)
-    await renew(client, keys.lessons, keys.drills)
+    await renew(client, keys.lessons, keys.drills, ['regions'])
     return kept.version
   })
   const settings = $derived(draft.document)
@@ -60,8 +61,38 @@
       error={draft.fields.changeOver}
       onchange={(changeOver) => draft.change((d) => (d.changeOver = changeOver))}
     />
+    <NumberField
+      label="Your step"
+      unit="m"
+      step={0.05}
+      value={settings.step}
+      error={draft.fields.step}
+      onchange={(step) => draft.change((d) => (d.step = step))}
+    />
+    <SelectField
+      label="Walk-off lists in"
+      value={settings.inSteps ? 'steps' : 'lengths'}
+      options={['lengths', 'steps']}
+      onchange={(v) => draft.change((d) => (d.inSteps = v === 'steps'))}
+    />
+    <SelectField
+      label="A circle of 4 ft is"
+      value={settings.within}
+      options={[
+        { value: 'radius', label: '4 ft to each side of the mark' },
+        { value: 'diameter', label: '4 ft across' },
+      ]}
+      onchange={(within) => draft.change((d) => (d.within = within))}
+    />
+    <SelectField
+      label="Depth regions are numbered"
+      value={settings.numbering}
+      options={['from the net out', 'from the baseline in']}
+      onchange={(numbering) => draft.change((d) => (d.numbering = numbering))}
+    />
   </div>
 </section>
+<OwnRegions {draft} />
 <section class="sheet mt-4 max-w-2xl">
   <h2>This device</h2>
   <button class="btn mt-2" onclick={() => theme.toggle()}

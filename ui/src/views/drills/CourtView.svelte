@@ -1,0 +1,110 @@
+<script lang="ts">
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { answer, api, over, type Report, type Settings } from '../../lib/api/client'
+  import Court from '../../court/Court.svelte'
+  import type { Crop, Snapped } from '../../court/view'
+  import { keys, renew } from '../../lib/data'
+  import { notices } from '../../lib/notice.svelte'
+
+  /** The court of the bench with what can be chosen about the way it is shown. */
+  interface Props {
+    report: Report
+    label: string
+    settings: Settings | undefined
+    onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+  }
+  let { report, label, settings, onmove }: Props = $props()
+  const client = useQueryClient()
+  let crop = $state<Crop>('all')
+  let turned = $state(false)
+  let scheme = $state('')
+  const id = $props.id()
+
+  const query = createQuery(() => ({
+    queryKey: keys.regions(report.court.id),
+    queryFn: () => answer(api.GET('/api/courts/{id}/regions', { params: { path: { id: report.court.id } } })),
+  }))
+  const regions = $derived(query.data?.find((each) => each.name === scheme))
+  const whole = $derived(report.court.net.halfUp === 0)
+
+  async function number(numbering: Settings['settings']['numbering']) {
+    if (!settings) return
+    try {
+      const body = { ...settings.settings, numbering }
+      const kept = await answer(
+        api.PUT('/api/settings', { params: { header: over(settings.version) }, body }),
+      )
+      client.setQueryData(keys.settings, kept)
+      await renew(client, ['regions'])
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+</script>
+
+<Court
+  {report}
+  {label}
+  crop={whole ? 'all' : crop}
+  {turned}
+  {regions}
+  nudge={settings?.nudge}
+  nudgeFine={settings?.nudgeFine}
+  {onmove}
+/>
+<div class="choices no-print">
+  <label for="{id}-end">Nearest end</label>
+  <select
+    id="{id}-end"
+    class="select select-xs"
+    value={turned ? 'far' : 'near'}
+    onchange={(event) => (turned = event.currentTarget.value === 'far')}
+  >
+    <option value="near">the student's</option><option value="far">the feeder's</option>
+  </select>
+  {#if !whole}
+    <label for="{id}-crop">Show</label>
+    <select id="{id}-crop" class="select select-xs" bind:value={crop}>
+      <option value="all">the whole court</option><option value="near half">the near half</option><option
+        value="far half">the far half</option
+      >
+    </select>
+  {/if}
+  <label for="{id}-regions">Regions</label>
+  <select id="{id}-regions" class="select select-xs" bind:value={scheme}>
+    <option value="">none</option>
+    {#each query.data ?? [] as each (each.name)}<option value={each.name}
+        >{each.name}{each.own ? ' (your own)' : ''}</option
+      >{/each}
+  </select>
+  {#if regions && settings}
+    <label for="{id}-numbering">Numbered</label>
+    <select
+      id="{id}-numbering"
+      class="select select-xs"
+      value={settings.settings.numbering}
+      onchange={(event) => void number(event.currentTarget.value as Settings['settings']['numbering'])}
+    >
+      <option>from the net out</option><option>from the baseline in</option>
+    </select>
+  {/if}
+</div>
+{#if regions}
+  <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
+    {#each regions.bands as band (band.name)}<li>
+        <span class="drum-digits">{band.number}</span>
+        {band.name}{band.purpose ? `: ${band.purpose}` : ''}
+      </li>{/each}
+  </ol>
+{/if}
+
+<style>
+  .choices {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0.25rem 0.5rem;
+    align-items: center;
+    margin-top: 0.5rem;
+    font-size: 0.875rem;
+  }
+</style>

@@ -1,0 +1,61 @@
+<script lang="ts">
+  import type { DrillDocument, Place } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+
+  /** People and things to be added to the court, and what an obstacle is like. */
+  interface Props {
+    draft: Draft<DrillDocument>
+  }
+  let { draft }: Props = $props()
+  const kinds: Place['kind'][] = [
+    'cone',
+    'obstacle',
+    'basket',
+    'on deck',
+    'queue',
+    'opponent',
+    'partner',
+    'recovery',
+    'start',
+  ]
+  let kind = $state<Place['kind']>('cone')
+  const obstacles = $derived(
+    draft.document.places.map((place, i) => ({ place, i })).filter(({ place }) => place.kind === 'obstacle'),
+  )
+
+  function add(event: SubmitEvent) {
+    event.preventDefault()
+    const far = kind === 'opponent' || kind === 'partner'
+    const place: Place = { kind, mark: { place: { x: 2, y: far ? 2.5 : -2.5 } } }
+    draft.change((d) =>
+      d.places.push(kind === 'obstacle' ? { ...place, size: 0.6, around: 'either' } : place),
+    )
+  }
+</script>
+
+<form class="flex flex-wrap items-center gap-2" onsubmit={add}>
+  <select class="select select-sm w-40" aria-label="Somebody or something to add" bind:value={kind}>
+    {#each kinds as each (each)}<option>{each}</option>{/each}
+  </select>
+  <button class="btn btn-sm" type="submit">Put it on court</button>
+</form>
+{#each obstacles as { place, i } (i)}
+  <div class="mt-2 grid max-w-md grid-cols-2 gap-3">
+    <NumberField
+      label="Obstacle {i}: wide"
+      unit="m"
+      step={0.1}
+      value={place.size ?? 0}
+      error={draft.fields[`places.${i}.size`]}
+      onchange={(size) => draft.change((d) => d.places[i] && (d.places[i].size = size))}
+    />
+    <SelectField
+      label="Run round it on the"
+      value={place.around ?? 'either'}
+      options={['either', 'left', 'right']}
+      onchange={(around) => draft.change((d) => d.places[i] && (d.places[i].around = around))}
+    />
+  </div>
+{/each}
