@@ -375,8 +375,8 @@ func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 
 func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 	c := newClub(t)
-	ask := func(court string) *httptest.ResponseRecorder {
-		return c.ask("POST", "/api/drills/change-court", map[string]any{"document": coin(), "court": court})
+	ask := func(court string, plain ...string) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/change-court", map[string]any{"document": coin(), "court": court, "plain": append([]string{}, plain...)})
 	}
 	red := read[api.ChangedCourt](t, ask("tennis-red"))
 	require.EqualValues(t, "tennis-red", red.Document.Court)
@@ -385,6 +385,11 @@ func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 	squash := read[api.ChangedCourt](t, ask("squash"))
 	require.NotEmpty(t, squash.Problems, "a baseline makes no sense in squash")
 	require.Len(t, squash.Marks, len(red.Marks), "and no mark is lost")
+	var handles []string
+	for _, mark := range squash.Marks {
+		handles = append(handles, mark.Handle)
+	}
+	require.Empty(t, read[api.ChangedCourt](t, ask("squash", handles...)).Problems, "as plain places all of it can go there")
 	readProblem(t, ask("beach"), http.StatusUnprocessableEntity)
 }
 

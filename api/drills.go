@@ -51,6 +51,7 @@ type DrillPreview struct {
 type CourtChange struct {
 	Document drill.Document `json:"document"`
 	Court    court.ID       `json:"court" maxLength:"40"`
+	Plain    []string       `json:"plain" maxItems:"60" description:"Handles of the marks to be carried over as plain places"`
 }
 
 // ChangedCourt is a drill on another court. Nothing is saved.
@@ -191,7 +192,7 @@ func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (Cha
 	if err != nil {
 		return ChangedCourt{}, err
 	}
-	document, marks, err := body.Document.ChangeCourt(body.Court, settings.Tape())
+	document, marks, err := body.Document.ChangeCourt(body.Court, body.Plain, settings.Tape())
 	if err != nil {
 		return ChangedCourt{}, err
 	}

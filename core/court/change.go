@@ -1,9 +1,12 @@
 package court
 
-// Moved is what becomes of a mark on another court, in both ways.
+import "math"
+
+// Moved is what becomes of a mark on another court.
 type Moved struct {
 	Keeps  Outcome `json:"keeps" description:"With its offsets as they are"`
 	Scales Outcome `json:"scales" description:"With offsets that grow or shrink with the court"`
+	Plain  Outcome `json:"plain" description:"As a plain place, at the same share of the court and at most at its edge; for a mark whose lines are not there"`
 }
 
 // Outcome is a mark on another court: where it is, or why it makes no sense there.
@@ -18,7 +21,14 @@ type Outcome struct {
 func (c Court) Preview(m Mark, to Court, t Tape) Moved {
 	keeps, scales := m, m
 	keeps.Scales, scales.Scales = false, true
-	return Moved{Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
+	plain := Outcome{Mark: m, Problem: "it makes no sense on this court either"}
+	if at, err := c.Resolve(m); err == nil {
+		scaled := c.onto(Mark{Place: &at, Scales: true}, to)
+		x, y := to.Width/2+to.RunOff.Side, to.Length/2+to.RunOff.Back
+		held := Point{math.Max(-x, math.Min(x, scaled.Place.X)), math.Max(-y, math.Min(y, scaled.Place.Y))}
+		plain = to.outcome(Mark{Place: &held}, t)
+	}
+	return Moved{Plain: plain, Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
 }
 
 // ChangeTo carries a mark over to another court in the way the mark itself says. Nothing is lost: a mark

@@ -83,9 +83,9 @@ type MarkChange struct {
 }
 
 // ChangeCourt carries a drill over to another court of its sport or of any other, each mark in its own
-// way, and shows for every mark what keeping and what scaling its offsets would do. A mark that makes no
-// sense on the new court stays in the document and is told with its reason.
-func (d Document) ChangeCourt(id court.ID, t court.Tape) (Document, []MarkChange, error) {
+// way or, where its handle is among the plain ones, as a plain place. It shows for every mark what each
+// way would do. A mark that makes no sense on the new court stays in the document as it is.
+func (d Document) ChangeCourt(id court.ID, plain []string, t court.Tape) (Document, []MarkChange, error) {
 	from, err := court.Find(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -99,6 +99,10 @@ func (d Document) ChangeCourt(id court.ID, t court.Tape) (Document, []MarkChange
 	var list []MarkChange
 	for _, m := range changed.marks() {
 		list = append(list, MarkChange{Handle: m.handle, Label: m.label, Said: from.Say(*m.mark, t), Moved: from.Preview(*m.mark, to, t)})
+		if slices.Contains(plain, m.handle) {
+			*m.mark = list[len(list)-1].Moved.Plain.Mark
+			continue
+		}
 		*m.mark = from.ChangeTo(*m.mark, to).Mark
 	}
 	return changed, list, nil

@@ -106,7 +106,7 @@
 >
   <rect width={frame.width} height={frame.height} class="ground" />
   <rect
-    x={frame.width / 2 - report.court.width / 2}
+    x={Math.min(pt({ x: report.court.width / 2, y: 0 }).x, pt({ x: -report.court.width / 2, y: 0 }).x)}
     y={Math.min(pt({ x: 0, y: report.court.length / 2 }).y, pt({ x: 0, y: -report.court.length / 2 }).y)}
     width={report.court.width}
     height={report.court.length}
@@ -224,7 +224,8 @@
     display: block;
     width: 100%;
     height: auto;
-    touch-action: none;
+    overflow: hidden;
+    touch-action: pan-y;
     user-select: none;
   }
   /* On a desk the whole court is seen at once, above the drums. */
@@ -286,6 +287,7 @@
   }
   .movable {
     cursor: grab;
+    touch-action: none;
   }
   .spot:focus-visible {
     outline: none;

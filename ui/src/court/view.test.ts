@@ -36,6 +36,15 @@ describe('the frame', () => {
     expect(drawn(frame, { x: 0, y: -15 }).y).toBe(16)
   })
 
+  it('cuts to a box with a little round it', () => {
+    const boxed = {
+      ...court,
+      boxes: [{ id: 'b', name: 'b', min: { x: 0, y: 0 }, max: { x: 5, y: 10 } }],
+    } as Court
+    const frame = frameOf(boxed, { box: 'b' })
+    expect([frame.middle, frame.width, frame.height]).toEqual([{ x: 2.5, y: 5 }, 8, 13])
+  })
+
   it('finds the pixel of a place and the place of the pixel again', () => {
     for (const frame of [frameOf(court), frameOf(court, 'far half'), frameOf(court, 'near half', true)]) {
       const place = { x: 1.25, y: frame.middle.y - 2.5 }

@@ -1,7 +1,7 @@
 import type { Court, Point, Report } from '../lib/api/client'
 
 /** What part of the court is drawn. */
-export type Crop = 'all' | 'near half' | 'far half'
+export type Crop = 'all' | 'near half' | 'far half' | { box: string }
 
 /** Frame is the part of the floor that is drawn, in metres, and which end is at the foot of the page. */
 export interface Frame {
@@ -13,11 +13,23 @@ export interface Frame {
   turned: boolean
 }
 
-/** frameOf takes in a court, or half of it, with its run-off. */
+/** frameOf takes in a court or half of it with its run-off, or one box with a little round it. */
 export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame {
   const width = court.width + 2 * court.runOff.side
   const whole = court.length + 2 * court.runOff.back
-  if (crop === 'all') return { middle: { x: 0, y: 0 }, width, height: whole, turned }
+  const box = typeof crop === 'object' ? court.boxes.find((each) => each.id === crop.box) : undefined
+  if (box) {
+    const round = 0.15 * Math.max(box.max.x - box.min.x, box.max.y - box.min.y)
+    const middle = { x: (box.min.x + box.max.x) / 2, y: (box.min.y + box.max.y) / 2 }
+    return {
+      middle,
+      width: box.max.x - box.min.x + 2 * round,
+      height: box.max.y - box.min.y + 2 * round,
+      turned,
+    }
+  }
+  if (crop === 'all' || typeof crop === 'object')
+    return { middle: { x: 0, y: 0 }, width, height: whole, turned }
   // A little of the other side of the net is kept, to see where the net is.
   const beyond = court.length / 20
   const height = whole / 2 + beyond

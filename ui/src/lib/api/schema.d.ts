@@ -527,6 +527,8 @@ export interface components {
         CourtChange: {
             court: string;
             document: components["schemas"]["DrillDocument"];
+            /** @description Handles of the marks to be carried over as plain places */
+            plain: string[];
         };
         CourtCourt: {
             /**
@@ -605,6 +607,8 @@ export interface components {
         CourtMoved: {
             /** @description With its offsets as they are */
             keeps: components["schemas"]["CourtOutcome"];
+            /** @description As a plain place, at the same share of the court and at most at its edge; for a mark whose lines are not there */
+            plain: components["schemas"]["CourtOutcome"];
             /** @description With offsets that grow or shrink with the court */
             scales: components["schemas"]["CourtOutcome"];
         };

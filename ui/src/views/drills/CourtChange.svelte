@@ -18,11 +18,13 @@
   const others = $derived((courts.data ?? []).filter((court) => court.id !== drill.court))
   let chosen = $state('')
   let changed = $state.raw<ChangedCourt | null>(null)
-  /** The marks that scale, by their handle; the others keep their offsets. */
-  let scales = $state<Record<string, boolean>>({})
+  type Way = 'keeps' | 'scales' | 'plain'
+  const ways: Record<Way, string> = { keeps: 'Keeps', scales: 'Scales', plain: 'Plain place' }
+  /** How each mark goes, by its handle; the others keep their offsets where they can. */
+  let chosenWays = $state<Record<string, Way>>({})
   let dialog = $state<HTMLDialogElement>()
 
-  const where = (at: ChangedCourt['marks'][number]['moved']['keeps']) => at.problem || at.said
+  const where = (outcome: ChangedCourt['marks'][number]['moved']['keeps']) => outcome.problem || outcome.said
 
   /** The marks of a document in the order in which the preview lists them. */
   function withScales(document: DrillDocument): DrillDocument {
@@ -38,33 +40,47 @@
     }
     target('target', copy.target)
     copy.noGo?.forEach((noGo, i) => target(`noGo.${i}.area`, noGo.area))
-    for (const [handle, mark] of Object.entries(marks)) if (mark) mark.scales = scales[handle] ?? false
+    for (const [handle, mark] of Object.entries(marks))
+      if (mark) mark.scales = chosenWays[handle] === 'scales'
     return copy
   }
 
   async function preview() {
     try {
-      const body = { document: withScales($state.snapshot(drill) as DrillDocument), court: chosen }
-      changed = await answer(api.POST('/api/drills/change-court', { body }))
-      dialog?.showModal()
+      const document = withScales($state.snapshot(drill) as DrillDocument)
+      const plain = Object.keys(chosenWays).filter((handle) => chosenWays[handle] === 'plain')
+      changed = await answer(
+        api.POST('/api/drills/change-court', { body: { document, court: chosen, plain } }),
+      )
+      const lost = changed.marks.filter(
+        (mark) => !mark.moved.keeps.at && !mark.moved.scales.at && !chosenWays[mark.handle],
+      )
+      if (lost.length) {
+        chosenWays = {
+          ...chosenWays,
+          ...Object.fromEntries(lost.map((mark) => [mark.handle, 'plain' as const])),
+        }
+        await preview()
+      }
+      if (!dialog?.open) dialog?.showModal()
     } catch (error) {
       notices.wrong(error)
     }
   }
 
-  async function choose(handle: string, scale: boolean) {
-    scales = { ...scales, [handle]: scale }
+  async function choose(handle: string, way: Way) {
+    chosenWays = { ...chosenWays, [handle]: way }
     await preview()
+  }
+
+  function begin(event: SubmitEvent) {
+    event.preventDefault()
+    chosenWays = {}
+    void preview()
   }
 </script>
 
-<form
-  class="flex flex-wrap items-center gap-2"
-  onsubmit={(event) => {
-    event.preventDefault()
-    void preview()
-  }}
->
+<form class="flex flex-wrap items-center gap-2" onsubmit={begin}>
   <select class="select select-sm w-56 max-w-full" aria-label="Another court" bind:value={chosen} required>
     <option value="" disabled>another court…</option>
     {#each others as court (court.id)}<option value={court.id}>{court.name}</option>{/each}
@@ -73,12 +89,20 @@
 </form>
 
 <dialog bind:this={dialog} class="modal" aria-labelledby="court-title">
-  <div class="modal-box max-w-3xl">
+  <div class="modal-box max-w-5xl">
     <h2 id="court-title">On {others.find((court) => court.id === chosen)?.name}</h2>
-    <p class="mt-1">Each mark keeps its offsets from the lines, or scales with the court.</p>
+    <p class="mt-1">
+      Each mark keeps its offsets from the lines, scales with the court, or becomes a plain place at the same
+      share of it.
+    </p>
     <div class="overflow-x-auto">
       <table class="table-sm mt-2 table">
-        <thead><tr><th scope="col">What</th><th scope="col">Keeps</th><th scope="col">Scales</th></tr></thead>
+        <thead
+          ><tr
+            ><th scope="col">What</th>{#each Object.values(ways) as way (way)}<th scope="col">{way}</th
+              >{/each}</tr
+          ></thead
+        >
         <tbody>
           {#each changed?.marks ?? [] as mark (mark.handle)}
             <tr>
@@ -86,18 +110,19 @@
                 >{mark.label}
                 <p class="hint text-sm">{mark.said}</p></th
               >
-              {#each [false, true] as scale (scale)}
-                {@const outcome = scale ? mark.moved.scales : mark.moved.keeps}
+              {#each Object.keys(ways) as Way[] as way (way)}
+                {@const outcome = mark.moved[way]}
                 <td class:text-error={!outcome.at}>
                   <label class="flex items-start gap-2">
                     <input
                       type="radio"
                       class="radio radio-sm"
                       name={mark.handle}
-                      checked={(scales[mark.handle] ?? false) === scale}
-                      onchange={() => void choose(mark.handle, scale)}
+                      disabled={!outcome.at}
+                      checked={(chosenWays[mark.handle] ?? 'keeps') === way}
+                      onchange={() => void choose(mark.handle, way)}
                     />
-                    <span><span class="sr-only">{scale ? 'scales: ' : 'keeps: '}</span>{where(outcome)}</span>
+                    <span><span class="sr-only">{ways[way]}: </span>{where(outcome)}</span>
                   </label>
                 </td>
               {/each}
@@ -106,13 +131,12 @@
         </tbody>
       </table>
     </div>
-    {#if changed?.problems.length}
+    {#each changed?.problems ?? [] as problem (problem.path)}
       <p class="text-error mt-2" role="alert">
-        {changed.problems.length === 1 ? 'One thing makes' : `${changed.problems.length} things make`} no sense
-        there: {changed.problems[0]?.message}. Nothing is lost: take the drill there and measure it anew, or
-        leave it here.
+        {problem.path.startsWith('target') ? 'Target' : 'This'}: {problem.message}. Give it a shape that the
+        other court has first, or leave the drill here.
       </p>
-    {/if}
+    {/each}
     <form method="dialog" class="modal-action">
       <button class="btn">Leave it here</button>
       <button class="btn btn-primary" onclick={() => changed && onchange(changed.document)}

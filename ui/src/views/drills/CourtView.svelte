@@ -15,7 +15,10 @@
   }
   let { report, label, settings, onmove }: Props = $props()
   const client = useQueryClient()
-  let crop = $state<Crop>('all')
+  let shown = $state('all')
+  const crop = $derived<Crop>(
+    shown === 'all' || shown === 'near half' || shown === 'far half' ? shown : { box: shown },
+  )
   let turned = $state(false)
   let scheme = $state('')
   const id = $props.id()
@@ -25,7 +28,6 @@
     queryFn: () => answer(api.GET('/api/courts/{id}/regions', { params: { path: { id: report.court.id } } })),
   }))
   const regions = $derived(query.data?.find((each) => each.name === scheme))
-  const whole = $derived(report.court.net.halfUp === 0)
 
   async function number(numbering: Settings['settings']['numbering']) {
     if (!settings) return
@@ -45,7 +47,7 @@
 <Court
   {report}
   {label}
-  crop={whole ? 'all' : crop}
+  {crop}
   {turned}
   {regions}
   nudge={settings?.nudge}
@@ -62,14 +64,16 @@
   >
     <option value="near">the student's</option><option value="far">the feeder's</option>
   </select>
-  {#if !whole}
-    <label for="{id}-crop">Show</label>
-    <select id="{id}-crop" class="select select-xs" bind:value={crop}>
-      <option value="all">the whole court</option><option value="near half">the near half</option><option
-        value="far half">the far half</option
-      >
-    </select>
-  {/if}
+  <label for="{id}-crop">Show</label>
+  <select id="{id}-crop" class="select select-xs" bind:value={shown}>
+    <option value="all">the whole court</option>
+    {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option value="far half"
+        >the far half</option
+      >{/if}
+    {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
+        value={box.id}>{box.name}</option
+      >{/each}
+  </select>
   <label for="{id}-regions">Regions</label>
   <select id="{id}-regions" class="select select-xs" bind:value={scheme}>
     <option value="">none</option>

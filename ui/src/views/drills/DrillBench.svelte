@@ -23,6 +23,7 @@
   import CourtChange from './CourtChange.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
+  import NoGo from './NoGo.svelte'
   import Measured from './Measured.svelte'
   import TargetEditor from './TargetEditor.svelte'
   import Things from './Things.svelte'
@@ -188,6 +189,7 @@
             far service line.
           </p>
           <Things {draft} />
+          <NoGo {draft} {report} />
           <div class="mt-3">
             <CourtChange document={draft.document} onchange={(document) => draft.replace(document)} />
           </div>

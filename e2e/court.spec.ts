@@ -1,0 +1,192 @@
+import type { Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { components } from '../ui/src/lib/api/schema'
+import { expect, test } from './fixtures'
+
+type Court = components['schemas']['CourtCourt']
+type Drill = components['schemas']['Drill']
+
+const json = async <T>(url: string): Promise<T> => (await (await fetch(url)).json()) as T
+
+/** keep saves a drill on a court with three plain places, and returns its address. */
+async function threeMarks(url: string, court: Court, places: [number, number][]): Promise<string> {
+  const [first] = await json<Drill[]>(`${url}/api/drills`)
+  if (!first) throw new Error('no drills')
+  const kinds = ['start', 'feeder', 'cone'] as const
+  const document = {
+    ...first.document,
+    name: `Marks on ${court.name}`,
+    sport: court.sport,
+    court: court.id,
+    places: places.map(([x, y], i) => ({ kind: kinds[i], mark: { place: { x, y } } })),
+    pattern: {
+      ...first.document.pattern,
+      balls: [{ stroke: 'forehand', landing: { place: { x: 0, y: -1 } } }],
+    },
+    target: { kind: 'circle', radius: 0.4, mark: { place: { x: 0, y: court.length / 4 } } },
+  }
+  const id = v7()
+  const headers = { 'Content-Type': 'application/json', 'If-None-Match': '*' }
+  const kept = await fetch(`${url}/api/drills/${id}`, {
+    method: 'PUT',
+    headers,
+    body: JSON.stringify(document),
+  })
+  expect(kept.status, await kept.text()).toBe(200)
+  return `${url}/#/drills/${id}`
+}
+
+test('drawings agree with the computed places to the pixel on every court', async ({ page, demo }) => {
+  for (const court of await json<Court[]>(`${demo.url}/api/courts`)) {
+    const places: [number, number][] = [
+      [court.width / 3, -court.length / 2.5],
+      [-court.width / 2, court.length / 2],
+      [court.width / 5, court.length / 7],
+    ]
+    await page.goto(await threeMarks(demo.url, court, places))
+    for (const end of ['near', 'far']) {
+      await page.getByLabel('Nearest end').selectOption(end)
+      const drawing = await page
+        .getByRole('group', { name: `Marks on ${court.name} on ${court.name}` })
+        .boundingBox()
+      if (!drawing) throw new Error('no drawing')
+      const scale = drawing.width / (court.width + 2 * court.runOff.side)
+      for (const [i, [x, y]] of places.entries()) {
+        const sign = await page.locator(`[data-handle="places.${i}.mark"] circle.reach`).boundingBox()
+        if (!sign) throw new Error(`mark ${i} is not drawn on ${court.name}`)
+        const turn = end === 'far' ? -1 : 1
+        expect(
+          Math.abs(sign.x + sign.width / 2 - (drawing.x + drawing.width / 2 + turn * x * scale)),
+        ).toBeLessThan(1)
+        expect(
+          Math.abs(sign.y + sign.height / 2 - (drawing.y + drawing.height / 2 - turn * y * scale)),
+        ).toBeLessThan(1)
+      }
+    }
+  }
+})
+
+/** own duplicates a built-in drill and opens it. */
+async function own(page: Page, url: string, name: string) {
+  await page.goto(`${url}/#/drills`)
+  await page
+    .getByRole('button', { name: `Duplicate ${name}` })
+    .last()
+    .click()
+  await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
+}
+
+async function type(page: Page, field: string | RegExp, text: string) {
+  const input = page.getByRole('textbox', { name: field })
+  await input.fill(text)
+  await input.press('Tab')
+}
+
+const measured = (page: Page) => page.getByLabel('The target, measured')
+
+/** Facts of the trade; common practice, no source. */
+test.describe('set up in under a minute', () => {
+  test.setTimeout(60_000)
+
+  test('the short-ball aim: 4 ft 6 in from the sideline, 6 ft 6 in from the baseline', async ({
+    page,
+    demo,
+  }) => {
+    await own(page, demo.url, 'Both Verges')
+    await type(page, /^target, .* the left singles sideline$/, '4 ft 6 in')
+    await type(page, /^target, .* far service line to far baseline$/, '6 ft 6 in inside the far baseline')
+    await type(page, 'Within', '4 ft 6 in')
+    await expect(
+      page.getByText('1.98 m inside the far baseline, 1.37 m inside the left singles sideline').first(),
+    ).toBeVisible()
+    await expect(measured(page)).toContainText('Margin to the left singles sideline 1.37 m')
+    await expect(measured(page)).toContainText('Lies out, never counts 0 %')
+  })
+
+  test('the depth strip, 4 ft 6 in inside the baseline', async ({ page, demo }) => {
+    await own(page, demo.url, 'Coin in the Corner')
+    await page.getByLabel('Target', { exact: true }).selectOption('strip')
+    await page.getByLabel('Along the').selectOption('far-baseline')
+    await type(page, 'Deep', `4' 6"`)
+    await expect(page.getByText('strip 1.37 m deep inside the far baseline')).toBeVisible()
+    await expect(measured(page)).toContainText('Margin to the far baseline 0.69 m')
+  })
+
+  test('the safe cross-court mark, 2 ft inside the singles sideline', async ({ page, demo }) => {
+    await own(page, demo.url, 'Coin in the Corner')
+    await type(page, /^target, .* the left singles sideline$/, '2 ft')
+    await expect(measured(page)).toContainText('Margin to the left singles sideline 0.61 m')
+    await expect(measured(page)).toContainText(/Lies out, never counts 1\d\.?\d* %/)
+  })
+
+  test('cones 6 in inside the no-volley zone', async ({ page, demo }) => {
+    await own(page, demo.url, 'Soft Landing')
+    await page.getByLabel('Target', { exact: true }).selectOption('object')
+    await type(page, /^target, .* the net$/, '6 in inside the far no-volley line')
+    await expect(
+      page.getByText('0.15 m inside the far no-volley line, 1.2 m inside the left sideline').first(),
+    ).toBeVisible()
+    await expect(measured(page)).toContainText('Share of the far no-volley zone')
+    await expect(measured(page)).toContainText('Margin to the left sideline 1.2 m')
+  })
+
+  test('two bounces beyond the net of a table', async ({ page, demo }) => {
+    await own(page, demo.url, 'Soft Landing')
+    await page.getByLabel('Another court').selectOption('Table tennis')
+    await page.getByRole('button', { name: 'Look at it there' }).click()
+    await page.getByRole('button', { name: 'Take the drill there' }).click()
+    await page.getByLabel('Target', { exact: true }).selectOption('double bounce')
+    await page.getByLabel('Which').selectOption('far half')
+    await expect(page.getByText('into the two bounces in the far half.')).toBeVisible()
+    await expect(measured(page)).toContainText('Area 2.09 m²')
+    await expect(measured(page)).toContainText('Margin to the far end line 0.69 m')
+    await expect(page.getByText('All changes saved')).toBeVisible()
+  })
+})
+
+test('a mark is dragged by touch, snaps to a line, and is undone and redone', async ({ browser, demo }) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 390, height: 844 } })
+  const page = await context.newPage()
+  await own(page, demo.url, 'Coin in the Corner')
+  const row = page.getByRole('row', { name: /^2 ball 2/ })
+  await expect(row).toContainText('0.6 m inside the near service line')
+  const sign = page.getByRole('button', { name: /^ball 2, / })
+  await sign.scrollIntoViewIfNeeded()
+  const box = await sign.boundingBox()
+  if (!box) throw new Error('ball 2 is not drawn')
+  const touch = await context.newCDPSession(page)
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [{ x, y }] })
+  for (let step = 1; step <= 4; step++)
+    await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [{ x, y: y + step * 3 }] })
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  await expect(row).toContainText('on the near service line')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(row).toContainText('0.6 m inside the near service line')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(row).toContainText('on the near service line')
+  await context.close()
+})
+
+test('regions lie over the court, and the numbering is the coach’s', async ({ page, empty }) => {
+  await own(page, empty.url, 'Last Stretch')
+  await page.getByLabel('Regions').selectOption('four depths')
+  const list = page.getByRole('list', { name: 'Depth regions, from the net out' })
+  await expect(list.getByRole('listitem').first()).toHaveText('1 close: finish')
+  await page.getByLabel('Numbered').selectOption('from the baseline in')
+  await expect(list.getByRole('listitem').first()).toHaveText('4 close: finish')
+  await page.reload()
+  await page.getByLabel('Regions').selectOption('four depths')
+  await expect(list.getByRole('listitem').first()).toHaveText('4 close: finish')
+})
+
+test('a length that cannot be read is told beside its field', async ({ page, demo }) => {
+  await own(page, demo.url, 'Three-Corner Round')
+  await type(page, 'Deep', 'a bit')
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'a length was expected, such as 4 ft 6 in' }).first(),
+  ).toBeVisible()
+  await type(page, 'Deep', '60 cm')
+  await expect(page.getByText('strip 0.6 m deep inside the far baseline')).toBeVisible()
+  await expect(page.getByText('a length was expected')).toHaveCount(0)
+})
