@@ -23,6 +23,8 @@ export async function open(
       stdio: ['ignore', 'pipe', 'inherit'],
     },
   )
+  const kill = () => program.kill()
+  process.once('exit', kill) // no orphan where a script fails
   const ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
   const url = await new Promise<string>((resolve, reject) => {
     program.once('error', reject)
@@ -38,7 +40,8 @@ export async function open(
     url,
     pid: program.pid ?? 0,
     close: async (remove = true) => {
-      program.kill()
+      kill()
+      process.off('exit', kill)
       await ended
       if (remove) rmSync(folder, { recursive: true, force: true })
     },

@@ -32,6 +32,8 @@
   }: Props = $props()
 
   let svg = $state<SVGSVGElement>()
+  /** Where the drawing lies on the screen while a mark is dragged. */
+  let drawingBox = new DOMRect()
   let width = $state(320)
   let dragged = $state<(Snapped & { handle: string }) | null>(null)
 
@@ -59,23 +61,39 @@
     event.preventDefault()
     const target = event.currentTarget as SVGGElement
     target.setPointerCapture(event.pointerId)
-    target.focus()
+    target.focus({ preventScroll: true })
+    drawingBox = svg?.getBoundingClientRect() ?? drawingBox
+    pointer = undefined
     dragged = { handle, to: place }
   }
 
+  let pointer: { x: number; y: number; alt: boolean } | undefined
+  let frameAsked = 0
+
+  /** Several movements within one frame of the screen count as the last of them. */
   function drag(event: PointerEvent) {
-    if (!dragged || !svg) return
-    const place = placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY)
+    if (!dragged) return
+    pointer = { x: event.clientX, y: event.clientY, alt: event.altKey }
+    if (!frameAsked) frameAsked = requestAnimationFrame(follow)
+  }
+
+  function follow() {
+    frameAsked = 0
+    if (!dragged || !pointer) return
+    const place = placeAt(frame, drawingBox, pointer.x, pointer.y)
     dragged = {
       handle: dragged.handle,
-      ...snap(place, report, dragged.handle, event.altKey ? 0 : snapping * px),
+      ...snap(place, report, dragged.handle, pointer.alt ? 0 : snapping * px),
     }
     onmove?.(dragged.handle, dragged, 'dragged')
   }
 
   function drop() {
     if (!dragged) return
-    onmove?.(dragged.handle, dragged, 'dropped')
+    cancelAnimationFrame(frameAsked)
+    follow()
+    if (pointer) onmove?.(dragged.handle, dragged, 'dropped')
+    pointer = undefined
     dragged = null
   }
 

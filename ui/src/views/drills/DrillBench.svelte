@@ -62,7 +62,7 @@
 
   /** Only a drag that has ended is a change, and only what did not snap is rounded. */
   function move(handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') {
-    if (how === 'dragged') bench.drag(current(), handle, place)
+    if (how === 'dragged') bench.drag(current, handle, place)
     else bench.move(current, handle, place, how === 'dropped', changed)
   }
 

@@ -10,7 +10,7 @@ interface Change {
 }
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
-const dragPause = 60
+const dragPause = 150
 
 /**
  * Bench has a drill worked out whenever it changes. Only the newest question counts: while one is on its
@@ -34,9 +34,9 @@ export class Bench {
   }
 
   /** drag shows what a place would be, without changing the document. */
-  drag(document: DrillDocument, handle: string, place: Snapped) {
+  drag(current: () => DrillDocument, handle: string, place: Snapped) {
     this.#run(async () => {
-      this.worked = await this.#preview(document, { move: { handle, to: place.to } })
+      this.worked = await this.#preview(current(), { move: { handle, to: place.to } })
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
   }
