@@ -135,7 +135,7 @@ func TestChangingTheCourtAndBackRestoresEveryMark(t *testing.T) {
 
 func TestTargets(t *testing.T) {
 	tennis, squash, table := find(t, "tennis"), find(t, "squash"), find(t, "table-tennis")
-	corner := func(x, y float64) court.Mark { return court.At(x, y) }
+	corner := court.At
 	at := court.At(2, 8)
 	for _, c := range []struct {
 		name              string

@@ -40,7 +40,7 @@ describe('the frame', () => {
     const boxed = {
       ...court,
       boxes: [{ id: 'b', name: 'b', min: { x: 0, y: 0 }, max: { x: 5, y: 10 } }],
-    } as Court
+    }
     const frame = frameOf(boxed, { box: 'b' })
     expect([frame.middle, frame.width, frame.height]).toEqual([{ x: 2.5, y: 5 }, 8, 13])
   })

@@ -11,7 +11,6 @@
     over,
     type Drill,
     type DrillDocument,
-    type Point,
     type Settings,
   } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'

@@ -12,6 +12,15 @@ interface Change {
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 150
 
+/** onlyMoved takes over what one moved place changes, and keeps the rest as it is, so that little is drawn anew. */
+function onlyMoved(shown: WorkedDrill, fresh: WorkedDrill, handle: string): WorkedDrill {
+  const { target, measured, aim } = handle.startsWith('target') ? fresh.report : shown.report
+  const spots = shown.report.spots.map((spot, i) =>
+    spot.handle === handle ? (fresh.report.spots[i] ?? spot) : spot,
+  )
+  return { document: shown.document, report: { ...shown.report, spots, target, measured, aim } }
+}
+
 /**
  * Bench has a drill worked out whenever it changes. Only the newest question counts: while one is on its
  * way, later ones wait and replace each other.
@@ -36,7 +45,8 @@ export class Bench {
   /** drag shows what a place would be, without changing the document. */
   drag(current: () => DrillDocument, handle: string, place: Snapped) {
     this.#run(async () => {
-      this.worked = await this.#preview(current(), { move: { handle, to: place.to } })
+      const fresh = await this.#preview(current(), { move: { handle, to: place.to } })
+      this.worked = this.worked ? onlyMoved(this.worked, fresh, handle) : fresh
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
   }
