@@ -36,6 +36,7 @@ const views: View[] = [
       await first(page, 'Drills')
       await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
       await page.getByRole('heading', { name: 'Where everything is' }).waitFor()
+      await page.getByLabel('Regions').selectOption('four depths')
     },
   },
   {
