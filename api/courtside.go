@@ -120,11 +120,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	laid, err := s.lesson(ctx, kept)
-	if err != nil {
-		return Courtside{}, err
-	}
-	in, err := s.inputs(ctx, kept.Document)
+	laid, in, err := s.lay(ctx, kept)
 	if err != nil {
 		return Courtside{}, err
 	}

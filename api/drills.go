@@ -126,6 +126,16 @@ func (s *server) drillRoutes() []Route {
 	}
 }
 
+// libraryDrill finds a drill in the built-in library.
+func libraryDrill(id string) (drill.Document, bool) {
+	for _, stored := range drill.Library() {
+		if stored.ID == id {
+			return stored.Document, true
+		}
+	}
+	return drill.Document{}, false
+}
+
 func refuseBuiltIn(id string) error {
 	if _, builtIn := libraryDrill(id); builtIn {
 		return problem(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")

@@ -156,17 +156,23 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 }
 
 func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
+	laid, _, err := s.lay(ctx, kept)
+	return laid, err
+}
+
+// lay puts a kept lesson on the clock, and returns with it what it was laid out from.
+func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, lesson.Inputs, error) {
 	in, err := s.inputs(ctx, kept.Document)
 	if err != nil {
-		return Lesson{}, err
+		return Lesson{}, in, err
 	}
 	plan, err := lesson.Lay(kept.Document, in)
 	if err != nil {
-		return Lesson{}, err
+		return Lesson{}, in, err
 	}
 	_, finished, begun, err := s.store.Clock(ctx, kept.ID)
 	if err != nil {
-		return Lesson{}, err
+		return Lesson{}, in, err
 	}
 	state := Planned
 	switch {
@@ -178,7 +184,7 @@ func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (
 	return Lesson{
 		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
 		Document: kept.Document, People: people(in), Plan: plan,
-	}, nil
+	}, in, nil
 }
 
 func people(in lesson.Inputs) []Person {

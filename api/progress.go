@@ -5,7 +5,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/progress"
 	"hodometer/core/tally"
@@ -178,14 +177,4 @@ func histories(done []attempt) []DrillHistory {
 func timeOf(a attempt) DrillTime {
 	have, met := a.Goal.Reached(a.count)
 	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.count, Goal: a.Goal.String(), Have: have, Met: met}
-}
-
-// libraryDrill finds a drill in the built-in library.
-func libraryDrill(id string) (drill.Document, bool) {
-	for _, stored := range drill.Library() {
-		if stored.ID == id {
-			return stored.Document, true
-		}
-	}
-	return drill.Document{}, false
 }
