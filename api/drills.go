@@ -43,14 +43,14 @@ type DrillPreview struct {
 	Document drill.Document `json:"document"`
 	People   int            `json:"people" minimum:"1" maximum:"12"`
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
-	Move     *drill.Move    `json:"move,omitempty" description:"A place to move first"`
-	Typed    *drill.Typed   `json:"typed,omitempty" description:"A length or a place, typed in words, to take in first"`
+	Change   *drill.Change  `json:"change,omitempty" description:"What is to be done to it first"`
 }
 
 // CourtChange is a drill to be carried over to another court.
 type CourtChange struct {
 	Document drill.Document `json:"document"`
 	Court    court.ID       `json:"court" maxLength:"40"`
+	Scales   []string       `json:"scales" maxItems:"60" description:"Handles of the marks whose offsets grow or shrink with the court"`
 	Plain    []string       `json:"plain" maxItems:"60" description:"Handles of the marks to be carried over as plain places"`
 }
 
@@ -178,20 +178,10 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 		return WorkedDrill{}, err
 	}
 	document := body.Document
-	if body.Move != nil {
-		// A place dragged on a left-hander's court is the mirrored place of the drill as it is written.
-		moved, err := document.For(body.Hand).Moved(*body.Move, settings.Units.Grain())
-		if err != nil {
+	if body.Change != nil {
+		if document, err = document.Changed(*body.Change, body.Hand, settings); err != nil {
 			return WorkedDrill{}, err
 		}
-		document = moved.For(body.Hand)
-	}
-	if body.Typed != nil {
-		typed, err := document.For(body.Hand).Typed(*body.Typed, settings)
-		if err != nil {
-			return WorkedDrill{}, err
-		}
-		document = typed.For(body.Hand)
 	}
 	report, err := document.For(body.Hand).Report(body.People, settings)
 	return WorkedDrill{Document: document, Report: report}, err
@@ -202,7 +192,7 @@ func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (Cha
 	if err != nil {
 		return ChangedCourt{}, err
 	}
-	document, marks, err := body.Document.ChangeCourt(body.Court, body.Plain, settings.Tape())
+	document, marks, err := body.Document.ChangeCourt(body.Court, body.Scales, body.Plain, settings.Tape())
 	if err != nil {
 		return ChangedCourt{}, err
 	}

@@ -44,6 +44,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.drillRoutes()...)
 	table = append(table, s.lessonRoutes()...)
 	table = append(table, s.settingsRoutes()...)
+	table = append(table, s.lengthRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 

@@ -92,7 +92,11 @@ test.describe('a fact of the trade is set up in a few steps', () => {
   }) => {
     await own(page, demo.url, 'Both Verges')
     await type(page, /^target, .* the left singles sideline$/, '4 ft 6 in')
-    await type(page, /^target, .* far service line to far baseline$/, '6 ft 6 in inside the far baseline')
+    await type(
+      page,
+      /^target, .* the far service line to the far baseline$/,
+      '6 ft 6 in inside the far baseline',
+    )
     await type(page, 'Within', '4 ft 6 in')
     await expect(
       page.getByText('1.98 m inside the far baseline, 1.37 m inside the left singles sideline').first(),
@@ -104,7 +108,7 @@ test.describe('a fact of the trade is set up in a few steps', () => {
   test('the depth strip, 4 ft 6 in inside the baseline', async ({ page, demo }) => {
     await own(page, demo.url, 'Coin in the Corner')
     await page.getByLabel('Target', { exact: true }).selectOption('strip')
-    await page.getByLabel('Along the').selectOption('far-baseline')
+    await page.getByLabel('Along the', { exact: true }).selectOption('far-baseline')
     await type(page, 'Deep', `4' 6"`)
     await expect(page.getByText('strip 1.37 m deep inside the far baseline')).toBeVisible()
     await expect(measured(page)).toContainText('Margin to the far baseline 0.69 m')
@@ -165,6 +169,48 @@ test('a mark is dragged by touch, snaps to a line, and is undone and redone', as
   await page.getByRole('button', { name: 'Redo' }).click()
   await expect(row).toContainText('on the near service line')
   await context.close()
+})
+
+test('a cone is put down, measured from lines and taken away in the table alone', async ({ page, demo }) => {
+  await own(page, demo.url, 'Coin in the Corner')
+  await page.getByLabel('Somebody or something to add').selectOption('cone')
+  await page.getByRole('button', { name: 'Put it on court' }).click()
+  const row = page.getByRole('row', { name: /^C cone/ })
+  await type(page, 'cone, right of the middle', '3 ft left')
+  await expect(row).toContainText('0.91 m left of the middle, 2.5 m this side of the net')
+  await row.getByText('said as a plain place').click()
+  await page.getByLabel('cone: measured').selectOption('along one line')
+  await page.getByLabel('cone: along which line').selectOption('near service line')
+  await type(page, 'cone, along the near service line from its left end', '2 steps')
+  await expect(row).toContainText('1.6 m along the near service line from its left end')
+  await page.getByLabel('cone: measured').selectOption('from two lines')
+  await page.getByLabel('cone: line along the net').selectOption('near baseline')
+  await page.getByLabel('cone: whose left and right').selectOption('far')
+  await expect(row).toContainText("(the far player's left and right)")
+  await row.getByRole('button', { name: /^take away/ }).click()
+  await expect(row).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(row).toBeVisible()
+})
+
+test('the walls of a squash court are laid flat to scale', async ({ page, demo }) => {
+  const squash = (await json<Court[]>(`${demo.url}/api/courts`)).find((court) => court.id === 'squash')
+  if (!squash) throw new Error('no squash court')
+  await page.goto(
+    await threeMarks(demo.url, squash, [
+      [0, -1],
+      [0, 3],
+      [1, 1],
+    ]),
+  )
+  await page.getByLabel('Show', { exact: true }).selectOption('walls')
+  const drawing = page.getByRole('group', { name: 'Marks on Squash on Squash' })
+  await expect(drawing.locator('line > title')).toHaveText(squash.walls.map((wall) => wall.name))
+  const floor = await drawing.locator('rect.surface').boundingBox()
+  const board = await drawing.locator('line', { hasText: 'board' }).boundingBox()
+  if (!floor || !board) throw new Error('no walls')
+  // WSF court specification, from memory: the board is 48 cm high, the floor 9.75 m long.
+  expect((floor.y - (board.y + board.height / 2)) / floor.height).toBeCloseTo(0.48 / 9.75, 2)
 })
 
 test('regions lie over the court, and the numbering is the coach’s', async ({ page, empty }) => {

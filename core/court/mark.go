@@ -215,13 +215,21 @@ func direction(toward Toward, at float64, isY bool) (float64, error) {
 	return 0, fmt.Errorf("an offset goes left or right")
 }
 
-// Measure says where a place is in the way another mark is said: from the same lines, or as a plain
-// place. A fraction whose place has moved becomes an offset from its first line.
+// Measure says where a place is in the way another mark is said: from the same lines, on the same line,
+// or as a plain place. A fraction whose place has moved becomes an offset from its first line.
 func (c Court) Measure(p Point, like Mark) Mark {
 	if like.Whose == FarEndPlayer {
 		p.X = 0 - p.X
 	}
 	plain := Mark{Place: &p, Whose: like.Whose, Scales: like.Scales}
+	if like.Along != nil {
+		line, ok := c.Line(like.Along.Line)
+		if !ok {
+			return plain
+		}
+		along := line.nearest(p, like.Along.From)
+		return Mark{Along: &along, Whose: like.Whose, Scales: like.Scales}
+	}
 	if len(like.Measures) != 2 {
 		return plain
 	}

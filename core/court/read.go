@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/invalid"
 	"hodometer/core/units"
 )
 
@@ -66,6 +67,63 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 	}
 	was.Distance = length
 	return was, nil
+}
+
+// plainForm is a length with the side it goes to.
+var plainForm = regexp.MustCompile(`^(.+?)(?: (left|right|this side|beyond|near|far)(?: .*)?)?$`)
+
+// Retype reads one part of a mark from words; path is that of one of its Parts. A length alone keeps its
+// side, "1 m left" changes it.
+func (c Court) Retype(m Mark, path, text string, step float64) (Mark, error) {
+	plain := strings.Join(strings.Fields(strings.ToLower(text)), " ")
+	for i, measure := range m.Measures {
+		if path == invalid.Join("measures", i) {
+			read, err := c.ReadMeasure(text, measure, step)
+			m.Measures = slices.Clone(m.Measures)
+			m.Measures[i] = read
+			return m, err
+		}
+	}
+	found := plainForm.FindStringSubmatch(plain)
+	if found == nil {
+		return m, fmt.Errorf("%q: %w", text, ErrMeasure)
+	}
+	length, err := units.Read(strings.TrimSuffix(found[1], " from the"), step)
+	if err != nil {
+		return m, fmt.Errorf("%q: %w", text, ErrMeasure)
+	}
+	side := map[string]Toward{"left": Left, "right": Right, "this side": Near, "near": Near, "beyond": Far, "far": Far}[found[2]]
+	switch {
+	case m.Place != nil && path == "place.x":
+		p := *m.Place
+		p.X, err = signed(length, p.X, side, Left, Right)
+		m.Place = &p
+	case m.Place != nil && path == "place.y":
+		p := *m.Place
+		p.Y, err = signed(length, p.Y, side, Near, Far)
+		m.Place = &p
+	case m.Along != nil && path == "along":
+		along := *m.Along
+		along.Distance = length
+		if side != "" {
+			along.From = side
+		}
+		m.Along = &along
+	default:
+		err = fmt.Errorf("there is no length called %q in this mark", path)
+	}
+	return m, err
+}
+
+// signed puts the sign of a side on a length; no word keeps the side it is on.
+func signed(length, was float64, side, below, above Toward) (float64, error) {
+	switch {
+	case side == below, side == "" && was < 0:
+		return 0 - length, nil
+	case side == above, side == "":
+		return length, nil
+	}
+	return was, fmt.Errorf("from the middle this goes %s or %s", below, above)
 }
 
 // onLine is the measure of a place on a line.

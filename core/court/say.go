@@ -36,8 +36,7 @@ func (c Court) say(m Mark, t Tape) string {
 		return fmt.Sprintf("%s %s of the middle, %s %s", t.Length(math.Abs(m.Place.X)), word(m.Place.X, 0, false),
 			t.Length(math.Abs(m.Place.Y)), c.beyond(m.Place.Y))
 	case m.Along != nil:
-		line, _ := c.Line(m.Along.Line)
-		return fmt.Sprintf("%s along the %s from its %s end", t.Length(m.Along.Distance), line.Name, m.Along.From)
+		return t.Length(m.Along.Distance) + " " + c.alongWords(*m.Along)
 	}
 	said := ""
 	for i, measure := range m.Measures {
@@ -62,30 +61,44 @@ func (c Court) beyond(y float64) string {
 }
 
 func (c Court) sayMeasure(m Measure, t Tape) string {
-	line, _ := c.Line(m.Line)
 	if m.Fraction != nil {
-		other, _ := c.Line(m.To)
 		share := units.Decimal(*m.Fraction*100, 0) + " % of the way"
 		if *m.Fraction == 0.5 {
 			share = "half-way"
 		}
-		return fmt.Sprintf("%s from the %s to the %s", share, line.Name, other.Name)
+		return share + " " + c.reference(m)
+	}
+	if m.Distance == 0 {
+		line, _ := c.Line(m.Line)
+		return "on the " + line.Name
+	}
+	return t.Length(m.Distance) + " " + c.reference(m)
+}
+
+// reference is what follows the length of a measure: inside the far baseline, from the net to the ….
+func (c Court) reference(m Measure) string {
+	line, _ := c.Line(m.Line)
+	if m.Fraction != nil {
+		other, _ := c.Line(m.To)
+		return fmt.Sprintf("from the %s to the %s", line.Name, other.Name)
 	}
 	_, across := line.position()
-	length := t.Length(m.Distance)
+	return toWords(m.Toward, across) + " the " + line.Name
+}
+
+// toWords puts a direction from a line into words.
+func toWords(toward Toward, across bool) string {
 	switch {
-	case m.Distance == 0:
-		return "on the " + line.Name
-	case m.Toward == In:
-		return length + " inside the " + line.Name
-	case m.Toward == Out && across:
-		return length + " behind the " + line.Name
-	case m.Toward == Out:
-		return length + " outside the " + line.Name
-	case m.Toward == Near:
-		return length + " this side of the " + line.Name
-	case m.Toward == Far:
-		return length + " beyond the " + line.Name
+	case toward == In:
+		return "inside"
+	case toward == Out && across:
+		return "behind"
+	case toward == Out:
+		return "outside"
+	case toward == Near:
+		return "this side of"
+	case toward == Far:
+		return "beyond"
 	}
-	return fmt.Sprintf("%s %s of the %s", length, m.Toward, line.Name)
+	return string(toward) + " of"
 }

@@ -80,23 +80,6 @@ func TestReportSaysWhatACoachSays(t *testing.T) {
 	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
 }
 
-func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Moved(drill.Move{Handle: "pattern.balls.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}, units.Metres.Grain())
-	require.NoError(t, err)
-	landing := d.Pattern.Balls[0].Landing
-	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
-	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
-	require.NotEqual(t, landing, coin().Pattern.Balls[0].Landing, "the drill it came from is untouched")
-
-	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
-		to := court.Point{X: 0, Y: 90}
-		_, err := coin().Moved(drill.Move{Handle: handle, To: to}, 0)
-		var fields invalid.Fields
-		require.ErrorAs(t, err, &fields, handle)
-		require.Equal(t, path, fields[0].Path)
-	}
-}
-
 func TestCheckNamesTheField(t *testing.T) {
 	for _, c := range []struct {
 		name   string
@@ -178,7 +161,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	for _, spot := range r.Spots {
 		require.False(t, handles[spot.Handle])
 		handles[spot.Handle] = true
-		moved, err := d.Moved(drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}, 0)
+		moved, err := d.Changed(drill.Change{Move: &drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}}, student.RightHand, coach.Default())
 		require.NoError(t, err, spot.Handle)
 		require.NotEqual(t, d, moved)
 		require.Equal(t, full(), d, "moving a copy leaves the drill alone")
@@ -194,22 +177,6 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	r, err = d.Report(1, steps)
 	require.NoError(t, err)
 	require.Contains(t, r.Walk[0].Said, "step")
-}
-
-func TestTyped(t *testing.T) {
-	s := coach.Default()
-	d, err := coin().Typed(drill.Typed{Path: "places.0.mark.measures.0", Text: "half-way from the net to the service line"}, s)
-	require.NoError(t, err)
-	require.NotNil(t, d.Places[0].Mark.Measures[0].Fraction)
-	require.Nil(t, coin().Places[0].Mark.Measures[0].Fraction)
-	r, err := d.Report(1, s)
-	require.NoError(t, err)
-	require.Equal(t, "50 %", r.Spots[0].Offsets[0].Text)
-	for _, size := range r.Sizes {
-		again, err := d.Typed(drill.Typed{Path: size.Path, Text: size.Text}, s)
-		require.NoError(t, err)
-		require.InDelta(t, d.Target.Radius, again.Target.Radius, 0.001)
-	}
 }
 
 func BenchmarkResolveMarks(b *testing.B) {

@@ -15,13 +15,14 @@ type marked struct {
 	label  string
 	mark   *court.Mark
 	place  *Place // where it is a place's, else nil
+	index  int    // of that place
 }
 
 // marks lists every mark of a document, so that it can be read or changed in place.
 func (d *Document) marks() []marked {
 	var list []marked
 	for i := range d.Places {
-		list = append(list, marked{handle: invalid.Join("places", i, "mark"), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i]})
+		list = append(list, marked{handle: placeHandle(i), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i], index: i})
 	}
 	for i := range d.Pattern.Balls {
 		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Balls[i].Stroke)
@@ -35,6 +36,9 @@ func (d *Document) marks() []marked {
 	}
 	return list
 }
+
+// placeHandle is the handle of the mark of a place.
+func placeHandle(i int) string { return invalid.Join("places", i, "mark") }
 
 func targetMarks(path, label string, t *court.Target) []marked {
 	var list []marked
@@ -82,10 +86,10 @@ type MarkChange struct {
 	Moved  court.Moved `json:"moved"`
 }
 
-// ChangeCourt carries a drill over to another court of its sport or of any other, each mark in its own
-// way or, where its handle is among the plain ones, as a plain place. It shows for every mark what each
-// way would do. A mark that makes no sense on the new court stays in the document as it is.
-func (d Document) ChangeCourt(id court.ID, plain []string, t court.Tape) (Document, []MarkChange, error) {
+// ChangeCourt carries a drill over to another court of its sport or of any other. The listed marks scale
+// with the court or become plain places; the others keep their offsets. It shows for
+// every mark what each way would do. A mark that makes no sense on the new court stays as it is.
+func (d Document) ChangeCourt(id court.ID, scales, plain []string, t court.Tape) (Document, []MarkChange, error) {
 	from, err := court.Find(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -103,6 +107,7 @@ func (d Document) ChangeCourt(id court.ID, plain []string, t court.Tape) (Docume
 			*m.mark = list[len(list)-1].Moved.Plain.Mark
 			continue
 		}
+		m.mark.Scales = slices.Contains(scales, m.handle)
 		*m.mark = from.ChangeTo(*m.mark, to).Mark
 	}
 	return changed, list, nil

@@ -1,7 +1,6 @@
 package drill
 
 import (
-	"fmt"
 	"math"
 
 	"hodometer/core/court"
@@ -16,9 +15,9 @@ type Move struct {
 	RoundY bool        `json:"roundY,omitempty" description:"Round the offset along the court to 5 cm or 3 in"`
 }
 
-// Moved returns the drill with one place moved, measured from the same lines as before. Offsets that are
+// moved returns the drill with one place moved, measured from the same lines as before. Offsets that are
 // to be rounded become multiples of the grain, in metres.
-func (d Document) Moved(move Move, grain float64) (Document, error) {
+func (d Document) moved(move Move, grain float64) (Document, error) {
 	handle, to := move.Handle, move.To
 	c, err := court.Find(d.Court)
 	if err != nil {
@@ -39,7 +38,7 @@ func (d Document) Moved(move Move, grain float64) (Document, error) {
 		*m.mark = n
 		return moved, nil
 	}
-	return d, invalid.Fields{{Path: "move.handle", Message: fmt.Sprintf("there is no place called %q in this drill", handle)}}
+	return d, noSpot("move.handle", handle)
 }
 
 // round brings the offsets of a mark to multiples of the grain, where the move asks for it.
@@ -53,6 +52,10 @@ func (m Move) round(mark *court.Mark, c court.Court, grain float64) {
 	}
 	if mark.Place != nil {
 		mark.Place = &court.Point{X: to(mark.Place.X, m.RoundX), Y: to(mark.Place.Y, m.RoundY)}
+	}
+	if mark.Along != nil {
+		line, _ := c.Line(mark.Along.Line)
+		mark.Along.Distance = to(mark.Along.Distance, line.Across() && m.RoundX || !line.Across() && m.RoundY)
 	}
 	for i, measure := range mark.Measures {
 		line, _ := c.Line(measure.Line)

@@ -29,20 +29,16 @@ type Report struct {
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle  string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark"`
-	Label   string      `json:"label"`
-	At      court.Point `json:"at"`
-	Said    string      `json:"said" description:"The place as a coach says it"`
-	Size    float64     `json:"size" description:"Of an obstacle: its width; else 0"`
-	Around  Way         `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
-	Offsets []Offset    `json:"offsets" description:"Its two measures, to be changed one by one; none for a plain place"`
-}
+	Handle string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark"`
+	Label  string      `json:"label"`
+	At     court.Point `json:"at"`
+	Said   string      `json:"said" description:"The place as a coach says it"`
+	Size   float64     `json:"size" description:"Of an obstacle: its width; else 0"`
+	Around Way         `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 
-// Offset is one measure of a mark, as it is typed.
-type Offset struct {
-	Line   string       `json:"line" description:"The line it is measured from, in words"`
-	Text   string       `json:"text" description:"The length or the fraction, exactly"`
-	Toward court.Toward `json:"toward"`
+	Mark      court.Mark   `json:"mark" description:"How it is said"`
+	Parts     []court.Part `json:"parts" description:"Its lengths, to be changed one by one"`
+	Removable bool         `json:"removable" description:"It can be taken off the court"`
 }
 
 // Feed is one ball as it is fed.
@@ -94,9 +90,9 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		if err != nil {
 			return Report{}, err
 		}
-		spot := Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Offsets: offsets(c, *m.mark, s)}
+		spot := Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Mark: *m.mark, Parts: c.Parts(*m.mark, s.Units)}
 		if m.place != nil {
-			spot.Size, spot.Around = m.place.Size, m.place.Around
+			spot.Size, spot.Around, spot.Removable = m.place.Size, m.place.Around, d.removable(m.index)
 		}
 		r.Spots = append(r.Spots, spot)
 	}
@@ -145,21 +141,6 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []working.Step {
 	}
 	list = append(list, working.Step{Name: margin, Value: s.Units.Length(t.Margin)})
 	return append(list, working.Step{Name: "Lies out, never counts", Value: percent(t.Out)})
-}
-
-// offsets writes the measures of a mark so that they can be typed again.
-func offsets(c court.Court, m court.Mark, s coach.Settings) []Offset {
-	list := []Offset{}
-	for _, measure := range m.Measures {
-		line, _ := c.Line(measure.Line)
-		o := Offset{Line: line.Name, Text: s.Units.Write(measure.Distance), Toward: measure.Toward}
-		if measure.Fraction != nil {
-			other, _ := c.Line(measure.To)
-			o.Line, o.Text, o.Toward = line.Name+" to "+other.Name, units.Decimal(*measure.Fraction*100, 1)+" %", ""
-		}
-		list = append(list, o)
-	}
-	return list
 }
 
 func (d Document) drums(r Report, s coach.Settings) []working.Drum {

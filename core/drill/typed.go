@@ -12,7 +12,7 @@ import (
 
 // Typed is a length or a place typed in words.
 type Typed struct {
-	Path string `json:"path" maxLength:"60" description:"A measure, target.mark.measures.0, or a size, target.radius"`
+	Path string `json:"path" maxLength:"60" description:"A measure, target.mark.measures.0, or a size, target.radius or places.3.size"`
 	Text string `json:"text" maxLength:"120"`
 }
 
@@ -40,9 +40,9 @@ func sizes(t *court.Target) map[string]*float64 {
 	return nil
 }
 
-// Typed returns the drill with one length read from words. What is meant by a circle of so much is the
+// typed returns the drill with one length read from words. What is meant by a circle of so much is the
 // coach's own setting.
-func (d Document) Typed(in Typed, s coach.Settings) (Document, error) {
+func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -69,26 +69,39 @@ func (d Document) Typed(in Typed, s coach.Settings) (Document, error) {
 			return changed, nil
 		}
 	}
-	handle, last, _ := strings.Cut(in.Path, ".measures.")
-	n, err := strconv.Atoi(last)
-	for _, m := range changed.marks() {
-		if m.handle != handle || err != nil || n < 0 || n >= len(m.mark.Measures) {
+	for i := range changed.Places {
+		if in.Path != sizePath(i) {
 			continue
 		}
-		measures := append([]court.Measure{}, m.mark.Measures...)
-		if measures[n], err = c.ReadMeasure(in.Text, measures[n], s.Step); err != nil {
+		width, err := units.Read(in.Text, s.Step)
+		if err != nil {
 			return fail(err)
 		}
-		m.mark.Measures = measures
-		if _, err := c.Resolve(*m.mark); err != nil {
+		changed.Places[i].Size = width
+		return changed, nil
+	}
+	for _, m := range changed.marks() {
+		part, ok := strings.CutPrefix(in.Path, m.handle+".")
+		if !ok {
+			continue
+		}
+		said, err := c.Retype(*m.mark, part, in.Text, s.Step)
+		if err != nil {
 			return fail(err)
 		}
+		if _, err := c.Resolve(said); err != nil {
+			return fail(err)
+		}
+		*m.mark = said
 		return changed, nil
 	}
 	return d, invalid.Fields{{Path: "typed.path", Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed"}}
 }
 
-// sizes lists the target's sizes as they are typed.
+// sizePath is the path of the width of an obstacle.
+func sizePath(place int) string { return invalid.Join("places", place, "size") }
+
+// sizes lists the sizes of the target and of the obstacles as they are typed.
 func (d Document) sizes(s coach.Settings) []Size {
 	list := []Size{}
 	target := d.Target
@@ -103,6 +116,11 @@ func (d Document) sizes(s coach.Settings) []Size {
 			size.Label, size.Text = "across", s.Units.Write(2**value)
 		}
 		list = append(list, size)
+	}
+	for i, place := range d.Places {
+		if place.Kind == Obstacle {
+			list = append(list, Size{Path: sizePath(i), Label: "wide", Text: s.Units.Write(place.Size)})
+		}
 	}
 	return list
 }

@@ -105,23 +105,32 @@ func ReadFraction(text string) (float64, error) {
 	return value, nil
 }
 
-// Write writes a length so that Read gives it back within a millimetre: hundredths of an inch, or
-// millimetres.
+// Write writes a length so that Read gives it back within a millimetre: sixteenths of an inch, as on a
+// tape, or millimetres.
 func (s System) Write(metres float64) string {
 	if s != Feet {
 		return Decimal(metres, 3) + " m"
 	}
-	const fine = 100
-	hundredths := math.Round(metres / Inch * fine)
-	feet := math.Floor(hundredths / (12 * fine))
-	inches := hundredths/fine - 12*feet
-	switch {
-	case feet == 0:
-		return Decimal(inches, 2) + " in"
-	case inches == 0:
-		return Decimal(feet, 0) + " ft"
+	const fine = 16
+	sixteenths := int(math.Round(metres / Inch * fine))
+	feet, rest := sixteenths/(12*fine), sixteenths%(12*fine)
+	inches, part, of := rest/fine, rest%fine, fine
+	for part > 0 && part%2 == 0 {
+		part, of = part/2, of/2
 	}
-	return Decimal(feet, 0) + " ft " + Decimal(inches, 2) + " in"
+	var words []string
+	if feet > 0 {
+		words = append(words, fmt.Sprintf("%d ft", feet))
+	}
+	switch {
+	case part > 0 && inches > 0:
+		words = append(words, fmt.Sprintf("%d %d/%d in", inches, part, of))
+	case part > 0:
+		words = append(words, fmt.Sprintf("%d/%d in", part, of))
+	case inches > 0 || feet == 0:
+		words = append(words, fmt.Sprintf("%d in", inches))
+	}
+	return strings.Join(words, " ")
 }
 
 // Steps writes a length in the coach's own steps, to a half: 2.5 steps.

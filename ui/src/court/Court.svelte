@@ -2,6 +2,7 @@
   import type { Point, Regions, Report } from '../lib/api/client'
   import RegionLines from './RegionLines.svelte'
   import TargetShape from './TargetShape.svelte'
+  import WallLines from './WallLines.svelte'
   import { drawn, frameOf, placeAt, sign, snap, type Crop, type Snapped } from './view'
 
   interface Props {
@@ -143,6 +144,7 @@
       stroke-dasharray={report.noGoLines.includes(line.id) ? `${3 * px} ${4 * px}` : undefined}
     />
   {/each}
+  {#if crop === 'walls'}<WallLines court={report.court} target={report.target} {frame} {px} />{/if}
   {#if regions}<RegionLines {regions} court={report.court} {frame} {px} />{/if}
 
   {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
@@ -264,7 +266,9 @@
     stroke: var(--chalk-line);
     stroke-linecap: square;
   }
-  .net,
+  .net {
+    stroke: var(--net);
+  }
   .forbidden {
     stroke: var(--on-court);
   }
@@ -277,7 +281,7 @@
     fill: none;
   }
   .feed {
-    stroke: var(--on-court);
+    stroke: var(--feed);
   }
   .reach {
     fill: transparent;
@@ -313,17 +317,5 @@
   .spot:focus-visible .reach {
     stroke: var(--tag);
     fill: color-mix(in oklab, var(--on-court) 35%, transparent);
-  }
-  @media print {
-    .ground,
-    .surface {
-      fill: #fff;
-    }
-    .line,
-    .net,
-    .feed,
-    .forbidden {
-      stroke: #000;
-    }
   }
 </style>

@@ -1,7 +1,7 @@
 import type { Court, Point, Report } from '../lib/api/client'
 
 /** What part of the court is drawn. */
-export type Crop = 'all' | 'near half' | 'far half' | { box: string }
+export type Crop = 'all' | 'walls' | 'near half' | 'far half' | { box: string }
 
 /** Frame is the part of the floor that is drawn, in metres, and which end is at the foot of the page. */
 export interface Frame {
@@ -28,6 +28,18 @@ export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame
       turned,
     }
   }
+  if (crop === 'walls') {
+    const walls = wallFeet(court)
+    const reach = (side: Wall['side']) =>
+      Math.max(...walls.filter((wall) => wall.side === side).map((wall) => wall.height))
+    const [front, back, beside] = [reach('front'), reach('back'), reach('left')]
+    return {
+      middle: { x: 0, y: (front - back) / 2 },
+      width: court.width + 2 * beside,
+      height: court.length + front + back,
+      turned,
+    }
+  }
   if (crop === 'all' || typeof crop === 'object')
     return { middle: { x: 0, y: 0 }, width, height: whole, turned }
   // A little of the other side of the net is kept, to see where the net is.
@@ -35,6 +47,35 @@ export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame
   const height = whole / 2 + beyond
   const y = (height / 2 - beyond) * (crop === 'near half' ? -1 : 1)
   return { middle: { x: 0, y }, width, height, turned }
+}
+
+/** Wall is a line on a wall, laid flat on the floor's plane outwards from the foot of its wall. */
+export interface Wall {
+  name: string
+  side: 'front' | 'back' | 'left' | 'right'
+  from: Point
+  to: Point
+  /** What has to be shown of the wall. */
+  height: number
+}
+
+/** wallFeet lays the walls of a court flat, each outwards from its foot, to the scale of the floor. */
+export function wallFeet(court: Court): Wall[] {
+  const [x, y] = [court.width / 2, court.length / 2]
+  return court.walls.map((line) => {
+    const height = Math.max(line.from, line.to) + 0.4
+    const wall = { name: line.name, height }
+    switch (line.wall) {
+      case 'front-wall':
+        return { ...wall, side: 'front', from: { x: -x, y: y + line.from }, to: { x, y: y + line.to } }
+      case 'back-wall':
+        return { ...wall, side: 'back', from: { x: -x, y: -y - line.from }, to: { x, y: -y - line.to } }
+      case 'left-side-wall':
+        return { ...wall, side: 'left', from: { x: -x - line.from, y }, to: { x: -x - line.to, y: -y } }
+      default:
+        return { ...wall, side: 'right', from: { x: x + line.from, y }, to: { x: x + line.to, y: -y } }
+    }
+  })
 }
 
 /** drawn is where a place stands on the drawing, in metres from its top left corner. */

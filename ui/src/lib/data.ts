@@ -13,6 +13,7 @@ export const keys = {
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
   settings: ['settings'] as const,
   courts: ['courts'] as const,
+  length: (metres: number, units: string) => ['lengths', metres, units] as const,
   regions: (court: string) => ['regions', court] as const,
 }
 

@@ -141,6 +141,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a length in words, or write one */
+        post: operations["readLength"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons": {
         parameters: {
             query?: never;
@@ -529,6 +546,8 @@ export interface components {
             document: components["schemas"]["DrillDocument"];
             /** @description Handles of the marks to be carried over as plain places */
             plain: string[];
+            /** @description Handles of the marks whose offsets grow or shrink with the court */
+            scales: string[];
         };
         CourtCourt: {
             /**
@@ -639,6 +658,14 @@ export interface components {
             problem: string;
             /** @description The place there as a coach says it */
             said: string;
+        };
+        CourtPart: {
+            /** @description What follows it in words: inside the far baseline */
+            after: string;
+            /** @description Where it stands in the mark: measures.0, along, place.x */
+            path: string;
+            /** @description The length or the fraction, exactly */
+            text: string;
         };
         /** @enum {string} */
         CourtPlay: "singles" | "doubles";
@@ -803,6 +830,16 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        DrillChange: {
+            /** @description A place was moved */
+            move?: components["schemas"]["DrillMove"];
+            /** @description The handle of a thing that is taken off the court */
+            remove?: string;
+            /** @description A place is to be said in another way */
+            reword?: components["schemas"]["DrillReword"];
+            /** @description A length or a place was typed in words */
+            typed?: components["schemas"]["DrillTyped"];
+        };
         /** @enum {string} */
         DrillCountBy: "landing" | "movement" | "both";
         DrillCounts: {
@@ -933,13 +970,6 @@ export interface components {
             area?: components["schemas"]["CourtTarget"];
             line?: string;
         };
-        DrillOffset: {
-            /** @description The line it is measured from, in words */
-            line: string;
-            /** @description The length or the fraction, exactly */
-            text: string;
-            toward: components["schemas"]["CourtToward"];
-        };
         DrillPlace: {
             /** @description Of an obstacle: the side on which it is passed */
             around?: components["schemas"]["DrillWay"];
@@ -954,14 +984,12 @@ export interface components {
         /** @enum {string} */
         DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
         DrillPreview: {
+            /** @description What is to be done to it first */
+            change?: components["schemas"]["DrillChange"];
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
-            /** @description A place to move first */
-            move?: components["schemas"]["DrillMove"];
             people: number;
-            /** @description A length or a place, typed in words, to take in first */
-            typed?: components["schemas"]["DrillTyped"];
         };
         DrillReport: {
             /** @description The target in words */
@@ -987,6 +1015,15 @@ export interface components {
             /** @description What to put down, in walking order from the near left corner */
             walk: components["schemas"]["CourtStep"][];
         };
+        DrillReword: {
+            /** @description The handle of a spot in the report */
+            handle: string;
+            /** @description Two lines to measure from, one to go along, none for a plain place */
+            lines: string[];
+            scales?: boolean;
+            /** @description Whose left and right are meant */
+            whose?: components["schemas"]["CourtEnd"];
+        };
         DrillSize: {
             label: string;
             path: string;
@@ -1000,8 +1037,12 @@ export interface components {
             /** @description Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark */
             handle: string;
             label: string;
-            /** @description Its two measures, to be changed one by one; none for a plain place */
-            offsets: components["schemas"]["DrillOffset"][];
+            /** @description How it is said */
+            mark: components["schemas"]["CourtMark"];
+            /** @description Its lengths, to be changed one by one */
+            parts: components["schemas"]["CourtPart"][];
+            /** @description It can be taken off the court */
+            removable: boolean;
             /** @description The place as a coach says it */
             said: string;
             /**
@@ -1021,7 +1062,7 @@ export interface components {
             met: boolean;
         };
         DrillTyped: {
-            /** @description A measure, target.mark.measures.0, or a size, target.radius */
+            /** @description A measure, target.mark.measures.0, or a size, target.radius or places.3.size */
             path: string;
             text: string;
         };
@@ -1063,6 +1104,21 @@ export interface components {
             path: string;
         };
         InvalidFields: components["schemas"]["InvalidField"][];
+        Length: {
+            /** Format: double */
+            metres: number;
+            /** @description Exactly, to be typed again */
+            text: string;
+        };
+        LengthAsked: {
+            /**
+             * Format: double
+             * @description A length to be written; not used with a text
+             */
+            metres?: number;
+            /** @description A length as a coach writes it */
+            text?: string;
+        };
         Lesson: {
             /** @description Put away; can be brought back */
             away: boolean;
@@ -1745,6 +1801,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLength: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Length"];
                 };
             };
             default: {

@@ -15,10 +15,20 @@
   let fields = $state<Record<string, string>>({})
   let status = $state('')
 
-  async function keep(part: { engagement?: number; remark?: string }) {
-    const body = { engagement: result.engagement, remark: result.remark, ...part }
+  /** What is on screen; saves follow one another, so that a quick second change is never lost. */
+  // svelte-ignore state_referenced_locally
+  let remarked = $state({ engagement: result.engagement, remark: result.remark })
+  let saved = Promise.resolve()
+
+  function keep(part: Partial<typeof remarked>) {
+    remarked = { ...remarked, ...part }
+    saved = saved.then(save)
+  }
+
+  async function save() {
     try {
       const path = { id: lesson, student: result.student }
+      const body = $state.snapshot(remarked)
       const data = await answer(api.PUT('/api/lessons/{id}/remarks/{student}', { params: { path }, body }))
       client.setQueryData([...keys.lesson(lesson), 'afterwards'], data)
       fields = {}
@@ -76,12 +86,12 @@
     <legend class="text-sm font-medium">How engaged they felt, out of ten</legend>
     <div class="mt-1 flex flex-wrap gap-1">
       {#each Array.from({ length: 10 }, (_, n) => n + 1) as n (n)}
-        <label class="mark" class:on={result.engagement === n}>
+        <label class="mark" class:on={remarked.engagement === n}>
           <input
             type="radio"
             name="{id}-engagement"
             class="sr-only"
-            checked={result.engagement === n}
+            checked={remarked.engagement === n}
             onchange={() => keep({ engagement: n })}
           />
           <span class="drum-digits">{n}</span>
@@ -94,7 +104,7 @@
     <TextField
       label="One remark"
       rows={2}
-      value={result.remark}
+      value={remarked.remark}
       error={fields.remark}
       onchange={(remark) => keep({ remark })}
     />

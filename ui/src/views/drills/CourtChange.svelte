@@ -1,15 +1,16 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api, type ChangedCourt, type DrillDocument } from '../../lib/api/client'
+  import { answer, api, type ChangedCourt, type DrillDocument, type Report } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
 
   interface Props {
     document: DrillDocument
+    spots: Report['spots']
     /** Take over the drill on its new court. */
     onchange: (document: DrillDocument) => void
   }
-  let { document: drill, onchange }: Props = $props()
+  let { document: drill, spots, onchange }: Props = $props()
   const courts = createQuery(() => ({
     queryKey: keys.courts,
     queryFn: () => answer(api.GET('/api/courts')),
@@ -26,31 +27,14 @@
 
   const where = (outcome: ChangedCourt['marks'][number]['moved']['keeps']) => outcome.problem || outcome.said
 
-  /** The marks of a document in the order in which the preview lists them. */
-  function withScales(document: DrillDocument): DrillDocument {
-    const copy = structuredClone(document)
-    const marks: Record<string, { scales?: boolean } | undefined> = {}
-    copy.places.forEach((place, i) => (marks[`places.${i}.mark`] = place.mark))
-    copy.pattern.balls.forEach((ball, i) => (marks[`pattern.balls.${i}.landing`] = ball.landing))
-    const target = (path: string, t: DrillDocument['target'] | undefined) => {
-      if (!t) return
-      marks[`${path}.mark`] = t.mark
-      marks[`${path}.other`] = t.other
-      t.points?.forEach((point, i) => (marks[`${path}.points.${i}`] = point))
-    }
-    target('target', copy.target)
-    copy.noGo?.forEach((noGo, i) => target(`noGo.${i}.area`, noGo.area))
-    for (const [handle, mark] of Object.entries(marks))
-      if (mark) mark.scales = chosenWays[handle] === 'scales'
-    return copy
-  }
-
   async function preview() {
     try {
-      const document = withScales($state.snapshot(drill) as DrillDocument)
-      const plain = Object.keys(chosenWays).filter((handle) => chosenWays[handle] === 'plain')
+      const document = $state.snapshot(drill) as DrillDocument
+      const going = (way: Way) => Object.keys(chosenWays).filter((handle) => chosenWays[handle] === way)
       changed = await answer(
-        api.POST('/api/drills/change-court', { body: { document, court: chosen, plain } }),
+        api.POST('/api/drills/change-court', {
+          body: { document, court: chosen, scales: going('scales'), plain: going('plain') },
+        }),
       )
       const lost = changed.marks.filter(
         (mark) => !mark.moved.keeps.at && !mark.moved.scales.at && !chosenWays[mark.handle],
@@ -75,7 +59,9 @@
 
   function begin(event: SubmitEvent) {
     event.preventDefault()
-    chosenWays = {}
+    chosenWays = Object.fromEntries(
+      spots.filter((spot) => spot.mark.scales).map((spot) => [spot.handle, 'scales' as const]),
+    )
     void preview()
   }
 </script>

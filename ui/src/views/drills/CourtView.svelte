@@ -15,9 +15,13 @@
   }
   let { report, label, settings, onmove }: Props = $props()
   const client = useQueryClient()
-  let shown = $state('all')
+  // A band on a wall can only be seen where the walls are.
+  // svelte-ignore state_referenced_locally
+  let shown = $state(report.target.kind === 'wall band' ? 'walls' : 'all')
   const crop = $derived<Crop>(
-    shown === 'all' || shown === 'near half' || shown === 'far half' ? shown : { box: shown },
+    shown === 'all' || shown === 'walls' || shown === 'near half' || shown === 'far half'
+      ? shown
+      : { box: shown },
   )
   let turned = $state(false)
   let scheme = $state('')
@@ -67,6 +71,7 @@
   <label for="{id}-crop">Show</label>
   <select id="{id}-crop" class="select select-xs" bind:value={shown}>
     <option value="all">the whole court</option>
+    {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
     {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option value="far half"
         >the far half</option
       >{/if}

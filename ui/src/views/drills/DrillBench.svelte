@@ -12,6 +12,7 @@
     type Drill,
     type DrillDocument,
     type Settings,
+    type Wording,
   } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import { Draft } from '../../lib/draft.svelte'
@@ -65,12 +66,10 @@
     else bench.move(current, handle, place, how === 'dropped', changed)
   }
 
-  const type = (path: string, text: string) => bench.type(current, path, text, changed)
-
-  function takeAway(handle: string) {
-    const i = Number(/^places\.(\d+)/.exec(handle)?.[1] ?? -1)
-    if (i >= 0) draft.change((d) => d.places.splice(i, 1))
-  }
+  const type = (path: string, text: string) => bench.change(current, { typed: { path, text } }, changed)
+  const reword = (handle: string, wording: Wording) =>
+    bench.change(current, { reword: { handle, ...wording } }, changed)
+  const remove = (handle: string) => bench.change(current, { remove: handle }, changed)
 
   async function keepCopy(body: DrillDocument) {
     try {
@@ -133,7 +132,7 @@
 <p class="mt-1 max-w-3xl">{draft.document.summary}</p>
 
 <div class="bench mt-4">
-  <div>
+  <div class="drawing">
     {#if report}
       <CourtView
         {report}
@@ -142,7 +141,7 @@
         onmove={builtIn ? undefined : move}
       />
     {/if}
-    <div class="mt-2 flex flex-wrap items-center gap-3 text-sm">
+    <div class="no-print mt-2 flex flex-wrap items-center gap-3 text-sm">
       <fieldset class="flex gap-3">
         <legend class="sr-only">Shown for</legend>
         <label class="flex items-center gap-1"
@@ -153,7 +152,7 @@
         >
       </fieldset>
     </div>
-    {#if !builtIn}<p class="hint mt-1 text-sm">
+    {#if !builtIn}<p class="hint no-print mt-1 text-sm">
         Drag a sign, or choose it and use the arrow keys; Shift for small steps.
       </p>{/if}
     {#if bench.refusal}<p class="text-error mt-1" role="alert">{bench.refusal}</p>{/if}
@@ -180,17 +179,22 @@
           {report}
           {errors}
           ontype={builtIn ? undefined : type}
-          onremove={builtIn ? undefined : takeAway}
+          onreword={builtIn ? undefined : reword}
+          onremove={builtIn ? undefined : remove}
         />
         {#if !builtIn}
           <p class="hint mb-3 text-sm">
             Type lengths as you say them: 4 ft 6 in, 1.4 m, 3 steps, 3/4 back, half-way from the net to the
             far service line.
           </p>
-          <Things {draft} />
+          <Things {draft} {report} {errors} ontype={type} />
           <NoGo {draft} {report} />
           <div class="mt-3">
-            <CourtChange document={draft.document} onchange={(document) => draft.replace(document)} />
+            <CourtChange
+              document={draft.document}
+              spots={report.spots}
+              onchange={(document) => draft.replace(document)}
+            />
           </div>
         {/if}
       </section>
@@ -230,9 +234,21 @@
     grid-template-columns: min-content minmax(0, 1fr);
     align-items: start;
   }
-  @media (max-width: 900px) {
+  @media print {
+    .bench {
+      grid-template-columns: 7.5cm minmax(0, 1fr);
+    }
+  }
+  @media screen and (max-width: 900px) {
     .bench {
       grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  /* The court stays in sight while something beside it is changed. */
+  @media (min-width: 901px) {
+    .drawing {
+      position: sticky;
+      top: 1rem;
     }
   }
   .foot {

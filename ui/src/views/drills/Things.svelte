@@ -1,14 +1,17 @@
 <script lang="ts">
-  import type { DrillDocument, Place } from '../../lib/api/client'
+  import type { DrillDocument, Place, Report } from '../../lib/api/client'
   import type { Draft } from '../../lib/draft.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
+  import TextField from '../../lib/TextField.svelte'
 
   /** People and things to be added to the court, and what an obstacle is like. */
   interface Props {
     draft: Draft<DrillDocument>
+    report: Report
+    errors: Record<string, string>
+    ontype: (path: string, text: string) => void
   }
-  let { draft }: Props = $props()
+  let { draft, report, errors, ontype }: Props = $props()
   const kinds: Place['kind'][] = [
     'cone',
     'obstacle',
@@ -41,15 +44,13 @@
   </select>
   <button class="btn btn-sm" type="submit">Put it on court</button>
 </form>
-{#each obstacles as { place, i } (i)}
+{#each obstacles as { place, i }, n (i)}
   <div class="mt-2 grid max-w-md grid-cols-2 gap-3">
-    <NumberField
-      label="Obstacle {i}: wide"
-      unit="m"
-      step={0.1}
-      value={place.size ?? 0}
-      error={draft.fields[`places.${i}.size`]}
-      onchange={(size) => draft.change((d) => d.places[i] && (d.places[i].size = size))}
+    <TextField
+      label="Obstacle {n + 1}: wide"
+      value={report.sizes.find((size) => size.path === `places.${i}.size`)?.text ?? ''}
+      error={errors[`places.${i}.size`]}
+      onchange={(text) => ontype(`places.${i}.size`, text)}
     />
     <SelectField
       label="Run round it on the"

@@ -1,13 +1,15 @@
-import { answer, api, Refusal, say, type DrillDocument, type WorkedDrill } from '../../lib/api/client'
+import {
+  answer,
+  api,
+  Refusal,
+  say,
+  type Change,
+  type DrillDocument,
+  type WorkedDrill,
+} from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
 
 export type Hand = 'right' | 'left'
-
-/** What is done to a document before it is worked out: a place moved, or a length typed. */
-interface Change {
-  move?: { handle: string; to: { x: number; y: number }; roundX?: boolean; roundY?: boolean }
-  typed?: { path: string; text: string }
-}
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 150
@@ -38,7 +40,7 @@ export class Bench {
   /** ask has a document worked out. */
   ask(document: DrillDocument) {
     this.#run(async () => {
-      this.worked = await this.#preview(document, {})
+      this.worked = await this.#preview(document)
     })
   }
 
@@ -61,16 +63,14 @@ export class Bench {
   ) {
     const roundX = round && place.x === undefined
     const roundY = round && place.y === undefined
-    this.#change(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
+    this.change(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
   }
 
-  /** type changes a length or a place that was typed in words. */
-  type(current: () => DrillDocument, path: string, text: string, changed: (document: DrillDocument) => void) {
-    this.#change(current, { typed: { path, text } }, changed)
-  }
-
-  /** Where the document was changed while an answer was on its way, the change is made to the newer one. */
-  #change(current: () => DrillDocument, change: Change, changed: (document: DrillDocument) => void) {
+  /**
+   * change does something to the document and has it worked out. Where the document was changed while an answer was on its way, the change
+   * is made to the newer one.
+   */
+  change(current: () => DrillDocument, change: Change, changed: (document: DrillDocument) => void) {
     this.#run(async () => {
       let before: DrillDocument
       let worked: WorkedDrill
@@ -83,10 +83,10 @@ export class Bench {
     })
   }
 
-  #preview(document: DrillDocument, change: Change) {
+  #preview(document: DrillDocument, change?: Change) {
     return answer(
       api.POST('/api/drills/preview', {
-        body: { document, people: this.people, hand: this.hand, ...change },
+        body: { document, people: this.people, hand: this.hand, change },
       }),
     )
   }

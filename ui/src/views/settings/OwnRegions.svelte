@@ -3,7 +3,7 @@
   import { answer, api, type Settings } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import type { Draft } from '../../lib/draft.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
+  import LengthField from '../../lib/LengthField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
 
@@ -43,6 +43,11 @@
         ],
       }),
     )
+  }
+
+  type Stop = Settings['settings']['schemes'][number]['depths'][number]['stop']
+  function change(scheme: number, depth: number, stop: Partial<Stop>) {
+    draft.change((d) => Object.assign(d.schemes[scheme]?.depths[depth]?.stop ?? {}, stop))
   }
 
   function split(scheme: number) {
@@ -104,25 +109,25 @@
               label="Stops at the"
               value={depth.stop.line}
               options={stops(scheme.court).map((l) => ({ value: l.id, label: l.name }))}
-              onchange={(line) =>
-                draft.change((d) => d.schemes[i]?.depths[j] && (d.schemes[i].depths[j].stop.line = line))}
+              onchange={(line) => change(i, j, { line })}
             />
-            <NumberField
-              label="Beyond it, towards you"
-              unit="m"
-              step={0.1}
-              {error}
-              value={(depth.stop.toward === 'far' ? -1 : 1) * (depth.stop.distance ?? 0)}
-              onchange={(metres) =>
-                draft.change(
-                  (d) =>
-                    d.schemes[i]?.depths[j] &&
-                    Object.assign(d.schemes[i].depths[j].stop, {
-                      distance: Math.abs(metres),
-                      toward: metres < 0 ? 'far' : 'near',
-                    }),
-                )}
-            />
+            <div class="grid grid-cols-2 gap-1">
+              <LengthField
+                label="Off it by"
+                {error}
+                metres={depth.stop.distance ?? 0}
+                onchange={(metres) => change(i, j, { distance: metres })}
+              />
+              <SelectField
+                label="Towards"
+                value={depth.stop.toward === 'far' ? 'far' : 'near'}
+                options={[
+                  { value: 'near', label: 'you' },
+                  { value: 'far', label: 'the net' },
+                ]}
+                onchange={(toward) => change(i, j, { toward })}
+              />
+            </div>
           {:else}
             <p class="hint col-span-2 self-end pb-2 text-sm">reaches to the end of the floor</p>
           {/if}

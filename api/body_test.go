@@ -1,0 +1,130 @@
+package api_test
+
+import (
+	"encoding/json"
+	"net/http"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+)
+
+// with changes one value of a document at a dotted path.
+func with(t *testing.T, document any, path string, value any) map[string]any {
+	text, err := json.Marshal(document)
+	require.NoError(t, err)
+	var whole map[string]any
+	require.NoError(t, json.Unmarshal(text, &whole))
+	at := any(whole)
+	parts := strings.Split(path, ".")
+	for i, part := range parts {
+		switch v := at.(type) {
+		case map[string]any:
+			if i == len(parts)-1 {
+				v[part] = value
+			}
+			at = v[part]
+		case []any:
+			n := int(part[0] - '0')
+			if i == len(parts)-1 {
+				v[n] = value
+			}
+			at = v[n]
+		}
+	}
+	return whole
+}
+
+func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
+	long := strings.Repeat("x", 81)
+	for _, b := range []struct {
+		name, kind string
+		path       string
+		value      any
+		field      string
+		says       string
+	}{
+		{"an unknown field", "drills", "colour", "red", "colour", "no such field"},
+		{"an unknown field deep down", "drills", "pattern.balls.0.colour", "red", "pattern.balls.0.colour", "no such field"},
+		{"a field in capitals", "drills", "Name", "Coin", "Name", "no such field"},
+		{"a wrong type", "drills", "pattern.gap", "slow", "pattern.gap", "a number was expected, and this is a text"},
+		{"a list where a group is due", "drills", "goal", []any{}, "goal", "a group of fields was expected"},
+		{"half a turn", "drills", "turns", 1.5, "turns", "a whole number was expected"},
+		{"a whole number written long", "drills", "turns", json.RawMessage("1.0"), "turns", "cannot be used here"},
+		{"an over-long text", "drills", "name", long, "name", "at most 80 characters; these are 81"},
+		{"an empty name", "drills", "name", "", "name", "must not be empty"},
+		{"a negative count", "drills", "turns", -1, "turns", "at least 1"},
+		{"a gap of zero", "drills", "pattern.gap", 0, "pattern.gap", "at least 0.5"},
+		{"a gap of an hour", "drills", "pattern.gap", 3600, "pattern.gap", "at most 60"},
+		{"an unknown stroke", "drills", "stroke", "tickle", "stroke", "choose one of: forehand"},
+		{"a place off the map", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": -60}}, "places.0.mark", "off the map"},
+		{"a place nowhere near", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": 1e6}}, "places.0.mark.place.y", "at most 100"},
+		{"a landing from an unknown line", "drills", "pattern.balls.1.landing.measures.0.line", "tramline", "pattern.balls.1.landing.measures.0.line", "no line called"},
+		{"no balls", "drills", "pattern.balls", []any{}, "pattern.balls", "at least 1; these are 0"},
+		{"500 balls in a sequence", "drills", "pattern.balls", make([]any, 500), "pattern.balls", "at most 12; these are 500"},
+		{"a target of no size", "drills", "target.radius", 0, "target.radius", "no size"},
+		{"an unknown court", "drills", "court", "beach", "court", "the courts are"},
+		{"a document of the future", "drills", "version", 2, "version", "at most 1"},
+		{"nothing for a list", "drills", "cues", nil, "cues", "a list was expected, and this is nothing"},
+		{"an unknown hand", "students", "hand", "both", "hand", "choose one of: right, left"},
+		{"a red-ball squash player", "students", "sport", "squash", "level", "ball stages belong to tennis"},
+		{"a limit below one", "students", "limit", map[string]any{"of": "overheads", "most": 0}, "limit.most", "at least 1"},
+		{"a note like a novel", "students", "note", strings.Repeat("x", 2001), "note", "at most 2000 characters"},
+		{"a name of blanks", "students", "name", "  ", "name", "needs a name"},
+		{"an hour that is none", "lessons", "start", "25:00", "start", "hours:minutes"},
+		{"a day that is none", "lessons", "date", "2026-02-30", "date", "year-month-day"},
+		{"a lesson of no time", "lessons", "minutes", 0, "minutes", "at least 5"},
+		{"a lesson for nobody", "lessons", "students", []any{}, "students", "at least 1; these are 0"},
+		{"a lesson for five", "lessons", "students", []any{"1", "2", "3", "4", "5"}, "students", "at most 4; these are 5"},
+		{"a block of negative length", "lessons", "blocks.0.minutes", -3, "blocks.0.minutes", "at least 0.5"},
+		{"a drill block that lost its drill", "lessons", "blocks.1.drill", "", "blocks.1.drill", ""},
+	} {
+		t.Run(b.name, func(t *testing.T) {
+			c := newClub(t)
+			documents := map[string]any{"drills": coin(), "students": ada(), "lessons": lessonFor(newID(), newID())}
+			id := newID()
+			p := readProblem(t, c.ask("PUT", "/api/"+b.kind+"/"+id, with(t, documents[b.kind], b.path, b.value), fresh, "*"), http.StatusUnprocessableEntity)
+			require.NotEmpty(t, p.Fields)
+			require.Equal(t, b.field, p.Fields[0].Path, p.Fields)
+			require.Contains(t, p.Fields[0].Message, b.says)
+			require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/"+b.kind+"/"+id, nil).Code, "something was stored")
+			require.Empty(t, c.log.String())
+		})
+	}
+}
+
+func TestBadRequests(t *testing.T) {
+	c := newClub(t)
+	id := newID()
+	students := "/api/students/" + id
+	for _, b := range []struct {
+		name, method, path string
+		body               any
+		headers            []string
+		status             int
+		field              string
+	}{
+		{"a body over 1 MiB", "PUT", students, `{"name":"` + strings.Repeat("x", 1<<20) + `"}`, []string{fresh, "*"}, http.StatusRequestEntityTooLarge, "body"},
+		{"no JSON at all", "PUT", students, `name=Ada`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
+		{"two documents in one", "PUT", students, `{}{}`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
+		{"an endless number", "PUT", students, `{"limit":{"most":1e999999999}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, ""},
+		{"a form from elsewhere", "PUT", students, `{}`, []string{"Content-Type", "text/plain"}, http.StatusUnsupportedMediaType, ""},
+		{"an identifier that is none", "PUT", "/api/students/ada", ada(), []string{fresh, "*"}, http.StatusBadRequest, "id"},
+		{"somebody who is not there", "GET", students, nil, nil, http.StatusNotFound, ""},
+		{"a page that is not there", "GET", "/api/nothing", nil, nil, http.StatusNotFound, ""},
+		{"days that are none", "GET", "/api/lessons?ahead=many", nil, nil, http.StatusBadRequest, ""},
+		{"a thousand years ahead", "GET", "/api/lessons?ahead=365250", nil, nil, http.StatusUnprocessableEntity, "ahead"},
+		{"taps of a lesson that is not there", "POST", "/api/lessons/" + id + "/taps", map[string]any{"run": id, "block": id, "student": id, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}, nil, http.StatusNotFound, ""},
+	} {
+		t.Run(b.name, func(t *testing.T) {
+			p := readProblem(t, c.ask(b.method, b.path, b.body, b.headers...), b.status)
+			if b.field != "" {
+				require.Equal(t, b.field, p.Fields[0].Path)
+			}
+		})
+	}
+	require.Empty(t, c.log.String(), "bad input is nobody's fault here")
+	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
+}

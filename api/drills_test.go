@@ -1,0 +1,112 @@
+package api_test
+
+import (
+	"net/http"
+	"net/http/httptest"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/drill"
+	"hodometer/core/student"
+)
+
+func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
+	c := newClub(t)
+	id := newID()
+	made := c.ask("POST", "/api/drills/"+drill.Library()[0].ID+"/duplicate", map[string]any{"id": id})
+	own := read[api.Drill](t, made)
+	require.Equal(t, `"1"`, made.Header().Get("ETag"))
+
+	mine, yours := own.Document, own.Document
+	mine.Pattern.Gap, yours.Pattern.Gap = 4, 5
+	first := c.ask("PUT", "/api/drills/"+id, mine, "If-Match", `"1"`)
+	require.Equal(t, `"2"`, first.Header().Get("ETag"))
+	p := readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"1"`), http.StatusPreconditionFailed)
+	require.Contains(t, p.Detail, "changed somewhere else")
+	require.InDelta(t, 4, read[api.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Pattern.Gap, 1e-9)
+
+	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours), http.StatusPreconditionRequired)
+	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", "2"), http.StatusBadRequest)
+	readProblem(t, c.ask("PUT", "/api/drills/"+drill.Library()[0].ID, yours, "If-Match", `"1"`), http.StatusForbidden)
+	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, fresh, "*"), http.StatusConflict)
+	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"2"`))
+}
+
+func TestMovingAPlaceForALeftHander(t *testing.T) {
+	c := newClub(t)
+	ask := func(hand student.Hand) api.WorkedDrill {
+		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
+			"document": coin(), "people": 1, "hand": hand,
+			"change": map[string]any{"move": map[string]any{"handle": "places.0.mark", "to": map[string]any{"x": 1.02, "y": -12.5}, "roundX": true, "roundY": true}},
+		}))
+	}
+	right, left := ask(student.RightHand), ask(student.LeftHand)
+	require.InDelta(t, 1, right.Report.Spots[0].At.X, 1e-9, "rounded to 5 cm")
+	require.InDelta(t, 1, left.Report.Spots[0].At.X, 1e-9, "it stays where it was dropped")
+	require.NotEqual(t, right.Document.Places[0], left.Document.Places[0], "the drill itself is written for a right-hander")
+	require.Equal(t, left.Document.Places[0].Mark, right.Document.Places[0].Mark.Mirrored())
+}
+
+func TestLengthsAndPlacesTypedInWords(t *testing.T) {
+	c := newClub(t)
+	typed := func(path, text string) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "change": map[string]any{"typed": map[string]any{"path": path, "text": text}}})
+	}
+	worked := read[api.WorkedDrill](t, typed("target.mark.measures.0", "4 ft 6 in"))
+	require.InDelta(t, 1.3716, worked.Document.Target.Mark.Measures[0].Distance, 1e-9)
+	require.InDelta(t, 0.9, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
+	for path, text := range map[string]string{"target.mark.measures.0": "near the line", "target.radius": "0", "places.0.mark.measures.0": "40 m"} {
+		p := readProblem(t, typed(path, text), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Path, path[:6])
+	}
+	readProblem(t, typed("target.colour", "red"), http.StatusUnprocessableEntity)
+
+	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	s.Settings.Within = "diameter"
+	read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	require.InDelta(t, 0.45, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
+}
+
+func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
+	c := newClub(t)
+	ask := func(court string, plain ...string) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/change-court", map[string]any{"document": coin(), "court": court, "scales": []string{}, "plain": append([]string{}, plain...)})
+	}
+	red := read[api.ChangedCourt](t, ask("tennis-red"))
+	require.EqualValues(t, "tennis-red", red.Document.Court)
+	require.NotNil(t, red.Marks[0].Moved.Keeps.At)
+	require.NotEqual(t, red.Marks[0].Moved.Keeps.At, red.Marks[0].Moved.Scales.At)
+	squash := read[api.ChangedCourt](t, ask("squash"))
+	require.NotEmpty(t, squash.Problems, "a baseline makes no sense in squash")
+	require.Len(t, squash.Marks, len(red.Marks), "and no mark is lost")
+	var handles []string
+	for _, mark := range squash.Marks {
+		handles = append(handles, mark.Handle)
+	}
+	require.Empty(t, read[api.ChangedCourt](t, ask("squash", handles...)).Problems, "as plain places all of it can go there")
+	readProblem(t, ask("beach"), http.StatusUnprocessableEntity)
+}
+
+func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
+	c := newClub(t)
+	out := read[[]api.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
+	require.Equal(t, 1, out[0].Bands[0].Number)
+	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	s.Settings.Numbering = "from the baseline in"
+	four := func(depth float64) map[string]any {
+		return map[string]any{"line": "near-service-line", "distance": depth, "toward": "in"}
+	}
+	own := map[string]any{"name": "mine", "court": "tennis", "depths": []any{
+		map[string]any{"name": "a", "purpose": "", "stop": four(1)}, map[string]any{"name": "b", "purpose": "", "stop": four(2)}, map[string]any{"name": "c", "purpose": "", "stop": four(0)},
+	}}
+	settings := with(t, s.Settings, "schemes", []any{own})
+	p := readProblem(t, c.ask("PUT", "/api/settings", settings, "If-Match", `"0"`), http.StatusUnprocessableEntity)
+	require.Equal(t, "schemes.0.depths.1.stop", p.Fields[0].Path)
+	own["depths"].([]any)[1].(map[string]any)["stop"] = four(0)
+	read[api.Settings](t, c.ask("PUT", "/api/settings", with(t, s.Settings, "schemes", []any{own}), "If-Match", `"0"`))
+	in := read[[]api.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
+	require.Equal(t, len(in[0].Bands), in[0].Bands[0].Number)
+	require.True(t, in[len(in)-1].Own)
+}

@@ -1,0 +1,37 @@
+package api
+
+import (
+	"context"
+
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// LengthAsked is a length to be read from words or, without words, to be written.
+type LengthAsked struct {
+	Text   string  `json:"text,omitempty" maxLength:"60" description:"A length as a coach writes it"`
+	Metres float64 `json:"metres,omitempty" minimum:"0" maximum:"100" description:"A length to be written; not used with a text"`
+}
+
+// Length is a length in metres and in the coach's units.
+type Length struct {
+	Metres float64 `json:"metres"`
+	Text   string  `json:"text" description:"Exactly, to be typed again"`
+}
+
+func (s *server) lengthRoutes() []Route {
+	return []Route{
+		route("POST", "/api/lengths", "readLength", "Read a length in words, or write one", func(ctx context.Context, _ None, body LengthAsked) (Length, error) {
+			settings, _, err := s.store.Settings(ctx)
+			if err != nil {
+				return Length{}, err
+			}
+			if body.Text != "" {
+				if body.Metres, err = units.Read(body.Text, settings.Step); err != nil {
+					return Length{}, invalid.Fields{{Path: "text", Message: err.Error()}}
+				}
+			}
+			return Length{Metres: body.Metres, Text: settings.Units.Write(body.Metres)}, nil
+		}),
+	}
+}

@@ -1,0 +1,93 @@
+package drill
+
+import (
+	"fmt"
+	"slices"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+)
+
+// Change is what a coach does to a drill on its court or in the table beside it. The steps that are there
+// are taken in the order in which they are listed.
+type Change struct {
+	Move   *Move   `json:"move,omitempty" description:"A place was moved"`
+	Typed  *Typed  `json:"typed,omitempty" description:"A length or a place was typed in words"`
+	Reword *Reword `json:"reword,omitempty" description:"A place is to be said in another way"`
+	Remove string  `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
+}
+
+// Reword is another way of saying the same place.
+type Reword struct {
+	Handle string `json:"handle" maxLength:"60" description:"The handle of a spot in the report"`
+	court.Wording
+}
+
+// Changed returns the drill after a change that was made as a player of a hand sees it: on a
+// left-hander's court the places are the mirrored ones of the drill as it is written.
+func (d Document) Changed(change Change, hand student.Hand, s coach.Settings) (Document, error) {
+	seen, err := d.For(hand), error(nil)
+	if change.Move != nil {
+		seen, err = seen.moved(*change.Move, s.Units.Grain())
+	}
+	if change.Typed != nil && err == nil {
+		seen, err = seen.typed(*change.Typed, s)
+	}
+	if change.Reword != nil && err == nil {
+		seen, err = seen.reworded(*change.Reword)
+	}
+	if change.Remove != "" && err == nil {
+		seen, err = seen.without(change.Remove)
+	}
+	return seen.For(hand), err
+}
+
+func (d Document) reworded(r Reword) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	changed := d.clone()
+	for _, m := range changed.marks() {
+		if m.handle != r.Handle {
+			continue
+		}
+		at, err := c.Resolve(*m.mark)
+		if err == nil {
+			*m.mark, err = c.Word(at, r.Wording)
+		}
+		var wrong invalid.Fields
+		wrong.Under(r.Handle, err)
+		return changed, wrong.Err()
+	}
+	return d, noSpot("reword.handle", r.Handle)
+}
+
+// without takes a thing off the court. What the drill needs stays.
+func (d Document) without(handle string) (Document, error) {
+	changed := d.clone()
+	for i := range changed.Places {
+		if handle == placeHandle(i) && changed.removable(i) {
+			changed.Places = slices.Delete(changed.Places, i, i+1)
+			return changed, nil
+		}
+	}
+	return d, noSpot("remove", handle)
+}
+
+// removable says whether a drill does without one of its places.
+func (d Document) removable(i int) bool {
+	kind, alike := d.Places[i].Kind, 0
+	for _, p := range d.Places {
+		if p.Kind == kind {
+			alike++
+		}
+	}
+	return alike > 1 || kind != Start && kind != Feeder
+}
+
+func noSpot(path, handle string) error {
+	return invalid.Fields{{Path: path, Message: fmt.Sprintf("there is no place called %q in this drill that can be changed so", handle)}}
+}

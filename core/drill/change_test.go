@@ -1,0 +1,108 @@
+package drill_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+)
+
+func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
+	d, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: "pattern.balls.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
+	require.NoError(t, err)
+	landing := d.Pattern.Balls[0].Landing
+	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
+	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
+	require.NotEqual(t, landing, coin().Pattern.Balls[0].Landing, "the drill it came from is untouched")
+
+	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
+		to := court.Point{X: 0, Y: 90}
+		_, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
+		var fields invalid.Fields
+		require.ErrorAs(t, err, &fields, handle)
+		require.Equal(t, path, fields[0].Path)
+	}
+}
+
+func TestTyped(t *testing.T) {
+	s := coach.Default()
+	typed := func(d drill.Document, path, text string) drill.Document {
+		changed, err := d.Changed(drill.Change{Typed: &drill.Typed{Path: path, Text: text}}, student.RightHand, s)
+		require.NoError(t, err, path+" "+text)
+		return changed
+	}
+	d := typed(full(), "places.0.mark.measures.0", "half-way from the net to the service line")
+	require.NotNil(t, d.Places[0].Mark.Measures[0].Fraction)
+	require.Nil(t, full().Places[0].Mark.Measures[0].Fraction)
+	r, err := d.Report(1, s)
+	require.NoError(t, err)
+	require.Equal(t, "50 %", r.Spots[0].Parts[0].Text)
+	require.Len(t, r.Sizes, 1, "a gate has no size, but the obstacle is so wide")
+	require.Equal(t, 0.75, typed(d, "places.4.size", "75 cm").Places[4].Size)
+	for _, spot := range r.Spots {
+		for _, part := range spot.Parts {
+			again, err := typed(d, spot.Handle+"."+part.Path, part.Text).Report(1, s)
+			require.NoError(t, err)
+			require.Equal(t, r.Spots, again.Spots, "what is written reads back: "+spot.Handle+" "+part.Text)
+		}
+	}
+}
+
+func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
+	s, d := coach.Default(), full()
+	change := func(d drill.Document, c drill.Change) drill.Document {
+		changed, err := d.Changed(c, student.RightHand, s)
+		require.NoError(t, err)
+		return changed
+	}
+	reword := func(d drill.Document, w court.Wording) drill.Document {
+		return change(d, drill.Change{Reword: &drill.Reword{Handle: "places.3.mark", Wording: w}})
+	}
+	spot := func(d drill.Document) drill.Spot {
+		r, err := d.Report(1, s)
+		require.NoError(t, err)
+		return r.Spots[3]
+	}
+	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(d).Said)
+	lines := reword(d, court.Wording{Lines: []court.LineID{court.NearBaseline, court.LeftSingles}})
+	// 11.8872 − 8 and 4.1148 − 3.
+	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the left singles sideline", spot(lines).Said)
+	require.InDelta(t, 0, spot(lines).At.Distance(court.Point{X: -3, Y: -8}), 1e-9, "the cone stays where it is")
+	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(reword(lines, court.Wording{})).Said, "and back")
+
+	theirs := reword(d, court.Wording{Lines: []court.LineID{court.NearBaseline, court.RightSingles}, Whose: court.FarEndPlayer, Scales: true})
+	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the right singles sideline (the far player's left and right)", spot(theirs).Said)
+	require.InDelta(t, 0, spot(theirs).At.Distance(court.Point{X: -3, Y: -8}), 1e-9)
+	require.True(t, spot(theirs).Mark.Scales)
+
+	along := reword(d, court.Wording{Lines: []court.LineID{court.LeftSingles}})
+	require.Equal(t, "3.89 m along the left singles sideline from its near end", spot(along).Said, "on the line, where it is nearest")
+	along = change(along, drill.Change{Typed: &drill.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
+	require.Equal(t, "2 m along the left singles sideline from its far end", spot(along).Said)
+	along = change(along, drill.Change{Move: &drill.Move{Handle: "places.3.mark", To: court.Point{X: 0, Y: 1}}})
+	require.InDelta(t, 0, spot(along).At.Distance(court.Point{X: -4.1148, Y: 1}), 1e-9, "dragged, it slides on its line")
+	plain := change(d, drill.Change{Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m right"}})
+	require.Equal(t, "1 m right of the middle, 8 m this side of the net", spot(plain).Said)
+
+	for path, c := range map[string]drill.Change{
+		"places.3.mark.lines.0": {Reword: &drill.Reword{Handle: "places.3.mark", Wording: court.Wording{Lines: []court.LineID{"rope"}}}},
+		"places.3.mark.measures.1.line": {Reword: &drill.Reword{Handle: "places.3.mark",
+			Wording: court.Wording{Lines: []court.LineID{court.LeftSingles, court.RightSingles}}}},
+		"reword.handle":         {Reword: &drill.Reword{Handle: "places.30.mark"}},
+		"remove":                {Remove: "places.0.mark"}, // the only start
+		"places.3.mark.place.x": {Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m far"}},
+		"places.3.mark.along":   {Typed: &drill.Typed{Path: "places.3.mark.along", Text: "1 m"}},
+		"places.3.mark.place.y": {Typed: &drill.Typed{Path: "places.3.mark.place.y", Text: ""}},
+	} {
+		_, err := d.Changed(c, student.RightHand, s)
+		var fields invalid.Fields
+		require.ErrorAs(t, err, &fields, path)
+		require.Equal(t, path, fields[0].Path)
+	}
+	require.Len(t, change(d, drill.Change{Remove: "places.3.mark"}).Places, len(d.Places)-1)
+}
