@@ -12,7 +12,7 @@ import type { Snapped } from '../../court/view'
 export type Hand = 'right' | 'left'
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
-const dragPause = 150
+const dragPause = 300
 
 /** onlyMoved takes over what one moved place changes, and keeps the rest as it is, so that little is drawn anew. */
 function onlyMoved(shown: WorkedDrill, fresh: WorkedDrill, handle: string): WorkedDrill {

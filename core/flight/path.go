@@ -1,0 +1,183 @@
+package flight
+
+import (
+	"math"
+	"sort"
+)
+
+// Happening is what ends a stretch of a ball's way.
+type Happening string
+
+// What can happen to a ball on its way.
+const (
+	Bounced  Happening = "bounce"
+	Walled   Happening = "wall"
+	OverNet  Happening = "net"    // it passed over the net
+	InNet    Happening = "in net" // it was caught by the net
+	Finished Happening = "finished"
+)
+
+// Event is something that happened at a moment.
+type Event struct {
+	Kind Happening
+	At   State
+}
+
+// Path is the way of a ball, dense enough to be asked at any moment.
+type Path struct {
+	states []State // a bounce has two states at the same moment
+	Events []Event
+	Top    State // the highest point before the first bounce
+}
+
+// maxFlight bounds a way: seconds, and bounces on floor and walls.
+const (
+	maxFlight  = 12.0
+	maxBounces = 12
+	atNet      = 1e-6 // metres: a ball so near to the net's plane has just been seen to cross it
+)
+
+// Follow computes the way of a ball through so many bounces on the ground; without the last of them
+// where the ball does not bounce or is caught by the net.
+func (w World) Follow(l Launch, bounces int) Path {
+	path := Path{states: make([]State, 0, 128)}
+	s, spin := State{P: l.From, V: l.Velocity}, l.Spin
+	f := forcesOn(w.Ball, w.Air, spin)
+	path.states = append(path.states, s)
+	path.Top = s
+	touched, met := 0, 0
+	for s.T < maxFlight && met < maxBounces {
+		next := f.after(s, f.step(s.V))
+		at, kind, normal := w.meets(&f, s, next)
+		if kind != "" {
+			next = at
+		}
+		if touched == 0 && s.V.Z > 0 && next.V.Z <= 0 {
+			path.Top = f.summit(s, next)
+		}
+		path.states = append(path.states, next)
+		s = next
+		switch kind {
+		case "":
+			continue
+		case OverNet:
+			path.Events = append(path.Events, Event{OverNet, s})
+			continue
+		case InNet:
+			path.Events = append(path.Events, Event{InNet, s})
+			return path
+		}
+		met++
+		path.Events = append(path.Events, Event{kind, s})
+		if kind == Bounced {
+			touched++
+			if touched == bounces || !w.Ball.Bounces() {
+				return path
+			}
+		}
+		surface := w.Surface
+		s.V, spin = w.Ball.bounce(s.V, spin, normal, surface)
+		f = forcesOn(w.Ball, w.Air, spin)
+		path.states = append(path.states, s)
+	}
+	path.Events = append(path.Events, Event{Finished, s})
+	return path
+}
+
+// meets finds the first thing that a ball meets within a step.
+func (w World) meets(f *forces, a, b State) (at State, kind Happening, normal Vec) {
+	consider := func(s State, k Happening, n Vec) {
+		if kind == "" || s.T < at.T {
+			at, kind, normal = s, k, n
+		}
+	}
+	for _, ground := range w.grounds() {
+		if b.P.Z > ground || b.V.Z >= 0 {
+			continue
+		}
+		at := a // it starts on the ground
+		if a.P.Z > ground {
+			at = f.crossing(a, b, alongZ, ground)
+		}
+		if w.ground(at.P) == ground && at.P.Z >= ground-w.Ball.Radius() {
+			consider(at, Bounced, Vec{Z: 1})
+		}
+	}
+	if w.Court.Net.HalfUp > 0 && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
+		crossing := f.crossing(a, b, alongY, 0)
+		k := OverNet
+		if beside := crossing.P.X > w.Court.Net.HalfUp || crossing.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(crossing) < 0 && crossing.P.Z > -w.Court.Above {
+			k = InNet
+		}
+		consider(crossing, k, Vec{})
+	}
+	if w.walled() {
+		r := w.Ball.Radius()
+		x, y := w.Court.Width/2-r, w.Court.Length/2-r
+		switch {
+		case b.P.Y > y && a.P.Y <= y:
+			consider(f.crossing(a, b, alongY, y), Walled, Vec{Y: -1})
+		case b.P.Y < -y && a.P.Y >= -y:
+			consider(f.crossing(a, b, alongY, -y), Walled, Vec{Y: 1})
+		}
+		switch {
+		case b.P.X > x && a.P.X <= x:
+			consider(f.crossing(a, b, alongX, x), Walled, Vec{X: -1})
+		case b.P.X < -x && a.P.X >= -x:
+			consider(f.crossing(a, b, alongX, -x), Walled, Vec{X: 1})
+		}
+	}
+	return at, kind, normal
+}
+
+// First finds the first event of a kind.
+func (p Path) First(kind Happening) (State, bool) { return p.nth(kind, 0) }
+
+// Bounce finds the n-th bounce, from 0.
+func (p Path) Bounce(n int) (State, bool) { return p.nth(Bounced, n) }
+
+func (p Path) nth(kind Happening, n int) (State, bool) {
+	for _, e := range p.Events {
+		if e.Kind != kind {
+			continue
+		}
+		if n == 0 {
+			return e.At, true
+		}
+		n--
+	}
+	return State{}, false
+}
+
+// End is the last moment of the way.
+func (p Path) End() float64 { return p.states[len(p.states)-1].T }
+
+// At is the ball at a moment; before the beginning or after the end, as it was then.
+func (p Path) At(t float64) State {
+	i := sort.Search(len(p.states), func(i int) bool { return p.states[i].T >= t })
+	switch i {
+	case 0:
+		return p.states[0]
+	case len(p.states):
+		return p.states[len(p.states)-1]
+	}
+	return between(p.states[i-1], p.states[i], t)
+}
+
+// Passes finds the first moment from a time on at which the ball falls (or, rising, climbs) through a height.
+func (p Path) Passes(height, from float64, rising bool) (State, bool) {
+	for i := 1; i < len(p.states); i++ {
+		a, b := p.states[i-1], p.states[i]
+		if b.T <= from || b.T == a.T {
+			continue
+		}
+		if rising != (b.P.Z > a.P.Z) || (a.P.Z-height)*(b.P.Z-height) > 0 {
+			continue
+		}
+		t := a.T + (b.T-a.T)*(height-a.P.Z)/(b.P.Z-a.P.Z)
+		if t >= from {
+			return p.At(t), true
+		}
+	}
+	return State{}, false
+}

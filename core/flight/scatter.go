@@ -1,0 +1,115 @@
+package flight
+
+import "math"
+
+// Scatter is how much launches differ from one another: standard deviations of the speed, as a share of
+// it, and of the two angles, in radians.
+type Scatter struct {
+	Speed     float64
+	Elevation float64
+	Azimuth   float64
+}
+
+// Varied are the launches one standard deviation off in speed, elevation and azimuth.
+func (l Launch) Varied(s Scatter) [3]Launch {
+	v := l.Velocity
+	level := math.Hypot(v.X, v.Y)
+	turned := l
+	sin, cos := math.Sincos(s.Azimuth)
+	turned.Velocity = Vec{v.X*cos - v.Y*sin, v.X*sin + v.Y*cos, v.Z}
+	raised := l
+	if level > 0 {
+		sin, cos = math.Sincos(s.Elevation)
+		up := level*cos - v.Z*sin
+		raised.Velocity = Vec{v.X / level * up, v.Y / level * up, v.Z*cos + level*sin}
+	}
+	faster := l
+	faster.Velocity = v.Times(1 + s.Speed)
+	return [3]Launch{faster, raised, turned}
+}
+
+// Spread is the scatter of a place in two directions: standard deviations and their correlation.
+type Spread struct {
+	A, B float64 // metres
+	Rho  float64
+}
+
+// spread sums up what each independent part of the scatter does.
+func spread(parts [3][2]float64) Spread {
+	var aa, bb, ab float64
+	for _, p := range parts {
+		aa, bb, ab = aa+p[0]*p[0], bb+p[1]*p[1], ab+p[0]*p[1]
+	}
+	s := Spread{A: math.Sqrt(aa), B: math.Sqrt(bb)}
+	if s.A > 0 && s.B > 0 {
+		s.Rho = ab / (s.A * s.B)
+	}
+	return s
+}
+
+// LandingSpread is the scatter of the first bounce along x and y, to first order in the launch's.
+func (w World) LandingSpread(l Launch, s Scatter) (Spread, bool) {
+	return w.spreadAt(l, s, func(p Path) (float64, float64, bool) {
+		at, ok := p.First(Bounced)
+		return at.P.X, at.P.Y, ok
+	})
+}
+
+// Plane is an upright plane through two places: a gate, or the net. A crossing is measured along it from
+// the first place, and upwards.
+type Plane struct{ X1, Y1, X2, Y2 float64 }
+
+// PlaneSpread is the scatter with which a ball passes an upright plane before it lands: along the plane
+// and in height. Nothing stops the ball on its way.
+func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
+	free := w
+	free.Court.Net.HalfUp = 0
+	return free.spreadAt(l, s, func(p Path) (float64, float64, bool) {
+		return plane.crossing(p)
+	})
+}
+
+func (g Plane) crossing(p Path) (along, height float64, ok bool) {
+	dx, dy := g.X2-g.X1, g.Y2-g.Y1
+	width := math.Hypot(dx, dy)
+	if width == 0 {
+		return 0, 0, false
+	}
+	off := func(v Vec) float64 { return (dx*(v.Y-g.Y1) - dy*(v.X-g.X1)) / width }
+	for i := 1; i < len(p.states); i++ {
+		a, b := off(p.states[i-1].P), off(p.states[i].P)
+		if a*b > 0 || a == b {
+			continue
+		}
+		low, high := p.states[i-1].T, p.states[i].T
+		for range 50 {
+			mid := (low + high) / 2
+			if off(p.At(mid).P)*a > 0 {
+				low = mid
+			} else {
+				high = mid
+			}
+		}
+		at := p.At(high).P
+		return (dx*(at.X-g.X1) + dy*(at.Y-g.Y1)) / width, at.Z, true
+	}
+	return 0, 0, false
+}
+
+func (w World) spreadAt(l Launch, s Scatter, where func(Path) (a, b float64, ok bool)) (Spread, bool) {
+	a, b, ok := where(w.Follow(l, 1))
+	if !ok {
+		return Spread{}, false
+	}
+	// Small differences: the answer is the slope times the standard deviation.
+	const small = 0.05
+	var parts [3][2]float64
+	for i, varied := range l.Varied(Scatter{s.Speed * small, s.Elevation * small, s.Azimuth * small}) {
+		a2, b2, ok := where(w.Follow(varied, 1))
+		if !ok {
+			return Spread{}, false
+		}
+		parts[i] = [2]float64{(a2 - a) / small, (b2 - b) / small}
+	}
+	return spread(parts), true
+}
