@@ -47,7 +47,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		says       string
 	}{
 		{"an unknown field", "drills", "colour", "red", "colour", "no such field"},
-		{"an unknown field deep down", "drills", "pattern.balls.0.colour", "red", "pattern.balls.0.colour", "no such field"},
+		{"an unknown field deep down", "drills", "pattern.tasks.0.colour", "red", "pattern.tasks.0.colour", "no such field"},
 		{"a field in capitals", "drills", "Name", "Coin", "Name", "no such field"},
 		{"a wrong type", "drills", "pattern.gap", "slow", "pattern.gap", "a number was expected, and this is a text"},
 		{"a list where a group is due", "drills", "goal", []any{}, "goal", "a group of fields was expected"},
@@ -61,9 +61,9 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"an unknown stroke", "drills", "stroke", "tickle", "stroke", "choose one of: forehand"},
 		{"a place off the map", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": -60}}, "places.0.mark", "off the map"},
 		{"a place nowhere near", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": 1e6}}, "places.0.mark.place.y", "at most 100"},
-		{"a landing from an unknown line", "drills", "pattern.balls.1.landing.measures.0.line", "tramline", "pattern.balls.1.landing.measures.0.line", "no line called"},
-		{"no balls", "drills", "pattern.balls", []any{}, "pattern.balls", "at least 1; these are 0"},
-		{"500 balls in a sequence", "drills", "pattern.balls", make([]any, 500), "pattern.balls", "at most 12; these are 500"},
+		{"a landing from an unknown line", "drills", "pattern.tasks.1.landing.measures.0.line", "tramline", "pattern.tasks.1.landing.measures.0.line", "no line called"},
+		{"no balls", "drills", "pattern.tasks", []any{}, "pattern.tasks", "at least 1; these are 0"},
+		{"500 balls in a sequence", "drills", "pattern.tasks", make([]any, 500), "pattern.tasks", "at most 12; these are 500"},
 		{"a target of no size", "drills", "target.radius", 0, "target.radius", "no size"},
 		{"an unknown court", "drills", "court", "beach", "court", "the courts are"},
 		{"a document of the future", "drills", "version", 2, "version", "at most 1"},

@@ -13,12 +13,12 @@ import (
 )
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: "pattern.balls.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
+	d, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
 	require.NoError(t, err)
-	landing := d.Pattern.Balls[0].Landing
+	landing := d.Pattern.Tasks[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
 	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
-	require.NotEqual(t, landing, coin().Pattern.Balls[0].Landing, "the drill it came from is untouched")
+	require.NotEqual(t, landing, coin().Pattern.Tasks[0].Landing, "the drill it came from is untouched")
 
 	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}

@@ -155,9 +155,9 @@ func (d Document) Check() error {
 			wrong.Add(invalid.Join("places", i, "size"), "say how wide the obstacle is")
 		}
 	}
-	for i, ball := range d.Pattern.Balls {
+	for i, ball := range d.Pattern.Tasks {
 		_, err := c.Resolve(ball.Landing)
-		wrong.Under(invalid.Join("pattern.balls", i, "landing"), err)
+		wrong.Under(invalid.Join("pattern.tasks", i, "landing"), err)
 	}
 	_, err = c.Shape(d.Target, d.Play)
 	wrong.Under("target", err)

@@ -53,7 +53,7 @@ func TestLibrary(t *testing.T) {
 			r, err := d.Report(2, coach.Default())
 			require.NoError(t, err)
 			require.Positive(t, r.Target.Margin)
-			require.Len(t, r.Feeds, len(d.Pattern.Balls))
+			require.Len(t, r.Feeds, len(d.Pattern.Tasks))
 			for _, f := range r.Feeds {
 				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
 				require.True(t, r.Court.Inside(f.Landing, d.Play), "a fed ball lands in")
@@ -91,7 +91,7 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a court of another sport", func(d *drill.Document) { d.Sport = court.Squash }, "court"},
 		{"no feeder", func(d *drill.Document) { d.Places = d.Places[:1] }, "places"},
 		{"a start off the map", func(d *drill.Document) { d.Places[0].Mark = court.At(0, -40) }, "places.0.mark"},
-		{"a ball off the map", func(d *drill.Document) { d.Pattern.Balls[1].Landing = court.At(40, 0) }, "pattern.balls.1.landing"},
+		{"a ball off the map", func(d *drill.Document) { d.Pattern.Tasks[1].Landing = court.At(40, 0) }, "pattern.tasks.1.landing"},
 		{"a target of no size", func(d *drill.Document) { d.Target.Radius = 0 }, "target.radius"},
 		{"an obstacle of no size", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Mark: court.At(0, -5)})
@@ -189,8 +189,8 @@ func BenchmarkResolveMarks(b *testing.B) {
 				b.Fatal(err)
 			}
 		}
-		for i := range d.Pattern.Balls {
-			if _, err := c.Resolve(d.Pattern.Balls[i].Landing); err != nil {
+		for i := range d.Pattern.Tasks {
+			if _, err := c.Resolve(d.Pattern.Tasks[i].Landing); err != nil {
 				b.Fatal(err)
 			}
 		}

@@ -29,8 +29,8 @@ func Library() []Stored {
 
 func at(kind PlaceKind, mark court.Mark) Place { return Place{Kind: kind, Mark: mark} }
 
-func ball(stroke feed.Stroke, mark court.Mark) feed.Ball {
-	return feed.Ball{Stroke: stroke, Landing: mark}
+func ball(stroke feed.Stroke, mark court.Mark) feed.Task {
+	return feed.Task{Stroke: stroke, Landing: mark}
 }
 
 var (
@@ -52,7 +52,7 @@ func coinInTheCorner() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 1.5, court.In), court.Off(court.RightSingles, 1.5, court.In))),
 				ball(feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 1.8, court.In))),
 			},
@@ -80,7 +80,7 @@ func lastStretch() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByRacket, Gap: 3, Sequences: 4, Pause: 4,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Backhand, court.From(court.Off(court.NearBaseline, 2, court.In), court.Off(court.LeftSingles, 1.2, court.In))),
 				ball(feed.Backhand, court.From(court.Off(court.NearBaseline, 2.2, court.In), court.Off(court.NearCentre, 0.8, court.Left))),
 			},
@@ -106,7 +106,7 @@ func inUpAndOver() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByRacket, Gap: 3, Sequences: 2, Pause: 8,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Approach, court.From(court.Off(court.NearService, 0.8, court.Out), court.Off(court.RightSingles, 2, court.In))),
 				ball(feed.ForehandVolley, court.From(court.Between(court.NetLine, court.NearService, 0.7), court.Off(court.NearCentre, 1.4, court.Right))),
 				ball(feed.Overhead, court.From(court.Off(court.NearService, 0.3, court.Out), court.Off(court.NearCentre, 0.4, court.Left))),
@@ -132,7 +132,7 @@ func bothVerges() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.RightSingles, 0.9, court.In))),
 				ball(feed.Backhand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.LeftSingles, 0.9, court.In))),
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 2.5, court.In), court.Off(court.NearCentre, 0.9, court.Right))),
@@ -158,7 +158,7 @@ func threeCornerRound() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByRacket, Gap: 2.6, Sequences: 3, Pause: 8,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Lift, court.From(court.Off(court.NearService, 0.5, court.In), court.Off(court.RightSingles, 0.6, court.In))),
 				ball(feed.Clear, court.From(court.Off(court.NearBaseline, 0.7, court.In), court.Off(court.NearCentre, 0.6, court.Right))),
 				ball(feed.Lift, court.From(court.Off(court.NearService, 0.5, court.In), court.Off(court.LeftSingles, 0.6, court.In))),
@@ -184,7 +184,7 @@ func softLanding() Document {
 		},
 		Pattern: feed.Pattern{
 			Way: feed.ByHand, Gap: 3, Sequences: 5, Pause: 4,
-			Balls: []feed.Ball{
+			Tasks: []feed.Task{
 				ball(feed.Dink, court.From(court.Off(court.NearKitchen, 0.6, court.In), court.Off(court.RightSide, 0.9, court.In))),
 				ball(feed.Dink, court.From(court.Off(court.NearKitchen, 0.6, court.In), court.Off(court.NearCentre, 0.6, court.Right))),
 			},

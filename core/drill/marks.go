@@ -11,7 +11,7 @@ import (
 
 // marked is one mark of a drill: where it stands in the document, what it is, and the mark itself.
 type marked struct {
-	handle string // the path of the mark: places.0.mark, pattern.balls.1.landing, target.points.2
+	handle string // the path of the mark: places.0.mark, pattern.tasks.1.landing, target.points.2
 	label  string
 	mark   *court.Mark
 	place  *Place // where it is a place's, else nil
@@ -24,9 +24,9 @@ func (d *Document) marks() []marked {
 	for i := range d.Places {
 		list = append(list, marked{handle: placeHandle(i), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i], index: i})
 	}
-	for i := range d.Pattern.Balls {
-		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Balls[i].Stroke)
-		list = append(list, marked{handle: invalid.Join("pattern.balls", i, "landing"), label: label, mark: &d.Pattern.Balls[i].Landing})
+	for i := range d.Pattern.Tasks {
+		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Tasks[i].Stroke)
+		list = append(list, marked{handle: invalid.Join("pattern.tasks", i, "landing"), label: label, mark: &d.Pattern.Tasks[i].Landing})
 	}
 	list = append(list, targetMarks("target", "target", &d.Target)...)
 	for i := range d.NoGo {
@@ -56,7 +56,7 @@ func targetMarks(path, label string, t *court.Target) []marked {
 
 // clone copies a document so that changing the marks of the copy leaves the first one alone.
 func (d Document) clone() Document {
-	d.Places, d.Pattern.Balls, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Balls), slices.Clone(d.NoGo)
+	d.Places, d.Pattern.Tasks, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Tasks), slices.Clone(d.NoGo)
 	d.Target = cloneTarget(d.Target)
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {

@@ -29,7 +29,7 @@ type Report struct {
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark"`
+	Handle string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
 	Label  string      `json:"label"`
 	At     court.Point `json:"at"`
 	Said   string      `json:"said" description:"The place as a coach says it"`
@@ -111,7 +111,7 @@ func (d Document) reportFeeds(r *Report, c court.Court) error {
 		return err
 	}
 	releases := d.Pattern.Releases()
-	for i, ball := range d.Pattern.Balls {
+	for i, ball := range d.Pattern.Tasks {
 		landing, err := c.Resolve(ball.Landing)
 		if err != nil {
 			return err

@@ -1,11 +1,15 @@
-// Package feed is the sequence of balls a feeder plays and when each of them leaves.
+// Package feed is the sequence of tasks that a feeder sets, what changes it, and when each of them begins.
 //
 // Gap is the seconds between two releases in a sequence, feed rate is 60/gap, pause is the seconds
 // after a sequence, and block rate is balls a minute with everything counted.
 package feed
 
 import (
+	"math"
+	"slices"
+
 	"hodometer/core/court"
+	"hodometer/core/invalid"
 )
 
 // Way is how a ball is brought into play.
@@ -17,10 +21,13 @@ const (
 	ByRacket Way = "racket"
 	Machine  Way = "machine"
 	Partner  Way = "partner"
+	SelfDrop Way = "self-drop"
+	OffWall  Way = "wall"
+	Live     Way = "live"
 )
 
 // Enum lists the ways for the schema.
-func (Way) Enum() []any { return []any{ByHand, ByRacket, Machine, Partner} }
+func (Way) Enum() []any { return []any{ByHand, ByRacket, Machine, Partner, SelfDrop, OffWall, Live} }
 
 // Stroke is what the player answers with.
 type Stroke string
@@ -47,34 +54,82 @@ func (Stroke) Enum() []any {
 	return []any{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Clear, Smash, Lift, Dink}
 }
 
+// OtherWing is the same stroke from the other side of the body; strokes that have no sides stay.
+func (s Stroke) OtherWing() Stroke {
+	other := map[Stroke]Stroke{Forehand: Backhand, Backhand: Forehand, ForehandVolley: BackhandVolley, BackhandVolley: ForehandVolley}
+	if o, ok := other[s]; ok {
+		return o
+	}
+	return s
+}
+
+// OnBackhand says whether a stroke is played on the backhand side.
+func (s Stroke) OnBackhand() bool { return s == Backhand || s == BackhandVolley }
+
 // AboveHead says whether the stroke loads the shoulder above the head.
 func (s Stroke) AboveHead() bool {
 	return s == Overhead || s == Serve || s == Clear || s == Smash
 }
 
-// Ball is one fed ball.
-type Ball struct {
-	Stroke  Stroke     `json:"stroke" description:"What the player answers with"`
-	Landing court.Mark `json:"landing"`
-}
-
-// Pattern is a sequence of balls, played several times in a turn.
+// Pattern is a sequence of tasks, played several times in a turn.
 type Pattern struct {
 	Way       Way     `json:"way"`
-	Balls     []Ball  `json:"balls" minItems:"1" maxItems:"12"`
+	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"12"`
 	Gap       float64 `json:"gap" minimum:"0.5" maximum:"60" description:"Seconds between two releases"`
 	Sequences int     `json:"sequences" minimum:"1" maximum:"20" description:"Times the sequence is played in one turn"`
 	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
+
+	Ends    Ending  `json:"ends,omitempty" description:"What ends a turn"`
+	Most    int     `json:"most,omitempty" minimum:"0" maximum:"20" description:"The most sequences of a turn that ends at random"`
+	Next    Next    `json:"next,omitempty" description:"When the next player starts"`
+	Overlap float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
+	Order   Order   `json:"order,omitempty"`
+	Seed    uint64  `json:"seed,omitempty" maximum:"4294967295" description:"The same number gives the same random order again"`
+	Rally   *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
 }
 
-// BallsPerTurn is how many balls one player gets in one turn.
-func (p Pattern) BallsPerTurn() int { return len(p.Balls) * p.Sequences }
+// usualSequences is how many sequences a turn is reckoned with.
+func (p Pattern) usualSequences() float64 {
+	if p.Ends == AtRandom && p.Most > p.Sequences {
+		return float64(p.Sequences+p.Most) / 2
+	}
+	return float64(p.Sequences)
+}
+
+// flying is how many tasks of a sequence are balls.
+func (p Pattern) flying() int {
+	n := 0
+	for _, t := range p.Tasks {
+		if t.Kind.Flies() {
+			n++
+		}
+	}
+	return n
+}
+
+// BallsPerTurn is how many balls one player gets in one turn: on average where it ends at random, and at
+// most where it ends at the first miss.
+func (p Pattern) BallsPerTurn() int {
+	if p.Rally != nil {
+		return p.Sequences // one ball for each rally
+	}
+	return int(math.Round(float64(p.flying()) * p.usualSequences()))
+}
 
 // SequenceSeconds is how long one sequence takes with the pause after it.
-func (p Pattern) SequenceSeconds() float64 { return float64(len(p.Balls))*p.Gap + p.Pause }
+func (p Pattern) SequenceSeconds() float64 {
+	sum := p.Pause
+	for _, t := range p.Tasks {
+		sum += p.GapOf(t)
+	}
+	if p.Rally != nil {
+		sum = p.Pause + p.Gap*float64(p.Rally.Shots)
+	}
+	return sum
+}
 
 // TurnSeconds is how long one turn takes, pauses included.
-func (p Pattern) TurnSeconds() float64 { return float64(p.Sequences) * p.SequenceSeconds() }
+func (p Pattern) TurnSeconds() float64 { return p.usualSequences() * p.SequenceSeconds() }
 
 // Rate is the feed rate in balls a minute.
 func (p Pattern) Rate() float64 { return 60 / p.Gap }
@@ -82,35 +137,64 @@ func (p Pattern) Rate() float64 { return 60 / p.Gap }
 // BlockRate is balls a minute with the pauses counted.
 func (p Pattern) BlockRate() float64 { return 60 * float64(p.BallsPerTurn()) / p.TurnSeconds() }
 
-// Releases returns the second at which each ball of a turn leaves, from the first.
-func (p Pattern) Releases() []float64 {
-	releases := make([]float64, 0, p.BallsPerTurn())
-	for sequence := range p.Sequences {
-		for ball := range p.Balls {
-			releases = append(releases, float64(sequence)*p.SequenceSeconds()+float64(ball)*p.Gap)
-		}
+// Starts is the seconds between two players' starts.
+func (p Pattern) Starts() float64 {
+	switch p.Next {
+	case WhileTheLast:
+		return math.Max(1, p.TurnSeconds()-p.Overlap)
+	case AllAtOnce:
+		return 0
 	}
-	return releases
+	return p.TurnSeconds()
 }
 
 // Count is how many balls of a turn ask for a stroke of some sort.
 func (p Pattern) Count(sort func(Stroke) bool) int {
 	n := 0
-	for _, ball := range p.Balls {
-		if sort(ball.Stroke) {
-			n += p.Sequences
+	for _, t := range p.Tasks {
+		if t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) {
+			n++
 		}
 	}
-	return n
+	return int(math.Round(float64(n) * p.usualSequences()))
+}
+
+// Check says what is wrong with a pattern beyond its shape.
+func (p Pattern) Check() error {
+	var wrong invalid.Fields
+	for i, t := range p.Tasks {
+		path := invalid.Join("tasks", i)
+		if t.By != "" && t.Value <= 0 {
+			wrong.Add(invalid.Join(path, "value"), "say how much: the flight is chosen by its %s", t.By)
+		}
+		if t.Contact == AtHeight && t.At <= 0 {
+			wrong.Add(invalid.Join(path, "at"), "say at which height the ball is to be met")
+		}
+	}
+	if p.Ends == AtRandom && p.Most < p.Sequences {
+		wrong.Add("most", "the most sequences cannot be fewer than the fewest, %d", p.Sequences)
+	}
+	return wrong.Err()
+}
+
+// clone copies a pattern so that changing the copy leaves the first one alone.
+func (p Pattern) clone() Pattern {
+	p.Tasks = slices.Clone(p.Tasks)
+	return p
 }
 
 // Mirrored is the pattern with left and right swapped: the same strokes for the other hand.
 func (p Pattern) Mirrored() Pattern {
-	balls := make([]Ball, len(p.Balls))
-	for i, ball := range p.Balls {
-		ball.Landing = ball.Landing.Mirrored()
-		balls[i] = ball
+	p = p.clone()
+	for i := range p.Tasks {
+		t := &p.Tasks[i]
+		t.Landing, t.Spin, t.ReplySpin = t.Landing.Mirrored(), t.Spin.mirrored(), t.ReplySpin.mirrored()
+		for _, mark := range []**court.Mark{&t.From, &t.Reply, &t.Recover} {
+			if *mark != nil {
+				mirrored := (*mark).Mirrored()
+				*mark = &mirrored
+			}
+		}
 	}
-	p.Balls = balls
 	return p
 }

@@ -1,28 +1,204 @@
 package feed_test
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
+	"hodometer/core/flight"
+	"hodometer/core/invalid"
 )
+
+func two() feed.Pattern {
+	return feed.Pattern{
+		Way: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
+		Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1, -5)}, {Stroke: feed.Overhead, Landing: court.At(-1, -5)}},
+	}
+}
 
 func TestTiming(t *testing.T) {
 	// By hand: two balls 3.5 s apart and a pause of 6 s make 2×3.5+6 = 13 s; three of them 39 s.
-	p := feed.Pattern{
-		Gap: 3.5, Sequences: 3, Pause: 6,
-		Balls: []feed.Ball{{Stroke: feed.Forehand, Landing: court.At(1, -5)}, {Stroke: feed.Overhead, Landing: court.At(-1, -5)}},
-	}
+	p := two()
 	require.Equal(t, 6, p.BallsPerTurn())
 	require.InDelta(t, 13, p.SequenceSeconds(), 1e-12)
 	require.InDelta(t, 39, p.TurnSeconds(), 1e-12)
 	require.InDelta(t, 60/3.5, p.Rate(), 1e-12)
 	require.InDelta(t, 6*60.0/39, p.BlockRate(), 1e-12)
-	require.InDeltaSlice(t, []float64{0, 3.5, 13, 16.5, 26, 29.5}, p.Releases(), 1e-12)
+	releases := []float64{}
+	for _, r := range p.PlanTurn(0) {
+		releases = append(releases, r.At)
+	}
+	require.InDeltaSlice(t, []float64{0, 3.5, 13, 16.5, 26, 29.5}, releases, 1e-12)
 	require.Equal(t, 3, p.Count(feed.Stroke.AboveHead))
-	require.Equal(t, p, p.Mirrored().Mirrored())
-	require.InDelta(t, -1, p.Mirrored().Balls[0].Landing.Place.X, 1e-12)
-	require.Equal(t, feed.Forehand, p.Mirrored().Balls[0].Stroke, "mirroring keeps the strokes")
+	p.Tasks = append(p.Tasks, feed.Task{Kind: feed.TouchTask, Landing: court.At(0, -1), Gap: 2})
+	require.Equal(t, 6, p.BallsPerTurn(), "touching the net is no ball")
+	require.InDelta(t, 15, p.SequenceSeconds(), 1e-12)
+	p.Ends, p.Most = feed.AtRandom, 5
+	require.Equal(t, 8, p.BallsPerTurn(), "three to five sequences, four on average")
+	require.InDelta(t, 60, p.Starts(), 1e-12)
+	p.Next, p.Overlap = feed.WhileTheLast, 4
+	require.InDelta(t, 56, p.Starts(), 1e-12)
+	p.Next = feed.AllAtOnce
+	require.Zero(t, p.Starts())
+}
+
+func TestOrders(t *testing.T) {
+	p := two()
+	p.Sequences, p.Order, p.Seed = 20, feed.Shuffled, 7
+	count := map[int]int{}
+	for i, r := range p.PlanTurn(0) {
+		count[r.Task]++
+		require.Equal(t, i/2, r.Sequence)
+	}
+	require.Equal(t, map[int]int{0: 20, 1: 20}, count, "shuffled, each task comes once in a sequence")
+	require.Equal(t, p.PlanTurn(3), p.PlanTurn(3), "the same turn again is the same")
+	require.NotEqual(t, p.PlanTurn(3), p.PlanTurn(4))
+
+	p.Order, p.Tasks[0].Weight = feed.Drawn, 3
+	clear(count)
+	for turn := range 200 {
+		for _, r := range p.PlanTurn(turn) {
+			count[r.Task]++
+		}
+	}
+	require.InDelta(t, 0.75, float64(count[0])/8000, 0.02, "drawn three times in four")
+
+	p.Ends, p.Sequences, p.Most = feed.AtRandom, 2, 4
+	lengths := map[int]bool{}
+	for turn := range 100 {
+		lengths[len(p.PlanTurn(turn))/2] = true
+	}
+	require.Equal(t, map[int]bool{2: true, 3: true, 4: true}, lengths)
+}
+
+func TestMoments(t *testing.T) {
+	tennis, shuttle := flight.BallOf("tennis", false), flight.BallOf("badminton", false)
+	require.Equal(t, feed.AtTheTop, feed.Task{Stroke: feed.Forehand}.Moment(tennis))
+	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: feed.Overhead}.Moment(tennis))
+	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: feed.Lift}.Moment(shuttle))
+	require.Equal(t, feed.Rising, feed.Task{Stroke: feed.Forehand, Contact: feed.Rising}.Moment(tennis))
+}
+
+func TestSpinWordsAndTurns(t *testing.T) {
+	require.InDelta(t, 1200*2*math.Pi/60, feed.Task{Spin: feed.Topspin}.SpinOf(court.Tennis).Top, 1e-9)
+	require.InDelta(t, -600*2*math.Pi/60, feed.Task{Spin: feed.Topspin, RPM: -600}.SpinOf(court.Tennis).Top, 1e-9)
+	require.Zero(t, feed.Task{Spin: feed.HeavySlice}.SpinOf(court.Badminton))
+	require.Positive(t, feed.Task{Spin: feed.SideLeft}.SpinOf(court.TableTennis).Side)
+}
+
+func TestCheck(t *testing.T) {
+	for path, change := range map[string]func(*feed.Pattern){
+		"tasks.1.value": func(p *feed.Pattern) { p.Tasks[1].By = flight.ByApex },
+		"tasks.0.at":    func(p *feed.Pattern) { p.Tasks[0].Contact = feed.AtHeight },
+		"most":          func(p *feed.Pattern) { p.Ends = feed.AtRandom },
+	} {
+		p := two()
+		change(&p)
+		var fields invalid.Fields
+		require.ErrorAs(t, p.Check(), &fields)
+		require.Equal(t, path, fields[0].Path)
+	}
+	require.NoError(t, two().Check())
+}
+
+func pattern(t *rapid.T) feed.Pattern {
+	p := two()
+	n := rapid.IntRange(1, 6).Draw(t, "tasks")
+	p.Tasks = nil
+	for range n {
+		at := func(name string) court.Mark {
+			if rapid.Bool().Draw(t, name+" measured") {
+				return court.From(court.Off(court.NearBaseline, rapid.Float64Range(0, 8).Draw(t, name+" in"), court.In), court.Off(court.RightSingles, rapid.Float64Range(0, 6).Draw(t, name+" across"), court.In))
+			}
+			return court.At(rapid.Float64Range(-4, 4).Draw(t, name+" x"), rapid.Float64Range(-11, -2).Draw(t, name+" y"))
+		}
+		task := feed.Task{Stroke: rapid.SampledFrom([]feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.Overhead}).Draw(t, "stroke"), Landing: at("landing"),
+			Spin: rapid.SampledFrom([]feed.SpinWord{"", feed.Topspin, feed.SideLeft}).Draw(t, "spin")}
+		if rapid.Bool().Draw(t, "recovers") {
+			mark := at("recover")
+			task.Recover = &mark
+		}
+		p.Tasks = append(p.Tasks, task)
+	}
+	return p
+}
+
+func TestTransformationsTwice(t *testing.T) {
+	c, err := court.Find("tennis")
+	require.NoError(t, err)
+	rapid.Check(t, func(t *rapid.T) {
+		p := pattern(t)
+		for _, change := range []feed.Change{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
+			once, said, err := feed.Step{Change: change}.Apply(p, c)
+			require.NoError(t, err)
+			require.NotEmpty(t, said)
+			twice, _, err := feed.Step{Change: change}.Apply(once, c)
+			require.NoError(t, err)
+			require.Equal(t, p, twice, change)
+		}
+	})
+}
+
+// TestNothingLeavesTheCourt moves places about: what was on its half of the court stays there, so that the
+// feeder can still hit it.
+func TestNothingLeavesTheCourt(t *testing.T) {
+	c, err := court.Find("tennis")
+	require.NoError(t, err)
+	rapid.Check(t, func(t *rapid.T) {
+		p := pattern(t)
+		step := feed.Step{
+			Change: rapid.SampledFrom([]feed.Change{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter, feed.LockPlace, feed.LinkOn}).Draw(t, "change"),
+			By:     rapid.Float64Range(0, 10).Draw(t, "by"),
+		}
+		after, said, err := step.Apply(p, c)
+		require.NoError(t, err)
+		require.NotEmpty(t, said)
+		for _, task := range after.Tasks {
+			at, err := c.Resolve(task.Landing)
+			require.NoError(t, err)
+			require.Less(t, at.Y, -1.8, "it lands on the student's half, clear of the net")
+			require.Less(t, math.Abs(at.X), 5.5)
+			require.Greater(t, at.Y, -c.Length/2-1e-9)
+		}
+	})
+}
+
+func TestWhatChangesIsSaid(t *testing.T) {
+	c, err := court.Find("tennis")
+	require.NoError(t, err)
+	for said, step := range map[string]feed.Step{
+		"Without ball 1 (forehand).":                                {Change: feed.DropTask, Task: 1},
+		"The gap is 0.3 s shorter: 3.2 s instead of 3.5 s.":         {Change: feed.Quicken},
+		"The gap is 1 s longer: 4.5 s instead of 3.5 s.":            {Change: feed.Slow, By: 1},
+		"The places lie 25 % further apart.":                        {Change: feed.Spread},
+		"The places lie 10 m deeper, as far as the court allows.":   {Change: feed.Deeper, By: 10},
+		"Every task comes to the place of ball 2 (overhead).":       {Change: feed.LockPlace},
+		"One more at the end: ball 3 (overhead).":                   {Change: feed.LinkOn},
+		"Each sequence is played once constrained, then once free.": {Change: feed.Constrain},
+		"The order is shuffled anew for every sequence.":            {Change: feed.Shuffle, Seed: 3},
+	} {
+		after, got, err := step.Apply(two(), c)
+		require.NoError(t, err)
+		require.Equal(t, said, got)
+		require.NotEqual(t, two(), after)
+	}
+	for _, step := range []feed.Step{{Change: feed.DropTask, Task: 5}, {Change: "paint it blue"}} {
+		_, _, err := step.Apply(two(), c)
+		require.Error(t, err)
+	}
+	long := two()
+	for len(long.Tasks) < 12 {
+		long.Tasks = append(long.Tasks, long.Tasks[0])
+	}
+	for _, change := range []feed.Change{feed.LinkOn, feed.Constrain} {
+		_, _, err := feed.Step{Change: change}.Apply(long, c)
+		require.ErrorContains(t, err, "12")
+	}
+	long.Tasks = long.Tasks[:1]
+	_, _, err = feed.Step{Change: feed.DropTask}.Apply(long, c)
+	require.ErrorContains(t, err, "only task")
 }

@@ -152,7 +152,7 @@
 
   {#each report.feeds as feed, i (feed.number)}
     {@const from = pt(at(feeder, feed.from))}
-    {@const to = pt(at(`pattern.balls.${i}.landing`, feed.landing))}
+    {@const to = pt(at(`pattern.tasks.${i}.landing`, feed.landing))}
     <line
       x1={from.x}
       y1={from.y}

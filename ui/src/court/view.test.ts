@@ -83,7 +83,7 @@ describe('snapping', () => {
 
 it('signs tell balls by number and people by letter', () => {
   expect([
-    sign('pattern.balls.1.landing', ''),
+    sign('pattern.tasks.1.landing', ''),
     sign('places.0.mark', 'start'),
     sign('target.mark', 'target'),
     sign('noGo.0.area.mark', ''),

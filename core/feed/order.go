@@ -1,0 +1,112 @@
+package feed
+
+import (
+	"math/rand/v2"
+)
+
+// Ending is what ends a turn.
+type Ending string
+
+// The endings. No word means a fixed count of sequences.
+const (
+	AfterACount Ending = "after a count"
+	AtRandom    Ending = "after a random count"
+	AtAMiss     Ending = "at the first miss"
+)
+
+// Enum lists the endings for the schema.
+func (Ending) Enum() []any { return []any{AfterACount, AtRandom, AtAMiss} }
+
+// Next is when the next player starts.
+type Next string
+
+// The ways of following on. No word means when the last one has finished.
+const (
+	AfterTheLast Next = "when the last one has finished"
+	WhileTheLast Next = "while the last one is finishing"
+	AllAtOnce    Next = "all at once"
+)
+
+// Enum lists them for the schema.
+func (Next) Enum() []any { return []any{AfterTheLast, WhileTheLast, AllAtOnce} }
+
+// Order is in which order the tasks of a sequence come.
+type Order string
+
+// The orders. No word means as they are listed.
+const (
+	AsListed Order = "as listed"
+	Shuffled Order = "shuffled"
+	Drawn    Order = "drawn by weight"
+)
+
+// Enum lists the orders for the schema.
+func (Order) Enum() []any { return []any{AsListed, Shuffled, Drawn} }
+
+// Release is one task of a turn and when it begins.
+type Release struct {
+	Sequence int
+	Task     int     // in the pattern
+	At       float64 // seconds after the turn begins
+}
+
+// random is a generator that gives the same numbers for the same seed.
+func random(seed uint64) *rand.Rand { return rand.New(rand.NewPCG(seed, 0x9e3779b97f4a7c15)) }
+
+// sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
+func (p Pattern) sequencesIn(r *rand.Rand) int {
+	if p.Ends == AtRandom && p.Most > p.Sequences {
+		return p.Sequences + r.IntN(p.Most-p.Sequences+1)
+	}
+	return p.Sequences
+}
+
+// PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
+func (p Pattern) PlanTurn(turn int) []Release {
+	r := random(p.Seed + uint64(turn)*0x2545f4914f6cdd1d)
+	var plan []Release
+	at := 0.0
+	for sequence := range p.sequencesIn(r) {
+		for _, task := range p.order(r) {
+			plan = append(plan, Release{sequence, task, at})
+			at += p.GapOf(p.Tasks[task])
+		}
+		at += p.Pause
+	}
+	return plan
+}
+
+// order is the tasks of one sequence.
+func (p Pattern) order(r *rand.Rand) []int {
+	n := len(p.Tasks)
+	switch p.Order {
+	case Shuffled:
+		return r.Perm(n)
+	case Drawn:
+		all := 0.0
+		for _, t := range p.Tasks {
+			all += t.share()
+		}
+		drawn := make([]int, n)
+		for i := range drawn {
+			left := r.Float64() * all
+			for left -= p.Tasks[0].share(); left >= 0 && drawn[i] < n-1; left -= p.Tasks[drawn[i]].share() {
+				drawn[i]++
+			}
+		}
+		return drawn
+	}
+	listed := make([]int, n)
+	for i := range listed {
+		listed[i] = i
+	}
+	return listed
+}
+
+// share is how often a task is drawn, against the others.
+func (t Task) share() float64 {
+	if t.Weight > 0 {
+		return t.Weight
+	}
+	return 1
+}

@@ -1,0 +1,120 @@
+package feed
+
+import (
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/flight"
+)
+
+// Pace is how fast a ball comes, in a coach's words.
+type Pace string
+
+// The paces.
+const (
+	Gentle    Pace = "gentle"
+	HalfPace  Pace = "half pace"
+	RallyPace Pace = "rally pace"
+	GamePace  Pace = "game pace"
+)
+
+// Enum lists the paces for the schema.
+func (Pace) Enum() []any { return []any{Gentle, HalfPace, RallyPace, GamePace} }
+
+// paces are mean speeds over the ground from release to landing, m/s. Common practice, no source.
+var paces = map[court.Sport]map[Pace]float64{
+	court.Tennis:      {Gentle: 8, HalfPace: 11, RallyPace: 15, GamePace: 20},
+	court.Pickleball:  {Gentle: 4.5, HalfPace: 6, RallyPace: 8.5, GamePace: 12},
+	court.Badminton:   {Gentle: 5, HalfPace: 6.5, RallyPace: 8, GamePace: 12},
+	court.Squash:      {Gentle: 7, HalfPace: 10, RallyPace: 13, GamePace: 19},
+	court.TableTennis: {Gentle: 3, HalfPace: 4.5, RallyPace: 6.5, GamePace: 9},
+}
+
+// Speed is the mean speed over the ground of a pace on a court, m/s. The small courts of tennis are
+// played slower, by the root of their length.
+func (p Pace) Speed(c court.Court) float64 {
+	speed := paces[c.Sport][p]
+	if c.Sport == court.Tennis {
+		speed *= math.Sqrt(c.Length / fullCourt)
+	}
+	return speed
+}
+
+const fullCourt = 23.7744 // metres, ITF Rules of Tennis
+
+// PaceOf is the pace of a task: its own, else gentle by hand or dropped, else rally pace.
+func (p Pattern) PaceOf(t Task) Pace {
+	switch way := p.WayOf(t); {
+	case t.Pace != "":
+		return t.Pace
+	case way == ByHand || way == SelfDrop:
+		return Gentle
+	}
+	return RallyPace
+}
+
+// SpinWord is how a ball turns, in a coach's words.
+type SpinWord string
+
+// The spins. No word means flat.
+const (
+	Flat         SpinWord = "flat"
+	Topspin      SpinWord = "topspin"
+	HeavyTopspin SpinWord = "heavy topspin"
+	Slice        SpinWord = "slice"
+	HeavySlice   SpinWord = "heavy slice"
+	SideLeft     SpinWord = "curving left"
+	SideRight    SpinWord = "curving right"
+)
+
+// Enum lists the spins for the schema.
+func (SpinWord) Enum() []any {
+	return []any{Flat, Topspin, HeavyTopspin, Slice, HeavySlice, SideLeft, SideRight}
+}
+
+// mirrored swaps left and right.
+func (s SpinWord) mirrored() SpinWord {
+	switch s {
+	case SideLeft:
+		return SideRight
+	case SideRight:
+		return SideLeft
+	}
+	return s
+}
+
+// spins are the turns a minute of plain topspin. Common practice, no source.
+var spins = map[court.Sport]float64{court.Tennis: 1200, court.Pickleball: 500, court.Squash: 300, court.TableTennis: 3000}
+
+// RPM is the turns a minute, over the top and to the side.
+func (s SpinWord) RPM(sport court.Sport) (top, side float64) {
+	plain := spins[sport]
+	switch s {
+	case Topspin:
+		return plain, 0
+	case HeavyTopspin:
+		return 2 * plain, 0
+	case Slice:
+		return -0.8 * plain, 0
+	case HeavySlice:
+		return -1.6 * plain, 0
+	case SideLeft:
+		return 0, plain
+	case SideRight:
+		return 0, -plain
+	}
+	return 0, 0
+}
+
+// SpinOf is how a task's ball turns, in radians a second.
+func (t Task) SpinOf(sport court.Sport) flight.Spin {
+	const second = 2 * math.Pi / 60
+	top, side := t.Spin.RPM(sport)
+	if t.RPM != 0 {
+		top, side = t.RPM, 0
+	}
+	if sport == court.Badminton {
+		return flight.Spin{}
+	}
+	return flight.Spin{Top: top * second, Side: side * second}
+}

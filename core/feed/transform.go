@@ -1,0 +1,209 @@
+package feed
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// Change is what a transformation does.
+type Change string
+
+// The transformations.
+const (
+	ToOtherWing   Change = "other wing"
+	ForLeftHander Change = "for a left-hander"
+	Reverse       Change = "reverse"
+	Shuffle       Change = "shuffle"
+	DropTask      Change = "drop a task"
+	Quicken       Change = "quicken"
+	Slow          Change = "slow"
+	Spread        Change = "spread"
+	Gather        Change = "gather"
+	Deeper        Change = "deeper"
+	Shorter       Change = "shorter"
+	LockPlace     Change = "lock to one place"
+	Constrain     Change = "alternate constrained and free"
+	LinkOn        Change = "link one more on"
+)
+
+// Enum lists the transformations for the schema.
+func (Change) Enum() []any {
+	return []any{ToOtherWing, ForLeftHander, Reverse, Shuffle, DropTask, Quicken, Slow, Spread, Gather, Deeper, Shorter, LockPlace, Constrain, LinkOn}
+}
+
+// Step is one transformation of a pattern.
+type Step struct {
+	Change Change  `json:"change"`
+	Task   int     `json:"task,omitempty" minimum:"0" maximum:"12" description:"Which task is dropped, or holds the place, from 1; none for the last"`
+	By     float64 `json:"by,omitempty" minimum:"0" maximum:"10" description:"Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual"`
+	Seed   uint64  `json:"seed,omitempty" maximum:"4294967295" description:"Of a shuffle"`
+}
+
+const mostTasks = 12
+
+// Apply returns the pattern after a step, and a sentence on what changed.
+func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
+	p = p.clone()
+	n := len(p.Tasks)
+	task := s.Task - 1
+	if s.Task == 0 {
+		task = n - 1
+	}
+	fail := func(format string, args ...any) (Pattern, string, error) {
+		return p, "", invalid.Fields{{Path: "change", Message: fmt.Sprintf(format, args...)}}
+	}
+	if task >= n {
+		return fail("there is no task %d: the sequence has %d", s.Task, n)
+	}
+	switch s.Change {
+	case ToOtherWing:
+		p = p.Mirrored()
+		for i := range p.Tasks {
+			p.Tasks[i].Stroke = p.Tasks[i].Stroke.OtherWing()
+		}
+		return p, "Left and right are changed over: forehands become backhands.", nil
+	case ForLeftHander:
+		return p.Mirrored(), "Left and right are changed over: the same strokes for a left-hander.", nil
+	case Reverse:
+		slices.Reverse(p.Tasks)
+		return p, "The sequence runs the other way round.", nil
+	case Shuffle:
+		p.Order, p.Seed = Shuffled, s.Seed
+		return p, "The order is shuffled anew for every sequence.", nil
+	case DropTask:
+		if n == 1 {
+			return fail("the only task cannot be dropped")
+		}
+		name := p.Tasks[task].name(task)
+		p.Tasks = slices.Delete(p.Tasks, task, task+1)
+		return p, fmt.Sprintf("Without %s.", name), nil
+	case Quicken, Slow:
+		return s.retime(p)
+	case Spread, Gather, Deeper, Shorter:
+		return s.replace(p, c)
+	case LockPlace:
+		for i := range p.Tasks {
+			p.Tasks[i].Landing = p.Tasks[task].Landing
+		}
+		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].name(task)), nil
+	case Constrain:
+		if 2*n > mostTasks {
+			return fail("the sequence would have %d tasks; %d is the most", 2*n, mostTasks)
+		}
+		var both []Task
+		for _, cue := range []string{"constrained", "free"} {
+			for _, t := range p.Tasks {
+				t.Stance = cue
+				both = append(both, t)
+			}
+		}
+		p.Tasks = both
+		return p, "Each sequence is played once constrained, then once free.", nil
+	case LinkOn:
+		if n == mostTasks {
+			return fail("the sequence has %d tasks already, and that is the most", mostTasks)
+		}
+		p.Tasks = append(p.Tasks, p.Mirrored().Tasks[n-1])
+		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()
+		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].name(n)), nil
+	}
+	return fail("%q is no change that can be made", s.Change)
+}
+
+// name is what a coach calls a task of a sequence.
+func (t Task) name(i int) string { return fmt.Sprintf("ball %d (%s)", i+1, t.Stroke) }
+
+// retime changes all gaps by so many seconds.
+func (s Step) retime(p Pattern) (Pattern, string, error) {
+	const usual, shortest, longest = 0.3, 0.5, 60
+	by := s.By
+	if by == 0 {
+		by = usual
+	}
+	word := "longer"
+	if s.Change == Quicken {
+		by, word = -by, "shorter"
+	}
+	timed := func(gap float64) float64 {
+		return math.Round(1000*math.Max(shortest, math.Min(longest, gap+by))) / 1000
+	}
+	was := p.Gap
+	p.Gap = timed(p.Gap)
+	for i := range p.Tasks {
+		if p.Tasks[i].Gap > 0 {
+			p.Tasks[i].Gap = timed(p.Tasks[i].Gap)
+		}
+	}
+	return p, fmt.Sprintf("The gap is %s s %s: %s s instead of %s s.", units.Decimal(math.Abs(p.Gap-was), 2), word, units.Decimal(p.Gap, 2), units.Decimal(was, 2)), nil
+}
+
+// replace moves the landing places, and keeps them on the court.
+func (s Step) replace(p Pattern, c court.Court) (Pattern, string, error) {
+	places := make([]court.Point, len(p.Tasks))
+	var middle court.Point
+	for i, t := range p.Tasks {
+		at, err := c.Resolve(t.Landing)
+		if err != nil {
+			var wrong invalid.Fields
+			wrong.Under(invalid.Join("tasks", i, "landing"), err)
+			return p, "", wrong.Err()
+		}
+		places[i] = at
+		middle.X, middle.Y = middle.X+at.X/float64(len(p.Tasks)), middle.Y+at.Y/float64(len(p.Tasks))
+	}
+	share, deeper, said := 1.0, 0.0, ""
+	amount := func(usual float64) float64 {
+		if s.By > 0 {
+			return s.By
+		}
+		return usual
+	}
+	metres := amount(0.04 * c.Length)
+	switch s.Change {
+	case Spread:
+		share = math.Max(1, amount(1.25))
+		said = fmt.Sprintf("The places lie %s %% further apart", units.Decimal(100*(share-1), 0))
+	case Gather:
+		share = 1 / math.Max(1, amount(1.25))
+		said = fmt.Sprintf("The places lie %s %% nearer to one another", units.Decimal(100*(1-share), 0))
+	case Deeper:
+		deeper, said = metres, fmt.Sprintf("The places lie %s deeper", units.Metres.Length(metres))
+	case Shorter:
+		deeper, said = -metres, fmt.Sprintf("The places lie %s shorter", units.Metres.Length(metres))
+	}
+	held := false
+	for i, at := range places {
+		to := court.Point{X: middle.X + share*(at.X-middle.X), Y: middle.Y + share*(at.Y-middle.Y)}
+		to.Y -= deeper // away from the net, or from the front wall, on the student's half
+		kept := onCourt(to, at, c)
+		held = held || kept.Distance(to) > 1e-9
+		p.Tasks[i].Landing = c.Measure(kept, p.Tasks[i].Landing)
+	}
+	if held {
+		said += ", as far as the court allows"
+	}
+	return p, said + ".", nil
+}
+
+// onCourt keeps a place on the court, on its own half, off the lines and off the net. A place that was
+// further out stays as far out.
+func onCourt(to, was court.Point, c court.Court) court.Point {
+	edge := 0.02 * c.Length
+	within := func(v, low, high, was float64) float64 {
+		return math.Max(math.Min(low, was), math.Min(math.Max(high, was), v))
+	}
+	wide := c.Singles/2 - edge
+	low, high := -c.Length/2+edge, c.Length/2-edge
+	if c.Net.HalfUp > 0 {
+		high = -4 * edge
+		if was.Y > 0 {
+			low, high = 4*edge, c.Length/2-edge
+		}
+	}
+	return court.Point{X: within(to.X, -wide, wide, was.X), Y: within(to.Y, low, high, was.Y)}
+}

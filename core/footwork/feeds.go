@@ -1,0 +1,173 @@
+package footwork
+
+import (
+	"context"
+	"errors"
+	"fmt"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// Drill is a pattern with its places resolved: what a timeline is worked out from. Places that stand for
+// several live players are in the order of the players.
+type Drill struct {
+	World     flight.World
+	Pattern   feed.Pattern
+	Starts    []court.Point // at least one
+	Recovery  []court.Point // where a task does not say; a player without one goes back to the start
+	Feeder    court.Point
+	Target    court.Point // where replies go that do not say
+	Obstacles []Obstacle
+	Scatter   map[feed.Way]flight.Scatter
+}
+
+// feedHeights are metres above the court at which a ball leaves. Common practice, no source.
+func feedHeight(sport court.Sport, way feed.Way) float64 {
+	switch {
+	case sport == court.TableTennis:
+		return 0.25
+	case sport == court.Badminton && way == feed.ByHand:
+		return 1.9
+	case sport == court.Badminton:
+		return 1.1
+	case way == feed.OffWall:
+		return 1.2
+	case way == feed.SelfDrop:
+		return 1.1
+	}
+	return 0.95
+}
+
+// flown is one task of a pattern as it is fed: worked out once, whatever the tempo.
+type flown struct {
+	task   feed.Task
+	moment feed.Moment
+	place  court.Point // of a touch or a shadow stroke, else where the ball lands
+	launch flight.Launch
+	path   flight.Path
+	varied [3]flight.Path // one standard deviation off, for the feeder's scatter
+	net    *flight.State
+	bounce *flight.State
+	slower bool // than its pace, to clear the net
+	fails  error
+}
+
+// feeds works out every task of a pattern once. A ball that cannot be played has its error.
+func (d Drill) feeds(ctx context.Context) ([]flown, error) {
+	list := make([]flown, len(d.Pattern.Tasks))
+	for i, t := range d.Pattern.Tasks {
+		if err := ctx.Err(); err != nil {
+			return nil, err
+		}
+		f := &list[i]
+		f.task, f.moment = t, t.Moment(d.World.Ball)
+		place, err := d.World.Court.Resolve(t.Landing)
+		if err != nil {
+			return nil, under(i, "landing", err)
+		}
+		f.place = place
+		if !t.Kind.Flies() {
+			continue
+		}
+		from := d.Feeder
+		if t.From != nil {
+			if from, err = d.World.Court.Resolve(*t.From); err != nil {
+				return nil, under(i, "from", err)
+			}
+		}
+		f.launch, f.slower, f.fails = d.launch(t, from, place)
+		if f.fails != nil {
+			continue
+		}
+		f.path = d.World.Follow(f.launch, 2)
+		if s, ok := f.path.First(flight.OverNet); ok {
+			f.net = &s
+		}
+		if s, ok := f.path.Bounce(0); ok {
+			f.bounce = &s
+		}
+		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(t)]) {
+			f.varied[k] = d.World.Follow(launch, 2)
+		}
+	}
+	return list, nil
+}
+
+func under(task int, part string, err error) error {
+	var wrong invalid.Fields
+	wrong.Under(invalid.Join("pattern.tasks", task, part), err)
+	return wrong.Err()
+}
+
+// launch finds how a task's ball leaves; slower says that it comes slower than its pace, so that it
+// clears the net.
+func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, slower bool, err error) {
+	w, way := d.World, d.Pattern.WayOf(t)
+	height := t.Height
+	if height == 0 {
+		height = feedHeight(w.Court.Sport, way)
+	}
+	if way == feed.SelfDrop {
+		from = court.Point{X: landing.X, Y: landing.Y - 0.1} // dropped in front of the body
+		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2}}
+		return l, false, nil
+	}
+	want := flight.Want{From: flight.Above(from, height), Landing: landing, By: t.By, Value: t.Value, Spin: t.SpinOf(w.Court.Sport)}
+	if t.By != "" {
+		l, err = w.Aim(want)
+		return l, false, err
+	}
+	if len(w.Court.Walls) > 0 && (way == feed.OffWall || way == feed.Partner || way == feed.Live) {
+		want.By, want.Value = flight.ByWall, wallHeight[d.Pattern.PaceOf(t)]
+		l, err = w.Aim(want)
+		return l, false, err
+	}
+	want.By, want.Value = flight.ByTime, max(0.15, from.Distance(landing)/d.Pattern.PaceOf(t).Speed(w.Court))
+	if l, err = w.Aim(want); err == nil {
+		return l, false, nil
+	}
+	// At that pace it would not clear the net: as fast as the net lets it.
+	want.By, want.Value = flight.ByClearance, 0.15*w.Court.Net.Centre
+	quick, failed := w.Aim(want)
+	if failed != nil {
+		return l, false, err
+	}
+	return quick, true, nil
+}
+
+// wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
+var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, feed.RallyPace: 2.4, feed.GamePace: 1.6}
+
+// problem says in a coach's words why a task cannot be fed.
+func (f flown) problem(i int) string {
+	if f.fails == nil {
+		return ""
+	}
+	said := f.fails.Error()
+	if errors.Is(f.fails, flight.ErrImpossible) {
+		said = said[len(flight.ErrImpossible.Error())+2:]
+	}
+	return fmt.Sprintf("Ball %d cannot be fed: %s.", i+1, said)
+}
+
+// Problems lists, by field, the balls of a pattern that nobody can feed.
+func (d Drill) Problems(ctx context.Context) (invalid.Fields, error) {
+	list, err := d.feeds(ctx)
+	if err != nil {
+		return nil, err
+	}
+	wrong := invalid.Fields{}
+	for i, f := range list {
+		if f.fails != nil {
+			wrong = append(wrong, invalid.Field{Path: invalid.Join("pattern.tasks", i), Message: f.problem(i)})
+		}
+	}
+	return wrong, nil
+}
+
+// seconds writes a time for a working.
+func seconds(v float64) string { return units.Decimal(v, 2) + " s" }

@@ -1,0 +1,96 @@
+package footwork
+
+import (
+	"context"
+	"math"
+)
+
+// Tempo is what a gap between balls makes of each task of a sequence.
+type Tempo struct {
+	Gap      float64   `json:"gap" description:"Seconds between two releases"`
+	Verdicts []Verdict `json:"verdicts" description:"Of each task in the pattern, the hardest in the turn; meant ones too"`
+	Worst    Verdict   `json:"worst" description:"The hardest that is not meant"`
+}
+
+// Fastest is the shortest gap at which a pattern stays within a strain.
+type Fastest struct {
+	Strain Verdict  `json:"strain"`
+	Gap    *float64 `json:"gap" description:"Seconds; null where no gap does"`
+}
+
+// The gaps that are tried, in seconds.
+const (
+	shortestGap = 0.5
+	longestGap  = 8.0
+	gapStep     = 0.1
+)
+
+// at is the timing at another gap. Gaps of single tasks change by the same share.
+func (t timing) at(gap float64) timing {
+	share := gap / t.Pattern.Gap
+	t.Pattern.Gap = gap
+	tasks := append(t.Pattern.Tasks[:0:0], t.Pattern.Tasks...)
+	for i := range tasks {
+		tasks[i].Gap *= share
+	}
+	t.Pattern.Tasks = tasks
+	return t
+}
+
+// tempo runs the first two sequences of a turn at a gap.
+func (t timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
+	t = t.at(gap)
+	t.Pattern.Sequences = min(2, t.Pattern.Sequences)
+	t.Pattern.Ends = ""
+	line, err := t.run(ctx, t.Pattern.PlanTurn(0), false)
+	if err != nil {
+		return Tempo{}, err
+	}
+	tempo := Tempo{Gap: gap, Worst: line.Worst, Verdicts: make([]Verdict, len(t.Pattern.Tasks))}
+	for i := range tempo.Verdicts {
+		tempo.Verdicts[i] = Easy
+	}
+	for _, m := range line.Meetings {
+		if m.Verdict.Worse(tempo.Verdicts[m.Task]) {
+			tempo.Verdicts[m.Task] = m.Verdict
+		}
+	}
+	return tempo, nil
+}
+
+// Tempos works out a pattern at every gap from half a second to eight, a tenth apart.
+func (d Drill) Tempos(ctx context.Context, p Player) ([]Tempo, error) {
+	if d.Pattern.Rally != nil {
+		return []Tempo{}, nil
+	}
+	t, err := d.timing(ctx, p)
+	if err != nil {
+		return nil, err
+	}
+	var list []Tempo
+	for i := 0; ; i++ {
+		gap := math.Round((shortestGap+float64(i)*gapStep)*100) / 100
+		if gap > longestGap+1e-9 {
+			return list, nil
+		}
+		tempo, err := t.tempo(ctx, gap)
+		if err != nil {
+			return nil, err
+		}
+		list = append(list, tempo)
+	}
+}
+
+// FastestGaps finds for each strain the shortest gap from which on the pattern stays within it.
+func FastestGaps(tempos []Tempo) []Fastest {
+	var list []Fastest
+	for _, strain := range []Verdict{Easy, Working, Stretched} {
+		f := Fastest{Strain: strain}
+		for i := len(tempos) - 1; i >= 0 && !tempos[i].Worst.Worse(strain); i-- {
+			gap := tempos[i].Gap
+			f.Gap = &gap
+		}
+		list = append(list, f)
+	}
+	return list
+}

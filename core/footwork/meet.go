@@ -1,0 +1,230 @@
+package footwork
+
+import (
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+)
+
+// Verdict is how hard a task is for a player.
+type Verdict string
+
+// The verdicts, from the easiest.
+const (
+	Easy       Verdict = "easy"
+	Working    Verdict = "working"
+	Stretched  Verdict = "stretched"
+	OutOfReach Verdict = "out of reach"
+)
+
+// Enum lists the verdicts for the schema.
+func (Verdict) Enum() []any { return []any{Easy, Working, Stretched, OutOfReach} }
+
+// Worse says whether one verdict is harder than another.
+func (v Verdict) Worse(than Verdict) bool { return v.rank() > than.rank() }
+
+func (v Verdict) rank() int {
+	for i, each := range (Verdict("")).Enum() {
+		if each == v {
+			return i
+		}
+	}
+	return -1
+}
+
+const (
+	easyShare  = 0.75 // of the time there is: what is needed at most for an easy ball
+	settle     = 0.15 // seconds to set the feet after a run, common practice, no source
+	quick      = 0.05 // the same at a table
+	noRun      = 0.25 // metres that need no run
+	follow     = 0.30 // seconds from the contact to the first step back, common practice, no source
+	known      = 0.6  // of the reaction is needed for a ball that the player knows before
+	lowest     = 0.20 // metres above the court at which a ball is still met
+	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
+)
+
+// contact is a place and moment at which a ball may be met.
+type contact struct {
+	at   flight.State
+	late bool // later than was wanted, or in another way
+}
+
+// contacts lists where a ball of a task may be met: the wanted moment first, then later ones until the
+// second bounce, for who does not get there in time.
+func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
+	first, bounced := path.Bounce(0)
+	end := path.End()
+	second, twice := path.Bounce(1)
+	if twice {
+		end = second.T
+	}
+	var list []contact
+	within := func(from, to, low, high float64, steps int, late bool) {
+		for i := range steps {
+			s := path.At(from + (to-from)*(float64(i)+0.5)/float64(steps))
+			if z := s.P.Z + d.World.Court.Above; z >= low && z <= high && d.onHalf(s.P, f) {
+				list = append(list, contact{s, late})
+			}
+		}
+	}
+	floor := lowest + d.World.Court.Above
+	if f.moment == feed.OutOfTheAir {
+		low, high := floor, volleyHigh*p.High
+		if f.task.Stroke.AboveHead() {
+			low, high = 0.6*p.High, p.High
+		}
+		stop := end
+		if bounced {
+			stop = first.T
+		}
+		from := stop / 3
+		if f.net != nil {
+			from = f.net.T
+		}
+		within(from, stop, low, high, 10, false)
+		if !f.task.Stroke.AboveHead() && bounced && d.World.Ball.Bounces() {
+			within(first.T, end, floor, p.High, 6, true) // it was let bounce
+		} else if f.task.Stroke.AboveHead() {
+			within(from, stop, floor, 0.6*p.High, 6, true) // met too low
+		}
+		return list
+	}
+	if !bounced {
+		return nil
+	}
+	top := d.top(path, first, end)
+	ground := first.P.Z
+	wanted := top
+	switch f.moment {
+	case feed.Rising:
+		if s, ok := path.Passes(ground+0.6*(top.P.Z-ground), first.T+1e-6, true); ok {
+			wanted = s
+		}
+	case feed.Falling:
+		if s, ok := path.Passes(math.Max(ground+0.7*(top.P.Z-ground), math.Min(0.4, top.P.Z)), top.T, false); ok {
+			wanted = s
+		}
+	case feed.AtHeight:
+		if s, ok := path.Passes(f.task.At, top.T, false); ok {
+			wanted = s
+		}
+	}
+	list = append(list, contact{wanted, false})
+	within(wanted.T, end, floor, p.High, 8, true)
+	return list
+}
+
+// onHalf says whether a place is on the half on which a ball is to be met: the one where it lands.
+func (d Drill) onHalf(at flight.Vec, f flown) bool {
+	return d.World.Court.Net.HalfUp == 0 || at.Y*f.place.Y > 0
+}
+
+// top is the highest point between two bounces.
+func (d Drill) top(path flight.Path, first flight.State, end float64) flight.State {
+	low, high := first.T+1e-6, end
+	for range 40 {
+		a, b := low+(high-low)/3, high-(high-low)/3
+		if path.At(a).P.Z < path.At(b).P.Z {
+			low = a
+		} else {
+			high = b
+		}
+	}
+	return path.At((low + high) / 2)
+}
+
+// stand is where the body is when a ball is met in comfort: beside it, and a little behind.
+func (p Player) stand(at flight.Vec, stroke feed.Stroke, facing float64) court.Point {
+	const behind = 0.3
+	side := -facing // a right-hander's forehand is met to the right of the body
+	if p.Hand == "left" {
+		side = -side
+	}
+	reach := p.Reach
+	switch {
+	case stroke.AboveHead():
+		return court.Point{X: at.X, Y: at.Y - facing*behind}
+	case stroke.OnBackhand():
+		side = -side
+		if p.Backhand == "two-handed" {
+			reach *= 0.85
+		}
+	}
+	return court.Point{X: at.X + side*reach, Y: at.Y - facing*behind}
+}
+
+// arrival is what meeting a ball asks for.
+type arrival struct {
+	contact
+	body             court.Point // where the body is when the ball is met
+	run              Route
+	needed, reaching float64 // seconds from the release: in comfort, and in a lunge
+	available        float64
+}
+
+// verdict grades an arrival.
+func (a arrival) verdict() Verdict {
+	switch {
+	case a.reaching > a.available+1e-9:
+		return OutOfReach
+	case a.late, a.needed > a.available:
+		return Stretched
+	case a.needed > easyShare*a.available:
+		return Working
+	}
+	return Easy
+}
+
+// arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
+// many seconds after the release.
+func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
+	facing := 1.0
+	if c.at.P.Y > 0 && d.World.Court.Net.HalfUp > 0 {
+		facing = -1
+	}
+	comfortable := p.stand(c.at.P, stroke, facing)
+	a := arrival{contact: c, body: comfortable, available: c.at.T, run: Way(from, comfortable, d.Obstacles)}
+	a.needed = leaves + p.Seconds(a.run.Length)
+	if a.run.Length > noRun {
+		if d.World.Court.Above > 0 {
+			a.needed += quick
+		} else {
+			a.needed += settle
+		}
+	}
+	toBall := from.Distance(c.at.P.Floor())
+	short := math.Max(0, toBall-p.Stretch)
+	if extra := a.run.Length - from.Distance(comfortable); short > 0 {
+		short += math.Max(0, extra) // the way round an obstacle
+	}
+	a.reaching = leaves + p.Seconds(short)
+	if a.needed < a.reaching {
+		a.reaching = a.needed
+	}
+	if a.needed > a.available { // met in a lunge, as near as the time allows
+		a.run = a.run.upTo(p.Metres(a.available - leaves))
+		a.body = a.run.Places[len(a.run.Places)-1]
+	}
+	return a
+}
+
+// best picks the contact that is met with the best verdict; among equals the one with the most time to
+// spare, and wanted ones before late ones.
+func (d Drill) best(list []contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
+	var best arrival
+	found := false
+	for _, c := range list {
+		if found && c.late && best.verdict() != OutOfReach {
+			break
+		}
+		a := d.arrive(c, stroke, p, from, leaves)
+		better := best.verdict().Worse(a.verdict()) ||
+			best.verdict() == a.verdict() && a.available-a.needed > best.available-best.needed
+		if !found || better {
+			best, found = a, true
+		}
+	}
+	return best, found
+}

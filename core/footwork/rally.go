@@ -1,0 +1,145 @@
+package footwork
+
+import (
+	"context"
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+)
+
+// rally plays out a rally in which each reply is the next feed. The student is player 0; at the other end
+// is player 1, or players 1 and 2, each on their own side. It ends at a ball that nobody reaches.
+func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
+	r := *d.Pattern.Rally
+	movers := d.rallyPlayers(r)
+	line := Timeline{Worst: Easy, Meetings: []Meeting{}}
+	striker := 0
+	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feedHeight(d.World.Court.Sport, feed.Live))
+	now := 0.0
+	for shot := range r.Shots {
+		if err := ctx.Err(); err != nil {
+			return Timeline{}, err
+		}
+		rule := r.Near
+		if striker > 0 {
+			rule = r.Far
+		}
+		landing := d.reply(r, rule, ball, striker == 0, shot)
+		f := flown{task: feed.Task{Pace: r.Pace, Stroke: feed.Forehand}, place: landing}
+		f.moment = f.task.Moment(d.World.Ball)
+		receiver := d.receiver(r, striker, landing)
+		m := Meeting{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
+		var failed error
+		f.launch, f.slower, failed = d.shot(f.task, ball, landing)
+		if f.fails = failed; failed != nil {
+			m.Problem, m.Verdict = f.problem(shot), OutOfReach
+			line.Meetings, line.Worst = append(line.Meetings, m), OutOfReach
+			break
+		}
+		f.path = d.World.Follow(f.launch, 2)
+		if s, ok := f.path.First(flight.OverNet); ok {
+			f.net = &s
+		}
+		if s, ok := f.path.Bounce(0); ok {
+			f.bounce = &s
+		}
+		who := &movers[receiver]
+		if d.onForehand(p, who.place, landing, receiver == 0) {
+			m.Label = string(feed.Forehand)
+		} else {
+			m.Label, f.task.Stroke = string(feed.Backhand), feed.Backhand
+		}
+		t := timing{Drill: d, player: p, flown: []flown{f}, contacts: [][]contact{d.contacts(f, f.path, p)}}
+		t.meet(who, &m, feed.Release{At: now}, false)
+		m.Trail = trail(f.path, now, m.Contact-now)
+		line.Meetings = append(line.Meetings, m)
+		if m.Verdict.Worse(line.Worst) {
+			line.Worst = m.Verdict
+		}
+		now = m.Contact
+		if m.Met == nil {
+			break
+		}
+		ball, striker = flight.Vec{X: m.Met.X, Y: m.Met.Y, Z: m.Met.Z}, receiver
+	}
+	line.Seconds = now + d.Pattern.Pause
+	for _, m := range movers {
+		m.runner.Rest = math.Max(0, line.Seconds-m.runner.Work)
+		line.Runners = append(line.Runners, m.runner)
+	}
+	return line, nil
+}
+
+// rallyPlayers are the student and the one or two at the other end, each at the place to which they return.
+func (d Drill) rallyPlayers(r feed.Rally) []mover {
+	home := d.Starts[0]
+	if len(d.Recovery) > 0 {
+		home = d.Recovery[0]
+	}
+	movers := []mover{{place: d.Starts[0], recover: home}}
+	at := []court.Point{d.Feeder}
+	if r.Pair {
+		x := d.World.Court.Singles / 4
+		at = []court.Point{{X: -x, Y: d.Feeder.Y}, {X: x, Y: d.Feeder.Y}}
+	}
+	for _, place := range at {
+		movers = append(movers, mover{place: place, recover: place})
+	}
+	return movers
+}
+
+// receiver is who plays a ball next.
+func (d Drill) receiver(r feed.Rally, striker int, landing court.Point) int {
+	switch {
+	case striker > 0:
+		return 0
+	case r.Pair && landing.X > 0:
+		return 2
+	}
+	return 1
+}
+
+// reply is where a ball is sent by a rule.
+func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bool, shot int) court.Point {
+	c := d.World.Court
+	side := 1.0
+	if from.X < 0 {
+		side = -1
+	}
+	landing := court.Point{X: side * (c.Singles/2 - r.Wide), Y: c.Length/2 - r.Deep}
+	if !near || c.Net.HalfUp == 0 {
+		landing.Y = -landing.Y
+	}
+	switch rule {
+	case feed.CrossCourt:
+		landing.X = -landing.X
+	case feed.Alternate:
+		if shot/2%2 == 0 {
+			landing.X = -landing.X
+		}
+	case feed.ToTheMiddle:
+		landing.X = 0
+	}
+	return landing
+}
+
+// shot is the launch of a reply from where the ball was met.
+func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, bool, error) {
+	t.Height = from.Z
+	t.Way = feed.Live
+	if t.Pace == "" {
+		t.Pace = feed.RallyPace
+	}
+	return d.launch(t, from.Floor(), landing)
+}
+
+// onForehand says on which side of a player a ball comes.
+func (d Drill) onForehand(p Player, at, landing court.Point, near bool) bool {
+	right := landing.X > at.X
+	if !near && d.World.Court.Net.HalfUp > 0 {
+		right = !right
+	}
+	return right == (p.Hand != "left")
+}

@@ -1,0 +1,104 @@
+package footwork_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/court"
+	"hodometer/core/footwork"
+	"hodometer/core/student"
+)
+
+func TestRunningTimes(t *testing.T) {
+	p := footwork.Player{Speedup: 4, Top: 6}
+	// By hand: 2 m from rest at 4 m/s² take 1 s; the top speed is reached after 4.5 m and 1.5 s.
+	require.InDelta(t, 1, p.Seconds(2), 1e-12)
+	require.InDelta(t, 1.5+1, p.Seconds(4.5+6), 1e-12)
+	require.Zero(t, p.Seconds(0))
+	rapid.Check(t, func(t *rapid.T) {
+		d := rapid.Float64Range(0, 40).Draw(t, "metres")
+		require.InDelta(t, d, p.Metres(p.Seconds(d)), 1e-9)
+		require.Greater(t, p.Seconds(d+0.1), p.Seconds(d))
+	})
+}
+
+func TestPlayersByAgeAndLevel(t *testing.T) {
+	of := func(age student.AgeBand, level student.Level) footwork.Player {
+		return footwork.For(court.Tennis, age, level, student.RightHand, student.TwoHanded)
+	}
+	adult, child := of(student.Adult, student.Club), of(student.Under8, student.Red)
+	require.Greater(t, child.Seconds(5), adult.Seconds(5))
+	require.Greater(t, child.Reaction, adult.Reaction)
+	require.Less(t, child.Stretch, adult.Stretch)
+	require.Less(t, of(student.Adult, student.Tournament).Seconds(5), adult.Seconds(5))
+}
+
+func TestTheWayRoundAnObstacle(t *testing.T) {
+	a, b := court.Point{Y: -4}, court.Point{Y: 4}
+	o := footwork.Obstacle{Width: 1.4} // a metre to each side with the shoulders
+	// Two tangents of √(4²−1²) and an arc of π − 2·arccos(1/4).
+	want := 2*math.Sqrt(15) + (math.Pi-2*math.Acos(0.25))*1
+	require.InDelta(t, want, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 0.02)
+
+	o.At.X = 1.2 // the straight way just misses it
+	require.InDelta(t, 8, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 1e-9)
+	o.Round = footwork.OnTheLeft
+	require.InDelta(t, 8, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 1e-9, "it is passed on the left already")
+	o.Round = footwork.OnTheRight
+	wide := footwork.Way(a, b, []footwork.Obstacle{o})
+	require.Greater(t, wide.Length, 9.0, "the forced wide way")
+	require.Greater(t, wide.After(wide.Length/2).X, 2.0)
+	require.InDelta(t, wide.Length, footwork.Way(b, a, []footwork.Obstacle{{At: o.At, Width: 1.4, Round: footwork.OnTheLeft}}).Length, 1e-9, "back on the same side is the other hand's")
+}
+
+// TestNoShorterWay compares with many ways through a grid of places beside the obstacle.
+func TestNoShorterWay(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		place := func(name string) court.Point {
+			return court.Point{X: rapid.Float64Range(-5, 5).Draw(t, name+" x"), Y: rapid.Float64Range(-6, 6).Draw(t, name+" y")}
+		}
+		a, b, o := place("a"), place("b"), footwork.Obstacle{At: place("o"), Width: rapid.Float64Range(0.2, 2).Draw(t, "width")}
+		r := o.Width/2 + 0.3
+		if a.Distance(o.At) <= r || b.Distance(o.At) <= r {
+			return
+		}
+		route := footwork.Way(a, b, []footwork.Obstacle{o})
+		require.GreaterOrEqual(t, route.Length, a.Distance(b)-1e-9)
+		for i := range 100 {
+			at := route.After(route.Length * float64(i) / 100)
+			require.Greater(t, at.Distance(o.At), r-0.02, "it never runs into it")
+		}
+		clear := func(p, q court.Point) bool {
+			for i := range 101 {
+				s := float64(i) / 100
+				if (court.Point{X: p.X + s*(q.X-p.X), Y: p.Y + s*(q.Y-p.Y)}).Distance(o.At) < r {
+					return false
+				}
+			}
+			return true
+		}
+		for i := range 72 {
+			sin, cos := math.Sincos(float64(i) * math.Pi / 36)
+			via := court.Point{X: o.At.X + 1.3*r*cos, Y: o.At.Y + 1.3*r*sin}
+			if clear(a, via) && clear(via, b) {
+				require.LessOrEqual(t, route.Length, a.Distance(via)+via.Distance(b)+0.03)
+			}
+		}
+	})
+}
+
+func TestRoundTwoObstacles(t *testing.T) {
+	obstacles := []footwork.Obstacle{{At: court.Point{Y: -1}, Width: 0.8}, {At: court.Point{X: 0.3, Y: 1.5}, Width: 0.8}}
+	route := footwork.Way(court.Point{Y: -4}, court.Point{Y: 4}, obstacles)
+	require.Greater(t, route.Length, 8.0)
+	require.Less(t, route.Length, 9.0)
+	for i := range 200 {
+		at := route.After(route.Length * float64(i) / 200)
+		for _, o := range obstacles {
+			require.Greater(t, at.Distance(o.At), 0.68)
+		}
+	}
+}

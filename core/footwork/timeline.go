@@ -1,0 +1,300 @@
+package footwork
+
+import (
+	"context"
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+)
+
+// Sample is a ball at a moment of a timeline.
+type Sample struct {
+	T float64 `json:"t" description:"Seconds after the turn begins"`
+	X float64 `json:"x"`
+	Y float64 `json:"y"`
+	Z float64 `json:"z" description:"Metres above the court"`
+}
+
+// Meeting is one task of a turn as it is worked out. Times are seconds after the turn begins.
+type Meeting struct {
+	Task     int       `json:"task" description:"In the pattern, from 0"`
+	Sequence int       `json:"sequence"`
+	Player   int       `json:"player"`
+	Kind     feed.Kind `json:"kind"`
+	Label    string    `json:"label"`
+	Meant    bool      `json:"meant" description:"The coach means it to be too much"`
+
+	Release   float64       `json:"release"`
+	Speed     float64       `json:"speed" description:"As the ball leaves, m/s"`
+	Apex      float64       `json:"apex" description:"Highest point before the bounce, metres"`
+	Clearance *float64      `json:"clearance" description:"Over the net, metres; null where it does not cross it"`
+	Bounce    *Sample       `json:"bounce" description:"Null where it does not bounce before it is met"`
+	Slower    bool          `json:"slower" description:"It comes slower than its pace, so that it clears the net"`
+	Contact   float64       `json:"contact"`
+	Met       *Sample       `json:"met" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
+	How       feed.Moment   `json:"how"`
+	Late      bool          `json:"late" description:"Met later than was wanted, since there was no time"`
+	Leaves    float64       `json:"leaves" description:"When the player starts to run"`
+	From      court.Point   `json:"from" description:"Where the player is then"`
+	Body      court.Point   `json:"body" description:"Where the player meets it, or gets to"`
+	Route     []court.Point `json:"route"`
+	Metres    float64       `json:"metres" description:"Run for it, and back from the one before"`
+	Needed    float64       `json:"needed" description:"Seconds from the release that it takes in comfort"`
+	Available float64       `json:"available" description:"Seconds from the release that there are"`
+	Spare     float64       `json:"spare"`
+	Verdict   Verdict       `json:"verdict"`
+	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter"`
+	Trail     []Sample      `json:"trail" description:"The ball until it is met"`
+	Problem   string        `json:"problem" description:"Why it cannot be fed; empty where it can"`
+}
+
+// Runner is what one live player does in a turn.
+type Runner struct {
+	Metres float64 `json:"metres"`
+	Work   float64 `json:"work" description:"Seconds running and striking"`
+	Rest   float64 `json:"rest" description:"The other seconds of the turn"`
+	Balls  int     `json:"balls"`
+}
+
+// Timeline is one turn of a pattern.
+type Timeline struct {
+	Meetings []Meeting `json:"meetings"`
+	Runners  []Runner  `json:"runners"`
+	Seconds  float64   `json:"seconds" description:"The turn with its pauses"`
+	Worst    Verdict   `json:"worst" description:"The hardest verdict that is not meant"`
+}
+
+// mover is a player on the way through a turn.
+type mover struct {
+	place   court.Point // where they are from free on
+	free    float64     // when they may leave it
+	recover court.Point
+	runner  Runner
+}
+
+// at is where a player is when a new ball asks for them: on the way back, as far as the time allowed.
+func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
+	back := Way(m.place, m.recover, d.Obstacles)
+	gone := back.upTo(p.Metres(t - m.free))
+	return gone.Places[len(gone.Places)-1], gone
+}
+
+// timing is a worked-out pattern that can be run at any tempo.
+type timing struct {
+	Drill
+	player   Player
+	flown    []flown
+	contacts [][]contact
+}
+
+func (d Drill) timing(ctx context.Context, p Player) (timing, error) {
+	list, err := d.feeds(ctx)
+	t := timing{Drill: d, player: p, flown: list, contacts: make([][]contact, len(list))}
+	for i, f := range list {
+		if f.fails == nil && f.task.Kind.Flies() {
+			t.contacts[i] = d.contacts(f, f.path, p)
+		}
+	}
+	return t, err
+}
+
+// Timeline works out one turn for a player; several live players are alike. The error is that of the
+// context, or lists fields; a ball that cannot be fed is told in its meeting.
+func (d Drill) Timeline(ctx context.Context, p Player, turn int) (Timeline, error) {
+	if d.Pattern.Rally != nil {
+		return d.rally(ctx, p)
+	}
+	t, err := d.timing(ctx, p)
+	if err != nil {
+		return Timeline{}, err
+	}
+	return t.run(ctx, d.Pattern.PlanTurn(turn), true)
+}
+
+// run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
+func (t timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
+	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Meetings: make([]Meeting, 0, len(plan))}
+	movers := make([]mover, len(t.Starts))
+	for i := range movers {
+		movers[i] = mover{place: t.Starts[i], free: math.Inf(-1), recover: t.Starts[i]}
+	}
+	for n, r := range plan {
+		if err := ctx.Err(); err != nil {
+			return Timeline{}, err
+		}
+		f := t.flown[r.Task]
+		i := min(f.task.Player, len(movers)-1)
+		m := Meeting{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: f.task.Kind, Label: string(f.task.Stroke), Meant: f.task.Meant, Release: r.At, Problem: f.problem(r.Task)}
+		if m.Kind == "" {
+			m.Kind = feed.BallTask
+		}
+		next := line.Seconds
+		if n+1 < len(plan) {
+			next = plan[n+1].At
+		}
+		switch {
+		case f.fails != nil:
+			m.Verdict, m.Route, m.Trail = OutOfReach, []court.Point{}, []Sample{}
+			m.From, _ = movers[i].at(t.Drill, t.player, r.At)
+			m.Body = m.From
+		case !f.task.Kind.Flies():
+			t.visit(&movers[i], &m, f, next)
+		default:
+			t.meet(&movers[i], &m, r, full)
+		}
+		t.recoverFrom(&movers[i], i, f)
+		if m.Verdict.Worse(line.Worst) && !m.Meant {
+			line.Worst = m.Verdict
+		}
+		line.Meetings = append(line.Meetings, m)
+	}
+	for _, m := range movers {
+		back := Way(m.place, m.recover, t.Obstacles)
+		m.runner.Metres += back.Length
+		m.runner.Work += t.player.Seconds(back.Length)
+		m.runner.Rest = math.Max(0, line.Seconds-m.runner.Work)
+		line.Runners = append(line.Runners, m.runner)
+	}
+	return line, nil
+}
+
+// recoverFrom says where a player goes after a task.
+func (t timing) recoverFrom(m *mover, i int, f flown) {
+	switch {
+	case f.task.Recover != nil:
+		if at, err := t.World.Court.Resolve(*f.task.Recover); err == nil {
+			m.recover = at
+		}
+	case i < len(t.Recovery):
+		m.recover = t.Recovery[i]
+	default:
+		m.recover = t.Starts[i]
+	}
+}
+
+// visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
+func (t timing) visit(m *mover, meeting *Meeting, f flown, next float64) {
+	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
+	from, back := m.at(t.Drill, t.player, meeting.Release)
+	run := Way(from, f.place, t.Obstacles)
+	doing := touch
+	if f.task.Kind == feed.ShadowTask {
+		doing = shadow
+	}
+	meeting.Leaves = math.Max(meeting.Release, m.free)
+	late := meeting.Leaves - meeting.Release
+	meeting.From, meeting.Body, meeting.Route = from, f.place, run.Places
+	meeting.Needed = late + t.player.Seconds(run.Length) + doing
+	meeting.Available = next - meeting.Release
+	meeting.Contact = meeting.Release + meeting.Needed - doing
+	meeting.Spare, meeting.Metres, meeting.Chance, meeting.Trail = meeting.Available-meeting.Needed, run.Length+back.Length, 1, []Sample{}
+	switch {
+	case meeting.Needed > 1.25*meeting.Available:
+		meeting.Verdict, meeting.Chance = OutOfReach, 0
+	case meeting.Needed > meeting.Available:
+		meeting.Verdict = Stretched
+	case meeting.Needed > easyShare*meeting.Available:
+		meeting.Verdict = Working
+	default:
+		meeting.Verdict = Easy
+	}
+	m.runner.Metres += meeting.Metres
+	m.runner.Work += t.player.Seconds(back.Length) + meeting.Needed - late
+	m.place, m.free = f.place, meeting.Release+meeting.Needed
+}
+
+// meet runs to a ball.
+func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
+	f, p := t.flown[r.Task], t.player
+	react := p.Reaction
+	if t.Pattern.Order == "" || t.Pattern.Order == feed.AsListed {
+		react *= known
+	}
+	leaves := math.Max(r.At+react, m.free)
+	from, back := m.at(t.Drill, p, leaves)
+	meeting.Leaves, meeting.From = leaves, from
+	a, found := t.best(t.contacts[r.Task], f.task.Stroke, p, from, leaves-r.At)
+	meeting.Speed, meeting.Apex, meeting.Slower = f.launch.Velocity.Norm(), f.path.Top.P.Z, f.slower
+	if f.net != nil {
+		over := t.World.Clearance(*f.net)
+		meeting.Clearance = &over
+	}
+	m.runner.Balls++
+	if !found { // nowhere within the player's height
+		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: math.Inf(1), reaching: math.Inf(1)}
+		a.needed, a.reaching = f.path.End()+9, f.path.End()+9
+	}
+	meeting.Verdict = a.verdict()
+	meeting.How, meeting.Late = f.moment, a.late
+	meeting.Contact = r.At + a.available
+	meeting.Needed, meeting.Available, meeting.Spare = a.needed, a.available, a.available-a.needed
+	meeting.Body, meeting.Route = a.body, a.run.Places
+	meeting.Metres = a.run.Length + back.Length
+	if meeting.Verdict != OutOfReach {
+		meeting.Met = sample(a.at, r.At)
+	}
+	if f.bounce != nil && f.bounce.T < a.available {
+		meeting.Bounce = sample(*f.bounce, r.At)
+	}
+	m.runner.Metres += meeting.Metres
+	m.runner.Work += p.Seconds(back.Length) + math.Min(a.needed, a.available) - (leaves - r.At)
+	m.place, m.free = a.body, meeting.Contact
+	if meeting.Verdict != OutOfReach {
+		m.free += follow
+		m.runner.Work += follow
+	}
+	if full {
+		meeting.Chance = t.chance(f, from, leaves-r.At)
+		meeting.Trail = trail(f.path, r.At, a.available)
+	}
+}
+
+func sample(s flight.State, from float64) *Sample {
+	mm := func(v float64) float64 { return math.Round(v*1000) / 1000 }
+	return &Sample{mm(from + s.T), mm(s.P.X), mm(s.P.Y), mm(s.P.Z)}
+}
+
+// trail is the ball every 40 ms until it is met.
+func trail(path flight.Path, from, until float64) []Sample {
+	const every = 0.04
+	list := make([]Sample, 0, int(until/every)+2)
+	for t := 0.0; t < until; t += every {
+		list = append(list, *sample(path.At(t), from))
+	}
+	return append(list, *sample(path.At(until), from))
+}
+
+// chance is how often a ball is reached when the feeder scatters: the time to spare in a lunge is taken
+// as normal, with the slopes of its three causes.
+func (t timing) chance(f flown, from court.Point, leaves float64) float64 {
+	list := t.Drill.contacts(f, f.path, t.player)
+	if len(list) == 0 {
+		return 0
+	}
+	spare, variance := t.lunge(list, f, from, leaves), 0.0
+	for _, path := range f.varied {
+		if list := t.Drill.contacts(f, path, t.player); len(list) > 0 {
+			change := t.lunge(list, f, from, leaves) - spare
+			variance += change * change
+		}
+	}
+	if variance < 1e-12 {
+		if spare >= 0 {
+			return 1
+		}
+		return 0
+	}
+	return 0.5 * math.Erfc(-spare/math.Sqrt(2*variance))
+}
+
+// lunge is the most time to spare with which a ball is reached at all.
+func (t timing) lunge(list []contact, f flown, from court.Point, leaves float64) float64 {
+	most := math.Inf(-1)
+	for _, c := range list {
+		a := t.arrive(c, f.task.Stroke, t.player, from, leaves)
+		most = math.Max(most, a.available-a.reaching)
+	}
+	return most
+}
