@@ -66,7 +66,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"500 balls in a sequence", "drills", "pattern.tasks", make([]any, 500), "pattern.tasks", "at most 12; these are 500"},
 		{"a target of no size", "drills", "target.radius", 0, "target.radius", "no size"},
 		{"an unknown court", "drills", "court", "beach", "court", "the courts are"},
-		{"a document of the future", "drills", "version", 2, "version", "at most 1"},
+		{"a document of the future", "drills", "version", 3, "version", "at most 2"},
 		{"nothing for a list", "drills", "cues", nil, "cues", "a list was expected, and this is nothing"},
 		{"an unknown hand", "students", "hand", "both", "hand", "choose one of: right, left"},
 		{"a red-ball squash player", "students", "sport", "squash", "level", "ball stages belong to tennis"},

@@ -150,7 +150,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			continue
 		}
 		for _, person := range in.People {
-			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.TasksPerTurn()}
+			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn()}
 			goal := document.Goal
 			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.ID && a.Student == person.ID })
 			if i >= 0 {

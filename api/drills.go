@@ -9,6 +9,8 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/student"
 	"hodometer/store"
@@ -44,6 +46,9 @@ type DrillPreview struct {
 	People   int            `json:"people" minimum:"1" maximum:"12"`
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
 	Change   *drill.Change  `json:"change,omitempty" description:"What is to be done to it first"`
+	Steps    []feed.Step    `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
+	Student  string         `json:"student,omitempty" maxLength:"40" description:"Tried on this student"`
+	Level    student.Level  `json:"level,omitempty" description:"Tried on somebody of this level; neither word means the level it is written for"`
 }
 
 // CourtChange is a drill to be carried over to another court.
@@ -77,6 +82,8 @@ type ofCourt struct {
 type WorkedDrill struct {
 	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
 	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
+	Play     drill.Play     `json:"play" description:"One turn, ball by ball"`
+	Said     []string       `json:"said" description:"What each transformation changed"`
 }
 
 // Duplicate says under which identifier a copy is kept.
@@ -183,8 +190,37 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 			return WorkedDrill{}, err
 		}
 	}
-	report, err := document.For(body.Hand).Report(body.People, settings)
-	return WorkedDrill{Document: document, Report: report}, err
+	worked := WorkedDrill{Said: []string{}}
+	if len(body.Steps) > 0 {
+		if document, worked.Said, err = document.Varied(ctx, body.Steps, settings); err != nil {
+			return WorkedDrill{}, err
+		}
+	}
+	worked.Document = document
+	seen := document.For(body.Hand)
+	if worked.Report, err = seen.Report(body.People, settings); err != nil {
+		return WorkedDrill{}, err
+	}
+	player, err := s.player(ctx, body)
+	if err != nil {
+		return WorkedDrill{}, err
+	}
+	worked.Play, err = seen.PlayOut(ctx, player, settings)
+	return worked, err
+}
+
+// player is whom a drill is tried on.
+func (s *server) player(ctx context.Context, body DrillPreview) (footwork.Player, error) {
+	if body.Student != "" {
+		kept, err := s.store.Students.Get(ctx, body.Student)
+		p := kept.Document
+		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), err
+	}
+	level := body.Level
+	if level == "" {
+		level = body.Document.Written()
+	}
+	return body.Document.PlayerFor(level, body.Hand), nil
 }
 
 func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (ChangedCourt, error) {

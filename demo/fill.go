@@ -114,7 +114,7 @@ func (f *filler) run(lessonID string, block lesson.Block, studentID string, at t
 		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
 	}
 	for range d.Turns {
-		balls, made := d.Pattern.TasksPerTurn(), 0
+		balls, made := d.Pattern.BallsPerTurn(), 0
 		for range balls {
 			in := f.dice.Float64() < rate
 			if in {

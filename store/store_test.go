@@ -1,6 +1,7 @@
 package store_test
 
 import (
+	"database/sql"
 	"path/filepath"
 	"sync"
 	"testing"
@@ -26,6 +27,27 @@ func open(t *testing.T, path string) *store.Store {
 
 func fresh(t *testing.T) *store.Store {
 	return open(t, filepath.Join(t.TempDir(), "a file with ? and spaces.db"))
+}
+
+// TestDrillsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks.
+func TestDrillsOfTheFirstVersionAreKept(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "old.db")
+	s, err := store.Open(t.Context(), path)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	db, err := sql.Open("sqlite", path)
+	require.NoError(t, err)
+	_, err = db.ExecContext(t.Context(), `INSERT INTO drill (id, version, document)
+		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
+		DELETE FROM goose_db_version WHERE version_id = 2`)
+	require.NoError(t, err)
+	require.NoError(t, db.Close())
+	kept, err := open(t, path).Drills.Get(t.Context(), "a")
+	require.NoError(t, err)
+	require.Equal(t, drill.Version, kept.Document.Version)
+	require.Equal(t, "Old", kept.Document.Name)
+	require.Len(t, kept.Document.Pattern.Tasks, 1)
+	require.InDelta(t, 1, kept.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
 }
 
 func TestShelf(t *testing.T) {

@@ -2,7 +2,11 @@
 package coach
 
 import (
+	"math"
+
 	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
 	"hodometer/core/invalid"
 	"hodometer/core/units"
 )
@@ -29,8 +33,51 @@ type Settings struct {
 	InSteps    bool         `json:"inSteps" description:"Walk-off lists are in steps"`
 	Within     Within       `json:"within" description:"What a circle of so much means"`
 
+	Air     Air        `json:"air"`
+	Feeding Steadiness `json:"feeding" description:"How alike the coach's own feeds are"`
+
 	Numbering court.Numbering `json:"numbering" description:"How depth regions are numbered"`
 	Schemes   []court.Scheme  `json:"schemes" maxItems:"20" description:"The coach's own depth regions"`
+}
+
+// Air is the weather and the height a coach plays in.
+type Air struct {
+	Celsius  float64 `json:"celsius" minimum:"-20" maximum:"50"`
+	Altitude float64 `json:"altitude" minimum:"-400" maximum:"4500" description:"Metres above the sea"`
+	Across   float64 `json:"across" minimum:"-20" maximum:"20" description:"Wind blowing to the student's right, m/s"`
+	Along    float64 `json:"along" minimum:"-20" maximum:"20" description:"Wind blowing away from the student, m/s"`
+}
+
+// Steadiness is how alike feeds are.
+type Steadiness string
+
+// The degrees.
+const (
+	VerySteady Steadiness = "very steady"
+	Usual      Steadiness = "usual"
+	Wild       Steadiness = "wild"
+)
+
+// Enum lists the degrees for the schema.
+func (Steadiness) Enum() []any { return []any{VerySteady, Usual, Wild} }
+
+// Flown is the air as flights need it.
+func (s Settings) Flown() flight.Air {
+	return flight.Air{Density: flight.Density(s.Air.Celsius, s.Air.Altitude), Wind: flight.Vec{X: s.Air.Across, Y: s.Air.Along}}
+}
+
+// Scatter is how much feeds differ, by the way of feeding. Common practice, no source.
+func (s Settings) Scatter() map[feed.Way]flight.Scatter {
+	const degree = math.Pi / 180
+	share := map[Steadiness]float64{VerySteady: 0.5, Usual: 1, Wild: 1.7}[s.Feeding]
+	own := func(speed, elevation, azimuth float64) flight.Scatter {
+		return flight.Scatter{Speed: share * speed, Elevation: share * elevation * degree, Azimuth: share * azimuth * degree}
+	}
+	partner := flight.Scatter{Speed: 0.08, Elevation: 2 * degree, Azimuth: 2.2 * degree}
+	return map[feed.Way]flight.Scatter{
+		feed.ByHand: own(0.05, 2, 1.5), feed.ByRacket: own(0.05, 1.2, 1.2), feed.SelfDrop: own(0.02, 1, 1), feed.OffWall: own(0.06, 1.5, 1.5),
+		feed.Machine: {Speed: 0.02, Elevation: 0.5 * degree, Azimuth: 0.5 * degree}, feed.Partner: partner, feed.Live: partner,
+	}
 }
 
 // Check says what is wrong with settings beyond their shape.
@@ -58,6 +105,6 @@ func (s Settings) WalkTape() court.Tape {
 func Default() Settings {
 	return Settings{
 		Units: units.Metres, Basket: 60, PickUp: 2.5, ChangeOver: 20, Step: 0.8, Within: Radius,
-		Numbering: court.FromNet, Schemes: []court.Scheme{},
+		Air: Air{Celsius: 20}, Feeding: Usual, Numbering: court.FromNet, Schemes: []court.Scheme{},
 	}
 }

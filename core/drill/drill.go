@@ -15,7 +15,7 @@ import (
 )
 
 // Version is the version of the document that this code reads and writes.
-const Version = 1
+const Version = 2
 
 // PlaceKind is what stands at a place.
 type PlaceKind string
@@ -102,7 +102,7 @@ func (g Goal) Reached(c tally.Count) (have int, met bool) {
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {
-	Version   int           `json:"version" minimum:"1" maximum:"1"`
+	Version   int           `json:"version" minimum:"2" maximum:"2"`
 	Name      string        `json:"name" minLength:"1" maxLength:"80"`
 	Summary   string        `json:"summary" maxLength:"500"`
 	Sport     court.Sport   `json:"sport"`
@@ -111,6 +111,8 @@ type Document struct {
 	Rung      progress.Rung `json:"rung"`
 	Places    []Place       `json:"places" minItems:"1" maxItems:"12"`
 	Pattern   feed.Pattern  `json:"pattern"`
+	Level     student.Level `json:"level,omitempty" description:"Whom it is written for; no word means a club player"`
+	Surface   string        `json:"surface,omitempty" maxLength:"40" description:"What the court is laid with; no word means what is usual"`
 	Turns     int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
 	Play      court.Play    `json:"play,omitempty" description:"Who shares the court; no word means singles"`
 	Target    court.Target  `json:"target"`
@@ -122,6 +124,8 @@ type Document struct {
 	Cues      []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
 	Cautions  []string      `json:"cautions" maxItems:"6"`
 	Equipment []string      `json:"equipment" maxItems:"12"`
+
+	Variations []Variation `json:"variations,omitempty" maxItems:"12" description:"Easier and harder versions that stand ready"`
 }
 
 const longestLine = 200 // characters of one cue, caution or piece of equipment
@@ -155,9 +159,29 @@ func (d Document) Check() error {
 			wrong.Add(invalid.Join("places", i, "size"), "say how wide the obstacle is")
 		}
 	}
-	for i, ball := range d.Pattern.Tasks {
-		_, err := c.Resolve(ball.Landing)
-		wrong.Under(invalid.Join("pattern.tasks", i, "landing"), err)
+	wrong.Under("pattern", d.Pattern.Check())
+	starts := 0
+	for _, place := range d.Places {
+		if place.Kind == Start {
+			starts++
+		}
+	}
+	for i, task := range d.Pattern.Tasks {
+		path := invalid.Join("pattern.tasks", i)
+		for part, mark := range map[string]*court.Mark{"landing": &task.Landing, "from": task.From, "reply": task.Reply, "recover": task.Recover} {
+			if mark != nil {
+				_, err := c.Resolve(*mark)
+				wrong.Under(invalid.Join(path, part), err)
+			}
+		}
+		if task.Player >= max(starts, 1) {
+			wrong.Add(invalid.Join(path, "player"), "there is no start place for player %d", task.Player+1)
+		}
+	}
+	for i, v := range d.Variations {
+		if strings.TrimSpace(v.Name) == "" {
+			wrong.Add(invalid.Join("variations", i, "name"), "give the variation a name")
+		}
 	}
 	_, err = c.Shape(d.Target, d.Play)
 	wrong.Under("target", err)

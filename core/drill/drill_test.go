@@ -40,35 +40,6 @@ func TestLoadByHand(t *testing.T) {
 	require.Equal(t, 3, coin().LoadFor(2, 4, basket).Baskets, "48 balls are three baskets of 20")
 }
 
-func TestLibrary(t *testing.T) {
-	names, ids, sports := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
-	for _, stored := range drill.Library() {
-		d := stored.Document
-		t.Run(d.Name, func(t *testing.T) {
-			require.NoError(t, d.Check())
-			require.False(t, names[d.Name] || ids[stored.ID], "a name or an identifier is there twice")
-			names[d.Name], ids[stored.ID], sports[d.Sport] = true, true, true
-			require.NotEmpty(t, d.Cues)
-			require.NotEmpty(t, d.Cautions)
-			r, err := d.Report(2, coach.Default())
-			require.NoError(t, err)
-			require.Positive(t, r.Target.Margin)
-			require.Len(t, r.Feeds, len(d.Pattern.Tasks))
-			for _, f := range r.Feeds {
-				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
-				require.True(t, r.Court.Inside(f.Landing, d.Play), "a fed ball lands in")
-				require.Positive(t, f.From.Y, "the feeder stands beyond the net")
-			}
-			for _, drum := range r.Drums {
-				require.NotEmpty(t, drum.Working.Inputs, drum.Name)
-				require.NotEmpty(t, drum.Working.Source, drum.Name)
-			}
-		})
-	}
-	require.GreaterOrEqual(t, len(names), 4)
-	require.Greater(t, len(sports), 1)
-}
-
 func TestReportSaysWhatACoachSays(t *testing.T) {
 	s := coach.Default()
 	s.Units = units.Feet

@@ -29,7 +29,8 @@ type Load struct {
 
 // LoadFor works out what a drill takes when so many people have so many turns each.
 //
-// Feeding is people × turns × the turn with its pauses. Every basketful is picked up by the players
+// Feeding is people × turns × the turn with its pauses; less where the next player starts before the last
+// one has finished. Every basketful is picked up by the players
 // and the coach together: balls × seconds a ball ÷ (people + 1).
 func (d Document) LoadFor(people, turns int, s coach.Settings) Load {
 	all := people * turns
@@ -37,11 +38,14 @@ func (d Document) LoadFor(people, turns int, s coach.Settings) Load {
 	load := Load{
 		People: people, Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
 		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
-		Feeding:   float64(all) * d.Pattern.TurnSeconds(),
+		Feeding:   d.Pattern.FeedingSeconds(people, turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
 		Overheads: turns * d.Pattern.Count(feed.Stroke.AboveHead),
 		Serves:    turns * d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve }),
 		Waiting:   rotation.Waiting(people, d.Pattern.TurnSeconds()-d.Pattern.Pause, d.Pattern.Pause),
+	}
+	if d.Pattern.Next == feed.AllAtOnce {
+		load.Waiting = 0
 	}
 	load.Need = load.SetUp + load.Feeding + load.PickUp
 	return load

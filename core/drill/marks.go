@@ -25,8 +25,17 @@ func (d *Document) marks() []marked {
 		list = append(list, marked{handle: placeHandle(i), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i], index: i})
 	}
 	for i := range d.Pattern.Tasks {
-		label := fmt.Sprintf("ball %d, %s", i+1, d.Pattern.Tasks[i].Stroke)
-		list = append(list, marked{handle: invalid.Join("pattern.tasks", i, "landing"), label: label, mark: &d.Pattern.Tasks[i].Landing})
+		task := &d.Pattern.Tasks[i]
+		path, label := invalid.Join("pattern.tasks", i), task.Label(i)
+		list = append(list, marked{handle: path + ".landing", label: label, mark: &task.Landing})
+		for _, other := range []struct {
+			part, label string
+			mark        *court.Mark
+		}{{"from", "fed from", task.From}, {"reply", "reply", task.Reply}, {"recover", "then back to", task.Recover}} {
+			if other.mark != nil {
+				list = append(list, marked{handle: path + "." + other.part, label: label + ", " + other.label, mark: other.mark})
+			}
+		}
 	}
 	list = append(list, targetMarks("target", "target", &d.Target)...)
 	for i := range d.NoGo {
@@ -57,6 +66,10 @@ func targetMarks(path, label string, t *court.Target) []marked {
 // clone copies a document so that changing the marks of the copy leaves the first one alone.
 func (d Document) clone() Document {
 	d.Places, d.Pattern.Tasks, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Tasks), slices.Clone(d.NoGo)
+	for i := range d.Pattern.Tasks {
+		task := &d.Pattern.Tasks[i]
+		cloneMarks(&task.From, &task.Reply, &task.Recover)
+	}
 	d.Target = cloneTarget(d.Target)
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {
@@ -69,13 +82,17 @@ func (d Document) clone() Document {
 
 func cloneTarget(t court.Target) court.Target {
 	t.Points = slices.Clone(t.Points)
-	for _, mark := range []**court.Mark{&t.Mark, &t.Other} {
+	cloneMarks(&t.Mark, &t.Other)
+	return t
+}
+
+func cloneMarks(marks ...**court.Mark) {
+	for _, mark := range marks {
 		if *mark != nil {
 			copied := **mark
 			*mark = &copied
 		}
 	}
-	return t
 }
 
 // MarkChange is one mark on another court.

@@ -64,7 +64,7 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 	}
 	tape := s.Tape()
 	r := Report{
-		Court: c, Load: d.LoadFor(people, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
+		Court: c, Feeds: []Feed{}, Load: d.LoadFor(people, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
 		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.sizes(s),
 	}
 	if r.Target, err = c.Shape(d.Target, d.Play); err != nil {
@@ -106,17 +106,24 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 
 func (d Document) reportFeeds(r *Report, c court.Court) error {
 	feeder, _ := d.place(Feeder)
-	from, err := c.Resolve(feeder.Mark)
-	if err != nil {
-		return err
-	}
-	releases := d.Pattern.Releases()
-	for i, ball := range d.Pattern.Tasks {
-		landing, err := c.Resolve(ball.Landing)
+	at := 0.0
+	for i, task := range d.Pattern.Tasks {
+		mark := feeder.Mark
+		if task.From != nil {
+			mark = *task.From
+		}
+		from, err := c.Resolve(mark)
 		if err != nil {
 			return err
 		}
-		r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: string(ball.Stroke), From: from, Landing: landing, Release: releases[i]})
+		landing, err := c.Resolve(task.Landing)
+		if err != nil {
+			return err
+		}
+		if task.Kind.Flies() && d.Pattern.Rally == nil {
+			r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: task.Label(i), From: from, Landing: landing, Release: at})
+		}
+		at += d.Pattern.GapOf(task)
 	}
 	return nil
 }
@@ -145,7 +152,7 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []working.Step {
 
 func (d Document) drums(r Report, s coach.Settings) []working.Drum {
 	p, l := d.Pattern, r.Load
-	size := working.Step{Name: "Balls in a sequence", Value: units.Count(len(p.Balls), "ball", "balls")}
+	size := working.Step{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
 	sequences := working.Step{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.working(d, s)
 	return []working.Drum{

@@ -137,15 +137,16 @@ func (p Pattern) Rate() float64 { return 60 / p.Gap }
 // BlockRate is balls a minute with the pauses counted.
 func (p Pattern) BlockRate() float64 { return 60 * float64(p.BallsPerTurn()) / p.TurnSeconds() }
 
-// Starts is the seconds between two players' starts.
-func (p Pattern) Starts() float64 {
+// FeedingSeconds is how long it takes until so many people have had so many turns each.
+func (p Pattern) FeedingSeconds(people, turns int) float64 {
+	one, all := p.TurnSeconds(), float64(people*turns)
 	switch p.Next {
-	case WhileTheLast:
-		return math.Max(1, p.TurnSeconds()-p.Overlap)
 	case AllAtOnce:
-		return 0
+		return float64(turns) * one
+	case WhileTheLast:
+		return one + math.Max(0, all-1)*math.Max(1, one-p.Overlap)
 	}
-	return p.TurnSeconds()
+	return all * one
 }
 
 // Count is how many balls of a turn ask for a stroke of some sort.

@@ -39,11 +39,11 @@ func TestTiming(t *testing.T) {
 	require.InDelta(t, 15, p.SequenceSeconds(), 1e-12)
 	p.Ends, p.Most = feed.AtRandom, 5
 	require.Equal(t, 8, p.BallsPerTurn(), "three to five sequences, four on average")
-	require.InDelta(t, 60, p.Starts(), 1e-12)
+	require.InDelta(t, 6*60, p.FeedingSeconds(3, 2), 1e-12)
 	p.Next, p.Overlap = feed.WhileTheLast, 4
-	require.InDelta(t, 56, p.Starts(), 1e-12)
+	require.InDelta(t, 60+5*56, p.FeedingSeconds(3, 2), 1e-12)
 	p.Next = feed.AllAtOnce
-	require.Zero(t, p.Starts())
+	require.InDelta(t, 2*60, p.FeedingSeconds(3, 2), 1e-12)
 }
 
 func TestOrders(t *testing.T) {
@@ -171,13 +171,13 @@ func TestWhatChangesIsSaid(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
 	for said, step := range map[string]feed.Step{
-		"Without ball 1 (forehand).":                                {Change: feed.DropTask, Task: 1},
+		"Without ball 1, forehand.":                                 {Change: feed.DropTask, Task: 1},
 		"The gap is 0.3 s shorter: 3.2 s instead of 3.5 s.":         {Change: feed.Quicken},
 		"The gap is 1 s longer: 4.5 s instead of 3.5 s.":            {Change: feed.Slow, By: 1},
 		"The places lie 25 % further apart.":                        {Change: feed.Spread},
 		"The places lie 10 m deeper, as far as the court allows.":   {Change: feed.Deeper, By: 10},
-		"Every task comes to the place of ball 2 (overhead).":       {Change: feed.LockPlace},
-		"One more at the end: ball 3 (overhead).":                   {Change: feed.LinkOn},
+		"Every task comes to the place of ball 2, overhead.":        {Change: feed.LockPlace},
+		"One more at the end: ball 3, overhead.":                    {Change: feed.LinkOn},
 		"Each sequence is played once constrained, then once free.": {Change: feed.Constrain},
 		"The order is shuffled anew for every sequence.":            {Change: feed.Shuffle, Seed: 3},
 	} {

@@ -23,7 +23,7 @@ func (Pace) Enum() []any { return []any{Gentle, HalfPace, RallyPace, GamePace} }
 
 // paces are mean speeds over the ground from release to landing, m/s. Common practice, no source.
 var paces = map[court.Sport]map[Pace]float64{
-	court.Tennis:      {Gentle: 8, HalfPace: 11, RallyPace: 15, GamePace: 20},
+	court.Tennis:      {Gentle: 9, HalfPace: 13, RallyPace: 17, GamePace: 22},
 	court.Pickleball:  {Gentle: 4.5, HalfPace: 6, RallyPace: 8.5, GamePace: 12},
 	court.Badminton:   {Gentle: 5, HalfPace: 6.5, RallyPace: 8, GamePace: 12},
 	court.Squash:      {Gentle: 7, HalfPace: 10, RallyPace: 13, GamePace: 19},

@@ -1,6 +1,8 @@
 package feed
 
 import (
+	"fmt"
+
 	"hodometer/core/court"
 	"hodometer/core/flight"
 )
@@ -81,6 +83,14 @@ func (t Task) Moment(ball flight.Ball) Moment {
 		return OutOfTheAir
 	}
 	return AtTheTop
+}
+
+// Label is what a coach calls a task of a sequence.
+func (t Task) Label(i int) string {
+	if t.Kind == "" || t.Kind == BallTask {
+		return fmt.Sprintf("ball %d, %s", i+1, t.Stroke)
+	}
+	return fmt.Sprintf("task %d, %s", i+1, t.Kind)
 }
 
 // GapOf is the seconds from a task to the next one.

@@ -79,7 +79,7 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		if n == 1 {
 			return fail("the only task cannot be dropped")
 		}
-		name := p.Tasks[task].name(task)
+		name := p.Tasks[task].Label(task)
 		p.Tasks = slices.Delete(p.Tasks, task, task+1)
 		return p, fmt.Sprintf("Without %s.", name), nil
 	case Quicken, Slow:
@@ -90,7 +90,7 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		for i := range p.Tasks {
 			p.Tasks[i].Landing = p.Tasks[task].Landing
 		}
-		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].name(task)), nil
+		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].Label(task)), nil
 	case Constrain:
 		if 2*n > mostTasks {
 			return fail("the sequence would have %d tasks; %d is the most", 2*n, mostTasks)
@@ -110,13 +110,10 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		}
 		p.Tasks = append(p.Tasks, p.Mirrored().Tasks[n-1])
 		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()
-		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].name(n)), nil
+		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].Label(n)), nil
 	}
 	return fail("%q is no change that can be made", s.Change)
 }
-
-// name is what a coach calls a task of a sequence.
-func (t Task) name(i int) string { return fmt.Sprintf("ball %d (%s)", i+1, t.Stroke) }
 
 // retime changes all gaps by so many seconds.
 func (s Step) retime(p Pattern) (Pattern, string, error) {

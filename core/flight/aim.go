@@ -197,9 +197,10 @@ func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last land
 	height := w.ground(Above(want.Landing, 0))
 	way := Vec{want.Landing.X - want.From.X, want.Landing.Y - want.From.Y, height - want.From.Z}
 	start := way.Times(1 / time).Add(Vec{Z: Gravity * time / 2})
-	// Drag has to be made up for; a first guess saves flights.
-	stopping := f.k * f.drag * way.Norm()
-	start.X, start.Y = start.X*(1+stopping/2), start.Y*(1+stopping/2)
+	// Drag has to be made up for: along a level way of s/(k·Cd) by (eˢ − 1)/s.
+	s := math.Min(4, math.Max(1e-9, f.k*f.drag*math.Hypot(way.X, way.Y)))
+	level := math.Expm1(s) / s
+	start.X, start.Y, start.Z = start.X*level, start.Y*level, start.Z*(1+s/4)
 	miss := func(f *forces, v Vec) (Vec, bool) {
 		l, ok := w.fall(f, want.From, v, height)
 		if !ok {
@@ -211,10 +212,10 @@ func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last land
 		case ByApex:
 			r.Z = l.apex - want.Value
 		case ByClearance:
-			if !l.crossed {
-				return Vec{}, false
+			r.Z = -want.Value - math.Abs(l.end.P.Y) - w.Court.Net.Centre // it comes down on its own side
+			if l.crossed {
+				r.Z = w.Clearance(l.net) - want.Value
 			}
-			r.Z = w.Clearance(l.net) - want.Value
 		case BySpeed:
 			r.Z = (v.Norm() - want.Value) * time
 		default:

@@ -37,12 +37,21 @@ const (
 	atNet      = 1e-6 // metres: a ball so near to the net's plane has just been seen to cross it
 )
 
+// forces are those on a ball with a spin.
+func (w World) forces(spin Vec) forces {
+	f := forcesOn(w.Ball, w.Air, spin)
+	if w.Coarse {
+		f.longest *= 2
+	}
+	return f
+}
+
 // Follow computes the way of a ball through so many bounces on the ground; without the last of them
 // where the ball does not bounce or is caught by the net.
 func (w World) Follow(l Launch, bounces int) Path {
 	path := Path{states: make([]State, 0, 128)}
 	s, spin := State{P: l.From, V: l.Velocity}, l.Spin
-	f := forcesOn(w.Ball, w.Air, spin)
+	f := w.forces(spin)
 	path.states = append(path.states, s)
 	path.Top = s
 	touched, met := 0, 0
@@ -77,7 +86,7 @@ func (w World) Follow(l Launch, bounces int) Path {
 		}
 		surface := w.Surface
 		s.V, spin = w.Ball.bounce(s.V, spin, normal, surface)
-		f = forcesOn(w.Ball, w.Air, spin)
+		f = w.forces(spin)
 		path.states = append(path.states, s)
 	}
 	path.Events = append(path.Events, Event{Finished, s})

@@ -14,7 +14,7 @@ func (w World) aimOffWall(want Want) (Launch, error) {
 	spin := want.Spin.Along(0, 1)
 	miss := func(v Vec) (Vec, bool) {
 		path := w.Follow(Launch{want.From, v, spin}, 1)
-		if len(path.Events) < 2 || path.Events[0].Kind != Walled || path.Events[0].At.P.Y < 0 {
+		if len(path.Events) < 2 || path.Events[0].Kind != Walled || path.Events[0].At.P.Y < 0 || path.Events[1].Kind != Bounced {
 			return Vec{}, false
 		}
 		end, ok := path.Bounce(0)

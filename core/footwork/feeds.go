@@ -90,8 +90,10 @@ func (d Drill) feeds(ctx context.Context) ([]flown, error) {
 		if s, ok := f.path.Bounce(0); ok {
 			f.bounce = &s
 		}
+		coarse := d.World
+		coarse.Coarse = true
 		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(t)]) {
-			f.varied[k] = d.World.Follow(launch, 2)
+			f.varied[k] = coarse.Follow(launch, 2)
 		}
 	}
 	return list, nil
@@ -126,6 +128,11 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
+	if lob, high := lobHeight[w.Court.Sport]; high && t.Pace == "" && t.Stroke.AboveHead() && t.Stroke != feed.Serve {
+		want.By, want.Value = flight.ByApex, lob
+		l, err = w.Aim(want)
+		return l, false, err
+	}
 	want.By, want.Value = flight.ByTime, max(0.15, from.Distance(landing)/d.Pattern.PaceOf(t).Speed(w.Court))
 	if l, err = w.Aim(want); err == nil {
 		return l, false, nil
@@ -141,6 +148,10 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 
 // wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
 var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, feed.RallyPace: 2.4, feed.GamePace: 1.6}
+
+// lobHeight is how high a ball goes that is fed for a stroke above the head, metres. Common practice, no
+// source.
+var lobHeight = map[court.Sport]float64{court.Tennis: 4.5, court.Pickleball: 3.5, court.Badminton: 4.5}
 
 // problem says in a coach's words why a task cannot be fed.
 func (f flown) problem(i int) string {

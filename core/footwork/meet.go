@@ -42,12 +42,14 @@ const (
 	follow     = 0.30 // seconds from the contact to the first step back, common practice, no source
 	known      = 0.6  // of the reaction is needed for a ball that the player knows before
 	lowest     = 0.20 // metres above the court at which a ball is still met
+	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
 )
 
 // contact is a place and moment at which a ball may be met.
 type contact struct {
 	at   flight.State
+	how  feed.Moment
 	late bool // later than was wanted, or in another way
 }
 
@@ -61,11 +63,11 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		end = second.T
 	}
 	var list []contact
-	within := func(from, to, low, high float64, steps int, late bool) {
+	within := func(from, to, low, high float64, steps int, how feed.Moment, late bool) {
 		for i := range steps {
 			s := path.At(from + (to-from)*(float64(i)+0.5)/float64(steps))
 			if z := s.P.Z + d.World.Court.Above; z >= low && z <= high && d.onHalf(s.P, f) {
-				list = append(list, contact{s, late})
+				list = append(list, contact{s, how, late})
 			}
 		}
 	}
@@ -83,11 +85,11 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		if f.net != nil {
 			from = f.net.T
 		}
-		within(from, stop, low, high, 10, false)
+		within(from, stop, low, high, 10, feed.OutOfTheAir, false)
 		if !f.task.Stroke.AboveHead() && bounced && d.World.Ball.Bounces() {
-			within(first.T, end, floor, p.High, 6, true) // it was let bounce
+			within(first.T, end, floor, p.High, 6, feed.Falling, true) // it was let bounce
 		} else if f.task.Stroke.AboveHead() {
-			within(from, stop, floor, 0.6*p.High, 6, true) // met too low
+			within(from, stop, floor, 0.6*p.High, 6, feed.OutOfTheAir, true) // met too low
 		}
 		return list
 	}
@@ -96,7 +98,12 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 	}
 	top := d.top(path, first, end)
 	ground := first.P.Z
-	wanted := top
+	wanted, how := top, f.moment
+	if high := 0.5 * p.High; f.task.Contact == "" && top.P.Z > high { // too high to be met in comfort
+		if s, ok := path.Passes(comfort*p.High, top.T, false); ok {
+			wanted, how = s, feed.Falling
+		}
+	}
 	switch f.moment {
 	case feed.Rising:
 		if s, ok := path.Passes(ground+0.6*(top.P.Z-ground), first.T+1e-6, true); ok {
@@ -111,8 +118,8 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 			wanted = s
 		}
 	}
-	list = append(list, contact{wanted, false})
-	within(wanted.T, end, floor, p.High, 8, true)
+	list = append(list, contact{wanted, how, false})
+	within(wanted.T, end, floor, p.High, 8, feed.Falling, true)
 	return list
 }
 
@@ -124,7 +131,7 @@ func (d Drill) onHalf(at flight.Vec, f flown) bool {
 // top is the highest point between two bounces.
 func (d Drill) top(path flight.Path, first flight.State, end float64) flight.State {
 	low, high := first.T+1e-6, end
-	for range 40 {
+	for range 24 {
 		a, b := low+(high-low)/3, high-(high-low)/3
 		if path.At(a).P.Z < path.At(b).P.Z {
 			low = a

@@ -130,21 +130,20 @@ func (t timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
 		}
-		next := line.Seconds
-		if n+1 < len(plan) {
-			next = plan[n+1].At
-		}
 		switch {
 		case f.fails != nil:
 			m.Verdict, m.Route, m.Trail = OutOfReach, []court.Point{}, []Sample{}
 			m.From, _ = movers[i].at(t.Drill, t.player, r.At)
 			m.Body = m.From
 		case !f.task.Kind.Flies():
-			t.visit(&movers[i], &m, f, next)
+			t.visit(&movers[i], &m, f)
 		default:
 			t.meet(&movers[i], &m, r, full)
 		}
 		t.recoverFrom(&movers[i], i, f)
+		if n+1 < len(plan) && plan[n+1].Sequence > r.Sequence && t.Pattern.Pause > 0 {
+			movers[i].recover = t.Starts[i] // the pause leads back to where the sequence begins
+		}
 		if m.Verdict.Worse(line.Worst) && !m.Meant {
 			line.Worst = m.Verdict
 		}
@@ -175,7 +174,7 @@ func (t timing) recoverFrom(m *mover, i int, f flown) {
 }
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
-func (t timing) visit(m *mover, meeting *Meeting, f flown, next float64) {
+func (t timing) visit(m *mover, meeting *Meeting, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
 	from, back := m.at(t.Drill, t.player, meeting.Release)
 	run := Way(from, f.place, t.Obstacles)
@@ -187,7 +186,7 @@ func (t timing) visit(m *mover, meeting *Meeting, f flown, next float64) {
 	late := meeting.Leaves - meeting.Release
 	meeting.From, meeting.Body, meeting.Route = from, f.place, run.Places
 	meeting.Needed = late + t.player.Seconds(run.Length) + doing
-	meeting.Available = next - meeting.Release
+	meeting.Available = t.Pattern.GapOf(f.task)
 	meeting.Contact = meeting.Release + meeting.Needed - doing
 	meeting.Spare, meeting.Metres, meeting.Chance, meeting.Trail = meeting.Available-meeting.Needed, run.Length+back.Length, 1, []Sample{}
 	switch {
@@ -214,6 +213,10 @@ func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 	}
 	leaves := math.Max(r.At+react, m.free)
 	from, back := m.at(t.Drill, p, leaves)
+	if contacts := t.contacts[r.Task]; t.Pattern.WayOf(f.task) == feed.SelfDrop && len(contacts) > 0 { // they drop it where they stand
+		leaves, back = r.At, Route{}
+		from = p.stand(contacts[0].at.P, f.task.Stroke, 1)
+	}
 	meeting.Leaves, meeting.From = leaves, from
 	a, found := t.best(t.contacts[r.Task], f.task.Stroke, p, from, leaves-r.At)
 	meeting.Speed, meeting.Apex, meeting.Slower = f.launch.Velocity.Norm(), f.path.Top.P.Z, f.slower
@@ -227,7 +230,7 @@ func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 		a.needed, a.reaching = f.path.End()+9, f.path.End()+9
 	}
 	meeting.Verdict = a.verdict()
-	meeting.How, meeting.Late = f.moment, a.late
+	meeting.How, meeting.Late = a.how, a.late
 	meeting.Contact = r.At + a.available
 	meeting.Needed, meeting.Available, meeting.Spare = a.needed, a.available, a.available-a.needed
 	meeting.Body, meeting.Route = a.body, a.run.Places

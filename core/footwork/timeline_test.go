@@ -22,7 +22,7 @@ func sideToSide(t require.TestingT, gap float64) footwork.Drill {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
 	ball := func(stroke feed.Stroke, x float64) feed.Task {
-		return feed.Task{Stroke: stroke, Landing: court.At(x, -9), Pace: feed.HalfPace}
+		return feed.Task{Stroke: stroke, Landing: court.At(x, -9), Pace: feed.Gentle}
 	}
 	return footwork.Drill{
 		World:  flight.On(c, "hard"),

@@ -93,7 +93,7 @@ func (in Inputs) name(person int) string {
 // drillCues call the feeding, each pick-up where a basket runs empty, and who plays it mirrored.
 func drillCues(d drill.Document, s Stretch, in Inputs) []Cue {
 	at := s.Start + s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. Goal: %s", d.Pattern.TasksPerTurn(), units.Decimal(d.Pattern.Gap, 2), d.Goal)
+	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), d.Goal)
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}

@@ -463,7 +463,27 @@ export interface components {
              */
             second: number;
         };
+        CoachAir: {
+            /**
+             * Format: double
+             * @description Wind blowing to the student's right, m/s
+             */
+            across: number;
+            /**
+             * Format: double
+             * @description Wind blowing away from the student, m/s
+             */
+            along: number;
+            /**
+             * Format: double
+             * @description Metres above the sea
+             */
+            altitude: number;
+            /** Format: double */
+            celsius: number;
+        };
         CoachSettings: {
+            air: components["schemas"]["CoachAir"];
             /** @description Balls in one basket */
             basket: number;
             /**
@@ -471,6 +491,8 @@ export interface components {
              * @description Seconds to walk from one block to the next
              */
             changeOver: number;
+            /** @description How alike the coach's own feeds are */
+            feeding: components["schemas"]["CoachSteadiness"];
             /** @description Walk-off lists are in steps */
             inSteps: boolean;
             /** @description How depth regions are numbered */
@@ -491,6 +513,8 @@ export interface components {
             /** @description What a circle of so much means */
             within: components["schemas"]["CoachWithin"];
         };
+        /** @enum {string} */
+        CoachSteadiness: "very steady" | "usual" | "wild";
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
         Counter: {
@@ -863,6 +887,8 @@ export interface components {
             effort: number;
             equipment: string[];
             goal: components["schemas"]["DrillGoal"];
+            /** @description Whom it is written for; no word means a club player */
+            level?: components["schemas"]["StudentLevel"];
             name: string;
             /** @description Where no ball may go */
             noGo?: components["schemas"]["DrillNoGo"][];
@@ -880,10 +906,21 @@ export interface components {
             /** @description The stroke whose ladder the drill stands on */
             stroke: components["schemas"]["FeedStroke"];
             summary: string;
+            /** @description What the court is laid with; no word means what is usual */
+            surface?: string;
             target: components["schemas"]["CourtTarget"];
             /** @description Turns for each player */
             turns: number;
+            /** @description Easier and harder versions that stand ready */
+            variations?: components["schemas"]["DrillVariation"][];
             version: number;
+        };
+        DrillExplained: {
+            flight: components["schemas"]["WorkingWorking"];
+            /** @description Which meeting of the timeline it is, from 0 */
+            meeting: number;
+            running: components["schemas"]["WorkingWorking"];
+            said: string;
         };
         DrillFeed: {
             from: components["schemas"]["CourtPoint"];
@@ -983,13 +1020,33 @@ export interface components {
         };
         /** @enum {string} */
         DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
+        DrillPlay: {
+            drums: components["schemas"]["WorkingDrum"][];
+            fastest: components["schemas"]["FootworkFastest"][];
+            player: components["schemas"]["FootworkPlayer"];
+            /** @description By field: balls that cannot be fed */
+            problems: components["schemas"]["InvalidFields"];
+            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
+            tasks: components["schemas"]["DrillExplained"][];
+            /** @description What other gaps make of it; none for a rally */
+            tempos: components["schemas"]["FootworkTempo"][];
+            timeline: components["schemas"]["FootworkTimeline"];
+            /** @description In a sentence */
+            verdict: string;
+        };
         DrillPreview: {
             /** @description What is to be done to it first */
             change?: components["schemas"]["DrillChange"];
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
+            /** @description Tried on somebody of this level; neither word means the level it is written for */
+            level?: components["schemas"]["StudentLevel"];
             people: number;
+            /** @description Transformations to be tried on it */
+            steps?: components["schemas"]["FeedStep"][];
+            /** @description Tried on this student */
+            student?: string;
         };
         DrillReport: {
             /** @description The target in words */
@@ -1034,7 +1091,7 @@ export interface components {
             /** @description Of an obstacle: the side on which it is passed */
             around?: components["schemas"]["DrillWay"];
             at: components["schemas"]["CourtPoint"];
-            /** @description Where the mark stands in the document: places.0.mark, pattern.balls.1.landing, target.mark */
+            /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark */
             handle: string;
             label: string;
             /** @description How it is said */
@@ -1061,10 +1118,17 @@ export interface components {
             lesson: string;
             met: boolean;
         };
+        /** @enum {string} */
+        DrillTowards: "easier" | "harder";
         DrillTyped: {
             /** @description A measure, target.mark.measures.0, or a size, target.radius or places.3.size */
             path: string;
             text: string;
+        };
+        DrillVariation: {
+            name: string;
+            steps: components["schemas"]["FeedStep"][];
+            towards: components["schemas"]["DrillTowards"];
         };
         /** @enum {string} */
         DrillWay: "either" | "left" | "right";
@@ -1072,31 +1136,322 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
-        FeedBall: {
-            landing: components["schemas"]["CourtMark"];
-            /** @description What the player answers with */
-            stroke: components["schemas"]["FeedStroke"];
-        };
+        /** @enum {string} */
+        FeedChange: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on";
+        /** @enum {string} */
+        FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
+        /** @enum {string} */
+        FeedEnding: "after a count" | "after a random count" | "at the first miss";
+        /** @enum {string} */
+        FeedKind: "ball" | "touch" | "shadow" | "catch";
+        /** @enum {string} */
+        FeedMoment: "out of the air" | "rising" | "at the top" | "falling" | "at a height";
+        /** @enum {string} */
+        FeedNext: "when the last one has finished" | "while the last one is finishing" | "all at once";
+        /** @enum {string} */
+        FeedOrder: "as listed" | "shuffled" | "drawn by weight";
+        /** @enum {string} */
+        FeedPace: "gentle" | "half pace" | "rally pace" | "game pace";
         FeedPattern: {
-            balls: components["schemas"]["FeedBall"][];
+            /** @description What ends a turn */
+            ends?: components["schemas"]["FeedEnding"];
             /**
              * Format: double
              * @description Seconds between two releases
              */
             gap: number;
+            /** @description The most sequences of a turn that ends at random */
+            most?: number;
+            /** @description When the next player starts */
+            next?: components["schemas"]["FeedNext"];
+            order?: components["schemas"]["FeedOrder"];
+            /**
+             * Format: double
+             * @description Seconds before the end of a turn at which the next player starts, while the last one is finishing
+             */
+            overlap?: number;
             /**
              * Format: double
              * @description Seconds after each sequence
              */
             pause: number;
+            /** @description Each reply is the next feed */
+            rally?: components["schemas"]["FeedRally"];
+            /** @description The same number gives the same random order again */
+            seed?: number;
             /** @description Times the sequence is played in one turn */
             sequences: number;
+            tasks: components["schemas"]["FeedTask"][];
             way: components["schemas"]["FeedWay"];
+        };
+        FeedRally: {
+            /**
+             * Format: double
+             * @description Metres inside the baseline at which replies land
+             */
+            deep: number;
+            /** @description The rule at the other end */
+            far: components["schemas"]["FeedDirection"];
+            /** @description The student's rule */
+            near: components["schemas"]["FeedDirection"];
+            pace?: components["schemas"]["FeedPace"];
+            /** @description Two at the far end, each on their own side: two against one */
+            pair?: boolean;
+            /** @description Strokes of a rally that is worked out */
+            shots: number;
+            /**
+             * Format: double
+             * @description Metres inside the sideline at which replies land
+             */
+            wide: number;
+        };
+        /** @enum {string} */
+        FeedSpinWord: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
+        FeedStep: {
+            /**
+             * Format: double
+             * @description Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual
+             */
+            by?: number;
+            change: components["schemas"]["FeedChange"];
+            /** @description Of a shuffle */
+            seed?: number;
+            /** @description Which task is dropped, or holds the place, from 1; none for the last */
+            task?: number;
         };
         /** @enum {string} */
         FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink";
+        FeedTask: {
+            /**
+             * Format: double
+             * @description Metres above the court at which it is met falling, for a contact at a height
+             */
+            at?: number;
+            /** @description Instead of the pace, what its flight is chosen by */
+            by?: components["schemas"]["FlightBy"];
+            /** @description When the player meets it */
+            contact?: components["schemas"]["FeedMoment"];
+            /** @description Where the feeder stands for it; else where the drill says */
+            from?: components["schemas"]["CourtMark"];
+            /**
+             * Format: double
+             * @description Seconds until the next task; else the pattern's
+             */
+            gap?: number;
+            /**
+             * Format: double
+             * @description Metres above the court at which it leaves; else what is usual
+             */
+            height?: number;
+            /** @description No word means a ball */
+            kind?: components["schemas"]["FeedKind"];
+            /** @description Where the ball lands first; of a touch or a shadow stroke, the place itself */
+            landing: components["schemas"]["CourtMark"];
+            /** @description Too much on purpose: an overload that the coach means */
+            meant?: boolean;
+            /** @description No word means rally pace, gentle by hand */
+            pace?: components["schemas"]["FeedPace"];
+            /** @description Whose task it is where several players are live, from 0 */
+            player?: number;
+            /** @description Where to go afterwards; else where the drill says */
+            recover?: components["schemas"]["CourtMark"];
+            /** @description Where the answer is to land; else on the drill's target */
+            reply?: components["schemas"]["CourtMark"];
+            replyPace?: components["schemas"]["FeedPace"];
+            replySpin?: components["schemas"]["FeedSpinWord"];
+            /**
+             * Format: double
+             * @description Turns a minute instead of the word; less than nothing is backspin
+             */
+            rpm?: number;
+            spin?: components["schemas"]["FeedSpinWord"];
+            /** @description A cue for the feet: open, closed */
+            stance?: string;
+            /** @description What the player answers with */
+            stroke: components["schemas"]["FeedStroke"];
+            /**
+             * Format: double
+             * @description Metres, m/s or seconds, as the flight is chosen
+             */
+            value?: number;
+            /** @description How it is fed; else as the pattern says */
+            way?: components["schemas"]["FeedWay"];
+            /**
+             * Format: double
+             * @description How often it is drawn, against the others; no figure means 1
+             */
+            weight?: number;
+        };
         /** @enum {string} */
-        FeedWay: "hand" | "racket" | "machine" | "partner";
+        FeedWay: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live";
+        /** @enum {string} */
+        FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
+        FootworkFastest: {
+            /** @description Seconds; null where no gap does */
+            gap: null | number;
+            strain: components["schemas"]["FootworkVerdict"];
+        };
+        FootworkMeeting: {
+            /**
+             * Format: double
+             * @description Highest point before the bounce, metres
+             */
+            apex: number;
+            /**
+             * Format: double
+             * @description Seconds from the release that there are
+             */
+            available: number;
+            /** @description Where the player meets it, or gets to */
+            body: components["schemas"]["CourtPoint"];
+            /** @description Null where it does not bounce before it is met */
+            bounce: null | components["schemas"]["FootworkSample"];
+            /**
+             * Format: double
+             * @description How often it is reached with the feeder's own scatter
+             */
+            chance: number;
+            /** @description Over the net, metres; null where it does not cross it */
+            clearance: null | number;
+            /** Format: double */
+            contact: number;
+            /** @description Where the player is then */
+            from: components["schemas"]["CourtPoint"];
+            how: components["schemas"]["FeedMoment"];
+            kind: components["schemas"]["FeedKind"];
+            label: string;
+            /** @description Met later than was wanted, since there was no time */
+            late: boolean;
+            /**
+             * Format: double
+             * @description When the player starts to run
+             */
+            leaves: number;
+            /** @description The coach means it to be too much */
+            meant: boolean;
+            /** @description Where the ball is met; null where there is no ball, or it is out of reach */
+            met: null | components["schemas"]["FootworkSample"];
+            /**
+             * Format: double
+             * @description Run for it, and back from the one before
+             */
+            metres: number;
+            /**
+             * Format: double
+             * @description Seconds from the release that it takes in comfort
+             */
+            needed: number;
+            player: number;
+            /** @description Why it cannot be fed; empty where it can */
+            problem: string;
+            /** Format: double */
+            release: number;
+            route: components["schemas"]["CourtPoint"][];
+            sequence: number;
+            /** @description It comes slower than its pace, so that it clears the net */
+            slower: boolean;
+            /** Format: double */
+            spare: number;
+            /**
+             * Format: double
+             * @description As the ball leaves, m/s
+             */
+            speed: number;
+            /** @description In the pattern, from 0 */
+            task: number;
+            /** @description The ball until it is met */
+            trail: components["schemas"]["FootworkSample"][];
+            verdict: components["schemas"]["FootworkVerdict"];
+        };
+        FootworkPlayer: {
+            backhand: components["schemas"]["StudentBackhand"];
+            hand: components["schemas"]["StudentHand"];
+            /**
+             * Format: double
+             * @description Metres above the floor at which a ball is met overhead at most
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description Metres from the body to a ball that is met in comfort
+             */
+            reach: number;
+            /**
+             * Format: double
+             * @description Seconds from the feeder's strike to the first step, when the ball is not known before
+             */
+            reaction: number;
+            /**
+             * Format: double
+             * @description Acceleration, m/s²
+             */
+            speedup: number;
+            /**
+             * Format: double
+             * @description Metres from the body to a ball that is met in a lunge
+             */
+            stretch: number;
+            /**
+             * Format: double
+             * @description Top speed on court, m/s
+             */
+            top: number;
+        };
+        FootworkRunner: {
+            balls: number;
+            /** Format: double */
+            metres: number;
+            /**
+             * Format: double
+             * @description The other seconds of the turn
+             */
+            rest: number;
+            /**
+             * Format: double
+             * @description Seconds running and striking
+             */
+            work: number;
+        };
+        FootworkSample: {
+            /**
+             * Format: double
+             * @description Seconds after the turn begins
+             */
+            t: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /**
+             * Format: double
+             * @description Metres above the court
+             */
+            z: number;
+        };
+        FootworkTempo: {
+            /**
+             * Format: double
+             * @description Seconds between two releases
+             */
+            gap: number;
+            /** @description Of each task in the pattern, the hardest in the turn; meant ones too */
+            verdicts: components["schemas"]["FootworkVerdict"][];
+            /** @description The hardest that is not meant */
+            worst: components["schemas"]["FootworkVerdict"];
+        };
+        FootworkTimeline: {
+            meetings: components["schemas"]["FootworkMeeting"][];
+            runners: components["schemas"]["FootworkRunner"][];
+            /**
+             * Format: double
+             * @description The turn with its pauses
+             */
+            seconds: number;
+            /** @description The hardest verdict that is not meant */
+            worst: components["schemas"]["FootworkVerdict"];
+        };
+        /** @enum {string} */
+        FootworkVerdict: "easy" | "working" | "stretched" | "out of reach";
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
             message: string;
@@ -1482,8 +1837,12 @@ export interface components {
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
+            /** @description One turn, ball by ball */
+            play: components["schemas"]["DrillPlay"];
             /** @description For the hand that was asked for */
             report: components["schemas"]["DrillReport"];
+            /** @description What each transformation changed */
+            said: string[];
         };
         WorkingDrum: {
             /** @description What is counted: balls, minutes, baskets */

@@ -1,0 +1,255 @@
+package drill
+
+import (
+	"context"
+	"fmt"
+	"math"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+	"hodometer/core/footwork"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+	"hodometer/core/units"
+	"hodometer/core/working"
+)
+
+// Play is one turn of a drill worked out ball by ball for one player.
+type Play struct {
+	Player   footwork.Player    `json:"player"`
+	Timeline footwork.Timeline  `json:"timeline"`
+	Tempos   []footwork.Tempo   `json:"tempos" description:"What other gaps make of it; none for a rally"`
+	Fastest  []footwork.Fastest `json:"fastest"`
+	Problems invalid.Fields     `json:"problems" description:"By field: balls that cannot be fed"`
+	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes in the turn"`
+	Drums    []working.Drum     `json:"drums"`
+	Verdict  string             `json:"verdict" description:"In a sentence"`
+}
+
+// Explained is one task in words, and how its figures came about.
+type Explained struct {
+	Meeting int             `json:"meeting" description:"Which meeting of the timeline it is, from 0"`
+	Said    string          `json:"said"`
+	Flight  working.Working `json:"flight"`
+	Running working.Working `json:"running"`
+}
+
+// Written is the level a drill is written for.
+func (d Document) Written() student.Level {
+	if d.Level == "" {
+		return student.Club
+	}
+	return d.Level
+}
+
+// PlayerFor is the player that somebody of a level is taken for, at the age that goes with it.
+func (d Document) PlayerFor(level student.Level, hand student.Hand) footwork.Player {
+	return footwork.For(d.Sport, footwork.Usual(level), level, hand, student.TwoHanded)
+}
+
+// resolved is what a timeline is worked out from.
+func (d Document) resolved(s coach.Settings) (footwork.Drill, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return footwork.Drill{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	world := flight.On(c, d.Surface)
+	world.Air = s.Flown()
+	if d.Written() == student.Green {
+		world.Ball = flight.BallOf(c.ID, true)
+	}
+	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter()}
+	for _, place := range d.Places {
+		at, err := c.Resolve(place.Mark)
+		if err != nil {
+			return drill, err
+		}
+		switch place.Kind {
+		case Start:
+			drill.Starts = append(drill.Starts, at)
+		case Recovery:
+			drill.Recovery = append(drill.Recovery, at)
+		case Feeder:
+			drill.Feeder = at
+		case Obstacle:
+			round := map[Way]footwork.Round{LeftWay: footwork.OnTheLeft, RightWay: footwork.OnTheRight}[place.Around]
+			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
+		}
+	}
+	target, err := c.Shape(d.Target, d.Play)
+	drill.Target = target.Centre
+	return drill, err
+}
+
+// feedProblems lists the balls that nobody can feed.
+func (d Document) feedProblems(ctx context.Context, s coach.Settings) (invalid.Fields, error) {
+	if err := d.Check(); err != nil {
+		return nil, err
+	}
+	drill, err := d.resolved(s)
+	if err != nil {
+		return nil, err
+	}
+	return drill.Problems(ctx)
+}
+
+// PlayOut works one turn of a drill out for a player. The drill is taken as it stands: one for a
+// left-hander has to be mirrored first. The error is a list of fields, or that of the context.
+func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.Settings) (Play, error) {
+	if err := d.Check(); err != nil {
+		return Play{}, err
+	}
+	drill, err := d.resolved(s)
+	if err != nil {
+		return Play{}, err
+	}
+	p := Play{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
+	if p.Timeline, err = drill.Timeline(ctx, player, 0); err != nil {
+		return Play{}, err
+	}
+	if p.Tempos, err = drill.Tempos(ctx, player); err != nil {
+		return Play{}, err
+	}
+	p.Fastest = footwork.FastestGaps(p.Tempos)
+	seen := map[int]bool{}
+	for i, m := range p.Timeline.Meetings {
+		if seen[m.Task] {
+			continue
+		}
+		seen[m.Task] = true
+		if m.Problem != "" {
+			p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
+		}
+		p.Tasks = append(p.Tasks, Explained{Meeting: i, Said: said(m, s.Units), Flight: d.flightWorking(m, drill, s), Running: runningWorking(m, player, s)})
+	}
+	p.Drums = d.playDrums(p, s)
+	p.Verdict = p.sentence()
+	return p, nil
+}
+
+// said puts a meeting into words.
+func said(m footwork.Meeting, system units.System) string {
+	if m.Problem != "" {
+		return m.Problem
+	}
+	words := fmt.Sprintf("%s: %s", m.Label, m.Verdict)
+	if m.Meant {
+		words += ", as you mean it"
+	}
+	if m.Met != nil {
+		words += fmt.Sprintf("; met %s at %s", m.How, system.Length(m.Met.Z))
+		if m.Late {
+			words += ", later than wanted"
+		}
+	}
+	words += fmt.Sprintf("; %s run", system.Length(m.Metres))
+	if m.Slower {
+		words += "; it comes slower than its pace, or it would not clear the net"
+	}
+	return words
+}
+
+// sentence sums the turn up.
+func (p Play) sentence() string {
+	if len(p.Problems) > 0 {
+		return p.Problems[0].Message
+	}
+	count := map[footwork.Verdict]int{}
+	for _, m := range p.Timeline.Meetings {
+		if !m.Meant {
+			count[m.Verdict]++
+		}
+	}
+	switch {
+	case count[footwork.OutOfReach] > 0:
+		return fmt.Sprintf("%s of this turn cannot be reached.", units.Count(count[footwork.OutOfReach], "ball", "balls"))
+	case count[footwork.Stretched] > 0:
+		return fmt.Sprintf("All can be reached, %d of them only at a stretch.", count[footwork.Stretched])
+	case count[footwork.Working] > 0:
+		return "All can be reached with honest work."
+	}
+	return "All can be reached with ease."
+}
+
+func (d Document) flightWorking(m footwork.Meeting, drill footwork.Drill, s coach.Settings) working.Working {
+	if m.Kind == feed.TouchTask || m.Kind == feed.ShadowTask {
+		return working.Working{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []working.Step{}, Source: working.OwnArithmetic}
+	}
+	inputs := []working.Step{
+		{Name: "Leaves at", Value: units.Decimal(m.Speed, 1) + " m/s"},
+		{Name: "Highest point", Value: s.Units.Length(m.Apex)},
+	}
+	if m.Clearance != nil {
+		inputs = append(inputs, working.Step{Name: "Over the net", Value: s.Units.Length(*m.Clearance)})
+	}
+	if m.Bounce != nil {
+		inputs = append(inputs, working.Step{Name: "Bounces after", Value: units.Decimal(m.Bounce.T-m.Release, 2) + " s"})
+	}
+	ball := drill.World.Ball
+	inputs = append(inputs, working.Step{Name: "Ball", Value: fmt.Sprintf("%s, %s g, %s mm", ball.Name, units.Decimal(1000*ball.Mass, 1), units.Decimal(1000*ball.Diameter, 1))},
+		working.Step{Name: "Air", Value: units.Decimal(drill.World.Air.Density, 3) + " kg/m³"},
+		working.Step{Name: "Surface", Value: drill.World.Surface.Name})
+	return working.Working{
+		Figure: "Flight", Value: units.Decimal(m.Available, 2) + " s until it is met",
+		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of 20 ms; the launch is the one that lands where you put it",
+		Inputs:  inputs, Source: ball.Source + "; drag and lift: Štěpánek, Am. J. Phys. 56 (1988) 138 (from memory)",
+	}
+}
+
+func runningWorking(m footwork.Meeting, p footwork.Player, s coach.Settings) working.Working {
+	second := func(v float64) string { return units.Decimal(v, 2) + " s" }
+	return working.Working{
+		Figure: "Time to spare", Value: second(m.Spare),
+		Formula: "time until the ball is met − (until the first step + run from rest: √(2d/a), or d/v + v/(2a) + setting the feet); easy up to three quarters of the time, working up to all of it, stretched while a lunge still gets there",
+		Inputs: []working.Step{
+			{Name: "Time until it is met", Value: second(m.Available)},
+			{Name: "Until the first step", Value: second(m.Leaves - m.Release)},
+			{Name: "Run for it", Value: s.Units.Length(length(m.Route))},
+			{Name: "Acceleration a, top speed v", Value: fmt.Sprintf("%s m/s², %s m/s", units.Decimal(p.Speedup, 1), units.Decimal(p.Top, 1))},
+			{Name: "Needed", Value: second(m.Needed)},
+			{Name: "Reached with your feeding", Value: units.Decimal(100*m.Chance, 0) + " in 100"},
+		},
+		Source: "Reaction, acceleration, speed and reach by age and level: common practice, no source",
+	}
+}
+
+func length(route []court.Point) (sum float64) {
+	for i := 1; i < len(route); i++ {
+		sum += route[i-1].Distance(route[i])
+	}
+	return sum
+}
+
+// playDrums are what one player runs and rests in a turn, and how fast the pattern can go.
+func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
+	if len(p.Timeline.Runners) == 0 {
+		return nil
+	}
+	r := p.Timeline.Runners[0]
+	run := s.Units.Length(math.Round(r.Metres))
+	ratio := "0"
+	if r.Work > 0 {
+		ratio = "1 : " + units.Decimal(r.Rest/r.Work, 1)
+	}
+	drums := []working.Drum{
+		working.NewDrum("Run in a turn", r.Metres, run, "", working.Working{
+			Formula: "every run for a ball and every way back, for one player", Source: working.OwnArithmetic,
+			Inputs: []working.Step{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
+		}),
+		working.NewDrum("Work : rest", r.Rest, ratio, "", working.Working{
+			Formula: "seconds running and striking : the other seconds of the turn, pauses included", Source: working.OwnArithmetic,
+			Inputs: []working.Step{{Name: "Work", Value: units.Decimal(r.Work, 1) + " s"}, {Name: "Rest", Value: units.Decimal(r.Rest, 1) + " s"}},
+		}),
+	}
+	for _, f := range p.Fastest {
+		if f.Strain == footwork.Working && f.Gap != nil {
+			drums = append(drums, working.NewDrum("Fastest gap", *f.Gap, units.Decimal(*f.Gap, 1), "s", working.Working{
+				Formula: "the shortest gap, in tenths of a second, from which on no ball is worse than working", Source: working.OwnArithmetic,
+				Inputs: []working.Step{{Name: "Gap now", Value: units.Decimal(d.Pattern.Gap, 2) + " s"}},
+			}))
+		}
+	}
+	return drums
+}
