@@ -45,6 +45,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.lessonRoutes()...)
 	table = append(table, s.settingsRoutes()...)
 	table = append(table, s.lengthRoutes()...)
+	table = append(table, s.wordRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 

@@ -30,7 +30,11 @@ type Reword struct {
 func (d Document) Changed(change Change, hand student.Hand, s coach.Settings) (Document, error) {
 	seen, err := d.For(hand), error(nil)
 	if change.Move != nil {
-		seen, err = seen.moved(*change.Move, s.Units.Grain())
+		if task, ok := d.contactTask(change.Move.Handle); ok {
+			seen, err = seen.contactMoved(task, *change.Move, s)
+		} else {
+			seen, err = seen.moved(*change.Move, s.Units.Grain())
+		}
 	}
 	if change.Typed != nil && err == nil {
 		seen, err = seen.typed(*change.Typed, s)

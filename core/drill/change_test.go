@@ -8,6 +8,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/student"
 )
@@ -105,4 +106,23 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 		require.Equal(t, path, fields[0].Path)
 	}
 	require.Len(t, change(d, drill.Change{Remove: "places.3.mark"}).Places, len(d.Places)-1)
+}
+
+func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
+	d, s := coin(), coach.Default()
+	p, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), s)
+	require.NoError(t, err)
+	m := p.Timeline.Meetings[0]
+	drag := func(y float64) feed.Task {
+		x := m.Bounce.X + (m.Met.X-m.Bounce.X)*(y-m.Bounce.Y)/(m.Met.Y-m.Bounce.Y)
+		changed, err := d.Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.0.contact", To: court.Point{X: x, Y: y}}}, student.RightHand, s)
+		require.NoError(t, err)
+		return changed.Pattern.Tasks[0]
+	}
+	require.Equal(t, feed.OutOfTheAir, drag(m.Bounce.Y+2).Contact)
+	require.Equal(t, feed.Rising, drag(m.Bounce.Y-0.5).Contact)
+	require.Equal(t, feed.AtHeight, drag(m.Bounce.Y-6).Contact)
+	require.Positive(t, drag(m.Bounce.Y-6).At)
+	_, err = d.Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.7.contact"}}, student.RightHand, s)
+	require.Error(t, err)
 }

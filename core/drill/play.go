@@ -26,12 +26,14 @@ type Play struct {
 	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes in the turn"`
 	Drums    []working.Drum     `json:"drums"`
 	Verdict  string             `json:"verdict" description:"In a sentence"`
+	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
 }
 
 // Explained is one task in words, and how its figures came about.
 type Explained struct {
 	Meeting int             `json:"meeting" description:"Which meeting of the timeline it is, from 0"`
 	Said    string          `json:"said"`
+	Facts   []working.Step  `json:"facts" description:"Its figures in the coach's units"`
 	Flight  working.Working `json:"flight"`
 	Running working.Working `json:"running"`
 }
@@ -122,10 +124,14 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 		if m.Problem != "" {
 			p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
 		}
-		p.Tasks = append(p.Tasks, Explained{Meeting: i, Said: said(m, s.Units), Flight: d.flightWorking(m, drill, s), Running: runningWorking(m, player, s)})
+		p.Tasks = append(p.Tasks, Explained{Meeting: i, Said: said(m, s.Units), Facts: facts(m, s.Units), Flight: d.flightWorking(m, drill, s), Running: runningWorking(m, player, s)})
 	}
 	p.Drums = d.playDrums(p, s)
 	p.Verdict = p.sentence()
+	p.Runs = []string{}
+	for i, r := range p.Timeline.Runners {
+		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", d.runner(i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
+	}
 	return p, nil
 }
 
@@ -149,6 +155,47 @@ func said(m footwork.Meeting, system units.System) string {
 		words += "; it comes slower than its pace, or it would not clear the net"
 	}
 	return words
+}
+
+// runner names a live player.
+func (d Document) runner(i int) string {
+	switch {
+	case i == 0:
+		return "The student"
+	case d.Pattern.Rally == nil:
+		return fmt.Sprintf("Player %d", i+1)
+	case d.Pattern.Rally.Pair:
+		return fmt.Sprintf("The other end, %s side", []string{"left", "right"}[(i-1)%2])
+	}
+	return "The other end"
+}
+
+// facts are the figures of a meeting, each with its unit.
+func facts(m footwork.Meeting, system units.System) []working.Step {
+	list := []working.Step{}
+	add := func(name, value string) { list = append(list, working.Step{Name: name, Value: value}) }
+	if m.Problem != "" {
+		return list
+	}
+	if m.Met != nil {
+		add("met", fmt.Sprintf("%s at %s", m.How, system.Length(m.Met.Z)))
+	}
+	if m.Kind.Flies() {
+		add("in the air", units.Decimal(m.Available, 2)+" s")
+	}
+	if m.Clearance != nil {
+		add("over the net", system.Length(*m.Clearance))
+	}
+	add("run", system.Length(m.Metres))
+	if m.Spare < 0 {
+		add("short of", units.Decimal(-m.Spare, 2)+" s")
+	} else {
+		add("to spare", units.Decimal(m.Spare, 2)+" s")
+	}
+	if m.Chance < 0.995 {
+		add("reached with your feeding", units.Decimal(100*m.Chance, 0)+" of 100")
+	}
+	return list
 }
 
 // sentence sums the turn up.

@@ -51,7 +51,9 @@ type Release struct {
 }
 
 // random is a generator that gives the same numbers for the same seed.
-func random(seed uint64) *rand.Rand { return rand.New(rand.NewPCG(seed, 0x9e3779b97f4a7c15)) }
+func random(seed uint64) *rand.Rand {
+	return rand.New(rand.NewPCG(seed, 0x9e3779b97f4a7c15)) //nolint:gosec // an order of balls is no secret
+}
 
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
 func (p Pattern) sequencesIn(r *rand.Rand) int {
@@ -63,7 +65,7 @@ func (p Pattern) sequencesIn(r *rand.Rand) int {
 
 // PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
 func (p Pattern) PlanTurn(turn int) []Release {
-	r := random(p.Seed + uint64(turn)*0x2545f4914f6cdd1d)
+	r := random(p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d)
 	var plan []Release
 	at := 0.0
 	for sequence := range p.sequencesIn(r) {

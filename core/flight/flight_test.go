@@ -151,7 +151,7 @@ func TestShuttleRange(t *testing.T) {
 		path := w.Follow(flight.Launch{From: flight.Vec{Y: -6, Z: w.Ball.Radius() + 0.0001}, Velocity: flight.Vec{Y: c[0] * cos, Z: c[0] * sin}}, 1)
 		end, ok := path.Bounce(0)
 		require.True(t, ok)
-		formula := terminal * terminal / flight.Gravity / 2 * cos * math.Log(1+4*math.Pow(c[0]/terminal, 2)*sin)
+		formula := terminal * terminal / flight.Gravity / 2 * cos * math.Log(1+4*c[0]*c[0]/terminal/terminal*sin)
 		vacuum := 2 * c[0] * c[0] * sin * cos / flight.Gravity
 		if c[0] <= 3 {
 			require.InEpsilon(t, formula, end.P.Y+6, 0.10)

@@ -64,9 +64,7 @@ type Plane struct{ X1, Y1, X2, Y2 float64 }
 func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
 	free := w
 	free.Court.Net.HalfUp = 0
-	return free.spreadAt(l, s, func(p Path) (float64, float64, bool) {
-		return plane.crossing(p)
-	})
+	return free.spreadAt(l, s, plane.crossing)
 }
 
 func (g Plane) crossing(p Path) (along, height float64, ok bool) {

@@ -75,9 +75,9 @@ func (m *matrix) update(move, change Vec) {
 	if math.Abs(scale) < 1e-15 {
 		return
 	}
-	error := move.Sub(along).Times(1 / scale)
+	missed := move.Sub(along).Times(1 / scale)
 	row := m.timesLeft(move)
-	m[0], m[1], m[2] = m[0].Add(row.Times(error.X)), m[1].Add(row.Times(error.Y)), m[2].Add(row.Times(error.Z))
+	m[0], m[1], m[2] = m[0].Add(row.Times(missed.X)), m[1].Add(row.Times(missed.Y)), m[2].Add(row.Times(missed.Z))
 }
 
 // inverseJacobian is by differences of three flights.

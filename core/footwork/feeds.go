@@ -4,12 +4,12 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/invalid"
-	"hodometer/core/units"
 )
 
 // Drill is a pattern with its places resolved: what a timeline is worked out from. Places that stand for
@@ -180,5 +180,34 @@ func (d Drill) Problems(ctx context.Context) (invalid.Fields, error) {
 	return wrong, nil
 }
 
-// seconds writes a time for a working.
-func seconds(v float64) string { return units.Decimal(v, 2) + " s" }
+// MomentNear is how a task's ball would be met where its way passes nearest to a place, and how high it is
+// there, in metres to five centimetres.
+func (d Drill) MomentNear(ctx context.Context, task int, place court.Point) (feed.Moment, float64, error) {
+	list, err := d.feeds(ctx)
+	if err != nil {
+		return "", 0, err
+	}
+	f := list[task]
+	if f.fails != nil || !f.task.Kind.Flies() {
+		return "", 0, errors.New("there is no ball to be met in this task")
+	}
+	const steps, nearTop, grain = 200, 0.06, 0.05
+	best := f.path.At(0)
+	for i := range steps {
+		at := f.path.At(f.path.End() * float64(i) / steps)
+		if at.P.Floor().Distance(place) < best.P.Floor().Distance(place) {
+			best = at
+		}
+	}
+	if f.bounce == nil || best.T < f.bounce.T {
+		return feed.OutOfTheAir, 0, nil
+	}
+	top := d.top(f.path, *f.bounce, f.path.End())
+	switch {
+	case math.Abs(best.T-top.T) < nearTop:
+		return feed.AtTheTop, 0, nil
+	case best.T < top.T:
+		return feed.Rising, 0, nil
+	}
+	return feed.AtHeight, math.Max(grain, math.Round(best.P.Z/grain)*grain), nil
+}

@@ -3,6 +3,7 @@ package footwork
 import (
 	"context"
 	"math"
+	"slices"
 )
 
 // Tempo is what a gap between balls makes of each task of a sequence.
@@ -29,7 +30,7 @@ const (
 func (t timing) at(gap float64) timing {
 	share := gap / t.Pattern.Gap
 	t.Pattern.Gap = gap
-	tasks := append(t.Pattern.Tasks[:0:0], t.Pattern.Tasks...)
+	tasks := slices.Clone(t.Pattern.Tasks)
 	for i := range tasks {
 		tasks[i].Gap *= share
 	}

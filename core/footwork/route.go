@@ -124,9 +124,9 @@ func bend(a, b court.Point, o Obstacle, left bool) ([]court.Point, bool) {
 	if along <= 0 || along >= d {
 		return nil, false
 	}
-	clear := math.Abs(beside) >= r-1e-9
+	clears := math.Abs(beside) >= r-1e-9
 	passesLeft := beside < 0 // the way passes left of an obstacle that is to its right
-	if clear && (o.Round == Either || passesLeft == left || math.Abs(beside) > passing) {
+	if clears && (o.Round == Either || passesLeft == left || math.Abs(beside) > passing) {
 		return nil, false
 	}
 	first, last := math.Hypot(cx, cy), b.Distance(o.At)

@@ -71,7 +71,7 @@ func TestNoShorterWay(t *testing.T) {
 			at := route.After(route.Length * float64(i) / 100)
 			require.Greater(t, at.Distance(o.At), r-0.02, "it never runs into it")
 		}
-		clear := func(p, q court.Point) bool {
+		free := func(p, q court.Point) bool {
 			for i := range 101 {
 				s := float64(i) / 100
 				if (court.Point{X: p.X + s*(q.X-p.X), Y: p.Y + s*(q.Y-p.Y)}).Distance(o.At) < r {
@@ -83,7 +83,7 @@ func TestNoShorterWay(t *testing.T) {
 		for i := range 72 {
 			sin, cos := math.Sincos(float64(i) * math.Pi / 36)
 			via := court.Point{X: o.At.X + 1.3*r*cos, Y: o.At.Y + 1.3*r*sin}
-			if clear(a, via) && clear(via, b) {
+			if free(a, via) && free(via, b) {
 				require.LessOrEqual(t, route.Length, a.Distance(via)+via.Distance(b)+0.03)
 			}
 		}

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte'
   import type { Point, Regions, Report } from '../lib/api/client'
   import RegionLines from './RegionLines.svelte'
   import TargetShape from './TargetShape.svelte'
   import WallLines from './WallLines.svelte'
-  import { drawn, frameOf, placeAt, sign, snap, type Crop, type Snapped } from './view'
+  import { drawn, frameOf, placeAt, sign, snap, type Crop, type Frame, type Snapped } from './view'
 
   interface Props {
     report: Report
@@ -19,6 +20,10 @@
     nudgeFine?: number
     /** A place was moved: it is still being dragged, was dropped, or was nudged with a key. */
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+    /** More to be drawn under the signs; px is metres to a pixel. */
+    under?: Snippet<[Frame, number]>
+    /** More spots that can be moved. */
+    more?: Report['spots']
   }
   let {
     report,
@@ -30,6 +35,8 @@
     nudge = 0.1,
     nudgeFine = 0.01,
     onmove,
+    under,
+    more = [],
   }: Props = $props()
 
   let svg = $state<SVGSVGElement>()
@@ -150,9 +157,10 @@
   {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
   <TargetShape shape={report.target} {frame} {px} centre={at('target.mark', report.target.centre)} />
 
+  {@render under?.(frame, px)}
   {#each report.feeds as feed, i (feed.number)}
     {@const from = pt(at(feeder, feed.from))}
-    {@const to = pt(at(`pattern.tasks.${i}.landing`, feed.landing))}
+    {@const to = pt(at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing))}
     <line
       x1={from.x}
       y1={from.y}
@@ -173,10 +181,10 @@
     <line x1="0" x2={frame.width} y1={y} y2={y} class="guide" stroke-width={px} />
   {/if}
 
-  {#each small ? [] : report.spots.filter((spot) => shown(spot.at)) as spot (spot.handle)}
+  {#each small ? [] : [...report.spots, ...more].filter((spot) => shown(spot.at)) as spot (spot.handle)}
     {@const place = pt(at(spot.handle, spot.at))}
     {@const mark = sign(spot.handle, spot.label)}
-    {@const ball = spot.handle.startsWith('pattern')}
+    {@const ball = spot.handle.endsWith('.landing')}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
       role={onmove ? 'button' : 'img'}
@@ -211,6 +219,8 @@
         />
       {:else if spot.label === 'cone'}
         <path d="M0 {-8 * px}L{8 * px} {7 * px}H{-8 * px}Z" class="tag" stroke-width={1.5 * px} />
+      {:else if spot.handle.endsWith('.contact')}
+        <path d="M0 {-9 * px}L{9 * px} 0L0 {9 * px}L{-9 * px} 0Z" class="tag" stroke-width={1.5 * px} />
       {:else if ball}
         <circle r={9 * px} class="tag" stroke-width={1.5 * px} />
       {:else}
@@ -225,7 +235,9 @@
         />
       {/if}
       {#if mark !== '+' && mark !== '×' && spot.label !== 'cone'}
-        <text y={4.5 * px} font-size={13 * px} class:dark={!ball}>{mark}</text>
+        <text y={4.5 * px} font-size={13 * px} class:dark={!ball && !spot.handle.endsWith('.contact')}
+          >{mark}</text
+        >
       {/if}
       {#if spot.around && spot.around !== 'either'}
         <text

@@ -138,7 +138,11 @@ export function snap(place: Point, report: Report, own: string, within: number):
 /** sign is what is written on a mark: its number, or the first letter of what it is. */
 export function sign(handle: string, label: string): string {
   const number = /^pattern\.balls\.(\d+)/.exec(handle)?.[1]
-  if (number !== undefined) return String(Number(number) + 1)
+  if (number !== undefined) {
+    const part = handle.split('.').at(-1)
+    const signs: Record<string, string> = { from: 'f', reply: '→', recover: 'b' }
+    return String(Number(number) + 1) + (signs[part ?? ''] ?? '')
+  }
   if (handle.startsWith('target')) return '+'
   if (handle.startsWith('noGo')) return '×'
   return label === 'on deck' ? 'D' : (label[0]?.toUpperCase() ?? '')

@@ -1,5 +1,5 @@
 import { createQuery, type QueryClient } from '@tanstack/svelte-query'
-import { answer, api, type Settings } from './api/client'
+import { answer, api, type Settings, type Words } from './api/client'
 
 /** The keys under which answers are kept. */
 export const keys = {
@@ -13,6 +13,7 @@ export const keys = {
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
   settings: ['settings'] as const,
   courts: ['courts'] as const,
+  words: ['words'] as const,
   length: (metres: number, units: string) => ['lengths', metres, units] as const,
   regions: (court: string) => ['regions', court] as const,
 }
@@ -24,6 +25,13 @@ export const diary = (back: number, ahead: number) =>
 
 export const settingsQuery = () =>
   createQuery<Settings>(() => ({ queryKey: keys.settings, queryFn: () => answer(api.GET('/api/settings')) }))
+
+export const wordsQuery = () =>
+  createQuery<Words>(() => ({
+    queryKey: keys.words,
+    queryFn: () => answer(api.GET('/api/words')),
+    staleTime: Infinity,
+  }))
 
 /** renew makes everything that may show a changed thing ask again. */
 export const renew = (client: QueryClient, ...which: (readonly unknown[])[]) =>

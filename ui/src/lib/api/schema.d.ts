@@ -434,6 +434,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a coach can choose from */
+        get: operations["listWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -916,6 +933,8 @@ export interface components {
             version: number;
         };
         DrillExplained: {
+            /** @description Its figures in the coach's units */
+            facts: components["schemas"]["WorkingStep"][];
             flight: components["schemas"]["WorkingWorking"];
             /** @description Which meeting of the timeline it is, from 0 */
             meeting: number;
@@ -1026,6 +1045,8 @@ export interface components {
             player: components["schemas"]["FootworkPlayer"];
             /** @description By field: balls that cannot be fed */
             problems: components["schemas"]["InvalidFields"];
+            /** @description What each live player runs in the turn, in words */
+            runs: string[];
             /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
             tasks: components["schemas"]["DrillExplained"][];
             /** @description What other gaps make of it; none for a rally */
@@ -1834,6 +1855,21 @@ export interface components {
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
+        Words: {
+            /** @description Transformations of a pattern */
+            changes: components["schemas"]["FeedChange"][];
+            directions: components["schemas"]["FeedDirection"][];
+            endings: components["schemas"]["FeedEnding"][];
+            kinds: components["schemas"]["FeedKind"][];
+            levels: components["schemas"]["StudentLevel"][];
+            moments: components["schemas"]["FeedMoment"][];
+            nexts: components["schemas"]["FeedNext"][];
+            orders: components["schemas"]["FeedOrder"][];
+            paces: components["schemas"]["FeedPace"][];
+            spins: components["schemas"]["FeedSpinWord"][];
+            strokes: components["schemas"]["FeedStroke"][];
+            ways: components["schemas"]["FeedWay"][];
+        };
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
@@ -2843,6 +2879,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Progress"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Words"];
                 };
             };
             default: {

@@ -1,8 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, type Report, type Settings } from '../../lib/api/client'
+  import { answer, api, over, type Play, type Report, type Settings } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
-  import type { Crop, Snapped } from '../../court/view'
+  import PlayLayer from '../../court/PlayLayer.svelte'
+  import type { Moment } from '../../court/play'
+  import type { Crop, Frame, Snapped } from '../../court/view'
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
 
@@ -12,8 +14,11 @@
     label: string
     settings: Settings | undefined
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+    /** The turn that is played, and the moment of it that is shown. */
+    play?: Play
+    moment?: Moment | null
   }
-  let { report, label, settings, onmove }: Props = $props()
+  let { report, label, settings, onmove, play, moment = null }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
@@ -33,6 +38,19 @@
   }))
   const regions = $derived(query.data?.find((each) => each.name === scheme))
 
+  /** Where each ball is met, to be dragged along its way. */
+  const contacts = $derived<Report['spots']>(
+    (play?.tasks ?? []).flatMap((task) => {
+      const meeting = play?.timeline.meetings[task.meeting]
+      if (!meeting?.met || play?.timeline.runners.length !== 1) return []
+      const { x, y } = meeting.met
+      const label = `ball ${meeting.task + 1} is met`
+      const handle = `pattern.tasks.${meeting.task}.contact`
+      const place = { at: { x, y }, mark: {}, parts: [], removable: false, size: 0 }
+      return [{ handle, label, said: task.said, ...place }]
+    }),
+  )
+
   async function number(numbering: Settings['settings']['numbering']) {
     if (!settings) return
     try {
@@ -48,6 +66,9 @@
   }
 </script>
 
+{#snippet under(frame: Frame, px: number)}
+  {#if play}<PlayLayer {play} {frame} {px} {moment} />{/if}
+{/snippet}
 <Court
   {report}
   {label}
@@ -57,6 +78,8 @@
   nudge={settings?.nudge}
   nudgeFine={settings?.nudgeFine}
   {onmove}
+  {under}
+  more={contacts}
 />
 <div class="choices no-print">
   <label for="{id}-end">Nearest end</label>

@@ -14,12 +14,20 @@
     type Settings,
     type Wording,
   } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
+  import { keys, renew, wordsQuery } from '../../lib/data'
   import { Draft } from '../../lib/draft.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import { Bench } from './bench.svelte'
+  import PatternFields from './PatternFields.svelte'
+  import { Playback } from './playback.svelte'
+  import PlayControls from './PlayControls.svelte'
+  import Sequence from './Sequence.svelte'
+  import Tempo from './Tempo.svelte'
+  import TryOn from './TryOn.svelte'
+  import Variations from './Variations.svelte'
+  import VerdictSign from './VerdictSign.svelte'
   import CourtChange from './CourtChange.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
@@ -49,9 +57,13 @@
   })
   const bench = new Bench()
   const report = $derived(bench.worked?.report)
+  const play = $derived(bench.worked?.play)
+  const words = wordsQuery()
+  const playback = new Playback(() => play)
+  const trying = $derived(bench.steps.length > 0)
 
   $effect(() => {
-    void [bench.people, bench.hand]
+    void [bench.people, bench.hand, bench.student, bench.level, bench.steps]
     bench.ask($state.snapshot(draft.document))
   })
 
@@ -138,8 +150,11 @@
         {report}
         label="{draft.document.name} on {report.court.name}"
         {settings}
-        onmove={builtIn ? undefined : move}
+        onmove={builtIn || trying ? undefined : move}
+        {play}
+        moment={playback.moment}
       />
+      <PlayControls {playback} />
     {/if}
     <div class="no-print mt-2 flex flex-wrap items-center gap-3 text-sm">
       <fieldset class="flex gap-3">
@@ -151,6 +166,7 @@
           ><input type="radio" class="radio radio-sm" value="left" bind:group={bench.hand} /> left-hander</label
         >
       </fieldset>
+      <TryOn {bench} drill={draft.document} words={words.data} />
     </div>
     {#if !builtIn}<p class="hint no-print mt-1 text-sm">
         Drag a sign, or choose it and use the arrow keys; Shift for small steps.
@@ -158,6 +174,47 @@
     {#if bench.refusal}<p class="text-error mt-1" role="alert">{bench.refusal}</p>{/if}
   </div>
   <div class="flex flex-col gap-4">
+    <section class="sheet" aria-labelledby="sequence">
+      <h2 id="sequence">The sequence</h2>
+      {#if play}
+        <p class="mt-1 mb-2 flex items-center gap-2" role="status">
+          <VerdictSign verdict={play.timeline.worst} bare />{play.verdict}
+        </p>
+      {/if}
+      {#if !draft.document.pattern.rally}
+        <Sequence
+          {draft}
+          {play}
+          words={words.data}
+          {builtIn}
+          tried={trying ? bench.worked?.document : undefined}
+          {errors}
+        />
+        {#if play && report}
+          <Tempo
+            {play}
+            {report}
+            gap={(trying ? bench.worked?.document : draft.document)?.pattern.gap ?? 3}
+            disabled={builtIn || trying}
+            onchange={(gap) => draft.change((d) => (d.pattern.gap = gap))}
+          />
+        {/if}
+      {/if}
+      {#if play && play.runs.length > 1}
+        <ul class="mt-1 flex flex-wrap gap-x-5" aria-label="Who runs how far">
+          {#each play.runs as run (run)}<li>{run}</li>{/each}
+        </ul>
+      {/if}
+      {#if words.data}<PatternFields {draft} words={words.data} {builtIn} />{/if}
+    </section>
+    <Variations
+      {draft}
+      {builtIn}
+      words={words.data}
+      worked={bench.worked}
+      steps={bench.steps}
+      ontry={(steps) => (bench.steps = steps)}
+    />
     {#if report}
       <section class="sheet" aria-labelledby="aim">
         <h2 id="aim">Goal and target</h2>
@@ -225,7 +282,7 @@
     {/if}
   </div>
 </div>
-{#if report}<div class="foot"><Drums drums={report.drums} /></div>{/if}
+{#if report && play}<div class="foot"><Drums drums={[...report.drums, ...play.drums]} /></div>{/if}
 
 <style>
   .bench {

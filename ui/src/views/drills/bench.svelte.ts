@@ -5,11 +5,13 @@ import {
   say,
   type Change,
   type DrillDocument,
+  type Step,
   type WorkedDrill,
 } from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
 
 export type Hand = 'right' | 'left'
+type Level = NonNullable<DrillDocument['level']>
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 300
@@ -20,7 +22,7 @@ function onlyMoved(shown: WorkedDrill, fresh: WorkedDrill, handle: string): Work
   const spots = shown.report.spots.map((spot, i) =>
     spot.handle === handle ? (fresh.report.spots[i] ?? spot) : spot,
   )
-  return { document: shown.document, report: { ...shown.report, spots, target, measured, aim } }
+  return { ...shown, report: { ...shown.report, spots, target, measured, aim } }
 }
 
 /**
@@ -31,6 +33,11 @@ export class Bench {
   worked = $state.raw<WorkedDrill>()
   people = $state(1)
   hand = $state<Hand>('right')
+  /** Whom it is tried on: a student, or a level; neither takes the level it is written for. */
+  student = $state('')
+  level = $state('')
+  /** Transformations that are tried without being kept. */
+  steps = $state.raw<Step[]>([])
   /** What was wrong with the last change, by its path. */
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
@@ -86,9 +93,19 @@ export class Bench {
   #preview(document: DrillDocument, change?: Change) {
     return answer(
       api.POST('/api/drills/preview', {
-        body: { document, people: this.people, hand: this.hand, change },
+        body: { document, people: this.people, ...this.#tried(change) },
       }),
     )
+  }
+
+  #tried(change?: Change) {
+    return {
+      hand: this.hand,
+      student: this.student || undefined,
+      level: (this.level || undefined) as Level | undefined,
+      // What is changed by hand is the drill itself, not the variation that is being tried.
+      ...(change ? { change } : { steps: this.steps }),
+    }
   }
 
   #run(question: () => Promise<void>) {

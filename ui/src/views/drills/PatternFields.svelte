@@ -1,0 +1,127 @@
+<script lang="ts">
+  import type { DrillDocument, Words } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import LengthField from '../../lib/LengthField.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+
+  /** How the whole pattern runs: its feeding, order, turns, and a rally's rules. */
+  interface Props {
+    draft: Draft<DrillDocument>
+    words: Words
+    builtIn: boolean
+  }
+  let { draft, words, builtIn }: Props = $props()
+  type Pattern = DrillDocument['pattern']
+  type Rally = NonNullable<Pattern['rally']>
+  const pattern = $derived(draft.document.pattern)
+  const rally = $derived(pattern.rally)
+  const errors = $derived(draft.fields)
+  const set = (change: Partial<Pattern>) => draft.change((d) => Object.assign(d.pattern, change))
+  const setRally = (change: Partial<Rally>) =>
+    draft.change((d) => d.pattern.rally && Object.assign(d.pattern.rally, change))
+  const fresh: Rally = { near: 'cross-court', far: 'down the line', shots: 12, deep: 2.5, wide: 1 }
+</script>
+
+<fieldset disabled={builtIn} class="mt-3 grid grid-cols-2 gap-3 md:grid-cols-4">
+  <legend class="sr-only">How the pattern runs</legend>
+  <SelectField label="Fed by" value={pattern.way} options={words.ways} onchange={(way) => set({ way })} />
+  <SelectField
+    label="Order"
+    value={pattern.order ?? 'as listed'}
+    options={words.orders}
+    onchange={(order) => set({ order })}
+  />
+  <SelectField
+    label="A turn ends"
+    value={pattern.ends ?? 'after a count'}
+    options={words.endings}
+    onchange={(ends) =>
+      set({ ends, most: ends === 'after a random count' ? pattern.sequences + 2 : undefined })}
+  />
+  {#if pattern.ends === 'after a random count'}
+    <NumberField
+      label="Sequences at most"
+      value={pattern.most ?? 0}
+      error={errors['pattern.most']}
+      onchange={(most) => set({ most })}
+    />
+  {/if}
+  <SelectField
+    label="The next one starts"
+    value={pattern.next ?? 'when the last one has finished'}
+    options={words.nexts}
+    onchange={(next) => set({ next, overlap: next === 'while the last one is finishing' ? 2 : undefined })}
+  />
+  {#if pattern.next === 'while the last one is finishing'}
+    <NumberField
+      label="That much before the end"
+      unit="s"
+      step={0.5}
+      value={pattern.overlap ?? 0}
+      error={errors['pattern.overlap']}
+      onchange={(overlap) => set({ overlap })}
+    />
+  {/if}
+  {#if pattern.order && pattern.order !== 'as listed'}
+    <NumberField
+      label="Order number"
+      value={pattern.seed ?? 0}
+      error={errors['pattern.seed']}
+      onchange={(seed) => set({ seed })}
+    />
+  {/if}
+  <label class="flex items-center gap-2 self-end pb-2 text-sm">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-sm"
+      checked={Boolean(rally)}
+      onchange={(event) => set({ rally: event.currentTarget.checked ? fresh : undefined })}
+    />
+    each reply is the next feed
+  </label>
+  {#if rally}
+    <SelectField
+      label="The student plays"
+      value={rally.near}
+      options={words.directions}
+      onchange={(near) => setRally({ near })}
+    />
+    <SelectField
+      label="The other end plays"
+      value={rally.far}
+      options={words.directions}
+      onchange={(far) => setRally({ far })}
+    />
+    <SelectField
+      label="At the other end"
+      value={rally.pair ? 'two' : 'one'}
+      options={['one', 'two']}
+      onchange={(n) => setRally({ pair: n === 'two' || undefined })}
+    />
+    <SelectField
+      label="Pace"
+      value={rally.pace ?? 'rally pace'}
+      options={words.paces}
+      onchange={(pace) => setRally({ pace })}
+    />
+    <NumberField
+      label="Shots of a rally"
+      value={rally.shots}
+      error={errors['pattern.rally.shots']}
+      onchange={(shots) => setRally({ shots })}
+    />
+    <LengthField
+      label="Inside the baseline"
+      metres={rally.deep}
+      error={errors['pattern.rally.deep']}
+      onchange={(deep) => setRally({ deep })}
+    />
+    <LengthField
+      label="Inside the sideline"
+      metres={rally.wide}
+      error={errors['pattern.rally.wide']}
+      onchange={(wide) => setRally({ wide })}
+    />
+  {/if}
+</fieldset>

@@ -1,0 +1,229 @@
+<script lang="ts">
+  import { tick } from 'svelte'
+  import type { DrillDocument, Meeting, Play, Task, Working, Words } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import VerdictSign from './VerdictSign.svelte'
+
+  /** The tasks of a sequence as rows to be edited, each with what the turn makes of it. */
+  interface Props {
+    draft: Draft<DrillDocument>
+    play: Play | undefined
+    words: Words | undefined
+    builtIn: boolean
+    /** A variation is being tried: rows show it and cannot be changed. */
+    tried: DrillDocument | undefined
+    errors: Record<string, string>
+  }
+  let { draft, play, words, builtIn, tried, errors }: Props = $props()
+  const pattern = $derived((tried ?? draft.document).pattern)
+  const fixed = $derived(builtIn || Boolean(tried))
+  let working = $state<Working | null>(null)
+  let table = $state<HTMLTableElement>()
+  const most = 12
+
+  const explained = (task: number) =>
+    play?.tasks.find((each) => play.timeline.meetings[each.meeting]?.task === task)
+  const meetingOf = (task: number): Meeting | undefined =>
+    play?.timeline.meetings[explained(task)?.meeting ?? -1]
+  const set = (i: number, change: Partial<Task>) =>
+    draft.change((d) => d.pattern.tasks[i] && Object.assign(d.pattern.tasks[i], change))
+
+  async function focusRow(i: number, column = 0) {
+    await tick()
+    const row = table?.tBodies[0]?.rows[i]
+    row?.querySelectorAll<HTMLElement>('select, input')[column]?.focus()
+  }
+
+  function add(after: number) {
+    if (pattern.tasks.length >= most) return
+    draft.change((d) => {
+      const like = d.pattern.tasks[after]
+      if (like) d.pattern.tasks.splice(after + 1, 0, structuredClone(like))
+    })
+    void focusRow(after + 1)
+  }
+
+  function remove(i: number) {
+    if (pattern.tasks.length < 2) return
+    draft.change((d) => d.pattern.tasks.splice(i, 1))
+    void focusRow(Math.min(i, pattern.tasks.length - 1))
+  }
+
+  function shift(i: number, by: number) {
+    const to = i + by
+    if (to < 0 || to >= pattern.tasks.length) return
+    draft.change((d) => {
+      const [moved] = d.pattern.tasks.splice(i, 1)
+      if (moved) d.pattern.tasks.splice(to, 0, moved)
+    })
+    void focusRow(to)
+  }
+
+  /** Enter adds a row below, up and down go from row to row, with Alt they take the row along. */
+  function key(event: KeyboardEvent, i: number) {
+    if (fixed) return
+    const field = event.target as HTMLElement
+    const fields = [...(table?.tBodies[0]?.rows[i]?.querySelectorAll('select, input') ?? [])]
+    const column = Math.max(0, fields.indexOf(field))
+    const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
+    if (event.key === 'Enter') add(i)
+    else if (by && event.altKey) shift(i, by)
+    else if (by && !event.shiftKey) void focusRow(i + by, column)
+    else if (event.key === 'Delete' && event.ctrlKey) remove(i)
+    else return
+    event.preventDefault()
+  }
+
+  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
+  const wrong = (i: number) =>
+    Object.entries(errors).find(
+      ([at]) => at.startsWith(`pattern.tasks.${i}.`) || at === `pattern.tasks.${i}`,
+    )?.[1]
+</script>
+
+{#snippet choice(
+  label: string,
+  value: string | undefined,
+  usual: string,
+  options: readonly string[],
+  onchange: (value: string) => void,
+)}
+  <select
+    class="select select-xs w-auto max-w-36"
+    aria-label={label}
+    value={value ?? ''}
+    disabled={fixed}
+    onchange={(event) => onchange(event.currentTarget.value)}
+  >
+    {#if usual}<option value="">{usual}</option>{/if}
+    {#each options as option (option)}<option>{option}</option>{/each}
+  </select>
+{/snippet}
+
+<div class="overflow-x-auto">
+  <table class="table-sm table" bind:this={table}>
+    <caption class="sr-only">The tasks of one sequence, in order</caption>
+    <thead>
+      <tr>
+        <th scope="col">#</th><th scope="col">Task</th><th scope="col">What becomes of it</th>
+        <th scope="col"><span class="sr-only">Row</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each pattern.tasks as task, i (i)}
+        {@const meeting = meetingOf(i)}
+        {@const name = `Task ${i + 1}`}
+        <tr onkeydown={(event) => key(event, i)}>
+          <th scope="row" class="drum-digits align-top text-xl">{i + 1}</th>
+          <td class="align-top">
+            <div class="flex flex-wrap gap-1">
+              {@render choice(`${name}: kind`, task.kind ?? 'ball', '', words?.kinds ?? [], (v) =>
+                set(i, { kind: v as Task['kind'] }),
+              )}
+              {@render choice(`${name}: stroke`, task.stroke, '', words?.strokes ?? [], (v) =>
+                set(i, { stroke: v as Task['stroke'] }),
+              )}
+              {#if (task.kind ?? 'ball') === 'ball' || task.kind === 'catch'}
+                {@render choice(
+                  `${name}: pace`,
+                  task.by ? '' : task.pace,
+                  task.by ? `by ${task.by}` : 'usual pace',
+                  words?.paces ?? [],
+                  (v) => set(i, { pace: (v || undefined) as Task['pace'], by: undefined, value: undefined }),
+                )}
+                {@render choice(
+                  `${name}: spin`,
+                  task.spin,
+                  'no spin',
+                  (words?.spins ?? []).filter((s) => s !== 'flat'),
+                  (v) => set(i, { spin: (v || undefined) as Task['spin'] }),
+                )}
+                {@render choice(`${name}: met`, task.contact, 'met as usual', words?.moments ?? [], (v) =>
+                  set(i, {
+                    contact: (v || undefined) as Task['contact'],
+                    at: v === 'at a height' ? (task.at ?? 0.8) : undefined,
+                  }),
+                )}
+              {/if}
+              <label class="flex items-center gap-1 text-sm">
+                <span class="sr-only">{name}: gap after it, seconds</span>
+                <input
+                  class="input input-xs w-14"
+                  inputmode="decimal"
+                  placeholder={String(pattern.gap)}
+                  value={task.gap ?? ''}
+                  disabled={fixed}
+                  onchange={(event) => set(i, { gap: number(event.currentTarget.value) })}
+                /> s
+              </label>
+              <label class="flex items-center gap-1 text-sm">
+                <input
+                  type="checkbox"
+                  class="checkbox checkbox-xs"
+                  checked={task.meant ?? false}
+                  disabled={fixed}
+                  onchange={(event) => set(i, { meant: event.currentTarget.checked || undefined })}
+                />
+                overload on purpose<span class="sr-only">, {name}</span>
+              </label>
+            </div>
+            {#if task.stance}<p class="hint text-sm">Feet: {task.stance}</p>{/if}
+            {#if wrong(i)}<p class="text-error text-sm" role="alert">{wrong(i)}</p>{/if}
+          </td>
+          <td class="align-top text-sm">
+            {#if meeting?.problem}
+              <p class="text-error" role="alert">{meeting.problem}</p>
+            {:else if meeting}
+              <VerdictSign verdict={meeting.verdict} />{meeting.meant ? ', as you mean it' : ''}
+              {#if meeting.late}<p>met later than wanted, for want of time</p>{/if}
+              {#if meeting.slower}<p>slower than its pace, to clear the net</p>{/if}
+              <dl class="flex flex-wrap gap-x-3">
+                {#each explained(i)?.facts ?? [] as fact (fact.name)}
+                  <div class="flex gap-1">
+                    <dt>{fact.name}</dt>
+                    <dd class="font-medium">{fact.value}</dd>
+                  </div>
+                {/each}
+              </dl>
+              <span class="no-print flex gap-3">
+                <button class="link" onclick={() => (working = explained(i)?.flight ?? null)}
+                  >flight<span class="sr-only"> of {name}</span></button
+                >
+                <button class="link" onclick={() => (working = explained(i)?.running ?? null)}
+                  >run<span class="sr-only"> of {name}</span></button
+                >
+              </span>
+            {/if}
+          </td>
+          <td class="no-print align-top whitespace-nowrap">
+            {#if !fixed}
+              <button
+                class="btn btn-xs"
+                disabled={i === 0}
+                onclick={() => shift(i, -1)}
+                aria-label="{name} earlier">↑</button
+              >
+              <button
+                class="btn btn-xs"
+                disabled={pattern.tasks.length < 2}
+                onclick={() => remove(i)}
+                aria-label="Drop {name}">−</button
+              >
+              <button
+                class="btn btn-xs"
+                disabled={pattern.tasks.length >= most}
+                onclick={() => add(i)}
+                aria-label="Add one after {name}">+</button
+              >
+            {/if}
+          </td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>
+{#if !fixed}<p class="hint no-print text-sm">
+    Enter adds one below; ↑ and ↓ go from row to row, with Alt they take it along; Ctrl and Delete drop it.
+  </p>{/if}
+<WorkingDialog {working} onclose={() => (working = null)} />

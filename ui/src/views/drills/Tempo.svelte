@@ -1,0 +1,134 @@
+<script lang="ts">
+  import type { Play, Report } from '../../lib/api/client'
+  import VerdictSign from './VerdictSign.svelte'
+
+  /** The gap between balls as a slider, and where along it each ball becomes easier. */
+  interface Props {
+    play: Play
+    report: Report
+    gap: number
+    disabled: boolean
+    onchange: (gap: number) => void
+  }
+  let { play, report, gap, disabled, onchange }: Props = $props()
+  const [least, most] = [0.5, 8]
+  const share = (seconds: number) => (100 * (seconds - least)) / (most - least)
+  const tasks = $derived(play.tempos[0]?.verdicts.length ?? 0)
+  /** Stretches of one verdict along the slider. */
+  const bands = $derived(
+    Array.from({ length: tasks }, (_, task) => {
+      const list: { verdict: Play['timeline']['worst']; from: number; to: number }[] = []
+      for (const tempo of play.tempos) {
+        const verdict = tempo.verdicts[task] ?? 'easy'
+        const last = list.at(-1)
+        if (last?.verdict === verdict) last.to = tempo.gap
+        else list.push({ verdict, from: last?.to ?? least, to: tempo.gap })
+      }
+      return list
+    }),
+  )
+  let moving = $state<number | null>(null)
+  const shown = $derived(moving ?? gap)
+</script>
+
+{#if tasks}
+  <div class="mt-3">
+    <div class="flex items-baseline gap-3">
+      <label for="gap" class="text-sm font-medium">Gap between balls</label>
+      <output class="drum-digits text-xl">{shown.toFixed(1)} s</output>
+      <span class="text-sm">{(60 / shown).toFixed(1)} balls/min</span>
+    </div>
+    <input
+      id="gap"
+      type="range"
+      class="range range-sm w-full"
+      min={least}
+      max={most}
+      step="0.1"
+      value={Math.min(Math.max(gap, least), most)}
+      {disabled}
+      aria-valuetext="{shown.toFixed(1)} seconds"
+      oninput={(event) => (moving = event.currentTarget.valueAsNumber)}
+      onchange={(event) => {
+        moving = null
+        onchange(event.currentTarget.valueAsNumber)
+      }}
+    />
+    <div class="bands" aria-hidden="true">
+      {#each bands as list, task (task)}
+        <div class="band">
+          {#each list as band (band.from)}
+            <span
+              class={band.verdict.replaceAll(' ', '-')}
+              style:left="{share(band.from)}%"
+              style:width="{share(band.to) - share(band.from)}%"
+              title="{report.feeds.find((feed) => feed.number === task + 1)?.label ??
+                `task ${task + 1}`}: {band.verdict} from {band.from.toFixed(1)} to {band.to.toFixed(1)} s"
+            ></span>
+          {/each}
+          <b>{task + 1}</b>
+        </div>
+      {/each}
+      <i style:left="{share(Math.min(Math.max(shown, least), most))}%"></i>
+    </div>
+    <ul class="mt-2 flex flex-wrap gap-x-5 text-sm" aria-label="How fast it can go">
+      {#each play.fastest as fastest (fastest.strain)}
+        <li class="flex items-center gap-1.5">
+          <VerdictSign verdict={fastest.strain} />
+          {fastest.gap === null ? 'at no gap' : `from ${fastest.gap.toFixed(1)} s`}
+        </li>
+      {/each}
+    </ul>
+  </div>
+{/if}
+
+<style>
+  .bands {
+    position: relative;
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+    margin-top: 0.25rem;
+  }
+  .band {
+    position: relative;
+    height: 0.8rem;
+    background: var(--color-base-200);
+  }
+  .band b {
+    position: absolute;
+    left: 0.25rem;
+    font: 600 0.75rem/0.8rem var(--font-drum);
+    color: var(--color-base-100);
+  }
+  .band span {
+    position: absolute;
+    inset-block: 0;
+  }
+  /* Told apart by height as well as by colour. */
+  .easy {
+    background: var(--color-success);
+    top: 60% !important;
+  }
+  .working {
+    background: var(--color-info);
+    top: 35% !important;
+  }
+  .stretched {
+    background: var(--color-warning);
+    top: 15% !important;
+  }
+  .out-of-reach {
+    background: repeating-linear-gradient(
+      45deg,
+      var(--color-error) 0 4px,
+      color-mix(in oklab, var(--color-error) 55%, var(--color-base-100)) 4px 8px
+    );
+  }
+  i {
+    position: absolute;
+    inset-block: -2px;
+    width: 2px;
+    background: var(--color-base-content);
+  }
+</style>

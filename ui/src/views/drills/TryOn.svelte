@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import type { DrillDocument, Words } from '../../lib/api/client'
+  import { keys, students } from '../../lib/data'
+  import type { Bench } from './bench.svelte'
+
+  /** Whom the turn is worked out for: a student, or a level. */
+  interface Props {
+    bench: Bench
+    drill: DrillDocument
+    words: Words | undefined
+  }
+  let { bench, drill, words }: Props = $props()
+  const query = createQuery(() => ({
+    queryKey: [...keys.students, { withAway: false }],
+    queryFn: () => students(false),
+  }))
+  const own = $derived((query.data ?? []).filter((student) => student.profile.sport === drill.sport))
+  const levels = $derived(
+    (words?.levels ?? []).filter((level) => drill.sport === 'tennis' || !level.endsWith('ball')),
+  )
+  const written = $derived(drill.level ?? 'club player')
+
+  function choose(value: string) {
+    const student = own.find((each) => each.id === value)
+    bench.student = student?.id ?? ''
+    bench.level = student ? '' : value
+    if (student) bench.hand = student.profile.hand
+  }
+</script>
+
+<label class="flex items-center gap-2 text-sm">
+  Try it on
+  <select
+    class="select select-sm w-auto"
+    value={bench.student || bench.level}
+    onchange={(event) => choose(event.currentTarget.value)}
+  >
+    <option value="">whom it is written for: {written}</option>
+    {#if own.length}
+      <optgroup label="Your students">
+        {#each own as student (student.id)}<option value={student.id}>{student.profile.name}</option>{/each}
+      </optgroup>
+    {/if}
+    <optgroup label="A level">
+      {#each levels as level (level)}<option value={level}>{level}</option>{/each}
+    </optgroup>
+  </select>
+</label>
