@@ -21,7 +21,7 @@ async function threeMarks(url: string, court: Court, places: [number, number][])
     places: places.map(([x, y], i) => ({ kind: kinds[i], mark: { place: { x, y } } })),
     pattern: {
       ...first.document.pattern,
-      balls: [{ stroke: 'forehand', landing: { place: { x: 0, y: -1 } } }],
+      tasks: [{ stroke: 'forehand', landing: { place: { x: 0, y: -1 } } }],
     },
     target: { kind: 'circle', radius: 0.4, mark: { place: { x: 0, y: court.length / 4 } } },
   }

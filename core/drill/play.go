@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"strings"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -275,13 +276,13 @@ func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
 		return nil
 	}
 	r := p.Timeline.Runners[0]
-	run := s.Units.Length(math.Round(r.Metres))
+	run, unit, _ := strings.Cut(s.Units.Length(math.Round(r.Metres)), " ")
 	ratio := "0"
 	if r.Work > 0 {
-		ratio = "1 : " + units.Decimal(r.Rest/r.Work, 1)
+		ratio = "1:" + units.Decimal(r.Rest/r.Work, 1)
 	}
 	drums := []working.Drum{
-		working.NewDrum("Run in a turn", r.Metres, run, "", working.Working{
+		working.NewDrum("Run in a turn", r.Metres, run, unit, working.Working{
 			Formula: "every run for a ball and every way back, for one player", Source: working.OwnArithmetic,
 			Inputs: []working.Step{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
 		}),

@@ -181,7 +181,7 @@ func (d Drill) Problems(ctx context.Context) (invalid.Fields, error) {
 }
 
 // MomentNear is how a task's ball would be met where its way passes nearest to a place, and how high it is
-// there, in metres to five centimetres.
+// there, in metres to the centimetre.
 func (d Drill) MomentNear(ctx context.Context, task int, place court.Point) (feed.Moment, float64, error) {
 	list, err := d.feeds(ctx)
 	if err != nil {
@@ -191,7 +191,7 @@ func (d Drill) MomentNear(ctx context.Context, task int, place court.Point) (fee
 	if f.fails != nil || !f.task.Kind.Flies() {
 		return "", 0, errors.New("there is no ball to be met in this task")
 	}
-	const steps, nearTop, grain = 200, 0.06, 0.05
+	const steps, nearTop, grain = 400, 0.06, 0.01
 	best := f.path.At(0)
 	for i := range steps {
 		at := f.path.At(f.path.End() * float64(i) / steps)

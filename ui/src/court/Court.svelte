@@ -105,6 +105,10 @@
     dragged = null
   }
 
+  /** Presses that follow quickly add up, also before the answer to the first one has come. */
+  let nudged = { handle: '', to: { x: 0, y: 0 }, at: 0 }
+  const quick = 800
+
   function key(event: KeyboardEvent, handle: string, place: Point) {
     const step = (event.shiftKey ? nudgeFine : nudge) * (turned ? -1 : 1)
     const moves: Record<string, Point> = {
@@ -116,7 +120,9 @@
     const by = moves[event.key]
     if (!by || !onmove) return
     event.preventDefault()
-    onmove(handle, { to: { x: place.x + by.x, y: place.y + by.y } }, 'nudged')
+    const base = nudged.handle === handle && event.timeStamp - nudged.at < quick ? nudged.to : place
+    nudged = { handle, to: { x: base.x + by.x, y: base.y + by.y }, at: event.timeStamp }
+    onmove(handle, { to: nudged.to }, 'nudged')
   }
 </script>
 
@@ -181,7 +187,7 @@
     <line x1="0" x2={frame.width} y1={y} y2={y} class="guide" stroke-width={px} />
   {/if}
 
-  {#each small ? [] : [...report.spots, ...more].filter((spot) => shown(spot.at)) as spot (spot.handle)}
+  {#each small ? [] : [...more, ...report.spots].filter((spot) => shown(spot.at)) as spot (spot.handle)}
     {@const place = pt(at(spot.handle, spot.at))}
     {@const mark = sign(spot.handle, spot.label)}
     {@const ball = spot.handle.endsWith('.landing')}
@@ -263,7 +269,7 @@
   /* On a desk the whole court is seen at once, above the drums. */
   @media screen and (min-width: 901px) {
     .whole {
-      width: calc((100dvh - 21rem) * var(--shape));
+      width: calc((100dvh - 24rem) * var(--shape));
       min-width: 15rem;
       max-width: 24rem;
     }

@@ -37,7 +37,7 @@ test('a route is followed by its length', () => {
 test('ball and player are where the timeline has them', () => {
   expect(at(play, 0.6).balls).toEqual([{ task: 0, x: 1.5, y: -1, z: 1 }])
   expect(at(play, 0.1).players).toEqual([{ x: 0, y: -10 }])
-  expect(at(play, 0.7).players).toEqual([{ x: 1.5, y: -10 }])
+  expect(at(play, 0.7).players[0]?.x).toBeCloseTo(1.5)
   expect(at(play, 2).balls).toEqual([])
   expect(at(play, 2.2).players[0]?.x).toBeCloseTo(1.5)
   expect(at(play, 3.5).meeting).toBe(1)

@@ -137,7 +137,7 @@ export function snap(place: Point, report: Report, own: string, within: number):
 
 /** sign is what is written on a mark: its number, or the first letter of what it is. */
 export function sign(handle: string, label: string): string {
-  const number = /^pattern\.balls\.(\d+)/.exec(handle)?.[1]
+  const number = /^pattern\.tasks\.(\d+)/.exec(handle)?.[1]
   if (number !== undefined) {
     const part = handle.split('.').at(-1)
     const signs: Record<string, string> = { from: 'f', reply: '→', recover: 'b' }

@@ -26,12 +26,12 @@
 <style>
   .drums {
     background: color-mix(in oklab, var(--drum) 80%, var(--on-drum));
-    grid-template-columns: repeat(auto-fit, minmax(7.5rem, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(6.1rem, 1fr));
   }
   .drum {
     background: var(--drum);
     color: var(--on-drum);
-    padding: 0.5rem 0.75rem;
+    padding: 0.5rem 0.6rem;
     text-align: left;
     display: flex;
     flex-direction: column;

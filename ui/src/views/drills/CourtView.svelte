@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte'
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, over, type Play, type Report, type Settings } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
@@ -17,8 +18,10 @@
     /** The turn that is played, and the moment of it that is shown. */
     play?: Play
     moment?: Moment | null
+    /** What stands right below the court. */
+    controls?: Snippet
   }
-  let { report, label, settings, onmove, play, moment = null }: Props = $props()
+  let { report, label, settings, onmove, play, moment = null, controls }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
@@ -81,6 +84,7 @@
   {under}
   more={contacts}
 />
+{@render controls?.()}
 <div class="choices no-print">
   <label for="{id}-end">Nearest end</label>
   <select

@@ -153,8 +153,9 @@
         onmove={builtIn || trying ? undefined : move}
         {play}
         moment={playback.moment}
-      />
-      <PlayControls {playback} />
+      >
+        {#snippet controls()}<PlayControls {playback} />{/snippet}
+      </CourtView>
     {/if}
     <div class="no-print mt-2 flex flex-wrap items-center gap-3 text-sm">
       <fieldset class="flex gap-3">
@@ -202,7 +203,7 @@
       {/if}
       {#if play && play.runs.length > 1}
         <ul class="mt-1 flex flex-wrap gap-x-5" aria-label="Who runs how far">
-          {#each play.runs as run (run)}<li>{run}</li>{/each}
+          {#each play.runs as run, i (i)}<li>{run}</li>{/each}
         </ul>
       {/if}
       {#if words.data}<PatternFields {draft} words={words.data} {builtIn} />{/if}

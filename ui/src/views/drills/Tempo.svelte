@@ -34,8 +34,8 @@
 {#if tasks}
   <div class="mt-3">
     <div class="flex items-baseline gap-3">
-      <label for="gap" class="text-sm font-medium">Gap between balls</label>
-      <output class="drum-digits text-xl">{shown.toFixed(1)} s</output>
+      <label for="gap" class="text-sm font-medium">Tempo</label>
+      <span class="drum-digits text-xl">{shown.toFixed(1)} s</span>
       <span class="text-sm">{(60 / shown).toFixed(1)} balls/min</span>
     </div>
     <input
@@ -47,7 +47,7 @@
       step="0.1"
       value={Math.min(Math.max(gap, least), most)}
       {disabled}
-      aria-valuetext="{shown.toFixed(1)} seconds"
+      aria-valuetext="a ball every {shown.toFixed(1)} seconds"
       oninput={(event) => (moving = event.currentTarget.valueAsNumber)}
       onchange={(event) => {
         moving = null
@@ -57,7 +57,7 @@
     <div class="bands" aria-hidden="true">
       {#each bands as list, task (task)}
         <div class="band">
-          {#each list as band (band.from)}
+          {#each list as band, n (n)}
             <span
               class={band.verdict.replaceAll(' ', '-')}
               style:left="{share(band.from)}%"

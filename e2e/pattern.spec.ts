@@ -1,0 +1,102 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+
+async function own(page: Page, url: string, name: string) {
+  await page.goto(`${url}/#/drills`)
+  await page.getByRole('button', { name: `Duplicate ${name}`, exact: true }).click()
+  await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
+}
+
+const sequence = (page: Page) => page.getByRole('region', { name: 'The sequence' })
+const row = (page: Page, n: number) => sequence(page).getByRole('row').nth(n)
+
+test('a coach shapes a pattern with the keyboard and sees what becomes of each ball', async ({
+  page,
+  demo,
+}) => {
+  await own(page, demo.url, 'Coin in the Corner')
+  await expect(row(page, 1)).toContainText('over the net')
+  await expect(row(page, 2)).toContainText('to spare')
+
+  // Enter adds a row like the one it is pressed in; arrows go from row to row and take it along.
+  await page.getByLabel('Task 2: stroke').focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Task 3: kind')).toBeFocused()
+  await page.keyboard.press('ArrowUp')
+  await expect(page.getByLabel('Task 2: kind')).toBeFocused()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(page.getByLabel('Task 1: kind')).toBeFocused()
+  await page.getByLabel('Task 3: gap after it, seconds').fill('0.5')
+  await page.keyboard.press('Tab')
+  await page.getByLabel('Task 1: gap after it, seconds').fill('0.6')
+  await page.keyboard.press('Tab')
+  await expect(row(page, 2).getByText(/stretched|out of reach/)).toBeVisible()
+  await page.getByRole('button', { name: 'Drop Task 1' }).click()
+  await expect(sequence(page).getByRole('row')).toHaveCount(3)
+
+  // The working of a figure opens, and closes with the keyboard.
+  await page.getByRole('button', { name: 'run of Task 1' }).click()
+  await expect(page.getByRole('dialog', { name: 'Time to spare' })).toContainText(
+    'Acceleration a, top speed v',
+  )
+  await page.keyboard.press('Escape')
+
+  // A feed that cannot be: told in the coach's words, beside its row, and nothing is lost.
+  await page.getByLabel('Task 1: pace').selectOption('game pace')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+})
+
+test('versions are tried with one key and kept only when wanted', async ({ page, demo }) => {
+  await own(page, demo.url, 'Both Verges')
+  await expect(sequence(page).getByRole('row')).toHaveCount(4)
+  await page.locator('body').press('3')
+  await expect(page.getByText('The gap is 1 s shorter: 3 s instead of 4 s.')).toBeVisible()
+  await expect(page.getByRole('button', { name: /Quicker/ })).toHaveAttribute('aria-pressed', 'true')
+  await page.locator('body').press('0')
+  await expect(page.getByText('The gap is 1 s shorter')).toHaveCount(0)
+  await page.getByLabel('A change to try').selectOption('link one more on')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByText(/^One more at the end: ball 4/)).toBeVisible()
+  await page.getByRole('button', { name: 'Make it the drill' }).click()
+  await expect(sequence(page).getByRole('row')).toHaveCount(5)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(sequence(page).getByRole('row')).toHaveCount(4)
+})
+
+test('the turn is played, stepped through and tried on a student', async ({ page, demo }) => {
+  await own(page, demo.url, 'Last Stretch')
+  const moment = page.getByLabel('Moment of the turn')
+  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
+  await expect(page.locator('svg .ball').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Pause' }).click()
+  await moment.fill('0')
+  await page.getByRole('button', { name: 'Next ball' }).click()
+  await expect(moment).not.toHaveValue('0')
+  const verdict = sequence(page).getByRole('status')
+  await page.getByLabel('Try it on').selectOption('red ball')
+  await expect(verdict).toContainText(/stretch|cannot be reached/)
+  await page.getByLabel('Try it on').selectOption('tournament player')
+  await expect(verdict).toContainText('All can be reached with ease.')
+  await page.getByLabel('Try it on').selectOption('Noor Haldane')
+  await expect(verdict).toContainText('reached')
+})
+
+test('where a ball is met is dragged along its way', async ({ page, demo }) => {
+  await own(page, demo.url, 'Last Stretch')
+  await expect(page.getByLabel('Task 1: met')).toHaveValue('')
+  const met = page.getByRole('button', { name: /^ball 1 is met/ })
+  await met.focus()
+  for (let i = 0; i < 40; i++) await met.press('ArrowUp')
+  await expect(page.getByLabel('Task 1: met')).toHaveValue(/rising|out of the air|at the top/)
+})
+
+test('the down-the-line player of a rally runs more', async ({ page, demo }) => {
+  await own(page, demo.url, 'Crossroads')
+  const runs = page.getByRole('list', { name: 'Who runs how far' }).getByRole('listitem')
+  await expect(runs).toHaveCount(2)
+  const metres = async (n: number) =>
+    Number(/: ([\d.]+) m run/.exec((await runs.nth(n).textContent()) ?? '')?.[1])
+  expect(await metres(1)).toBeGreaterThan(await metres(0))
+})
