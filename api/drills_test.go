@@ -1,6 +1,7 @@
 package api_test
 
 import (
+	"maps"
 	"net/http"
 	"net/http/httptest"
 	"testing"
@@ -9,6 +10,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/student"
 )
 
@@ -109,4 +111,46 @@ func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
 	in := read[[]api.Regions](t, c.ask("GET", "/api/courts/tennis/regions", nil))
 	require.Equal(t, len(in[0].Bands), in[0].Bands[0].Number)
 	require.True(t, in[len(in)-1].Own)
+}
+
+func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
+	c := newClub(t)
+	preview := func(more map[string]any) *httptest.ResponseRecorder {
+		body := map[string]any{"document": coin(), "people": 1, "hand": "right"}
+		maps.Copy(body, more)
+		return c.ask("POST", "/api/drills/preview", body)
+	}
+	written := read[api.WorkedDrill](t, preview(nil))
+	require.Len(t, written.Play.Timeline.Meetings, 6)
+	require.NotEmpty(t, written.Play.Tempos)
+	beginner := read[api.WorkedDrill](t, preview(map[string]any{"level": "beginner"}))
+	require.Greater(t, written.Play.Timeline.Meetings[0].Spare, beginner.Play.Timeline.Meetings[0].Spare)
+	ada := read[api.WorkedDrill](t, preview(map[string]any{"student": c.student(ada())}))
+	require.NotEqual(t, written.Play.Player, ada.Play.Player)
+	readProblem(t, preview(map[string]any{"student": newID()}), http.StatusNotFound)
+
+	quicker := read[api.WorkedDrill](t, preview(map[string]any{"steps": []map[string]any{{"change": "quicken", "by": 1}}}))
+	require.Equal(t, []string{"The gap is 1 s shorter: 2.5 s instead of 3.5 s."}, quicker.Said)
+	require.InDelta(t, 2.5, quicker.Document.Pattern.Gap, 1e-9)
+	p := readProblem(t, preview(map[string]any{"steps": []map[string]any{{"change": "drop a task", "task": 9}}}), http.StatusUnprocessableEntity)
+	require.Contains(t, p.Fields[0].Message, "there is no task 9")
+
+	// A feed that cannot clear the net is a finding with its field, and the drill can still be kept.
+	flat := with(t, coin(), "pattern.tasks.0.by", "time")
+	flat = with(t, flat, "pattern.tasks.0.value", 0.4)
+	told := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": flat, "people": 1, "hand": "right"}))
+	require.Equal(t, "pattern.tasks.0", told.Play.Problems[0].Path)
+	require.Contains(t, told.Play.Problems[0].Message, "it would clip the net by")
+	read[api.Drill](t, c.ask("PUT", "/api/drills/"+newID(), flat, fresh, "*"))
+}
+
+func TestWordsAndLengths(t *testing.T) {
+	c := newClub(t)
+	words := read[api.Words](t, c.ask("GET", "/api/words", nil))
+	require.Contains(t, words.Strokes, feed.Overhead)
+	require.Len(t, words.Changes, 14)
+	length := read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"text": "4 ft 6 in"}))
+	require.InDelta(t, 1.3716, length.Metres, 1e-9)
+	require.Equal(t, "1.5 m", read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"metres": 1.5})).Text)
+	readProblem(t, c.ask("POST", "/api/lengths", map[string]any{"text": "a bit"}), http.StatusUnprocessableEntity)
 }

@@ -89,6 +89,68 @@ async function dragging(): Promise<{ perSecond: number; slowest: number }> {
   }
 }
 const drag = await dragging()
+
+/** Milliseconds of 300 answers to a six-ball pattern, and from an edit to new read-outs on screen. */
+async function previews(): Promise<{ answer: number; screen: number }> {
+  const club = await open('demo', folder)
+  const drills = (await (await fetch(`${club.url}/api/drills`)).json()) as {
+    document: { name: string; pattern: { tasks: unknown[] } }
+  }[]
+  const balls = drills.find((each) => each.document.name === 'Three-Corner Round')?.document
+  if (!balls) throw new Error('the library has changed')
+  const six = {
+    ...balls,
+    pattern: { ...balls.pattern, tasks: [...balls.pattern.tasks, ...balls.pattern.tasks] },
+  }
+  const body = JSON.stringify({ document: six, people: 1, hand: 'right' })
+  const times: number[] = []
+  for (let i = 0; i < 300; i++) {
+    const from = performance.now()
+    const answered = await fetch(`${club.url}/api/drills/preview`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body,
+    })
+    await answered.text()
+    if (!answered.ok) throw new Error(`preview answered ${answered.status}`)
+    times.push(performance.now() - from)
+  }
+  times.sort((a, b) => a - b)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(`${club.url}/#/drills`)
+  await page.getByRole('button', { name: 'Duplicate Both Verges' }).last().click()
+  await page.getByLabel('Task 1: pace').waitFor()
+  const screens: number[] = []
+  for (const pace of [
+    'half pace',
+    'rally pace',
+    'gentle',
+    'half pace',
+    'rally pace',
+    'gentle',
+    'half pace',
+  ]) {
+    await page.waitForTimeout(700)
+    // In the page, from the change to the first read-out that differs.
+    screens.push(
+      await page.evaluate<number>(`new Promise((resolve) => {
+        const select = document.querySelector('[aria-label="Task 1: pace"]')
+        const cell = select.closest('tr').cells[2]
+        const before = cell.textContent
+        const from = performance.now()
+        new MutationObserver(() => {
+          if (cell.textContent !== before) requestAnimationFrame(() => resolve(performance.now() - from))
+        }).observe(cell, { subtree: true, childList: true, characterData: true })
+        select.value = ${JSON.stringify(pace)}
+        select.dispatchEvent(new Event('change', { bubbles: true }))
+      })`),
+    )
+  }
+  await page.close()
+  await club.close(false)
+  return { answer: times[Math.floor(times.length * 0.95)] ?? NaN, screen: median(screens) }
+}
+const preview = await previews()
 await browser.close()
 rmSync(folder, { recursive: true, force: true })
 
@@ -100,5 +162,7 @@ console.table({
   'binary, MB': (statSync('bin/hodometer').size / 1e6).toFixed(1),
   'dragging a mark at 4× slow-down, frames a second': drag.perSecond.toFixed(1),
   'the same, 95th percentile of a frame, ms': drag.slowest.toFixed(1),
+  'six balls worked out over loopback, 95th percentile, ms': preview.answer.toFixed(1),
+  'from an edit to new read-outs on screen, median, ms': preview.screen.toFixed(0),
   'memory after the demo is loaded and listed, MiB': median(memory).toFixed(1),
 })

@@ -333,3 +333,12 @@ func BenchmarkAim(b *testing.B) {
 		}
 	}
 }
+
+// BenchmarkFollow follows the served tennis ball of the reference flights to its bounce.
+func BenchmarkFollow(b *testing.B) {
+	w := open(flight.Ball{Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true}, 1.2)
+	launch := flight.Launch{From: flight.Vec{X: 0.696, Y: -11.9, Z: 0.696}, Velocity: flight.Vec{X: -6.024, Y: 30.124, Z: 5.937}, Spin: flight.Vec{X: -52.294}}
+	for b.Loop() {
+		w.Follow(launch, 1)
+	}
+}

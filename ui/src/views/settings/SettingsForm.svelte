@@ -3,11 +3,19 @@
   import { answer, api, over, type Settings } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import { Draft } from '../../lib/draft.svelte'
+  import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import OwnRegions from './OwnRegions.svelte'
   import { theme } from '../../lib/theme.svelte'
+
+  const air = [
+    { key: 'celsius', label: 'Air', unit: '°C' },
+    { key: 'altitude', label: 'Above the sea', unit: 'm' },
+    { key: 'across', label: 'Wind to the student’s right', unit: 'm/s' },
+    { key: 'along', label: 'Wind away from the student', unit: 'm/s' },
+  ] as const
 
   interface Props {
     read: Settings
@@ -61,11 +69,9 @@
       error={draft.fields.changeOver}
       onchange={(changeOver) => draft.change((d) => (d.changeOver = changeOver))}
     />
-    <NumberField
+    <LengthField
       label="Your step"
-      unit="m"
-      step={0.05}
-      value={settings.step}
+      metres={settings.step}
       error={draft.fields.step}
       onchange={(step) => draft.change((d) => (d.step = step))}
     />
@@ -90,6 +96,22 @@
       options={['from the net out', 'from the baseline in']}
       onchange={(numbering) => draft.change((d) => (d.numbering = numbering))}
     />
+    <SelectField
+      label="Your own feeding is"
+      value={settings.feeding}
+      options={['very steady', 'usual', 'wild']}
+      hint="Decides how often a ball that is just in reach is reached."
+      onchange={(feeding) => draft.change((d) => (d.feeding = feeding))}
+    />
+    {#each air as part (part.key)}
+      <NumberField
+        label={part.label}
+        unit={part.unit}
+        value={settings.air[part.key]}
+        error={draft.fields[`air.${part.key}`]}
+        onchange={(value) => draft.change((d) => (d.air[part.key] = value))}
+      />
+    {/each}
   </div>
 </section>
 <OwnRegions {draft} />
