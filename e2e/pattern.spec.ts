@@ -41,8 +41,19 @@ test('a coach shapes a pattern with the keyboard and sees what becomes of each b
   )
   await page.keyboard.press('Escape')
 
-  // A feed that cannot be: told in the coach's words, beside its row, and nothing is lost.
-  await page.getByLabel('Task 1: pace').selectOption('game pace')
+  // A feed that cannot be is told in the coach's words, beside its row, and is kept all the same.
+  await row(page, 1).getByText('more', { exact: false }).first().click()
+  await row(page, 1).getByLabel('Flight chosen by').selectOption('time')
+  await row(page, 1).getByRole('spinbutton', { name: 'until it lands' }).fill('0.3')
+  await page.keyboard.press('Tab')
+  await expect(row(page, 1).getByRole('alert')).toContainText(
+    /Ball 1 cannot be fed: it (would clip|cannot take)/,
+  )
+  await row(page, 1).getByRole('spinbutton', { name: 'until it lands' }).fill('1.4')
+  await page.keyboard.press('Tab')
+  await expect(row(page, 1).getByRole('alert')).toHaveCount(0)
+  await row(page, 1).getByText('a place of its own to go back to').click()
+  await expect(page.getByRole('button', { name: /^ball 1, forehand, then back to/ })).toBeVisible()
   await expect(page.getByText('All changes saved')).toBeVisible()
 })
 

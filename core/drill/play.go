@@ -184,6 +184,9 @@ func facts(m footwork.Meeting, system units.System) []working.Step {
 	if m.Kind.Flies() {
 		add("in the air", units.Decimal(m.Available, 2)+" s")
 	}
+	if m.Bounce != nil {
+		add("bounces after", units.Decimal(m.Bounce.T-m.Release, 2)+" s")
+	}
 	if m.Clearance != nil {
 		add("over the net", system.Length(*m.Clearance))
 	}

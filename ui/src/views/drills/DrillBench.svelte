@@ -187,6 +187,7 @@
           {draft}
           {play}
           words={words.data}
+          {report}
           {builtIn}
           tried={trying ? bench.worked?.document : undefined}
           {errors}
@@ -206,7 +207,7 @@
           {#each play.runs as run, i (i)}<li>{run}</li>{/each}
         </ul>
       {/if}
-      {#if words.data}<PatternFields {draft} words={words.data} {builtIn} />{/if}
+      {#if words.data}<PatternFields {draft} {report} words={words.data} {builtIn} />{/if}
     </section>
     <Variations
       {draft}

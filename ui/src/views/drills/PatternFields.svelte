@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DrillDocument, Words } from '../../lib/api/client'
+  import type { DrillDocument, Report, Words } from '../../lib/api/client'
   import type { Draft } from '../../lib/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
@@ -9,9 +9,10 @@
   interface Props {
     draft: Draft<DrillDocument>
     words: Words
+    report: Report | undefined
     builtIn: boolean
   }
-  let { draft, words, builtIn }: Props = $props()
+  let { draft, words, report, builtIn }: Props = $props()
   type Pattern = DrillDocument['pattern']
   type Rally = NonNullable<Pattern['rally']>
   const pattern = $derived(draft.document.pattern)
@@ -25,6 +26,20 @@
 
 <fieldset disabled={builtIn} class="mt-3 grid grid-cols-2 gap-3 md:grid-cols-4">
   <legend class="sr-only">How the pattern runs</legend>
+  <SelectField
+    label="Written for"
+    value={draft.document.level ?? 'club player'}
+    options={words.levels}
+    onchange={(level) => draft.change((d) => (d.level = level))}
+  />
+  {#if report && report.court.surfaces.length > 1}
+    <SelectField
+      label="Surface"
+      value={draft.document.surface ?? report.court.surfaces[0] ?? ''}
+      options={report.court.surfaces}
+      onchange={(surface) => draft.change((d) => (d.surface = surface))}
+    />
+  {/if}
   <SelectField label="Fed by" value={pattern.way} options={words.ways} onchange={(way) => set({ way })} />
   <SelectField
     label="Order"

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { tick } from 'svelte'
-  import type { DrillDocument, Meeting, Play, Task, Working, Words } from '../../lib/api/client'
+  import type { DrillDocument, Meeting, Play, Report, Task, Working, Words } from '../../lib/api/client'
   import type { Draft } from '../../lib/draft.svelte'
   import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import TaskMore from './TaskMore.svelte'
   import VerdictSign from './VerdictSign.svelte'
 
   /** The tasks of a sequence as rows to be edited, each with what the turn makes of it. */
@@ -10,12 +11,13 @@
     draft: Draft<DrillDocument>
     play: Play | undefined
     words: Words | undefined
+    report: Report | undefined
     builtIn: boolean
     /** A variation is being tried: rows show it and cannot be changed. */
     tried: DrillDocument | undefined
     errors: Record<string, string>
   }
-  let { draft, play, words, builtIn, tried, errors }: Props = $props()
+  let { draft, play, words, report, builtIn, tried, errors }: Props = $props()
   const pattern = $derived((tried ?? draft.document).pattern)
   const fixed = $derived(builtIn || Boolean(tried))
   let working = $state<Working | null>(null)
@@ -29,10 +31,15 @@
   const set = (i: number, change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[i] && Object.assign(d.pattern.tasks[i], change))
 
+  /** The fields of a row, without those behind its "more". */
+  const fieldsOf = (i: number) =>
+    [...(table?.tBodies[0]?.rows[i]?.querySelectorAll<HTMLElement>('select, input') ?? [])].filter(
+      (field) => !field.closest('details'),
+    )
+
   async function focusRow(i: number, column = 0) {
     await tick()
-    const row = table?.tBodies[0]?.rows[i]
-    row?.querySelectorAll<HTMLElement>('select, input')[column]?.focus()
+    fieldsOf(i)[column]?.focus()
   }
 
   function add(after: number) {
@@ -64,8 +71,8 @@
   function key(event: KeyboardEvent, i: number) {
     if (fixed) return
     const field = event.target as HTMLElement
-    const fields = [...(table?.tBodies[0]?.rows[i]?.querySelectorAll('select, input') ?? [])]
-    const column = Math.max(0, fields.indexOf(field))
+    if (field.closest('details, button')) return
+    const column = Math.max(0, fieldsOf(i).indexOf(field))
     const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
     if (event.key === 'Enter') add(i)
     else if (by && event.altKey) shift(i, by)
@@ -168,6 +175,14 @@
                 overload on purpose<span class="sr-only">, {name}</span>
               </label>
             </div>
+            {#if !fixed && words && report}<TaskMore
+                {draft}
+                {task}
+                index={i}
+                {report}
+                {words}
+                players={draft.document.places.filter((place) => place.kind === 'start').length}
+              />{/if}
             {#if task.stance}<p class="hint text-sm">Feet: {task.stance}</p>{/if}
             {#if wrong(i)}<p class="text-error text-sm" role="alert">{wrong(i)}</p>{/if}
           </td>

@@ -1,0 +1,149 @@
+<script lang="ts">
+  import type { DrillDocument, Report, Task, Words } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import LengthField from '../../lib/LengthField.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+  import TextField from '../../lib/TextField.svelte'
+
+  /** What else can be said of one task: its flight in figures, its feet, and places of its own. */
+  interface Props {
+    draft: Draft<DrillDocument>
+    task: Task
+    index: number
+    report: Report
+    words: Words
+    players: number
+  }
+  let { draft, task, index, report, words, players }: Props = $props()
+  const path = $derived(`pattern.tasks.${index}`)
+  const error = (part: string) => draft.fields[`${path}.${part}`]
+  const set = (change: Partial<Task>) =>
+    draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
+  const some = (value: number) => (value > 0 ? value : undefined)
+  const ways = {
+    height: 'its highest point',
+    clearance: 'over the net',
+    speed: 'as it leaves',
+    time: 'until it lands',
+    wall: 'on the front wall',
+  }
+  const units = { height: 'm', clearance: 'm', speed: 'm/s', time: 's', wall: 'm' }
+  const usual = { height: 3, clearance: 1, speed: 15, time: 1.2, wall: 2.4 }
+  type By = keyof typeof ways
+  /** Places of its own start where the drill has them, to be dragged or typed in the table. */
+  const own = [
+    { part: 'from', label: 'a feeder’s place of its own', like: 'feeder' },
+    { part: 'recover', label: 'a place of its own to go back to', like: 'start' },
+    { part: 'reply', label: 'a target of its own for the reply', like: 'target' },
+  ] as const
+  const place = (like: string) => {
+    const at = report.spots.find((spot) => spot.label === like)?.at ?? report.target.centre
+    return { place: { x: at.x, y: at.y } }
+  }
+</script>
+
+<details class="no-print mt-1">
+  <summary class="cursor-pointer text-sm">more<span class="sr-only"> about task {index + 1}</span></summary>
+  <div class="mt-2 grid max-w-md grid-cols-2 gap-2">
+    <SelectField
+      label="Flight chosen by"
+      value={task.by ?? ''}
+      options={[
+        { value: '', label: 'its pace' },
+        ...(Object.keys(ways) as By[]).filter((by) => by !== 'wall' || report.court.walls.length > 0),
+      ]}
+      onchange={(by) =>
+        set({ by: by === '' ? undefined : by, value: by === '' ? undefined : usual[by], pace: undefined })}
+    />
+    {#if task.by}
+      {#if units[task.by] === 'm'}
+        <LengthField
+          label={ways[task.by]}
+          metres={task.value ?? 0}
+          error={error('value')}
+          onchange={(value) => set({ value })}
+        />
+      {:else}
+        <NumberField
+          label={ways[task.by]}
+          unit={units[task.by]}
+          step={0.1}
+          value={task.value ?? 0}
+          error={error('value')}
+          onchange={(value) => set({ value })}
+        />
+      {/if}
+    {/if}
+    <LengthField
+      label="Leaves at (0: usual)"
+      metres={task.height ?? 0}
+      error={error('height')}
+      onchange={(v) => set({ height: some(v) })}
+    />
+    <NumberField
+      label="Spin (0: the word)"
+      unit="rpm"
+      step={100}
+      value={task.rpm ?? 0}
+      error={error('rpm')}
+      onchange={(v) => set({ rpm: v || undefined })}
+    />
+    {#if task.contact === 'at a height'}
+      <LengthField label="Met at" metres={task.at ?? 0} error={error('at')} onchange={(at) => set({ at })} />
+    {/if}
+    <SelectField
+      label="Fed by"
+      value={task.way ?? ''}
+      options={[{ value: '', label: 'as the pattern' }, ...words.ways]}
+      onchange={(way) => set({ way: way === '' ? undefined : way })}
+    />
+    <SelectField
+      label="Reply: pace"
+      value={task.replyPace ?? ''}
+      options={[{ value: '', label: 'any' }, ...words.paces]}
+      onchange={(pace) => set({ replyPace: pace === '' ? undefined : pace })}
+    />
+    <SelectField
+      label="Reply: spin"
+      value={task.replySpin ?? ''}
+      options={[{ value: '', label: 'any' }, ...words.spins]}
+      onchange={(spin) => set({ replySpin: spin === '' ? undefined : spin })}
+    />
+    <TextField
+      label="Feet"
+      value={task.stance ?? ''}
+      error={error('stance')}
+      onchange={(stance) => set({ stance: stance || undefined })}
+    />
+    {#if players > 1}
+      <NumberField
+        label="Whose, from 1"
+        value={(task.player ?? 0) + 1}
+        min={1}
+        error={error('player')}
+        onchange={(n) => set({ player: some(Math.round(n) - 1) })}
+      />
+    {/if}
+    {#if draft.document.pattern.order === 'drawn by weight'}
+      <NumberField
+        label="How often, against the others"
+        step={0.5}
+        value={task.weight ?? 1}
+        error={error('weight')}
+        onchange={(weight) => set({ weight })}
+      />
+    {/if}
+  </div>
+  {#each own as each (each.part)}
+    <label class="mt-1 flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        class="checkbox checkbox-xs"
+        checked={Boolean(task[each.part])}
+        onchange={(event) => set({ [each.part]: event.currentTarget.checked ? place(each.like) : undefined })}
+      />
+      {each.label}<span class="sr-only">, task {index + 1}</span>
+    </label>
+  {/each}
+</details>
