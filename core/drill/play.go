@@ -294,6 +294,12 @@ func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
 			Inputs: []working.Step{{Name: "Work", Value: units.Decimal(r.Work, 1) + " s"}, {Name: "Rest", Value: units.Decimal(r.Rest, 1) + " s"}},
 		}),
 	}
+	if pattern := d.Pattern; pattern.Rally == nil {
+		drums = append(drums, working.NewDrum("Block rate", pattern.BlockRate(), units.Decimal(pattern.BlockRate(), 1), "/min", working.Working{
+			Formula: "60 × balls a turn ÷ the turn with its pauses", Source: working.OwnArithmetic,
+			Inputs: []working.Step{{Name: "Balls a turn", Value: units.Decimal(float64(pattern.BallsPerTurn()), 0)}, {Name: "One turn", Value: units.Decimal(pattern.TurnSeconds(), 1) + " s"}},
+		}))
+	}
 	for _, f := range p.Fastest {
 		if f.Strain == footwork.Working && f.Gap != nil {
 			drums = append(drums, working.NewDrum("Fastest gap", *f.Gap, units.Decimal(*f.Gap, 1), "s", working.Working{

@@ -26,12 +26,12 @@
 <style>
   .drums {
     background: color-mix(in oklab, var(--drum) 80%, var(--on-drum));
-    grid-template-columns: repeat(auto-fit, minmax(6.1rem, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(5.7rem, 1fr));
   }
   .drum {
     background: var(--drum);
     color: var(--on-drum);
-    padding: 0.5rem 0.6rem;
+    padding: 0.5rem;
     text-align: left;
     display: flex;
     flex-direction: column;
