@@ -36,6 +36,7 @@ func Library() []Stored {
 		{ID: "63c8dfee-8fcc-5246-89dc-4eeb7d993dc2", Document: underTheBar()},
 		{ID: "d4900b02-3860-5ca7-8f91-2be15ff64799", Document: closingTheDoor()},
 		{ID: "9a2f5763-3a50-5ef5-b46c-ca3dddd7f0ea", Document: roundTheBollards()},
+		{ID: "751409c2-5414-5f3a-9711-c7ba636b9e54", Document: bollardsAndAVolley()},
 		{ID: "c1513f30-00c1-5bab-9849-ffaea3881089", Document: shadowSix()},
 		{ID: "3ede6cee-1303-503a-8d82-b6f38125cfd2", Document: cornerCatch()},
 		{ID: "4ea552a5-592f-5eea-9b07-c0f06bb3cee3", Document: twoHopsBeyond()},

@@ -94,6 +94,16 @@ func roundTheBollards() Document {
 	}
 }
 
+// bollardsAndAVolley is the next rung of it: a volley in front of the service box between the two lengths
+// (common practice, no source).
+func bollardsAndAVolley() Document {
+	d := roundTheBollards()
+	d.Name, d.Summary = "Bollards and a Volley", "The two lengths round the bollards, with a volley stepped into in front of the service box in between."
+	volley := paced(feed.HalfPace, feed.ForehandVolley, court.At(1.2, -2.4))
+	d.Pattern.Tasks = []feed.Task{d.Pattern.Tasks[0], volley, d.Pattern.Tasks[1]}
+	return d
+}
+
 // shadowSix is the first step of covering a badminton court: every corner without a shuttle (common
 // practice, no source).
 func shadowSix() Document {

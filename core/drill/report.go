@@ -159,7 +159,7 @@ func (d Document) drums(r Report, s coach.Settings) []working.Drum {
 		working.NewDrum("Balls a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), "balls", working.Working{
 			Formula: "balls in a sequence × sequences a turn", Inputs: []working.Step{size, sequences}, Source: working.OwnArithmetic,
 		}),
-		working.NewDrum("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "balls/min", working.Working{
+		working.NewDrum("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "/min", working.Working{
 			Formula: "60 ÷ gap", Inputs: []working.Step{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: working.OwnArithmetic,
 		}),
 		working.NewDrum("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", working.Working{
