@@ -47,6 +47,7 @@ type DrillPreview struct {
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
 	Change   *drill.Change  `json:"change,omitempty" description:"What is to be done to it first"`
 	Steps    []feed.Step    `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
+	Brief    bool           `json:"brief,omitempty" description:"Without the turn ball by ball, while something is being dragged"`
 	Student  string         `json:"student,omitempty" maxLength:"40" description:"Tried on this student"`
 	Level    student.Level  `json:"level,omitempty" description:"Tried on somebody of this level; neither word means the level it is written for"`
 }
@@ -82,7 +83,7 @@ type ofCourt struct {
 type WorkedDrill struct {
 	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
 	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
-	Play     drill.Play     `json:"play" description:"One turn, ball by ball"`
+	Play     *drill.Play    `json:"play" description:"One turn, ball by ball; null where only a brief answer was wanted"`
 	Said     []string       `json:"said" description:"What each transformation changed"`
 }
 
@@ -201,11 +202,15 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Report, err = seen.Report(body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
+	if body.Brief {
+		return worked, nil
+	}
 	player, err := s.player(ctx, body)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.Play, err = seen.PlayOut(ctx, player, settings)
+	play, err := seen.PlayOut(ctx, player, settings)
+	worked.Play = &play
 	return worked, err
 }
 

@@ -123,6 +123,7 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	written := read[api.WorkedDrill](t, preview(nil))
 	require.Len(t, written.Play.Timeline.Meetings, 6)
 	require.NotEmpty(t, written.Play.Tempos)
+	require.Nil(t, read[api.WorkedDrill](t, preview(map[string]any{"brief": true})).Play)
 	beginner := read[api.WorkedDrill](t, preview(map[string]any{"level": "beginner"}))
 	require.Greater(t, written.Play.Timeline.Meetings[0].Spare, beginner.Play.Timeline.Meetings[0].Spare)
 	ada := read[api.WorkedDrill](t, preview(map[string]any{"student": c.student(ada())}))

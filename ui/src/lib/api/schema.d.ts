@@ -1056,6 +1056,8 @@ export interface components {
             verdict: string;
         };
         DrillPreview: {
+            /** @description Without the turn ball by ball, while something is being dragged */
+            brief?: boolean;
             /** @description What is to be done to it first */
             change?: components["schemas"]["DrillChange"];
             document: components["schemas"]["DrillDocument"];
@@ -1873,8 +1875,8 @@ export interface components {
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
-            /** @description One turn, ball by ball */
-            play: components["schemas"]["DrillPlay"];
+            /** @description One turn, ball by ball; null where only a brief answer was wanted */
+            play: null | components["schemas"]["DrillPlay"];
             /** @description For the hand that was asked for */
             report: components["schemas"]["DrillReport"];
             /** @description What each transformation changed */

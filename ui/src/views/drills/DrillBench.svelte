@@ -57,7 +57,7 @@
   })
   const bench = new Bench()
   const report = $derived(bench.worked?.report)
-  const play = $derived(bench.worked?.play)
+  const play = $derived(bench.worked?.play ?? undefined)
   const words = wordsQuery()
   const playback = new Playback(() => play)
   const trying = $derived(bench.steps.length > 0)

@@ -54,7 +54,7 @@ export class Bench {
   /** drag shows what a place would be, without changing the document. */
   drag(current: () => DrillDocument, handle: string, place: Snapped) {
     this.#run(async () => {
-      const fresh = await this.#preview(current(), { move: { handle, to: place.to } })
+      const fresh = await this.#preview(current(), { move: { handle, to: place.to } }, true)
       this.worked = this.worked ? onlyMoved(this.worked, fresh, handle) : fresh
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
@@ -90,10 +90,10 @@ export class Bench {
     })
   }
 
-  #preview(document: DrillDocument, change?: Change) {
+  #preview(document: DrillDocument, change?: Change, brief?: boolean) {
     return answer(
       api.POST('/api/drills/preview', {
-        body: { document, people: this.people, ...this.#tried(change) },
+        body: { document, people: this.people, brief, ...this.#tried(change) },
       }),
     )
   }
