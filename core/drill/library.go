@@ -28,6 +28,7 @@ func Library() []Stored {
 		{ID: "e73d76d7-2818-520a-bc3a-a9bfd8b206c7", Document: softLanding()},
 		{ID: "3a561424-7e88-56b4-8975-43a917dcb379", Document: toeTheChalk()},
 		{ID: "b595cf54-b472-525f-a035-ed6baa6da509", Document: netAlphabet()},
+		{ID: "41c627a2-92ad-5e0e-9fdf-87d4dc522c97", Document: firstAnswer()},
 		{ID: "764b318c-4699-535b-a28f-6f6e98448665", Document: fourRungsIn()},
 		{ID: "039f7149-f865-5092-b766-3d0bfc2b5e1d", Document: twoAndAway()},
 		{ID: "86a669ae-c752-57bb-89d4-e4336f478932", Document: crossroads()},

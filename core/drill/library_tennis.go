@@ -187,6 +187,26 @@ func netAlphabet() Document {
 	}
 }
 
+// firstAnswer is the serve-and-return part of that warm-up: the partner serves, the student returns (common
+// practice, no source).
+func firstAnswer() Document {
+	served := paced(feed.RallyPace, feed.Return, court.From(court.Off(court.NearService, 1.2, court.In), court.Off(court.NearCentre, 2, court.Right)))
+	served.Contact = feed.Rising
+	return Document{
+		Version: Version, Name: "First Answer", Sport: court.Tennis, Court: "tennis",
+		Summary: "The partner serves at rally pace into one box; every return goes back deep, and after a minute the roles change.",
+		Stroke:  feed.Return, Rung: progress.Consistency,
+		Places: []Place{
+			at(Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
+		},
+		Pattern: feed.Pattern{Way: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
+		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Total, Count: 6},
+		Cues:     []string{"Split step as the server strikes", "Short backswing"},
+		Cautions: []string{looseBalls, "Serve with half the shoulder until it is warm."}, Equipment: []string{"6 balls"},
+		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 2}), harder("Backhand side", feed.Step{Change: feed.ToOtherWing})},
+	}
+}
+
 // fourRungsIn is five volleys from each of four depths, in and back out, with one ball: a streak whose
 // stages are not equally hard (common practice, no source).
 func fourRungsIn() Document {

@@ -57,6 +57,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		"Soft Landing":          {easy, working},
 		"Toe the Chalk":         {easy, easy, easy, easy},
 		"Net Alphabet":          {easy, easy, working},
+		"First Answer":          {stretched},
 		"Four Rungs In":         {easy, easy, easy, easy},
 		"Two and Away":          {working, working},
 		"Crossroads":            {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},

@@ -109,10 +109,7 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 		return Play{}, err
 	}
 	p := Play{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
-	if p.Timeline, err = drill.Timeline(ctx, player, 0); err != nil {
-		return Play{}, err
-	}
-	if p.Tempos, err = drill.Tempos(ctx, player); err != nil {
+	if p.Timeline, p.Tempos, err = drill.Whole(ctx, player); err != nil {
 		return Play{}, err
 	}
 	p.Fastest = footwork.FastestGaps(p.Tempos)

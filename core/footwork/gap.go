@@ -68,6 +68,10 @@ func (d Drill) Tempos(ctx context.Context, p Player) ([]Tempo, error) {
 	if err != nil {
 		return nil, err
 	}
+	return t.tempos(ctx)
+}
+
+func (t timing) tempos(ctx context.Context) ([]Tempo, error) {
 	var list []Tempo
 	for i := 0; ; i++ {
 		gap := math.Round((shortestGap+float64(i)*gapStep)*100) / 100

@@ -113,6 +113,24 @@ func (d Drill) Timeline(ctx context.Context, p Player, turn int) (Timeline, erro
 	return t.run(ctx, d.Pattern.PlanTurn(turn), true)
 }
 
+// Whole works out the first turn and the tempos together, so that every ball is aimed only once.
+func (d Drill) Whole(ctx context.Context, p Player) (Timeline, []Tempo, error) {
+	if d.Pattern.Rally != nil {
+		line, err := d.rally(ctx, p)
+		return line, []Tempo{}, err
+	}
+	t, err := d.timing(ctx, p)
+	if err != nil {
+		return Timeline{}, nil, err
+	}
+	line, err := t.run(ctx, d.Pattern.PlanTurn(0), true)
+	if err != nil {
+		return Timeline{}, nil, err
+	}
+	tempos, err := t.tempos(ctx)
+	return line, tempos, err
+}
+
 // run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
 func (t timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
 	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Meetings: make([]Meeting, 0, len(plan))}
