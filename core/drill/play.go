@@ -81,9 +81,7 @@ func (d Document) resolved(s coach.Settings) (footwork.Drill, error) {
 			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
 		}
 	}
-	target, err := c.Shape(d.Target, d.Play)
-	drill.Target = target.Centre
-	return drill, err
+	return drill, nil
 }
 
 // feedProblems lists the balls that nobody can feed.
@@ -109,7 +107,14 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 		return Play{}, err
 	}
 	p := Play{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
-	if p.Timeline, p.Tempos, err = drill.Whole(ctx, player); err != nil {
+	work, err := drill.Timing(ctx, player)
+	if err != nil {
+		return Play{}, err
+	}
+	if p.Timeline, err = work.Turn(ctx, 0); err != nil {
+		return Play{}, err
+	}
+	if p.Tempos, err = work.Tempos(ctx); err != nil {
 		return Play{}, err
 	}
 	p.Fastest = footwork.FastestGaps(p.Tempos)

@@ -48,7 +48,6 @@ func (d Document) Varied(ctx context.Context, steps []feed.Step, s coach.Setting
 		switch step.Change {
 		case feed.ToOtherWing, feed.ForLeftHander:
 			varied = d.Mirrored()
-			varied.Stroke = d.Stroke
 		}
 		varied.Pattern, sentence, err = step.Apply(d.Pattern, c)
 		if err != nil {

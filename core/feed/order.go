@@ -1,9 +1,5 @@
 package feed
 
-import (
-	"math/rand/v2"
-)
-
 // Ending is what ends a turn.
 type Ending string
 
@@ -50,22 +46,17 @@ type Release struct {
 	At       float64 // seconds after the turn begins
 }
 
-// random is a generator that gives the same numbers for the same seed.
-func random(seed uint64) *rand.Rand {
-	return rand.New(rand.NewPCG(seed, 0x9e3779b97f4a7c15)) //nolint:gosec // an order of balls is no secret
-}
-
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
-func (p Pattern) sequencesIn(r *rand.Rand) int {
+func (p Pattern) sequencesIn(r *numbers) int {
 	if p.Ends == AtRandom && p.Most > p.Sequences {
-		return p.Sequences + r.IntN(p.Most-p.Sequences+1)
+		return p.Sequences + r.below(p.Most-p.Sequences+1)
 	}
 	return p.Sequences
 }
 
 // PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
 func (p Pattern) PlanTurn(turn int) []Release {
-	r := random(p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d)
+	r := &numbers{p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d}
 	var plan []Release
 	at := 0.0
 	for sequence := range p.sequencesIn(r) {
@@ -79,11 +70,11 @@ func (p Pattern) PlanTurn(turn int) []Release {
 }
 
 // order is the tasks of one sequence.
-func (p Pattern) order(r *rand.Rand) []int {
+func (p Pattern) order(r *numbers) []int {
 	n := len(p.Tasks)
 	switch p.Order {
 	case Shuffled:
-		return r.Perm(n)
+		return r.order(n)
 	case Drawn:
 		all := 0.0
 		for _, t := range p.Tasks {
@@ -91,7 +82,7 @@ func (p Pattern) order(r *rand.Rand) []int {
 		}
 		drawn := make([]int, n)
 		for i := range drawn {
-			left := r.Float64() * all
+			left := r.share() * all
 			for left -= p.Tasks[0].share(); left >= 0 && drawn[i] < n-1; left -= p.Tasks[drawn[i]].share() {
 				drawn[i]++
 			}

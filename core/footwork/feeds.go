@@ -5,6 +5,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"strings"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
@@ -20,12 +21,11 @@ type Drill struct {
 	Starts    []court.Point // at least one
 	Recovery  []court.Point // where a task does not say; a player without one goes back to the start
 	Feeder    court.Point
-	Target    court.Point // where replies go that do not say
 	Obstacles []Obstacle
 	Scatter   map[feed.Way]flight.Scatter
 }
 
-// feedHeights are metres above the court at which a ball leaves. Common practice, no source.
+// feedHeight is how high above the court a ball leaves, in metres. Common practice, no source.
 func feedHeight(sport court.Sport, way feed.Way) float64 {
 	switch {
 	case sport == court.TableTennis:
@@ -49,7 +49,6 @@ type flown struct {
 	place  court.Point // of a touch or a shadow stroke, else where the ball lands
 	launch flight.Launch
 	path   flight.Path
-	varied [3]flight.Path // one standard deviation off, for the feeder's scatter
 	net    *flight.State
 	bounce *flight.State
 	slower bool // than its pace, to clear the net
@@ -83,20 +82,20 @@ func (d Drill) feeds(ctx context.Context) ([]flown, error) {
 		if f.fails != nil {
 			continue
 		}
-		f.path = d.World.Follow(f.launch, 2)
-		if s, ok := f.path.First(flight.OverNet); ok {
-			f.net = &s
-		}
-		if s, ok := f.path.Bounce(0); ok {
-			f.bounce = &s
-		}
-		coarse := d.World
-		coarse.Coarse = true
-		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(t)]) {
-			f.varied[k] = coarse.Follow(launch, 2)
-		}
+		f.follow(d.World)
 	}
 	return list, nil
+}
+
+// follow lets the ball fly as it was launched.
+func (f *flown) follow(w flight.World) {
+	f.path = w.Follow(f.launch, 2)
+	if s, ok := f.path.First(flight.OverNet); ok {
+		f.net = &s
+	}
+	if s, ok := f.path.Bounce(0); ok {
+		f.bounce = &s
+	}
 }
 
 func under(task int, part string, err error) error {
@@ -158,11 +157,8 @@ func (f flown) problem(i int) string {
 	if f.fails == nil {
 		return ""
 	}
-	said := f.fails.Error()
-	if errors.Is(f.fails, flight.ErrImpossible) {
-		said = said[len(flight.ErrImpossible.Error())+2:]
-	}
-	return fmt.Sprintf("Ball %d cannot be fed: %s.", i+1, said)
+	why := strings.TrimPrefix(f.fails.Error(), flight.ErrImpossible.Error()+": ")
+	return fmt.Sprintf("Ball %d cannot be fed: %s.", i+1, why)
 }
 
 // Problems lists, by field, the balls of a pattern that nobody can feed.

@@ -27,7 +27,7 @@ const (
 )
 
 // at is the timing at another gap. Gaps of single tasks change by the same share.
-func (t timing) at(gap float64) timing {
+func (t Timing) at(gap float64) Timing {
 	share := gap / t.Pattern.Gap
 	t.Pattern.Gap = gap
 	tasks := slices.Clone(t.Pattern.Tasks)
@@ -39,7 +39,7 @@ func (t timing) at(gap float64) timing {
 }
 
 // tempo runs the first two sequences of a turn at a gap.
-func (t timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
+func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	t = t.at(gap)
 	t.Pattern.Sequences = min(2, t.Pattern.Sequences)
 	t.Pattern.Ends = ""
@@ -59,19 +59,11 @@ func (t timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	return tempo, nil
 }
 
-// Tempos works out a pattern at every gap from half a second to eight, a tenth apart.
-func (d Drill) Tempos(ctx context.Context, p Player) ([]Tempo, error) {
-	if d.Pattern.Rally != nil {
+// Tempos works the pattern out at every gap from half a second to eight, a tenth apart; none for a rally.
+func (t Timing) Tempos(ctx context.Context) ([]Tempo, error) {
+	if t.Pattern.Rally != nil {
 		return []Tempo{}, nil
 	}
-	t, err := d.timing(ctx, p)
-	if err != nil {
-		return nil, err
-	}
-	return t.tempos(ctx)
-}
-
-func (t timing) tempos(ctx context.Context) ([]Tempo, error) {
 	var list []Tempo
 	for i := 0; ; i++ {
 		gap := math.Round((shortestGap+float64(i)*gapStep)*100) / 100

@@ -6,6 +6,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
+	"hodometer/core/student"
 )
 
 // Verdict is how hard a task is for a player.
@@ -146,7 +147,7 @@ func (d Drill) top(path flight.Path, first flight.State, end float64) flight.Sta
 func (p Player) stand(at flight.Vec, stroke feed.Stroke, facing float64) court.Point {
 	const behind = 0.3
 	side := -facing // a right-hander's forehand is met to the right of the body
-	if p.Hand == "left" {
+	if p.Hand == student.LeftHand {
 		side = -side
 	}
 	reach := p.Reach
@@ -155,7 +156,7 @@ func (p Player) stand(at flight.Vec, stroke feed.Stroke, facing float64) court.P
 		return court.Point{X: at.X, Y: at.Y - facing*behind}
 	case stroke.OnBackhand():
 		side = -side
-		if p.Backhand == "two-handed" {
+		if p.Backhand == student.TwoHanded {
 			reach *= 0.85
 		}
 	}

@@ -7,6 +7,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
+	"hodometer/core/student"
 )
 
 // rally plays out a rally in which each reply is the next feed. The student is player 0; at the other end
@@ -31,27 +32,19 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		f.moment = f.task.Moment(d.World.Ball)
 		receiver := d.receiver(r, striker, landing)
 		m := Meeting{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
-		var failed error
-		f.launch, f.slower, failed = d.shot(f.task, ball, landing)
-		if f.fails = failed; failed != nil {
+		if f.launch, f.slower, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
 			m.Problem, m.Verdict = f.problem(shot), OutOfReach
 			line.Meetings, line.Worst = append(line.Meetings, m), OutOfReach
 			break
 		}
-		f.path = d.World.Follow(f.launch, 2)
-		if s, ok := f.path.First(flight.OverNet); ok {
-			f.net = &s
-		}
-		if s, ok := f.path.Bounce(0); ok {
-			f.bounce = &s
-		}
+		f.follow(d.World)
 		who := &movers[receiver]
 		if d.onForehand(p, who.place, landing, receiver == 0) {
 			m.Label = string(feed.Forehand)
 		} else {
 			m.Label, f.task.Stroke = string(feed.Backhand), feed.Backhand
 		}
-		t := timing{Drill: d, player: p, flown: []flown{f}, contacts: [][]contact{d.contacts(f, f.path, p)}}
+		t := Timing{Drill: d, player: p, flown: []flown{f}, contacts: [][]contact{d.contacts(f, f.path, p)}}
 		t.meet(who, &m, feed.Release{At: now}, false)
 		m.Trail = trail(f.path, now, m.Contact-now)
 		line.Meetings = append(line.Meetings, m)
@@ -141,5 +134,5 @@ func (d Drill) onForehand(p Player, at, landing court.Point, near bool) bool {
 	if !near && d.World.Court.Net.HalfUp > 0 {
 		right = !right
 	}
-	return right == (p.Hand != "left")
+	return right == (p.Hand != student.LeftHand)
 }

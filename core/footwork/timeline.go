@@ -81,58 +81,51 @@ func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
 	return gone.Places[len(gone.Places)-1], gone
 }
 
-// timing is a worked-out pattern that can be run at any tempo.
-type timing struct {
+// Timing is a pattern with every ball aimed and followed, which can be run at any tempo.
+type Timing struct {
 	Drill
 	player   Player
 	flown    []flown
-	contacts [][]contact
+	contacts [][]contact    // of each task
+	varied   [][3][]contact // the same with a launch one standard deviation off, for the feeder's scatter
 }
 
-func (d Drill) timing(ctx context.Context, p Player) (timing, error) {
-	list, err := d.feeds(ctx)
-	t := timing{Drill: d, player: p, flown: list, contacts: make([][]contact, len(list))}
-	for i, f := range list {
-		if f.fails == nil && f.task.Kind.Flies() {
-			t.contacts[i] = d.contacts(f, f.path, p)
+// Timing aims and follows every ball of a pattern once. Several live players are alike. The error is that
+// of the context, or lists fields; a ball that cannot be fed is told in its meeting.
+func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
+	t := Timing{Drill: d, player: p}
+	if d.Pattern.Rally != nil {
+		return t, nil // each of its balls depends on the one before
+	}
+	var err error
+	if t.flown, err = d.feeds(ctx); err != nil {
+		return Timing{}, err
+	}
+	t.contacts, t.varied = make([][]contact, len(t.flown)), make([][3][]contact, len(t.flown))
+	coarse := d.World
+	coarse.Coarse = true
+	for i, f := range t.flown {
+		if f.fails != nil || !f.task.Kind.Flies() {
+			continue
+		}
+		t.contacts[i] = d.contacts(f, f.path, p)
+		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(f.task)]) {
+			t.varied[i][k] = d.contacts(f, coarse.Follow(launch, 2), p)
 		}
 	}
-	return t, err
+	return t, nil
 }
 
-// Timeline works out one turn for a player; several live players are alike. The error is that of the
-// context, or lists fields; a ball that cannot be fed is told in its meeting.
-func (d Drill) Timeline(ctx context.Context, p Player, turn int) (Timeline, error) {
-	if d.Pattern.Rally != nil {
-		return d.rally(ctx, p)
+// Turn works out one turn.
+func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
+	if t.Pattern.Rally != nil {
+		return t.rally(ctx, t.player)
 	}
-	t, err := d.timing(ctx, p)
-	if err != nil {
-		return Timeline{}, err
-	}
-	return t.run(ctx, d.Pattern.PlanTurn(turn), true)
-}
-
-// Whole works out the first turn and the tempos together, so that every ball is aimed only once.
-func (d Drill) Whole(ctx context.Context, p Player) (Timeline, []Tempo, error) {
-	if d.Pattern.Rally != nil {
-		line, err := d.rally(ctx, p)
-		return line, []Tempo{}, err
-	}
-	t, err := d.timing(ctx, p)
-	if err != nil {
-		return Timeline{}, nil, err
-	}
-	line, err := t.run(ctx, d.Pattern.PlanTurn(0), true)
-	if err != nil {
-		return Timeline{}, nil, err
-	}
-	tempos, err := t.tempos(ctx)
-	return line, tempos, err
+	return t.run(ctx, t.Pattern.PlanTurn(turn), true)
 }
 
 // run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
-func (t timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
+func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
 	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Meetings: make([]Meeting, 0, len(plan))}
 	movers := make([]mover, len(t.Starts))
 	for i := range movers {
@@ -178,7 +171,7 @@ func (t timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 }
 
 // recoverFrom says where a player goes after a task.
-func (t timing) recoverFrom(m *mover, i int, f flown) {
+func (t Timing) recoverFrom(m *mover, i int, f flown) {
 	switch {
 	case f.task.Recover != nil:
 		if at, err := t.World.Court.Resolve(*f.task.Recover); err == nil {
@@ -192,8 +185,9 @@ func (t timing) recoverFrom(m *mover, i int, f flown) {
 }
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
-func (t timing) visit(m *mover, meeting *Meeting, f flown) {
+func (t Timing) visit(m *mover, meeting *Meeting, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
+	const hurried = 1.25            // a task may take so much longer than the time there is before it is too much
 	from, back := m.at(t.Drill, t.player, meeting.Release)
 	run := Way(from, f.place, t.Obstacles)
 	doing := touch
@@ -207,15 +201,9 @@ func (t timing) visit(m *mover, meeting *Meeting, f flown) {
 	meeting.Available = t.Pattern.GapOf(f.task)
 	meeting.Contact = meeting.Release + meeting.Needed - doing
 	meeting.Spare, meeting.Metres, meeting.Chance, meeting.Trail = meeting.Available-meeting.Needed, run.Length+back.Length, 1, []Sample{}
-	switch {
-	case meeting.Needed > 1.25*meeting.Available:
-		meeting.Verdict, meeting.Chance = OutOfReach, 0
-	case meeting.Needed > meeting.Available:
-		meeting.Verdict = Stretched
-	case meeting.Needed > easyShare*meeting.Available:
-		meeting.Verdict = Working
-	default:
-		meeting.Verdict = Easy
+	a := arrival{needed: meeting.Needed, reaching: meeting.Needed / hurried, available: meeting.Available}
+	if meeting.Verdict = a.verdict(); meeting.Verdict == OutOfReach {
+		meeting.Chance = 0
 	}
 	m.runner.Metres += meeting.Metres
 	m.runner.Work += t.player.Seconds(back.Length) + meeting.Needed - late
@@ -223,7 +211,7 @@ func (t timing) visit(m *mover, meeting *Meeting, f flown) {
 }
 
 // meet runs to a ball.
-func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
+func (t Timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 	f, p := t.flown[r.Task], t.player
 	react := p.Reaction
 	if t.Pattern.Order == "" || t.Pattern.Order == feed.AsListed {
@@ -244,8 +232,8 @@ func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 	}
 	m.runner.Balls++
 	if !found { // nowhere within the player's height
-		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: math.Inf(1), reaching: math.Inf(1)}
-		a.needed, a.reaching = f.path.End()+9, f.path.End()+9
+		never := f.path.End() + 9
+		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: never, reaching: never}
 	}
 	meeting.Verdict = a.verdict()
 	meeting.How, meeting.Late = a.how, a.late
@@ -267,7 +255,7 @@ func (t timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 		m.runner.Work += follow
 	}
 	if full {
-		meeting.Chance = t.chance(f, from, leaves-r.At)
+		meeting.Chance = t.chance(r.Task, from, leaves-r.At)
 		meeting.Trail = trail(f.path, r.At, a.available)
 	}
 }
@@ -289,15 +277,15 @@ func trail(path flight.Path, from, until float64) []Sample {
 
 // chance is how often a ball is reached when the feeder scatters: the time to spare in a lunge is taken
 // as normal, with the slopes of its three causes.
-func (t timing) chance(f flown, from court.Point, leaves float64) float64 {
-	list := t.Drill.contacts(f, f.path, t.player)
-	if len(list) == 0 {
+func (t Timing) chance(task int, from court.Point, leaves float64) float64 {
+	stroke := t.flown[task].task.Stroke
+	if len(t.contacts[task]) == 0 {
 		return 0
 	}
-	spare, variance := t.lunge(list, f, from, leaves), 0.0
-	for _, path := range f.varied {
-		if list := t.Drill.contacts(f, path, t.player); len(list) > 0 {
-			change := t.lunge(list, f, from, leaves) - spare
+	spare, variance := t.lunge(t.contacts[task], stroke, from, leaves), 0.0
+	for _, list := range t.varied[task] {
+		if len(list) > 0 {
+			change := t.lunge(list, stroke, from, leaves) - spare
 			variance += change * change
 		}
 	}
@@ -311,10 +299,10 @@ func (t timing) chance(f flown, from court.Point, leaves float64) float64 {
 }
 
 // lunge is the most time to spare with which a ball is reached at all.
-func (t timing) lunge(list []contact, f flown, from court.Point, leaves float64) float64 {
+func (t Timing) lunge(list []contact, stroke feed.Stroke, from court.Point, leaves float64) float64 {
 	most := math.Inf(-1)
 	for _, c := range list {
-		a := t.arrive(c, f.task.Stroke, t.player, from, leaves)
+		a := t.arrive(c, stroke, t.player, from, leaves)
 		most = math.Max(most, a.available-a.reaching)
 	}
 	return most

@@ -26,7 +26,7 @@ func sideToSide(t require.TestingT, gap float64) footwork.Drill {
 	}
 	return footwork.Drill{
 		World:  flight.On(c, "hard"),
-		Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 6}, Target: court.Point{Y: 9},
+		Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 6},
 		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: gap, Sequences: 2, Pause: 5,
 			Tasks: []feed.Task{ball(feed.Forehand, 3.2), ball(feed.Backhand, -3.2), ball(feed.Forehand, 3), ball(feed.Backhand, -3), ball(feed.Forehand, 2), ball(feed.Backhand, -2)}},
 		Scatter: map[feed.Way]flight.Scatter{feed.ByRacket: {Speed: 0.04, Elevation: 0.02, Azimuth: 0.02}},
@@ -34,7 +34,9 @@ func sideToSide(t require.TestingT, gap float64) footwork.Drill {
 }
 
 func line(t require.TestingT, d footwork.Drill, p footwork.Player) footwork.Timeline {
-	l, err := d.Timeline(context.Background(), p, 0)
+	work, err := d.Timing(context.Background(), p)
+	require.NoError(t, err)
+	l, err := work.Turn(context.Background(), 0)
 	require.NoError(t, err)
 	return l
 }
@@ -77,26 +79,31 @@ func TestThePlaceCarriesOver(t *testing.T) {
 	require.Greater(t, slow.Meetings[1].Chance, quick.Meetings[1].Chance-1e-9)
 }
 
-func TestTempos(t *testing.T) {
-	tempos, err := sideToSide(t, 3).Tempos(context.Background(), clubPlayer)
+func tempos(t require.TestingT, d footwork.Drill) []footwork.Tempo {
+	work, err := d.Timing(context.Background(), clubPlayer)
 	require.NoError(t, err)
-	require.Equal(t, footwork.OutOfReach, tempos[0].Worst, "nobody gets to them half a second apart")
-	fastest := footwork.FastestGaps(tempos)
+	list, err := work.Tempos(context.Background())
+	require.NoError(t, err)
+	return list
+}
+
+func TestTempos(t *testing.T) {
+	list := tempos(t, sideToSide(t, 3))
+	require.Equal(t, footwork.OutOfReach, list[0].Worst, "nobody gets to them half a second apart")
+	fastest := footwork.FastestGaps(list)
 	require.NotNil(t, fastest[1].Gap)
 	require.NotNil(t, fastest[2].Gap)
 	require.Less(t, *fastest[2].Gap, *fastest[1].Gap, "stretched is quicker than working")
 	at := line(t, sideToSide(t, *fastest[1].Gap), clubPlayer)
 	require.False(t, at.Worst.Worse(footwork.Working), "at the fastest gap it is what it says")
-	for _, tempo := range tempos {
+	for _, tempo := range list {
 		require.Len(t, tempo.Verdicts, 6)
 	}
 	d := sideToSide(t, 3)
 	for i := range d.Pattern.Tasks {
 		d.Pattern.Tasks[i].Meant = true
 	}
-	meant, err := d.Tempos(context.Background(), clubPlayer)
-	require.NoError(t, err)
-	require.Equal(t, footwork.Easy, meant[0].Worst, "an overload that is meant is no finding")
+	require.Equal(t, footwork.Easy, tempos(t, d)[0].Worst, "an overload that is meant is no finding")
 }
 
 // TestABetterPlayerNeverHasLessToSpare: more speed or less distance never makes a first ball harder.
@@ -194,9 +201,13 @@ func TestAQuickFeedComesSlowerWhereTheNetIsInItsWay(t *testing.T) {
 func TestItStopsWhenNobodyWaits(t *testing.T) {
 	ctx, cancel := context.WithCancel(context.Background())
 	cancel()
-	_, err := sideToSide(t, 3).Timeline(ctx, clubPlayer, 0)
+	_, err := sideToSide(t, 3).Timing(ctx, clubPlayer)
 	require.ErrorIs(t, err, context.Canceled)
-	_, err = sideToSide(t, 3).Tempos(ctx, clubPlayer)
+	work, err := sideToSide(t, 3).Timing(t.Context(), clubPlayer)
+	require.NoError(t, err)
+	_, err = work.Turn(ctx, 0)
+	require.ErrorIs(t, err, context.Canceled)
+	_, err = work.Tempos(ctx)
 	require.ErrorIs(t, err, context.Canceled)
 }
 
@@ -249,10 +260,6 @@ func BenchmarkSixBallPattern(b *testing.B) {
 func BenchmarkFastestGap(b *testing.B) {
 	d := sideToSide(b, 3)
 	for b.Loop() {
-		tempos, err := d.Tempos(context.Background(), clubPlayer)
-		if err != nil {
-			b.Fatal(err)
-		}
-		footwork.FastestGaps(tempos)
+		footwork.FastestGaps(tempos(b, d))
 	}
 }
