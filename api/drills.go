@@ -47,9 +47,15 @@ type DrillPreview struct {
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
 	Change   *drill.Change  `json:"change,omitempty" description:"What is to be done to it first"`
 	Steps    []feed.Step    `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
-	Brief    bool           `json:"brief,omitempty" description:"Without the turn ball by ball, while something is being dragged"`
 	Student  string         `json:"student,omitempty" maxLength:"40" description:"Tried on this student"`
 	Level    student.Level  `json:"level,omitempty" description:"Tried on somebody of this level; neither word means the level it is written for"`
+}
+
+// Dragged is a place of a drill while it is being dragged.
+type Dragged struct {
+	Document drill.Document `json:"document"`
+	Hand     student.Hand   `json:"hand" description:"Seen by a player of this hand"`
+	Move     drill.Move     `json:"move"`
 }
 
 // CourtChange is a drill to be carried over to another court.
@@ -83,7 +89,7 @@ type ofCourt struct {
 type WorkedDrill struct {
 	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
 	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
-	Play     *drill.Play    `json:"play" description:"One turn, ball by ball; null where only a brief answer was wanted"`
+	Play     drill.Play     `json:"play" description:"One turn, ball by ball"`
 	Said     []string       `json:"said" description:"What each transformation changed"`
 }
 
@@ -130,6 +136,13 @@ func (s *server) drillRoutes() []Route {
 		}),
 		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
 		route("POST", "/api/drills/change-court", "changeCourt", "Carry a drill over to another court without saving it", s.changeCourt),
+		route("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ None, body Dragged) (drill.Moved, error) {
+			settings, _, err := s.store.Settings(ctx)
+			if err != nil {
+				return drill.Moved{}, err
+			}
+			return body.Document.Moved(body.Move, body.Hand, settings)
+		}),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
 	}
 }
@@ -202,15 +215,11 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Report, err = seen.Report(body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	if body.Brief {
-		return worked, nil
-	}
 	player, err := s.player(ctx, body)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
-	play, err := seen.PlayOut(ctx, player, settings)
-	worked.Play = &play
+	worked.Play, err = seen.PlayOut(ctx, player, settings)
 	return worked, err
 }
 

@@ -113,6 +113,25 @@ func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
 	require.True(t, in[len(in)-1].Own)
 }
 
+func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
+	c := newClub(t)
+	move := map[string]any{"handle": "target.mark", "to": map[string]any{"x": -2.0, "y": 9.0}}
+	ask := func(move map[string]any) *httptest.ResponseRecorder {
+		return c.ask("POST", "/api/drills/moved", map[string]any{"document": coin(), "hand": "right", "move": move})
+	}
+	moved := read[drill.Moved](t, ask(move))
+	require.InDelta(t, -2, moved.Spot.At.X, 1e-9)
+	require.Equal(t, moved.Spot.At, moved.Target.Centre)
+	// Dragged, it reads as what dropping it makes of it.
+	dropped := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview",
+		map[string]any{"document": coin(), "people": 1, "hand": "right", "change": map[string]any{"move": move}}))
+	require.Equal(t, dropped.Report.Measured, moved.Measured)
+	require.Equal(t, dropped.Report.Aim, moved.Aim)
+	require.Contains(t, dropped.Report.Spots, *moved.Spot)
+	wrong := readProblem(t, ask(with(t, move, "handle", "places.9.mark")), http.StatusUnprocessableEntity)
+	require.Equal(t, "move.handle", wrong.Fields[0].Path)
+}
+
 func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	c := newClub(t)
 	preview := func(more map[string]any) *httptest.ResponseRecorder {
@@ -123,7 +142,6 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	written := read[api.WorkedDrill](t, preview(nil))
 	require.Len(t, written.Play.Timeline.Meetings, 6)
 	require.NotEmpty(t, written.Play.Tempos)
-	require.Nil(t, read[api.WorkedDrill](t, preview(map[string]any{"brief": true})).Play)
 	beginner := read[api.WorkedDrill](t, preview(map[string]any{"level": "beginner"}))
 	require.Greater(t, written.Play.Timeline.Meetings[0].Spare, beginner.Play.Timeline.Meetings[0].Spare)
 	ada := read[api.WorkedDrill](t, preview(map[string]any{"student": c.student(ada())}))

@@ -43,7 +43,7 @@ for (let round = 0; round < rounds; round++) {
   await club.close(false)
 }
 
-/** Frames while a mark is dragged for three seconds on a processor four times as slow. */
+/** Frames while a mark that was taken hold of is dragged for three seconds on a processor four times as slow. */
 async function dragging(): Promise<{ perSecond: number; slowest: number }> {
   const club = await open('demo', folder)
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
@@ -60,6 +60,8 @@ async function dragging(): Promise<{ perSecond: number; slowest: number }> {
   await slow.send('Emulation.setCPUThrottlingRate', { rate: 4 })
   await page.mouse.move(x, y)
   await page.mouse.down()
+  await page.mouse.move(x, y - 5)
+  await page.waitForTimeout(200)
   // As text, since what runs in the page must bring nothing along.
   const frames = page.evaluate<number[]>(`new Promise((resolve) => {
     const times = []
@@ -88,7 +90,8 @@ async function dragging(): Promise<{ perSecond: number; slowest: number }> {
     slowest: gaps[Math.floor(gaps.length * 0.95)] ?? NaN,
   }
 }
-const drag = await dragging()
+const drags: Awaited<ReturnType<typeof dragging>>[] = []
+for (let round = 0; round < rounds; round++) drags.push(await dragging())
 
 /** Milliseconds of 300 answers to a six-ball pattern, and from an edit to new read-outs on screen. */
 async function previews(): Promise<{ answer: number; screen: number }> {
@@ -160,8 +163,9 @@ console.table({
   'process start to first page drawn, ms': median(drawn).toFixed(0),
   'initial JavaScript, kB gzipped': (initialScripts() / 1000).toFixed(1),
   'binary, MB': (statSync('bin/hodometer').size / 1e6).toFixed(1),
-  'dragging a mark at 4× slow-down, frames a second': drag.perSecond.toFixed(1),
-  'the same, 95th percentile of a frame, ms': drag.slowest.toFixed(1),
+  'dragging a mark at 4× slow-down, frames a second': median(drags.map((d) => d.perSecond)).toFixed(1),
+  'the same, slowest of the rounds': Math.min(...drags.map((d) => d.perSecond)).toFixed(1),
+  'the same, 95th percentile of a frame, ms': median(drags.map((d) => d.slowest)).toFixed(1),
   'six balls worked out over loopback, 95th percentile, ms': preview.answer.toFixed(1),
   'from an edit to new read-outs on screen, median, ms': preview.screen.toFixed(0),
   'memory after the demo is loaded and listed, MiB': median(memory).toFixed(1),

@@ -8,6 +8,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 	"hodometer/core/student"
+	"hodometer/core/working"
 )
 
 // Change is what a coach does to a drill on its court or in the table beside it. The steps that are there
@@ -46,6 +47,31 @@ func (d Document) Changed(change Change, hand student.Hand, s coach.Settings) (D
 		seen, err = seen.without(change.Remove)
 	}
 	return seen.For(hand), err
+}
+
+// Moved is what is read off while a place is being dragged.
+type Moved struct {
+	Spot     *Spot          `json:"spot" description:"The place; null where it is not one of the report's"`
+	Target   court.Shape    `json:"target"`
+	Measured []working.Step `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
+	Aim      string         `json:"aim" description:"The target in words"`
+}
+
+// Moved says what a place would be, and what the target would be with it, without the rest of the report.
+func (d Document) Moved(move Move, hand student.Hand, s coach.Settings) (Moved, error) {
+	changed, err := d.Changed(Change{Move: &move}, hand, s)
+	if err != nil {
+		return Moved{}, err
+	}
+	r, err := changed.For(hand).Report(1, s)
+	if err != nil {
+		return Moved{}, err
+	}
+	m := Moved{Target: r.Target, Measured: r.Measured, Aim: r.Aim}
+	if i := slices.IndexFunc(r.Spots, func(spot Spot) bool { return spot.Handle == move.Handle }); i >= 0 {
+		m.Spot = &r.Spots[i]
+	}
+	return m, nil
 }
 
 func (d Document) reworded(r Reword) (Document, error) {

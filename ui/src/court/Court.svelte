@@ -45,7 +45,9 @@
   let width = $state(320)
   let dragged = $state<(Snapped & { handle: string }) | null>(null)
 
-  const frame = $derived(frameOf(report.court, crop, turned))
+  /** A new report of the same court draws none of its lines anew. */
+  const court = $derived(report.court)
+  const frame = $derived(frameOf(court, crop, turned))
   /** Metres to a pixel, so that signs keep their size on every court. */
   const px = $derived(frame.width / width)
   const pt = (p: Point) => drawn(frame, p)
@@ -138,13 +140,13 @@
 >
   <rect width={frame.width} height={frame.height} class="ground" />
   <rect
-    x={Math.min(pt({ x: report.court.width / 2, y: 0 }).x, pt({ x: -report.court.width / 2, y: 0 }).x)}
-    y={Math.min(pt({ x: 0, y: report.court.length / 2 }).y, pt({ x: 0, y: -report.court.length / 2 }).y)}
-    width={report.court.width}
-    height={report.court.length}
+    x={Math.min(pt({ x: court.width / 2, y: 0 }).x, pt({ x: -court.width / 2, y: 0 }).x)}
+    y={Math.min(pt({ x: 0, y: court.length / 2 }).y, pt({ x: 0, y: -court.length / 2 }).y)}
+    width={court.width}
+    height={court.length}
     class="surface"
   />
-  {#each report.court.lines as line (line.id)}
+  {#each court.lines as line (line.id)}
     {@const from = pt(line.from)}
     {@const to = pt(line.to)}
     <line
@@ -157,8 +159,8 @@
       stroke-dasharray={report.noGoLines.includes(line.id) ? `${3 * px} ${4 * px}` : undefined}
     />
   {/each}
-  {#if crop === 'walls'}<WallLines court={report.court} target={report.target} {frame} {px} />{/if}
-  {#if regions}<RegionLines {regions} court={report.court} {frame} {px} />{/if}
+  {#if crop === 'walls'}<WallLines {court} target={report.target} {frame} {px} />{/if}
+  {#if regions}<RegionLines {regions} {court} {frame} {px} />{/if}
 
   {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
   <TargetShape shape={report.target} {frame} {px} centre={at('target.mark', report.target.centre)} />
@@ -178,13 +180,27 @@
     />
   {/each}
 
-  {#if dragged?.x !== undefined}
-    {@const x = pt(dragged.to).x}
-    <line x1={x} x2={x} y1="0" y2={frame.height} class="guide" stroke-width={px} />
-  {/if}
-  {#if dragged?.y !== undefined}
-    {@const y = pt(dragged.to).y}
-    <line x1="0" x2={frame.width} y1={y} y2={y} class="guide" stroke-width={px} />
+  <!-- The guides are always there, since coming and going would cost frames of a drag. -->
+  {#if onmove}
+    {@const guide = pt(dragged?.to ?? { x: 0, y: 0 })}
+    <line
+      x1={guide.x}
+      x2={guide.x}
+      y1="0"
+      y2={frame.height}
+      class="guide"
+      stroke-width={px}
+      visibility={dragged?.x === undefined ? 'hidden' : 'visible'}
+    />
+    <line
+      x1="0"
+      x2={frame.width}
+      y1={guide.y}
+      y2={guide.y}
+      class="guide"
+      stroke-width={px}
+      visibility={dragged?.y === undefined ? 'hidden' : 'visible'}
+    />
   {/if}
 
   {#each small ? [] : [...more, ...report.spots].filter((spot) => shown(spot.at)) as spot (spot.handle)}
@@ -259,6 +275,8 @@
 
 <style>
   .court {
+    contain: layout paint style;
+    will-change: transform;
     display: block;
     width: 100%;
     height: auto;

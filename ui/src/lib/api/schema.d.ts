@@ -72,6 +72,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/moved": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read off a place that is being dragged */
+        post: operations["movePlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/preview": {
         parameters: {
             query?: never;
@@ -859,6 +876,12 @@ export interface components {
             /** @description The day it is where Hodometer runs */
             today: string;
         };
+        Dragged: {
+            document: components["schemas"]["DrillDocument"];
+            /** @description Seen by a player of this hand */
+            hand: components["schemas"]["StudentHand"];
+            move: components["schemas"]["DrillMove"];
+        };
         Drill: {
             /** @description Put away; can be brought back */
             away: boolean;
@@ -1022,6 +1045,15 @@ export interface components {
             roundY?: boolean;
             to: components["schemas"]["CourtPoint"];
         };
+        DrillMoved: {
+            /** @description The target in words */
+            aim: string;
+            /** @description The target's area, share of its box, margin and share out, in words */
+            measured: components["schemas"]["WorkingStep"][];
+            /** @description The place; null where it is not one of the report's */
+            spot: null | components["schemas"]["DrillSpot"];
+            target: components["schemas"]["CourtShape"];
+        };
         DrillNoGo: {
             area?: components["schemas"]["CourtTarget"];
             line?: string;
@@ -1056,8 +1088,6 @@ export interface components {
             verdict: string;
         };
         DrillPreview: {
-            /** @description Without the turn ball by ball, while something is being dragged */
-            brief?: boolean;
             /** @description What is to be done to it first */
             change?: components["schemas"]["DrillChange"];
             document: components["schemas"]["DrillDocument"];
@@ -1875,8 +1905,8 @@ export interface components {
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
-            /** @description One turn, ball by ball; null where only a brief answer was wanted */
-            play: null | components["schemas"]["DrillPlay"];
+            /** @description One turn, ball by ball */
+            play: components["schemas"]["DrillPlay"];
             /** @description For the hand that was asked for */
             report: components["schemas"]["DrillReport"];
             /** @description What each transformation changed */
@@ -2029,6 +2059,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangedCourt"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    movePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Dragged"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillMoved"];
                 };
             };
             default: {

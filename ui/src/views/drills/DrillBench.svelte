@@ -23,6 +23,7 @@
   import PatternFields from './PatternFields.svelte'
   import { Playback } from './playback.svelte'
   import PlayControls from './PlayControls.svelte'
+  import ReadOff from './ReadOff.svelte'
   import Sequence from './Sequence.svelte'
   import Tempo from './Tempo.svelte'
   import TryOn from './TryOn.svelte'
@@ -57,7 +58,7 @@
   })
   const bench = new Bench()
   const report = $derived(bench.worked?.report)
-  const play = $derived(bench.worked?.play ?? undefined)
+  const play = $derived(bench.worked?.play)
   const words = wordsQuery()
   const playback = new Playback(() => play)
   const trying = $derived(bench.steps.length > 0)
@@ -67,7 +68,9 @@
     bench.ask($state.snapshot(draft.document))
   })
 
-  const current = () => $state.snapshot(draft.document) as DrillDocument
+  /** A plain copy, taken once for every change. */
+  const plain = $derived($state.snapshot(draft.document) as DrillDocument)
+  const current = () => plain
   const changed = (document: DrillDocument) => draft.replace(document)
   /** What was wrong with the last save, or with the last thing typed. */
   const errors = $derived({ ...draft.fields, ...bench.fields })
@@ -169,9 +172,7 @@
       </fieldset>
       <TryOn {bench} drill={draft.document} words={words.data} />
     </div>
-    {#if !builtIn}<p class="hint no-print mt-1 text-sm">
-        Drag a sign, or choose it and use the arrow keys; Shift for small steps.
-      </p>{/if}
+    {#if !builtIn}<div class="readout no-print mt-1 text-sm"><ReadOff moved={bench.moved} /></div>{/if}
     {#if bench.refusal}<p class="text-error mt-1" role="alert">{bench.refusal}</p>{/if}
   </div>
   <div class="flex flex-col gap-4">
@@ -309,6 +310,11 @@
       position: sticky;
       top: 1rem;
     }
+  }
+  /* Of one size, so that reading off moves nothing else. */
+  .readout {
+    contain: strict;
+    height: 5rem;
   }
   .foot {
     position: sticky;

@@ -5,6 +5,7 @@ import {
   say,
   type Change,
   type DrillDocument,
+  type Moved,
   type Step,
   type WorkedDrill,
 } from '../../lib/api/client'
@@ -16,21 +17,14 @@ type Level = NonNullable<DrillDocument['level']>
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 300
 
-/** onlyMoved takes over what one moved place changes, and keeps the rest as it is, so that little is drawn anew. */
-function onlyMoved(shown: WorkedDrill, fresh: WorkedDrill, handle: string): WorkedDrill {
-  const { target, measured, aim } = handle.startsWith('target') ? fresh.report : shown.report
-  const spots = shown.report.spots.map((spot, i) =>
-    spot.handle === handle ? (fresh.report.spots[i] ?? spot) : spot,
-  )
-  return { ...shown, report: { ...shown.report, spots, target, measured, aim } }
-}
-
 /**
- * Bench has a drill worked out whenever it changes. Only the newest question counts: while one is on its
- * way, later ones wait and replace each other.
+ * Bench has a drill worked out whenever it changes. Of questions only the newest counts: while one is on
+ * its way, later ones wait and replace each other. Changes are made one after the other, and none is lost.
  */
 export class Bench {
   worked = $state.raw<WorkedDrill>()
+  /** What is read off while a place is being dragged; nothing else changes before it is dropped. */
+  moved = $state.raw<Moved>()
   people = $state(1)
   hand = $state<Hand>('right')
   /** Whom it is tried on: a student, or a level; neither takes the level it is written for. */
@@ -43,6 +37,9 @@ export class Bench {
   refusal = $state('')
   #asking = false
   #next: (() => Promise<void>) | undefined
+  #changes: { handle?: string; make: () => Promise<void> }[] = []
+  /** A place is being dragged. */
+  #held = false
 
   /** ask has a document worked out. */
   ask(document: DrillDocument) {
@@ -53,9 +50,11 @@ export class Bench {
 
   /** drag shows what a place would be, without changing the document. */
   drag(current: () => DrillDocument, handle: string, place: Snapped) {
+    this.#held = true
     this.#run(async () => {
-      const fresh = await this.#preview(current(), { move: { handle, to: place.to } }, true)
-      this.worked = this.worked ? onlyMoved(this.worked, fresh, handle) : fresh
+      if (!this.#held) return
+      const body = { document: current(), hand: this.hand, move: { handle, to: place.to } }
+      this.moved = await answer(api.POST('/api/drills/moved', { body }))
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
   }
@@ -68,17 +67,20 @@ export class Bench {
     round: boolean,
     changed: (document: DrillDocument) => void,
   ) {
+    this.#held = false
     const roundX = round && place.x === undefined
     const roundY = round && place.y === undefined
     this.change(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
   }
 
   /**
-   * change does something to the document and has it worked out. Where the document was changed while an answer was on its way, the change
-   * is made to the newer one.
+   * change does something to the document and has it worked out. Where the document was changed while an
+   * answer was on its way, the change is made to the newer one. Of moves of one place that wait, the last is made.
    */
   change(current: () => DrillDocument, change: Change, changed: (document: DrillDocument) => void) {
-    this.#run(async () => {
+    const handle = change.move?.handle
+    if (handle && this.#changes.at(-1)?.handle === handle) this.#changes.pop()
+    const make = async () => {
       let before: DrillDocument
       let worked: WorkedDrill
       do {
@@ -86,14 +88,17 @@ export class Bench {
         worked = await this.#preview(before, change)
       } while (JSON.stringify(before) !== JSON.stringify(current()))
       this.worked = worked
+      this.moved = undefined
       changed(worked.document)
-    })
+    }
+    this.#changes.push({ handle, make })
+    if (!this.#asking) void this.#work()
   }
 
-  #preview(document: DrillDocument, change?: Change, brief?: boolean) {
+  #preview(document: DrillDocument, change?: Change) {
     return answer(
       api.POST('/api/drills/preview', {
-        body: { document, people: this.people, brief, ...this.#tried(change) },
+        body: { document, people: this.people, ...this.#tried(change) },
       }),
     )
   }
@@ -115,9 +120,13 @@ export class Bench {
 
   async #work() {
     this.#asking = true
-    while (this.#next) {
-      const question = this.#next
-      this.#next = undefined
+    for (;;) {
+      let question = this.#changes.shift()?.make
+      if (!question) {
+        question = this.#next
+        this.#next = undefined
+      }
+      if (!question) break
       try {
         await question()
         this.refusal = ''

@@ -1,0 +1,18 @@
+<script lang="ts">
+  import type { Moved } from '../../lib/api/client'
+
+  /** What the place that is being dragged would be, right below the court. */
+  interface Props {
+    moved: Moved | undefined
+  }
+  let { moved }: Props = $props()
+</script>
+
+{#if moved?.spot}
+  <p><strong class="font-medium">{moved.spot.label}</strong>: {moved.spot.said}</p>
+  {#if moved.spot.handle.startsWith('target')}
+    <p>{moved.measured.map((part) => `${part.name} ${part.value}`).join(', ')}</p>
+  {/if}
+{:else}
+  <p class="hint">Drag a sign, or choose it and use the arrow keys; Shift for small steps.</p>
+{/if}
