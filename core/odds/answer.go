@@ -1,0 +1,290 @@
+package odds
+
+import (
+	"context"
+	"fmt"
+	"math"
+
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+	"hodometer/core/working"
+)
+
+// Question is a goal for somebody.
+type Question struct {
+	Goal    Goal
+	Rate    float64 // chance to make a ball, or to win a point
+	Partner float64 // the other player's, of a goal that two count together
+	Clock   Clock
+	Balls   int     // "how likely within so many balls?"; 0 where that is not asked
+	Seconds float64 // "how likely within so many seconds?"; 0 where that is not asked
+}
+
+// Answer is what a goal asks of somebody. Balls are points for a race and rallies for rallies; for as many
+// as possible they are makes.
+type Answer struct {
+	Rate      float64         `json:"rate"`
+	Unit      string          `json:"unit" description:"What is counted: balls, points, rallies or makes"`
+	Mean      float64         `json:"mean"`
+	SD        float64         `json:"sd" description:"Standard deviation"`
+	Quantiles []Quantile      `json:"quantiles"`
+	Dots      []float64       `json:"dots" description:"Twenty equally likely outcomes, smallest first"`
+	Chance    *float64        `json:"chance" description:"To be finished within the balls or the time that were asked for; of as many as possible: to make what is hoped for; of a race: to win it"`
+	Carry     float64         `json:"carry" description:"Balls to carry so that they last 9 times in 10, for all players together"`
+	Never     bool            `json:"never" description:"It takes more than anybody will ever play"`
+	Sentence  string          `json:"sentence"`
+	Working   working.Working `json:"working"`
+}
+
+// Quantile is what is enough so many times in a hundred.
+type Quantile struct {
+	Share   float64 `json:"share"`
+	Balls   float64 `json:"balls"`
+	Seconds float64 `json:"seconds" description:"With pauses and pick-ups"`
+	PickUps float64 `json:"pickUps"`
+	Exact   bool    `json:"exact" description:"Counted ball by ball; else from mean and variance, which only matters beyond any lesson"`
+}
+
+const (
+	usually = 0.9 // "9 times in 10"
+	dots    = 20  // of the small distribution
+	// followed is the chance up to which balls are followed one by one: just beyond the last of the dots.
+	followed = 0.976
+	forever  = 1e12 // balls: more than this is written as never
+)
+
+// shares are the quantiles of every answer.
+func shares() []float64 { return []float64{0.5, 0.8, usually, 0.95} }
+
+// Check says what is wrong with a question, in a coach's words.
+func (q Question) Check() error {
+	var wrong invalid.Fields
+	wrong.Under("goal", q.Goal.Check())
+	checkRate(&wrong, "rate", q.Rate)
+	if q.Goal.Kind == Together {
+		checkRate(&wrong, "partner", q.Partner)
+	}
+	if c := q.Clock; !(c.Gap > 0) || c.Sequence < 1 || c.Pause < 0 || c.People < 1 || c.Basket < 1 || c.PickUp < 0 {
+		wrong.Add("clock", "say how the balls come: a gap, at least one ball in a sequence, one player and a basket")
+	}
+	if q.Balls < 0 || !(q.Seconds >= 0) {
+		wrong.Add("limit", "balls and minutes cannot be less than none")
+	}
+	return wrong.Err()
+}
+
+func checkRate(wrong *invalid.Fields, path string, rate float64) {
+	switch {
+	case rate == 0:
+		wrong.Add(path, "somebody who makes none never gets there; make the drill easier first")
+	case !(rate > 0) || rate > 1:
+		wrong.Add(path, "a rate is between 0 and 10 of 10; this one is %s of 10", units.Decimal(10*rate, 1))
+	}
+}
+
+// Answer works a question out, exactly: no simulation. The error is a list of fields, or that of the
+// context.
+func (q Question) Answer(ctx context.Context) (Answer, error) {
+	if err := q.Check(); err != nil {
+		return Answer{}, err
+	}
+	switch q.Goal.Kind {
+	case Most:
+		return q.most(), nil
+	case FirstTo:
+		return q.race(), nil
+	}
+	return q.waited(ctx)
+}
+
+// chain is a goal as steps, in what it counts: balls, or rallies.
+func (q Question) chain() chain {
+	if q.Goal.Kind == Rallies {
+		var c chain
+		c.add(q.Goal.Count, q.Goal.band(q.Rate).wanted, false)
+		c.stretches = append(c.stretches, len(c.rates))
+		return c
+	}
+	return q.Goal.chainOf(q.Rate, q.Partner)
+}
+
+// clock is the time of one thing that is counted: a rally takes its strokes and the pause after it.
+func (q Question) clock() Clock {
+	c := q.Clock
+	if q.Goal.Kind == Rallies {
+		strokes := q.Goal.band(q.Rate).strokes
+		c.Gap, c.Pause, c.Sequence = strokes*c.Gap+c.Pause, 0, 1
+	}
+	if q.Goal.Kind == Together {
+		c.People = max(1, c.People/2) // both players' balls count
+	}
+	return c
+}
+
+// limit is the number of balls within which the goal is wanted, and whether that was asked.
+func (q Question) limit() (int, bool) {
+	if q.Seconds > 0 {
+		within := q.clock().Balls(q.Seconds)
+		if q.Balls > 0 {
+			within = min(within, q.Balls)
+		}
+		return within, true
+	}
+	return q.Balls, q.Balls > 0
+}
+
+func (q Question) waited(ctx context.Context) (Answer, error) {
+	c := q.chain()
+	var w waiting
+	w.mean, w.variance = c.moments()
+	limit, asked := q.limit()
+	share := followed
+	if c.other != nil {
+		share = 1 - 1e-13 // their mean is summed up from it
+	}
+	var err error
+	if w.done, err = c.finished(ctx, share, limit); err != nil {
+		return Answer{}, err
+	}
+	if c.other != nil && w.done[len(w.done)-1] >= share {
+		w.mean, w.variance = summed(w.done)
+	}
+	unit := "balls"
+	if q.Goal.Kind == Rallies {
+		unit = "rallies"
+	}
+	a := q.from(w, unit)
+	if asked {
+		chance := w.within(limit)
+		a.Chance = &chance
+	}
+	return a, nil
+}
+
+// from puts a waiting time into an answer.
+func (q Question) from(w waiting, unit string) Answer {
+	clock := q.clock()
+	a := Answer{Rate: q.Rate, Unit: unit, Mean: math.Min(w.mean, forever), SD: math.Min(math.Sqrt(w.variance), forever), Never: w.mean > forever}
+	for _, share := range shares() {
+		balls, exact := w.quantile(share)
+		balls = math.Min(balls, forever)
+		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: balls, Seconds: clock.Seconds(balls), PickUps: clock.PickUps(balls), Exact: exact})
+	}
+	for i := range dots {
+		balls, _ := w.quantile((float64(i) + 0.5) / dots)
+		a.Dots = append(a.Dots, math.Min(balls, forever))
+	}
+	a.Carry = a.at(usually).Balls * float64(clock.People)
+	if q.Goal.Kind == Rallies {
+		a.Carry = 0 // one ball is played until it is lost
+	}
+	a.Sentence = q.sentence(a)
+	a.Working = q.working(a)
+	return a
+}
+
+// at is the quantile of a share.
+func (a Answer) at(share float64) Quantile {
+	for _, each := range a.Quantiles {
+		if each.Share == share {
+			return each
+		}
+	}
+	return Quantile{}
+}
+
+// most is how many are made within a time.
+func (q Question) most() Answer {
+	balls := q.clock().Balls(q.Goal.Minutes * 60)
+	atLeast := survival(balls, q.Rate)
+	makes := func(share float64) float64 {
+		n := balls
+		for n > 0 && atLeast[n] < share {
+			n--
+		}
+		return float64(n)
+	}
+	chance := 0.0
+	if q.Goal.Count <= balls {
+		chance = atLeast[q.Goal.Count]
+	}
+	p, n := q.Rate, float64(balls)
+	a := Answer{Rate: p, Unit: "makes", Mean: n * p, SD: math.Sqrt(n * p * (1 - p)), Chance: &chance, Carry: n * float64(q.Clock.People)}
+	for _, share := range shares() {
+		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: makes(share), Seconds: q.Goal.Minutes * 60, PickUps: q.clock().PickUps(n), Exact: true})
+	}
+	for i := range dots {
+		a.Dots = append(a.Dots, makes(1-(float64(i)+0.5)/dots))
+	}
+	a.Sentence = fmt.Sprintf("%s in %s min; about %s of them made, 9 times in 10 at least %s; %d or more %s",
+		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0),
+		units.Decimal(a.at(usually).Balls, 0), q.Goal.Count, times(chance))
+	a.Working = q.working(a)
+	return a
+}
+
+// survival is the chance of at least m makes of n balls, for m from 0 to n: the binomial distribution,
+// added up from its small end.
+func survival(n int, p float64) []float64 {
+	tail := make([]float64, n+2)
+	if p == 1 {
+		for i := range n + 1 {
+			tail[i] = 1
+		}
+		return tail
+	}
+	all, _ := math.Lgamma(float64(n + 1))
+	for m := n; m >= 0; m-- {
+		made, _ := math.Lgamma(float64(m + 1))
+		missed, _ := math.Lgamma(float64(n - m + 1))
+		tail[m] = tail[m+1] + math.Exp(all-made-missed+float64(m)*math.Log(p)+float64(n-m)*math.Log1p(-p))
+	}
+	for m := range tail {
+		tail[m] = math.Min(tail[m], 1)
+	}
+	tail[0] = 1
+	return tail
+}
+
+// race is a goal of points against somebody.
+func (q Question) race() Answer {
+	against := q.Goal.Against
+	if against == 0 {
+		against = q.Goal.Count
+	}
+	r := Race{A: q.Goal.Count, B: against, Point: q.Rate}
+	a := q.from(r.length(), "points")
+	win := r.Win()
+	a.Chance, a.Carry = &win, 0
+	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", times(win),
+		units.Decimal(a.Mean, 0), units.Decimal(a.at(usually).Balls, 0), minutes(a.at(usually).Seconds))
+	return a
+}
+
+// band is what a rally goal makes of a rate: each stroke is made with it, and a rally is stopped one
+// stroke beyond the longest that is wanted.
+type band struct {
+	wanted  float64 // share of rallies that are neither too short nor too long
+	tooLong float64
+	strokes float64 // mean number of strokes, the missed one too
+}
+
+func (g Goal) band(p float64) band {
+	long := math.Pow(p, float64(g.To+1))
+	b := band{wanted: math.Pow(p, float64(g.From)) - long, tooLong: long, strokes: float64(g.To + 1)}
+	if p < 1 {
+		b.strokes = (1 - long) / (1 - p)
+	}
+	return b
+}
+
+// summed is the mean and the variance of a waiting time that was followed to its end.
+func summed(done []float64) (mean, variance float64) {
+	second := 0.0
+	for n := 1; n < len(done); n++ {
+		chance := done[n] - done[n-1]
+		mean += float64(n) * chance
+		second += float64(n) * float64(n) * chance
+	}
+	return mean, math.Max(0, second-mean*mean)
+}

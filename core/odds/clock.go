@@ -1,0 +1,51 @@
+package odds
+
+import "math"
+
+// Clock turns balls into minutes: how a drill is fed, and how its balls are picked up.
+type Clock struct {
+	Gap      float64 // seconds between two balls
+	Sequence int     // balls in one sequence
+	Pause    float64 // seconds after a sequence
+	People   int     // players who take turns; each has as many balls
+	Basket   int     // balls in one basket
+	PickUp   float64 // seconds to pick one ball up, for one person
+}
+
+// PickUps is how often the basket runs out before one player has had so many balls.
+func (c Clock) PickUps(balls float64) float64 {
+	return math.Max(0, math.Ceil(balls*float64(c.People)/float64(c.Basket))-1)
+}
+
+// Seconds is how long it takes until one player has had so many balls, the others' turns and all pick-ups
+// before the last ball counted. Everybody picks up, the coach too.
+func (c Clock) Seconds(balls float64) float64 {
+	if balls <= 0 {
+		return 0
+	}
+	people := float64(c.People)
+	pauses := math.Ceil(balls/float64(c.Sequence)) - 1
+	return people*(balls*c.Gap+pauses*c.Pause) + c.PickUps(balls)*float64(c.Basket)*c.PickUp/(people+1)
+}
+
+// Balls is how many balls one player has within so many seconds.
+func (c Clock) Balls(seconds float64) int {
+	low, high := 0, 1
+	const most = 1 << 20
+	for high < most && c.Seconds(float64(high)) <= seconds {
+		low, high = high, 2*high
+	}
+	for low+1 < high {
+		if mid := (low + high) / 2; c.Seconds(float64(mid)) <= seconds {
+			low = mid
+		} else {
+			high = mid
+		}
+	}
+	return low
+}
+
+// Rate is balls a minute over a whole sequence, pauses included.
+func (c Clock) Rate() float64 {
+	return 60 * float64(c.Sequence) / (float64(c.Sequence)*c.Gap + c.Pause)
+}

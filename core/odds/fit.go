@@ -1,0 +1,82 @@
+package odds
+
+import (
+	"context"
+
+	"hodometer/core/invalid"
+)
+
+// Wished is how often a goal that suits a player is met: 4 times in 5.
+const Wished = 0.8
+
+// within is the chance to meet the goal within the time of the question.
+func (q Question) within(ctx context.Context) (float64, error) {
+	limit, _ := q.limit()
+	switch q.Goal.Kind {
+	case Most:
+		balls := q.clock().Balls(q.Goal.Minutes * 60)
+		if q.Goal.Count > balls {
+			return 0, nil
+		}
+		return survival(balls, q.Rate)[q.Goal.Count], nil
+	case FirstTo:
+		against := q.Goal.Against
+		if against == 0 {
+			against = q.Goal.Count
+		}
+		return Race{A: q.Goal.Count, B: against, Point: q.Rate}.length().within(limit), nil
+	}
+	c := q.chain()
+	if len(c.rates) > limit {
+		return 0, nil
+	}
+	var w waiting
+	var err error
+	w.mean, w.variance = c.moments()
+	w.done, err = c.finished(ctx, 0, limit)
+	return w.within(limit), err
+}
+
+// with is the question with so many more or fewer to make: the count, or that of each stage.
+func (q Question) with(count int) Question {
+	q.Goal.Count = count
+	if q.Goal.Kind == Stages {
+		stages := make([]Stage, len(q.Goal.Stages))
+		for i, stage := range q.Goal.Stages {
+			stage.Count = count
+			stages[i] = stage
+		}
+		q.Goal.Stages = stages
+	}
+	return q
+}
+
+// Fit is the largest goal of its kind that is met 4 times in 5 within the time of the question. A race is
+// fitted by its length, as many as possible by what is hoped for. The error is a list of fields: also
+// where even the smallest goal takes longer.
+func (q Question) Fit(ctx context.Context) (Goal, error) {
+	small := q.with(1)
+	if err := small.Check(); err != nil {
+		return Goal{}, err
+	}
+	if q.Seconds <= 0 && q.Goal.Kind != Most {
+		return Goal{}, invalid.Fields{{Path: "seconds", Message: "say how many minutes there are"}}
+	}
+	low, high := 0, mostCount+1
+	for low+1 < high {
+		mid := (low + high) / 2
+		if tried := q.with(mid); tried.Goal.Check() != nil {
+			high = mid
+		} else if chance, err := tried.within(ctx); err != nil {
+			return Goal{}, err
+		} else if chance >= Wished {
+			low = mid
+		} else {
+			high = mid
+		}
+	}
+	if low == 0 {
+		return Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
+	}
+	return q.with(low).Goal, nil
+}

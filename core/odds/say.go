@@ -1,0 +1,113 @@
+package odds
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/units"
+	"hodometer/core/working"
+)
+
+// times says how likely something is, as coaches count.
+func times(chance float64) string {
+	switch {
+	case chance >= 0.995:
+		return "nearly always"
+	case chance < 0.005:
+		return "hardly ever"
+	case chance < 0.095 || chance > 0.905:
+		return units.Decimal(100*chance, 0) + " times in 100"
+	}
+	return units.Decimal(10*chance, 0) + " times in 10"
+}
+
+// ofTen writes a rate as coaches say it.
+func ofTen(rate float64) string { return units.Decimal(10*rate, 1) + " of 10" }
+
+// minutes writes seconds as minutes, whole ones where there are several.
+func minutes(seconds float64) string {
+	places := 0
+	if seconds < 3*60 {
+		places = 1
+	}
+	return units.Decimal(seconds/60, places)
+}
+
+// sentence is a waiting time in words: how many balls, how many are enough 9 times in 10, and how long
+// those take.
+func (q Question) sentence(a Answer) string {
+	if a.Never {
+		return fmt.Sprintf("at %s this is never reached: more %s than anybody will ever play", ofTen(q.Rate), a.Unit)
+	}
+	high, clock := a.at(usually), q.clock()
+	words := fmt.Sprintf("about %s %s, 9 times in 10 within %s", rounded(a.Mean), a.Unit, rounded(high.Balls))
+	pickUp := clock.PickUps(high.Balls) * float64(clock.Basket) * clock.PickUp / float64(clock.People+1)
+	long := high.Seconds - pickUp
+	switch {
+	case long > 100*3600:
+		return words + ": more than a hundred hours"
+	case long > 3*3600:
+		words += fmt.Sprintf(": %s hours", units.Decimal(long/3600, 0))
+	case q.Goal.Kind == Rallies:
+		words += fmt.Sprintf("; that is %s min", minutes(long))
+	default:
+		words += fmt.Sprintf("; at %s a minute that is %s min", units.Decimal(clock.Rate()/float64(clock.People), 1), minutes(long))
+	}
+	if high.PickUps > 0 {
+		words += " and " + units.Count(int(high.PickUps), "pick-up", "pick-ups")
+	}
+	return words
+}
+
+// rounded writes a count of balls: to the ball where that means something.
+func rounded(balls float64) string {
+	if balls < 1000 {
+		return units.Decimal(math.Round(balls), 0)
+	}
+	digits := math.Pow(10, math.Floor(math.Log10(balls))-1)
+	return units.Decimal(math.Round(balls/digits)*digits, 0)
+}
+
+// working is how the answer to a waiting time came about.
+func (q Question) working(a Answer) working.Working {
+	w := working.Working{
+		Figure: "Goal: " + q.Goal.String(), Value: rounded(a.Mean) + " " + a.Unit,
+		Inputs: []working.Step{{Name: "Made", Value: ofTen(q.Rate)}},
+	}
+	add := func(name, value string) { w.Inputs = append(w.Inputs, working.Step{Name: name, Value: value}) }
+	switch q.Goal.Kind {
+	case Total, Together:
+		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on the negative binomial distribution"
+	case Most:
+		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text on the binomial distribution"
+	case FirstTo:
+		w.Formula, w.Source = "the chance to win is the regularised incomplete beta function I(a, b) at the chance of a point; the length is added up point by point", "An identity of the negative binomial distribution"
+	case Rallies:
+		b := q.Goal.band(q.Rate)
+		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ", "Geometric distribution"
+		add("Rallies of that length", times(b.wanted))
+		add("Too long, stopped", times(b.tooLong))
+		add("Strokes in a rally", units.Decimal(b.strokes, 1))
+	default:
+		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
+		w.Source = "Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
+		if q.Goal.Miss != CarriesOn {
+			add("After a miss", string(q.Goal.school()))
+		}
+	}
+	if q.Goal.Kind == Together {
+		add("The partner makes", ofTen(q.Partner))
+	}
+	if !a.Never {
+		for _, each := range a.Quantiles {
+			words := fmt.Sprintf("within %s: %s min", rounded(each.Balls), minutes(each.Seconds))
+			if q.Goal.Kind == Most {
+				words = "at least " + rounded(each.Balls)
+			}
+			add(times(each.Share), words)
+		}
+	}
+	add("One ball every", units.Decimal(q.Clock.Gap, 1)+" s")
+	add("Balls in a basket", units.Decimal(float64(q.Clock.Basket), 0))
+	return w
+}
