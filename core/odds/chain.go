@@ -87,8 +87,8 @@ func (c chain) moments() (mean, variance float64) {
 }
 
 const (
-	// mostUpdates bounds the work of following a chain ball by ball: a millisecond or two.
-	mostUpdates = 1_500_000
+	// mostUpdates bounds the work of following a chain ball by ball: about a millisecond.
+	mostUpdates = 600_000
 	// negligible is the chance that is no longer followed.
 	negligible = 1e-17
 )
@@ -101,7 +101,7 @@ func (c chain) finished(ctx context.Context, share float64, least int) ([]float6
 	mass := make([]float64, steps+1)
 	mass[0] = 1
 	done := []float64{0}
-	low, high, updates := 0, 0, 0 // the first and the last stretch that anybody is in
+	low, high, last, updates := 0, 0, 0, 0 // the first and the last stretch that anybody is in, and the steps up to there
 	for n := 1; ; n++ {
 		if n%512 == 0 && ctx.Err() != nil {
 			return nil, ctx.Err()
@@ -111,7 +111,9 @@ func (c chain) finished(ctx context.Context, share float64, least int) ([]float6
 			rates = c.other
 		}
 		first := c.stretches[low]
-		last := min(n, steps)
+		if last < steps && (n == 1 || mass[last] > negligible) {
+			last++
+		}
 		if high < len(c.stretches)-2 && c.stretches[high+1] < last {
 			high++
 		}
