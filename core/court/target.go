@@ -370,3 +370,24 @@ func (c Court) SayTarget(t Target, tape Tape) string {
 	}
 	return fmt.Sprintf("circle within %s of the mark: %s", tape.Length(t.Radius), at)
 }
+
+// Scaled is the target so many times as large about the same place; false where it has no size of its
+// own, or would be larger than targets can be. A strip keeps its line, a window its lower edge.
+func (t Target) Scaled(by float64) (Target, bool) {
+	const longest = 20 // metres
+	switch {
+	case t.Kind == Circle || t.Kind == Object:
+		t.Radius *= by
+		return t, t.Radius <= longest
+	case t.Kind == Strip:
+		t.Depth *= by
+		return t, t.Depth <= longest
+	case t.Kind == Window || t.Kind == WallBand:
+		t.High = t.Low + by*(t.High-t.Low)
+		return t, t.High <= longest/2
+	case t.Kind == BoxTarget && t.Box == "":
+		t.Width, t.Depth = t.Width*by, t.Depth*by
+		return t, math.Max(t.Width, t.Depth) <= longest
+	}
+	return t, false
+}

@@ -67,6 +67,14 @@ func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
 	return free.spreadAt(l, s, plane.crossing)
 }
 
+// PlaneCrossing is where a ball passes an upright plane before it lands, if it does. Nothing stops it on
+// its way.
+func (w World) PlaneCrossing(l Launch, plane Plane) (along, height float64, ok bool) {
+	free := w
+	free.Court.Net.HalfUp = 0
+	return plane.crossing(free.Follow(l, 1))
+}
+
 func (g Plane) crossing(p Path) (along, height float64, ok bool) {
 	dx, dy := g.X2-g.X1, g.Y2-g.Y1
 	width := math.Hypot(dx, dy)

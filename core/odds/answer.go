@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"slices"
 
 	"hodometer/core/invalid"
 	"hodometer/core/units"
@@ -174,7 +175,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		balls, _ := w.quantile((float64(i) + 0.5) / dots)
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
-	a.Carry = a.at(usually).Balls * float64(clock.People)
+	a.Carry = a.usual().Balls * float64(clock.People)
 	if q.Goal.Kind == Rallies {
 		a.Carry = 0 // one ball is played until it is lost
 	}
@@ -183,15 +184,8 @@ func (q Question) from(w waiting, unit string) Answer {
 	return a
 }
 
-// at is the quantile of a share.
-func (a Answer) at(share float64) Quantile {
-	for _, each := range a.Quantiles {
-		if each.Share == share {
-			return each
-		}
-	}
-	return Quantile{}
-}
+// usual is the quantile of 9 times in 10.
+func (a Answer) usual() Quantile { return a.Quantiles[slices.Index(shares(), usually)] }
 
 // most is how many are made within a time.
 func (q Question) most() Answer {
@@ -218,7 +212,7 @@ func (q Question) most() Answer {
 	}
 	a.Sentence = fmt.Sprintf("%s in %s min; about %s of them made, 9 times in 10 at least %s; %d or more %s",
 		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0),
-		units.Decimal(a.at(usually).Balls, 0), q.Goal.Count, times(chance))
+		units.Decimal(a.usual().Balls, 0), q.Goal.Count, times(chance))
 	a.Working = q.working(a)
 	return a
 }
@@ -257,7 +251,7 @@ func (q Question) race() Answer {
 	win := r.Win()
 	a.Chance, a.Carry = &win, 0
 	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", times(win),
-		units.Decimal(a.Mean, 0), units.Decimal(a.at(usually).Balls, 0), minutes(a.at(usually).Seconds))
+		units.Decimal(a.Mean, 0), units.Decimal(a.usual().Balls, 0), minutes(a.usual().Seconds))
 	return a
 }
 

@@ -39,7 +39,7 @@ func (q Question) sentence(a Answer) string {
 	if a.Never {
 		return fmt.Sprintf("at %s this is never reached: more %s than anybody will ever play", ofTen(q.Rate), a.Unit)
 	}
-	high, clock := a.at(usually), q.clock()
+	high, clock := a.usual(), q.clock()
 	words := fmt.Sprintf("about %s %s, 9 times in 10 within %s", rounded(a.Mean), a.Unit, rounded(high.Balls))
 	pickUp := clock.PickUps(high.Balls) * float64(clock.Basket) * clock.PickUp / float64(clock.People+1)
 	long := high.Seconds - pickUp
