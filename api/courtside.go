@@ -6,9 +6,9 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/odds"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
@@ -163,8 +163,8 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 	return counters, nil
 }
 
-func (c *Counter) fill(goal drill.Goal) {
-	c.Goal, c.Wanted = goal.String(), goal.Count
+func (c *Counter) fill(goal odds.Goal) {
+	c.Goal, c.Wanted = goal.String(), goal.Wanted()
 	c.Have, c.Met = goal.Reached(c.Count)
 }
 

@@ -8,9 +8,9 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
+	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/tally"
 )
@@ -25,7 +25,7 @@ type Run struct {
 	Name    string
 	Stroke  feed.Stroke
 	Rung    progress.Rung
-	Goal    drill.Goal
+	Goal    odds.Goal
 	At      time.Time
 	Taps    []tally.Entry // in order
 }

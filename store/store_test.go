@@ -12,6 +12,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/core/units"
@@ -138,7 +139,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
 	run := store.Run{
 		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
-		Goal: drill.Goal{Kind: drill.Total, Count: 10}, At: at,
+		Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at,
 		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))

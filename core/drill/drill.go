@@ -9,9 +9,9 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
+	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/student"
-	"hodometer/core/tally"
 )
 
 // Version is the version of the document that this code reads and writes.
@@ -73,33 +73,6 @@ type Place struct {
 	Around Way        `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 }
 
-// GoalKind is how a goal is counted.
-type GoalKind string
-
-// Total counts all makes; Streak counts makes in a row.
-const (
-	Total  GoalKind = "total"
-	Streak GoalKind = "in a row"
-)
-
-// Enum lists the kinds for the schema.
-func (GoalKind) Enum() []any { return []any{Total, Streak} }
-
-// Goal is what the player is to reach.
-type Goal struct {
-	Kind  GoalKind `json:"kind"`
-	Count int      `json:"count" minimum:"1" maximum:"1000"`
-}
-
-// Reached returns how much of the goal a count holds, and whether that is all of it.
-func (g Goal) Reached(c tally.Count) (have int, met bool) {
-	have = c.Made
-	if g.Kind == Streak {
-		have = c.Best
-	}
-	return have, have >= g.Count
-}
-
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {
 	Version   int           `json:"version" minimum:"2" maximum:"2"`
@@ -118,7 +91,7 @@ type Document struct {
 	Target    court.Target  `json:"target"`
 	NoGo      []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
 	Counts    Counts        `json:"counts,omitempty" description:"What counts as made"`
-	Goal      Goal          `json:"goal"`
+	Goal      odds.Goal     `json:"goal"`
 	SetUp     float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
 	Effort    int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Cues      []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
@@ -185,6 +158,7 @@ func (d Document) Check() error {
 	}
 	_, err = c.Shape(d.Target, d.Play)
 	wrong.Under("target", err)
+	wrong.Under("goal", d.Goal.Check())
 	for i, noGo := range d.NoGo {
 		wrong.Under(invalid.Join("noGo", i), noGo.check(c, d.Play))
 	}

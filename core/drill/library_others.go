@@ -3,6 +3,7 @@ package drill
 import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
+	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/student"
 )
@@ -26,7 +27,7 @@ func threeCornerRound() Document {
 		},
 		Turns: 4, SetUp: 45, Effort: 8,
 		Target:    court.StripAlong(court.FarBaseline, 0.9),
-		Goal:      Goal{Kind: Total, Count: 20},
+		Goal:      odds.Goal{Kind: odds.Total, Count: 20},
 		Cues:      []string{"Chassé back to the base", "Strike in front of the body"},
 		Cautions:  []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."},
 		Equipment: []string{"1 box of shuttles"},
@@ -57,7 +58,7 @@ func softLanding() Document {
 		},
 		Turns: 3, SetUp: 30, Effort: 4,
 		Target:    court.Ring(0.9, court.From(court.Off(court.NetLine, 1.1, court.Far), court.Off(court.LeftSide, 1.2, court.In))),
-		Goal:      Goal{Kind: Streak, Count: 10},
+		Goal:      odds.Goal{Kind: odds.Streak, Count: 5},
 		Cues:      []string{"Lift from the legs, quiet wrist", "Let it bounce when it is out of reach in front"},
 		Cautions:  []string{"Wear eye protection for close-range volleys.", looseBalls},
 		Equipment: []string{"1 basket", "2 cones"},
@@ -86,7 +87,7 @@ func roundTheBollards() Document {
 			{Kind: Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: RightWay}, {Kind: Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: LeftWay},
 		},
 		Pattern: feed.Pattern{Way: feed.Partner, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{deep(-2.3, feed.Backhand), deep(2.3, feed.Forehand)}},
-		Turns:   3, SetUp: 60, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "back-left"}, Goal: Goal{Kind: Total, Count: 16},
+		Turns:   3, SetUp: 60, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "back-left"}, Goal: odds.Goal{Kind: odds.Total, Count: 16},
 		Cues:     []string{"Racket up before the turn", "Back to the middle in three strides"},
 		Cautions: []string{"Eye protection on, always.", "Nobody runs backwards into a bollard; touching one costs nothing but a breath.", "Forfeits are optional and not for everybody."}, Equipment: []string{"2 soft bollards", "6 balls"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), easier("One corner", feed.Step{Change: feed.LockPlace, Task: 1}),
@@ -123,7 +124,7 @@ func shadowSix() Document {
 			corner(court.NearBaseline, 3, 1.8, feed.Smash), corner(court.NearBaseline, 3, -1.8, feed.Smash),
 			corner(court.NearBaseline, 1, 1.3, feed.Clear), corner(court.NearBaseline, 1, -1.3, feed.Clear),
 		}},
-		Turns: 3, SetUp: 30, Effort: 7, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Total, Count: 24},
+		Turns: 3, SetUp: 30, Effort: 7, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
 		Cues:     []string{"Split step at the base", "Last step long, racket foot in front"},
 		Cautions: []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."}, Equipment: []string{"6 flat markers"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.8}), harder("Called, in any order", feed.Step{Change: feed.Shuffle, Seed: 6}),
@@ -149,7 +150,7 @@ func cornerCatch() Document {
 		Pattern: feed.Pattern{Way: feed.ByHand, Gap: 3.4, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			thrown(court.NearService, 0, 1.3, 3.2), thrown(court.NearBaseline, 2.2, -1, 4.2), thrown(court.NearService, 0, -1.3, 3.2), thrown(court.NearBaseline, 2.2, 1, 4.2),
 		}},
-		Turns: 3, SetUp: 30, Effort: 6, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Total, Count: 18},
+		Turns: 3, SetUp: 30, Effort: 6, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 18},
 		Cues:     []string{"Lunge with the racket foot", "Push back at once"},
 		Cautions: []string{"Sweep shuttles off the floor between turns."}, Equipment: []string{"1 box of shuttles"},
 		Variations: []Variation{easier("Front corners only", feed.Step{Change: feed.DropTask, Task: 4}, feed.Step{Change: feed.DropTask, Task: 2}), easier("More time", feed.Step{Change: feed.Slow, By: 0.8}),
@@ -169,7 +170,7 @@ func twoHopsBeyond() Document {
 		Stroke:  feed.Serve, Rung: progress.Spin, Level: student.Improver,
 		Places:  []Place{at(Start, court.At(0.2, -1.9)), at(Feeder, court.At(0, 1.8))},
 		Pattern: feed.Pattern{Way: feed.SelfDrop, Gap: 5, Sequences: 10, Pause: 0, Tasks: []feed.Task{serve}},
-		Turns:   2, SetUp: 30, Effort: 2, Target: court.Target{Kind: court.DoubleBounce, Box: "far-half"}, Goal: Goal{Kind: Total, Count: 12},
+		Turns:   2, SetUp: 30, Effort: 2, Target: court.Target{Kind: court.DoubleBounce, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Brush under the ball", "First bounce near your own net half"},
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("To the other corner", feed.Step{Change: feed.ForLeftHander})},

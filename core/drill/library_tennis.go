@@ -3,6 +3,7 @@ package drill
 import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
+	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/student"
 )
@@ -28,7 +29,7 @@ func coinInTheCorner() Document {
 		},
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.Ring(4.5*ft, court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))),
-		Goal:      Goal{Kind: Total, Count: 10},
+		Goal:      odds.Goal{Kind: odds.Total, Count: 10},
 		Cues:      []string{"Small steps into the short ball", "Full swing: no pushing it in"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "4 flat markers"},
@@ -62,7 +63,7 @@ func lastStretch() Document {
 		},
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.StripAlong(court.FarBaseline, 4.5*ft),
-		Goal:      Goal{Kind: Total, Count: 25},
+		Goal:      odds.Goal{Kind: odds.Total, Count: 25},
 		Cues:      []string{"Height over the net gives depth", "Finish the swing high"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "1 rope or 6 flat markers"},
@@ -94,7 +95,7 @@ func inUpAndOver() Document {
 		},
 		Turns: 3, SetUp: 75, Effort: 8,
 		Target:    court.StripAlong(court.FarBaseline, 3),
-		Goal:      Goal{Kind: Streak, Count: 5},
+		Goal:      odds.Goal{Kind: odds.Streak, Count: 5},
 		Cues:      []string{"Split step as the feeder strikes", "Racket head above the wrist"},
 		Cautions:  []string{turnAndRun, looseBalls, "Count overheads for growing shoulders; pain means stop."},
 		Equipment: []string{"1 basket"},
@@ -125,7 +126,7 @@ func bothVerges() Document {
 		},
 		Turns: 4, SetUp: 45, Effort: 7,
 		Target:    court.Ring(1.8, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.LeftSingles, 2, court.In))),
-		Goal:      Goal{Kind: Streak, Count: 10},
+		Goal:      odds.Goal{Kind: odds.Streak, Count: 4},
 		Cues:      []string{"Outside foot plants, then push back", "High and cross-court buys time"},
 		Cautions:  []string{looseBalls, "Watch the fences and the next court when running wide."},
 		Equipment: []string{"1 basket", "2 flat markers"},
@@ -157,7 +158,7 @@ func toeTheChalk() Document {
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.6)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.6)),
 			rise(feed.Forehand, 1.2), rise(feed.Backhand, -1.2),
 		}},
-		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: Goal{Kind: Total, Count: 20},
+		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: odds.Goal{Kind: odds.Total, Count: 20},
 		Cues:     []string{"Short backswing on the rise", "Hold the line with the feet"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "1 rope for the line"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Deeper", feed.Step{Change: feed.Deeper, By: 0.8}),
@@ -180,7 +181,7 @@ func netAlphabet() Document {
 			paced(feed.HalfPace, feed.ForehandVolley, off(court.NearService, 0.5, court.Out, 1)), paced(feed.HalfPace, feed.BackhandVolley, off(court.NearService, 0.5, court.Out, -1)),
 			lobbed(4.5, feed.Overhead, off(court.NearService, 1, court.Out, 0)),
 		}},
-		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Streak, Count: 10},
+		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 10},
 		Cues:     []string{"Always moving between balls", "Meet it in front"},
 		Cautions: []string{turnAndRun, eyes}, Equipment: []string{"6 balls"},
 		Variations: []Variation{easier("Volleys only", feed.Step{Change: feed.DropTask, Task: 3}), harder("Wider", feed.Step{Change: feed.Spread, By: 1.4})},
@@ -200,7 +201,7 @@ func firstAnswer() Document {
 			at(Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
 		},
 		Pattern: feed.Pattern{Way: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
-		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Total, Count: 6},
+		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 6},
 		Cues:     []string{"Split step as the server strikes", "Short backswing"},
 		Cautions: []string{looseBalls, "Serve with half the shoulder until it is warm."}, Equipment: []string{"6 balls"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 2}), harder("Backhand side", feed.Step{Change: feed.ToOtherWing})},
@@ -230,7 +231,7 @@ func fourRungsIn() Document {
 		Pattern: feed.Pattern{Way: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
 		}},
-		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Streak, Count: 20},
+		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Stages, Count: 1, Stages: []odds.Stage{{Count: 5, Hard: odds.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: odds.Easier}}},
 		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
 		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
 		Variations: []Variation{easier("Stay at one depth", feed.Step{Change: feed.LockPlace, Task: 2}), easier("More time", feed.Step{Change: feed.Slow, By: 0.7}),
@@ -252,7 +253,7 @@ func twoAndAway() Document {
 		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 3.2, Sequences: 1, Pause: 3, Next: feed.WhileTheLast, Overlap: 1.5, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.8)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.4)),
 		}},
-		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: Goal{Kind: Total, Count: 8},
+		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: odds.Goal{Kind: odds.Total, Count: 8},
 		Cues:     []string{"Ready before the feed", "Walk back outside the court"},
 		Cautions: []string{looseBalls, "The line waits out of the swing of the one who plays."}, Equipment: []string{"1 basket", "3 flat markers"},
 		Variations: []Variation{easier("One ball each", feed.Step{Change: feed.DropTask, Task: 2}), easier("Nearer together", feed.Step{Change: feed.Gather, By: 2}),
@@ -272,7 +273,7 @@ func crossroads() Document {
 		},
 		Pattern: feed.Pattern{Way: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
 			Rally: &feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}},
-		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: Goal{Kind: Streak, Count: 10},
+		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Rallies, Count: 3, From: 10, To: 30},
 		Cues:     []string{"Height over the net buys time", "Recover a step towards the longer way"},
 		Cautions: []string{looseBalls, "Long runs: water and a break after each change."}, Equipment: []string{"6 balls"},
 		Variations: []Variation{easier("Slower gaps", feed.Step{Change: feed.Slow, By: 1}), harder("Mirrored", feed.Step{Change: feed.ForLeftHander})},
@@ -305,7 +306,7 @@ func threeDoorsIn() Document {
 		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			door("open", court.NearBaseline, 3.2, court.In, 1.2, feed.HalfPace), door("open", court.NearService, 1, court.Out, 1.2, feed.HalfPace), door("closed", court.NearService, 1.5, court.In, 0.8, feed.Gentle),
 		}},
-		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: Goal{Kind: Total, Count: 12},
+		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Load on the outside leg", "Step through the third"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "3 flat markers"},
 		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), easier("Without the first", feed.Step{Change: feed.DropTask, Task: 1}),
@@ -328,7 +329,7 @@ func metronome() Document {
 			{Stroke: feed.Backhand, Landing: off(court.NearBaseline, 3, court.In, -0.6), Pace: feed.RallyPace, Spin: feed.Topspin},
 			{Stroke: feed.Forehand, Landing: off(court.NearBaseline, 3, court.In, 2.4), Pace: feed.RallyPace, Spin: feed.Topspin},
 		}},
-		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: Goal{Kind: Total, Count: 25},
+		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: odds.Goal{Kind: odds.Total, Count: 25},
 		Cues:     []string{"Aim at the mark, not back to the machine"},
 		Cautions: []string{looseBalls, "Switch the machine off before anybody walks in front of it."}, Equipment: []string{"ball machine", "2 baskets", "2 cones"},
 		Variations: []Variation{easier("Slower", feed.Step{Change: feed.Slow, By: 0.6}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.5}),
@@ -352,7 +353,7 @@ func underTheBar() Document {
 			at(Start, off(court.NearService, 3, court.Out, 0)), at(Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
-		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: Goal{Kind: Total, Count: 12},
+		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Bend the knees, not the back", "Open the racket face"},
 		Cautions: []string{looseBalls, "Bend as deep as is comfortable; pain means stop."}, Equipment: []string{"1 basket"},
 		Variations: []Variation{easier("Up the middle only", feed.Step{Change: feed.LockPlace, Task: 1}), harder("Wider", feed.Step{Change: feed.Spread, By: 1.3}),
@@ -378,7 +379,7 @@ func closingTheDoor() Document {
 	d.Pattern = feed.Pattern{Way: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 		step(0.4, 0.62, feed.ForehandVolley), step(-0.4, 0.5, feed.BackhandVolley), step(0.4, 0.38, feed.ForehandVolley), step(-0.4, 0.75, feed.BackhandVolley),
 	}}
-	d.Goal, d.Turns, d.Effort = Goal{Kind: Streak, Count: 4}, 3, 6
+	d.Goal, d.Turns, d.Effort = odds.Goal{Kind: odds.Streak, Count: 4}, 3, 6
 	d.Cautions = []string{eyes, "At the last step play softly: nobody aims at a body."}
 	return d
 }

@@ -186,11 +186,3 @@ func (d Document) drums(r Report, s coach.Settings) []working.Drum {
 }
 
 func basketsOf(s coach.Settings) string { return fmt.Sprintf("of %d", s.Basket) }
-
-// String puts a goal into words.
-func (g Goal) String() string {
-	if g.Kind == Streak {
-		return fmt.Sprintf("%d in a row", g.Count)
-	}
-	return fmt.Sprintf("%d made in all", g.Count)
-}

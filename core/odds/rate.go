@@ -49,37 +49,43 @@ type Estimates struct {
 // What an estimate rests on. Common practice, no source.
 const (
 	halfLife     = 28.0 // days after which a ball counts half
-	priorBalls   = 6.0  // that the level is worth
+	priorBalls   = 6.0  // that the prior is worth
 	relatedShare = 0.3  // what a ball on a related drill counts
 	relatedMost  = 15.0 // balls that all related drills are worth together
 )
 
-// priorRate is the rate of a level on a drill that is written for it. Common practice, no source.
-func priorRate(level student.Level) float64 {
+// Prior is what is thought of a player on a drill before anything was counted.
+type Prior struct {
+	Rate float64
+	Said string // where it comes from
+}
+
+// LevelPrior is the rate of a level on a drill that is written for it. Common practice, no source.
+func LevelPrior(level student.Level) Prior {
 	rate, known := map[student.Level]float64{
 		student.Red: 0.45, student.Orange: 0.5, student.Green: 0.55, student.Beginner: 0.45,
 		student.Improver: 0.5, student.Club: 0.6, student.Tournament: 0.7,
 	}[level]
 	if !known {
-		return 0.5
+		rate = 0.5
 	}
-	return rate
+	return Prior{Rate: rate, Said: "what is usual for the level"}
 }
 
-// Estimate works out a player's rates from what they did on the drill and on related ones: the level's
-// rate as the start of a beta distribution, moved by related drills and then by this one, each ball
+// Estimate works out a player's rates from what they did on the drill and on related ones: the prior
+// as the start of a beta distribution, moved by related drills and then by this one, each ball
 // counting less the longer ago it was.
-func Estimate(level student.Level, own, related []Practised) Estimates {
-	made, missed := priorBalls*priorRate(level), priorBalls*(1-priorRate(level))
+func Estimate(prior Prior, own, related []Practised) Estimates {
+	made, missed := priorBalls*prior.Rate, priorBalls*(1-prior.Rate)
 	near := sum(related, execution(false))
 	if all := relatedShare * (near.made + near.missed); all > 0 {
 		share := relatedShare * math.Min(1, relatedMost/all)
 		made, missed = made+share*near.made, missed+share*near.missed
 	}
 	here := sum(own, execution(false))
-	e := Estimates{Rate: rated(made+here.made, missed+here.missed, here, near)}
+	e := Estimates{Rate: prior.rated(made+here.made, missed+here.missed, here, near)}
 	if points := sum(own, execution(true)); points.balls > 0 {
-		r := rated(made+points.made, missed+points.missed, points, near)
+		r := prior.rated(made+points.made, missed+points.missed, points, near)
 		e.Points = &r
 		if here.balls > 0 {
 			d := Compare(here.right, here.balls, points.right, points.balls)
@@ -87,7 +93,7 @@ func Estimate(level student.Level, own, related []Practised) Estimates {
 		}
 	}
 	if choice := sum(own, func(p Practised) (int, int) { return p.Right, p.Wrong }); choice.balls > 0 {
-		r := rated(priorBalls/2+choice.made, priorBalls/2+choice.missed, choice, weighted{})
+		r := Prior{0.5, "even chances"}.rated(priorBalls/2+choice.made, priorBalls/2+choice.missed, choice, weighted{})
 		e.Choice = &r
 	}
 	return e
@@ -120,7 +126,7 @@ func sum(list []Practised, of func(Practised) (int, int)) weighted {
 	return w
 }
 
-func rated(made, missed float64, here, near weighted) Rate {
+func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 	r := Rate{
 		Mean: made / (made + missed), Low: mathext.InvRegIncBeta(made, missed, 0.025), High: mathext.InvRegIncBeta(made, missed, 0.975),
 		Made: here.right, Balls: here.balls, Related: near.balls, Known: here.balls+near.balls > 0, made: made, missed: missed,
@@ -132,7 +138,7 @@ func rated(made, missed float64, here, near weighted) Rate {
 	case r.Known:
 		r.Words = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Count(near.balls, "ball", "balls"), ofTen(r.Mean), between)
 	default:
-		r.Words = fmt.Sprintf("nothing is known yet; %s is only what is usual for the level, %s", ofTen(r.Mean), between)
+		r.Words = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Said, between)
 	}
 	r.Working = working.Working{
 		Figure: "Makes", Value: ofTen(r.Mean),
@@ -140,7 +146,7 @@ func rated(made, missed float64, here, near weighted) Rate {
 		Inputs: []working.Step{
 			{Name: "On this drill", Value: fmt.Sprintf("%d of %d, weighing %s balls today", here.right, here.balls, units.Decimal(here.made+here.missed, 1))},
 			{Name: "On related drills", Value: units.Count(near.balls, "ball", "balls") + ", each counting three tenths, at most 15 together"},
-			{Name: "The level", Value: units.Decimal(priorBalls, 0) + " balls"},
+			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Said, units.Decimal(priorBalls, 0))},
 			{Name: "95 times in 100", Value: between},
 		},
 		Source: "Beta-binomial model; weights and what is usual for a level: common practice, no source",

@@ -31,7 +31,7 @@ func TestDrillAgainstPoints(t *testing.T) {
 }
 
 func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
-	e := odds.Estimate(student.Club, nil, nil)
+	e := odds.Estimate(odds.LevelPrior(student.Club), nil, nil)
 	require.False(t, e.Rate.Known)
 	require.Contains(t, e.Rate.Words, "nothing is known yet")
 	require.InDelta(t, 0.6, e.Rate.Mean, 1e-9)
@@ -44,10 +44,10 @@ func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
 func TestEvidenceMovesAnEstimate(t *testing.T) {
 	fresh := odds.Practised{Made: 18, Missed: 2}
 	old := odds.Practised{Days: 280, Made: 18, Missed: 2}
-	now := odds.Estimate(student.Beginner, []odds.Practised{fresh}, nil).Rate
-	then := odds.Estimate(student.Beginner, []odds.Practised{old}, nil).Rate
-	related := odds.Estimate(student.Beginner, nil, []odds.Practised{fresh}).Rate
-	nothing := odds.Estimate(student.Beginner, nil, nil).Rate
+	now := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{fresh}, nil).Rate
+	then := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{old}, nil).Rate
+	related := odds.Estimate(odds.LevelPrior(student.Beginner), nil, []odds.Practised{fresh}).Rate
+	nothing := odds.Estimate(odds.LevelPrior(student.Beginner), nil, nil).Rate
 	require.Greater(t, now.Mean, related.Mean)
 	require.Greater(t, related.Mean, then.Mean)
 	require.Greater(t, then.Mean, nothing.Mean)
@@ -59,13 +59,13 @@ func TestEvidenceMovesAnEstimate(t *testing.T) {
 	require.InDelta(t, 20.7/26, now.Mean, 1e-9)
 
 	// However much was done on related drills, it never weighs more than fifteen balls.
-	many := odds.Estimate(student.Beginner, []odds.Practised{{Made: 2, Missed: 18}}, []odds.Practised{{Made: 1000}}).Rate
+	many := odds.Estimate(odds.LevelPrior(student.Beginner), []odds.Practised{{Made: 2, Missed: 18}}, []odds.Practised{{Made: 1000}}).Rate
 	require.InDelta(t, (2.7+15+2)/(6+15+20), many.Mean, 1e-9)
 }
 
 func TestChoiceAndExecutionAndPointsAreApart(t *testing.T) {
 	own := []odds.Practised{{Made: 40, Missed: 10, Right: 12, Wrong: 28}, {Made: 10, Missed: 20, InPoints: true}}
-	e := odds.Estimate(student.Club, own, nil)
+	e := odds.Estimate(odds.LevelPrior(student.Club), own, nil)
 	require.Greater(t, e.Rate.Mean, 0.7)
 	require.Less(t, e.Choice.Mean, 0.4)
 	require.Less(t, e.Points.Mean, 0.5)
@@ -74,14 +74,14 @@ func TestChoiceAndExecutionAndPointsAreApart(t *testing.T) {
 }
 
 func TestWhatTheNextBallsWillBe(t *testing.T) {
-	known := odds.Estimate(student.Club, []odds.Practised{{Made: 600, Missed: 400}}, nil).Rate
+	known := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: 600, Missed: 400}}, nil).Rate
 	low, high := known.Next(10)
 	require.Equal(t, []int{4, 8}, []int{low, high}) // nearly the binomial distribution at 0.6
-	low, high = odds.Estimate(student.Club, nil, nil).Rate.Next(10)
+	low, high = odds.Estimate(odds.LevelPrior(student.Club), nil, nil).Rate.Next(10)
 	require.LessOrEqual(t, low, 3)
 	require.GreaterOrEqual(t, high, 8)
 	rapid.Check(t, func(t *rapid.T) {
-		r := odds.Estimate(student.Club, []odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}}, nil).Rate
+		r := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}}, nil).Rate
 		n := rapid.IntRange(0, 60).Draw(t, "balls")
 		low, high := r.Next(n)
 		require.True(t, 0 <= low && low <= high && high <= n)

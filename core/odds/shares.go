@@ -26,6 +26,7 @@ func (s Shares) Errors() float64 { return s.Long + s.Wide + s.Net }
 type Ground struct {
 	shape court.Shape
 	in    rect // where a ball is in
+	hit   rect // where a ball that is in the target counts
 	end   float64
 	ahead float64 // 1 where balls are played towards the far end, else −1
 }
@@ -47,15 +48,16 @@ func OnGround(c court.Court, shape court.Shape, play court.Play) (Ground, error)
 		g.ahead = -1
 		g.in.bottom, g.in.top = -end, 0
 	}
+	g.hit = g.in
 	return g, nil
 }
 
 // area is the part of the target that is in.
 func (g Ground) area() area {
 	if g.shape.Radius > 0 {
-		return disc(g.shape.Centre, g.shape.Radius, g.in)
+		return disc(g.shape.Centre, g.shape.Radius, g.hit)
 	}
-	return outline(g.shape.Corners, g.in)
+	return outline(g.shape.Corners, g.hit)
 }
 
 // nearest is how far from the net the target begins, towards the end that is played to.
@@ -123,4 +125,20 @@ func Upright(w flight.World, l flight.Launch, s flight.Scatter, shape court.Shap
 		face.bottom, face.top = math.Inf(-1), math.Inf(1)
 	}
 	return n.in(face.area()), true
+}
+
+// Twice is the target for a ball that has to bounce in it twice: the part from which the first bounce
+// leads to a second one inside. The way from the first bounce to the second is taken to be the same for
+// all balls. It is false where the ball does not bounce twice.
+func (g Ground) Twice(w flight.World, l flight.Launch) (Ground, bool) {
+	path := w.Follow(l, 2)
+	first, ok := path.Bounce(0)
+	second, again := path.Bounce(1)
+	if !ok || !again {
+		return g, false
+	}
+	dx, dy := second.P.X-first.P.X, second.P.Y-first.P.Y
+	left, right, bottom, top := g.bounds()
+	g.hit = rect{math.Max(left, left-dx), math.Min(right, right-dx), math.Max(bottom, bottom-dy), math.Min(top, top-dy)}
+	return g, true
 }

@@ -1,0 +1,357 @@
+package drill
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"math"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+	"hodometer/core/footwork"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+	"hodometer/core/units"
+	"hodometer/core/working"
+)
+
+// Who is a player that a drill is to suit.
+type Who struct {
+	Level   student.Level
+	Own     []odds.Practised // on this drill
+	Related []odds.Practised // on drills for the same stroke
+	// Landings are logged on this drill, as offsets from the middle of its target at the time.
+	Landings []court.Point
+}
+
+// Suit is how a drill's goal and target suit one player.
+type Suit struct {
+	Rates  odds.Estimates `json:"rates"`
+	Goal   *odds.Answer   `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
+	Target *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
+	Why    string         `json:"why" description:"Why there is no goal or no target, in words; else empty"`
+	Drums  []working.Drum `json:"drums"`
+}
+
+// Aimed is what becomes of balls that are aimed at the target.
+type Aimed struct {
+	At       court.Point     `json:"at" description:"Where they are aimed"`
+	Scatter  odds.Scatter    `json:"scatter"`
+	Upright  bool            `json:"upright" description:"Balls pass the target or meet it instead of landing in it: only its share in is known"`
+	Shares   odds.Shares     `json:"shares"`
+	Landings []court.Point   `json:"landings" description:"Where they were logged, on the court"`
+	Sentence string          `json:"sentence"`
+	Working  working.Working `json:"working"`
+}
+
+// tapError is how far off a tap on the drawn court is, as a standard deviation in shares of the court's
+// length. Common practice, no source.
+const tapError = 0.015
+
+// clock is how one player's balls come, for what is counted in balls. Of a rally every stroke is one.
+func (d Document) clock(play Play, people int, s coach.Settings) odds.Clock {
+	p := d.Pattern
+	if strokes := len(play.Timeline.Meetings); p.Rally != nil && strokes > 0 {
+		return odds.Clock{Gap: max(0.1, (play.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
+	}
+	balls := max(p.BallsPerTurn()/max(p.Sequences, 1), 1)
+	sequence := p.TurnSeconds()/float64(max(p.Sequences, 1)) - p.Pause
+	if p.Next == feed.AllAtOnce {
+		people = 1
+	}
+	return odds.Clock{Gap: sequence / float64(balls), Sequence: balls, Pause: p.Pause, People: people, Basket: s.Basket, PickUp: s.PickUp}
+}
+
+// question is the drill's goal for somebody with a rate.
+func (d Document) question(rates odds.Estimates, play Play, people int, s coach.Settings) odds.Question {
+	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: d.clock(play, people, s)}
+	if d.Goal.Kind == odds.FirstTo {
+		q.Rate = 0.5 // of points nobody knows better, until some were played
+		if rates.Points != nil {
+			q.Rate = rates.Points.Mean
+		}
+	}
+	return q
+}
+
+// Suits works out what the drill's goal and its target are for a player, from one turn that was played
+// out for them. The error is that of the context; what cannot be worked out is said.
+func (d Document) Suits(ctx context.Context, play Play, who Who, people int, s coach.Settings) (Suit, error) {
+	suit := Suit{}
+	prior := odds.LevelPrior(who.Level)
+	aimed, err := d.aimed(play, who, s)
+	switch {
+	case err != nil:
+		suit.Why = err.Error()
+	default:
+		suit.Target = &aimed
+		if aimed.Shares.In > 0 {
+			prior = odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Said: "what the level's scatter makes of this target"}
+		}
+	}
+	suit.Rates = odds.Estimate(prior, who.Own, who.Related)
+	answer, err := d.question(suit.Rates, play, people, s).Answer(ctx)
+	var wrong invalid.Fields
+	switch {
+	case errors.As(err, &wrong):
+		suit.Why = wrong[0].Message
+	case err != nil:
+		return Suit{}, err
+	default:
+		suit.Goal = &answer
+	}
+	suit.Drums = d.suitDrums(suit, people, s)
+	return suit, nil
+}
+
+// Stroke is a reply that a player aims at the target: how it leaves, and in which world.
+type stroke struct {
+	world  flight.World
+	launch flight.Launch
+	at     court.Point
+	level  flight.Scatter
+}
+
+// stroke finds the first ball of the turn that is met and can be played to the drill's target.
+func (d Document) stroke(play Play, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
+	drill, err := d.resolved(s)
+	if err != nil {
+		return stroke{}, err
+	}
+	switch {
+	case d.Counts.By == ByMovement:
+		return stroke{}, errors.New("this drill counts movement, not landings")
+	case d.Sport == court.TableTennis && d.Stroke == feed.Serve:
+		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
+	}
+	at := shape.Centre
+	switch c := drill.World.Court; shape.Kind {
+	case court.Window:
+		at = court.Point{X: shape.Centre.X, Y: 0.35 * c.Length}
+	case court.Gate:
+		at.Y += math.Copysign(1, shape.Centre.Y)
+	case court.WallBand:
+		at = court.Point{X: shape.Centre.X, Y: -c.Length / 4}
+	}
+	err = errors.New("no ball of this turn is met")
+	for _, m := range play.Timeline.Meetings {
+		if m.Met == nil || m.Player != 0 {
+			continue
+		}
+		task := feed.Task{Stroke: d.Stroke}
+		if m.Task < len(d.Pattern.Tasks) && d.Pattern.Rally == nil {
+			task = d.Pattern.Tasks[m.Task]
+		}
+		var l flight.Launch
+		if l, err = reply(drill, task, m, at, shape); err == nil {
+			return stroke{world: drill.World, launch: l, at: at, level: odds.LaunchScatter(level)}, nil
+		}
+	}
+	return stroke{}, fmt.Errorf("where the replies land is not known: %w", err)
+}
+
+// reply is how one ball is answered: in squash and at a band on the wall off the front wall.
+func reply(drill footwork.Drill, task feed.Task, m footwork.Meeting, at court.Point, shape court.Shape) (flight.Launch, error) {
+	met := flight.Vec{X: m.Met.X, Y: m.Met.Y, Z: m.Met.Z}
+	if shape.Kind == court.WallBand {
+		return drill.World.Aim(flight.Want{From: met, Landing: at, By: flight.ByWall, Value: (shape.Low + shape.High) / 2})
+	}
+	return drill.Reply(task, met, at)
+}
+
+// aimed works out what becomes of balls aimed at the drill's target.
+func (d Document) aimed(play Play, who Who, s coach.Settings) (Aimed, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return Aimed{}, err
+	}
+	shape, err := c.Shape(d.Target, d.Play)
+	if err != nil {
+		return Aimed{}, err
+	}
+	stroke, err := d.stroke(play, who.Level, shape, s)
+	if err != nil {
+		return Aimed{}, err
+	}
+	scatter, ok := odds.Expected(stroke.world, stroke.launch, stroke.level)
+	if !ok {
+		return Aimed{}, errors.New("the reply never lands")
+	}
+	scatter = scatter.Learn(who.Landings, tapError*c.Length)
+	a := Aimed{At: stroke.at, Scatter: scatter, Landings: []court.Point{}}
+	for _, offset := range who.Landings {
+		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
+	}
+	ground, err := odds.OnGround(c, shape, d.Play)
+	if errors.Is(err, odds.ErrUpright) {
+		a.Upright = true
+		if a.Shares.In, ok = odds.Upright(stroke.world, stroke.launch, stroke.level, shape); !ok {
+			return Aimed{}, errors.New("the reply never comes to the target")
+		}
+	} else {
+		if d.Target.Kind == court.DoubleBounce {
+			if ground, ok = ground.Twice(stroke.world, stroke.launch); !ok {
+				return Aimed{}, errors.New("the reply does not bounce twice")
+			}
+		}
+		a.Shares = ground.Shares(scatter, stroke.at)
+	}
+	a.Sentence = a.sentence()
+	a.Working = a.working(who, s)
+	return a, nil
+}
+
+// sentence says what becomes of a hundred balls.
+func (a Aimed) sentence() string {
+	of := func(share float64) string { return units.Decimal(100*share, 0) }
+	if a.Upright {
+		return "of 100 balls " + of(a.Shares.In) + " go through or meet it"
+	}
+	words := fmt.Sprintf("of 100 balls %s in the target, %s out", of(a.Shares.In), of(a.Shares.Long+a.Shares.Wide))
+	if a.Shares.Long+a.Shares.Wide >= 0.005 {
+		words += fmt.Sprintf(" (%s long, %s wide)", of(a.Shares.Long), of(a.Shares.Wide))
+	}
+	if a.Shares.Net >= 0.005 {
+		words += ", " + of(a.Shares.Net) + " in the net"
+	}
+	return words + ", " + of(a.Shares.Short) + " in but short of it"
+}
+
+func (a Aimed) working(who Who, s coach.Settings) working.Working {
+	source := "Scatter of the launch by level: common practice, no source"
+	if a.Scatter.Logged > 0 {
+		source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
+	}
+	return working.Working{
+		Figure: "In the target", Value: units.Decimal(100*a.Shares.In, 0) + " of 100",
+		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it lands; a bivariate normal distribution over the part of the target that is in",
+		Inputs: []working.Step{
+			{Name: "Scatter across", Value: s.Units.Length(a.Scatter.SX)},
+			{Name: "Scatter along", Value: s.Units.Length(a.Scatter.SY)},
+			{Name: "Off the aim", Value: s.Units.Length(a.Scatter.X) + " across, " + s.Units.Length(a.Scatter.Y) + " along"},
+			{Name: "Landings logged", Value: units.Decimal(float64(len(who.Landings)), 0)},
+		},
+		Source: source,
+	}
+}
+
+// suitDrums count balls with the misses that are to be expected.
+func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []working.Drum {
+	planned := float64(d.LoadFor(people, d.Turns, s).Each)
+	rate := suit.Rates.Rate
+	drums := []working.Drum{working.NewDrum("Made, expected", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), working.Working{
+		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",
+		Inputs: []working.Step{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Words}},
+	})}
+	if a := suit.Goal; a != nil && !a.Never {
+		text := units.Decimal(math.Min(a.Mean, 9999), 0)
+		goal := working.NewDrum("For the goal", a.Mean, text, a.Unit, a.Working)
+		goal.Working.Value = text + " " + a.Unit
+		drums = append(drums, goal)
+		if a.Carry > 0 {
+			carry := math.Min(a.Carry, 9999)
+			drums = append(drums, working.NewDrum("Carry", carry, units.Decimal(carry, 0), "balls", working.Working{
+				Formula: "balls that are enough for the goal 9 times in 10 × players", Source: a.Working.Source,
+				Inputs: []working.Step{{Name: "9 times in 10", Value: units.Decimal(a.Quantiles[2].Balls, 0) + " balls"}, {Name: "Players", Value: units.Decimal(float64(people), 0)}},
+			}))
+		}
+	}
+	return drums
+}
+
+// Fit is what is to be fitted to a player: one of its parts.
+type Fit struct {
+	Minutes float64 `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"The goal to so many minutes, met 4 times in 5"`
+	Hit     float64 `json:"hit,omitempty" minimum:"0" maximum:"1" description:"The target to a share of balls that hit it"`
+	Errors  float64 `json:"errors,omitempty" minimum:"0" maximum:"1" description:"The target to the best aim that keeps errors under a share"`
+}
+
+// Fitted changes the goal or the target so that it suits a player, and says what changed. The drill is
+// taken as it stands, as Suits takes it. The error is a list of fields.
+func (d Document) Fitted(ctx context.Context, fit Fit, who Who, player footwork.Player, people int, s coach.Settings) (Document, string, error) {
+	play, err := d.PlayOut(ctx, player, s)
+	if err != nil {
+		return d, "", err
+	}
+	switch {
+	case fit.Minutes > 0:
+		return d.fitGoal(ctx, fit, play, who, people, s)
+	case fit.Hit > 0:
+		return d.fitSize(ctx, fit, play, who, s)
+	case fit.Errors > 0:
+		return d.fitAim(ctx, fit, play, who, s)
+	}
+	return d, "", invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
+}
+
+func (d Document) fitGoal(ctx context.Context, fit Fit, play Play, who Who, people int, s coach.Settings) (Document, string, error) {
+	suit, err := d.Suits(ctx, play, who, people, s)
+	if err != nil {
+		return d, "", err
+	}
+	q := d.question(suit.Rates, play, people, s)
+	q.Seconds = 60 * fit.Minutes
+	if q.Goal.Kind == odds.Most {
+		q.Goal.Minutes = fit.Minutes
+	}
+	goal, err := q.Fit(ctx)
+	if err != nil {
+		return d, "", err
+	}
+	d.Goal = goal
+	return d, fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(fit.Minutes, 1)), nil
+}
+
+func (d Document) fitSize(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
+	target, err := odds.FitSize(ctx, d.Target, fit.Hit, func(t court.Target) (float64, error) {
+		tried := d
+		tried.Target = t
+		aimed, err := tried.aimed(play, who, s)
+		return aimed.Shares.In, err
+	})
+	if err != nil {
+		return d, "", err
+	}
+	d.Target = target
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, "", err
+	}
+	return d, fmt.Sprintf("The %s is hit %s of 10.", c.SayTarget(target, s.Tape()), units.Decimal(10*fit.Hit, 1)), nil
+}
+
+func (d Document) fitAim(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
+	aimed, err := d.aimed(play, who, s)
+	if err != nil {
+		return d, "", err
+	}
+	if d.Target.Mark == nil || aimed.Upright {
+		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
+	}
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, "", err
+	}
+	shape, err := c.Shape(d.Target, d.Play)
+	if err != nil {
+		return d, "", err
+	}
+	ground, err := odds.OnGround(c, shape, d.Play)
+	if err != nil {
+		return d, "", err
+	}
+	best, err := ground.BestAim(ctx, aimed.Scatter, fit.Errors)
+	if err != nil {
+		return d, "", err
+	}
+	mark := c.Measure(best.At, *d.Target.Mark)
+	d.Target.Mark = &mark
+	words := "fewest errors there are here"
+	if best.Keeps {
+		words = fmt.Sprintf("errors %s of 100", units.Decimal(100*best.Shares.Errors(), 0))
+	}
+	return d, fmt.Sprintf("The mark is now %s: %s.", c.Say(mark, s.Tape()), words), nil
+}

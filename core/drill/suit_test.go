@@ -1,0 +1,140 @@
+package drill_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+)
+
+// named is a drill of the library.
+func named(t testing.TB, name string) drill.Document {
+	t.Helper()
+	for _, stored := range drill.Library() {
+		if stored.Document.Name == name {
+			return stored.Document
+		}
+	}
+	require.Fail(t, "the library has no drill of this name", name)
+	return drill.Document{}
+}
+
+func suits(t testing.TB, d drill.Document, who drill.Who) drill.Suit {
+	t.Helper()
+	play, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	require.NoError(t, err)
+	suit, err := d.Suits(t.Context(), play, who, 1, coach.Default())
+	require.NoError(t, err)
+	return suit
+}
+
+func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
+	for _, stored := range drill.Library() {
+		d := stored.Document
+		t.Run(d.Name, func(t *testing.T) {
+			suit := suits(t, d, drill.Who{Level: d.Written()})
+			require.NotNil(t, suit.Goal)
+			require.False(t, suit.Goal.Never)
+			require.NotEmpty(t, suit.Goal.Sentence)
+			require.False(t, suit.Rates.Rate.Known)
+			if suit.Target == nil {
+				require.NotEmpty(t, suit.Why)
+				return
+			}
+			require.NotEmpty(t, suit.Target.Sentence)
+			// No goal of the library takes the level it is written for more than half an hour.
+			require.Less(t, suit.Goal.Quantiles[2].Seconds, 1800.0, suit.Goal.Sentence)
+		})
+	}
+}
+
+func TestASuitFollowsTheEvidence(t *testing.T) {
+	d := named(t, "Coin in the Corner")
+	nothing := suits(t, d, drill.Who{Level: student.Club})
+	good := suits(t, d, drill.Who{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
+	require.Less(t, good.Goal.Mean, nothing.Goal.Mean)
+	require.Contains(t, nothing.Rates.Rate.Words, "scatter")
+	better := suits(t, d, drill.Who{Level: student.Tournament})
+	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
+
+	// Landings that are all close to the mark make the target easier, and are shown where they were.
+	var close []court.Point
+	for i := range 40 {
+		close = append(close, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
+	}
+	steady := suits(t, d, drill.Who{Level: student.Club, Landings: close})
+	require.Greater(t, steady.Target.Shares.In, 0.7)
+	require.Equal(t, 40, steady.Target.Scatter.Logged)
+	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
+	require.Contains(t, steady.Target.Working.Source, "Logged landings")
+}
+
+func TestDrumsCountExpectedMisses(t *testing.T) {
+	d := named(t, "Coin in the Corner")
+	suit := suits(t, d, drill.Who{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
+	byName := map[string]float64{}
+	for _, drum := range suit.Drums {
+		byName[drum.Name] = drum.Value
+	}
+	require.InDelta(t, 0.6*float64(d.Turns*d.Pattern.BallsPerTurn()), byName["Made, expected"], 0.6)
+	require.InDelta(t, 10/0.6, byName["For the goal"], 0.1)
+	require.Equal(t, suit.Goal.Quantiles[2].Balls, byName["Carry"])
+}
+
+func TestWhatHasNoLandingsSaysSo(t *testing.T) {
+	require.Contains(t, suits(t, named(t, "Corner Catch"), drill.Who{}).Why, "counts movement")
+	require.Contains(t, suits(t, named(t, "Two Hops Beyond"), drill.Who{}).Why, "own half first")
+	d := named(t, "Coin in the Corner")
+	d.Goal = odds.Goal{Kind: odds.Total, Count: 5000}
+	_, err := d.Report(1, coach.Default())
+	require.ErrorContains(t, err, "goal.count")
+}
+
+func TestADrillIsFittedToAPlayer(t *testing.T) {
+	d := named(t, "Coin in the Corner")
+	who := drill.Who{Level: student.Club}
+	player := d.PlayerFor(student.Club, student.RightHand)
+	fit := func(d drill.Document, f drill.Fit) (drill.Document, string, error) {
+		return d.Fitted(t.Context(), f, who, player, 1, coach.Default())
+	}
+	short, said, err := fit(d, drill.Fit{Minutes: 3})
+	require.NoError(t, err)
+	require.Less(t, short.Goal.Count, d.Goal.Count)
+	require.Contains(t, said, "4 times in 5 within 3 min")
+
+	large, said, err := fit(d, drill.Fit{Hit: 0.5})
+	require.NoError(t, err)
+	require.Greater(t, large.Target.Radius, d.Target.Radius)
+	require.InDelta(t, 0.5, suits(t, large, who).Target.Shares.In, 0.005)
+	require.Contains(t, said, "5 of 10")
+
+	safe, said, err := fit(d, drill.Fit{Errors: 0.15})
+	require.NoError(t, err)
+	require.Contains(t, said, "The mark is now")
+	require.Less(t, suits(t, safe, who).Target.Shares.Errors(), suits(t, d, who).Target.Shares.Errors())
+	// It is still said from the same lines.
+	require.Equal(t, d.Target.Mark.Measures[0].Line, safe.Target.Mark.Measures[0].Line)
+
+	_, _, err = fit(d, drill.Fit{})
+	require.ErrorContains(t, err, "what is to be fitted")
+	_, _, err = fit(named(t, "Last Stretch"), drill.Fit{Errors: 0.1})
+	require.ErrorContains(t, err, "mark of its own")
+	_, _, err = fit(named(t, "Net Alphabet"), drill.Fit{Hit: 0.5})
+	require.ErrorContains(t, err, "choose a circle")
+}
+
+func BenchmarkSuit(b *testing.B) {
+	d := named(b, "Coin in the Corner")
+	play, err := d.PlayOut(b.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	require.NoError(b, err)
+	for b.Loop() {
+		if _, err := d.Suits(b.Context(), play, drill.Who{Level: student.Club}, 1, coach.Default()); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
