@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"time"
 
+	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
@@ -26,6 +27,7 @@ type Run struct {
 	Stroke  feed.Stroke
 	Rung    progress.Rung
 	Goal    odds.Goal
+	Aim     *court.Point // where its target was, on the court; nil where that is not known
 	At      time.Time
 	Taps    []tally.Entry // in order
 }
@@ -77,10 +79,14 @@ func (s *Store) AddTaps(ctx context.Context, run Run) error {
 	if err != nil {
 		return err
 	}
+	aim, err := writePlace(run.Aim)
+	if err != nil {
+		return err
+	}
 	return s.in(ctx, func(tx *sql.Tx) error {
-		_, err := tx.ExecContext(ctx, `INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-			run.ID, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), writeTime(run.At))
+		_, err := tx.ExecContext(ctx, `INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, aim, at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+			run.ID, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), aim, writeTime(run.At))
 		if err != nil {
 			return err
 		}
@@ -93,8 +99,12 @@ func (s *Store) AddTaps(ctx context.Context, run Run) error {
 			return fmt.Errorf("run %s: %w", run.ID, ErrTaken)
 		}
 		for _, tap := range run.Taps {
-			_, err := tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", at) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, writeTime(tap.At))
+			landing, err := writePlace(tap.Landing)
+			if err != nil {
+				return err
+			}
+			_, err = tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", landing, at) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, landing, writeTime(tap.At))
 			if err != nil {
 				return err
 			}
@@ -114,7 +124,7 @@ func (s *Store) RunsOfStudent(ctx context.Context, studentID string) ([]Run, err
 }
 
 func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) {
-	runs, err := collect(ctx, s.read, scanRun, `SELECT id, lesson, block, student, drill, name, stroke, rung, goal, at
+	runs, err := collect(ctx, s.read, scanRun, `SELECT id, lesson, block, student, drill, name, stroke, rung, goal, aim, at
 		FROM run WHERE `+where+` ORDER BY at, id`, arg)
 	if err != nil {
 		return nil, err
@@ -130,13 +140,17 @@ func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) 
 	taps, err := collect(ctx, s.read, func(rows *sql.Rows) (tap, error) {
 		var t tap
 		var at string
-		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &at)
+		var landing sql.NullString
+		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &landing, &at)
 		if err != nil {
+			return t, err
+		}
+		if t.entry.Landing, err = readPlace(landing); err != nil {
 			return t, err
 		}
 		t.entry.At, err = readTime(at)
 		return t, err
-	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
+	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.landing, tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
 	if err != nil {
 		return nil, err
 	}
@@ -152,8 +166,12 @@ func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) 
 func scanRun(rows *sql.Rows) (Run, error) {
 	var run Run
 	var goal, at string
-	err := rows.Scan(&run.ID, &run.Lesson, &run.Block, &run.Student, &run.Drill, &run.Name, &run.Stroke, &run.Rung, &goal, &at)
+	var aim sql.NullString
+	err := rows.Scan(&run.ID, &run.Lesson, &run.Block, &run.Student, &run.Drill, &run.Name, &run.Stroke, &run.Rung, &goal, &aim, &at)
 	if err != nil {
+		return run, err
+	}
+	if run.Aim, err = readPlace(aim); err != nil {
 		return run, err
 	}
 	if err := json.Unmarshal([]byte(goal), &run.Goal); err != nil {
@@ -161,6 +179,26 @@ func scanRun(rows *sql.Rows) (Run, error) {
 	}
 	run.At, err = readTime(at)
 	return run, err
+}
+
+// writePlace writes a place on the court as JSON, and none as null.
+func writePlace(p *court.Point) (sql.NullString, error) {
+	if p == nil {
+		return sql.NullString{}, nil
+	}
+	text, err := json.Marshal(p)
+	return sql.NullString{String: string(text), Valid: true}, err
+}
+
+func readPlace(text sql.NullString) (*court.Point, error) {
+	if !text.Valid {
+		return nil, nil
+	}
+	var p court.Point
+	if err := json.Unmarshal([]byte(text.String), &p); err != nil {
+		return nil, fmt.Errorf("place %s: %w", text.String, err)
+	}
+	return &p, nil
 }
 
 // SetRemark keeps a remark.

@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/coach"
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
@@ -40,7 +41,9 @@ func TestDrillsOfTheFirstVersionAreKept(t *testing.T) {
 	require.NoError(t, err)
 	_, err = db.ExecContext(t.Context(), `INSERT INTO drill (id, version, document)
 		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
-		DELETE FROM goose_db_version WHERE version_id = 2`)
+		ALTER TABLE run DROP COLUMN aim;
+		ALTER TABLE tap DROP COLUMN landing;
+		DELETE FROM goose_db_version WHERE version_id > 1`)
 	require.NoError(t, err)
 	require.NoError(t, db.Close())
 	kept, err := open(t, path).Drills.Get(t.Context(), "a")
@@ -140,7 +143,8 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	run := store.Run{
 		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
 		Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at,
-		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
+		Aim:  &court.Point{X: 2.5, Y: 9},
+		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))
 	require.NoError(t, s.AddTaps(ctx, run), "sent again")

@@ -30,6 +30,7 @@ type Who struct {
 // Suit is how a drill's goal and target suit one player.
 type Suit struct {
 	Rates  odds.Estimates `json:"rates"`
+	Clock  odds.Clock     `json:"clock" description:"How this player's balls come"`
 	Goal   *odds.Answer   `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
 	Target *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
 	Why    string         `json:"why" description:"Why there is no goal or no target, in words; else empty"`
@@ -93,7 +94,9 @@ func (d Document) Suits(ctx context.Context, play Play, who Who, people int, s c
 		}
 	}
 	suit.Rates = odds.Estimate(prior, who.Own, who.Related)
-	answer, err := d.question(suit.Rates, play, people, s).Answer(ctx)
+	question := d.question(suit.Rates, play, people, s)
+	suit.Clock = question.Clock
+	answer, err := question.Answer(ctx)
 	var wrong invalid.Fields
 	switch {
 	case errors.As(err, &wrong):

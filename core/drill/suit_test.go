@@ -138,3 +138,20 @@ func BenchmarkSuit(b *testing.B) {
 		}
 	}
 }
+
+func TestABareTargetOnEveryCourt(t *testing.T) {
+	for _, c := range court.All() {
+		t.Run(c.Name, func(t *testing.T) {
+			d, err := drill.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
+			require.NoError(t, err)
+			suit := suits(t, d, drill.Who{Level: student.Club})
+			require.NotNil(t, suit.Target, suit.Why)
+			require.Greater(t, suit.Target.Shares.In, 0.02)
+			t.Log(suit.Target.Sentence)
+		})
+	}
+	_, err := drill.Bare("moon", student.Club, 1, 1, 1)
+	require.ErrorContains(t, err, "court")
+	_, err = drill.Bare("tennis", student.Club, 100, 1, 1)
+	require.ErrorContains(t, err, "target")
+}

@@ -4,12 +4,12 @@ import "math"
 
 // Clock turns balls into minutes: how a drill is fed, and how its balls are picked up.
 type Clock struct {
-	Gap      float64 // seconds between two balls
-	Sequence int     // balls in one sequence
-	Pause    float64 // seconds after a sequence
-	People   int     // players who take turns; each has as many balls
-	Basket   int     // balls in one basket
-	PickUp   float64 // seconds to pick one ball up, for one person
+	Gap      float64 `json:"gap" minimum:"0.1" maximum:"120" description:"Seconds between two balls"`
+	Sequence int     `json:"sequence" minimum:"1" maximum:"200" description:"Balls in one sequence"`
+	Pause    float64 `json:"pause" minimum:"0" maximum:"600" description:"Seconds after a sequence"`
+	People   int     `json:"people" minimum:"1" maximum:"12" description:"Players who take turns; each has as many balls"`
+	Basket   int     `json:"basket" minimum:"1" maximum:"500" description:"Balls in one basket"`
+	PickUp   float64 `json:"pickUp" minimum:"0" maximum:"30" description:"Seconds to pick one ball up, for one person"`
 }
 
 // PickUps is how often the basket runs out before one player has had so many balls.

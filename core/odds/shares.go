@@ -28,6 +28,7 @@ type Ground struct {
 	in    rect // where a ball is in
 	hit   rect // where a ball that is in the target counts
 	end   float64
+	walls bool    // nothing lands out: the walls send it back
 	ahead float64 // 1 where balls are played towards the far end, else −1
 }
 
@@ -43,7 +44,10 @@ func OnGround(c court.Court, shape court.Shape, play court.Play) (Ground, error)
 	g := Ground{shape: shape, end: end, ahead: 1, in: rect{-half, half, 0, end}}
 	switch {
 	case c.Net.HalfUp == 0:
-		g.in.bottom = -end
+		g.in.bottom, g.walls = -end, len(c.Walls) > 0
+		if shape.Centre.Y < 0 {
+			g.ahead = -1
+		}
 	case shape.Centre.Y < 0:
 		g.ahead = -1
 		g.in.bottom, g.in.top = -end, 0
@@ -80,12 +84,15 @@ func (g Ground) Shares(s Scatter, aim court.Point) Shares {
 	y := g.ahead * n.Y
 	long := over * (1 - below((g.end-y)/n.SY))
 	fails := 0.0 // down on the own side
-	if g.in.bottom > -g.end || g.ahead < 0 {
+	if g.in.bottom > -g.end || g.in.top < g.end {
 		fails = over * below(-y/n.SY)
 	}
 	legal := over * n.in(g.in.area())
 	r := Shares{In: over * n.in(g.area()), Long: long, Net: s.Net + fails}
 	r.Wide = math.Max(0, 1-r.Long-r.Net-legal)
+	if g.walls {
+		legal, r.Long, r.Wide = over, 0, 0
+	}
 	before := g.in
 	if g.ahead > 0 {
 		before.top = math.Max(before.bottom, math.Min(g.nearest(), before.top))

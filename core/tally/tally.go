@@ -2,9 +2,11 @@
 package tally
 
 import (
+	"math"
 	"slices"
 	"time"
 
+	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
 
@@ -31,6 +33,8 @@ type Entry struct {
 	Made int       `json:"made,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls made"`
 	Of   int       `json:"of,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls played"`
 	At   time.Time `json:"at"`
+
+	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
 }
 
 // Check says whether an entry makes sense.
@@ -45,6 +49,14 @@ func (e Entry) Check() error {
 		}
 		if e.Made < 0 || e.Made > e.Of {
 			wrong.Add("made", "of %d balls between 0 and %d can be made", e.Of, e.Of)
+		}
+	}
+	if p := e.Landing; p != nil {
+		const far = 60.0 // metres, well off any court
+		if e.Kind != Made && e.Kind != Missed {
+			wrong.Add("landing", "only a single ball lands somewhere")
+		} else if !(math.Abs(p.X) <= far && math.Abs(p.Y) <= far) {
+			wrong.Add("landing", "that is not on or near the court")
 		}
 	}
 	return wrong.Err()
@@ -77,6 +89,17 @@ func Standing(entries []Entry) []Entry {
 		}
 	}
 	return standing
+}
+
+// Landings are the places where balls landed that were not taken back, in order.
+func Landings(entries []Entry) []court.Point {
+	var places []court.Point
+	for _, entry := range Standing(entries) {
+		if entry.Landing != nil {
+			places = append(places, *entry.Landing)
+		}
+	}
+	return places
 }
 
 // Fold counts the entries of one player on one drill.

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"hodometer/core/court"
 	"hodometer/core/tally"
 )
 
@@ -59,6 +60,16 @@ func TestCheck(t *testing.T) {
 	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 6, Of: 5}.Check(), "made")
 	require.ErrorContains(t, tally.Entry{Kind: tally.Turn}.Check(), "at least one ball")
 	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Seq: -1}.Check(), "seq")
+	place := &court.Point{X: 2, Y: 9}
+	require.NoError(t, tally.Entry{Kind: tally.Made, Landing: place}.Check())
+	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
+}
+
+func TestLandingsThatStand(t *testing.T) {
+	list := entries(tally.Made, tally.Missed, tally.Undo, [2]int{4, 5}, tally.Missed)
+	list[0].Landing, list[1].Landing, list[4].Landing = &court.Point{X: 1}, &court.Point{X: 2}, &court.Point{X: 3}
+	require.Equal(t, []court.Point{{X: 1}, {X: 3}}, tally.Landings(list))
 }
 
 // The best streak certain in a turn never exceeds what any order of its balls holds.

@@ -1,0 +1,51 @@
+package drill
+
+import (
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+)
+
+// Bare is the least drill there is for a target: one ball to the middle of a player's half, met from
+// near the baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
+// squash the mark is in the back right corner, and the ball goes there off the front wall. Its error is a
+// list of fields.
+func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Document, error) {
+	c, err := court.Find(on)
+	if err != nil {
+		return Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	d := Document{
+		Version: Version, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1,
+		Goal: odds.Goal{Kind: odds.Total, Count: 10},
+		Pattern: feed.Pattern{
+			Way: feed.ByRacket, Gap: 5, Sequences: 1,
+			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0, -c.Length/4)}},
+		},
+	}
+	feeder, start, end := court.At(0, c.Length/4), court.At(0, -c.Length/2), c.Length/2
+	if len(c.Walls) > 0 {
+		d.Pattern.Way, feeder, start, end = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9), -end
+		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, feed.Gentle
+	}
+	if c.Sport == court.Badminton {
+		start = court.At(0, -0.35*c.Length)
+		d.Pattern.Tasks[0] = lobbed(4, feed.Clear, court.At(0.4, -0.42*c.Length))
+	}
+	d.Places = []Place{at(Start, start), at(Feeder, feeder)}
+	var back, side court.LineID
+	for _, line := range c.Lines {
+		switch {
+		case line.Across() && math.Abs(line.From.Y-end) < 1e-6:
+			back = line.ID
+		case !line.Across() && math.Abs(line.From.X-c.Singles/2) < 1e-6:
+			side = line.ID
+		}
+	}
+	d.Target = court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In)))
+	return d, d.Check()
+}

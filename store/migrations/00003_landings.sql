@@ -1,0 +1,9 @@
+-- Where balls landed, and where they were aimed: places on the court, as JSON; null where nobody looked.
+
+-- +goose Up
+ALTER TABLE tap ADD COLUMN landing TEXT;
+ALTER TABLE run ADD COLUMN aim TEXT;
+
+-- +goose Down
+ALTER TABLE run DROP COLUMN aim;
+ALTER TABLE tap DROP COLUMN landing;
