@@ -6,6 +6,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
@@ -120,7 +122,11 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	laid, in, err := s.lay(ctx, kept)
+	in, err := s.inputs(ctx, kept.Document)
+	if err != nil {
+		return Courtside{}, err
+	}
+	laid, err := s.lay(ctx, kept, in)
 	if err != nil {
 		return Courtside{}, err
 	}
@@ -192,10 +198,14 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if err != nil {
 		return nil, err
 	}
+	aim, err := s.aimOf(ctx, played.Document, body.Student)
+	if err != nil {
+		return nil, err
+	}
 	err = s.store.AddTaps(ctx, store.Run{
 		ID: body.Run, Lesson: p.ID, Block: body.Block, Student: body.Student, Drill: played.ID, Name: played.Document.Name,
 		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: played.Document.Goal,
-		At: body.Entries[0].At.Truncate(time.Millisecond), Taps: body.Entries,
+		Aim: aim, At: body.Entries[0].At.Truncate(time.Millisecond), Taps: body.Entries,
 	})
 	if err != nil {
 		return nil, err
@@ -205,6 +215,18 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 		return nil, err
 	}
 	return s.counters(ctx, p.ID, d, in)
+}
+
+// aimOf is the middle of a drill's target as a student sees it; nil where it has none.
+func (s *server) aimOf(ctx context.Context, d drill.Document, studentID string) (*court.Point, error) {
+	kept, err := s.store.Students.Get(ctx, studentID)
+	if err != nil {
+		return nil, err
+	}
+	if shape, ok := d.For(kept.Document.Hand).Aimed(); ok {
+		return &shape.Centre, nil
+	}
+	return nil, nil
 }
 
 func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {

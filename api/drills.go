@@ -40,15 +40,33 @@ func asDrill(k store.Kept[drill.Document]) Drill {
 	return Drill{ID: k.ID, Version: k.Version, Away: k.Away, Document: k.Document}
 }
 
-// DrillPreview is a drill to be worked out without being saved.
-type DrillPreview struct {
+// Tried is a drill that is tried on somebody.
+type Tried struct {
+	ID       string         `json:"id,omitempty" maxLength:"40" description:"Which drill it is, for what was counted on it"`
 	Document drill.Document `json:"document"`
 	People   int            `json:"people" minimum:"1" maximum:"12"`
 	Hand     student.Hand   `json:"hand" description:"Worked out for a player of this hand"`
-	Change   *drill.Change  `json:"change,omitempty" description:"What is to be done to it first"`
-	Steps    []feed.Step    `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
 	Student  string         `json:"student,omitempty" maxLength:"40" description:"Tried on this student"`
 	Level    student.Level  `json:"level,omitempty" description:"Tried on somebody of this level; neither word means the level it is written for"`
+}
+
+// DrillPreview is a drill to be worked out without being saved.
+type DrillPreview struct {
+	Tried
+	Change *drill.Change `json:"change,omitempty" description:"What is to be done to it first"`
+	Steps  []feed.Step   `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
+}
+
+// FitAsked is a drill whose goal or target is to be fitted to somebody.
+type FitAsked struct {
+	Tried
+	Fit drill.Fit `json:"fit"`
+}
+
+// Fitted is a drill that was fitted. Nothing is saved.
+type Fitted struct {
+	Document drill.Document `json:"document" description:"As written for a right-hander"`
+	Said     string         `json:"said" description:"What changed, in a sentence"`
 }
 
 // Dragged is a place of a drill while it is being dragged.
@@ -90,6 +108,7 @@ type WorkedDrill struct {
 	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
 	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
 	Play     drill.Play     `json:"play" description:"One turn, ball by ball"`
+	Suit     drill.Suit     `json:"suit" description:"How goal and target suit whoever it is tried on"`
 	Said     []string       `json:"said" description:"What each transformation changed"`
 }
 
@@ -144,6 +163,7 @@ func (s *server) drillRoutes() []Route {
 			return body.Document.Moved(body.Move, body.Hand, settings)
 		}),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
+		route("POST", "/api/drills/fit", "fitDrill", "Fit a drill's goal or target to somebody without saving it", s.fitDrill),
 	}
 }
 
@@ -215,26 +235,47 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Report, err = seen.Report(body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	player, err := s.player(ctx, body)
+	player, who, err := s.whom(ctx, body.Tried)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.Play, err = seen.PlayOut(ctx, player, settings)
+	if worked.Play, err = seen.PlayOut(ctx, player, settings); err != nil {
+		return WorkedDrill{}, err
+	}
+	worked.Suit, err = seen.Suits(ctx, worked.Play, who, body.People, settings)
 	return worked, err
 }
 
-// player is whom a drill is tried on.
-func (s *server) player(ctx context.Context, body DrillPreview) (footwork.Player, error) {
+// whom is the player that a drill is tried on, and what is known of them.
+func (s *server) whom(ctx context.Context, body Tried) (footwork.Player, drill.Who, error) {
 	if body.Student != "" {
 		kept, err := s.store.Students.Get(ctx, body.Student)
+		if err != nil {
+			return footwork.Player{}, drill.Who{}, err
+		}
 		p := kept.Document
-		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), err
+		who, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
+		who.Level = p.Level
+		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), who, err
 	}
 	level := body.Level
 	if level == "" {
 		level = body.Document.Written()
 	}
-	return body.Document.PlayerFor(level, body.Hand), nil
+	return body.Document.PlayerFor(level, body.Hand), drill.Who{Level: level}, nil
+}
+
+func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return Fitted{}, err
+	}
+	player, who, err := s.whom(ctx, body.Tried)
+	if err != nil {
+		return Fitted{}, err
+	}
+	fitted, said, err := body.Document.For(body.Hand).Fitted(ctx, body.Fit, who, player, body.People, settings)
+	return Fitted{Document: fitted.For(body.Hand), Said: said}, err
 }
 
 func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (ChangedCourt, error) {

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -89,6 +90,9 @@ func (s *server) lessonRoutes() []Route {
 			if err != nil {
 				return lesson.Plan{}, err
 			}
+			if in, err = s.rated(ctx, in); err != nil {
+				return lesson.Plan{}, err
+			}
 			return lesson.Lay(body, in)
 		}),
 	}
@@ -155,24 +159,45 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 	return in, nil
 }
 
-func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
-	laid, _, err := s.lay(ctx, kept)
-	return laid, err
+// rated adds what the students of a lesson make of its drills.
+func (s *server) rated(ctx context.Context, in lesson.Inputs) (lesson.Inputs, error) {
+	in.Rates = map[string]map[string]odds.Rate{}
+	for id := range in.Drills {
+		in.Rates[id] = map[string]odds.Rate{}
+	}
+	for _, person := range in.People {
+		runs, err := s.store.RunsOfStudent(ctx, person.ID)
+		if err != nil {
+			return in, err
+		}
+		for id, d := range in.Drills {
+			who := evidenceOf(runs, id, d.Stroke, s.now())
+			in.Rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), who.Own, who.Related).Rate
+		}
+	}
+	return in, nil
 }
 
-// lay puts a kept lesson on the clock, and returns with it what it was laid out from.
-func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, lesson.Inputs, error) {
+func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
 	in, err := s.inputs(ctx, kept.Document)
 	if err != nil {
-		return Lesson{}, in, err
+		return Lesson{}, err
 	}
+	if in, err = s.rated(ctx, in); err != nil {
+		return Lesson{}, err
+	}
+	return s.lay(ctx, kept, in)
+}
+
+// lay puts a kept lesson on the clock.
+func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in lesson.Inputs) (Lesson, error) {
 	plan, err := lesson.Lay(kept.Document, in)
 	if err != nil {
-		return Lesson{}, in, err
+		return Lesson{}, err
 	}
 	_, finished, begun, err := s.store.Clock(ctx, kept.ID)
 	if err != nil {
-		return Lesson{}, in, err
+		return Lesson{}, err
 	}
 	state := Planned
 	switch {
@@ -184,7 +209,7 @@ func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document]) (Les
 	return Lesson{
 		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
 		Document: kept.Document, People: people(in), Plan: plan,
-	}, in, nil
+	}, nil
 }
 
 func people(in lesson.Inputs) []Person {
@@ -214,7 +239,11 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 	}
 	diary := Diary{Today: day(0), Lessons: make([]Lesson, len(kept))}
 	for i, k := range kept {
-		if diary.Lessons[i], err = s.lesson(ctx, k); err != nil {
+		in, err := s.inputs(ctx, k.Document)
+		if err != nil {
+			return Diary{}, err
+		}
+		if diary.Lessons[i], err = s.lay(ctx, k, in); err != nil {
 			return Diary{}, err
 		}
 	}

@@ -46,6 +46,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.settingsRoutes()...)
 	table = append(table, s.lengthRoutes()...)
 	table = append(table, s.wordRoutes()...)
+	table = append(table, s.reckonerRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 

@@ -173,6 +173,16 @@ func checkLines(wrong *invalid.Fields, path string, lines []string) {
 	}
 }
 
+// Aimed is the drill's target on its court; false where it makes no sense there.
+func (d Document) Aimed() (court.Shape, bool) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return court.Shape{}, false
+	}
+	shape, err := c.Shape(d.Target, d.Play)
+	return shape, err == nil
+}
+
 // place returns the first place of a kind.
 func (d Document) place(kind PlaceKind) (Place, bool) {
 	i := slices.IndexFunc(d.Places, func(p Place) bool { return p.Kind == kind })

@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/core/working"
@@ -23,6 +24,9 @@ type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
 	People   []Person                  // in the order of the document
 	Settings coach.Settings
+	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
+	// said of misses.
+	Rates map[string]map[string]odds.Rate
 }
 
 // Plan is a lesson on the clock. All times are seconds from its start.
@@ -189,7 +193,7 @@ func (p Plan) drums(d Document, in Inputs) []working.Drum {
 			waits = append(waits, working.Step{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
 		}
 	}
-	return []working.Drum{
+	return append([]working.Drum{
 		working.NewDrum("Planned", p.Planned, units.Clock(p.Planned), "min", working.Working{
 			Formula: "the minutes of all blocks", Inputs: none(sums), Source: working.OwnArithmetic,
 		}),
@@ -202,6 +206,41 @@ func (p Plan) drums(d Document, in Inputs) []working.Drum {
 		}),
 		working.NewDrum("Longest wait", wait, units.Decimal(wait, 0), "s", working.Working{
 			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: working.OwnArithmetic,
+		}),
+	}, p.expected(d, in)...)
+}
+
+// expected are the drums that count balls with the misses that are to be expected of these students.
+func (p Plan) expected(d Document, in Inputs) []working.Drum {
+	if in.Rates == nil {
+		return nil
+	}
+	made, goals := 0.0, 0.0
+	var makes, needs []working.Step
+	for i, block := range d.Blocks {
+		load, document := p.Stretches[i].Load, in.Drills[block.Drill]
+		if load == nil {
+			continue
+		}
+		for _, person := range in.People {
+			rate := in.Rates[block.Drill][person.ID]
+			name := block.Title + ", " + person.Profile.Name
+			made += float64(load.Each) * rate.Mean
+			makes = append(makes, working.Step{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
+			balls, counted := document.Goal.MeanBalls(rate.Mean)
+			if !counted {
+				continue
+			}
+			goals += balls
+			needs = append(needs, working.Step{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, units.Decimal(balls, 0))})
+		}
+	}
+	return []working.Drum{
+		working.NewDrum("Made, expected", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), working.Working{
+			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
+		}),
+		working.NewDrum("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", working.Working{
+			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
 		}),
 	}
 }

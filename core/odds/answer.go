@@ -98,6 +98,21 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 	return q.waited(ctx)
 }
 
+// MeanBalls is how many balls a goal takes somebody with a rate in the mean, at most so many that a
+// coach would never feed them; false where the goal is not counted in balls of one player.
+func (g Goal) MeanBalls(rate float64) (float64, bool) {
+	switch g.Kind {
+	case Most, FirstTo, Rallies:
+		return 0, false
+	}
+	if !(rate > 0) || rate > 1 || g.Check() != nil {
+		return 0, false
+	}
+	const most = 99_999
+	mean, _ := g.chainOf(rate, rate).moments()
+	return math.Min(mean, most), true
+}
+
 // chain is a goal as steps, in what it counts: balls, or rallies.
 func (q Question) chain() chain {
 	if q.Goal.Kind == Rallies {

@@ -2,6 +2,8 @@ package odds
 
 import (
 	"context"
+	"errors"
+	"fmt"
 
 	"hodometer/core/invalid"
 )
@@ -79,4 +81,30 @@ func (q Question) Fit(ctx context.Context) (Goal, error) {
 		return Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
 	}
 	return q.with(low).Goal, nil
+}
+
+// Suggest says how likely the goal is met in the time of the question, and which goal of its kind would
+// be met 4 times in 5; there is none where even the smallest takes longer.
+func (q Question) Suggest(ctx context.Context, a Answer) (*Goal, string, error) {
+	limit := q.Seconds
+	if q.Goal.Kind == Most {
+		limit = 60 * q.Goal.Minutes
+	}
+	said := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), times(*a.Chance))
+	if q.Goal.Kind == FirstTo { // its chance is that of winning
+		chance, err := q.within(ctx)
+		if err != nil {
+			return nil, "", err
+		}
+		said = fmt.Sprintf("In %s min it is over %s.", minutes(limit), times(chance))
+	}
+	goal, err := q.Fit(ctx)
+	var wrong invalid.Fields
+	switch {
+	case errors.As(err, &wrong):
+		return nil, said + " Even the smallest goal of this kind would be met less than 4 times in 5.", nil
+	case err != nil:
+		return nil, "", err
+	}
+	return &goal, said + fmt.Sprintf(" 4 times in 5: %s.", goal), nil
 }

@@ -72,6 +72,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fit a drill's goal or target to somebody without saving it */
+        post: operations["fitDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/moved": {
         parameters: {
             query?: never;
@@ -340,6 +357,57 @@ export interface paths {
         put?: never;
         /** Count balls; the same taps may be sent again */
         post: operations["addTaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoner/goal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many balls and minutes a goal takes */
+        post: operations["reckonGoal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoner/rally": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How fast two players can rally */
+        post: operations["reckonRally"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoner/target": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What becomes of balls aimed at a mark */
+        post: operations["reckonTarget"];
         delete?: never;
         options?: never;
         head?: never;
@@ -894,6 +962,18 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        DrillAimed: {
+            /** @description Where they are aimed */
+            at: components["schemas"]["CourtPoint"];
+            /** @description Where they were logged, on the court */
+            landings: components["schemas"]["CourtPoint"][];
+            scatter: components["schemas"]["OddsScatter"];
+            sentence: string;
+            shares: components["schemas"]["OddsShares"];
+            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
+            upright: boolean;
+            working: components["schemas"]["WorkingWorking"];
+        };
         DrillChange: {
             /** @description A place was moved */
             move?: components["schemas"]["DrillMove"];
@@ -926,7 +1006,7 @@ export interface components {
             /** @description How hard it is, out of ten */
             effort: number;
             equipment: string[];
-            goal: components["schemas"]["DrillGoal"];
+            goal: components["schemas"]["OddsGoal"];
             /** @description Whom it is written for; no word means a club player */
             level?: components["schemas"]["StudentLevel"];
             name: string;
@@ -976,12 +1056,23 @@ export interface components {
              */
             release: number;
         };
-        DrillGoal: {
-            count: number;
-            kind: components["schemas"]["DrillGoalKind"];
+        DrillFit: {
+            /**
+             * Format: double
+             * @description The target to the best aim that keeps errors under a share
+             */
+            errors?: number;
+            /**
+             * Format: double
+             * @description The target to a share of balls that hit it
+             */
+            hit?: number;
+            /**
+             * Format: double
+             * @description The goal to so many minutes, met 4 times in 5
+             */
+            minutes?: number;
         };
-        /** @enum {string} */
-        DrillGoalKind: "total" | "in a row";
         DrillHistory: {
             drill: string;
             name: string;
@@ -1093,6 +1184,8 @@ export interface components {
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
+            /** @description Which drill it is, for what was counted on it */
+            id?: string;
             /** @description Tried on somebody of this level; neither word means the level it is written for */
             level?: components["schemas"]["StudentLevel"];
             people: number;
@@ -1160,6 +1253,18 @@ export interface components {
              * @description Of an obstacle: its width; else 0
              */
             size: number;
+        };
+        DrillSuit: {
+            /** @description How this player's balls come */
+            clock: components["schemas"]["OddsClock"];
+            drums: components["schemas"]["WorkingDrum"][];
+            /** @description What the goal takes; null where it cannot be worked out */
+            goal: null | components["schemas"]["OddsAnswer"];
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["DrillAimed"];
+            /** @description Why there is no goal or no target, in words; else empty */
+            why: string;
         };
         DrillTime: {
             /** Format: date-time */
@@ -1337,6 +1442,25 @@ export interface components {
         };
         /** @enum {string} */
         FeedWay: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live";
+        FitAsked: {
+            document: components["schemas"]["DrillDocument"];
+            fit: components["schemas"]["DrillFit"];
+            /** @description Worked out for a player of this hand */
+            hand: components["schemas"]["StudentHand"];
+            /** @description Which drill it is, for what was counted on it */
+            id?: string;
+            /** @description Tried on somebody of this level; neither word means the level it is written for */
+            level?: components["schemas"]["StudentLevel"];
+            people: number;
+            /** @description Tried on this student */
+            student?: string;
+        };
+        Fitted: {
+            /** @description As written for a right-hander */
+            document: components["schemas"]["DrillDocument"];
+            /** @description What changed, in a sentence */
+            said: string;
+        };
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
         FootworkFastest: {
@@ -1505,6 +1629,32 @@ export interface components {
         };
         /** @enum {string} */
         FootworkVerdict: "easy" | "working" | "stretched" | "out of reach";
+        GoalAsked: {
+            clock: components["schemas"]["OddsClock"];
+            goal: components["schemas"]["OddsGoal"];
+            /**
+             * Format: double
+             * @description How likely within so many, and what would suit them
+             */
+            minutes?: number;
+            /**
+             * Format: double
+             * @description The other player's, of a goal that two count together
+             */
+            partner?: number;
+            /**
+             * Format: double
+             * @description Chance to make a ball, or to win a point
+             */
+            rate: number;
+        };
+        GoalReckoned: {
+            answer: components["schemas"]["OddsAnswer"];
+            /** @description Met 4 times in 5 within the minutes; null where none was asked for or none is */
+            fitted: null | components["schemas"]["OddsGoal"];
+            /** @description How likely it is within the minutes, and which goal suits them; empty where none were asked for */
+            said: string;
+        };
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
             message: string;
@@ -1724,6 +1874,235 @@ export interface components {
              */
             work: number;
         };
+        /** @enum {string} */
+        OddsAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
+        OddsAnswer: {
+            /**
+             * Format: double
+             * @description Balls to carry so that they last 9 times in 10, for all players together
+             */
+            carry: number;
+            /** @description To be finished within the balls or the time that were asked for; of as many as possible: to make what is hoped for; of a race: to win it */
+            chance: null | number;
+            /** @description Twenty equally likely outcomes, smallest first */
+            dots: number[];
+            /** Format: double */
+            mean: number;
+            /** @description It takes more than anybody will ever play */
+            never: boolean;
+            quantiles: components["schemas"]["OddsQuantile"][];
+            /** Format: double */
+            rate: number;
+            /**
+             * Format: double
+             * @description Standard deviation
+             */
+            sd: number;
+            sentence: string;
+            /** @description What is counted: balls, points, rallies or makes */
+            unit: string;
+            working: components["schemas"]["WorkingWorking"];
+        };
+        OddsClock: {
+            /** @description Balls in one basket */
+            basket: number;
+            /**
+             * Format: double
+             * @description Seconds between two balls
+             */
+            gap: number;
+            /**
+             * Format: double
+             * @description Seconds after a sequence
+             */
+            pause: number;
+            /** @description Players who take turns; each has as many balls */
+            people: number;
+            /**
+             * Format: double
+             * @description Seconds to pick one ball up, for one person
+             */
+            pickUp: number;
+            /** @description Balls in one sequence */
+            sequence: number;
+        };
+        OddsDifference: {
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description Lower end of the middle 95 %
+             */
+            low: number;
+            /** Format: double */
+            mean: number;
+            words: string;
+        };
+        OddsEstimates: {
+            /** @description Drill against points; null where one of them is missing */
+            between: null | components["schemas"]["OddsDifference"];
+            /** @description Right or wrong choice; null where none was marked */
+            choice: null | components["schemas"]["OddsRate"];
+            /** @description Made or missed in points; null where none were played */
+            points: null | components["schemas"]["OddsRate"];
+            /** @description Made or missed, in the drill */
+            rate: components["schemas"]["OddsRate"];
+        };
+        OddsGoal: {
+            /** @description Of first to: points the other needs; no number means as many */
+            against?: number;
+            /** @description Makes, points or rallies; of a goal in stages it is not used */
+            count: number;
+            /** @description Of rallies: strokes at least */
+            from?: number;
+            kind: components["schemas"]["OddsKind"];
+            /**
+             * Format: double
+             * @description Of as many as possible: the time
+             */
+            minutes?: number;
+            /** @description What a miss does to a streak; no word means back to zero */
+            miss?: components["schemas"]["OddsAfterMiss"];
+            /** @description Of a streak: how often; of a routine: its parts; no number means once */
+            sets?: number;
+            stages?: components["schemas"]["OddsStage"][];
+            /** @description Of a routine: makes in a row for each part */
+            then?: number;
+            /** @description Of rallies: strokes at most; one that gets longer is stopped */
+            to?: number;
+        };
+        /** @enum {string} */
+        OddsHardness: "much easier" | "easier" | "as usual" | "harder" | "much harder";
+        /** @enum {string} */
+        OddsKind: "total" | "in a row" | "in stages" | "total, then in a row" | "together" | "as many as possible" | "first to" | "rallies of a length";
+        OddsQuantile: {
+            /** Format: double */
+            balls: number;
+            /** @description Counted ball by ball; else from mean and variance, which only matters beyond any lesson */
+            exact: boolean;
+            /** Format: double */
+            pickUps: number;
+            /**
+             * Format: double
+             * @description With pauses and pick-ups
+             */
+            seconds: number;
+            /** Format: double */
+            share: number;
+        };
+        OddsRallied: {
+            /**
+             * Format: double
+             * @description To get the wanted number in the time
+             */
+            chance: number;
+            /**
+             * Format: double
+             * @description Balls in the time with the misses that are to be expected
+             */
+            expected: number;
+            /** @description Balls in the time without a miss */
+            inTime: number;
+            /**
+             * Format: double
+             * @description Balls a minute, both players together, as long as nobody misses
+             */
+            most: number;
+            /** @description Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it */
+            needed: null | number;
+            sentence: string;
+            /** @description Whole sets in the time */
+            sets: number;
+            /**
+             * Format: double
+             * @description Mean speed at the most, m/s
+             */
+            speed: number;
+            working: components["schemas"]["WorkingWorking"];
+        };
+        OddsRate: {
+            /** @description On this very drill */
+            balls: number;
+            /** Format: double */
+            high: number;
+            /** @description There is evidence; else it is only the level's */
+            known: boolean;
+            /** Format: double */
+            low: number;
+            /** @description On this very drill */
+            made: number;
+            /** Format: double */
+            mean: number;
+            /** @description Balls on related drills, which count for less */
+            related: number;
+            words: string;
+            working: components["schemas"]["WorkingWorking"];
+        };
+        OddsScatter: {
+            /** @description Landings it rests on; 0 where it is only the level's */
+            logged: number;
+            /**
+             * Format: double
+             * @description Share of all balls that go into the net, wherever the others land
+             */
+            net: number;
+            /**
+             * Format: double
+             * @description Correlation of the two
+             */
+            rho: number;
+            /**
+             * Format: double
+             * @description Standard deviation across the court
+             */
+            sx: number;
+            /**
+             * Format: double
+             * @description Standard deviation along the court
+             */
+            sy: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        OddsShares: {
+            /**
+             * Format: double
+             * @description In, elsewhere
+             */
+            beside: number;
+            /**
+             * Format: double
+             * @description In the target and in the court
+             */
+            in: number;
+            /**
+             * Format: double
+             * @description Beyond the end of the court
+             */
+            long: number;
+            /**
+             * Format: double
+             * @description Into the net, or down before it
+             */
+            net: number;
+            /**
+             * Format: double
+             * @description In, but nearer than the target
+             */
+            short: number;
+            /**
+             * Format: double
+             * @description Beside the court, and not long
+             */
+            wide: number;
+        };
+        OddsStage: {
+            count: number;
+            /** @description Beside the drill as a whole; no word means as usual */
+            hard?: components["schemas"]["OddsHardness"];
+        };
         Person: {
             hand: components["schemas"]["StudentHand"];
             id: string;
@@ -1760,6 +2139,41 @@ export interface components {
         ProgressDecision: "step up" | "stay" | "step back";
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
+        RallyAsked: {
+            court: string;
+            /** Format: double */
+            far: number;
+            /**
+             * Format: double
+             * @description Metres over the net
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description Metres from the net at which one player meets the ball
+             */
+            near: number;
+            /** @description The quickest they play */
+            pace: components["schemas"]["FeedPace"];
+            /**
+             * Format: double
+             * @description Chance to keep each ball in play
+             */
+            rate: number;
+            /**
+             * Format: double
+             * @description Seconds from a miss to the next ball
+             */
+            restart: number;
+            /** Format: double */
+            seconds: number;
+            /** @description Balls in one set */
+            sets: number;
+            /** @description Out of the air */
+            volleys?: boolean;
+            /** @description Balls wanted in that time */
+            wanted: number;
+        };
         Regions: {
             /** @description From the net out */
             bands: components["schemas"]["CourtBand"][];
@@ -1864,6 +2278,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             kind: components["schemas"]["TallyKind"];
+            /** @description Of one ball: where it landed, metres on the court */
+            landing?: components["schemas"]["CourtPoint"];
             /** @description Of a turn: balls made */
             made?: number;
             /** @description Of a turn: balls played */
@@ -1884,6 +2300,43 @@ export interface components {
             run: string;
             /** Format: uuid */
             student: string;
+        };
+        TargetAsked: {
+            /**
+             * Format: double
+             * @description Metres inside the far end of the court
+             */
+            back: number;
+            court: string;
+            /**
+             * Format: double
+             * @description Share of balls out or in the net that is allowed
+             */
+            errors: number;
+            /**
+             * Format: double
+             * @description Share of balls that is to hit the target
+             */
+            hit: number;
+            level: components["schemas"]["StudentLevel"];
+            play?: components["schemas"]["CourtPlay"];
+            /** Format: double */
+            radius: number;
+            /**
+             * Format: double
+             * @description Metres inside the right sideline
+             */
+            side: number;
+        };
+        TargetReckoned: {
+            /** @description Where to aim so that errors stay under the share, in words */
+            aim: string;
+            /** @description The least drill with this target */
+            document: components["schemas"]["DrillDocument"];
+            report: components["schemas"]["DrillReport"];
+            /** @description How large the target has to be for the wanted share, in words */
+            size: string;
+            suit: components["schemas"]["DrillSuit"];
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
@@ -1911,6 +2364,8 @@ export interface components {
             report: components["schemas"]["DrillReport"];
             /** @description What each transformation changed */
             said: string[];
+            /** @description How goal and target suit whoever it is tried on */
+            suit: components["schemas"]["DrillSuit"];
         };
         WorkingDrum: {
             /** @description What is counted: balls, minutes, baskets */
@@ -2059,6 +2514,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangedCourt"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fitDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FitAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fitted"];
                 };
             };
             default: {
@@ -2654,6 +3141,102 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Counter"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reckonGoal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoalAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GoalReckoned"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reckonRally: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RallyAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OddsRallied"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reckonTarget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TargetAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TargetReckoned"];
                 };
             };
             default: {

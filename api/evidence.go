@@ -1,0 +1,45 @@
+package api
+
+import (
+	"context"
+	"time"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/odds"
+	"hodometer/core/tally"
+	"hodometer/store"
+)
+
+// evidence is what a student did on a drill and on others for the same stroke, and where their balls
+// landed on it. The level is left open.
+func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke feed.Stroke) (drill.Who, error) {
+	runs, err := s.store.RunsOfStudent(ctx, studentID)
+	if err != nil {
+		return drill.Who{}, err
+	}
+	return evidenceOf(runs, drillID, stroke, s.now()), nil
+}
+
+func evidenceOf(runs []store.Run, drillID string, stroke feed.Stroke, now time.Time) drill.Who {
+	var who drill.Who
+	for _, a := range attempts(runs) {
+		practised := odds.Practised{Days: now.Sub(a.At).Hours() / 24, Made: a.count.Made, Missed: a.count.Missed()}
+		switch {
+		case a.Drill == drillID:
+			who.Own = append(who.Own, practised)
+		case a.Stroke == stroke:
+			who.Related = append(who.Related, practised)
+		}
+	}
+	for _, run := range runs {
+		if run.Drill != drillID || run.Aim == nil {
+			continue
+		}
+		for _, at := range tally.Landings(run.Taps) {
+			who.Landings = append(who.Landings, court.Point{X: at.X - run.Aim.X, Y: at.Y - run.Aim.Y})
+		}
+	}
+	return who
+}

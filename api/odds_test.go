@@ -1,0 +1,148 @@
+package api_test
+
+import (
+	"net/http"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/odds"
+)
+
+var goalAsked = map[string]any{
+	"goal": map[string]any{"kind": "in a row", "count": 5}, "rate": 0.6, "minutes": 6,
+	"clock": map[string]any{"gap": 5, "sequence": 1, "pause": 0, "people": 1, "basket": 60, "pickUp": 2.5},
+}
+
+func TestAGoalIsReckoned(t *testing.T) {
+	c := newClub(t)
+	r := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
+	require.Equal(t, "about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up", r.Answer.Sentence)
+	require.Equal(t, 5, r.Fitted.Count)
+	require.Contains(t, r.Said, "4 times in 5: 5 in a row")
+	for path, wrong := range map[string]struct {
+		at    string
+		value any
+	}{
+		"rate":       {"rate", 0},
+		"goal.count": {"goal.count", 10_000},
+		"goal.kind":  {"goal.kind", "golf"},
+		"clock":      {"clock.people", 0},
+	} {
+		p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, wrong.at, wrong.value)), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Path, path)
+		require.NotEmpty(t, p.Fields[0].Message)
+	}
+	for _, rate := range []float64{1.2, -1} {
+		p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, "rate", rate)), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Message, "between 0 and 10 of 10")
+	}
+	hopeless := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
+	require.Nil(t, hopeless.Fitted)
+	require.Contains(t, hopeless.Said, "Even the smallest goal")
+}
+
+func TestATargetIsReckoned(t *testing.T) {
+	c := newClub(t)
+	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
+	r := read[api.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
+	require.Contains(t, r.Suit.Target.Sentence, "of 100 balls")
+	require.Contains(t, r.Aim, "The mark is now")
+	require.Contains(t, r.Size, "is hit 7 of 10")
+	require.InDelta(t, 1.37, r.Report.Target.Radius, 1e-9)
+	outside := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, with(t, asked, "court", "table-tennis"), "side", 9)), http.StatusUnprocessableEntity)
+	require.Contains(t, outside.Fields[0].Path, "target")
+	nothing := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, asked, "errors", 0)), http.StatusUnprocessableEntity)
+	require.Equal(t, "errors", nothing.Fields[0].Path)
+}
+
+func TestARallyIsReckoned(t *testing.T) {
+	c := newClub(t)
+	asked := map[string]any{
+		"court": "tennis", "near": 7.5, "far": 7.5, "height": 0.6, "pace": "game pace", "rate": 0.95, "seconds": 60, "wanted": 50, "sets": 2, "restart": 4,
+	}
+	r := read[odds.Rallied](t, c.ask("POST", "/api/reckoner/rally", asked))
+	require.Greater(t, r.Most, 50.0)
+	require.Contains(t, r.Sentence, "sets of 2")
+	p := readProblem(t, c.ask("POST", "/api/reckoner/rally", with(t, asked, "court", "squash")), http.StatusUnprocessableEntity)
+	require.Equal(t, "court", p.Fields[0].Path)
+}
+
+func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
+	c := newClub(t)
+	who := c.student(ada())
+	id := drill.Library()[0].ID
+	lessonID, block := newID(), newID()
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, who), fresh, "*").Code)
+	preview := func() api.WorkedDrill {
+		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": who}))
+	}
+	before := preview()
+	require.False(t, before.Suit.Rates.Rate.Known)
+	require.Zero(t, before.Suit.Target.Scatter.Logged)
+	aim := before.Report.Target.Centre
+
+	// Nine of ten are made, all of them close to the mark; the last one was taken back.
+	var taps []map[string]any
+	add := func(kind string, landing *court.Point) {
+		tap := map[string]any{"seq": len(taps), "kind": kind, "at": time.Date(2026, 3, 10, 16, 0, len(taps), 0, time.UTC)}
+		if landing != nil {
+			tap["landing"] = landing
+		}
+		taps = append(taps, tap)
+	}
+	for i := range 10 {
+		kind := "made"
+		if i == 4 {
+			kind = "missed"
+		}
+		add(kind, &court.Point{X: aim.X + 0.2*float64(i%3-1), Y: aim.Y + 0.3*float64(i%4-1)})
+	}
+	add("missed", &court.Point{X: 0, Y: 0})
+	add("undo", nil)
+	sent := map[string]any{"run": newID(), "block": block, "student": who, "entries": taps}
+	require.Equal(t, http.StatusOK, c.ask("POST", "/api/lessons/"+lessonID+"/taps", sent).Code)
+
+	after := preview()
+	require.Equal(t, 10, after.Suit.Rates.Rate.Balls)
+	require.Equal(t, 9, after.Suit.Rates.Rate.Made)
+	require.Equal(t, 10, after.Suit.Target.Scatter.Logged)
+	require.Len(t, after.Suit.Target.Landings, 10)
+	require.Less(t, after.Suit.Goal.Mean, before.Suit.Goal.Mean)
+	require.Less(t, after.Suit.Target.Scatter.SY, before.Suit.Target.Scatter.SY)
+
+	// Another drill for the same stroke knows a little of it.
+	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": who}))
+	require.Equal(t, 10, other.Suit.Rates.Rate.Related)
+
+	laid := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
+	names := []string{}
+	for _, drum := range laid.Plan.Drums {
+		names = append(names, drum.Name)
+	}
+	require.Contains(t, names, "Made, expected")
+	require.Contains(t, names, "For the goals")
+
+	bad := with(t, map[string]any{"run": newID(), "block": block, "student": who, "entries": taps}, "entries.0.landing", map[string]any{"x": 500, "y": 0})
+	require.Equal(t, http.StatusUnprocessableEntity, c.ask("POST", "/api/lessons/"+lessonID+"/taps", bad).Code)
+}
+
+func TestADrillIsFitted(t *testing.T) {
+	c := newClub(t)
+	fit := func(hand string, fit map[string]any) api.Fitted {
+		return read[api.Fitted](t, c.ask("POST", "/api/drills/fit", map[string]any{"document": coin(), "people": 1, "hand": hand, "fit": fit}))
+	}
+	short := fit("right", map[string]any{"minutes": 3})
+	require.Less(t, short.Document.Goal.Count, coin().Goal.Count)
+	require.Contains(t, short.Said, "4 times in 5")
+	right, left := fit("right", map[string]any{"hit": 0.6}), fit("left", map[string]any{"hit": 0.6})
+	require.InDelta(t, right.Document.Target.Radius, left.Document.Target.Radius, 0.02)
+	// A left-hander's drill is handed back as it is written for a right-hander.
+	require.Equal(t, coin().Target.Mark, left.Document.Target.Mark)
+	p := readProblem(t, c.ask("POST", "/api/drills/fit", map[string]any{"document": coin(), "people": 1, "hand": "right", "fit": map[string]any{}}), http.StatusUnprocessableEntity)
+	require.Contains(t, p.Fields[0].Message, "what is to be fitted")
+}

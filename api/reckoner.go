@@ -1,0 +1,143 @@
+package api
+
+import (
+	"context"
+	"errors"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/flight"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+)
+
+// GoalAsked is a goal for somebody who makes so many.
+type GoalAsked struct {
+	Goal    odds.Goal  `json:"goal"`
+	Rate    float64    `json:"rate" description:"Chance to make a ball, or to win a point"`
+	Partner float64    `json:"partner,omitempty" description:"The other player's, of a goal that two count together"`
+	Clock   odds.Clock `json:"clock"`
+	Minutes float64    `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"How likely within so many, and what would suit them"`
+}
+
+// GoalReckoned is what a goal takes, and the goal that suits the minutes.
+type GoalReckoned struct {
+	Answer odds.Answer `json:"answer"`
+	Fitted *odds.Goal  `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
+	Said   string      `json:"said" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
+}
+
+// TargetAsked is a circle round a mark for somebody of a level.
+type TargetAsked struct {
+	Court  court.ID      `json:"court" maxLength:"40"`
+	Play   court.Play    `json:"play,omitempty"`
+	Level  student.Level `json:"level"`
+	Back   float64       `json:"back" minimum:"0" maximum:"14" description:"Metres inside the far end of the court"`
+	Side   float64       `json:"side" minimum:"0" maximum:"10" description:"Metres inside the right sideline"`
+	Radius float64       `json:"radius" minimum:"0" maximum:"10"`
+	Errors float64       `json:"errors" description:"Share of balls out or in the net that is allowed"`
+	Hit    float64       `json:"hit" description:"Share of balls that is to hit the target"`
+}
+
+// TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
+type TargetReckoned struct {
+	Document drill.Document `json:"document" description:"The least drill with this target"`
+	Report   drill.Report   `json:"report"`
+	Suit     drill.Suit     `json:"suit"`
+	Aim      string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size     string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
+}
+
+// RallyAsked is two players who are to rally as fast as they can.
+type RallyAsked struct {
+	Court   court.ID  `json:"court" maxLength:"40"`
+	Near    float64   `json:"near" minimum:"0" maximum:"30" description:"Metres from the net at which one player meets the ball"`
+	Far     float64   `json:"far" minimum:"0" maximum:"30"`
+	Height  float64   `json:"height" minimum:"0" maximum:"12" description:"Metres over the net"`
+	Pace    feed.Pace `json:"pace" description:"The quickest they play"`
+	Volleys bool      `json:"volleys,omitempty" description:"Out of the air"`
+	Rate    float64   `json:"rate" description:"Chance to keep each ball in play"`
+	Seconds float64   `json:"seconds" minimum:"1" maximum:"3600"`
+	Wanted  int       `json:"wanted" minimum:"1" maximum:"1000" description:"Balls wanted in that time"`
+	Sets    int       `json:"sets" minimum:"1" maximum:"20" description:"Balls in one set"`
+	Restart float64   `json:"restart" minimum:"0" maximum:"60" description:"Seconds from a miss to the next ball"`
+}
+
+func (s *server) reckonerRoutes() []Route {
+	return []Route{
+		route("POST", "/api/reckoner/goal", "reckonGoal", "How many balls and minutes a goal takes", reckonGoal),
+		route("POST", "/api/reckoner/target", "reckonTarget", "What becomes of balls aimed at a mark", s.reckonTarget),
+		route("POST", "/api/reckoner/rally", "reckonRally", "How fast two players can rally", s.reckonRally),
+	}
+}
+
+func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, error) {
+	q := odds.Question{Goal: body.Goal, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
+	var r GoalReckoned
+	var err error
+	if r.Answer, err = q.Answer(ctx); err != nil || body.Minutes == 0 {
+		return r, err
+	}
+	r.Fitted, r.Said, err = q.Suggest(ctx, r.Answer)
+	return r, err
+}
+
+func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (TargetReckoned, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return TargetReckoned{}, err
+	}
+	var wrong invalid.Fields
+	for path, share := range map[string]float64{"errors": body.Errors, "hit": body.Hit} {
+		if !(share > 0) || share >= 1 {
+			wrong.Add(path, "between 0 and 10 of 10, and neither none nor all")
+		}
+	}
+	if wrong.Err() != nil {
+		return TargetReckoned{}, wrong.Err()
+	}
+	var r TargetReckoned
+	if r.Document, err = drill.Bare(body.Court, body.Level, body.Back, body.Side, body.Radius); err != nil {
+		return r, err
+	}
+	r.Document.Play = body.Play
+	if r.Report, err = r.Document.Report(1, settings); err != nil {
+		return r, err
+	}
+	player, who := r.Document.PlayerFor(body.Level, student.RightHand), drill.Who{Level: body.Level}
+	play, err := r.Document.PlayOut(ctx, player, settings)
+	if err != nil {
+		return r, err
+	}
+	if r.Suit, err = r.Document.Suits(ctx, play, who, 1, settings); err != nil {
+		return r, err
+	}
+	if _, r.Aim, err = r.Document.Fitted(ctx, drill.Fit{Errors: body.Errors}, who, player, 1, settings); err != nil {
+		return r, err
+	}
+	_, r.Size, err = r.Document.Fitted(ctx, drill.Fit{Hit: body.Hit}, who, player, 1, settings)
+	var none invalid.Fields
+	if errors.As(err, &none) {
+		r.Size, err = none[0].Message, nil // no size will do, which is an answer too
+	}
+	return r, err
+}
+
+func (s *server) reckonRally(ctx context.Context, _ None, body RallyAsked) (odds.Rallied, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return odds.Rallied{}, err
+	}
+	c, err := court.Find(body.Court)
+	if err != nil {
+		return odds.Rallied{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	world := flight.On(c, "")
+	world.Air = settings.Flown()
+	return odds.Exchange{
+		World: world, Near: body.Near, Far: body.Far, Height: body.Height, Pace: body.Pace, Volleys: body.Volleys, Rate: body.Rate,
+		Seconds: body.Seconds, Wanted: body.Wanted, Sets: body.Sets, Restart: body.Restart,
+	}.Answer(ctx)
+}
