@@ -4,6 +4,7 @@ import (
 	"context"
 
 	"hodometer/core/feed"
+	"hodometer/core/odds"
 	"hodometer/core/student"
 )
 
@@ -21,6 +22,9 @@ type Words struct {
 	Directions []feed.Direction `json:"directions"`
 	Changes    []feed.Change    `json:"changes" description:"Transformations of a pattern"`
 	Levels     []student.Level  `json:"levels"`
+	Goals      []odds.Kind      `json:"goals"`
+	Misses     []odds.AfterMiss `json:"misses" description:"What a miss does to a streak"`
+	Hard       []odds.Hardness  `json:"hard" description:"How hard a stage is beside the drill as a whole"`
 }
 
 func (s *server) wordRoutes() []Route {
@@ -30,6 +34,7 @@ func (s *server) wordRoutes() []Route {
 				Strokes: choices[feed.Stroke](), Kinds: choices[feed.Kind](), Ways: choices[feed.Way](), Paces: choices[feed.Pace](),
 				Spins: choices[feed.SpinWord](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Changes: choices[feed.Change](), Levels: choices[student.Level](),
+				Goals: choices[odds.Kind](), Misses: choices[odds.AfterMiss](), Hard: choices[odds.Hardness](),
 			}, nil
 		}),
 	}

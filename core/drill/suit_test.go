@@ -63,11 +63,11 @@ func TestASuitFollowsTheEvidence(t *testing.T) {
 	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
 
 	// Landings that are all close to the mark make the target easier, and are shown where they were.
-	var close []court.Point
+	var near []court.Point
 	for i := range 40 {
-		close = append(close, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
+		near = append(near, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
 	}
-	steady := suits(t, d, drill.Who{Level: student.Club, Landings: close})
+	steady := suits(t, d, drill.Who{Level: student.Club, Landings: near})
 	require.Greater(t, steady.Target.Shares.In, 0.7)
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)

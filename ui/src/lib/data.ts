@@ -1,5 +1,13 @@
 import { createQuery, type QueryClient } from '@tanstack/svelte-query'
-import { answer, api, type Settings, type Words } from './api/client'
+import {
+  answer,
+  api,
+  type GoalAsked,
+  type RallyAsked,
+  type Settings,
+  type TargetAsked,
+  type Words,
+} from './api/client'
 
 /** The keys under which answers are kept. */
 export const keys = {
@@ -15,6 +23,9 @@ export const keys = {
   courts: ['courts'] as const,
   words: ['words'] as const,
   length: (metres: number, units: string) => ['lengths', metres, units] as const,
+  goal: (asked: GoalAsked) => ['reckoner', 'goal', asked] as const,
+  target: (asked: TargetAsked) => ['reckoner', 'target', asked] as const,
+  rally: (asked: RallyAsked) => ['reckoner', 'rally', asked] as const,
   regions: (court: string) => ['regions', court] as const,
 }
 

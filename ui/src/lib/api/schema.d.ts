@@ -2345,8 +2345,13 @@ export interface components {
             changes: components["schemas"]["FeedChange"][];
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
+            goals: components["schemas"]["OddsKind"][];
+            /** @description How hard a stage is beside the drill as a whole */
+            hard: components["schemas"]["OddsHardness"][];
             kinds: components["schemas"]["FeedKind"][];
             levels: components["schemas"]["StudentLevel"][];
+            /** @description What a miss does to a streak */
+            misses: components["schemas"]["OddsAfterMiss"][];
             moments: components["schemas"]["FeedMoment"][];
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];

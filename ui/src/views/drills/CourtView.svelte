@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, type Play, type Report, type Settings } from '../../lib/api/client'
+  import { answer, api, over, type Aimed, type Play, type Report, type Settings } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
   import PlayLayer from '../../court/PlayLayer.svelte'
+  import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Moment } from '../../court/play'
   import type { Crop, Frame, Snapped } from '../../court/view'
   import { keys, renew } from '../../lib/data'
@@ -18,10 +19,12 @@
     /** The turn that is played, and the moment of it that is shown. */
     play?: Play
     moment?: Moment | null
+    /** Where balls aimed at the target land. */
+    aimed?: Aimed
     /** What stands right below the court. */
     controls?: Snippet
   }
-  let { report, label, settings, onmove, play, moment = null, controls }: Props = $props()
+  let { report, label, settings, onmove, play, moment = null, aimed, controls }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
@@ -70,6 +73,7 @@
 </script>
 
 {#snippet under(frame: Frame, px: number)}
+  {#if aimed && crop !== 'walls'}<ScatterLayer {aimed} {frame} {px} />{/if}
   {#if play}<PlayLayer {play} {frame} {px} {moment} />{/if}
 {/snippet}
 <Court

@@ -32,9 +32,8 @@
   import CourtChange from './CourtChange.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
+  import GoalAndTarget from './GoalAndTarget.svelte'
   import NoGo from './NoGo.svelte'
-  import Measured from './Measured.svelte'
-  import TargetEditor from './TargetEditor.svelte'
   import Things from './Things.svelte'
   import WhatCounts from './WhatCounts.svelte'
 
@@ -56,7 +55,7 @@
     void client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
     return kept.version
   })
-  const bench = new Bench()
+  const bench = new Bench(id)
   const report = $derived(bench.worked?.report)
   const play = $derived(bench.worked?.play)
   const words = wordsQuery()
@@ -155,6 +154,7 @@
         {settings}
         onmove={builtIn || trying ? undefined : move}
         {play}
+        aimed={bench.worked?.suit.target ?? undefined}
         moment={playback.moment}
       >
         {#snippet controls()}<PlayControls {playback} />{/snippet}
@@ -219,17 +219,16 @@
       ontry={(steps) => (bench.steps = steps)}
     />
     {#if report}
-      <section class="sheet" aria-labelledby="aim">
-        <h2 id="aim">Goal and target</h2>
-        <p class="mt-1 mb-2"><strong>{report.goal}</strong>, into the {report.aim}.</p>
-        {#if builtIn}<Measured shape={report.measured} />{:else}<TargetEditor
-            {draft}
-            {report}
-            {errors}
-            ontype={type}
-          />{/if}
-        {#if draft.document.cues.length}<p class="mt-2">Watch: {draft.document.cues.join('; ')}.</p>{/if}
-      </section>
+      <GoalAndTarget
+        {draft}
+        {bench}
+        {report}
+        words={words.data}
+        {builtIn}
+        {errors}
+        ontype={type}
+        onfit={(fit) => bench.fit(current, fit, changed)}
+      />
     {/if}
     <DrillFields {draft} {builtIn} bind:people={bench.people} />
     {#if report}
@@ -285,7 +284,9 @@
     {/if}
   </div>
 </div>
-{#if report && play}<div class="foot"><Drums drums={[...report.drums, ...play.drums]} /></div>{/if}
+{#if report && play}<div class="foot">
+    <Drums drums={[...report.drums, ...play.drums, ...(bench.worked?.suit.drums ?? [])]} />
+  </div>{/if}
 
 <style>
   .bench {

@@ -2,7 +2,6 @@
   import type { DrillDocument } from '../../lib/api/client'
   import type { Draft } from '../../lib/draft.svelte'
   import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
 
   interface Props {
@@ -65,18 +64,6 @@
       value={drill.turns}
       error={errors.turns}
       onchange={(v) => draft.change((d) => (d.turns = v))}
-    />
-    <SelectField
-      label="Goal"
-      value={drill.goal.kind}
-      options={[{ value: 'total', label: 'made in all' }, 'in a row']}
-      onchange={(v) => draft.change((d) => (d.goal.kind = v))}
-    />
-    <NumberField
-      label="How many"
-      value={drill.goal.count}
-      error={errors['goal.count']}
-      onchange={(v) => draft.change((d) => (d.goal.count = v))}
     />
     <NumberField
       label="Set-up, explaining"

@@ -5,6 +5,7 @@ import {
   say,
   type Change,
   type DrillDocument,
+  type Fit,
   type Moved,
   type Step,
   type WorkedDrill,
@@ -35,11 +36,15 @@ export class Bench {
   /** What was wrong with the last change, by its path. */
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
+  /** What the last fit changed, in a sentence. */
+  said = $state('')
   #asking = false
   #next: (() => Promise<void>) | undefined
   #changes: { handle?: string; make: () => Promise<void> }[] = []
   /** A place is being dragged. */
   #held = false
+
+  constructor(readonly id: string) {}
 
   /** ask has a document worked out. */
   ask(document: DrillDocument) {
@@ -95,21 +100,32 @@ export class Bench {
     if (!this.#asking) void this.#work()
   }
 
-  #preview(document: DrillDocument, change?: Change) {
-    return answer(
-      api.POST('/api/drills/preview', {
-        body: { document, people: this.people, ...this.#tried(change) },
-      }),
-    )
+  /** fit has the goal or the target fitted to whoever the drill is tried on. */
+  fit(current: () => DrillDocument, fit: Fit, changed: (document: DrillDocument) => void) {
+    const make = async () => {
+      const body = { ...this.#tried(current()), fit }
+      const fitted = await answer(api.POST('/api/drills/fit', { body }))
+      this.said = fitted.said
+      changed(fitted.document)
+    }
+    this.#changes.push({ make })
+    if (!this.#asking) void this.#work()
   }
 
-  #tried(change?: Change) {
+  #preview(document: DrillDocument, change?: Change) {
+    // What is changed by hand is the drill itself, not the variation that is being tried.
+    const body = { ...this.#tried(document), ...(change ? { change } : { steps: this.steps }) }
+    return answer(api.POST('/api/drills/preview', { body }))
+  }
+
+  #tried(document: DrillDocument) {
     return {
+      id: this.id,
+      document,
+      people: this.people,
       hand: this.hand,
       student: this.student || undefined,
       level: (this.level || undefined) as Level | undefined,
-      // What is changed by hand is the drill itself, not the variation that is being tried.
-      ...(change ? { change } : { steps: this.steps }),
     }
   }
 

@@ -1,0 +1,159 @@
+<script lang="ts">
+  import type { Goal, Words } from '../lib/api/client'
+  import NumberField from '../lib/NumberField.svelte'
+  import SelectField from '../lib/SelectField.svelte'
+  import { anew, breaks } from './goals'
+
+  /** What is to be reached, field by field as its kind needs them. */
+  interface Props {
+    goal: Goal
+    words: Words | undefined
+    /** By path, with the goal's own path before it. */
+    errors: Record<string, string>
+    disabled?: boolean
+    onchange: (goal: Goal) => void
+  }
+  let { goal, words, errors, disabled = false, onchange }: Props = $props()
+  const set = (change: Partial<Goal>) => onchange({ ...$state.snapshot(goal), ...change })
+  const counted = $derived(
+    {
+      'total, then in a row': 'Made for each part',
+      'as many as possible': 'Hoping for',
+      'first to': 'Points to win',
+    }[goal.kind as string] ?? 'How many',
+  )
+  type Stage = NonNullable<Goal['stages']>[number]
+  const stages = $derived(goal.stages ?? [])
+  const setStage = (i: number, change: Partial<Stage>) =>
+    set({ stages: stages.map((stage, n) => (n === i ? { ...stage, ...change } : stage)) })
+</script>
+
+<fieldset {disabled} class="grid grid-cols-2 gap-3 md:grid-cols-4">
+  <legend class="sr-only">The goal</legend>
+  <div class="col-span-2">
+    <SelectField
+      label="Goal"
+      value={goal.kind}
+      options={(words?.goals ?? [goal.kind]).map((kind) =>
+        kind === 'total' ? { value: kind, label: 'made in all' } : kind,
+      )}
+      error={errors['goal.kind']}
+      onchange={(kind) => onchange(anew(kind, $state.snapshot(goal)))}
+    />
+  </div>
+  {#if goal.kind !== 'in stages'}
+    <NumberField
+      label={counted}
+      min={1}
+      value={goal.count}
+      error={errors['goal.count']}
+      onchange={(count) => set({ count })}
+    />
+  {/if}
+  {#if goal.kind === 'in a row' || goal.kind === 'total, then in a row'}
+    {#if goal.kind === 'total, then in a row'}
+      <NumberField
+        label="Then in a row"
+        min={1}
+        value={goal.then ?? 5}
+        error={errors['goal.then']}
+        onchange={(then) => set({ then })}
+      />
+    {/if}
+    <NumberField
+      label={goal.kind === 'in a row' ? 'How often' : 'Parts'}
+      min={1}
+      value={goal.sets || 1}
+      error={errors['goal.sets']}
+      onchange={(sets) => set({ sets })}
+    />
+  {:else if goal.kind === 'as many as possible'}
+    <NumberField
+      label="Within"
+      unit="min"
+      step={0.5}
+      value={goal.minutes ?? 3}
+      error={errors['goal.minutes']}
+      onchange={(minutes) => set({ minutes })}
+    />
+  {:else if goal.kind === 'first to'}
+    <NumberField
+      label="The other needs"
+      min={1}
+      value={goal.against || goal.count}
+      error={errors['goal.against']}
+      onchange={(against) => set({ against })}
+    />
+  {:else if goal.kind === 'rallies of a length'}
+    <NumberField
+      label="Strokes, at least"
+      min={1}
+      value={goal.from ?? 4}
+      error={errors['goal.from']}
+      onchange={(from) => set({ from })}
+    />
+    <NumberField
+      label="At most"
+      min={1}
+      value={goal.to ?? 8}
+      error={errors['goal.to']}
+      onchange={(to) => set({ to })}
+    />
+  {/if}
+  {#if breaks(goal)}
+    <div class="col-span-2">
+      <SelectField
+        label="After a miss"
+        value={goal.miss ?? 'back to zero'}
+        options={(words?.misses ?? ['back to zero' as const]).filter(
+          (school) => goal.kind === 'in stages' || school !== 'back to the start of the stage',
+        )}
+        onchange={(miss) => set({ miss })}
+      />
+    </div>
+  {/if}
+  {#if goal.kind === 'in stages'}
+    <ol class="col-span-2 flex flex-col gap-2 md:col-span-4">
+      {#each stages as stage, i (i)}
+        <li class="flex items-end gap-2">
+          <div class="w-28">
+            <NumberField
+              label="Stage {i + 1}"
+              min={1}
+              value={stage.count}
+              error={errors[`goal.stages.${i}.count`]}
+              onchange={(count) => setStage(i, { count })}
+            />
+          </div>
+          <select
+            class="select w-40"
+            aria-label="Stage {i + 1}: how hard"
+            value={stage.hard ?? 'as usual'}
+            onchange={(event) => setStage(i, { hard: event.currentTarget.value as Stage['hard'] })}
+          >
+            {#each words?.hard ?? [] as hard (hard)}<option>{hard}</option>{/each}
+          </select>
+          <button
+            type="button"
+            class="btn btn-sm mb-1"
+            disabled={stages.length < 2}
+            aria-label="Drop stage {i + 1}"
+            onclick={() => set({ stages: stages.filter((_, n) => n !== i) })}>−</button
+          >
+        </li>
+      {/each}
+      <li>
+        <button
+          type="button"
+          class="btn btn-sm"
+          disabled={stages.length >= 12}
+          onclick={() => set({ stages: [...stages, { count: stages.at(-1)?.count ?? 5 }] })}
+          >Add a stage</button
+        >
+      </li>
+    </ol>
+    {#if errors['goal.stages']}<p class="text-error col-span-2 text-sm" role="alert">
+        {errors['goal.stages']}
+      </p>{/if}
+  {/if}
+</fieldset>

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
+  import {
+    answer,
+    api,
+    Refusal,
+    say,
+    type Clock,
+    type Goal,
+    type GoalAsked,
+    type Working,
+  } from '../lib/api/client'
+  import { keys } from '../lib/data'
+  import WorkingDialog from '../lib/WorkingDialog.svelte'
+  import GoalDots from './GoalDots.svelte'
+  import { most, slides } from './goals'
+
+  /** A goal says what it takes somebody, with a slider over it. */
+  interface Props {
+    goal: Goal
+    rate: number
+    partner?: number
+    clock: Clock
+    minutes?: number
+    disabled?: boolean
+    onchange: (goal: Goal) => void
+    /** What was wrong, by path. */
+    onerrors?: (fields: Record<string, string>) => void
+  }
+  let { goal, rate, partner, clock, minutes, disabled = false, onchange, onerrors }: Props = $props()
+  let moving = $state<number | null>(null)
+  let working = $state<Working | null>(null)
+  const asked = $derived<GoalAsked>({
+    goal: { ...$state.snapshot(goal), count: moving ?? goal.count },
+    rate,
+    partner: partner ?? rate,
+    clock,
+    minutes,
+  })
+  const query = createQuery(() => ({
+    queryKey: keys.goal(asked),
+    queryFn: () => answer(api.POST('/api/reckoner/goal', { body: asked })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    retry: false,
+  }))
+  const reckoned = $derived(query.error ? undefined : query.data)
+  const fitted = $derived(reckoned?.fitted)
+  const id = $props.id()
+  $effect(() => onerrors?.(query.error instanceof Refusal ? query.error.fields : {}))
+</script>
+
+{#if query.error}
+  <p class="text-error mt-2" role="alert">
+    {query.error instanceof Refusal
+      ? (query.error.problem.fields[0]?.message ?? query.error.message)
+      : say(query.error)}
+  </p>
+{:else if reckoned}
+  <p class="mt-2 text-lg" role="status" aria-label="What the goal takes">{reckoned.answer.sentence}</p>
+  {#if reckoned.said}<p class="mt-1">{reckoned.said}</p>{/if}
+  {#if slides(goal)}
+    <div class="no-print mt-2 flex items-center gap-3">
+      <label for="{id}-slide" class="text-sm">Slide the goal</label>
+      <input
+        id="{id}-slide"
+        type="range"
+        class="range range-sm flex-1"
+        min="1"
+        max={most(goal)}
+        value={moving ?? goal.count}
+        {disabled}
+        oninput={(event) => (moving = event.currentTarget.valueAsNumber)}
+        onchange={(event) => {
+          onchange({ ...$state.snapshot(goal), count: event.currentTarget.valueAsNumber })
+          moving = null
+        }}
+      />
+      <output for="{id}-slide" class="drum-digits w-10 text-right text-2xl">{moving ?? goal.count}</output>
+    </div>
+  {/if}
+  <GoalDots answer={reckoned.answer} />
+  <p class="no-print mt-1 flex flex-wrap gap-x-4">
+    <button type="button" class="link" onclick={() => (working = reckoned.answer.working)}
+      >how this came about</button
+    >
+    {#if fitted && !disabled}
+      <button type="button" class="link" onclick={() => onchange(fitted)}>take the goal that fits</button>
+    {/if}
+  </p>
+{/if}
+<WorkingDialog {working} onclose={() => (working = null)} />

@@ -1,0 +1,144 @@
+<script lang="ts">
+  import GoalFields from '../../goal/GoalFields.svelte'
+  import GoalSays from '../../goal/GoalSays.svelte'
+  import type { DrillDocument, Fit, Report, Words, Working } from '../../lib/api/client'
+  import type { Draft } from '../../lib/draft.svelte'
+  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import type { Bench } from './bench.svelte'
+  import Measured from './Measured.svelte'
+  import TargetEditor from './TargetEditor.svelte'
+
+  /** What is to be reached and where balls go, and what both are for whoever the drill is tried on. */
+  interface Props {
+    draft: Draft<DrillDocument>
+    bench: Bench
+    report: Report
+    words: Words | undefined
+    builtIn: boolean
+    errors: Record<string, string>
+    ontype: (path: string, text: string) => void
+    onfit: (fit: Fit) => void
+  }
+  let { draft, bench, report, words, builtIn, errors, ontype, onfit }: Props = $props()
+  const suit = $derived(bench.worked?.suit)
+  let minutes = $state(6)
+  let hit = $state(7)
+  let allowed = $state(1.5)
+  let working = $state<Working | null>(null)
+  /** Without a word for it, a goal of points is even. */
+  const rate = $derived(
+    draft.document.goal.kind === 'first to'
+      ? (suit?.rates.points?.mean ?? 0.5)
+      : (suit?.rates.rate.mean ?? 0),
+  )
+</script>
+
+<section class="sheet" aria-labelledby="aim">
+  <h2 id="aim">Goal and target</h2>
+  <p class="mt-1 mb-2"><strong>{report.goal}</strong>, into the {report.aim}.</p>
+  {#if !builtIn}
+    <GoalFields
+      goal={draft.document.goal}
+      {words}
+      {errors}
+      onchange={(goal) => draft.change((d) => (d.goal = goal))}
+    />
+  {/if}
+  {#if suit}
+    <p class="mt-3">
+      {suit.rates.rate.words}
+      <button class="link no-print" onclick={() => (working = suit.rates.rate.working)}
+        >how<span class="sr-only"> this rate came about</span></button
+      >
+    </p>
+    {#if suit.rates.choice}<p>Right choice: {suit.rates.choice.words}</p>{/if}
+    {#if suit.rates.between}<p>{suit.rates.between.words}</p>{/if}
+    <GoalSays
+      goal={draft.document.goal}
+      {rate}
+      clock={suit.clock}
+      disabled={builtIn}
+      onchange={(goal) => draft.change((d) => (d.goal = goal))}
+    />
+    {#if !builtIn}
+      <form
+        class="no-print mt-2 flex flex-wrap items-center gap-2"
+        onsubmit={(event) => (event.preventDefault(), onfit({ minutes }))}
+      >
+        <button class="btn btn-sm">Fit the goal</button>
+        <label class="flex items-center gap-2 text-sm"
+          >to <input
+            class="input input-sm w-20"
+            type="number"
+            min="0.5"
+            max="180"
+            step="0.5"
+            bind:value={minutes}
+          /> min</label
+        >
+      </form>
+    {/if}
+  {/if}
+  <hr class="border-base-300 my-4" />
+  {#if builtIn}<Measured shape={report.measured} />{:else}<TargetEditor
+      {draft}
+      {report}
+      {errors}
+      {ontype}
+    />{/if}
+  {#if suit?.target}
+    <p class="mt-3 text-lg" role="status" aria-label="What becomes of balls aimed there">
+      {suit.target.sentence}
+    </p>
+    {#if !suit.target.upright}<p class="hint text-sm">
+        On the court: the inner ring holds half of the balls, the outer one nine of ten{suit.target.scatter
+          .logged
+          ? `; dots are the ${suit.target.scatter.logged} that were logged`
+          : ''}.
+      </p>{/if}
+    <p class="no-print">
+      <button class="link" onclick={() => (working = suit.target?.working ?? null)}
+        >how<span class="sr-only"> these shares came about</span></button
+      >
+    </p>
+    {#if !builtIn}
+      <form
+        class="no-print mt-2 flex flex-wrap items-center gap-2"
+        onsubmit={(event) => (event.preventDefault(), onfit({ hit: hit / 10 }))}
+      >
+        <button class="btn btn-sm">Fit the target</button>
+        <label class="flex items-center gap-2 text-sm"
+          >to be hit <input
+            class="input input-sm w-20"
+            type="number"
+            min="0.5"
+            max="9.9"
+            step="0.5"
+            bind:value={hit}
+          /> of 10</label
+        >
+      </form>
+      <form
+        class="no-print mt-2 flex flex-wrap items-center gap-2"
+        onsubmit={(event) => (event.preventDefault(), onfit({ errors: allowed / 10 }))}
+      >
+        <button class="btn btn-sm">Move to best aim</button>
+        <label class="flex items-center gap-2 text-sm"
+          >out or in the net at most <input
+            class="input input-sm w-20"
+            type="number"
+            min="0.1"
+            max="9.9"
+            step="0.1"
+            bind:value={allowed}
+          /> of 10</label
+        >
+      </form>
+    {/if}
+  {:else if suit?.why}
+    <p class="hint mt-3">Of balls aimed there: {suit.why}.</p>
+  {/if}
+  {#if bench.said}<p class="mt-2" role="status">{bench.said}</p>{/if}
+  {#if draft.document.cues.length}<p class="mt-3">Watch: {draft.document.cues.join('; ')}.</p>{/if}
+</section>
+<WorkingDialog {working} onclose={() => (working = null)} />
