@@ -7,22 +7,25 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
 
 // filler makes the demo. Its dice are seeded, so that every demo is the same but for its dates.
 type filler struct {
-	store *store.Store
-	now   time.Time
-	dice  *rand.Rand
-	ids   int
+	store  *store.Store
+	now    time.Time
+	dice   *rand.Rand
+	places *rand.Rand // where balls land
+	ids    int
 }
 
 func fill(ctx context.Context, kept *store.Store, now time.Time) error {
-	f := &filler{store: kept, now: now, dice: rand.New(rand.NewPCG(7, 420))} //nolint:gosec // dice, not secrets
+	f := &filler{store: kept, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
 	students := make([]string, len(people()))
 	for i, profile := range people() {
 		students[i] = f.id()
@@ -93,7 +96,7 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 			}
 			rate := s.rates[who][drills] + 0.015*float64(n) // a little better every time
 			drills++
-			if err := f.store.AddTaps(ctx, f.run(id, block, d.Students[i], begins, rate, who%2 == 0)); err != nil {
+			if err := f.store.AddTaps(ctx, f.run(id, block, d.Students[i], people()[s.students[i]].Hand, begins, rate, who%2 == 0)); err != nil {
 				return err
 			}
 		}
@@ -106,12 +109,15 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 }
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
-func (f *filler) run(lessonID string, block lesson.Block, studentID string, at time.Time, rate float64, afterTheTurn bool) store.Run {
+func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
 	i := slices.IndexFunc(drill.Library(), func(s drill.Stored) bool { return s.ID == block.Drill })
 	d := drill.Library()[i].Document
 	run := store.Run{
 		ID: f.id(), Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
 		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
+	}
+	if shape, ok := d.For(hand).Aimed(); ok && !afterTheTurn && d.Target.Kind == court.Circle {
+		run.Aim = &shape.Centre
 	}
 	for range d.Turns {
 		balls, made := d.Pattern.BallsPerTurn(), 0
@@ -128,7 +134,7 @@ func (f *filler) run(lessonID string, block lesson.Block, studentID string, at t
 				kind = tally.Made
 			}
 			at = at.Add(time.Duration(d.Pattern.Gap * float64(time.Second)))
-			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at})
+			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at, Landing: f.landing(run.Aim, d.Target.Radius, in)})
 		}
 		at = at.Add(time.Duration(d.Pattern.TurnSeconds() * float64(time.Second)))
 		if afterTheTurn {
@@ -136,4 +142,17 @@ func (f *filler) run(lessonID string, block lesson.Block, studentID string, at t
 		}
 	}
 	return run
+}
+
+// landing is where a ball came down that was in a circle or not; nil where nobody looked.
+func (f *filler) landing(aim *court.Point, radius float64, in bool) *court.Point {
+	if aim == nil {
+		return nil
+	}
+	for {
+		at := court.Point{X: aim.X + 0.9*f.places.NormFloat64(), Y: aim.Y - 0.3 + 1.5*f.places.NormFloat64()}
+		if (at.Distance(*aim) <= radius) == in {
+			return &at
+		}
+	}
 }

@@ -287,7 +287,7 @@ func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
 		ratio = "1:" + units.Decimal(r.Rest/r.Work, 1)
 	}
 	drums := []working.Drum{
-		working.NewDrum("Run in a turn", r.Metres, run, unit, working.Working{
+		working.NewDrum("Run a turn", r.Metres, run, unit, working.Working{
 			Formula: "every run for a ball and every way back, for one player", Source: working.OwnArithmetic,
 			Inputs: []working.Step{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
 		}),

@@ -82,18 +82,17 @@ func (d Document) question(rates odds.Estimates, play Play, people int, s coach.
 // out for them. The error is that of the context; what cannot be worked out is said.
 func (d Document) Suits(ctx context.Context, play Play, who Who, people int, s coach.Settings) (Suit, error) {
 	suit := Suit{}
-	prior := odds.LevelPrior(who.Level)
-	aimed, err := d.aimed(play, who, s)
-	switch {
-	case err != nil:
-		suit.Why = err.Error()
-	default:
-		suit.Target = &aimed
-		if aimed.Shares.In > 0 {
-			prior = odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Said: "what the level's scatter makes of this target"}
-		}
+	replies, rates, err := d.replies(play, who, s)
+	suit.Rates = rates
+	var aimed Aimed
+	if err == nil {
+		aimed, err = d.aimed(replies, who, s)
 	}
-	suit.Rates = odds.Estimate(prior, who.Own, who.Related)
+	if err != nil {
+		suit.Why = err.Error()
+	} else {
+		suit.Target = &aimed
+	}
 	question := d.question(suit.Rates, play, people, s)
 	suit.Clock = question.Clock
 	answer, err := question.Answer(ctx)
@@ -165,45 +164,88 @@ func reply(drill footwork.Drill, task feed.Task, m footwork.Meeting, at court.Po
 	return drill.Reply(task, met, at)
 }
 
-// aimed works out what becomes of balls aimed at the drill's target.
-func (d Document) aimed(play Play, who Who, s coach.Settings) (Aimed, error) {
-	c, err := court.Find(d.Court)
-	if err != nil {
-		return Aimed{}, err
-	}
-	shape, err := c.Shape(d.Target, d.Play)
-	if err != nil {
-		return Aimed{}, err
+// replies is how a player answers the balls of a turn towards the target.
+type replies struct {
+	stroke
+	court   court.Court
+	scatter odds.Scatter
+	source  string // what the scatter rests on
+}
+
+// replies finds where a player's replies land, and what they make of the drill. The scatter is the
+// level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
+// is as wide as they say. The estimates hold also where there is an error.
+func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.Estimates, error) {
+	rates := odds.Estimate(odds.LevelPrior(who.Level), who.Own, who.Related)
+	shape, ok := d.Aimed()
+	if !ok {
+		return replies{}, rates, errors.New("the target makes no sense on this court")
 	}
 	stroke, err := d.stroke(play, who.Level, shape, s)
 	if err != nil {
-		return Aimed{}, err
+		return replies{}, rates, err
 	}
-	scatter, ok := odds.Expected(stroke.world, stroke.launch, stroke.level)
+	r := replies{stroke: stroke, court: stroke.world.Court, source: "Scatter of the launch by level: common practice, no source"}
+	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
+		return replies{}, rates, errors.New("the reply never lands")
+	}
+	if len(who.Landings) > 0 {
+		r.scatter = r.scatter.Learn(who.Landings, tapError*r.court.Length)
+		r.source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
+	}
+	aimed, err := d.aimed(r, who, s)
+	if err != nil {
+		return replies{}, rates, err
+	}
+	if aimed.Shares.In > 0 {
+		prior := odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Said: "what the level's scatter makes of this target"}
+		rates = odds.Estimate(prior, who.Own, who.Related)
+	}
+	if rates.Rate.Balls > 0 && len(who.Landings) == 0 && !aimed.Upright {
+		if ground, err := d.ground(r, shape); err == nil {
+			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
+			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
+		}
+	}
+	return r, rates, nil
+}
+
+// ground is a target that balls land in: of one where they bounce twice, the part from which they do.
+func (d Document) ground(r replies, shape court.Shape) (odds.Ground, error) {
+	ground, err := odds.OnGround(r.court, shape, d.Play)
+	if err == nil && d.Target.Kind == court.DoubleBounce {
+		var ok bool
+		if ground, ok = ground.Twice(r.world, r.launch); !ok {
+			return ground, errors.New("the reply does not bounce twice")
+		}
+	}
+	return ground, err
+}
+
+// aimed works out what becomes of replies that are aimed at the drill's target.
+func (d Document) aimed(r replies, who Who, s coach.Settings) (Aimed, error) {
+	shape, ok := d.Aimed()
 	if !ok {
-		return Aimed{}, errors.New("the reply never lands")
+		return Aimed{}, errors.New("the target makes no sense on this court")
 	}
-	scatter = scatter.Learn(who.Landings, tapError*c.Length)
-	a := Aimed{At: stroke.at, Scatter: scatter, Landings: []court.Point{}}
+	a := Aimed{At: shape.Centre, Scatter: r.scatter, Landings: []court.Point{}}
 	for _, offset := range who.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
-	ground, err := odds.OnGround(c, shape, d.Play)
-	if errors.Is(err, odds.ErrUpright) {
-		a.Upright = true
-		if a.Shares.In, ok = odds.Upright(stroke.world, stroke.launch, stroke.level, shape); !ok {
+	ground, err := d.ground(r, shape)
+	switch {
+	case errors.Is(err, odds.ErrUpright):
+		a.At, a.Upright = r.at, true
+		if a.Shares.In, ok = odds.Upright(r.world, r.launch, r.level, shape); !ok {
 			return Aimed{}, errors.New("the reply never comes to the target")
 		}
-	} else {
-		if d.Target.Kind == court.DoubleBounce {
-			if ground, ok = ground.Twice(stroke.world, stroke.launch); !ok {
-				return Aimed{}, errors.New("the reply does not bounce twice")
-			}
-		}
-		a.Shares = ground.Shares(scatter, stroke.at)
+	case err != nil:
+		return Aimed{}, err
+	default:
+		a.Shares = ground.Shares(r.scatter, a.At)
 	}
 	a.Sentence = a.sentence()
-	a.Working = a.working(who, s)
+	a.Working = a.working(r, s)
 	return a, nil
 }
 
@@ -223,11 +265,7 @@ func (a Aimed) sentence() string {
 	return words + ", " + of(a.Shares.Short) + " in but short of it"
 }
 
-func (a Aimed) working(who Who, s coach.Settings) working.Working {
-	source := "Scatter of the launch by level: common practice, no source"
-	if a.Scatter.Logged > 0 {
-		source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
-	}
+func (a Aimed) working(r replies, s coach.Settings) working.Working {
 	return working.Working{
 		Figure: "In the target", Value: units.Decimal(100*a.Shares.In, 0) + " of 100",
 		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it lands; a bivariate normal distribution over the part of the target that is in",
@@ -235,9 +273,9 @@ func (a Aimed) working(who Who, s coach.Settings) working.Working {
 			{Name: "Scatter across", Value: s.Units.Length(a.Scatter.SX)},
 			{Name: "Scatter along", Value: s.Units.Length(a.Scatter.SY)},
 			{Name: "Off the aim", Value: s.Units.Length(a.Scatter.X) + " across, " + s.Units.Length(a.Scatter.Y) + " along"},
-			{Name: "Landings logged", Value: units.Decimal(float64(len(who.Landings)), 0)},
+			{Name: "Landings logged", Value: units.Decimal(float64(a.Scatter.Logged), 0)},
 		},
-		Source: source,
+		Source: r.source,
 	}
 }
 
@@ -245,7 +283,7 @@ func (a Aimed) working(who Who, s coach.Settings) working.Working {
 func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []working.Drum {
 	planned := float64(d.LoadFor(people, d.Turns, s).Each)
 	rate := suit.Rates.Rate
-	drums := []working.Drum{working.NewDrum("Made, expected", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), working.Working{
+	drums := []working.Drum{working.NewDrum("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), working.Working{
 		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",
 		Inputs: []working.Step{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Words}},
 	})}
@@ -254,13 +292,6 @@ func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []working.D
 		goal := working.NewDrum("For the goal", a.Mean, text, a.Unit, a.Working)
 		goal.Working.Value = text + " " + a.Unit
 		drums = append(drums, goal)
-		if a.Carry > 0 {
-			carry := math.Min(a.Carry, 9999)
-			drums = append(drums, working.NewDrum("Carry", carry, units.Decimal(carry, 0), "balls", working.Working{
-				Formula: "balls that are enough for the goal 9 times in 10 × players", Source: a.Working.Source,
-				Inputs: []working.Step{{Name: "9 times in 10", Value: units.Decimal(a.Quantiles[2].Balls, 0) + " balls"}, {Name: "Players", Value: units.Decimal(float64(people), 0)}},
-			}))
-		}
 	}
 	return drums
 }
@@ -309,52 +340,42 @@ func (d Document) fitGoal(ctx context.Context, fit Fit, play Play, who Who, peop
 }
 
 func (d Document) fitSize(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
+	replies, _, err := d.replies(play, who, s)
+	if err != nil {
+		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
+	}
 	target, err := odds.FitSize(ctx, d.Target, fit.Hit, func(t court.Target) (float64, error) {
 		tried := d
 		tried.Target = t
-		aimed, err := tried.aimed(play, who, s)
+		aimed, err := tried.aimed(replies, who, s)
 		return aimed.Shares.In, err
 	})
 	if err != nil {
 		return d, "", err
 	}
 	d.Target = target
-	c, err := court.Find(d.Court)
-	if err != nil {
-		return d, "", err
-	}
-	return d, fmt.Sprintf("The %s is hit %s of 10.", c.SayTarget(target, s.Tape()), units.Decimal(10*fit.Hit, 1)), nil
+	return d, fmt.Sprintf("The %s is hit %s of 10.", replies.court.SayTarget(target, s.Tape()), units.Decimal(10*fit.Hit, 1)), nil
 }
 
 func (d Document) fitAim(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
-	aimed, err := d.aimed(play, who, s)
+	replies, _, err := d.replies(play, who, s)
 	if err != nil {
-		return d, "", err
+		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
-	if d.Target.Mark == nil || aimed.Upright {
+	shape, _ := d.Aimed()
+	ground, err := d.ground(replies, shape)
+	if d.Target.Mark == nil || err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
 	}
-	c, err := court.Find(d.Court)
+	best, err := ground.BestAim(ctx, replies.scatter, fit.Errors)
 	if err != nil {
 		return d, "", err
 	}
-	shape, err := c.Shape(d.Target, d.Play)
-	if err != nil {
-		return d, "", err
-	}
-	ground, err := odds.OnGround(c, shape, d.Play)
-	if err != nil {
-		return d, "", err
-	}
-	best, err := ground.BestAim(ctx, aimed.Scatter, fit.Errors)
-	if err != nil {
-		return d, "", err
-	}
-	mark := c.Measure(best.At, *d.Target.Mark)
+	mark := replies.court.Measure(best.At, *d.Target.Mark)
 	d.Target.Mark = &mark
 	words := "fewest errors there are here"
 	if best.Keeps {
 		words = fmt.Sprintf("errors %s of 100", units.Decimal(100*best.Shares.Errors(), 0))
 	}
-	return d, fmt.Sprintf("The mark is now %s: %s.", c.Say(mark, s.Tape()), words), nil
+	return d, fmt.Sprintf("Best aim: %s; %s.", replies.court.Say(mark, s.Tape()), words), nil
 }

@@ -236,7 +236,7 @@ func (p Plan) expected(d Document, in Inputs) []working.Drum {
 		}
 	}
 	return []working.Drum{
-		working.NewDrum("Made, expected", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), working.Working{
+		working.NewDrum("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), working.Working{
 			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
 		}),
 		working.NewDrum("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", working.Working{

@@ -4,6 +4,8 @@ import (
 	"errors"
 	"math"
 
+	"gonum.org/v1/gonum/mathext"
+
 	"hodometer/core/court"
 	"hodometer/core/flight"
 )
@@ -102,6 +104,29 @@ func (g Ground) Shares(s Scatter, aim court.Point) Shares {
 	r.Short = over * n.in(before.area())
 	r.Beside = math.Max(0, legal-r.In-r.Short)
 	return r
+}
+
+// Calibrated is a scatter made so much wider or narrower that balls aimed at a place hit the target with a
+// rate that was counted; the share in the net follows as the chance of a normal variable does.
+func (g Ground) Calibrated(s Scatter, aim court.Point, rate float64) Scatter {
+	scaled := func(by float64) Scatter {
+		c := s
+		c.X, c.Y, c.SX, c.SY = by*s.X, by*s.Y, by*s.SX, by*s.SY
+		c.Normal = c.steady()
+		if s.Net > 0 && s.Net < 1 {
+			c.Net = below(mathext.NormalQuantile(s.Net) / by)
+		}
+		return c
+	}
+	low, high := 0.1, 5.0
+	for range 30 {
+		if mid := (low + high) / 2; g.Shares(scaled(mid), aim).In > rate {
+			low = mid
+		} else {
+			high = mid
+		}
+	}
+	return scaled(high)
 }
 
 // Upright is the chance that a ball passes through a gate or a window, or meets a band of the wall: the

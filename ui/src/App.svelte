@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Calculator from '@lucide/svelte/icons/calculator'
   import CalendarDays from '@lucide/svelte/icons/calendar-days'
   import Moon from '@lucide/svelte/icons/moon'
   import Settings from '@lucide/svelte/icons/sliders-horizontal'
@@ -18,6 +19,7 @@
     { href: '/students', label: 'Students', icon: Users },
     { href: '/drills', label: 'Drills', icon: Target },
     { href: '/lessons', label: 'Lessons', icon: Waypoints },
+    { href: '/reckoner', label: 'Reckoner', icon: Calculator },
     { href: '/settings', label: 'Settings', icon: Settings },
   ]
   const here = (href: string) => (href === '/' ? router.location === '/' : router.location.startsWith(href))
@@ -142,13 +144,13 @@
     }
     nav ul {
       display: grid;
-      grid-template-columns: repeat(5, 1fr);
+      grid-template-columns: repeat(6, minmax(0, 1fr));
     }
     nav a {
       flex-direction: column;
       gap: 0.1rem;
       padding: 0.4rem 0;
-      font-size: 0.8rem;
+      font-size: 0.75rem;
     }
     .name,
     .theme {

@@ -14,6 +14,8 @@ export const routes: RouteDefinition = {
   '/lessons/:id': wrap({ asyncComponent: () => import('./views/lessons/Lesson.svelte') }),
   '/lessons/:id/courtside': wrap({ asyncComponent: () => import('./views/courtside/Courtside.svelte') }),
   '/lessons/:id/afterwards': wrap({ asyncComponent: () => import('./views/afterwards/Afterwards.svelte') }),
+  '/reckoner': wrap({ asyncComponent: () => import('./views/reckoner/Reckoner.svelte') }),
+  '/reckoner/:question': wrap({ asyncComponent: () => import('./views/reckoner/Reckoner.svelte') }),
   '/settings': wrap({ asyncComponent: () => import('./views/settings/Settings.svelte') }),
   '*': NotFound,
 }

@@ -58,7 +58,12 @@
       : say(query.error)}
   </p>
 {:else if reckoned}
-  <p class="mt-2 text-lg" role="status" aria-label="What the goal takes">{reckoned.answer.sentence}</p>
+  <p class="mt-2 text-lg first-letter:uppercase" role="status" aria-label="What the goal takes">
+    {reckoned.answer.sentence}.
+  </p>
+  {#if reckoned.answer.carry > 0 && !reckoned.answer.never && reckoned.answer.carry < 10_000}
+    <p class="mt-1">Carry {Math.round(reckoned.answer.carry)} balls: they last 9 times in 10.</p>
+  {/if}
   {#if reckoned.said}<p class="mt-1">{reckoned.said}</p>{/if}
   {#if slides(goal)}
     <div class="no-print mt-2 flex items-center gap-3">

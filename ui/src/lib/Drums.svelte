@@ -15,7 +15,7 @@
     <button class="drum" onclick={() => (open = drum.working)} title="How this came about">
       <span class="text-sm">{drum.name}</span>
       <span class="flex items-baseline gap-1">
-        <span class="text-3xl"><Rolling text={drum.text} /></span>
+        <span class={drums.length > 9 ? 'text-2xl' : 'text-3xl'}><Rolling text={drum.text} /></span>
         <span class="text-sm">{drum.unit}</span>
       </span>
     </button>
@@ -26,7 +26,7 @@
 <style>
   .drums {
     background: color-mix(in oklab, var(--drum) 80%, var(--on-drum));
-    grid-template-columns: repeat(auto-fit, minmax(5.7rem, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(5.3rem, 1fr));
   }
   .drum {
     background: var(--drum);

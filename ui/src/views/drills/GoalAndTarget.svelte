@@ -45,7 +45,7 @@
     />
   {/if}
   {#if suit}
-    <p class="mt-3">
+    <p class="mt-3 first-letter:uppercase">
       {suit.rates.rate.words}
       <button class="link no-print" onclick={() => (working = suit.rates.rate.working)}
         >how<span class="sr-only"> this rate came about</span></button
@@ -87,8 +87,12 @@
       {ontype}
     />{/if}
   {#if suit?.target}
-    <p class="mt-3 text-lg" role="status" aria-label="What becomes of balls aimed there">
-      {suit.target.sentence}
+    <p
+      class="mt-3 text-lg first-letter:uppercase"
+      role="status"
+      aria-label="What becomes of balls aimed there"
+    >
+      {suit.target.sentence}.
     </p>
     {#if !suit.target.upright}<p class="hint text-sm">
         On the court: the inner ring holds half of the balls, the outer one nine of ten{suit.target.scatter

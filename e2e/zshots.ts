@@ -1,0 +1,148 @@
+import { chromium as browserType, type Page } from '@playwright/test'
+import { chromium, open } from './club'
+
+/** Takes one picture of each main view on the demo data, into docs/screenshots or the folder named. */
+const folder = process.argv[2] ?? 'docs/screenshots'
+const only = process.argv[3]
+const desk = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+
+interface View {
+  name: string
+  size: typeof desk
+  theme?: 'chalk' | 'floodlit'
+  go: (page: Page) => Promise<unknown>
+}
+
+const first = (page: Page, name: string) => page.getByRole('link', { name }).first().click()
+
+const views: View[] = [
+  { name: 'z-goal', size: desk, go: async (page) => {
+      await first(page, 'Drills')
+      await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+      await page.getByRole('heading', { name: 'Where everything is' }).waitFor()
+      await page.getByLabel('What the goal takes').waitFor()
+      await page.mouse.move(800, 400); await page.mouse.wheel(0, 1150)
+  } },
+  { name: 'z-suit', size: desk, go: async (page) => {
+      await first(page, 'Drills')
+      await page.getByRole('link', { name: 'Coin in the Corner' }).first().click()
+      await page.getByLabel('What the goal takes').waitFor()
+      const select = page.getByLabel('Try it on')
+      await select.selectOption({ label: 'Noor Haldane' })
+      await page.waitForTimeout(800)
+      await page.mouse.move(800, 400); await page.mouse.wheel(0, 1150)
+  } },
+  { name: 'z-reckoner', size: phone, go: async (page) => { await page.goto(page.url().replace(/#.*/, '') + '#/reckoner'); await page.getByLabel('What the goal takes').waitFor() } },
+  { name: 'z-target', size: desk, go: async (page) => { await page.goto(page.url().replace(/#.*/, '') + '#/reckoner/target'); await page.getByLabel('The answer').waitFor() } },
+  { name: 'z-target-phone', size: phone, theme: 'floodlit', go: async (page) => { await page.goto(page.url().replace(/#.*/, '') + '#/reckoner/target'); await page.getByLabel('The answer').waitFor() } },
+  { name: 'z-rally', size: desk, theme: 'floodlit', go: async (page) => { await page.goto(page.url().replace(/#.*/, '') + '#/reckoner/rally'); await page.getByLabel('The answer').waitFor() } },
+
+  { name: 'today', size: desk, go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor() },
+  { name: 'students', size: desk, go: async (page) => first(page, 'Students') },
+  {
+    name: 'student',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Students')
+      await first(page, 'Noor Haldane')
+      await page.getByRole('heading', { name: 'Drills so far' }).waitFor()
+    },
+  },
+  { name: 'drills', size: desk, go: async (page) => first(page, 'Drills') },
+  {
+    name: 'drill',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Drills')
+      await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+      await page.getByRole('heading', { name: 'Where everything is' }).waitFor()
+      await page.getByLabel('Regions').selectOption('four depths')
+    },
+  },
+  {
+    name: 'lesson',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Noor and Teo')
+      await page.getByRole('button', { name: /Last Stretch, / }).click()
+    },
+  },
+  { name: 'lessons', size: desk, go: async (page) => first(page, 'Lessons') },
+  {
+    name: 'courtside',
+    size: phone,
+    theme: 'chalk',
+    go: async (page) => {
+      await page
+        .getByRole('article', { name: 'Noor and Teo' })
+        .getByRole('link', { name: /courtside/ })
+        .click()
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await page.getByRole('button', { name: 'Next block' }).click()
+      await page.getByText('At the net').or(page.getByText('at the net')).first().waitFor()
+      await page.getByRole('button', { name: 'Next block' }).click()
+      for (const tap of ['Made', 'Made', 'Missed', 'Made'])
+        await page.getByRole('button', { name: tap }).click()
+      await page.getByText('of 4', { exact: false }).first().waitFor()
+    },
+  },
+  {
+    name: 'courtside-floodlit',
+    size: phone,
+    theme: 'floodlit',
+    go: async (page) => {
+      await page
+        .getByRole('article', { name: 'Kwame and Suki' })
+        .getByRole('link', { name: /courtside/ })
+        .click()
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await page.getByRole('button', { name: 'Next block' }).click()
+      await page.getByText('at the net').first().waitFor()
+    },
+  },
+  {
+    name: 'afterwards',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Lessons')
+      await page
+        .getByRole('link', { name: /^Afterwards of Noor and Teo/ })
+        .first()
+        .click()
+      await page.getByText('How engaged they felt').first().waitFor()
+    },
+  },
+  { name: 'settings', size: desk, go: async (page) => first(page, 'Settings') },
+  {
+    name: 'today-floodlit',
+    size: desk,
+    theme: 'floodlit',
+    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
+  },
+  {
+    name: 'today-phone',
+    size: phone,
+    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
+  },
+]
+
+const club = await open('demo')
+const browser = await browserType.launch(chromium)
+for (const view of views) {
+  if (only && !only.split(',').includes(view.name)) continue
+  const page = await browser.newPage({
+    viewport: view.size,
+    colorScheme: view.theme === 'floodlit' ? 'dark' : 'light',
+  })
+  page.on('pageerror', (error) => console.error(view.name, error.message))
+  page.on('console', (message) => message.type() === 'error' && console.error(view.name, message.text()))
+  await page.goto(club.url)
+  await view.go(page)
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: `${folder}/${view.name}.png` })
+  await page.close()
+}
+await browser.close()
+await club.close()
