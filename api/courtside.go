@@ -26,16 +26,18 @@ type Courtside struct {
 
 // Counter is one student's count in one drill block.
 type Counter struct {
-	Block   string      `json:"block"`
-	Student string      `json:"student"`
-	Name    string      `json:"name" description:"Of the student"`
-	Drill   string      `json:"drill" description:"Its name"`
-	Goal    string      `json:"goal"`
-	Wanted  int         `json:"wanted"`
-	Have    int         `json:"have" description:"How much of the goal was reached"`
-	Met     bool        `json:"met"`
-	Turn    int         `json:"turn" description:"Balls in one turn"`
-	Count   tally.Count `json:"count"`
+	Block   string       `json:"block"`
+	Student string       `json:"student"`
+	Name    string       `json:"name" description:"Of the student"`
+	Drill   string       `json:"drill" description:"Its name"`
+	Goal    string       `json:"goal"`
+	Wanted  int          `json:"wanted"`
+	Have    int          `json:"have" description:"How much of the goal was reached"`
+	Met     bool         `json:"met"`
+	Turn    int          `json:"turn" description:"Balls in one turn"`
+	Court   court.ID     `json:"court"`
+	Aim     *court.Shape `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
+	Count   tally.Count  `json:"count"`
 }
 
 // ClockChange sets a lesson going, stops it, moves along its road, or finishes it.
@@ -156,7 +158,10 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			continue
 		}
 		for _, person := range in.People {
-			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn()}
+			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(), Court: document.Court}
+			if aim, ok := document.For(person.Profile.Hand).Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
+				c.Aim = &aim
+			}
 			goal := document.Goal
 			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.ID && a.Student == person.ID })
 			if i >= 0 {

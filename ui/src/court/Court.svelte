@@ -4,10 +4,20 @@
   import RegionLines from './RegionLines.svelte'
   import TargetShape from './TargetShape.svelte'
   import WallLines from './WallLines.svelte'
-  import { drawn, frameOf, placeAt, sign, snap, type Crop, type Frame, type Snapped } from './view'
+  import {
+    drawn,
+    frameOf,
+    placeAt,
+    sign,
+    snap,
+    type Crop,
+    type Drawing,
+    type Frame,
+    type Snapped,
+  } from './view'
 
   interface Props {
-    report: Report
+    report: Drawing
     label: string
     /** Only the drawing, for a list. */
     small?: boolean
@@ -20,6 +30,8 @@
     nudgeFine?: number
     /** A place was moved: it is still being dragged, was dropped, or was nudged with a key. */
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+    /** A place on the court was pointed at. */
+    onpoint?: (place: Point) => void
     /** More to be drawn under the signs; px is metres to a pixel. */
     under?: Snippet<[Frame, number]>
     /** More spots that can be moved. */
@@ -35,6 +47,7 @@
     nudge = 0.1,
     nudgeFine = 0.01,
     onmove,
+    onpoint,
     under,
     more = [],
   }: Props = $props()
@@ -75,6 +88,10 @@
     drawingBox = svg?.getBoundingClientRect() ?? drawingBox
     pointer = undefined
     dragged = { handle, to: place }
+  }
+
+  function point(event: MouseEvent) {
+    if (svg) onpoint?.(placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY))
   }
 
   let pointer: { x: number; y: number; alt: boolean } | undefined
@@ -137,6 +154,7 @@
   class="court rounded-box"
   class:whole={!small}
   style:--shape={frame.width / frame.height}
+  onclick={onpoint && point}
 >
   <rect width={frame.width} height={frame.height} class="ground" />
   <rect

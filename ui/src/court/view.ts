@@ -99,6 +99,9 @@ export function placeAt(frame: Frame, box: DOMRect, clientX: number, clientY: nu
   }
 }
 
+/** Drawing is the part of a report that a court is drawn from. */
+export type Drawing = Pick<Report, 'court' | 'spots' | 'feeds' | 'target' | 'noGo' | 'noGoLines'>
+
 /** Snapped is a place that a line, or another mark, has drawn to itself. */
 export interface Snapped {
   to: Point
@@ -111,7 +114,12 @@ export interface Snapped {
  * snap draws a place to a line, to the line of another mark, or to the same offset on the other side,
  * when it comes within so many metres.
  */
-export function snap(place: Point, report: Report, own: string, within: number): Snapped {
+export function snap(
+  place: Point,
+  report: Pick<Report, 'court' | 'spots'>,
+  own: string,
+  within: number,
+): Snapped {
   const others = report.spots.filter((spot) => spot.handle !== own).map((spot) => spot.at)
   const xs = report.court.lines.filter((line) => line.from.x === line.to.x).map((line) => line.from.x)
   const ys = report.court.lines.filter((line) => line.from.y === line.to.y).map((line) => line.from.y)

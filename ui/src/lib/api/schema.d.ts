@@ -620,8 +620,11 @@ export interface components {
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
         Counter: {
+            /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
+            aim: null | components["schemas"]["CourtShape"];
             block: string;
             count: components["schemas"]["TallyCount"];
+            court: string;
             /** @description Its name */
             drill: string;
             goal: string;

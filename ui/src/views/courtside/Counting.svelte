@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Counter, Entry } from '../../lib/api/client'
+  import type { Counter, Entry, Point } from '../../lib/api/client'
+  import Landing from './Landing.svelte'
 
   interface Props {
     /** One for each student, in the order of their turns. */
@@ -11,6 +12,16 @@
   let way = $state<'ball' | 'turn'>('ball')
   const counter = $derived(counters[Math.min(chosen, counters.length - 1)])
   const turn = $derived(Math.min(counter?.turn ?? 1, 20))
+
+  let noting = $state(false)
+  /** Where the ball landed that is counted next. */
+  let landing = $state<Point>()
+
+  function ball(kind: 'made' | 'missed') {
+    if (!counter) return
+    ontap(counter.student, { kind, landing: $state.snapshot(landing) })
+    landing = undefined
+  }
 
   function afterTheTurn(made: number) {
     if (!counter) return
@@ -45,11 +56,17 @@
       {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
     </p>
     {#if way === 'ball'}
+      {#if noting && counter.aim}
+        <Landing
+          court={counter.court}
+          aim={counter.aim}
+          at={landing}
+          onpoint={(place) => (landing = place)}
+        />
+      {/if}
       <div class="two">
-        <button class="answer made" onclick={() => ontap(counter.student, { kind: 'made' })}>Made</button>
-        <button class="answer missed" onclick={() => ontap(counter.student, { kind: 'missed' })}
-          >Missed</button
-        >
+        <button class="answer made" onclick={() => ball('made')}>Made</button>
+        <button class="answer missed" onclick={() => ball('missed')}>Missed</button>
       </div>
     {:else}
       <p class="px-1">Made of {turn} in this turn:</p>
@@ -71,6 +88,16 @@
         >{way === 'ball' ? 'Count after the turn' : 'Count ball by ball'}</button
       >
     </div>
+    {#if way === 'ball' && counter.aim}
+      <button
+        class="btn big"
+        aria-pressed={noting}
+        onclick={() => {
+          noting = !noting
+          landing = undefined
+        }}>{noting ? 'Do not note where balls land' : 'Note where balls land'}</button
+      >
+    {/if}
   </section>
 {/if}
 
