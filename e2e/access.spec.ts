@@ -78,6 +78,30 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
       page.getByText('One remark').first().waitFor()
     ),
   ],
+  [
+    'the reckoner, a goal',
+    async (page) => (
+      await link(page, 'Reckoner'),
+      await page.getByLabel('Goal', { exact: true }).selectOption('in stages'),
+      page.getByLabel('What the goal takes').waitFor()
+    ),
+  ],
+  [
+    'the reckoner, a target',
+    async (page) => (
+      await link(page, 'Reckoner'),
+      await link(page, 'Target'),
+      page.getByLabel('The answer').waitFor()
+    ),
+  ],
+  [
+    'the reckoner, a rally',
+    async (page) => (
+      await link(page, 'Reckoner'),
+      await link(page, 'Rally'),
+      page.getByLabel('The answer').waitFor()
+    ),
+  ],
   ['settings', async (page) => (await link(page, 'Settings'), page.getByText('Balls in a basket').waitFor())],
 ]
 

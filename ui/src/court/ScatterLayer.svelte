@@ -33,7 +33,7 @@
     {/each}
     {#each aimed.landings as landing, i (i)}
       {@const at = drawn(frame, landing)}
-      <circle cx={at.x} cy={at.y} r={2.5 * px} />
+      <circle cx={at.x} cy={at.y} r={(aimed.landings.length > 60 ? 1.6 : 2.5) * px} />
     {/each}
   {/if}
 </g>

@@ -78,7 +78,7 @@
         {/each}
       </div>
     {/if}
-    <div class="two">
+    <div class="less">
       <button
         class="btn big"
         disabled={counter.count.taps === 0}
@@ -87,17 +87,17 @@
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
         >{way === 'ball' ? 'Count after the turn' : 'Count ball by ball'}</button
       >
+      {#if way === 'ball' && counter.aim}
+        <button
+          class="btn big"
+          aria-pressed={noting}
+          onclick={() => {
+            noting = !noting
+            landing = undefined
+          }}>{noting ? 'Do not note where balls land' : 'Note where balls land'}</button
+        >
+      {/if}
     </div>
-    {#if way === 'ball' && counter.aim}
-      <button
-        class="btn big"
-        aria-pressed={noting}
-        onclick={() => {
-          noting = !noting
-          landing = undefined
-        }}>{noting ? 'Do not note where balls land' : 'Note where balls land'}</button
-      >
-    {/if}
   </section>
 {/if}
 
@@ -136,6 +136,12 @@
   .two {
     display: grid;
     grid-template-columns: 1fr 1fr;
+    gap: 0.5rem;
+  }
+  .less {
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: 1fr;
     gap: 0.5rem;
   }
   .answer {

@@ -73,6 +73,7 @@
             min="0.5"
             max="180"
             step="0.5"
+            aria-label="Minutes for the goal"
             bind:value={minutes}
           /> min</label
         >
@@ -118,6 +119,7 @@
             min="0.5"
             max="9.9"
             step="0.5"
+            aria-label="Hits of 10"
             bind:value={hit}
           /> of 10</label
         >
@@ -134,6 +136,7 @@
             min="0.1"
             max="9.9"
             step="0.1"
+            aria-label="Errors of 10, at most"
             bind:value={allowed}
           /> of 10</label
         >

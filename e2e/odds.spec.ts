@@ -1,0 +1,135 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+
+const takes = (page: Page) => page.getByLabel('What the goal takes')
+const becomes = (page: Page) => page.getByLabel('What becomes of balls aimed there')
+
+const forTheGoal = (page: Page, balls: number) =>
+  page.getByRole('button', { name: `For the goal ${balls} balls` })
+
+async function fill(page: Page, label: string, text: string) {
+  const field = page.getByLabel(label, { exact: true })
+  await field.fill(text)
+  await field.press('Tab')
+}
+
+test('the reckoner says what a goal takes, and what is wrong in words', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/reckoner`)
+  await expect(takes(page)).toHaveText(
+    'about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up.',
+  )
+  await expect(page.getByText('In 6 min it is reached')).toBeVisible()
+
+  // Sliding asks at once, and letting go keeps the goal.
+  await page.getByLabel('Slide the goal').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByLabel('How many', { exact: true })).toHaveValue('6')
+  await expect(takes(page)).toContainText('about 51 balls')
+  await page.getByRole('button', { name: 'take the goal that fits' }).click()
+  await expect(page.getByLabel('How many', { exact: true })).toHaveValue('5')
+
+  await page.getByLabel('After a miss').selectOption('carries on where it was')
+  await expect(takes(page)).toContainText('about 8 balls')
+  await page.getByRole('button', { name: 'how this came about' }).click()
+  await expect(page.getByRole('dialog')).toContainText('Made')
+  await page.keyboard.press('Escape')
+
+  await fill(page, 'Makes', '12')
+  await expect(page.getByRole('alert').first()).toContainText('between 0 and 10 of 10')
+  await fill(page, 'Makes', '0')
+  await expect(page.getByRole('alert').first()).toContainText('never gets there')
+  await fill(page, 'Makes', '6')
+  await fill(page, 'How many', '10000')
+  await expect(page.getByRole('alert').first()).toContainText('1000')
+  await fill(page, 'How many', '5')
+  await expect(takes(page)).toContainText('about 8 balls')
+
+  // Every kind of goal has an answer.
+  const kinds = await page.getByLabel('Goal', { exact: true }).locator('option').allInnerTexts()
+  expect(kinds).toHaveLength(8)
+  for (const kind of kinds) {
+    await page.getByLabel('Goal', { exact: true }).selectOption({ label: kind })
+    await expect(takes(page)).toContainText(/balls|points|rallies/)
+  }
+})
+
+test('the reckoner finds an aim, a size and the pace of a rally on a phone', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${demo.url}/#/reckoner/target`)
+  const said = page.getByLabel('The answer')
+  await expect(said).toContainText('of 100 balls 41 in the target')
+  await page.getByLabel('Player').selectOption('tournament player')
+  await expect(said).not.toContainText('of 100 balls 41 in')
+  await expect(page.getByText(/Best aim: .* inside the far baseline/)).toBeVisible()
+  await expect(page.getByText(/is hit 7 of 10/)).toBeVisible()
+  await fill(page, 'In from the right', '90 m')
+  await expect(page.getByRole('alert').first()).toBeVisible()
+
+  await page.getByRole('link', { name: 'Rally' }).click()
+  await expect(said).toContainText('balls a minute')
+  await expect(said).toContainText('sets of 2')
+  await page.getByLabel('Pace, up to').selectOption('gentle')
+  await expect(page.getByRole('alert').first()).toContainText('it takes')
+})
+
+test('goal and target are fitted to the student a drill is tried on', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await expect(page.getByText('nothing is known yet')).toBeVisible()
+  await expect(forTheGoal(page, 31)).toBeVisible()
+  await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
+  await expect(page.getByText(/of 144 on this drill/)).toBeVisible()
+  await expect(page.getByText(/dots are the 144 that were logged/)).toBeVisible()
+  await expect(forTheGoal(page, 14)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Duplicate to change it' }).click()
+  await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()
+  await page.getByLabel('Minutes for the goal').fill('3')
+  await page.getByRole('button', { name: 'Fit the goal' }).click()
+  await expect(page.getByText(/is met 4 times in 5 within 3 min/)).toBeVisible()
+  const before = await page.getByLabel('Within', { exact: true }).inputValue()
+  await page.getByRole('button', { name: 'Fit the target' }).click()
+  await expect(becomes(page)).toContainText(/of 100 balls (69|70|71) in the target/)
+  await expect(page.getByLabel('Within', { exact: true })).not.toHaveValue(before)
+  await page.getByLabel('Errors of 10, at most').fill('1')
+  await page.getByRole('button', { name: 'Move to best aim' }).click()
+  await expect(page.getByText(/^Best aim: .*errors (9|10) of 100/)).toBeVisible()
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  // Each of them is undone like any other change.
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Within', { exact: true })).toHaveValue(before)
+  await expect(page.getByText('10 made in all')).toBeVisible()
+})
+
+test('where balls land is noted courtside and seen on the bench', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(demo.url)
+  await page
+    .getByRole('article', { name: 'Noor and Teo' })
+    .getByRole('link', { name: /courtside/i })
+    .click()
+  await page.getByRole('button', { name: /Begin|Pause|Go on/ }).waitFor()
+  if (await page.getByRole('button', { name: 'Begin' }).isVisible())
+    await page.getByRole('button', { name: 'Begin' }).click()
+  for (let block = 0; block < 6 && !(await page.getByRole('button', { name: 'Made' }).isVisible()); block++) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await page.waitForTimeout(300)
+  }
+  await expect(page.getByText('Noor Haldane: goal 10 made in all')).toBeVisible()
+  await page.getByRole('button', { name: 'Note where balls land' }).click()
+  const court = page.getByRole('group', { name: /^Where the ball landed/ })
+  for (let i = 0; i < 8; i++) {
+    await court.click({ position: { x: 110 + 4 * i, y: 150 } })
+    await page.getByRole('button', { name: 'Made' }).click()
+  }
+  await page.getByRole('button', { name: 'It landed on the mark' }).click()
+  await page.getByRole('button', { name: /^ball: / }).press('ArrowDown')
+  await page.getByRole('button', { name: 'Missed' }).click()
+  await expect(page.getByText('of 9')).toBeVisible()
+
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
+  await expect(page.getByText(/dots are the 9 that were logged/)).toBeVisible()
+})
