@@ -35,6 +35,8 @@ type Counter struct {
 	Have    int          `json:"have" description:"How much of the goal was reached"`
 	Met     bool         `json:"met"`
 	Turn    int          `json:"turn" description:"Balls in one turn"`
+	Again   bool         `json:"again" description:"A bad feed or a let can be marked"`
+	Choices bool         `json:"choices" description:"Right or wrong choice is marked with each ball"`
 	Court   court.ID     `json:"court"`
 	Aim     *court.Shape `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
 	Count   tally.Count  `json:"count"`
@@ -158,7 +160,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			continue
 		}
 		for _, person := range in.People {
-			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(), Court: document.Court}
+			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(), Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court}
 			if aim, ok := document.For(person.Profile.Hand).Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 				c.Aim = &aim
 			}

@@ -25,7 +25,7 @@ func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke
 func evidenceOf(runs []store.Run, drillID string, stroke feed.Stroke, now time.Time) drill.Who {
 	var who drill.Who
 	for _, a := range attempts(runs) {
-		practised := odds.Practised{Days: now.Sub(a.At).Hours() / 24, Made: a.count.Made, Missed: a.count.Missed()}
+		practised := odds.Practised{Days: now.Sub(a.At).Hours() / 24, Made: a.count.Made, Missed: a.count.Missed(), Right: a.count.Right, Wrong: a.count.Wrong}
 		switch {
 		case a.Drill == drillID:
 			who.Own = append(who.Own, practised)

@@ -104,12 +104,15 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	}
 	add("missed", &court.Point{X: 0, Y: 0})
 	add("undo", nil)
+	add("played again", nil) // counts nowhere
+	taps[0]["choice"], taps[4]["choice"] = "wrong", "right"
 	sent := map[string]any{"run": newID(), "block": block, "student": who, "entries": taps}
 	require.Equal(t, http.StatusOK, c.ask("POST", "/api/lessons/"+lessonID+"/taps", sent).Code)
 
 	after := preview()
 	require.Equal(t, 10, after.Suit.Rates.Rate.Balls)
 	require.Equal(t, 9, after.Suit.Rates.Rate.Made)
+	require.Equal(t, []int{1, 2}, []int{after.Suit.Rates.Choice.Made, after.Suit.Rates.Choice.Balls})
 	require.Equal(t, 10, after.Suit.Target.Scatter.Logged)
 	require.Len(t, after.Suit.Target.Landings, 10)
 	require.Less(t, after.Suit.Goal.Mean, before.Suit.Goal.Mean)

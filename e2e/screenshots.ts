@@ -40,6 +40,36 @@ const views: View[] = [
     },
   },
   {
+    name: 'goal',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Drills')
+      await first(page, 'Coin in the Corner')
+      await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
+      await page.getByText(/dots are the/).waitFor()
+      await page.mouse.move(800, 400)
+      await page.mouse.wheel(0, 1080)
+    },
+  },
+  {
+    name: 'reckoner',
+    size: phone,
+    go: async (page) => {
+      await first(page, 'Reckoner')
+      await page.getByLabel('What the goal takes').waitFor()
+    },
+  },
+  {
+    name: 'reckoner-target',
+    size: desk,
+    theme: 'floodlit',
+    go: async (page) => {
+      await first(page, 'Reckoner')
+      await first(page, 'Target')
+      await page.getByLabel('The answer').waitFor()
+    },
+  },
+  {
     name: 'lesson',
     size: desk,
     go: async (page) => {

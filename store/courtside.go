@@ -103,8 +103,8 @@ func (s *Store) AddTaps(ctx context.Context, run Run) error {
 			if err != nil {
 				return err
 			}
-			_, err = tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", landing, at) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, landing, writeTime(tap.At))
+			_, err = tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", landing, choice, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, landing, sql.NullString{String: string(tap.Choice), Valid: tap.Choice != ""}, writeTime(tap.At))
 			if err != nil {
 				return err
 			}
@@ -140,17 +140,18 @@ func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) 
 	taps, err := collect(ctx, s.read, func(rows *sql.Rows) (tap, error) {
 		var t tap
 		var at string
-		var landing sql.NullString
-		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &landing, &at)
+		var landing, choice sql.NullString
+		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &landing, &choice, &at)
 		if err != nil {
 			return t, err
 		}
+		t.entry.Choice = tally.Choice(choice.String)
 		if t.entry.Landing, err = readPlace(landing); err != nil {
 			return t, err
 		}
 		t.entry.At, err = readTime(at)
 		return t, err
-	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.landing, tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
+	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.landing, tap.choice, tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
 	if err != nil {
 		return nil, err
 	}

@@ -43,6 +43,7 @@ func TestDrillsOfTheFirstVersionAreKept(t *testing.T) {
 		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
 		ALTER TABLE run DROP COLUMN aim;
 		ALTER TABLE tap DROP COLUMN landing;
+		ALTER TABLE tap DROP COLUMN choice;
 		DELETE FROM goose_db_version WHERE version_id > 1`)
 	require.NoError(t, err)
 	require.NoError(t, db.Close())
@@ -144,7 +145,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
 		Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at,
 		Aim:  &court.Point{X: 2.5, Y: 9},
-		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
+		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))
 	require.NoError(t, s.AddTaps(ctx, run), "sent again")

@@ -32,18 +32,6 @@ const (
 // Enum lists them for the schema.
 func (Miss) Enum() []any { return []any{IntoNet, Long, Wide} }
 
-// Choice is whether it was the right idea, marked apart from how it was carried out.
-type Choice string
-
-// The marks for a choice.
-const (
-	RightChoice Choice = "right"
-	WrongChoice Choice = "wrong"
-)
-
-// Enum lists them for the schema.
-func (Choice) Enum() []any { return []any{RightChoice, WrongChoice} }
-
 // Counts says what counts as a made ball in a drill, and what else is marked. The zero value counts
 // landings and marks nothing else.
 type Counts struct {

@@ -13,17 +13,30 @@ import (
 // Kind is what a coach tapped.
 type Kind string
 
-// Made and Missed are one ball; Turn is a whole turn at once; Undo takes back the last count that
-// still stands.
+// Made and Missed are one ball; Turn is a whole turn at once; Again is a ball that is played again after a
+// bad feed or a let, and counts for nobody; Undo takes back the last tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"
 	Turn   Kind = "turn"
+	Again  Kind = "played again"
 	Undo   Kind = "undo"
 )
 
 // Enum lists the kinds for the schema.
-func (Kind) Enum() []any { return []any{Made, Missed, Turn, Undo} }
+func (Kind) Enum() []any { return []any{Made, Missed, Turn, Again, Undo} }
+
+// Choice is whether it was the right idea, marked apart from how it was carried out.
+type Choice string
+
+// The marks for a choice.
+const (
+	RightChoice Choice = "right"
+	WrongChoice Choice = "wrong"
+)
+
+// Enum lists them for the schema.
+func (Choice) Enum() []any { return []any{RightChoice, WrongChoice} }
 
 // Entry is one tap, numbered by the device that took it, so that it is counted once however often it
 // is sent.
@@ -34,6 +47,7 @@ type Entry struct {
 	Of   int       `json:"of,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls played"`
 	At   time.Time `json:"at"`
 
+	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; no word means that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
 }
 
@@ -51,9 +65,13 @@ func (e Entry) Check() error {
 			wrong.Add("made", "of %d balls between 0 and %d can be made", e.Of, e.Of)
 		}
 	}
+	single := e.Kind == Made || e.Kind == Missed
+	if e.Choice != "" && !single {
+		wrong.Add("choice", "only a single ball is a right or a wrong choice")
+	}
 	if p := e.Landing; p != nil {
 		const far = 60.0 // metres, well off any court
-		if e.Kind != Made && e.Kind != Missed {
+		if !single {
 			wrong.Add("landing", "only a single ball lands somewhere")
 		} else if !(math.Abs(p.X) <= far && math.Abs(p.Y) <= far) {
 			wrong.Add("landing", "that is not on or near the court")
@@ -69,6 +87,8 @@ type Count struct {
 	Streak  int  `json:"streak" description:"Made in a row up to now"`
 	Best    int  `json:"best" description:"Most made in a row"`
 	AtLeast bool `json:"atLeast" description:"A turn was counted without its order, so the best streak may be longer"`
+	Right   int  `json:"right" description:"Right choices, of those that were marked"`
+	Wrong   int  `json:"wrong"`
 	Taps    int  `json:"taps" description:"Counts that stand, for undo"`
 }
 
@@ -117,6 +137,12 @@ func Fold(devices ...[]Entry) Count {
 		c.Taps++
 		c.Made += made
 		c.Balls += made + missed
+		switch entry.Choice {
+		case RightChoice:
+			c.Right++
+		case WrongChoice:
+			c.Wrong++
+		}
 		if missed == 0 {
 			c.Streak += made
 			c.Best = max(c.Best, c.Streak)

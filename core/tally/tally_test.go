@@ -41,6 +41,9 @@ func TestFold(t *testing.T) {
 		{"undo of nothing is nothing", entries(undo, made), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
 		{"a whole turn made lengthens the streak", entries(made, [2]int{5, 5}), tally.Count{Made: 6, Balls: 6, Streak: 6, Best: 6, Taps: 2}},
 		{"4 of 5 is certain to hold 2 in a row", entries([2]int{4, 5}), tally.Count{Made: 4, Balls: 5, Best: 2, AtLeast: true, Taps: 1}},
+		{"a ball played again counts for nobody", entries(made, tally.Again, made), tally.Count{Made: 2, Balls: 2, Streak: 2, Best: 2, Taps: 3}},
+		{"undo takes back a ball played again", entries(made, tally.Again, undo), tally.Count{Made: 1, Balls: 1, Streak: 1, Best: 1, Taps: 1}},
+		{"a choice is counted apart", []tally.Entry{{Kind: made, Choice: tally.WrongChoice}, {Seq: 1, Kind: missed, Choice: tally.RightChoice}}, tally.Count{Made: 1, Balls: 2, Best: 1, Right: 1, Wrong: 1, Taps: 2}},
 		{"0 of 5 hides nothing", entries([2]int{0, 5}), tally.Count{Balls: 5, Taps: 1}},
 		{"taps that arrive out of order are put in order", []tally.Entry{{Seq: 2, Kind: made}, {Seq: 0, Kind: made}, {Seq: 1, Kind: missed}}, tally.Count{Made: 2, Balls: 3, Streak: 1, Best: 1, Taps: 3}},
 	} {
@@ -63,6 +66,7 @@ func TestCheck(t *testing.T) {
 	place := &court.Point{X: 2, Y: 9}
 	require.NoError(t, tally.Entry{Kind: tally.Made, Landing: place}.Check())
 	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Again, Choice: tally.RightChoice}.Check(), "choice")
 	require.ErrorContains(t, tally.Entry{Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
 }
 

@@ -620,9 +620,13 @@ export interface components {
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
         Counter: {
+            /** @description A bad feed or a let can be marked */
+            again: boolean;
             /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
             aim: null | components["schemas"]["CourtShape"];
             block: string;
+            /** @description Right or wrong choice is marked with each ball */
+            choices: boolean;
             count: components["schemas"]["TallyCount"];
             court: string;
             /** @description Its name */
@@ -2265,6 +2269,8 @@ export interface components {
             /** @description What they work towards */
             towards: string;
         };
+        /** @enum {string} */
+        TallyChoice: "right" | "wrong";
         TallyCount: {
             /** @description A turn was counted without its order, so the best streak may be longer */
             atLeast: boolean;
@@ -2272,14 +2278,19 @@ export interface components {
             /** @description Most made in a row */
             best: number;
             made: number;
+            /** @description Right choices, of those that were marked */
+            right: number;
             /** @description Made in a row up to now */
             streak: number;
             /** @description Counts that stand, for undo */
             taps: number;
+            wrong: number;
         };
         TallyEntry: {
             /** Format: date-time */
             at: string;
+            /** @description Of one ball: right or wrong choice; no word means that it was not marked */
+            choice?: components["schemas"]["TallyChoice"];
             kind: components["schemas"]["TallyKind"];
             /** @description Of one ball: where it landed, metres on the court */
             landing?: components["schemas"]["CourtPoint"];
@@ -2291,7 +2302,7 @@ export interface components {
             seq: number;
         };
         /** @enum {string} */
-        TallyKind: "made" | "missed" | "turn" | "undo";
+        TallyKind: "made" | "missed" | "turn" | "played again" | "undo";
         Taps: {
             /** Format: uuid */
             block: string;

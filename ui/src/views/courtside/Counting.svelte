@@ -17,10 +17,13 @@
   /** Where the ball landed that is counted next. */
   let landing = $state<Point>()
 
+  /** Whether the ball that is counted next was the right idea. */
+  let choice = $state<Entry['choice']>()
+
   function ball(kind: 'made' | 'missed') {
     if (!counter) return
-    ontap(counter.student, { kind, landing: $state.snapshot(landing) })
-    landing = undefined
+    ontap(counter.student, { kind, choice, landing: $state.snapshot(landing) })
+    landing = choice = undefined
   }
 
   function afterTheTurn(made: number) {
@@ -64,6 +67,18 @@
           onpoint={(place) => (landing = place)}
         />
       {/if}
+      {#if counter.choices}
+        <div class="two" role="group" aria-label="The idea, before made or missed">
+          {#each ['right', 'wrong'] as const as idea (idea)}
+            <button
+              class="btn big"
+              class:btn-primary={choice === idea}
+              aria-pressed={choice === idea}
+              onclick={() => (choice = choice === idea ? undefined : idea)}>{idea} idea</button
+            >
+          {/each}
+        </div>
+      {/if}
       <div class="two">
         <button class="answer made" onclick={() => ball('made')}>Made</button>
         <button class="answer missed" onclick={() => ball('missed')}>Missed</button>
@@ -84,6 +99,11 @@
         disabled={counter.count.taps === 0}
         onclick={() => ontap(counter.student, { kind: 'undo' })}>Undo</button
       >
+      {#if counter.again && way === 'ball'}
+        <button class="btn big" onclick={() => ontap(counter.student, { kind: 'played again' })}
+          >Play it again</button
+        >
+      {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
         >{way === 'ball' ? 'Count after the turn' : 'Count ball by ball'}</button
       >
@@ -94,7 +114,7 @@
           onclick={() => {
             noting = !noting
             landing = undefined
-          }}>{noting ? 'Do not note where balls land' : 'Note where balls land'}</button
+          }}>{noting ? 'Hide the court' : 'Note where balls land'}</button
         >
       {/if}
     </div>
@@ -143,6 +163,11 @@
     grid-auto-flow: column;
     grid-auto-columns: 1fr;
     gap: 0.5rem;
+  }
+  .less .btn {
+    font-size: 0.95rem;
+    line-height: 1.1;
+    padding-inline: 0.25rem;
   }
   .answer {
     min-height: 96px;
