@@ -44,7 +44,7 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Drills')
-      await first(page, 'Coin in the Corner')
+      await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).click()
       await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
       await page.getByText(/dots are the/).waitFor()
       await page.mouse.move(800, 400)
