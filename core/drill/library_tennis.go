@@ -30,7 +30,7 @@ func coinInTheCorner() Document {
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.Ring(4.5*ft, court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))),
 		Goal:      odds.Goal{Kind: odds.Total, Count: 10},
-		Counts:    Counts{NoCount: true, Choices: true},
+		Counts:    Counts{NoCount: true},
 		Cues:      []string{"Small steps into the short ball", "Full swing: no pushing it in"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "4 flat markers"},
