@@ -1,0 +1,145 @@
+package lesson_test
+
+import (
+	"encoding/json"
+	"math"
+	"os"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/lesson"
+)
+
+// The reference values are SciPy 1.10's SLSQP; the file's note says of what.
+func TestFitAsTheReferenceHasIt(t *testing.T) {
+	text, err := os.ReadFile("testdata/fits.json")
+	require.NoError(t, err)
+	var file struct {
+		Cases []struct {
+			Total                         float64
+			Ideal, Min, Max, Weight, Want []float64
+		}
+	}
+	require.NoError(t, json.Unmarshal(text, &file))
+	require.NotEmpty(t, file.Cases)
+	for _, c := range file.Cases {
+		var parts []lesson.Part
+		for i := range c.Ideal {
+			parts = append(parts, lesson.Part{Wanted: c.Ideal[i], Least: c.Min[i], Most: c.Max[i], Weight: c.Weight[i]})
+		}
+		f, ok, err := lesson.Fit(t.Context(), c.Total, parts)
+		require.NoError(t, err)
+		require.True(t, ok)
+		for i, want := range c.Want {
+			require.InDelta(t, want, f.Minutes[i], 0.01)
+		}
+	}
+}
+
+func anyParts(t *rapid.T, steps []float64) []lesson.Part {
+	parts := make([]lesson.Part, rapid.IntRange(1, 5).Draw(t, "parts"))
+	for i := range parts {
+		wanted := rapid.Float64Range(2, 20).Draw(t, "wanted")
+		parts[i] = lesson.Part{
+			Wanted: wanted, Least: wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"), Most: wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
+			Weight: rapid.Float64Range(0.5, 4).Draw(t, "weight"), Step: rapid.SampledFrom(steps).Draw(t, "step"),
+		}
+	}
+	return parts
+}
+
+// cost is what the fit minimises: spare time costs its square where everything comes in steps, and else
+// more than anything.
+func cost(parts []lesson.Part, minutes []float64, total float64) float64 {
+	sum, loose := 0.0, false
+	for i, p := range parts {
+		sum += p.Weight * (minutes[i] - p.Wanted) * (minutes[i] - p.Wanted) / p.Wanted
+		total -= minutes[i]
+		loose = loose || p.Step == 0 && p.Most-p.Least > 1e-9
+	}
+	if loose {
+		return sum + 1e4*math.Max(0, total)
+	}
+	return sum + total*total
+}
+
+func TestWholeStepsAreTheBestThereAre(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		parts := anyParts(t, []float64{0, 1, 2, 2.5, 3})
+		total := rapid.Float64Range(5, 70).Draw(t, "total")
+		f, ok, err := lesson.Fit(t.Context(), total, parts)
+		require.NoError(t, err)
+		// Every choice of whole steps, with the rest fitted by itself.
+		best, found := math.Inf(1), false
+		var try func(i int, fixed []lesson.Part)
+		try = func(i int, fixed []lesson.Part) {
+			if i == len(parts) {
+				// Fixed lengths are parts without room; nothing has a step any more.
+				g, ok, err := lesson.Fit(t.Context(), total, fixed)
+				require.NoError(t, err)
+				if !ok {
+					return
+				}
+				found = true
+				best = math.Min(best, cost(parts, g.Minutes, total))
+				return
+			}
+			p := parts[i]
+			if p.Step == 0 {
+				try(i+1, append(fixed, p))
+				return
+			}
+			for k := math.Ceil(p.Least/p.Step - 1e-9); k*p.Step <= p.Most+1e-9; k++ {
+				one := p
+				one.Least, one.Most, one.Step = k*p.Step, k*p.Step, 0
+				try(i+1, append(fixed[:i:i], one))
+			}
+		}
+		try(0, nil)
+		require.Equal(t, found, ok)
+		if !ok {
+			return
+		}
+		require.True(t, f.Best)
+		require.InEpsilon(t, 1+best, 1+cost(parts, f.Minutes, total), 1e-5)
+		sum := f.Spare
+		for i, m := range f.Minutes {
+			require.GreaterOrEqual(t, m, parts[i].Least-1e-6)
+			require.LessOrEqual(t, m, parts[i].Most+1e-6)
+			if step := parts[i].Step; step > 0 {
+				require.InDelta(t, 0, math.Remainder(m, step), 1e-6)
+			}
+			sum += m
+		}
+		require.InDelta(t, total, sum, 1e-5)
+	})
+}
+
+func TestFitSaysWhatCannotBe(t *testing.T) {
+	_, ok, err := lesson.Fit(t.Context(), 10, []lesson.Part{{Wanted: 8, Least: 6, Most: 10, Weight: 1}, {Wanted: 8, Least: 6, Most: 10, Weight: 1}})
+	require.NoError(t, err)
+	require.False(t, ok)
+	_, ok, err = lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Least: 4.5, Most: 5.5, Weight: 1, Step: 4}})
+	require.NoError(t, err)
+	require.False(t, ok)
+	f, ok, err := lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Least: 4, Most: 10, Weight: 1}})
+	require.NoError(t, err)
+	require.True(t, ok)
+	require.InDelta(t, 50, f.Spare, 1e-6)
+	require.InDelta(t, 10, f.Minutes[0], 1e-6)
+}
+
+func BenchmarkFit12Steps(b *testing.B) {
+	var parts []lesson.Part
+	for i := range 12 {
+		wanted := 3 + float64(i*7%11)
+		parts = append(parts, lesson.Part{Wanted: wanted, Least: wanted / 2, Most: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
+	}
+	for b.Loop() {
+		if _, _, err := lesson.Fit(b.Context(), 77, parts); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
