@@ -84,7 +84,8 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return s.lesson(ctx, kept)
 		}),
-		route("GET", "/api/lessons/blocks", "listBlocks", "A block of every kind and for every drill, ready to be put into a lesson", s.blocks),
+		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks),
+		route("POST", "/api/lessons/fit", "fitLesson", "Fit the minutes of a lesson to its booking without saving it", s.fitLesson),
 		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (lesson.Plan, error) {
 			in, err := s.inputs(ctx, body)
 			if err != nil {
@@ -98,32 +99,55 @@ func (s *server) lessonRoutes() []Route {
 	}
 }
 
-// forPeople is the parameter of something worked out for a number of players.
-type forPeople struct {
-	People int `query:"people" description:"Players in the lesson" minimum:"1" maximum:"4"`
+// Blocks are blocks that stand ready, each with a fresh identifier.
+type Blocks struct {
+	Start  []lesson.Block `json:"start" description:"What a new lesson begins with"`
+	More   []lesson.Block `json:"more" description:"The other kinds without a drill"`
+	Drills []lesson.Block `json:"drills"`
 }
 
-func (s *server) blocks(ctx context.Context, p forPeople, _ None) ([]lesson.Block, error) {
+// LessonFit is a lesson whose minutes are to be fitted to its booking.
+type LessonFit struct {
+	Document lesson.Document `json:"document"`
+	Keep     string          `json:"keep,omitempty" maxLength:"40" description:"Identifier of a block that was just given its minutes and keeps them"`
+}
+
+// forPeople is the parameter of something worked out for a number of players.
+type forPeople struct {
+	People int `query:"people" description:"Players in the lesson" minimum:"1" maximum:"12"`
+}
+
+func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
-		return nil, err
+		return Blocks{}, err
 	}
 	drills, err := s.listDrills(ctx, listed{}, None{})
 	if err != nil {
-		return nil, err
+		return Blocks{}, err
 	}
-	blocks := lesson.Starters()
+	ready := Blocks{Start: lesson.Starters(), More: lesson.More(), Drills: []lesson.Block{}}
 	for _, d := range drills {
-		blocks = append(blocks, lesson.ForDrill(d.ID, d.Document, max(1, p.People), settings))
+		ready.Drills = append(ready.Drills, lesson.ForDrill(d.ID, d.Document, max(1, p.People), settings))
 	}
-	for i := range blocks {
-		id, err := uuid.NewV7()
-		if err != nil {
-			return nil, err
+	for _, list := range [][]lesson.Block{ready.Start, ready.More, ready.Drills} {
+		for i := range list {
+			id, err := uuid.NewV7()
+			if err != nil {
+				return Blocks{}, err
+			}
+			list[i].ID = id.String()
 		}
-		blocks[i].ID = id.String()
 	}
-	return blocks, nil
+	return ready, nil
+}
+
+func (s *server) fitLesson(ctx context.Context, _ None, body LessonFit) (lesson.Refitted, error) {
+	in, err := s.inputs(ctx, body.Document)
+	if err != nil {
+		return lesson.Refitted{}, err
+	}
+	return body.Document.Refit(ctx, body.Keep, in)
 }
 
 // inputs gathers what a lesson is laid out from. Students and drills that are gone are left out.

@@ -27,8 +27,11 @@ func (Within) Enum() []any { return []any{Radius, Diameter} }
 type Settings struct {
 	Units      units.System `json:"units"`
 	Basket     int          `json:"basket" minimum:"5" maximum:"500" description:"Balls in one basket"`
+	Baskets    int          `json:"baskets" minimum:"1" maximum:"20" description:"Full baskets the coach has"`
 	PickUp     float64      `json:"pickUp" minimum:"0" maximum:"30" description:"Seconds to pick up one ball, for one person"`
 	ChangeOver float64      `json:"changeOver" minimum:"0" maximum:"300" description:"Seconds to walk from one block to the next"`
+	Piece      float64      `json:"piece" minimum:"0" maximum:"60" description:"Seconds to put down or collect one piece of equipment"`
+	Wait       float64      `json:"wait" minimum:"5" maximum:"600" description:"Seconds in a line between two turns that are still tolerable"`
 	Step       float64      `json:"step" minimum:"0.2" maximum:"2" description:"Length of the coach's own step, metres"`
 	InSteps    bool         `json:"inSteps" description:"Walk-off lists are in steps"`
 	Within     Within       `json:"within" description:"What a circle of so much means"`
@@ -104,7 +107,7 @@ func (s Settings) WalkTape() court.Tape {
 // Default is what a new coach starts with. The basket and the times are common practice, no source.
 func Default() Settings {
 	return Settings{
-		Units: units.Metres, Basket: 60, PickUp: 2.5, ChangeOver: 20, Step: 0.8, Within: Radius,
+		Units: units.Metres, Basket: 60, Baskets: 2, PickUp: 2.5, ChangeOver: 20, Piece: 5, Wait: 60, Step: 0.8, Within: Radius,
 		Air: Air{Celsius: 20}, Feeding: Usual, Numbering: court.FromNet, Schemes: []court.Scheme{},
 	}
 }

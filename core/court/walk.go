@@ -16,6 +16,9 @@ type Step struct {
 	Walk  float64 `json:"walk" description:"Metres from the stop before"`
 }
 
+// Corner is where a coach comes on: the near left corner.
+func (c Court) Corner() Point { return Point{X: -c.Width / 2, Y: -c.Length / 2} }
+
 // WalkOff puts stops into one short walking order from a starting place: the shortest there is for up to
 // twelve stops (Held and Karp, Journal of the SIAM 10 (1962) 196), and for more each time the nearest.
 func (c Court) WalkOff(stops []Stop, start Point, t Tape) ([]Step, error) {

@@ -22,7 +22,7 @@ func TestLoadByHand(t *testing.T) {
 	// Two players, four turns each of three sequences of two balls, 3.5 s apart with a pause of 6 s:
 	// 8 × 39 s = 312 s and 48 balls, one basket of 60; three people pick them up in 48 × 2.5 / 3 = 40 s;
 	// with 60 s of set-up 412 s. One player waits for the other's turn of 33 s and two pauses: 45 s.
-	l := coin().LoadFor(2, 4, coach.Default())
+	l := coin().LoadFor(drill.Group{People: 2}, 4, coach.Default())
 	require.Equal(t, 48, l.Balls)
 	require.Equal(t, 24, l.Each)
 	require.Equal(t, 1, l.Baskets)
@@ -31,13 +31,13 @@ func TestLoadByHand(t *testing.T) {
 	require.InDelta(t, 412, l.Need, 1e-9)
 	require.InDelta(t, 45, l.Waiting, 1e-9)
 	// One turn for both takes 2 × 39 + 12 × 2.5 / 3 = 88 s: 400 s less 60 s of set-up hold three of them.
-	require.Equal(t, 3, coin().TurnsIn(400, 2, coach.Default()))
-	require.Equal(t, 4, coin().TurnsIn(412, 2, coach.Default()), "exactly enough is enough")
-	require.Equal(t, 0, coin().TurnsIn(30, 2, coach.Default()))
+	require.Equal(t, 3, coin().TurnsIn(400, drill.Group{People: 2}, coach.Default()))
+	require.Equal(t, 4, coin().TurnsIn(412, drill.Group{People: 2}, coach.Default()), "exactly enough is enough")
+	require.Equal(t, 0, coin().TurnsIn(30, drill.Group{People: 2}, coach.Default()))
 
 	basket := coach.Default()
 	basket.Basket = 20
-	require.Equal(t, 3, coin().LoadFor(2, 4, basket).Baskets, "48 balls are three baskets of 20")
+	require.Equal(t, 3, coin().LoadFor(drill.Group{People: 2}, 4, basket).Baskets, "48 balls are three baskets of 20")
 }
 
 func TestReportSaysWhatACoachSays(t *testing.T) {
@@ -176,11 +176,11 @@ func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
 		d := coin()
 		d.Pattern.Gap = rapid.Float64Range(0.5, 60).Draw(t, "gap")
 		d.Pattern.Sequences = rapid.IntRange(1, 20).Draw(t, "sequences")
-		people, turns := rapid.IntRange(1, 12).Draw(t, "people"), rapid.IntRange(1, 50).Draw(t, "turns")
+		group, turns := drill.Group{People: rapid.IntRange(1, 12).Draw(t, "people"), Lines: rapid.IntRange(0, 4).Draw(t, "lines")}, rapid.IntRange(1, 50).Draw(t, "turns")
 		s := coach.Default()
-		less, more := d.LoadFor(people, turns, s), d.LoadFor(people, turns+1, s)
+		less, more := d.LoadFor(group, turns, s), d.LoadFor(group, turns+1, s)
 		require.Greater(t, more.Need, less.Need)
-		require.Equal(t, turns, d.TurnsIn(less.Need, people, s), "what a drill needs is enough for it and no more")
+		require.Equal(t, turns, d.TurnsIn(less.Need, group, s), "what a drill needs is enough for it and no more")
 		require.False(t, math.IsNaN(less.Need))
 	})
 	require.Equal(t, feed.ByRacket, coin().Pattern.Way)

@@ -6,7 +6,6 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/feed"
-	"hodometer/core/rotation"
 	"hodometer/core/units"
 	"hodometer/core/working"
 )
@@ -14,6 +13,7 @@ import (
 // Load is what a drill takes: balls, baskets and seconds.
 type Load struct {
 	People    int     `json:"people"`
+	Lines     int     `json:"lines" description:"Lines, or pairs, side by side"`
 	Turns     int     `json:"turns" description:"Turns for each player"`
 	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
 	Each      int     `json:"each" description:"Balls fed to one player"`
@@ -23,26 +23,34 @@ type Load struct {
 	PickUp    float64 `json:"pickUp" description:"Seconds spent picking up balls"`
 	Need      float64 `json:"need" description:"Seconds for all of it"`
 	Waiting   float64 `json:"waiting" description:"Seconds one player stands between two turns"`
+	Rest      float64 `json:"rest" description:"Seconds of waiting to a second of play"`
+	Largest   int     `json:"largest" description:"The largest group in one line for which the wait is tolerable"`
 	Overheads int     `json:"overheads" description:"Strokes above the head for one player, serves included"`
 	Serves    int     `json:"serves" description:"Serves for one player"`
 }
 
-// LoadFor works out what a drill takes when so many people have so many turns each.
+// LoadFor works out what a drill takes when everybody of a group has so many turns.
 //
-// Feeding is people × turns × the turn with its pauses; less where the next player starts before the last
-// one has finished. Every basketful is picked up by the players
-// and the coach together: balls × seconds a ball ÷ (people + 1).
-func (d Document) LoadFor(people, turns int, s coach.Settings) Load {
-	all := people * turns
+// Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts
+// before the last one has finished, and a rally is a turn of all who play it. Every basketful is picked up by
+// the players and the coach together: balls × seconds a ball ÷ (people + 1).
+func (d Document) LoadFor(g Group, turns int, s coach.Settings) Load {
+	people, once := g.People, d.atOnce()
+	together := func(line int) int { return (line + once - 1) / once }
+	all := 0
+	for _, line := range g.lengths() {
+		all += together(line) * turns
+	}
 	balls := all * d.Pattern.BallsPerTurn()
+	line := d.line(g)
 	load := Load{
-		People: people, Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
+		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
 		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
-		Feeding:   d.Pattern.FeedingSeconds(people, turns),
+		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
 		Overheads: turns * d.Pattern.Count(feed.Stroke.AboveHead),
 		Serves:    turns * d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve }),
-		Waiting:   rotation.Waiting(people, d.Pattern.TurnSeconds()-d.Pattern.Pause, d.Pattern.Pause),
+		Waiting:   line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
 	}
 	if d.Pattern.Next == feed.AllAtOnce {
 		load.Waiting = 0
@@ -53,20 +61,27 @@ func (d Document) LoadFor(people, turns int, s coach.Settings) Load {
 
 // TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
 // does.
-func (d Document) TurnsIn(seconds float64, people int, s coach.Settings) int {
-	one := d.LoadFor(people, 1, s)
-	perTurn := one.Feeding + one.PickUp
-	return max(0, int(math.Floor((seconds-d.SetUp)/perTurn+1e-9)))
+func (d Document) TurnsIn(seconds float64, g Group, s coach.Settings) int {
+	turns, fit := 0, func(turns int) bool { return d.LoadFor(g, turns, s).Need <= seconds+1e-9 }
+	// The need grows by the same with each turn after the first.
+	first, second := d.LoadFor(g, 1, s).Need, d.LoadFor(g, 2, s).Need
+	if first <= seconds+1e-9 && second > first {
+		turns = 1 + int(math.Floor((seconds-first)/(second-first)+1e-9))
+	}
+	if turns > 0 && !fit(turns) {
+		turns--
+	}
+	return turns
 }
 
 // working explains the seconds a drill takes.
 func (l Load) working(d Document, s coach.Settings) working.Working {
 	return working.Working{
 		Figure: "Time", Value: units.Clock(l.Need) + " min",
-		Formula: "set-up + players × turns × turn + balls × seconds a ball ÷ (players + coach)",
+		Formula: "set-up + players in a line × turns × turn + balls × seconds a ball ÷ (players + coach)",
 		Inputs: []working.Step{
 			{Name: "Set-up and explaining", Value: units.Clock(l.SetUp) + " min"},
-			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)},
+			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)}, {Name: "Lines", Value: fmt.Sprint(l.Lines)},
 			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
 			{Name: "Feeding", Value: units.Clock(l.Feeding) + " min"},
 			{Name: "Balls", Value: units.Count(l.Balls, "ball", "balls")},

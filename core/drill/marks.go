@@ -137,6 +137,11 @@ func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
 	if err != nil {
 		return nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
+	return c.WalkOff(d.Stops(), c.Corner(), t)
+}
+
+// Stops are what is put down for a drill, with where its players start.
+func (d Document) Stops() []court.Stop {
 	var stops []court.Stop
 	clone := d.clone()
 	for _, m := range clone.marks() {
@@ -145,6 +150,5 @@ func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
 		}
 		stops = append(stops, court.Stop{Label: m.label, Mark: *m.mark})
 	}
-	corner := court.Point{X: -c.Width / 2, Y: -c.Length / 2}
-	return c.WalkOff(stops, corner, t)
+	return stops
 }

@@ -96,6 +96,25 @@ func (d Document) feedProblems(ctx context.Context, s coach.Settings) (invalid.F
 	return drill.Problems(ctx)
 }
 
+// Metres is how far each live player runs in one turn, worked out for the player that the drill is written
+// for. The error is a list of fields, or that of the context.
+func (d Document) Metres(ctx context.Context, s coach.Settings) (float64, error) {
+	drill, err := d.resolved(s)
+	if err != nil {
+		return 0, err
+	}
+	drill.Scatter = nil
+	work, err := drill.Timing(ctx, d.PlayerFor(d.Written(), student.RightHand))
+	if err != nil {
+		return 0, err
+	}
+	line, err := work.Turn(ctx, 0)
+	if err != nil || len(line.Runners) == 0 {
+		return 0, err
+	}
+	return line.Runners[0].Metres, nil
+}
+
 // PlayOut works one turn of a drill out for a player. The drill is taken as it stands: one for a
 // left-hander has to be mirrored first. The error is a list of fields, or that of the context.
 func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.Settings) (Play, error) {

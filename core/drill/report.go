@@ -63,8 +63,9 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		return Report{}, err
 	}
 	tape := s.Tape()
+	group, _ := d.Arrange(people, 1, Space{})
 	r := Report{
-		Court: c, Feeds: []Feed{}, Load: d.LoadFor(people, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
+		Court: c, Feeds: []Feed{}, Load: d.LoadFor(group, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
 		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.sizes(s),
 	}
 	if r.Target, err = c.Shape(d.Target, d.Play); err != nil {

@@ -281,7 +281,7 @@ func (a Aimed) working(r replies, s coach.Settings) working.Working {
 
 // suitDrums count balls with the misses that are to be expected.
 func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []working.Drum {
-	planned := float64(d.LoadFor(people, d.Turns, s).Each)
+	planned := float64(d.LoadFor(Group{People: people}, d.Turns, s).Each)
 	rate := suit.Rates.Rate
 	drums := []working.Drum{working.NewDrum("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), working.Working{
 		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",

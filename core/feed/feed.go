@@ -71,6 +71,9 @@ func (s Stroke) AboveHead() bool {
 	return s == Overhead || s == Serve || s == Clear || s == Smash
 }
 
+// Volleyed says whether the stroke is played out of the air near the net.
+func (s Stroke) Volleyed() bool { return s == ForehandVolley || s == BackhandVolley }
+
 // Pattern is a sequence of tasks, played several times in a turn.
 type Pattern struct {
 	Way       Way     `json:"way"`

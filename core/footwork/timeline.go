@@ -109,6 +109,10 @@ func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
 			continue
 		}
 		t.contacts[i] = d.contacts(f, f.path, p)
+		if d.Scatter == nil { // every ball as it is meant
+			t.varied[i] = [3][]contact{t.contacts[i], t.contacts[i], t.contacts[i]}
+			continue
+		}
 		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(f.task)]) {
 			t.varied[i][k] = d.contacts(f, coarse.Follow(launch, 2), p)
 		}

@@ -1,9 +1,11 @@
 package lesson
 
 import (
+	"context"
 	"fmt"
 	"math"
 
+	"hodometer/core/drill"
 	"hodometer/core/student"
 	"hodometer/core/units"
 )
@@ -29,12 +31,17 @@ type Finding struct {
 	Remedies []Remedy `json:"remedies"`
 }
 
-// Remedy is one change to one block that answers a finding.
+// Remedy is a change that answers a finding.
 type Remedy struct {
-	Label   string  `json:"label"`
-	Block   string  `json:"block"`
-	Minutes float64 `json:"minutes,omitempty" description:"New length of the block"`
-	Turns   int     `json:"turns,omitempty" description:"New turns for each player"`
+	Label  string `json:"label"`
+	Change Change `json:"change"`
+}
+
+func found(severity Severity, block Block, reason string, remedies ...Remedy) Finding {
+	if remedies == nil {
+		remedies = []Remedy{}
+	}
+	return Finding{Severity: severity, Block: block.ID, Reason: reason, Remedies: remedies}
 }
 
 const (
@@ -42,102 +49,183 @@ const (
 	plentySpare   = 5 * 60 // seconds left over that are worth a word
 )
 
-func findings(d Document, p Plan, in Inputs) []Finding {
-	found := []Finding{}
-	found = append(found, overrun(d, p)...)
-	for i, s := range p.Stretches {
-		found = append(found, blockFindings(d.Blocks[i], s, in)...)
+// findings holds a plan against everything that a coach would want to know. The error is that of the context.
+func findings(ctx context.Context, d Document, p Plan, list []laid, in Inputs) ([]Finding, error) {
+	all := []Finding{}
+	all = append(all, missing(d, in)...)
+	all = append(all, overrun(d, p)...)
+	for i, l := range list {
+		s := p.Stretches[i]
+		all = append(all, l.gone(d)...)
+		if !l.drilled {
+			continue
+		}
+		all = append(all, l.tooLong(s, in)...)
+		all = append(all, l.waiting(d, s, in)...)
+		all = append(all, l.spacing(d)...)
+		all = append(all, l.emptied(s, in)...)
+		goals, err := l.goals(ctx, s, in)
+		if err != nil {
+			return nil, err
+		}
+		all = append(all, goals...)
 	}
-	found = append(found, warmUp(d)...)
+	all = append(all, warmUps(d, list)...)
+	all = append(all, rests(list, in)...)
 	for _, person := range in.People {
-		found = append(found, bodyFindings(person.Profile, d, in)...)
+		all = append(all, bodyFindings(person, p, list)...)
 	}
-	return found
+	return all, nil
 }
 
-// overrun compares the blocks with the booking and offers to shorten the longest block.
+// missing says who of the lesson's students is not to be had.
+func missing(d Document, in Inputs) []Finding {
+	var all []Finding
+	if n := len(d.Students) - len(in.People); n > 0 {
+		all = append(all, found(Warning, Block{}, units.Count(n, "student of this lesson was erased.", "students of this lesson were erased.")+" The lesson is planned for those who are left; take the others out of the booking."))
+	}
+	for _, p := range in.People {
+		if p.Away {
+			all = append(all, found(Note, Block{}, p.Profile.Name+" is put away. Bring them back, or take them out of the booking."))
+		}
+	}
+	return all
+}
+
+// overrun compares the blocks with the booking.
 func overrun(d Document, p Plan) []Finding {
+	if len(d.Blocks) == 0 {
+		return nil
+	}
+	fit := Remedy{Label: "Fit all blocks to the booking", Change: Change{Kind: Fitted}}
 	if p.Over == 0 {
-		if p.Spare >= plentySpare && len(d.Blocks) > 0 {
-			return []Finding{{Severity: Note, Reason: fmt.Sprintf("%s of the booking is not planned yet.", units.Clock(p.Spare)), Remedies: []Remedy{}}}
+		if p.Spare >= plentySpare {
+			return []Finding{found(Note, Block{}, fmt.Sprintf("%s of the booking is not planned yet.", units.Clock(p.Spare)), fit)}
 		}
 		return nil
 	}
-	f := Finding{Severity: Problem, Remedies: []Remedy{}, Reason: fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over))}
-	longest := d.Blocks[0]
-	for _, block := range d.Blocks {
-		if block.Minutes > longest.Minutes {
-			longest = block
-		}
-	}
-	if left := longest.Minutes - p.Over/60; left >= shortestBlock {
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Shorten %s to %s min", longest.Title, units.Decimal(left, 1)), Block: longest.ID, Minutes: left})
-	}
-	return []Finding{f}
+	return []Finding{found(Problem, Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), fit,
+		Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(math.Ceil(p.Planned/60), 0)), Change: Change{Kind: Booked, Minutes: math.Ceil(p.Planned / 60)}})}
 }
 
-func blockFindings(block Block, s Stretch, in Inputs) []Finding {
-	if block.Kind == Drill && s.Load == nil && len(in.People) > 0 {
-		return []Finding{{Severity: Problem, Block: block.ID, Remedies: []Remedy{}, Reason: block.Title + ": this drill is no longer there. Choose another one."}}
-	}
-	if s.Over < 1 {
-		return nil
-	}
-	document := in.Drills[block.Drill]
-	changeOver := s.SetUp - s.Load.SetUp
-	turns := document.TurnsIn(block.Seconds()-changeOver, len(in.People), in.Settings)
-	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
-	f := Finding{
-		Severity: Warning, Block: block.ID,
-		Reason:   fmt.Sprintf("%s needs %s and has %s: %s over.", block.Title, units.Clock(block.Seconds()+s.Over), units.Clock(block.Seconds()), units.Clock(s.Over)),
-		Remedies: []Remedy{{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Block: block.ID, Minutes: minutes}},
-	}
-	if turns > 0 {
-		f.Remedies = append([]Remedy{{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Block: block.ID, Turns: turns}}, f.Remedies...)
-	}
-	return []Finding{f}
-}
-
-// warmUp asks for a body warm-up before the first drill.
-func warmUp(d Document) []Finding {
-	for _, block := range d.Blocks {
-		switch block.Kind {
-		case Body:
-			return nil
-		case Drill:
-			return []Finding{{Severity: Warning, Block: block.ID, Remedies: []Remedy{}, Reason: "The first drill comes before any body warm-up. Warm the body first."}}
-		}
+// gone says that a drill is no longer there, or that nobody is in a block.
+func (l laid) gone(d Document) []Finding {
+	takeOut := Remedy{Label: "Take it out", Change: Change{Kind: TookOut, Block: l.block.ID}}
+	switch {
+	case l.block.Kind.drilled() && !l.drilled && len(l.people) > 0:
+		return []Finding{found(Problem, l.block, l.block.Title+": this drill is no longer there. Choose another one.", takeOut)}
+	case len(l.people) == 0 && len(d.Students) > 0 && len(l.block.People) > 0:
+		return []Finding{found(Problem, l.block, l.block.Title+": nobody is left for it.", takeOut)}
 	}
 	return nil
 }
 
+// tooLong says that a drill needs more time than it has.
+func (l laid) tooLong(s Stretch, in Inputs) []Finding {
+	if s.Over < 1 {
+		return nil
+	}
+	block := l.block
+	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
+	f := found(Warning, block, fmt.Sprintf("%s needs %s and has %s: %s over.", block.Title, units.Clock(block.Seconds()+s.Over), units.Clock(block.Seconds()), units.Clock(s.Over)))
+	if turns := l.turnsIn(in); turns > 0 {
+		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Change: Change{Kind: SetTurns, Block: block.ID, Turns: turns}})
+	}
+	f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Change: Change{Kind: Stretched, Block: block.ID, Minutes: minutes}})
+	return []Finding{f}
+}
+
+// waiting says that somebody stands too long between two turns.
+func (l laid) waiting(d Document, s Stretch, in Inputs) []Finding {
+	if len(l.people) < 2 || s.Load.Waiting <= in.Settings.Wait {
+		return nil
+	}
+	severity := Warning
+	if l.block.OnDeck != "" {
+		severity = Note
+	}
+	f := found(severity, l.block, fmt.Sprintf("%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
+		l.block.Title, units.Decimal(s.Load.Waiting, 0), units.Decimal(s.Load.Rest, 1), units.Count(s.Load.Largest, "player", "players")))
+	const mostLines = 4
+	if lines := l.document.Split(len(l.people), in.Settings); lines > s.Load.Lines && lines <= min(mostLines, len(l.people)) && !d.Space.Half && l.form() == nil {
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Change: Change{Kind: SetLines, Block: l.block.ID, Lines: lines}})
+	}
+	if l.block.OnDeck == "" {
+		f.Remedies = append(f.Remedies, Remedy{Label: "Give the waiting a task", Change: Change{Kind: Deck, Block: l.block.ID, Text: "Shadow the stroke behind the line, feet never still"}})
+	}
+	return []Finding{f}
+}
+
+// spacing says that a drill does not go with half a court, or that its line stands in the way of volleys.
+func (l laid) spacing(d Document) []Finding {
+	var all []Finding
+	if d.Space.Half && !l.document.Narrow() {
+		all = append(all, found(Warning, l.block, l.block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose another drill.",
+			Remedy{Label: "Take the whole court", Change: Change{Kind: Where, Space: &drill.Space{Courts: d.Space.Courts}}}))
+	}
+	if side := l.document.FacesVolleys(); side != "" && len(l.people) > 2 {
+		all = append(all, found(Warning, l.block, l.block.Title+": "+side+" Let the line wait behind the player's baseline."))
+	}
+	return all
+}
+
+// emptied says that a drill feeds more than the coach's baskets hold.
+func (l laid) emptied(s Stretch, in Inputs) []Finding {
+	has := in.Settings.Basket * in.Settings.Baskets
+	if s.Load.Balls <= has || !l.fromABasket() {
+		return nil
+	}
+	f := found(Note, l.block, fmt.Sprintf("%s feeds %d balls, and the baskets hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
+		l.block.Title, s.Load.Balls, has, units.Count((s.Load.Balls-1)/has, "time", "times")))
+	if turns := has * s.Load.Turns / s.Load.Balls; turns > 0 {
+		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Change: Change{Kind: SetTurns, Block: l.block.ID, Turns: turns}})
+	}
+	return []Finding{f}
+}
+
 // bodyFindings holds the plan against what a student's body may be given in one lesson.
-func bodyFindings(p student.Profile, d Document, in Inputs) []Finding {
-	var found []Finding
-	if p.Hurts != "" {
-		found = append(found, Finding{Severity: Note, Remedies: []Remedy{}, Reason: fmt.Sprintf("%s: %s. Pain means stop; ask a licensed practitioner.", p.Name, p.Hurts)})
+func bodyFindings(person Person, p Plan, list []laid) []Finding {
+	var all []Finding
+	profile := person.Profile
+	if profile.Hurts != "" {
+		all = append(all, found(Note, Block{}, fmt.Sprintf("%s: %s. Pain means stop; ask a licensed practitioner.", profile.Name, profile.Hurts)))
 	}
-	if p.Limit == nil {
-		return found
+	limit := profile.Limit
+	if limit == nil {
+		return all
 	}
-	planned := 0
-	for _, block := range d.Blocks {
-		document, known := in.Drills[block.Drill]
-		if block.Kind != Drill || !known {
+	var budget Budget
+	for _, b := range p.Budgets {
+		if b.Student == person.ID {
+			budget = b
+		}
+	}
+	of := func(b Budget) int {
+		return map[student.LimitOf]int{student.Overheads: b.Overheads, student.Serves: b.Serves, student.Balls: b.Balls}[limit.Of]
+	}
+	planned := of(budget)
+	if planned <= limit.Most {
+		return all
+	}
+	f := found(Warning, Block{}, fmt.Sprintf("%s: %d %s planned, and the limit is %d.", profile.Name, planned, limit.Of, limit.Most))
+	// Fewer turns where most of it comes from.
+	most, at := 0, -1
+	for i, s := range p.Stretches {
+		if s.Load == nil {
 			continue
 		}
-		load := document.LoadFor(len(in.People), block.turns(document), in.Settings)
-		switch p.Limit.Of {
-		case student.Overheads:
-			planned += load.Overheads
-		case student.Serves:
-			planned += load.Serves
-		case student.Balls:
-			planned += load.Each
+		if n := of(Budget{Balls: s.Load.Each, Overheads: s.Load.Overheads, Serves: s.Load.Serves}); n > most {
+			most, at = n, i
 		}
 	}
-	if planned > p.Limit.Most {
-		found = append(found, Finding{Severity: Warning, Remedies: []Remedy{}, Reason: fmt.Sprintf("%s: %d %s planned, and the limit is %d.", p.Name, planned, p.Limit.Of, p.Limit.Most)})
+	if at >= 0 {
+		turns := p.Stretches[at].Load.Turns
+		if fewer := (most - (planned - limit.Most)) * turns / most; fewer > 0 {
+			f.Block = list[at].block.ID
+			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s each", list[at].block.Title, units.Count(fewer, "turn", "turns")), Change: Change{Kind: SetTurns, Block: f.Block, Turns: fewer}})
+		} else {
+			f.Remedies = append(f.Remedies, Remedy{Label: "Take out " + list[at].block.Title, Change: Change{Kind: TookOut, Block: list[at].block.ID}})
+		}
 	}
-	return found
+	return append(all, f)
 }

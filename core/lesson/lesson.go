@@ -1,4 +1,4 @@
-// Package lesson lays a lesson on the clock, says what fits, and writes the run sheet.
+// Package lesson fits a lesson to its minutes, lays it on the clock, says what fits, and writes the run sheet.
 package lesson
 
 import (
@@ -6,26 +6,13 @@ import (
 	"strings"
 	"time"
 
+	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/rotation"
 )
 
 // Version is the version of the document that this code reads and writes.
-const Version = 1
-
-// Kind is a kind of block.
-type Kind string
-
-// The kinds of block.
-const (
-	Body  Kind = "body warm-up"
-	Ball  Kind = "ball warm-up"
-	Drill Kind = "drill"
-	Break Kind = "break"
-	Talk  Kind = "closing talk"
-)
-
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any { return []any{Body, Ball, Drill, Break, Talk} }
+const Version = 2
 
 // Call is something to say at a minute of its block.
 type Call struct {
@@ -35,31 +22,42 @@ type Call struct {
 
 // Block is one stretch of a lesson.
 type Block struct {
-	ID      string   `json:"id" format:"uuid"`
-	Kind    Kind     `json:"kind"`
-	Title   string   `json:"title" minLength:"1" maxLength:"80"`
-	Minutes float64  `json:"minutes" minimum:"0.5" maximum:"240"`
-	Effort  int      `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
-	Drill   string   `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill"`
-	Turns   int      `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
-	Calls   []Call   `json:"calls" maxItems:"30"`
-	Roles   []string `json:"roles" maxItems:"4" description:"Roles of a pair, swapped"`
-	Swap    float64  `json:"swap,omitempty" minimum:"0.5" maximum:"60" description:"Minutes between role swaps"`
+	ID       string         `json:"id" format:"uuid"`
+	Kind     Kind           `json:"kind"`
+	Title    string         `json:"title" minLength:"1" maxLength:"80"`
+	Minutes  float64        `json:"minutes" minimum:"0.5" maximum:"240"`
+	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
+	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill"`
+	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
+	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; no number means one"`
+	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
+	Calls    []Call         `json:"calls" maxItems:"30"`
+	Rotation *rotation.Form `json:"rotation,omitempty" description:"How the group changes places"`
+
+	Wanted float64  `json:"wanted,omitempty" minimum:"0" maximum:"240" description:"Minutes it should have; no number means what it has"`
+	Least  float64  `json:"least,omitempty" minimum:"0" maximum:"240" description:"Fewest minutes that make sense; no number means what is usual for its kind"`
+	Most   float64  `json:"most,omitempty" minimum:"0" maximum:"240"`
+	Step   StepWord `json:"step,omitempty" description:"What lengths it comes in"`
+	Weight int      `json:"weight,omitempty" minimum:"0" maximum:"5" description:"How much its minutes matter, 1 to 5; no number means what is usual for its kind"`
+	Pinned bool     `json:"pinned,omitempty" description:"Fitting leaves it as it is"`
+
+	People    []string  `json:"people,omitempty" maxItems:"12" description:"Who of the students is in it; nobody means all"`
+	Continues string    `json:"continues,omitempty" format:"uuid" description:"The block it goes on from after somebody came or left: balls are counted on"`
+	Variants  []Variant `json:"variants,omitempty" maxItems:"12" description:"What is different for single students"`
 }
 
 // Document is a lesson.
 type Document struct {
-	Version  int      `json:"version" minimum:"1" maximum:"1"`
-	Title    string   `json:"title" minLength:"1" maxLength:"80"`
-	Date     string   `json:"date" format:"date" description:"Year-month-day"`
-	Start    string   `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
-	Minutes  int      `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
-	Students []string `json:"students" minItems:"1" maxItems:"4"`
-	Blocks   []Block  `json:"blocks" maxItems:"20"`
-	Note     string   `json:"note" maxLength:"2000"`
+	Version  int         `json:"version" minimum:"2" maximum:"2"`
+	Title    string      `json:"title" minLength:"1" maxLength:"80"`
+	Date     string      `json:"date" format:"date" description:"Year-month-day"`
+	Start    string      `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
+	Minutes  int         `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
+	Students []string    `json:"students" minItems:"1" maxItems:"12"`
+	Space    drill.Space `json:"space" description:"The courts there are"`
+	Blocks   []Block     `json:"blocks" maxItems:"20"`
+	Note     string      `json:"note" maxLength:"2000"`
 }
-
-const longestRole = 60
 
 // Check says what is wrong with a lesson beyond its shape.
 func (d Document) Check() error {
@@ -92,10 +90,10 @@ func (b Block) check() error {
 	if strings.TrimSpace(b.Title) == "" {
 		wrong.Add("title", "give the block a title")
 	}
-	if b.Kind == Drill && b.Drill == "" {
+	if b.Kind.drilled() && b.Drill == "" {
 		wrong.Add("drill", "choose a drill for this block")
 	}
-	if b.Kind != Drill && b.Drill != "" {
+	if !b.Kind.drilled() && b.Drill != "" {
 		wrong.Add("drill", "only a drill block has a drill")
 	}
 	for i, call := range b.Calls {
@@ -103,16 +101,38 @@ func (b Block) check() error {
 			wrong.Add(invalid.Join("calls", i, "minute"), "the block is over after %g min", b.Minutes)
 		}
 	}
-	for i, role := range b.Roles {
-		if strings.TrimSpace(role) == "" || len([]rune(role)) > longestRole {
-			wrong.Add(invalid.Join("roles", i), "a role is 1 to %d characters", longestRole)
-		}
+	if b.Rotation != nil {
+		wrong.Under("rotation", b.Rotation.Check())
 	}
-	if len(b.Roles) > 0 && b.Swap == 0 {
-		wrong.Add("swap", "say after how many minutes the roles swap")
+	if least, most := b.bounds(); least > most {
+		wrong.Add("least", "the least, %g min, is more than the most, %g min", least, most)
+	}
+	if b.Step == WholeRotations && b.Rotation == nil {
+		wrong.Add("step", "without a rotation there are no whole rotations")
+	}
+	for i, v := range b.Variants {
+		if v.Goal != nil {
+			wrong.Under(invalid.Join("variants", i, "goal"), v.Goal.Check())
+		}
 	}
 	return wrong.Err()
 }
 
 // Seconds is the length of the block.
 func (b Block) Seconds() float64 { return b.Minutes * 60 }
+
+// CountedAs is the block under which its balls are counted: its own, or the one it goes on from.
+func (b Block) CountedAs() string {
+	if b.Continues != "" {
+		return b.Continues
+	}
+	return b.ID
+}
+
+// turns is how many turns each player has in the block.
+func (b Block) turns(d drill.Document) int {
+	if b.Turns > 0 {
+		return b.Turns
+	}
+	return d.Turns
+}

@@ -1,6 +1,8 @@
 package lesson_test
 
 import (
+	"context"
+	"strings"
 	"testing"
 	"time"
 
@@ -11,6 +13,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/rotation"
 	"hodometer/core/student"
 )
 
@@ -19,10 +22,10 @@ var coin = drill.Library()[0]
 // hour is an hour for two: 8 + 10 + 10 + 5 + 10 + 5 = 48 minutes, so that 12 are to spare.
 func hour() (lesson.Document, lesson.Inputs) {
 	d := lesson.Document{
-		Version: 1, Title: "Tuesday pair", Date: "2026-03-10", Start: "16:45", Minutes: 60, Students: []string{"ada", "ben"},
+		Version: 2, Title: "Tuesday pair", Date: "2026-03-10", Start: "16:45", Minutes: 60, Students: []string{"ada", "ben"},
 		Blocks: []lesson.Block{
 			{ID: "1", Kind: lesson.Body, Title: "Body warm-up", Minutes: 8, Effort: 3},
-			{ID: "2", Kind: lesson.Ball, Title: "Ball warm-up", Minutes: 10, Effort: 4, Roles: []string{"volleys", "feeds"}, Swap: 1,
+			{ID: "2", Kind: lesson.Ball, Title: "Ball warm-up", Minutes: 10, Effort: 4, Rotation: &rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}}},
 				Calls: []lesson.Call{{Minute: 0, Say: "Forehand volleys"}, {Minute: 2, Say: "Backhand volleys"}}},
 			{ID: "3", Kind: lesson.Drill, Title: "Coin", Minutes: 10, Effort: 6, Drill: coin.ID},
 			{ID: "4", Kind: lesson.Break, Title: "Water", Minutes: 5},
@@ -42,7 +45,7 @@ func hour() (lesson.Document, lesson.Inputs) {
 }
 
 func lay(t require.TestingT, d lesson.Document, in lesson.Inputs) lesson.Plan {
-	p, err := lesson.Lay(d, in)
+	p, err := lesson.Lay(context.Background(), d, in)
 	require.NoError(t, err)
 	return p
 }
@@ -67,15 +70,16 @@ func TestLayByHand(t *testing.T) {
 	require.InDelta(t, 168, first.Spare, 1e-9)
 	require.Equal(t, "4 turns each, 48 balls: fits with 2:48 to spare", first.Fits)
 
-	// Eight turns: 80 + 624 + 80 = 784 s, 184 s over. A turn for both takes 88 s, so that the 520 s left
-	// after walking over and setting up hold 5 of them.
+	// Eight turns of the same drill: its five pieces stand already, which saves 5 × 5 s of the 60 s of set-up.
+	// 20 + 35 + 624 + 80 = 759 s, 159 s over. A turn for both takes 88 s, so that the 545 s left hold 6 of them.
 	second := p.Stretches[4]
-	require.InDelta(t, 184, second.Over, 1e-9)
-	require.Equal(t, "8 turns each, 96 balls: 3:04 over; 5 turns would fit", second.Fits)
+	require.InDelta(t, 159, second.Over, 1e-9)
+	require.Equal(t, "8 turns each, 96 balls: 2:39 over; 6 turns would fit", second.Fits)
+	require.Equal(t, []lesson.Piece{{Count: 1, Name: "basket"}, {Count: 4, Name: "flat markers"}}, second.Stays)
 
 	require.Equal(t, 48+96, p.Balls)
 	require.Equal(t, 1+2, p.Baskets, "48 balls are one basket of 60, 96 balls are two")
-	require.InDelta(t, 0, p.Late, 1e-9, "the 12 spare minutes take up the 3:04")
+	require.InDelta(t, 0, p.Late, 1e-9, "the 12 spare minutes take up the 2:39")
 }
 
 func clocks(p lesson.Plan) []string {
@@ -91,11 +95,14 @@ func TestOverrunIsSaidWithItsRemedy(t *testing.T) {
 	d.Minutes = 45
 	p := lay(t, d, in)
 	require.InDelta(t, 180, p.Over, 1e-9)
-	require.InDelta(t, 180+184, p.Late, 1e-9)
+	require.InDelta(t, 180+159, p.Late, 1e-9)
 	require.Equal(t, lesson.Problem, p.Findings[0].Severity)
 	require.Equal(t, "The blocks take 48:00 and the booking is 45 min: 3:00 over.", p.Findings[0].Reason)
-	require.Equal(t, []lesson.Remedy{{Label: "Shorten Ball warm-up to 7 min", Block: "2", Minutes: 7}}, p.Findings[0].Remedies)
-	require.Equal(t, []lesson.Remedy{{Label: "Play 5 turns each", Block: "5", Turns: 5}, {Label: "Give it 13.5 min", Block: "5", Minutes: 13.5}}, p.Findings[1].Remedies)
+	require.Equal(t, "Fit all blocks to the booking", p.Findings[0].Remedies[0].Label)
+	require.Equal(t, []lesson.Remedy{
+		{Label: "Play 6 turns each", Change: lesson.Change{Kind: lesson.SetTurns, Block: "5", Turns: 6}},
+		{Label: "Give it 13 min", Change: lesson.Change{Kind: lesson.Stretched, Block: "5", Minutes: 13}},
+	}, p.Findings[1].Remedies)
 }
 
 func TestEveryRemedyOfADrillWorks(t *testing.T) {
@@ -105,14 +112,12 @@ func TestEveryRemedyOfADrillWorks(t *testing.T) {
 		d.Blocks[4].Turns = rapid.IntRange(1, 100).Draw(t, "turns")
 		for _, f := range lay(t, d, in).Findings {
 			for _, remedy := range f.Remedies {
-				mended, _ := hour()
-				mended.Blocks[4] = d.Blocks[4]
-				if remedy.Turns > 0 {
-					mended.Blocks[4].Turns = remedy.Turns
-				} else {
-					mended.Blocks[4].Minutes = remedy.Minutes
+				if !strings.HasPrefix(f.Reason, "Coin again needs") {
+					continue
 				}
-				require.Less(t, lay(t, mended, in).Stretches[4].Over, 1.0, remedy.Label)
+				mended, err := d.Apply(t.Context(), remedy.Change, nil, in)
+				require.NoError(t, err)
+				require.Less(t, lay(t, mended.Document, in).Stretches[4].Over, 1.0, remedy.Label)
 			}
 		}
 	})
@@ -129,7 +134,7 @@ func TestFindings(t *testing.T) {
 		{"a sore wrist", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Profile.Hurts = "sore wrist" }, "Pain means stop"},
 		{"too many balls for one body", func(_ *lesson.Document, in *lesson.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 50}
-		}, "Ben: 72 balls planned, and the limit is 50"},
+		}, "Ben: 172 balls planned, and the limit is 50" /* 72 fed, 100 in five minutes of volleys */},
 		{"much time left", func(*lesson.Document, *lesson.Inputs) {}, "12:00 of the booking is not planned"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
@@ -167,7 +172,7 @@ func TestRunSheet(t *testing.T) {
 	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "volleys"}, {Name: "Ben", Role: "feeds"}}, at(480, lesson.Swap).Roles)
 	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "feeds"}, {Name: "Ben", Role: "volleys"}}, at(540, lesson.Swap).Roles)
 	feed := at(18*60+80, lesson.Feed)
-	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. Goal: 10 made in all")
+	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 10 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
 	require.Equal(t, "Pick up 48 balls", at(18*60+80+312, lesson.PickUp).Text)
 	require.Equal(t, "End of the lesson", at(2880, lesson.End).Text)
@@ -193,14 +198,16 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a drill block without a drill", func(d *lesson.Document) { d.Blocks[2].Drill = "" }, "blocks.2.drill"},
 		{"a break with a drill", func(d *lesson.Document) { d.Blocks[3].Drill = coin.ID }, "blocks.3.drill"},
 		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = 10 }, "blocks.1.calls.1.minute"},
-		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Swap = 0 }, "blocks.1.swap"},
-		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Roles[0] = "" }, "blocks.1.roles.0"},
+		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Rotation.Every = 0 }, "blocks.1.rotation.every"},
+		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" }, "blocks.1.rotation.spots.0"},
+		{"least beyond most", func(d *lesson.Document) { d.Blocks[1].Least, d.Blocks[1].Most = 9, 8 }, "blocks.1.least"},
+		{"whole rotations of nothing", func(d *lesson.Document) { d.Blocks[0].Step = lesson.WholeRotations }, "blocks.0.step"},
 		{"one block twice", func(d *lesson.Document) { d.Blocks[1].ID = "1" }, "blocks.1.id"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d, in := hour()
 			c.change(&d)
-			_, err := lesson.Lay(d, in)
+			_, err := lesson.Lay(context.Background(), d, in)
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.Equal(t, c.path, fields[0].Path)
@@ -213,14 +220,20 @@ func TestStartersAndDrillBlocksFit(t *testing.T) {
 	d.Blocks = lesson.Starters()
 	for _, stored := range drill.Library() {
 		in.Drills[stored.ID] = stored.Document
-		d.Blocks = append(d.Blocks, lesson.ForDrill(stored.ID, stored.Document, 2, in.Settings))
+		d.Blocks = append(d.Blocks, lesson.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, in.Settings))
 	}
 	for i := range d.Blocks {
 		d.Blocks[i].ID = string(rune('a' + i))
 	}
 	for _, s := range lay(t, d, in).Stretches {
-		require.Zero(t, s.Over, s.Title)
-		require.Less(t, s.Spare, 60.0, s.Title)
+		collecting := 0
+		for _, piece := range s.Goes {
+			collecting += piece.Count
+		}
+		require.LessOrEqual(t, s.Over, in.Settings.Piece*float64(collecting), s.Title+": only what stands from the drill before is not known beforehand")
+		if s.Load != nil {
+			require.Less(t, s.Spare, 120.0, s.Title)
+		}
 	}
 }
 
@@ -241,7 +254,7 @@ func BenchmarkLay12Blocks(b *testing.B) {
 		d.Blocks = append(d.Blocks, block)
 	}
 	for b.Loop() {
-		p, err := lesson.Lay(d, in)
+		p, err := lesson.Lay(context.Background(), d, in)
 		require.NoError(b, err)
 		lesson.RunSheet(d, p, in)
 	}

@@ -1,13 +1,18 @@
 package lesson
 
 import (
+	"context"
+	"errors"
 	"fmt"
 	"math"
+	"strings"
 	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/core/rotation"
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/core/working"
@@ -17,16 +22,37 @@ import (
 type Person struct {
 	ID      string
 	Profile student.Profile
+	Away    bool // put away
 }
 
 // Inputs is what a lesson is laid out from, besides its own document.
 type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
-	People   []Person                  // in the order of the document
+	People   []Person                  // in the order of the document; those that are gone are missing
 	Settings coach.Settings
 	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
 	// said of misses.
 	Rates map[string]map[string]odds.Rate
+	// Metres are what a player runs in one turn of a drill; see Measure. Without them nothing is said of running.
+	Metres map[string]float64
+}
+
+// Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
+// The error is that of the context.
+func (in *Inputs) Measure(ctx context.Context) error {
+	in.Metres = make(map[string]float64, len(in.Drills))
+	for id, d := range in.Drills {
+		metres, err := d.Metres(ctx, in.Settings)
+		var wrong invalid.Fields
+		switch {
+		case errors.As(err, &wrong):
+			continue
+		case err != nil:
+			return err
+		}
+		in.Metres[id] = metres
+	}
+	return nil
 }
 
 // Plan is a lesson on the clock. All times are seconds from its start.
@@ -41,6 +67,9 @@ type Plan struct {
 	Balls      int            `json:"balls"`
 	Baskets    int            `json:"baskets" description:"Basketfuls fed"`
 	Findings   []Finding      `json:"findings"`
+	Cautions   []string       `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Budgets    []Budget       `json:"budgets" description:"What comes to each student"`
+	Carry      []Piece        `json:"carry" description:"What to carry to the court"`
 	Drums      []working.Drum `json:"drums"`
 }
 
@@ -53,7 +82,8 @@ type Stretch struct {
 	Start  float64         `json:"start"`
 	End    float64         `json:"end"`
 	Effort int             `json:"effort"`
-	SetUp  float64         `json:"setUp" description:"Walking over, setting the court and explaining"`
+	Pinned bool            `json:"pinned"`
+	SetUp  float64         `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
 	Work   float64         `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
 	PickUp float64         `json:"pickUp" description:"Picking up balls"`
 	Over   float64         `json:"over" description:"How much more the drill needs than it has"`
@@ -61,6 +91,12 @@ type Stretch struct {
 	Load   *drill.Load     `json:"load"`
 	Fits   string          `json:"fits" description:"What fits, in words"`
 	Time   working.Working `json:"time" description:"How its time came about"`
+	Group  string          `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
+	People []string        `json:"people" description:"Identifiers of who is in it"`
+	Table  *rotation.Table `json:"table" description:"Who is where in each round; null where nobody changes places"`
+	Comes  []Piece         `json:"comes" description:"Equipment put down for it"`
+	Goes   []Piece         `json:"goes" description:"Equipment collected before it"`
+	Stays  []Piece         `json:"stays" description:"Equipment that stands already"`
 }
 
 // Milestone is a mark on the road.
@@ -74,8 +110,8 @@ const milestoneEvery = 5 * 60
 
 // Lay puts the blocks of a lesson on the clock one after the other, each with the minutes it was
 // given, and compares these with what its drill needs: the change-over from the block before, set-up,
-// feeding and picking up. Its error is a list of fields.
-func Lay(d Document, in Inputs) (Plan, error) {
+// feeding and picking up. Its error is a list of fields, or that of the context.
+func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	if err := d.Check(); err != nil {
 		return Plan{}, err
 	}
@@ -86,10 +122,11 @@ func Lay(d Document, in Inputs) (Plan, error) {
 	clock := func(second float64) string {
 		return start.Add(time.Duration(second) * time.Second).Format("15:04")
 	}
-	p := Plan{Stretches: []Stretch{}, Milestones: []Milestone{}, Findings: []Finding{}, Booked: float64(d.Minutes) * 60}
-	for i, block := range d.Blocks {
-		s := lay(block, i == 0, in)
-		s.Start, s.End, s.Clock = p.Planned, p.Planned+block.Seconds(), clock(p.Planned)
+	p := Plan{Stretches: []Stretch{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
+	list := d.arranged(in)
+	for _, l := range list {
+		s := l.lay(in)
+		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.block.Seconds(), clock(p.Planned)
 		p.Planned = s.End
 		p.Late += s.Over
 		if s.Load != nil {
@@ -103,77 +140,85 @@ func Lay(d Document, in Inputs) (Plan, error) {
 	for second := 0.0; second <= math.Max(p.Booked, p.Planned); second += milestoneEvery {
 		p.Milestones = append(p.Milestones, Milestone{Second: second, Clock: clock(second)})
 	}
-	p.Findings = findings(d, p, in)
-	p.Drums = p.drums(d, in)
+	p.Budgets, p.Carry = p.budgets(list, in), p.carry(list, in)
+	if p.Findings, err = findings(ctx, d, p, list, in); err != nil {
+		return Plan{}, err
+	}
+	p.Cautions = cautions(p, list, in)
+	p.Drums = p.drums(d, list, in)
 	return p, nil
 }
 
 // lay works out one block without its place on the clock.
-func lay(block Block, first bool, in Inputs) Stretch {
-	changeOver := in.Settings.ChangeOver
-	if first {
-		changeOver = 0
+func (l laid) lay(in Inputs) Stretch {
+	has, block := l.block.Seconds(), l.block
+	s := Stretch{
+		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
+		SetUp: math.Min(l.changeOver(), has), Group: l.said, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
 	}
-	has := block.Seconds()
-	s := Stretch{Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, SetUp: math.Min(changeOver, has)}
+	if s.Stays == nil {
+		s.Stays = []Piece{}
+	}
+	for _, p := range l.people {
+		s.People = append(s.People, p.ID)
+	}
 	s.Work = has - s.SetUp
-	s.Fits = units.Clock(s.Work) + " min of it to play"
-	s.Time = working.Working{
-		Figure: block.Title, Value: units.Clock(has) + " min", Formula: "walking over + the rest of the block",
-		Inputs: []working.Step{{Name: "Walking over", Value: units.Clock(s.SetUp) + " min"}, {Name: "To play", Value: units.Clock(s.Work) + " min"}},
-		Source: working.Practice,
-	}
-	document, known := in.Drills[block.Drill]
-	if block.Kind != Drill || !known || len(in.People) == 0 {
+	if !l.drilled {
+		s.Table = l.table(has)
+		s.Fits = units.Clock(s.Work) + " min of it to play"
+		s.Time = working.Working{
+			Figure: block.Title, Value: units.Clock(has) + " min", Formula: "walking over + the rest of the block",
+			Inputs: append(l.moving(), working.Step{Name: "To play", Value: units.Clock(s.Work) + " min"}),
+			Source: working.Practice,
+		}
 		return s
 	}
-	turns := block.turns(document)
-	load := document.LoadFor(len(in.People), turns, in.Settings)
-	need := changeOver + load.Need
+	turns := block.turns(l.document)
+	load := l.document.LoadFor(l.group, turns, in.Settings)
+	need := l.changeOver() + load.Need
 	s.Load = &load
-	s.SetUp, s.Work, s.PickUp = changeOver+load.SetUp, load.Feeding, load.PickUp
+	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
 	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
-	s.Fits = fits(document, turns, has-changeOver, s, in)
+	s.Fits = l.fits(turns, s, in)
+	s.Table = l.table(s.Work)
 	s.Time = working.Working{
 		Figure: block.Title, Value: units.Clock(need) + " min",
-		Formula: "walking over + set-up + players × turns × turn + picking up",
-		Inputs: []working.Step{
-			{Name: "Walking over", Value: units.Clock(changeOver) + " min"},
-			{Name: "Set-up and explaining", Value: units.Clock(load.SetUp) + " min"},
-			{Name: "Feeding", Value: fmt.Sprintf("%d × %d × %s s = %s min", load.People, turns, units.Decimal(document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
-			{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
-			{Name: "Given", Value: units.Clock(has) + " min"},
-		},
-		Source: working.OwnArithmetic + "; walking over and seconds a ball: " + working.Practice,
+		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
+		Inputs: append(l.moving(),
+			working.Step{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
+			working.Step{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
+			working.Step{Name: "Given", Value: units.Clock(has) + " min"},
+		),
+		Source: working.OwnArithmetic + "; walking over, a piece and seconds a ball: " + working.Practice,
 	}
 	return s
 }
 
-// turns is how many turns each player has in the block.
-func (b Block) turns(d drill.Document) int {
-	if b.Turns > 0 {
-		return b.Turns
-	}
-	return d.Turns
+// seconds writes a short time.
+func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
+
+// turnsIn is how many turns each player has time for in the block.
+func (l laid) turnsIn(in Inputs) int {
+	return l.document.TurnsIn(l.block.Seconds()-l.changeOver(), l.group, in.Settings)
 }
 
-func fits(d drill.Document, turns int, has float64, s Stretch, in Inputs) string {
+func (l laid) fits(turns int, s Stretch, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
 	if s.Over == 0 {
 		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, units.Count(s.Load.Balls, "ball", "balls"), units.Clock(s.Spare))
 	}
 	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, units.Count(s.Load.Balls, "ball", "balls"),
-		units.Clock(s.Over), units.Count(d.TurnsIn(has, len(in.People), in.Settings), "turn", "turns"))
+		units.Clock(s.Over), units.Count(l.turnsIn(in), "turn", "turns"))
 }
 
-func (p Plan) drums(d Document, in Inputs) []working.Drum {
+func (p Plan) drums(d Document, list []laid, in Inputs) []working.Drum {
 	var sums, balls, baskets []working.Step
 	for _, s := range p.Stretches {
 		sums = append(sums, working.Step{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
 		if s.Load == nil {
 			continue
 		}
-		balls = append(balls, working.Step{Name: s.Title, Value: fmt.Sprintf("%d players × %d each = %d", s.Load.People, s.Load.Each, s.Load.Balls)})
+		balls = append(balls, working.Step{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
 		baskets = append(baskets, working.Step{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %d", s.Load.Balls, in.Settings.Basket, s.Load.Baskets)})
 	}
 	booked := working.Step{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
@@ -199,7 +244,7 @@ func (p Plan) drums(d Document, in Inputs) []working.Drum {
 		}),
 		room,
 		working.NewDrum("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", working.Working{
-			Formula: "players × turns × balls a turn, over all drills", Inputs: none(balls), Source: working.OwnArithmetic,
+			Formula: "balls of each drill, added up", Inputs: none(balls), Source: working.OwnArithmetic,
 		}),
 		working.NewDrum("Baskets", float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), fmt.Sprintf("of %d", in.Settings.Basket), working.Working{
 			Formula: "balls of each drill ÷ balls in a basket, rounded up", Inputs: none(baskets), Source: working.OwnArithmetic,
@@ -207,22 +252,43 @@ func (p Plan) drums(d Document, in Inputs) []working.Drum {
 		working.NewDrum("Longest wait", wait, units.Decimal(wait, 0), "s", working.Working{
 			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: working.OwnArithmetic,
 		}),
-	}, p.expected(d, in)...)
+	}, append(p.running(), p.expected(list, in)...)...)
+}
+
+// running is the drum of the way that the students run; the one who runs most.
+func (p Plan) running() []working.Drum {
+	most := Budget{}
+	var inputs []working.Step
+	for _, b := range p.Budgets {
+		if b.Metres > most.Metres {
+			most = b
+		}
+		inputs = append(inputs, working.Step{Name: b.Name, Value: b.Ran})
+	}
+	if most.Metres == 0 {
+		return nil
+	}
+	text, unit, _ := strings.Cut(most.Ran, " ")
+	return []working.Drum{working.NewDrum("Run", most.Metres, text, unit, working.Working{
+		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that each drill is written for",
+		Inputs:  none(inputs), Source: working.OwnArithmetic,
+	})}
 }
 
 // expected are the drums that count balls with the misses that are to be expected of these students.
-func (p Plan) expected(d Document, in Inputs) []working.Drum {
+func (p Plan) expected(list []laid, in Inputs) []working.Drum {
 	if in.Rates == nil {
 		return nil
 	}
 	made, goals := 0.0, 0.0
 	var makes, needs []working.Step
-	for i, block := range d.Blocks {
-		load, document := p.Stretches[i].Load, in.Drills[block.Drill]
+	for i, l := range list {
+		block, load := l.block, p.Stretches[i].Load
 		if load == nil {
 			continue
 		}
-		for _, person := range in.People {
+		for _, person := range l.people {
+			document := block.DrillFor(l.document, person)
 			rate := in.Rates[block.Drill][person.ID]
 			name := block.Title + ", " + person.Profile.Name
 			made += float64(load.Each) * rate.Mean

@@ -5,9 +5,7 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/drill"
 	"hodometer/core/rotation"
-	"hodometer/core/student"
 	"hodometer/core/units"
 )
 
@@ -16,16 +14,17 @@ type CueKind string
 
 // The kinds of cue.
 const (
-	Begin  CueKind = "begin"
-	Say    CueKind = "say"
-	Swap   CueKind = "swap"
-	Feed   CueKind = "feed"
-	PickUp CueKind = "pick up"
-	End    CueKind = "end"
+	Begin   CueKind = "begin"
+	Say     CueKind = "say"
+	Swap    CueKind = "swap"
+	Feed    CueKind = "feed"
+	CountIt CueKind = "count"
+	PickUp  CueKind = "pick up"
+	End     CueKind = "end"
 )
 
 // Enum lists the kinds for the schema.
-func (CueKind) Enum() []any { return []any{Begin, Say, Swap, Feed, PickUp, End} }
+func (CueKind) Enum() []any { return []any{Begin, Say, Swap, Feed, CountIt, PickUp, End} }
 
 // Cue is one thing to say or do at its second.
 type Cue struct {
@@ -42,22 +41,29 @@ type Role struct {
 	Role string `json:"role"`
 }
 
-// RunSheet writes every cue of a lesson with its second, in order.
+// RunSheet writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
+// to count.
 func RunSheet(d Document, p Plan, in Inputs) []Cue {
 	cues := []Cue{}
-	for i, s := range p.Stretches {
-		block := d.Blocks[i]
+	for i, l := range d.arranged(in) {
+		s := p.Stretches[i]
 		begin := Cue{Second: s.Start, Block: s.Block, Kind: Begin, Text: s.Title, Roles: []Role{}}
 		if s.Load != nil {
 			begin.Text = "Set up: " + s.Title
+			if len(s.Goes) > 0 {
+				begin.Text += ". Collect " + listed(s.Goes)
+			}
+			if len(s.Comes) > 0 {
+				begin.Text += ". Put down " + listed(s.Comes)
+			}
 		}
 		cues = append(cues, begin)
-		for _, call := range block.Calls {
+		for _, call := range l.block.Calls {
 			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: Say, Text: call.Say, Roles: []Role{}})
 		}
-		cues = append(cues, swaps(block, s, in)...)
+		cues = append(cues, l.swaps(s)...)
 		if s.Load != nil {
-			cues = append(cues, drillCues(in.Drills[block.Drill], s, in)...)
+			cues = append(cues, l.drillCues(s, in)...)
 		}
 	}
 	if p.Planned > 0 {
@@ -68,44 +74,87 @@ func RunSheet(d Document, p Plan, in Inputs) []Cue {
 	return cues
 }
 
-func swaps(block Block, s Stretch, in Inputs) []Cue {
+// swaps say who is where at the beginning of each round.
+func (l laid) swaps(s Stretch) []Cue {
+	if s.Table == nil {
+		return nil
+	}
+	begins := s.Start
+	if s.Load != nil {
+		begins += s.SetUp
+	}
+	words := "Swap roles"
+	if f := l.form(); f.Kind != rotation.Roles {
+		words = "Change: one place on"
+		if f.Kind == rotation.Pairs {
+			words = "Next opponent"
+		}
+	}
 	var cues []Cue
-	for i, swap := range rotation.Swaps(len(in.People), block.Roles, block.Swap*60, block.Seconds()) {
-		cue := Cue{Second: s.Start + swap.Start, Block: s.Block, Kind: Swap, Text: "Swap roles", Roles: make([]Role, len(swap.Seats))}
+	for i, round := range s.Table.Rounds {
+		cue := Cue{Second: begins + round.Start, Block: s.Block, Kind: Swap, Text: words, Roles: make([]Role, len(round.Seats))}
 		if i == 0 {
 			cue.Text = "Take your places"
 		}
-		for j, seat := range swap.Seats {
-			cue.Roles[j] = Role{Name: in.name(seat.Person), Role: seat.Role}
+		if round.Begins != "" {
+			cue.Text += ". The " + round.Begins + " side begins"
+		}
+		for j, seat := range round.Seats {
+			cue.Roles[j] = Role{Name: l.name(seat.Person), Role: l.seated(seat, s.Table)}
 		}
 		cues = append(cues, cue)
 	}
 	return cues
 }
 
-func (in Inputs) name(person int) string {
+// seated says where somebody is, on which court where there are several.
+func (l laid) seated(seat rotation.Seat, t *rotation.Table) string {
+	if seat.Waits {
+		if l.block.OnDeck != "" {
+			return l.block.OnDeck
+		}
+		return seat.Spot
+	}
+	courts := 0
+	for _, other := range t.Rounds[0].Seats {
+		courts = max(courts, other.Court)
+	}
+	if f := l.form(); courts > 1 && f.Kind != rotation.Stations {
+		return fmt.Sprintf("%s, court %d", seat.Spot, seat.Court)
+	}
+	return seat.Spot
+}
+
+func (l laid) name(person int) string {
 	if person == rotation.Coach {
 		return "Coach"
 	}
-	return in.People[person].Profile.Name
+	return l.people[person].Profile.Name
 }
 
-// drillCues call the feeding, each pick-up where a basket runs empty, and who plays it mirrored.
-func drillCues(d drill.Document, s Stretch, in Inputs) []Cue {
-	at := s.Start + s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), d.Goal)
+// drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
+func (l laid) drillCues(s Stretch, in Inputs) []Cue {
+	d, at := l.document, s.Start+s.SetUp
+	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.said, d.Goal)
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}
-	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(in.People))}
-	for i, person := range in.People {
-		role := "as drawn"
-		if person.Profile.Hand == student.LeftHand {
-			role = "left-handed: mirror it"
+	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(l.people))}
+	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each: " + d.Goal.String(), Roles: []Role{}}
+	for i, person := range l.people {
+		role := l.block.variant(person.ID).says(person, d)
+		if role == "" {
+			role = "as drawn"
 		}
 		first.Roles[i] = Role{Name: person.Profile.Name, Role: role}
+		if fault := person.Profile.Watching(); fault != "" {
+			counting.Roles = append(counting.Roles, Role{Name: person.Profile.Name, Role: "watch: " + fault})
+		}
 	}
-	cues := []Cue{first}
+	cues := []Cue{first, counting}
+	if s.Load.Balls == 0 || !l.fromABasket() {
+		return cues
+	}
 	perBall, pickUp := s.Work/float64(s.Load.Balls), s.PickUp/float64(s.Load.Balls)
 	basket := in.Settings.Basket
 	for fed := 0; fed < s.Load.Balls; fed += basket {

@@ -5,32 +5,59 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/rotation"
 )
 
 // Starters returns a block of every kind but a drill, in the order of a lesson, to begin a plan with.
 // Lengths and wording are common practice, no source. The blocks have no identifiers yet.
 func Starters() []Block {
+	netAndBack := NetAndBack()
 	return []Block{
-		{Kind: Body, Title: "Body warm-up", Minutes: 8, Effort: 3, Roles: []string{}, Calls: []Call{
+		{Kind: Body, Title: "Body warm-up", Minutes: 8, Effort: 3, Calls: []Call{
 			{Minute: 0, Say: "Easy jog and side steps, both ways"},
 			{Minute: 3, Say: "Leg swings, arm circles, trunk turns"},
 			{Minute: 6, Say: "Three short runs, each a little quicker"},
 		}},
-		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Roles: []string{"at the net", "feeds from the back"}, Swap: 1, Calls: []Call{
+		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: []Call{
 			{Minute: 0, Say: "Forehand side, soft and clean"},
 			{Minute: 2, Say: "Backhand side"},
 			{Minute: 4, Say: "Alternate sides, always moving"},
 			{Minute: 6, Say: "Your choice, no errors"},
 		}},
-		{Kind: Break, Title: "Water", Minutes: 4, Effort: 0, Roles: []string{}, Calls: []Call{}},
-		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Roles: []string{}, Calls: []Call{
+		water(),
+		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{
 			{Minute: 0, Say: "One thing that worked, one thing for next time"},
 		}},
 	}
 }
 
+// NetAndBack is how two warm up with the ball: one at the net, one feeding, changed every minute. Common
+// practice, no source.
+func NetAndBack() rotation.Form {
+	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}}}
+}
+
+func water() Block {
+	return Block{Kind: Break, Title: "Water", Minutes: 4, Effort: 0, Calls: []Call{}}
+}
+
+// More returns the other blocks without a drill that a lesson can have. Lengths and wording are common
+// practice, no source. The blocks have no identifiers yet.
+func More() []Block {
+	return []Block{
+		{Kind: Technique, Title: "Technique", Minutes: 8, Effort: 3, Step: WholeMinutes, Calls: []Call{
+			{Minute: 0, Say: "Ten slow swings without a ball"},
+			{Minute: 2, Say: "The same with a dropped ball"},
+		}},
+		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3}, Calls: []Call{{Minute: 0, Say: "Points from the feed; winners stay, everybody plays everybody"}}},
+		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Say: "Five easy ones before the first full one"}}},
+		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Say: "Walk, then stretch what worked"}}},
+	}
+}
+
 // ForDrill returns a block that holds a drill with all its turns for so many people, in whole minutes.
-func ForDrill(id string, d drill.Document, people int, s coach.Settings) Block {
-	need := s.ChangeOver + d.LoadFor(people, d.Turns, s).Need
-	return Block{Kind: Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []Call{}, Roles: []string{}}
+func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) Block {
+	group, _ := d.Arrange(people, 1, space)
+	need := s.ChangeOver + d.LoadFor(group, d.Turns, s).Need
+	return Block{Kind: Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []Call{}}
 }

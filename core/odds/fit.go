@@ -11,8 +11,8 @@ import (
 // Wished is how often a goal that suits a player is met: 4 times in 5.
 const Wished = 0.8
 
-// within is the chance to meet the goal within the time of the question.
-func (q Question) within(ctx context.Context) (float64, error) {
+// Within is the chance to meet the goal within the time of the question.
+func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	switch q.Goal.Kind {
 	case Most:
@@ -69,7 +69,7 @@ func (q Question) Fit(ctx context.Context) (Goal, error) {
 		mid := (low + high) / 2
 		if tried := q.with(mid); tried.Goal.Check() != nil {
 			high = mid
-		} else if chance, err := tried.within(ctx); err != nil {
+		} else if chance, err := tried.Within(ctx); err != nil {
 			return Goal{}, err
 		} else if chance >= Wished {
 			low = mid
@@ -92,7 +92,7 @@ func (q Question) Suggest(ctx context.Context, a Answer) (*Goal, string, error) 
 	}
 	said := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), times(*a.Chance))
 	if q.Goal.Kind == FirstTo { // its chance is that of winning
-		chance, err := q.within(ctx)
+		chance, err := q.Within(ctx)
 		if err != nil {
 			return nil, "", err
 		}

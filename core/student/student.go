@@ -70,6 +70,11 @@ func (Level) Enum() []any {
 	return []any{Red, Orange, Green, Beginner, Improver, Club, Tournament}
 }
 
+// Rank is how far a level is, from 0 for the first ball stage.
+func (l Level) Rank() int {
+	return map[Level]int{Red: 0, Orange: 1, Green: 2, Beginner: 1, Improver: 2, Club: 3, Tournament: 4}[l]
+}
+
 // LimitOf is something a coach keeps count of to spare a body.
 type LimitOf string
 
@@ -101,13 +106,24 @@ type Profile struct {
 	Hurts    string      `json:"hurts" maxLength:"200" description:"What hurts"`
 	Note     string      `json:"note" maxLength:"2000"`
 	Limit    *Limit      `json:"limit,omitempty"`
+	Watch    []string    `json:"watch,omitempty" maxItems:"2" description:"One or two faults to watch, from lesson to lesson"`
 }
+
+const longestFault = 60 // characters, so that it can be read on court
+
+// Watching is what to watch, in one line.
+func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
 // Check says what is wrong with a profile beyond its shape.
 func (p Profile) Check() error {
 	var wrong invalid.Fields
 	if strings.TrimSpace(p.Name) == "" {
 		wrong.Add("name", "a student needs a name, or whatever you call them on court")
+	}
+	for i, fault := range p.Watch {
+		if n := len([]rune(fault)); strings.TrimSpace(fault) == "" || n > longestFault {
+			wrong.Add(invalid.Join("watch", i), "a fault to watch is 1 to %d characters", longestFault)
+		}
 	}
 	stage := p.Level == Red || p.Level == Orange || p.Level == Green
 	if stage && p.Sport != court.Tennis {

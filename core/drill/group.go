@@ -1,0 +1,183 @@
+package drill
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/rotation"
+	"hodometer/core/units"
+)
+
+// Space is the courts there are for a lesson. The zero value is one whole court.
+type Space struct {
+	Courts int  `json:"courts,omitempty" minimum:"0" maximum:"6" description:"No number means one"`
+	Half   bool `json:"half,omitempty" description:"Only half of one court, lengthwise"`
+}
+
+// Group is who plays a drill: so many people in so many lines (or pairs) side by side.
+type Group struct {
+	People int
+	Lines  int // 0 means one
+}
+
+// longest is how many stand in the longest line.
+func (g Group) longest() int { return rotation.Line{People: g.People, Lines: g.Lines}.Longest() }
+
+// lengths are the lengths of the lines, as equal as can be.
+func (g Group) lengths() []int {
+	lines := min(max(1, g.Lines), max(1, g.People))
+	list := make([]int, lines)
+	for i := range list {
+		list[i] = (g.People + lines - 1 - i) / lines
+	}
+	return list
+}
+
+// atOnce is how many play a turn together.
+func (d Document) atOnce() int {
+	switch {
+	case d.Pattern.Rally == nil:
+		return 1
+	case d.Pattern.Rally.Pair:
+		return 3
+	}
+	return 2
+}
+
+// byPartner says whether players feed one another.
+func (d Document) byPartner() bool {
+	return d.Pattern.Rally != nil || d.Pattern.Way == feed.Partner || d.Pattern.Way == feed.Live
+}
+
+// Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
+// middle of its target stay within a band half as wide as the court.
+func (d Document) Narrow() bool {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return false
+	}
+	left, right := math.Inf(1), math.Inf(-1)
+	take := func(x float64) { left, right = math.Min(left, x), math.Max(right, x) }
+	copied := d.clone()
+	for _, m := range copied.marks() {
+		if m.place != nil && m.place.Kind != Start && m.place.Kind != Recovery {
+			continue
+		}
+		if at, err := c.Resolve(*m.mark); err == nil {
+			take(at.X)
+		}
+	}
+	if shape, ok := d.Aimed(); ok && shape.Radius > 0 {
+		take(shape.Centre.X)
+	}
+	if d.Pattern.Rally != nil && (d.Pattern.Rally.Near != feed.DownTheLine || d.Pattern.Rally.Far != feed.DownTheLine) {
+		return false
+	}
+	return right-left <= c.Width/2+1e-9
+}
+
+// side is how many can play a drill side by side.
+func (d Document) side(space Space) int {
+	courts := max(1, space.Courts)
+	if space.Half {
+		return 1
+	}
+	if d.Narrow() {
+		return 2 * courts
+	}
+	return courts
+}
+
+// Arrange says how so many people play the drill in a space: players who feed one another in pairs (or
+// threes) side by side, everybody else in lines, as few as are given.
+func (d Document) Arrange(people, lines int, space Space) (Group, string) {
+	g := Group{People: people, Lines: max(1, lines)}
+	if !d.byPartner() {
+		g.Lines = min(g.Lines, max(1, people))
+		switch {
+		case people == 1:
+			return g, "Alone with the coach."
+		case d.Pattern.Next == feed.AllAtOnce:
+			return g, "All at once."
+		case g.Lines == 1:
+			return g, fmt.Sprintf("One line of %d.", people)
+		}
+		return g, fmt.Sprintf("%d lines of %s, each with a feeder of its own.", g.Lines, spread(g.lengths()))
+	}
+	each := max(2, d.atOnce())
+	if people < each {
+		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
+	}
+	g.Lines = max(1, min(people/each, d.side(space)))
+	words := map[int]string{2: "pair", 3: "three"}[each]
+	said := units.Count(g.Lines, words, words+"s") + " side by side"
+	if left := people - g.Lines*each; left > 0 {
+		said += fmt.Sprintf(", %d on deck and in at the next change", left)
+	}
+	return g, said + "."
+}
+
+// spread says the lengths of lines: 4, or 3 and 4.
+func spread(lengths []int) string {
+	if least := lengths[len(lengths)-1]; least != lengths[0] {
+		return fmt.Sprintf("%d and %d", lengths[0], least)
+	}
+	return fmt.Sprint(lengths[0])
+}
+
+// Form is how players who feed one another change roles: after each turn. Nil for a drill in lines.
+func (d Document) Form() *rotation.Form {
+	if !d.byPartner() {
+		return nil
+	}
+	f := rotation.Form{Kind: rotation.Roles, Every: math.Max(0.1, d.Pattern.TurnSeconds()/60)}
+	switch {
+	case d.Pattern.Rally != nil && d.Pattern.Rally.Pair:
+		f.Kind = rotation.TwoToOne
+	case d.Pattern.Rally != nil:
+		f.Spots = []rotation.Spot{{Name: "near end"}, {Name: "far end"}}
+	default:
+		f.Spots = []rotation.Spot{{Name: "plays"}, {Name: "feeds", Feeds: true}}
+	}
+	return &f
+}
+
+// line is the drill as a line drill. A partner who feeds does not wait.
+func (d Document) line(g Group) rotation.Line {
+	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: d.Pattern.TurnSeconds() - d.Pattern.Pause, Between: d.Pattern.Pause}
+	if d.byPartner() {
+		working := max(2, d.atOnce())
+		l.People = max(1, g.longest()-working+1)
+		l.Lines = 1
+	}
+	return l
+}
+
+// Split is the fewest lines in which nobody waits longer than the coach finds tolerable.
+func (d Document) Split(people int, s coach.Settings) int {
+	return d.line(Group{People: people}).Split(s.Wait)
+}
+
+// AboveHead says whether the drill has serves or other strokes above the head.
+func (d Document) AboveHead() bool { return d.Pattern.Count(feed.Stroke.AboveHead) > 0 }
+
+// FacesVolleys says, in a sentence, that people wait where volleys go: a queue or an on-deck place beyond the
+// net; empty where they do not.
+func (d Document) FacesVolleys() string {
+	c, err := court.Find(d.Court)
+	if err != nil || d.Pattern.Count(feed.Stroke.Volleyed) == 0 {
+		return ""
+	}
+	for _, place := range d.Places {
+		if place.Kind != Queue && place.Kind != OnDeck {
+			continue
+		}
+		if at, err := c.Resolve(place.Mark); err == nil && at.Y > 0 {
+			return fmt.Sprintf("the %s stands beyond the net, where the volleys go.", place.Kind)
+		}
+	}
+	return ""
+}

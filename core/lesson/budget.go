@@ -1,0 +1,163 @@
+package lesson
+
+import (
+	"math"
+	"slices"
+
+	"hodometer/core/court"
+)
+
+// Budget is what comes to one student in a lesson. Times are seconds.
+type Budget struct {
+	Student   string  `json:"student"`
+	Name      string  `json:"name"`
+	Balls     int     `json:"balls" description:"Balls fed to them, and hit in warm-ups with a rotation"`
+	Overheads int     `json:"overheads" description:"Strokes above the head, serves included"`
+	Serves    int     `json:"serves"`
+	Metres    float64 `json:"metres" description:"Run in drills"`
+	Ran       string  `json:"ran" description:"The same in the coach's units"`
+	Playing   float64 `json:"playing" description:"In drills and rotations"`
+	Waiting   float64 `json:"waiting" description:"In drills and rotations"`
+	Rest      float64 `json:"rest" description:"Breaks and talks"`
+	Fault     string  `json:"fault" description:"What to watch in them"`
+}
+
+// budgets add up what comes to each student.
+func (p Plan) budgets(list []laid, in Inputs) []Budget {
+	budgets := make([]Budget, len(in.People))
+	for i, person := range in.People {
+		b := Budget{Student: person.ID, Name: person.Profile.Name, Fault: person.Profile.Watching()}
+		for k, l := range list {
+			at := slices.IndexFunc(l.people, func(other Person) bool { return other.ID == person.ID })
+			if at >= 0 {
+				b.add(l, p.Stretches[k], at, in)
+			}
+		}
+		b.Ran = in.Settings.Units.Length(math.Round(b.Metres))
+		budgets[i] = b
+	}
+	return budgets
+}
+
+// add takes in one block, in which the student is the at-th.
+func (b *Budget) add(l laid, s Stretch, at int, in Inputs) {
+	switch {
+	case l.block.Kind.rests():
+		b.Rest += s.End - s.Start
+	case s.Load != nil:
+		b.Balls += s.Load.Each
+		b.Overheads += s.Load.Overheads
+		b.Serves += s.Load.Serves
+		b.Metres += float64(s.Load.Turns) * in.Metres[l.block.Drill]
+		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.document.Pattern.TurnSeconds())
+		if s.Table != nil {
+			own = s.Load.Feeding - s.Table.People[at].Waited
+		}
+		b.Playing += own
+		b.Waiting += s.Load.Feeding - own
+	case s.Table != nil:
+		share := s.Table.People[at]
+		b.Playing += share.Played
+		b.Waiting += share.Waited
+		b.Balls += share.Balls
+	default:
+		b.Playing += s.Work
+	}
+}
+
+// carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets
+// than the fullest drill feeds and the coach has.
+func (p Plan) carry(list []laid, in Inputs) []Piece {
+	carry := []Piece{}
+	most := 0
+	for i, l := range list {
+		if !l.drilled {
+			continue
+		}
+		most = max(most, p.Stretches[i].Load.Baskets)
+		for _, piece := range pieces(l.document.Equipment) {
+			if piece.same(basket) {
+				continue
+			}
+			if k := slices.IndexFunc(carry, piece.same); k < 0 {
+				carry = append(carry, piece)
+			} else if carry[k].Count < piece.Count {
+				carry[k] = piece
+			}
+		}
+	}
+	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, laid.fromABasket) {
+		name := "baskets"
+		if n == 1 {
+			name = "basket"
+		}
+		carry = append([]Piece{{Count: n, Name: name}}, carry...)
+	}
+	return carry
+}
+
+// basket is the piece that is counted by its balls.
+var basket = Piece{Name: "basket"} //nolint:gochecknoglobals // a constant that Go cannot write as one
+
+// fromABasket says whether the balls of the block come out of a basket.
+func (l laid) fromABasket() bool {
+	return l.drilled && slices.ContainsFunc(pieces(l.document.Equipment), basket.same)
+}
+
+// CourtPlan is what stands on one kind of court in a lesson, and the one walk that puts it down.
+type CourtPlan struct {
+	Court court.Court  `json:"court"`
+	Walk  []court.Step `json:"walk" description:"Everything that stands in any block, in one short walking order"`
+	Moves []Move       `json:"moves" description:"What changes from block to block"`
+}
+
+// Move is what changes on court before a block.
+type Move struct {
+	Block string  `json:"block"`
+	Title string  `json:"title"`
+	Clock string  `json:"clock"`
+	Comes []Piece `json:"comes"`
+	Goes  []Piece `json:"goes"`
+	Stays []Piece `json:"stays"`
+}
+
+// CourtPlans say where everything stands, court by court, with what moves between the blocks.
+func CourtPlans(d Document, p Plan, in Inputs) ([]CourtPlan, error) {
+	plans := []CourtPlan{}
+	type key struct {
+		court court.ID
+		drill string
+	}
+	seen := map[key]bool{}
+	stops := map[court.ID][]court.Stop{}
+	for i, l := range d.arranged(in) {
+		if !l.drilled {
+			continue
+		}
+		id := l.document.Court
+		c, err := court.Find(id)
+		if err != nil {
+			return nil, err
+		}
+		at := slices.IndexFunc(plans, func(plan CourtPlan) bool { return plan.Court.ID == id })
+		if at < 0 {
+			at, plans = len(plans), append(plans, CourtPlan{Court: c, Walk: []court.Step{}, Moves: []Move{}})
+		}
+		s := p.Stretches[i]
+		plans[at].Moves = append(plans[at].Moves, Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays})
+		if k := (key{id, l.block.Drill}); !seen[k] {
+			seen[k] = true
+			for _, stop := range l.document.Stops() {
+				stop.Label = l.document.Name + ": " + stop.Label
+				stops[id] = append(stops[id], stop)
+			}
+		}
+	}
+	for i, plan := range plans {
+		var err error
+		if plans[i].Walk, err = plan.Court.WalkOff(stops[plan.Court.ID], plan.Court.Corner(), in.Settings.WalkTape()); err != nil {
+			return nil, err
+		}
+	}
+	return plans, nil
+}

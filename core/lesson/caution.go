@@ -1,0 +1,56 @@
+package lesson
+
+import (
+	"slices"
+	"strings"
+
+	"hodometer/core/court"
+)
+
+// noAdvice ends every caution.
+const noAdvice = " No medical advice; local rules and licensed practice come first."
+
+// cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
+// follow from who plays, what is carried and how they wait. Common practice, no source.
+func cautions(p Plan, list []laid, in Inputs) []string {
+	all := []string{}
+	add := func(text string) {
+		if text = strings.TrimSpace(text) + noAdvice; !slices.Contains(all, text) {
+			all = append(all, text)
+		}
+	}
+	growing := false
+	for _, person := range in.People {
+		growing = growing || person.Profile.Age.Growing()
+		if person.Profile.Hurts != "" {
+			add("Pain means stop.")
+		}
+	}
+	for i, l := range list {
+		if !l.drilled {
+			if l.block.Kind == Serving && growing {
+				add("Count serves and overheads for growing shoulders.")
+			}
+			continue
+		}
+		for _, caution := range l.document.Cautions {
+			add(caution)
+		}
+		if l.document.Sport == court.Squash {
+			add("Eye protection on, always.")
+		}
+		if growing && p.Stretches[i].Load.Overheads > 0 {
+			add("Count serves and overheads for growing shoulders.")
+		}
+		for _, piece := range pieces(l.document.Equipment) {
+			name := strings.ToLower(piece.Name)
+			if strings.Contains(name, "medicine ball") || strings.Contains(name, "elastic") || strings.Contains(name, "resistance band") {
+				add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
+			}
+		}
+		if l.document.Pattern.Next != "" && len(l.people) > 1 || p.Stretches[i].Load.Lines > 1 {
+			add("Nobody walks through a line of play; swing only when the space is clear.")
+		}
+	}
+	return all
+}

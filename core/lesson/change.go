@@ -1,0 +1,271 @@
+package lesson
+
+import (
+	"context"
+	"math"
+	"slices"
+
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// ChangeKind is something that is done to a lesson on its road.
+type ChangeKind string
+
+// The kinds.
+const (
+	Stretched ChangeKind = "stretch"  // a block to so many minutes; the rest is fitted again
+	SetTurns  ChangeKind = "turns"    // of a drill, for each player
+	SetLines  ChangeKind = "lines"    // side by side
+	Pin       ChangeKind = "pin"      // or unpin
+	Moved     ChangeKind = "move"     // a block to another place in the order
+	Inserted  ChangeKind = "insert"   // a block at a place in the order
+	TookOut   ChangeKind = "take out" // a block
+	Fitted    ChangeKind = "fit"      // all blocks to the booking
+	Booked    ChangeKind = "booking"  // another length; the blocks are fitted to it
+	Varied    ChangeKind = "variant"  // what is different for one student
+	Deck      ChangeKind = "on deck"  // what those do who wait
+	TurnedUp  ChangeKind = "turned up"
+	Where     ChangeKind = "space" // the courts there are
+)
+
+// Enum lists the kinds for the schema.
+func (ChangeKind) Enum() []any {
+	return []any{Stretched, SetTurns, SetLines, Pin, Moved, Inserted, TookOut, Fitted, Booked, Varied, Deck, TurnedUp, Where}
+}
+
+// Change is one thing done to a lesson: by hand on the road, or as the remedy of a finding.
+type Change struct {
+	Kind    ChangeKind   `json:"kind"`
+	Block   string       `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
+	Minutes float64      `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
+	Turns   int          `json:"turns,omitempty" minimum:"0" maximum:"100"`
+	Lines   int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
+	To      int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
+	On      bool         `json:"on,omitempty" description:"Pinned"`
+	New     *Block       `json:"new,omitempty" description:"The block to put in; without an identifier it gets a fresh one"`
+	Variant *Variant     `json:"variant,omitempty"`
+	Text    string       `json:"text,omitempty" maxLength:"120"`
+	Turnout *Turnout     `json:"turnout,omitempty"`
+	Space   *drill.Space `json:"space,omitempty"`
+}
+
+// Changed is a lesson after a change.
+type Changed struct {
+	Document Document `json:"document"`
+	Fits     bool     `json:"fits" description:"Else something has to go"`
+	Said     []string `json:"said" description:"What was squeezed or stretched, and why; or what to do"`
+	Drop     []string `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
+}
+
+// Apply does one thing to a lesson and fits the rest to it where that is called for. New blocks get the
+// fresh identifiers that are passed in, in order. The error is a list of fields, or that of the context.
+func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs) (Changed, error) {
+	before := d.arranged(in)
+	d.Blocks = slices.Clone(d.Blocks)
+	done := func(said ...string) (Changed, error) {
+		if said == nil {
+			said = []string{}
+		}
+		return Changed{Document: d, Fits: true, Said: said, Drop: []string{}}, d.Check()
+	}
+	at := slices.IndexFunc(d.Blocks, func(b Block) bool { return b.ID == c.Block })
+	if at < 0 && c.Block != "" {
+		return Changed{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
+	}
+	if at < 0 && !slices.Contains([]ChangeKind{Inserted, Fitted, Booked, TurnedUp, Where}, c.Kind) {
+		return Changed{}, invalid.Fields{{Path: "block", Message: "say which block"}}
+	}
+	switch c.Kind {
+	case Stretched:
+		if c.Minutes < shortestBlock {
+			return Changed{}, invalid.Fields{{Path: "minutes", Message: "a block has at least half a minute"}}
+		}
+		d.Blocks[at] = d.Blocks[at].stretched(c.Minutes)
+		words := d.Blocks[at].adapt(before[at], in)
+		fitted, err := d.Refit(ctx, c.Block, in)
+		if err == nil && words != "" && d.Blocks[at].Kind.drilled() {
+			fitted.Said = append([]string{words + "."}, fitted.Said...)
+		}
+		return fitted, err
+	case Where:
+		if c.Space != nil {
+			d.Space = *c.Space
+		}
+	case SetTurns:
+		d.Blocks[at].Turns = c.Turns
+	case SetLines:
+		d.Blocks[at].Lines = c.Lines
+	case Pin:
+		d.Blocks[at].Pinned = c.On
+	case Deck:
+		d.Blocks[at].OnDeck = c.Text
+	case Varied:
+		if c.Variant == nil {
+			return Changed{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
+		}
+		d.Blocks[at] = d.Blocks[at].with(*c.Variant)
+	case Moved:
+		block := d.Blocks[at]
+		d.Blocks = slices.Delete(d.Blocks, at, at+1)
+		d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), block)
+	case TookOut:
+		d.Blocks = slices.Delete(d.Blocks, at, at+1)
+	case Inserted:
+		return d.insert(ctx, c, fresh, in)
+	case Booked:
+		d.Minutes = int(math.Round(c.Minutes))
+		if len(d.Blocks) == 0 {
+			return done()
+		}
+		return d.Refit(ctx, "", in)
+	case Fitted:
+		return d.Refit(ctx, "", in)
+	case TurnedUp:
+		if c.Turnout == nil {
+			return Changed{}, invalid.Fields{{Path: "turnout", Message: "say who is there"}}
+		}
+		return d.turnUp(ctx, *c.Turnout, fresh, in)
+	}
+	return done()
+}
+
+// insert puts a block in, and fits the rest where it does not fit any more.
+func (d Document) insert(ctx context.Context, c Change, fresh []string, in Inputs) (Changed, error) {
+	if c.New == nil {
+		return Changed{}, invalid.Fields{{Path: "new", Message: "say which block to put in"}}
+	}
+	block := *c.New
+	if block.ID == "" && len(fresh) > 0 {
+		block.ID = fresh[0]
+	}
+	d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), block)
+	if err := d.Check(); err != nil {
+		return Changed{}, err
+	}
+	total := 0.0
+	for _, b := range d.Blocks {
+		total += b.Minutes
+	}
+	if total <= float64(d.Minutes) {
+		return Changed{Document: d, Fits: true, Said: []string{}, Drop: []string{}}, nil
+	}
+	return d.Refit(ctx, "", in)
+}
+
+// stretched is the block with other minutes, its calls within them.
+func (b Block) stretched(minutes float64) Block {
+	was := b.Minutes
+	b.Minutes = minutes
+	b.shorten(was)
+	return b
+}
+
+// with is the block with something different for one student; nothing different takes it away.
+func (b Block) with(v Variant) Block {
+	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
+	if (v != Variant{Student: v.Student, Why: v.Why}) {
+		b.Variants = append(b.Variants, v)
+	}
+	if len(b.Variants) == 0 {
+		b.Variants = nil
+	}
+	return b
+}
+
+// Turnout is who turned up, and when that was seen.
+type Turnout struct {
+	Present []string    `json:"present" minItems:"1" maxItems:"12" description:"Identifiers of the students who are there from now on"`
+	Second  float64     `json:"second,omitempty" minimum:"0" maximum:"86400" description:"Second of the lesson; 0 before it begins"`
+	Space   drill.Space `json:"space" description:"The courts there are from now on"`
+}
+
+// turnUp plans the lesson anew, from a second on, for those who are there. What was played stays as it was,
+// with those who played it: a block under way is cut where it stands and goes on with its balls counted on.
+// The rest is fitted to the time that is left.
+func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inputs) (Changed, error) {
+	everybody := slices.Clone(d.Students)
+	for _, id := range t.Present {
+		if !slices.Contains(everybody, id) {
+			everybody = append(everybody, id)
+		}
+	}
+	said := []string{}
+	var blocks []Block
+	begins := 0.0
+	for _, block := range d.Blocks {
+		ends := begins + block.Seconds()
+		gone := t.Second - begins
+		switch {
+		case ends <= t.Second+60*shortestBlock && t.Second > 0: // over, or as good as over
+			blocks = append(blocks, block.played(d.Students))
+		case gone >= 60*shortestBlock && len(fresh) > 0: // under way
+			played, rest := block.cut(gone / 60)
+			rest.ID, fresh = fresh[0], fresh[1:]
+			blocks = append(blocks, played.played(d.Students), rest.forThose(t.Present, everybody))
+			said = append(said, block.Title+" goes on from "+units.Clock(t.Second)+" with those who are there; what was counted counts on.")
+		default:
+			blocks = append(blocks, block.forThose(t.Present, everybody))
+		}
+		begins = ends
+	}
+	d.Students, d.Blocks, d.Space = everybody, blocks, t.Space
+	if len(d.Blocks) == 0 {
+		return Changed{Document: d, Fits: true, Said: said, Drop: []string{}}, d.Check()
+	}
+	in.People = in.known(everybody)
+	fitted, err := d.Refit(ctx, "", in)
+	fitted.Said = append(said, fitted.Said...)
+	return fitted, err
+}
+
+// known keeps the people in the order of the lesson.
+func (in Inputs) known(ids []string) []Person {
+	var list []Person
+	for _, id := range ids {
+		if i := slices.IndexFunc(in.People, func(p Person) bool { return p.ID == id }); i >= 0 {
+			list = append(list, in.People[i])
+		}
+	}
+	return list
+}
+
+// played is a block that is over: pinned, with those who were in it.
+func (b Block) played(students []string) Block {
+	b.Pinned = true
+	if len(b.People) == 0 {
+		b.People = slices.Clone(students)
+	}
+	return b
+}
+
+// forThose is a block to come for those who are there.
+func (b Block) forThose(present, everybody []string) Block {
+	b.People = nil
+	if len(present) < len(everybody) {
+		b.People = slices.Clone(present)
+	}
+	return b
+}
+
+// cut parts a block after so many minutes. The second part goes on counting where the first one stood.
+func (b Block) cut(minutes float64) (played, rest Block) {
+	minutes = math.Round(minutes*100) / 100
+	played, rest = b, b
+	played.Minutes, rest.Minutes = minutes, math.Max(shortestBlock, math.Round((b.Minutes-minutes)*100)/100)
+	played.Wanted, rest.Wanted = 0, 0
+	played.Least, played.Most, rest.Least, rest.Most = 0, 0, 0, 0
+	played.Step, rest.Step = "", ""
+	rest.Continues, rest.Pinned = b.CountedAs(), false
+	played.Calls, rest.Calls = []Call{}, []Call{}
+	for _, call := range b.Calls {
+		if call.Minute < minutes {
+			played.Calls = append(played.Calls, call)
+		} else if call.Minute-minutes < rest.Minutes {
+			call.Minute = math.Round((call.Minute-minutes)*100) / 100
+			rest.Calls = append(rest.Calls, call)
+		}
+	}
+	return played, rest
+}

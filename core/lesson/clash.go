@@ -1,0 +1,48 @@
+package lesson
+
+import (
+	"fmt"
+	"slices"
+	"time"
+)
+
+// Slot is when a lesson is given, and to whom.
+type Slot struct {
+	ID       string
+	Title    string
+	Date     string // year-month-day
+	Start    string // hours:minutes
+	Minutes  int
+	Students []string
+}
+
+// SlotOf is when a lesson is given.
+func SlotOf(id string, d Document) Slot {
+	return Slot{ID: id, Title: d.Title, Date: d.Date, Start: d.Start, Minutes: d.Minutes, Students: d.Students}
+}
+
+// span is the beginning and the end of a slot; false where its day or time cannot be read.
+func (s Slot) span() (from, to time.Time, ok bool) {
+	from, err := time.Parse("2006-01-02 15:04", s.Date+" "+s.Start)
+	return from, from.Add(time.Duration(s.Minutes) * time.Minute), err == nil
+}
+
+// Clashes says which of the others a lesson overlaps with: its coach cannot give both, and perhaps a student
+// is in both.
+func (s Slot) Clashes(others []Slot) []string {
+	said := []string{}
+	from, to, ok := s.span()
+	for _, other := range others {
+		begins, ends, readable := other.span()
+		if !ok || !readable || other.ID == s.ID || !begins.Before(to) || !from.Before(ends) {
+			continue
+		}
+		both := slices.ContainsFunc(s.Students, func(id string) bool { return slices.Contains(other.Students, id) })
+		words := fmt.Sprintf("Overlaps with %s, %s %s to %s", other.Title, other.Date, other.Start, ends.Format("15:04"))
+		if both {
+			words += "; a student is in both"
+		}
+		said = append(said, words+".")
+	}
+	return said
+}

@@ -1,0 +1,64 @@
+package lesson
+
+// Kind is a kind of block.
+type Kind string
+
+// The kinds of block.
+const (
+	Body      Kind = "body warm-up"
+	Ball      Kind = "ball warm-up"
+	Technique Kind = "technique"
+	Drill     Kind = "drill"
+	Points    Kind = "drill as points"
+	Game      Kind = "game"
+	Serving   Kind = "serving"
+	Break     Kind = "break"
+	CoolDown  Kind = "cool-down"
+	Talk      Kind = "closing talk"
+)
+
+// Enum lists the kinds for the schema.
+func (Kind) Enum() []any {
+	return []any{Body, Ball, Technique, Drill, Points, Game, Serving, Break, CoolDown, Talk}
+}
+
+// drilled says whether a block of the kind has a drill.
+func (k Kind) drilled() bool { return k == Drill || k == Points }
+
+// warms says whether a block of the kind warms up.
+func (k Kind) warms() bool { return k == Body || k == Ball }
+
+// rests says whether a block of the kind is rest.
+func (k Kind) rests() bool { return k == Break || k == Talk || k == CoolDown }
+
+// usual is what is usual for a kind of block: the least and the most it has, as shares of what it should
+// have, and how much its minutes matter. Common practice, no source.
+func (k Kind) usual() (least, most float64, weight int) {
+	switch k {
+	case Body, Ball:
+		return 0.7, 1.4, 4
+	case Break:
+		return 0.6, 1.5, 4
+	case Talk, CoolDown:
+		return 0.5, 1.5, 3
+	case Game, Points:
+		return 0.4, 2, 2
+	case Serving, Technique:
+		return 0.5, 1.6, 2
+	}
+	return 0.5, 1.8, 2
+}
+
+// StepWord is what lengths a block comes in.
+type StepWord string
+
+// The steps. No word means any length.
+const (
+	AnyLength      StepWord = "any length"
+	WholeMinutes   StepWord = "whole minutes"
+	EvenMinutes    StepWord = "even minutes"
+	WholeRotations StepWord = "whole rotations"
+)
+
+// Enum lists the steps for the schema.
+func (StepWord) Enum() []any { return []any{AnyLength, WholeMinutes, EvenMinutes, WholeRotations} }

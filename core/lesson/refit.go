@@ -1,0 +1,207 @@
+package lesson
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"slices"
+
+	"hodometer/core/invalid"
+	"hodometer/core/units"
+)
+
+// wanted is how many minutes the block should have.
+func (b Block) wanted() float64 {
+	if b.Wanted > 0 {
+		return b.Wanted
+	}
+	return b.Minutes
+}
+
+// bounds are the fewest and the most minutes of the block.
+func (b Block) bounds() (least, most float64) {
+	low, high, _ := b.Kind.usual()
+	least, most = low*b.wanted(), high*b.wanted()
+	if b.Least > 0 {
+		least = b.Least
+		most = math.Max(most, least)
+	}
+	if b.Most > 0 {
+		most = b.Most
+		if b.Least == 0 {
+			least = math.Min(least, most)
+		}
+	}
+	return math.Max(least, shortestBlock), math.Max(most, shortestBlock)
+}
+
+// weight is how much the block's minutes matter.
+func (b Block) weight() int {
+	if b.Weight > 0 {
+		return b.Weight
+	}
+	_, _, weight := b.Kind.usual()
+	return weight
+}
+
+// step is what whole and even minutes are multiples of; 0 for any other length.
+func (b Block) step() float64 {
+	switch b.Step {
+	case WholeMinutes:
+		return 1
+	case EvenMinutes:
+		return 2
+	}
+	return 0
+}
+
+// step is what the minutes of a block are multiples of; 0 for any length. Rotations are whole when
+// everybody had everything equally often.
+func (l laid) step() float64 {
+	if l.block.Step == WholeRotations {
+		if t := l.table(1); t != nil {
+			return t.Seconds / 60
+		}
+	}
+	return l.block.step()
+}
+
+// part is the block as it is fitted. A step that is longer than its most is left out of account: better
+// part of a rotation than none.
+func (l laid) part() Part {
+	b := l.block
+	if b.Pinned {
+		return Part{Wanted: b.Minutes, Least: b.Minutes, Most: b.Minutes, Weight: 1}
+	}
+	least, most := b.bounds()
+	step := l.step()
+	if step > 0 && roundUp(least, step) > roundDown(most, step)+exact {
+		step = 0
+	}
+	return Part{Wanted: b.wanted(), Least: least, Most: most, Weight: float64(b.weight()), Step: step}
+}
+
+// Refit shares the booking out among the blocks: each gets as near to what it should have as the others
+// let it, in its steps, and pinned ones stay. A block that was just given its minutes by hand is kept as
+// if it were pinned. Drills get the turns that fit.
+func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Changed, error) {
+	if err := d.Check(); err != nil {
+		return Changed{}, err
+	}
+	if len(d.Blocks) == 0 {
+		return Changed{}, invalid.Fields{{Path: "blocks", Message: "there is nothing to fit yet; add a block"}}
+	}
+	parts := make([]Part, len(d.Blocks))
+	list := d.arranged(in)
+	for i, l := range list {
+		l.block.Pinned = l.block.Pinned || l.block.ID == keep
+		parts[i] = l.part()
+	}
+	fitting, ok, err := Fit(ctx, float64(d.Minutes), parts)
+	if err != nil {
+		return Changed{}, err
+	}
+	if !ok {
+		return d.tooMuch(ctx, keep, parts)
+	}
+	r := Changed{Document: d, Fits: true, Said: []string{}, Drop: []string{}}
+	r.Document.Blocks = slices.Clone(d.Blocks)
+	for i := range r.Document.Blocks {
+		block := &r.Document.Blocks[i]
+		if block.Wanted == 0 && !block.Pinned {
+			block.Wanted = block.Minutes
+		}
+		if block.ID == keep {
+			block.Wanted = block.Minutes
+			continue
+		}
+		*block = block.stretched(math.Round(fitting.Minutes[i]*100) / 100)
+		if words := block.adapt(list[i], in); words != "" {
+			r.Said = append(r.Said, words+".")
+		}
+	}
+	if fitting.Spare >= 0.05 {
+		r.Said = append(r.Said, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
+	}
+	return r, nil
+}
+
+// shorten moves the calls of a block that got shorter closer together, where the last would come too late.
+func (b *Block) shorten(was float64) {
+	if !slices.ContainsFunc(b.Calls, func(c Call) bool { return c.Minute >= b.Minutes }) {
+		return
+	}
+	b.Calls = slices.Clone(b.Calls)
+	for i := range b.Calls {
+		b.Calls[i].Minute = math.Floor(10*b.Calls[i].Minute*b.Minutes/was) / 10
+	}
+}
+
+// adapt gives a drill the turns that there is time for in its minutes, and says what became of the block as
+// it was laid out before. There are never more turns than were planned or than the drill has.
+func (b *Block) adapt(l laid, in Inputs) string {
+	words := ""
+	if off := b.Minutes - b.Wanted; b.Wanted > 0 && math.Abs(off) >= 0.25 && !b.Pinned {
+		change := "more"
+		if off < 0 {
+			change = "fewer"
+		}
+		words = fmt.Sprintf("%s has %s min, %s %s than it should", b.Title, units.Decimal(b.Minutes, 1), units.Decimal(math.Abs(off), 1), change)
+	}
+	if !l.drilled || b.Pinned {
+		return words
+	}
+	planned := b.turns(l.document)
+	l.block.Minutes = b.Minutes
+	turns := min(l.turnsIn(in), max(planned, in.Drills[b.Drill].Turns))
+	if turns < 1 || turns == planned {
+		return words
+	}
+	b.Turns = turns
+	if words == "" {
+		words = b.Title
+	}
+	return words + fmt.Sprintf("; %s each instead of %d", units.Count(turns, "turn", "turns"), planned)
+}
+
+// tooMuch says which blocks to take out so that the least of the rest fits: those that matter least
+// first, and of these the longest.
+func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Changed, error) {
+	r := Changed{Document: d, Said: []string{}, Drop: []string{}}
+	least := 0.0
+	for _, p := range parts {
+		least += p.Least
+	}
+	r.Said = append(r.Said, fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes))
+	gone := make([]bool, len(parts))
+	for {
+		at := -1
+		for i, block := range d.Blocks {
+			if gone[i] || block.Pinned || block.ID == keep {
+				continue
+			}
+			if at < 0 || block.weight() < d.Blocks[at].weight() || block.weight() == d.Blocks[at].weight() && parts[i].Least > parts[at].Least {
+				at = i
+			}
+		}
+		if at < 0 {
+			r.Said = append(r.Said, "What is pinned does not fit; unpin a block or make the booking longer.")
+			return r, nil
+		}
+		gone[at] = true
+		r.Drop = append(r.Drop, d.Blocks[at].ID)
+		r.Said = append(r.Said, "Take out "+d.Blocks[at].Title+".")
+		var rest []Part
+		for i, p := range parts {
+			if !gone[i] {
+				rest = append(rest, p)
+			}
+		}
+		if len(rest) == 0 {
+			return r, nil
+		}
+		if _, ok, err := Fit(ctx, float64(d.Minutes), rest); err != nil || ok {
+			return r, err
+		}
+	}
+}

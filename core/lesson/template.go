@@ -1,0 +1,255 @@
+package lesson
+
+import (
+	"context"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/progress"
+	"hodometer/core/rotation"
+)
+
+// Template is the shape of a lesson. It fills itself with drills for what its students should do next.
+type Template struct {
+	Name    string      `json:"name"`
+	For     string      `json:"for" description:"Whom it is for, in words"`
+	Least   int         `json:"least" description:"Fewest players"`
+	Most    int         `json:"most"`
+	Minutes int         `json:"minutes" description:"Usual length"`
+	Sport   court.Sport `json:"sport,omitempty" description:"No word means any"`
+
+	slots []slot
+}
+
+// pick is which drill a slot wants.
+type pick int
+
+const (
+	noDrill pick = iota // no drill
+	focus               // for the next step of most students
+	second              // for the next step of others, or the same one in another way
+	again               // the focus once more, as points
+)
+
+type slot struct {
+	block Block
+	pick  pick
+}
+
+func plain(kind Kind, title string, minutes float64, effort int, calls ...Call) slot {
+	if calls == nil {
+		calls = []Call{}
+	}
+	return slot{block: Block{Kind: kind, Title: title, Minutes: minutes, Effort: effort, Calls: calls}}
+}
+
+func drilled(p pick, kind Kind, minutes float64) slot {
+	return slot{block: Block{Kind: kind, Minutes: minutes, Calls: []Call{}}, pick: p}
+}
+
+func say(minute float64, text string) Call { return Call{Minute: minute, Say: text} }
+
+// turning has a block's group change places.
+func (s slot) turning(f rotation.Form, step StepWord) slot {
+	s.block.Rotation, s.block.Step = &f, step
+	return s
+}
+
+// Templates lists the shapes of lessons. Lengths and wording are common practice, no source.
+func Templates() []Template {
+	body := func(minutes float64) slot {
+		return plain(Body, "Body warm-up", minutes, 3, say(0, "Easy jog and side steps, both ways"), say(3, "Leg swings, arm circles, trunk turns"), say(minutes-2, "Three short runs, each a little quicker"))
+	}
+	ball := func(minutes float64) slot {
+		return plain(Ball, "Ball warm-up", minutes, 4, say(0, "Soft and clean, forehand side"), say(2, "Backhand side"), say(4, "Alternate, always moving")).turning(NetAndBack(), WholeRotations)
+	}
+	talk := plain(Talk, "Closing talk", 4, 1, say(0, "One thing that worked, one thing for next time"))
+	water := plain(Break, "Water", 4, 0)
+	cool := func(minutes float64, more string) slot {
+		return plain(CoolDown, "Cool-down", minutes, 1, say(0, "Walk, then stretch what worked"), say(minutes-2, more))
+	}
+	court4 := rotation.Form{Kind: rotation.Spots, Every: 2, Begins: rotation.SameSide, Spots: []rotation.Spot{
+		{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},
+	}}
+	mixed := court4
+	mixed.Mix = true
+	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4}
+	return []Template{
+		{Name: "Private hour", For: "One student, one focus", Least: 1, Most: 1, Minutes: 60, slots: []slot{
+			body(8), ball(8), plain(Technique, "Technique", 6, 3, say(0, "Ten slow swings without a ball"), say(2, "The same with a dropped ball")),
+			drilled(focus, Drill, 12), water, drilled(second, Drill, 10), drilled(again, Points, 8), talk,
+		}},
+		{Name: "Hour for a pair", For: "Two who take turns and feed each other", Least: 2, Most: 2, Minutes: 60, slots: []slot{
+			body(8), ball(8), drilled(focus, Drill, 12), water, drilled(second, Drill, 12), plain(Game, "Games to seven", 10, 7, say(0, "Serve in turns; first to seven")), talk,
+		}},
+		{Name: "Group of six", For: "Five to eight with one coach", Least: 5, Most: 8, Minutes: 75, slots: []slot{
+			body(8), ball(8), drilled(focus, Drill, 14), water, drilled(second, Drill, 14), plain(Game, "Two against two, one place on", 16, 7, say(0, "Unscored first"), say(4, "Now everybody counts their own points")).turning(mixed, WholeRotations), cool(4, "Shake it out"), talk,
+		}},
+		{Name: "Junior group", For: "Three to twelve juniors, short blocks", Least: 3, Most: 12, Minutes: 60, slots: []slot{
+			body(8), plain(Ball, "Throw, catch, rally", 7, 4, say(0, "Throw and catch in twos, either hand"), say(3, "Rally over the line, soft")), drilled(focus, Drill, 11), water,
+			drilled(second, Drill, 11), plain(Game, "Catch the net", 12, 7, say(0, "Waiting feet never still")).turning(court4, WholeRotations), talk,
+		}},
+		{Name: "Table session", For: "Two to eight at the tables", Least: 2, Most: 8, Minutes: 90, Sport: court.TableTennis, slots: []slot{
+			body(6), plain(Ball, "Forehand and backhand at the table", 8, 4, say(0, "Forehand diagonal"), say(4, "Backhand diagonal")),
+			drilled(focus, Drill, 9), drilled(second, Drill, 9), drilled(again, Points, 9), plain(Break, "Water", 10, 0),
+			plain(Game, "Games with a rule", 10, 6, say(0, "Third ball decides")).turning(everybody, AnyLength), plain(Game, "Free games", 10, 7).turning(everybody, AnyLength),
+			plain(Serving, "Serving", 8, 4, say(0, "Spin first"), say(4, "Then short")), talk,
+		}},
+		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", Least: 2, Most: 4, Minutes: 10, slots: []slot{
+			plain(Ball, "Ten minutes for two", 10, 5, say(0, "Forehand volleys"), say(2, "Backhand volleys"), say(4, "Alternate, down the line; the partner answers cross-court"), say(6, "Overheads"), say(8, "Serve and return")).
+				turning(NetAndBack(), WholeRotations),
+		}},
+		{Name: "Before an event", For: "The last session: groove, then rest", Least: 1, Most: 4, Minutes: 60, slots: []slot{
+			body(8), ball(10), drilled(focus, Drill, 10), water, drilled(second, Drill, 8),
+			plain(Serving, "Serving", 8, 4, say(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
+		}},
+	}
+}
+
+// Need is the next step of a student with a stroke.
+type Need struct {
+	Stroke feed.Stroke
+	Rung   progress.Rung
+}
+
+// Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
+// library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
+// fresh identifiers that are passed in. The error is a list of fields, or that of the context.
+func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need, library []drill.Stored, fresh []string, in Inputs) (Changed, error) {
+	if n := len(d.Students); n < t.Least || n > t.Most {
+		return Changed{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.Least, t.Most), n)}}
+	}
+	if len(fresh) < len(t.slots) {
+		return Changed{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
+	}
+	sport := in.sport()
+	if t.Sport != "" && t.Sport != sport {
+		return Changed{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
+	}
+	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
+	first, why := c.choose(nil)
+	other, alsoWhy := c.choose(first)
+	said := []string{}
+	d.Blocks = []Block{}
+	for i, s := range t.slots {
+		block := s.block
+		block.ID, block.Wanted = fresh[i], block.Minutes
+		chosen, reason := first, why
+		if s.pick == second {
+			chosen, reason = other, alsoWhy
+		}
+		if s.pick != noDrill {
+			if chosen == nil {
+				said = append(said, fmt.Sprintf("There is no drill for %s in the library yet; a block of technique stands in its place.", sport))
+				block.Kind, block.Title, block.Effort = Technique, "Technique", 3
+			} else {
+				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
+				if s.pick == again {
+					block.Title += ", for points"
+				} else {
+					said = append(said, reason)
+				}
+				in.Drills[chosen.ID] = chosen.Document
+			}
+		}
+		d.Blocks = append(d.Blocks, block)
+	}
+	fitted, err := d.Refit(ctx, "", in)
+	fitted.Said = append(said, fitted.Said...)
+	return fitted, err
+}
+
+func manyPlayers(least, most int) string {
+	if least == most {
+		return map[int]string{1: "one player", 2: "two players"}[least]
+	}
+	return fmt.Sprintf("%d to %d players", least, most)
+}
+
+// sport is what most of the people play.
+func (in Inputs) sport() court.Sport {
+	counts := map[court.Sport]int{}
+	best := court.Tennis
+	for _, p := range in.People {
+		counts[p.Profile.Sport]++
+		if counts[p.Profile.Sport] > counts[best] {
+			best = p.Profile.Sport
+		}
+	}
+	return best
+}
+
+// chooser chooses drills for a group.
+type chooser struct {
+	in      Inputs
+	needs   map[string][]Need
+	sport   court.Sport
+	library []drill.Stored
+	space   drill.Space
+}
+
+// choose returns the drill that serves the next steps of most students and is nearest to their level,
+// and why; nil where there is none for the sport. A drill that was chosen already is passed over, and its
+// stroke counts for less.
+func (c chooser) choose(but *drill.Stored) (best *drill.Stored, why string) {
+	top := math.Inf(-1)
+	for i, s := range c.library {
+		if s.Document.Sport != c.sport || but != nil && s.ID == but.ID {
+			continue
+		}
+		score, served := 0.0, []string{}
+		for _, p := range c.in.People {
+			fit := 0.0
+			for _, need := range c.needs[p.ID] {
+				if need.Stroke == s.Document.Stroke {
+					fit = math.Max(fit, 1)
+					if need.Rung == s.Document.Rung {
+						fit = 4
+					}
+				}
+			}
+			if fit == 4 {
+				served = append(served, firstName(p.Profile.Name))
+			}
+			score += fit - 0.7*math.Abs(float64(p.Profile.Level.Rank()-s.Document.Written().Rank()))
+		}
+		if but != nil && s.Document.Stroke == but.Document.Stroke {
+			score -= float64(len(c.in.People))
+		}
+		if c.space.Half && !s.Document.Narrow() {
+			score -= 3 * float64(len(c.in.People))
+		}
+		if score > top {
+			top, best = score, &c.library[i]
+			why = fmt.Sprintf("%s: %s, %s", s.Document.Name, s.Document.Stroke, s.Document.Rung)
+			if len(served) > 0 {
+				why += ", the next step of " + strings.Join(served, ", ")
+			} else {
+				why += ", near their level"
+			}
+			why += "."
+		}
+	}
+	return best, why
+}
+
+func firstName(name string) string {
+	first, _, _ := strings.Cut(name, " ")
+	return first
+}
+
+// FindTemplate returns a template by its name.
+func FindTemplate(name string) (Template, bool) {
+	all := Templates()
+	i := slices.IndexFunc(all, func(t Template) bool { return t.Name == name })
+	if i < 0 {
+		return Template{}, false
+	}
+	return all[i], true
+}

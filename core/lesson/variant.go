@@ -1,0 +1,189 @@
+package lesson
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"math"
+	"slices"
+
+	"hodometer/core/drill"
+	"hodometer/core/footwork"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+	"hodometer/core/units"
+)
+
+// Drawn is whether somebody plays a drill as it is drawn, or mirrored.
+type Drawn string
+
+// The ways. No word means by the hand that holds the racket.
+const (
+	AsDrawn  Drawn = "as drawn"
+	Mirrored Drawn = "mirrored"
+)
+
+// Enum lists the ways for the schema.
+func (Drawn) Enum() []any { return []any{AsDrawn, Mirrored} }
+
+// Variant is what is different for one student in one drill block.
+type Variant struct {
+	Student string     `json:"student" format:"uuid"`
+	Drawn   Drawn      `json:"drawn,omitempty"`
+	Gap     float64    `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; no number means the drill's"`
+	Size    float64    `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; no number means as it is"`
+	Goal    *odds.Goal `json:"goal,omitempty"`
+	Why     string     `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
+}
+
+// variant is what is different for a student.
+func (b Block) variant(studentID string) Variant {
+	i := slices.IndexFunc(b.Variants, func(v Variant) bool { return v.Student == studentID })
+	if i < 0 {
+		return Variant{Student: studentID}
+	}
+	return b.Variants[i]
+}
+
+// DrillFor is the drill of a block as one student plays it.
+func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
+	v := b.variant(p.ID)
+	if v.Drawn == Mirrored || v.Drawn == "" && p.Profile.Hand == student.LeftHand {
+		d = d.Mirrored()
+	}
+	if v.Gap > 0 {
+		share := v.Gap / d.Pattern.Gap
+		d.Pattern.Gap, d.Pattern.Tasks = v.Gap, slices.Clone(d.Pattern.Tasks)
+		for i := range d.Pattern.Tasks {
+			d.Pattern.Tasks[i].Gap *= share
+		}
+	}
+	if v.Size > 0 {
+		if target, ok := d.Target.Scaled(v.Size); ok {
+			d.Target = target
+		}
+	}
+	if v.Goal != nil {
+		d.Goal = *v.Goal
+	}
+	return d
+}
+
+// says puts a variant into words, beginning with how the drill is played; empty where nothing differs.
+func (v Variant) says(p Person, d drill.Document) string {
+	said := ""
+	add := func(format string, args ...any) {
+		if said != "" {
+			said += "; "
+		}
+		said += fmt.Sprintf(format, args...)
+	}
+	switch {
+	case v.Drawn == Mirrored || v.Drawn == "" && p.Profile.Hand == student.LeftHand:
+		if p.Profile.Hand == student.LeftHand {
+			add("left-handed: mirror it")
+		} else {
+			add("mirrored")
+		}
+	case v.Drawn == AsDrawn && p.Profile.Hand == student.LeftHand:
+		add("as drawn, though left-handed")
+	}
+	if v.Gap > 0 && v.Gap != d.Pattern.Gap {
+		add("%s s apart", units.Decimal(v.Gap, 2))
+	}
+	if v.Size > 0 && v.Size != 1 {
+		add("target %s times as large", units.Decimal(v.Size, 2))
+	}
+	if v.Goal != nil {
+		add("goal: %s", v.Goal)
+	}
+	return said
+}
+
+const (
+	wishedHit    = 0.6 // of ten balls six into the target: a target that suits
+	leastChange  = 0.1 // a gap or a size is proposed where it differs by more than a tenth
+	smallestSize = 0.5
+	largestSize  = 3.0
+)
+
+// Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
+// working, the target that is hit 6 times in 10, and the goal that is met 4 times in 5 in the block's time.
+// What cannot be worked out is left as it is. The error is that of the context.
+func (d Document) Propose(ctx context.Context, blockID, studentID string, who drill.Who, in Inputs) (Variant, error) {
+	list := d.arranged(in)
+	i := slices.IndexFunc(list, func(l laid) bool { return l.block.ID == blockID })
+	if i < 0 || !list[i].drilled {
+		return Variant{}, invalid.Fields{{Path: "block", Message: "there is no such drill in this lesson"}}
+	}
+	l := list[i]
+	j := slices.IndexFunc(l.people, func(p Person) bool { return p.ID == studentID })
+	if j < 0 {
+		return Variant{}, invalid.Fields{{Path: "student", Message: "this student is not in the block"}}
+	}
+	person := l.people[j]
+	v := Variant{Student: studentID}
+	plain := l.block
+	plain.Variants = nil
+	mine := plain.DrillFor(l.document, person)
+	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
+	play, err := mine.PlayOut(ctx, player, in.Settings)
+	var wrong invalid.Fields
+	if err != nil {
+		if errors.As(err, &wrong) {
+			return v, nil
+		}
+		return v, err
+	}
+	why := ""
+	say := func(sentence string) {
+		if why != "" {
+			why += " "
+		}
+		why += sentence
+	}
+	for _, f := range play.Fastest {
+		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+leastChange) {
+			v.Gap = math.Ceil(*f.Gap*10) / 10
+			say(fmt.Sprintf("At %s s nothing is worse than working.", units.Decimal(v.Gap, 1)))
+		}
+	}
+	fitted, sentence, err := mine.Fitted(ctx, drill.Fit{Hit: wishedHit}, who, player, l.group.People, in.Settings)
+	switch {
+	case err == nil:
+		if size := sizeOf(fitted) / sizeOf(mine); !math.IsNaN(size) && math.Abs(size-1) > leastChange {
+			v.Size = math.Round(math.Max(smallestSize, math.Min(size, largestSize))*100) / 100
+			say(sentence)
+		}
+	case !errors.As(err, &wrong):
+		return v, err
+	}
+	plain.Variants = []Variant{v}
+	mine = plain.DrillFor(l.document, person)
+	minutes := l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings).Feeding / 60
+	fitted, sentence, err = mine.Fitted(ctx, drill.Fit{Minutes: minutes}, who, player, l.group.People, in.Settings)
+	switch {
+	case err == nil:
+		if fitted.Goal.String() != l.document.Goal.String() {
+			goal := fitted.Goal
+			v.Goal = &goal
+			say(sentence)
+		}
+	case !errors.As(err, &wrong):
+		return v, err
+	}
+	v.Why = why
+	return v, nil
+}
+
+// sizeOf is what scaling a target scales; not a number where it has one size only.
+func sizeOf(d drill.Document) float64 {
+	t := d.Target
+	for _, size := range []float64{t.Radius, t.Depth, t.High - t.Low} {
+		if size > 0 {
+			return size
+		}
+	}
+	return math.NaN()
+}
