@@ -24,8 +24,8 @@ const (
 	sooner       = 5.0 // minutes
 )
 
-// wantedWarmUp is how many minutes of warm-up a block of so much effort wants.
-func wantedWarmUp(effort int) float64 { return 4 + 0.75*float64(effort) }
+// wantedWarmUp is how many minutes of warm-up a block of so much effort wants, to half a minute.
+func wantedWarmUp(effort int) float64 { return math.Round(2*(4+0.75*float64(effort))) / 2 }
 
 // warmUps holds the beginning of a lesson against its hardest block.
 func warmUps(d Document, list []laid) []Finding {
@@ -67,9 +67,10 @@ func warmUps(d Document, list []laid) []Finding {
 			Remedy{Label: fmt.Sprintf("Stretch %s to %s min", list[body].block.Title, units.Decimal(roundHalf(list[body].block.Minutes+wanted-minutes), 1)), Change: Change{Kind: Stretched, Block: list[body].block.ID, Minutes: roundHalf(list[body].block.Minutes + wanted - minutes)}}))
 	}
 	if body >= 0 && body < hardest && top < block.Effort-softer {
-		starters := Starters()
+		ball := Starters()[1]
+		ball.Effort = block.Effort - softer
 		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and nothing before it is harder than %d: the warm-up is too soft for it.", block.Title, block.Effort, top),
-			Remedy{Label: "Put a ball warm-up before it", Change: Change{Kind: Inserted, To: hardest, New: &starters[1]}}))
+			Remedy{Label: fmt.Sprintf("Put a ball warm-up of %d out of 10 before it", ball.Effort), Change: Change{Kind: Inserted, To: hardest, New: &ball}}))
 	}
 	return append(append(all, tooEarly(list)...), shoulders(list)...)
 }

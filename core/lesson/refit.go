@@ -120,10 +120,25 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Changed, e
 			r.Said = append(r.Said, words+".")
 		}
 	}
+	r.Document.even(float64(d.Minutes)-fitting.Spare, keep)
 	if fitting.Spare >= 0.05 {
 		r.Said = append(r.Said, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
 	}
 	return r, nil
+}
+
+// even gives what rounding left over to the longest block that may take it.
+func (d Document) even(total float64, keep string) {
+	at := -1
+	for i, b := range d.Blocks {
+		total -= b.Minutes
+		if !b.Pinned && b.ID != keep && b.step() == 0 && b.Step != WholeRotations && (at < 0 || b.Minutes > d.Blocks[at].Minutes) {
+			at = i
+		}
+	}
+	if at >= 0 && math.Abs(total) < 0.2 {
+		d.Blocks[at].Minutes = math.Max(shortestBlock, math.Round((d.Blocks[at].Minutes+total)*100)/100)
+	}
 }
 
 // shorten moves the calls of a block that got shorter closer together, where the last would come too late.
@@ -153,8 +168,8 @@ func (b *Block) adapt(l laid, in Inputs) string {
 	}
 	planned := b.turns(l.document)
 	l.block.Minutes = b.Minutes
-	turns := min(l.turnsIn(in), max(planned, in.Drills[b.Drill].Turns))
-	if turns < 1 || turns == planned {
+	turns := max(1, min(l.turnsIn(in), max(planned, in.Drills[b.Drill].Turns)))
+	if turns == planned {
 		return words
 	}
 	b.Turns = turns

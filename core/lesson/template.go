@@ -156,6 +156,7 @@ func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need,
 					said = append(said, reason)
 				}
 				in.Drills[chosen.ID] = chosen.Document
+				block.Lines = c.lines(chosen.Document, block)
 			}
 		}
 		d.Blocks = append(d.Blocks, block)
@@ -237,6 +238,27 @@ func (c chooser) choose(but *drill.Stored) (best *drill.Stored, why string) {
 		}
 	}
 	return best, why
+}
+
+// lines is in how many lines a drill is played so that everybody has a turn in the block and nobody waits too
+// long; no more than three, since each wants a feeder.
+func (c chooser) lines(d drill.Document, b Block) int {
+	const most = 3
+	n := len(c.in.People)
+	if n < 4 || c.space.Half || d.Form() != nil {
+		return 0
+	}
+	lines := min(d.Split(n, c.in.Settings), most)
+	for ; lines < most; lines++ {
+		g, _ := d.Arrange(n, lines, c.space)
+		if d.LoadFor(g, 1, c.in.Settings).Need+c.in.Settings.ChangeOver <= b.Seconds() {
+			break
+		}
+	}
+	if lines < 2 {
+		return 0
+	}
+	return lines
 }
 
 func firstName(name string) string {

@@ -25,13 +25,7 @@ func (f Form) ring(people int) (seats func(round int) []Seat, cycle int) {
 		ring = append(ring, stand)
 	}
 	n := len(ring)
-	places := make([]place, n)
-	for i := range places {
-		places[i] = place{court: i / len(spots), spot: i % len(spots)}
-		if i >= len(spots)*courts {
-			places[i].spot = -1
-		}
-	}
+	places := around(n, courts, len(spots))
 	if f.Mix {
 		places = reorder(places, order(groups(places, spots), n))
 	}
@@ -49,7 +43,44 @@ func (f Form) ring(people int) (seats func(round int) []Seat, cycle int) {
 			list = append(list, seat(here, person, places, spots, at))
 		}
 		return list
-	}, n
+	}, period(places, spots)
+}
+
+// around lays the places of the courts along the ring, and behind each court its share of those who wait.
+func around(n, courts, spots int) []place {
+	places := make([]place, 0, n)
+	waiting := n - courts*spots
+	for court := range courts {
+		for spot := range spots {
+			places = append(places, place{court: court, spot: spot})
+		}
+		for range (waiting + courts - 1 - court) / courts {
+			places = append(places, place{court: court, spot: -1})
+		}
+	}
+	return places
+}
+
+// period is the shortest full cycle: after so many positions the ring comes to the same spots again, on
+// whichever court.
+func period(places []place, spots []Spot) int {
+	same := func(a, b place) bool {
+		return a.spot == b.spot || a.spot >= 0 && b.spot >= 0 && spots[a.spot] == spots[b.spot]
+	}
+	n := len(places)
+	for c := 1; c < n; c++ {
+		if n%c != 0 {
+			continue
+		}
+		again := true
+		for i := 0; i < n && again; i++ {
+			again = same(places[i], places[(i+c)%n])
+		}
+		if again {
+			return c
+		}
+	}
+	return n
 }
 
 // seat is what the person at a position of the ring does.

@@ -48,6 +48,12 @@ func TestRolesSwapByTheMinute(t *testing.T) {
 	require.True(t, two.Even)
 	require.Equal(t, "Everybody plays all of 10:00 min. 5 full cycles: everybody has every place equally often.", two.Said)
 
+	four := form.Table(4, 600, 3)
+	require.Equal(t, 2, four.Cycle, "two pairs side by side are even as soon as one pair is")
+	six := rotation.Form{Kind: rotation.Roles, Spots: form.Spots, Every: 1, Courts: 2}.Table(6, 180, 3)
+	require.Equal(t, 3, six.Cycle, "two pairs, one on deck behind each: everybody plays, feeds and waits once")
+	require.InDelta(t, 60, six.People[5].Waited, 1e-9)
+
 	alone := form.Table(1, 120, 0)
 	require.Equal(t, rotation.Coach, alone.Rounds[0].Seats[1].Person)
 	require.Equal(t, []int{rotation.Coach}, alone.Rounds[0].Seats[0].With)

@@ -1,0 +1,173 @@
+package lesson_test
+
+import (
+	"context"
+	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+)
+
+// builtIn returns a drill of the library by its name, and adds it to the inputs.
+func builtIn(t require.TestingT, name string, in lesson.Inputs) drill.Stored {
+	for _, s := range drill.Library() {
+		if s.Document.Name == name {
+			in.Drills[s.ID] = s.Document
+			return s
+		}
+	}
+	require.Fail(t, "no drill called "+name)
+	return drill.Stored{}
+}
+
+func about(findings []lesson.Finding, words string) (lesson.Finding, bool) {
+	for _, f := range findings {
+		if strings.Contains(f.Reason, words) {
+			return f, true
+		}
+	}
+	return lesson.Finding{}, false
+}
+
+// Every finding is there where it should be, and gone after its remedy.
+func TestFindingsAndTheirRemedies(t *testing.T) {
+	for _, c := range []struct {
+		name   string
+		change func(*lesson.Document, *lesson.Inputs)
+		says   string
+		remedy int // which one is tried; −1 where there is none
+	}{
+		{"a warm-up that is too short", func(d *lesson.Document, _ *lesson.Inputs) {
+			d.Blocks[0].Minutes, d.Blocks[1].Minutes, d.Blocks[1].Calls = 3, 3, nil
+		}, "6 min of warm-up come before it; 9.5 min would suit", 0},
+		{"a warm-up that is too soft", func(d *lesson.Document, _ *lesson.Inputs) {
+			d.Blocks[0].Effort, d.Blocks[4].Effort = 1, 9
+			d.Blocks = append(d.Blocks[:1:1], d.Blocks[4:]...)
+		}, "too soft for it", 0},
+		{"no body warm-up", func(d *lesson.Document, _ *lesson.Inputs) { d.Blocks = d.Blocks[1:] }, "before any body warm-up", 0},
+		{"a body warm-up after the drill", func(d *lesson.Document, _ *lesson.Inputs) {
+			d.Blocks[0], d.Blocks[2] = d.Blocks[2], d.Blocks[0]
+		}, "before any body warm-up", 0},
+		{"a game before the warm-up is over", func(d *lesson.Document, _ *lesson.Inputs) {
+			game := lesson.More()[1]
+			game.ID = "g"
+			d.Blocks = append([]lesson.Block{d.Blocks[0], game}, d.Blocks[1:]...)
+		}, "goes at game pace before Ball warm-up is over", 0},
+		{"no break in long hard work", func(d *lesson.Document, _ *lesson.Inputs) {
+			d.Blocks[2].Minutes, d.Blocks[4].Minutes = 16, 14
+			d.Blocks = append(d.Blocks[:3:3], d.Blocks[4:]...)
+			d.Minutes = 90
+		}, "30 min of hard work without a break", 0},
+		{"a break comes sooner in the heat", func(d *lesson.Document, in *lesson.Inputs) {
+			in.Settings.Air.Celsius = 33
+			d.Blocks = append(d.Blocks[:3:3], d.Blocks[4:]...)
+			d.Blocks[3].Minutes = 12
+			d.Minutes = 90
+		}, "15 min are enough at 33 °C", 0},
+		{"heat", func(_ *lesson.Document, in *lesson.Inputs) { in.Settings.Air.Celsius = 33 }, "the heat rules of your club and federation come first", -1},
+		{"serving before the shoulder is warm", func(d *lesson.Document, _ *lesson.Inputs) {
+			serving := lesson.More()[2]
+			serving.ID = "s"
+			d.Blocks = append([]lesson.Block{d.Blocks[0], serving}, d.Blocks[1:]...)
+		}, "before the shoulder is warm", 0},
+		{"waiting", func(d *lesson.Document, in *lesson.Inputs) {
+			more, with := crowd(6)
+			d.Students, in.People = more.Students, with.People
+			d.Blocks[2].Drill = builtIn(t, "Two and Away", *in).ID
+			in.Settings.Wait = 30
+		}, "times as long as they play", 0},
+		{"more balls than the baskets hold", func(d *lesson.Document, in *lesson.Inputs) {
+			in.Settings.Baskets, d.Blocks[4].Minutes, d.Minutes = 1, 20, 90
+		}, "feeds 96 balls, and the baskets hold 60: they are picked up 1 time", 0},
+		{"a wide drill on half a court", func(d *lesson.Document, in *lesson.Inputs) {
+			d.Space.Half = true
+			d.Blocks[2].Drill = builtIn(t, "Both Verges", *in).ID
+		}, "needs the whole width", 0},
+		{"a line where the volleys go", func(d *lesson.Document, in *lesson.Inputs) {
+			more, with := crowd(4)
+			d.Students, in.People = more.Students, with.People
+			stored := builtIn(t, "Closing the Door", *in)
+			facing := stored.Document
+			for _, place := range facing.Places {
+				if place.Kind == drill.Feeder {
+					place.Kind = drill.Queue
+					facing.Places = append(facing.Places[:len(facing.Places):len(facing.Places)], place)
+				}
+			}
+			in.Drills[stored.ID], d.Blocks[2].Drill = facing, stored.ID
+		}, "the queue stands beyond the net, where the volleys go", -1},
+		{"a goal that will not be met", func(d *lesson.Document, in *lesson.Inputs) {
+			streak := coin.Document
+			streak.Goal = odds.Goal{Kind: odds.Streak, Count: 8}
+			in.Drills = map[string]drill.Document{coin.ID: streak}
+			in.Rates = map[string]map[string]odds.Rate{coin.ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
+		}, "Ada – 8 in a row is met about 1 times in 10 with the 24 balls", 0},
+		{"a limit", func(_ *lesson.Document, in *lesson.Inputs) {
+			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 150}
+		}, "Ben: 172 balls planned, and the limit is 150", 0},
+		{"a student who is put away", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Away = true }, "Ada is put away", -1},
+		{"a student who was erased", func(_ *lesson.Document, in *lesson.Inputs) { in.People = in.People[:1] }, "1 student of this lesson was erased", -1},
+		{"nobody left for a block", func(d *lesson.Document, _ *lesson.Inputs) { d.Blocks[2].People = []string{"gone"} }, "nobody is left for it", 0},
+		{"a drill deleted since", func(_ *lesson.Document, in *lesson.Inputs) { in.Drills = nil }, "no longer there", 0},
+		{"over the booking", func(d *lesson.Document, _ *lesson.Inputs) { d.Minutes = 40 }, "8:00 over", 1},
+		{"fitted to the booking", func(d *lesson.Document, _ *lesson.Inputs) { d.Minutes = 40 }, "8:00 over", 0},
+	} {
+		t.Run(c.name, func(t *testing.T) {
+			d, in := hour()
+			_, before := about(lay(t, d, in).Findings, c.says)
+			require.False(t, before, "it is not there without a reason")
+			c.change(&d, &in)
+			f, is := about(lay(t, d, in).Findings, c.says)
+			require.True(t, is, fmt.Sprint(lay(t, d, in).Findings))
+			if c.remedy < 0 {
+				require.Empty(t, f.Remedies)
+				return
+			}
+			mended, err := d.Apply(context.Background(), f.Remedies[c.remedy].Change, []string{"f1"}, in)
+			require.NoError(t, err)
+			again, still := about(lay(t, mended.Document, in).Findings, c.says)
+			require.False(t, still && again.Block == f.Block, "after %q: %s", f.Remedies[c.remedy].Label, again.Reason)
+		})
+	}
+}
+
+func TestATaskForTheWaitingMakesItANote(t *testing.T) {
+	d, in := crowd(6)
+	in.Settings.Wait = 30
+	f, is := about(lay(t, d, in).Findings, "Coin: everybody waits")
+	require.True(t, is)
+	require.Equal(t, lesson.Warning, f.Severity)
+	task := f.Remedies[len(f.Remedies)-1]
+	mended := apply(t, d, task.Change, in).Document
+	f, _ = about(lay(t, mended, in).Findings, "Coin: everybody waits")
+	require.Equal(t, lesson.Note, f.Severity)
+}
+
+func TestCautionsApplyAndSayTheyAreNoAdvice(t *testing.T) {
+	d, in := hour()
+	in.People[0].Profile.Age = student.Eleven
+	stored := builtIn(t, "In, Up and Over", in)
+	d.Blocks[2].Drill = stored.ID
+	banded := stored.Document
+	banded.Equipment = append(banded.Equipment, "2 elastic bands")
+	in.Drills[stored.ID] = banded
+	all := lay(t, d, in).Cautions
+	for _, want := range []string{"turn and cross over", "growing shoulders", "Elastic resistance"} {
+		require.Contains(t, strings.Join(all, "\n"), want)
+	}
+	seen := map[string]bool{}
+	for _, caution := range all {
+		require.Contains(t, caution, "No medical advice")
+		require.False(t, seen[caution], "each once")
+		seen[caution] = true
+	}
+	d, in = hour()
+	d.Blocks[2].Drill = builtIn(t, "Round the Bollards", in).ID
+	require.Contains(t, strings.Join(lay(t, d, in).Cautions, "\n"), "Eye protection")
+}
