@@ -5,6 +5,7 @@ go 1.26.0
 ignore ./node_modules
 
 require (
+	codeberg.org/go-pdf/fpdf v0.12.0
 	github.com/google/uuid v1.6.0
 	github.com/labstack/echo/v5 v5.4.4
 	github.com/pressly/goose/v3 v3.29.0

@@ -98,10 +98,10 @@ func coin() drill.Document { return drill.Library()[0].Document }
 
 func lessonFor(block string, students ...string) map[string]any {
 	return map[string]any{
-		"version": 1, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
+		"version": 2, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
 		"blocks": []map[string]any{
-			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}, "roles": []any{}},
-			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": drill.Library()[0].ID, "calls": []any{}, "roles": []any{}},
+			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}},
+			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": drill.Library()[0].ID, "calls": []any{}},
 		},
 	}
 }

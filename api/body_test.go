@@ -82,7 +82,8 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"a day that is none", "lessons", "date", "2026-02-30", "date", "year-month-day"},
 		{"a lesson of no time", "lessons", "minutes", 0, "minutes", "at least 5"},
 		{"a lesson for nobody", "lessons", "students", []any{}, "students", "at least 1; these are 0"},
-		{"a lesson for five", "lessons", "students", []any{"1", "2", "3", "4", "5"}, "students", "at most 4; these are 5"},
+		{"a lesson for thirteen", "lessons", "students", []any{"1", "2", "3", "4", "5", "6", "7", "8", "9", "10", "11", "12", "13"}, "students", "at most 12; these are 13"},
+		{"a lesson of 601 minutes", "lessons", "minutes", 601, "minutes", "at most 600"},
 		{"a block of negative length", "lessons", "blocks.0.minutes", -3, "blocks.0.minutes", "at least 0.5"},
 		{"a drill block that lost its drill", "lessons", "blocks.1.drill", "", "blocks.1.drill", ""},
 	} {

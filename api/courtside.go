@@ -27,6 +27,7 @@ type Courtside struct {
 // Counter is one student's count in one drill block.
 type Counter struct {
 	Block   string       `json:"block"`
+	Counted string       `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
 	Student string       `json:"student"`
 	Name    string       `json:"name" description:"Of the student"`
 	Drill   string       `json:"drill" description:"Its name"`
@@ -39,6 +40,7 @@ type Counter struct {
 	Choices bool         `json:"choices" description:"Right or wrong choice is marked with each ball"`
 	Court   court.ID     `json:"court"`
 	Aim     *court.Shape `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
+	Watch   string       `json:"watch" description:"What to watch in this student; empty for nothing"`
 	Count   tally.Count  `json:"count"`
 }
 
@@ -160,12 +162,19 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			continue
 		}
 		for _, person := range in.People {
-			c := Counter{Block: block.ID, Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(), Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court}
-			if aim, ok := document.For(person.Profile.Hand).Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
+			if len(block.People) > 0 && !slices.Contains(block.People, person.ID) {
+				continue
+			}
+			mine := block.DrillFor(document, person)
+			c := Counter{
+				Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(),
+				Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(),
+			}
+			if aim, ok := mine.Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 				c.Aim = &aim
 			}
-			goal := document.Goal
-			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.ID && a.Student == person.ID })
+			goal := mine.Goal
+			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.CountedAs() && a.Student == person.ID })
 			if i >= 0 {
 				goal, c.Count = done[i].Goal, done[i].count
 			}
@@ -205,13 +214,18 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if err != nil {
 		return nil, err
 	}
-	aim, err := s.aimOf(ctx, played.Document, body.Student)
+	who, err := s.store.Students.Get(ctx, body.Student)
 	if err != nil {
 		return nil, err
 	}
+	mine := d.Blocks[i].DrillFor(played.Document, lesson.Person{ID: who.ID, Profile: who.Document})
+	var aim *court.Point
+	if shape, ok := mine.Aimed(); ok {
+		aim = &shape.Centre
+	}
 	err = s.store.AddTaps(ctx, store.Run{
-		ID: body.Run, Lesson: p.ID, Block: body.Block, Student: body.Student, Drill: played.ID, Name: played.Document.Name,
-		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: played.Document.Goal,
+		ID: body.Run, Lesson: p.ID, Block: d.Blocks[i].CountedAs(), Student: body.Student, Drill: played.ID, Name: played.Document.Name,
+		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: mine.Goal,
 		Aim: aim, At: body.Entries[0].At.Truncate(time.Millisecond), Taps: body.Entries,
 	})
 	if err != nil {
@@ -224,18 +238,6 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	return s.counters(ctx, p.ID, d, in)
 }
 
-// aimOf is the middle of a drill's target as a student sees it; nil where it has none.
-func (s *server) aimOf(ctx context.Context, d drill.Document, studentID string) (*court.Point, error) {
-	kept, err := s.store.Students.Get(ctx, studentID)
-	if err != nil {
-		return nil, err
-	}
-	if shape, ok := d.For(kept.Document.Hand).Aimed(); ok {
-		return &shape.Centre, nil
-	}
-	return nil, nil
-}
-
 func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {
 	run, err := s.courtside(ctx, p.ID)
 	if err != nil {
@@ -245,10 +247,10 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	if err != nil {
 		return Afterwards{}, err
 	}
-	answer := Afterwards{Lesson: run.Lesson, Counters: run.Counters, Students: []Result{}}
+	answer := Afterwards{Lesson: run.Lesson, Counters: whole(run.Counters), Students: []Result{}}
 	for _, person := range run.Lesson.People {
 		r := Result{Student: person.ID, Name: person.Name}
-		for _, c := range run.Counters {
+		for _, c := range answer.Counters {
 			if c.Student == person.ID {
 				r.add(c.Count)
 			}
@@ -261,6 +263,18 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 		answer.Students = append(answer.Students, r)
 	}
 	return answer, nil
+}
+
+// whole keeps one counter of each student for blocks that were cut and are counted as one.
+func whole(counters []Counter) []Counter {
+	list := []Counter{}
+	for _, c := range counters {
+		same := func(other Counter) bool { return other.Counted == c.Counted && other.Student == c.Student }
+		if !slices.ContainsFunc(list, same) {
+			list = append(list, c)
+		}
+	}
+	return list
 }
 
 // add takes in the count of one drill. The best streak of a lesson is that of its best drill.

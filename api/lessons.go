@@ -5,8 +5,6 @@ import (
 	"errors"
 	"time"
 
-	"github.com/google/uuid"
-
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
@@ -30,9 +28,11 @@ func (State) Enum() []any { return []any{Planned, Begun, Finished} }
 
 // Person is a student as a lesson shows them.
 type Person struct {
-	ID   string       `json:"id"`
-	Name string       `json:"name"`
-	Hand student.Hand `json:"hand"`
+	ID    string       `json:"id"`
+	Name  string       `json:"name"`
+	Hand  student.Hand `json:"hand"`
+	Away  bool         `json:"away" description:"Put away"`
+	Watch []string     `json:"watch" description:"Faults to watch"`
 }
 
 // Lesson is a lesson laid on the clock.
@@ -44,6 +44,7 @@ type Lesson struct {
 	Document lesson.Document `json:"document"`
 	People   []Person        `json:"people"`
 	Plan     lesson.Plan     `json:"plan"`
+	Clashes  []string        `json:"clashes" description:"Other lessons at the same time, in words"`
 }
 
 func (l Lesson) tag() int64 { return l.Version }
@@ -85,17 +86,22 @@ func (s *server) lessonRoutes() []Route {
 			return s.lesson(ctx, kept)
 		}),
 		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks),
-		route("POST", "/api/lessons/fit", "fitLesson", "Fit the minutes of a lesson to its booking without saving it", s.fitLesson),
+		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]lesson.Template, error) {
+			return lesson.Templates(), nil
+		}),
+		route("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),
+		route("POST", "/api/lessons/change", "changeLesson", "Do one thing to a lesson and fit the rest, without saving it", s.change),
+		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
+		route("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
 		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (lesson.Plan, error) {
-			in, err := s.inputs(ctx, body)
+			in, err := s.rated(ctx, body)
 			if err != nil {
 				return lesson.Plan{}, err
 			}
-			if in, err = s.rated(ctx, in); err != nil {
-				return lesson.Plan{}, err
-			}
-			return lesson.Lay(body, in)
+			return lesson.Lay(ctx, body, in)
 		}),
+		route("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
+		route("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
 	}
 }
 
@@ -104,12 +110,6 @@ type Blocks struct {
 	Start  []lesson.Block `json:"start" description:"What a new lesson begins with"`
 	More   []lesson.Block `json:"more" description:"The other kinds without a drill"`
 	Drills []lesson.Block `json:"drills"`
-}
-
-// LessonFit is a lesson whose minutes are to be fitted to its booking.
-type LessonFit struct {
-	Document lesson.Document `json:"document"`
-	Keep     string          `json:"keep,omitempty" maxLength:"40" description:"Identifier of a block that was just given its minutes and keeps them"`
 }
 
 // forPeople is the parameter of something worked out for a number of players.
@@ -128,26 +128,18 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	}
 	ready := Blocks{Start: lesson.Starters(), More: lesson.More(), Drills: []lesson.Block{}}
 	for _, d := range drills {
-		ready.Drills = append(ready.Drills, lesson.ForDrill(d.ID, d.Document, max(1, p.People), settings))
+		ready.Drills = append(ready.Drills, lesson.ForDrill(d.ID, d.Document, max(1, p.People), drill.Space{}, settings))
 	}
 	for _, list := range [][]lesson.Block{ready.Start, ready.More, ready.Drills} {
+		ids, err := fresh(len(list))
+		if err != nil {
+			return Blocks{}, err
+		}
 		for i := range list {
-			id, err := uuid.NewV7()
-			if err != nil {
-				return Blocks{}, err
-			}
-			list[i].ID = id.String()
+			list[i].ID = ids[i]
 		}
 	}
 	return ready, nil
-}
-
-func (s *server) fitLesson(ctx context.Context, _ None, body LessonFit) (lesson.Refitted, error) {
-	in, err := s.inputs(ctx, body.Document)
-	if err != nil {
-		return lesson.Refitted{}, err
-	}
-	return body.Document.Refit(ctx, body.Keep, in)
 }
 
 // inputs gathers what a lesson is laid out from. Students and drills that are gone are left out.
@@ -165,7 +157,7 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 		case err != nil:
 			return in, err
 		}
-		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document})
+		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document, Away: kept.Away})
 	}
 	for _, block := range d.Blocks {
 		if _, known := in.Drills[block.Drill]; known || block.Drill == "" {
@@ -183,8 +175,12 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 	return in, nil
 }
 
-// rated adds what the students of a lesson make of its drills.
-func (s *server) rated(ctx context.Context, in lesson.Inputs) (lesson.Inputs, error) {
+// rated gathers the same with what the students make of the drills, and how far these make them run.
+func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
+	in, err := s.inputs(ctx, d)
+	if err != nil {
+		return in, err
+	}
 	in.Rates = map[string]map[string]odds.Rate{}
 	for id := range in.Drills {
 		in.Rates[id] = map[string]odds.Rate{}
@@ -199,23 +195,38 @@ func (s *server) rated(ctx context.Context, in lesson.Inputs) (lesson.Inputs, er
 			in.Rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), who.Own, who.Related).Rate
 		}
 	}
-	return in, nil
+	return in, in.Measure(ctx)
 }
 
 func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
-	in, err := s.inputs(ctx, kept.Document)
+	in, err := s.rated(ctx, kept.Document)
 	if err != nil {
 		return Lesson{}, err
 	}
-	if in, err = s.rated(ctx, in); err != nil {
+	laid, err := s.lay(ctx, kept, in)
+	if err != nil {
 		return Lesson{}, err
 	}
-	return s.lay(ctx, kept, in)
+	day, err := time.Parse(time.DateOnly, kept.Document.Date)
+	if err != nil {
+		return Lesson{}, err
+	}
+	near, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
+	laid.Clashes = lesson.SlotOf(kept.ID, kept.Document).Clashes(slots(near))
+	return laid, err
+}
+
+func slots(kept []store.Kept[lesson.Document]) []lesson.Slot {
+	list := make([]lesson.Slot, len(kept))
+	for i, k := range kept {
+		list[i] = lesson.SlotOf(k.ID, k.Document)
+	}
+	return list
 }
 
 // lay puts a kept lesson on the clock.
 func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in lesson.Inputs) (Lesson, error) {
-	plan, err := lesson.Lay(kept.Document, in)
+	plan, err := lesson.Lay(ctx, kept.Document, in)
 	if err != nil {
 		return Lesson{}, err
 	}
@@ -232,14 +243,17 @@ func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in l
 	}
 	return Lesson{
 		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
-		Document: kept.Document, People: people(in), Plan: plan,
+		Document: kept.Document, People: people(in), Plan: plan, Clashes: []string{},
 	}, nil
 }
 
 func people(in lesson.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand}
+		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand, Away: p.Away, Watch: p.Profile.Watch}
+		if list[i].Watch == nil {
+			list[i].Watch = []string{}
+		}
 	}
 	return list
 }
@@ -262,6 +276,7 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 		return Diary{}, err
 	}
 	diary := Diary{Today: day(0), Lessons: make([]Lesson, len(kept))}
+	all := slots(kept)
 	for i, k := range kept {
 		in, err := s.inputs(ctx, k.Document)
 		if err != nil {
@@ -269,6 +284,10 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 		}
 		if diary.Lessons[i], err = s.lay(ctx, k, in); err != nil {
 			return Diary{}, err
+		}
+		diary.Lessons[i].Clashes = all[i].Clashes(all)
+		for j := range diary.Lessons[i].Plan.Stretches {
+			diary.Lessons[i].Plan.Stretches[j].Table = nil // a long list needs no rounds
 		}
 	}
 	return diary, nil

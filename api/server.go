@@ -76,6 +76,7 @@ func New(o Options) (http.Handler, error) {
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/schemas/:name", documentSchema())
+	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
 	return guard(e, o.Local), nil

@@ -3,6 +3,7 @@ package demo
 import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/rotation"
 )
 
 // series is a lesson that comes every week, with how often its students make a ball of each drill.
@@ -55,26 +56,51 @@ func timetable() []series {
 			rates:   map[int][]float64{kwame: {0.82, 0.8}, suki: {0.56, 0.6}},
 			remarks: []string{"Recovery a step late", "Suki clears deeper from the left", "Good length all evening"},
 		},
+		{
+			title: "The Thursday six", start: "17:15", minutes: 75, students: []int{noor, ines, bram, wren, callum, ottilie},
+			next: []int{0, 7},
+			blocks: []lesson.Block{
+				body(8), volleys(8), line(play("Two and Away", 10, 12)), water(4), play("Coin in the Corner", 0, 14), netGame(18), talk(4),
+			},
+		},
 	}
 }
 
 func body(minutes float64) lesson.Block {
 	return lesson.Block{
-		Kind: lesson.Body, Title: "Body warm-up", Minutes: minutes, Effort: 3, Roles: []string{},
+		Kind: lesson.Body, Title: "Body warm-up", Minutes: minutes, Effort: 3,
 		Calls: []lesson.Call{{Minute: 0, Say: "Easy jog and side steps, both ways"}, {Minute: 3, Say: "Leg swings, arm circles, trunk turns"}, {Minute: 5, Say: "Three short runs, each a little quicker"}},
 	}
 }
 
 func volleys(minutes float64) lesson.Block {
+	form := lesson.NetAndBack()
 	return lesson.Block{
-		Kind: lesson.Ball, Title: "Ball warm-up", Minutes: minutes, Effort: 4, Roles: []string{"at the net", "feeds from the back"}, Swap: 1,
+		Kind: lesson.Ball, Title: "Ball warm-up", Minutes: minutes, Effort: 4, Step: lesson.WholeRotations, Rotation: &form,
 		Calls: []lesson.Call{{Minute: 0, Say: "Forehand side, soft and clean"}, {Minute: 2, Say: "Backhand side"}, {Minute: 4, Say: "Alternate sides, always moving"}},
 	}
 }
 
 func play(title string, built int, minutes float64) lesson.Block {
 	d := drill.Library()[built]
-	return lesson.Block{Kind: lesson.Drill, Title: title, Minutes: minutes, Effort: d.Document.Effort, Drill: d.ID, Calls: []lesson.Call{}, Roles: []string{}}
+	return lesson.Block{Kind: lesson.Drill, Title: title, Minutes: minutes, Effort: d.Document.Effort, Drill: d.ID, Calls: []lesson.Call{}}
+}
+
+// line has those who wait do something.
+func line(block lesson.Block) lesson.Block {
+	block.OnDeck = "Shadow the stroke behind the line"
+	return block
+}
+
+// netGame is two against two on half of the group's time, everybody one place on, partners changing.
+func netGame(minutes float64) lesson.Block {
+	return lesson.Block{
+		Kind: lesson.Game, Title: "Two against two, one place on", Minutes: minutes, Effort: 7, OnDeck: "Keep the feet moving and the score",
+		Calls: []lesson.Call{{Minute: 0, Say: "Unscored first"}, {Minute: 4, Say: "Now everybody counts their own points"}},
+		Rotation: &rotation.Form{Kind: rotation.Spots, Every: 3, Courts: 1, Mix: true, Begins: rotation.SameSide, Spots: []rotation.Spot{
+			{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},
+		}},
+	}
 }
 
 // twice asks for twice the turns of a drill, more than fit: the plan says so.
@@ -84,12 +110,12 @@ func twice(block lesson.Block) lesson.Block {
 }
 
 func water(minutes float64) lesson.Block {
-	return lesson.Block{Kind: lesson.Break, Title: "Water", Minutes: minutes, Effort: 0, Calls: []lesson.Call{}, Roles: []string{}}
+	return lesson.Block{Kind: lesson.Break, Title: "Water", Minutes: minutes, Effort: 0, Calls: []lesson.Call{}}
 }
 
 func talk(minutes float64) lesson.Block {
 	return lesson.Block{
-		Kind: lesson.Talk, Title: "Closing talk", Minutes: minutes, Effort: 1, Roles: []string{},
+		Kind: lesson.Talk, Title: "Closing talk", Minutes: minutes, Effort: 1,
 		Calls: []lesson.Call{{Minute: 0, Say: "One thing that worked, one thing for next time"}},
 	}
 }

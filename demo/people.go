@@ -19,6 +19,9 @@ const (
 	marek
 	delphine
 	jonah
+	wren
+	callum
+	ottilie
 )
 
 func people() []student.Profile {
@@ -27,11 +30,11 @@ func people() []student.Profile {
 		noor: {
 			Name: "Noor Haldane", Age: student.Eleven, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Green,
 			Towards: "First green-ball team match in spring", Note: "Likes to know the score of everything.",
-			Limit: &student.Limit{Of: student.Overheads, Most: 30},
+			Limit: &student.Limit{Of: student.Overheads, Most: 30}, Watch: []string{"late split step", "drops the racket head"},
 		},
 		teo: {
 			Name: "Teo Brackwell", Age: student.Fourteen, Hand: left, Backhand: one, Sport: court.Tennis, Level: student.Club,
-			Towards: "A backhand that holds up cross-court", Hurts: "tight left shoulder after long serving", Note: "One-handed by choice; contact well in front.",
+			Towards: "A backhand that holds up cross-court", Hurts: "tight left shoulder after long serving", Note: "One-handed by choice; contact well in front.", Watch: []string{"contact beside the body"},
 		},
 		ines: {
 			Name: "Ines Corrigane", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
@@ -72,6 +75,18 @@ func people() []student.Profile {
 		jonah: {
 			Name: "Jonah Quill", Age: student.Under8, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Red,
 			Towards: "Catching and throwing, then hitting",
+		},
+		wren: {
+			Name: "Wren Abbery", Age: student.Eleven, Hand: left, Backhand: two, Sport: court.Tennis, Level: student.Green,
+			Towards: "Serving over the net five times in a row",
+		},
+		callum: {
+			Name: "Callum Fenwright", Age: student.Eleven, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Green,
+			Towards: "Playing doubles with his sister",
+		},
+		ottilie: {
+			Name: "Ottilie Marsh", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
+			Towards: "A rally of six", Watch: []string{"looks up before the hit"},
 		},
 	}
 }

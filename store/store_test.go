@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
+	"hodometer/core/rotation"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/core/units"
@@ -31,8 +32,9 @@ func fresh(t *testing.T) *store.Store {
 	return open(t, filepath.Join(t.TempDir(), "a file with ? and spaces.db"))
 }
 
-// TestDrillsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks.
-func TestDrillsOfTheFirstVersionAreKept(t *testing.T) {
+// TestDocumentsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks and before
+// groups changed places in more than one way.
+func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "old.db")
 	s, err := store.Open(t.Context(), path)
 	require.NoError(t, err)
@@ -41,18 +43,36 @@ func TestDrillsOfTheFirstVersionAreKept(t *testing.T) {
 	require.NoError(t, err)
 	_, err = db.ExecContext(t.Context(), `INSERT INTO drill (id, version, document)
 		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
+		INSERT INTO lesson (id, version, document) VALUES
+		('b', 1, '{"version":1,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"n","blocks":[
+			{"id":"1","kind":"ball warm-up","title":"Warm","minutes":8,"effort":4,"calls":[{"minute":0,"say":"Go"}],"roles":["net","back"],"swap":1.5},
+			{"id":"2","kind":"break","title":"Water","minutes":4,"effort":0,"calls":[],"roles":[]}]}'),
+		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}');
 		ALTER TABLE run DROP COLUMN aim;
 		ALTER TABLE tap DROP COLUMN landing;
 		ALTER TABLE tap DROP COLUMN choice;
 		DELETE FROM goose_db_version WHERE version_id > 1`)
 	require.NoError(t, err)
 	require.NoError(t, db.Close())
-	kept, err := open(t, path).Drills.Get(t.Context(), "a")
+	s = open(t, path)
+	kept, err := s.Drills.Get(t.Context(), "a")
 	require.NoError(t, err)
 	require.Equal(t, drill.Version, kept.Document.Version)
 	require.Equal(t, "Old", kept.Document.Name)
 	require.Len(t, kept.Document.Pattern.Tasks, 1)
 	require.InDelta(t, 1, kept.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
+
+	old, err := s.Lessons.Get(t.Context(), "b")
+	require.NoError(t, err)
+	require.Equal(t, lesson.Version, old.Document.Version)
+	require.Equal(t, "n", old.Document.Note)
+	warm := old.Document.Blocks[0]
+	require.Equal(t, &rotation.Form{Kind: rotation.Roles, Every: 1.5, Spots: []rotation.Spot{{Name: "net"}, {Name: "back"}}}, warm.Rotation)
+	require.Equal(t, []lesson.Call{{Minute: 0, Say: "Go"}}, warm.Calls)
+	require.Nil(t, old.Document.Blocks[1].Rotation)
+	old, err = s.Lessons.Get(t.Context(), "c")
+	require.NoError(t, err)
+	require.Empty(t, old.Document.Blocks)
 }
 
 func TestShelf(t *testing.T) {

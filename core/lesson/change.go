@@ -44,7 +44,7 @@ type Change struct {
 	Lines   int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
 	To      int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
 	On      bool         `json:"on,omitempty" description:"Pinned"`
-	New     *Block       `json:"new,omitempty" description:"The block to put in; without an identifier it gets a fresh one"`
+	New     *Block       `json:"new,omitempty" description:"The block to put in; a remedy leaves its identifier to whoever applies it"`
 	Variant *Variant     `json:"variant,omitempty"`
 	Text    string       `json:"text,omitempty" maxLength:"120"`
 	Turnout *Turnout     `json:"turnout,omitempty"`
@@ -59,8 +59,8 @@ type Changed struct {
 	Drop     []string `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
 }
 
-// Apply does one thing to a lesson and fits the rest to it where that is called for. New blocks get the
-// fresh identifiers that are passed in, in order. The error is a list of fields, or that of the context.
+// Apply does one thing to a lesson and fits the rest to it where that is called for. A block that
+// is cut gets a fresh identifier of those that are passed in. The error is a list of fields, or that of the context.
 func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs) (Changed, error) {
 	before := d.arranged(in)
 	d.Blocks = slices.Clone(d.Blocks)
@@ -113,7 +113,7 @@ func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs
 	case TookOut:
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
 	case Inserted:
-		return d.insert(ctx, c, fresh, in)
+		return d.insert(ctx, c, in)
 	case Booked:
 		d.Minutes = int(math.Round(c.Minutes))
 		if len(d.Blocks) == 0 {
@@ -132,15 +132,11 @@ func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs
 }
 
 // insert puts a block in, and fits the rest where it does not fit any more.
-func (d Document) insert(ctx context.Context, c Change, fresh []string, in Inputs) (Changed, error) {
+func (d Document) insert(ctx context.Context, c Change, in Inputs) (Changed, error) {
 	if c.New == nil {
 		return Changed{}, invalid.Fields{{Path: "new", Message: "say which block to put in"}}
 	}
-	block := *c.New
-	if block.ID == "" && len(fresh) > 0 {
-		block.ID = fresh[0]
-	}
-	d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), block)
+	d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), *c.New)
 	if err := d.Check(); err != nil {
 		return Changed{}, err
 	}

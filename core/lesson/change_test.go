@@ -21,6 +21,11 @@ func apply(t require.TestingT, d lesson.Document, c lesson.Change, in lesson.Inp
 
 // applyWith gives new blocks identifiers that begin with a letter.
 func applyWith(t require.TestingT, fresh string, d lesson.Document, c lesson.Change, in lesson.Inputs) lesson.Changed {
+	if c.New != nil {
+		block := *c.New
+		block.ID = fresh + "1"
+		c.New = &block
+	}
 	changed, err := d.Apply(context.Background(), c, []string{fresh + "1", fresh + "2", fresh + "3"}, in)
 	require.NoError(t, err)
 	return changed

@@ -1,7 +1,6 @@
 package lesson_test
 
 import (
-	"context"
 	"fmt"
 	"strings"
 	"testing"
@@ -129,8 +128,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 				require.Empty(t, f.Remedies)
 				return
 			}
-			mended, err := d.Apply(context.Background(), f.Remedies[c.remedy].Change, []string{"f1"}, in)
-			require.NoError(t, err)
+			mended := apply(t, d, f.Remedies[c.remedy].Change, in)
 			again, still := about(lay(t, mended.Document, in).Findings, c.says)
 			require.False(t, still && again.Block == f.Block, "after %q: %s", f.Remedies[c.remedy].Label, again.Reason)
 		})

@@ -135,10 +135,11 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 		}
 		p.Stretches = append(p.Stretches, s)
 	}
-	if math.Abs(p.Planned-p.Booked) < 1 {
-		p.Booked = p.Planned // hundredths of minutes, not worth a word
+	off := p.Planned - p.Booked
+	if math.Abs(off) < 1 {
+		off = 0 // hundredths of minutes, not worth a word
 	}
-	p.Over, p.Spare = math.Max(0, p.Planned-p.Booked), math.Max(0, p.Booked-p.Planned)
+	p.Over, p.Spare = math.Max(0, off), math.Max(0, -off)
 	p.Late = math.Max(0, p.Planned+p.Late-p.Booked)
 	for second := 0.0; second <= math.Max(p.Booked, p.Planned); second += milestoneEvery {
 		p.Milestones = append(p.Milestones, Milestone{Second: second, Clock: clock(second)})

@@ -216,10 +216,61 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A block of every kind and for every drill, ready to be put into a lesson */
+        /** Blocks of every kind and for every drill, ready to be put into a lesson */
         get: operations["listBlocks"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do one thing to a lesson and fit the rest, without saving it */
+        post: operations["changeLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/courts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where everything stands in a lesson, and in which order it is walked off */
+        post: operations["planCourts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fill a lesson from a template with drills for its students' next steps, without saving it */
+        post: operations["fillLesson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -237,6 +288,40 @@ export interface paths {
         put?: never;
         /** Lay a lesson on the clock without saving it */
         post: operations["previewLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would suit one student in one drill of a lesson */
+        post: operations["proposeVariant"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shapes of lessons */
+        get: operations["listTemplates"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -312,6 +397,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again */
+        post: operations["copyLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/courtside": {
         parameters: {
             query?: never;
@@ -339,6 +441,23 @@ export interface paths {
         get?: never;
         /** Engagement and a remark */
         put: operations["keepRemark"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The run sheet of a lesson with the courts of its drills */
+        get: operations["getSheet"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -545,8 +664,19 @@ export interface components {
             lesson: components["schemas"]["Lesson"];
             students: components["schemas"]["Result"][];
         };
+        ApiLessonChange: {
+            change: components["schemas"]["LessonChange"];
+            document: components["schemas"]["LessonDocument"];
+        };
         Away: {
             away: boolean;
+        };
+        Blocks: {
+            drills: components["schemas"]["LessonBlock"][];
+            /** @description The other kinds without a drill */
+            more: components["schemas"]["LessonBlock"][];
+            /** @description What a new lesson begins with */
+            start: components["schemas"]["LessonBlock"][];
         };
         ChangedCourt: {
             /** @description Each mark carried over in its own way */
@@ -588,6 +718,8 @@ export interface components {
             air: components["schemas"]["CoachAir"];
             /** @description Balls in one basket */
             basket: number;
+            /** @description Full baskets the coach has */
+            baskets: number;
             /**
              * Format: double
              * @description Seconds to walk from one block to the next
@@ -604,6 +736,11 @@ export interface components {
              * @description Seconds to pick up one ball, for one person
              */
             pickUp: number;
+            /**
+             * Format: double
+             * @description Seconds to put down or collect one piece of equipment
+             */
+            piece: number;
             /** @description The coach's own depth regions */
             schemes: components["schemas"]["CourtScheme"][];
             /**
@@ -612,6 +749,11 @@ export interface components {
              */
             step: number;
             units: components["schemas"]["UnitsSystem"];
+            /**
+             * Format: double
+             * @description Seconds in a line between two turns that are still tolerable
+             */
+            wait: number;
             /** @description What a circle of so much means */
             within: components["schemas"]["CoachWithin"];
         };
@@ -619,6 +761,15 @@ export interface components {
         CoachSteadiness: "very steady" | "usual" | "wild";
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
+        Copies: {
+            /**
+             * Format: date
+             * @description Day of the first copy; the others are given on the same day of the weeks after it
+             */
+            date: string;
+            /** @description Identifiers of the copies, chosen by the client */
+            ids: string[];
+        };
         Counter: {
             /** @description A bad feed or a let can be marked */
             again: boolean;
@@ -628,6 +779,8 @@ export interface components {
             /** @description Right or wrong choice is marked with each ball */
             choices: boolean;
             count: components["schemas"]["TallyCount"];
+            /** @description The block under which the balls are counted: another one where this goes on from it */
+            counted: string;
             court: string;
             /** @description Its name */
             drill: string;
@@ -641,6 +794,8 @@ export interface components {
             /** @description Balls in one turn */
             turn: number;
             wanted: number;
+            /** @description What to watch in this student; empty for nothing */
+            watch: string;
         };
         CourtAlong: {
             /**
@@ -1099,6 +1254,10 @@ export interface components {
              * @description Seconds of play, pauses included
              */
             feeding: number;
+            /** @description The largest group in one line for which the wait is tolerable */
+            largest: number;
+            /** @description Lines, or pairs, side by side */
+            lines: number;
             /**
              * Format: double
              * @description Seconds for all of it
@@ -1112,6 +1271,11 @@ export interface components {
              * @description Seconds spent picking up balls
              */
             pickUp: number;
+            /**
+             * Format: double
+             * @description Seconds of waiting to a second of play
+             */
+            rest: number;
             /** @description Serves for one player */
             serves: number;
             /**
@@ -1155,6 +1319,11 @@ export interface components {
         DrillNoGo: {
             area?: components["schemas"]["CourtTarget"];
             line?: string;
+        };
+        DrillOnSheet: {
+            document: components["schemas"]["DrillDocument"];
+            id: string;
+            report: components["schemas"]["DrillReport"];
         };
         DrillPlace: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -1239,6 +1408,12 @@ export interface components {
             path: string;
             /** @description Exactly, to be typed again */
             text: string;
+        };
+        DrillSpace: {
+            /** @description No number means one */
+            courts?: number;
+            /** @description Only half of one court, lengthwise */
+            half?: boolean;
         };
         DrillSpot: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -1687,6 +1862,8 @@ export interface components {
         Lesson: {
             /** @description Put away; can be brought back */
             away: boolean;
+            /** @description Other lessons at the same time, in words */
+            clashes: string[];
             document: components["schemas"]["LessonDocument"];
             id: string;
             people: components["schemas"]["Person"][];
@@ -1699,6 +1876,11 @@ export interface components {
             calls: components["schemas"]["LessonCall"][];
             /**
              * Format: uuid
+             * @description The block it goes on from after somebody came or left: balls are counted on
+             */
+            continues?: string;
+            /**
+             * Format: uuid
              * @description Of a drill block: which drill
              */
             drill?: string;
@@ -1707,18 +1889,72 @@ export interface components {
             /** Format: uuid */
             id: string;
             kind: components["schemas"]["LessonKind"];
-            /** Format: double */
-            minutes: number;
-            /** @description Roles of a pair, swapped */
-            roles: string[];
             /**
              * Format: double
-             * @description Minutes between role swaps
+             * @description Fewest minutes that make sense; no number means what is usual for its kind
              */
-            swap?: number;
+            least?: number;
+            /** @description Of a drill in lines: how many side by side; no number means one */
+            lines?: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            most?: number;
+            /** @description What those who wait do */
+            onDeck?: string;
+            /** @description Who of the students is in it; nobody means all */
+            people?: string[];
+            /** @description Fitting leaves it as it is */
+            pinned?: boolean;
+            /** @description How the group changes places */
+            rotation?: components["schemas"]["RotationForm"];
+            /** @description What lengths it comes in */
+            step?: components["schemas"]["LessonStepWord"];
             title: string;
             /** @description Turns for each player, where they differ from the drill's */
             turns?: number;
+            /** @description What is different for single students */
+            variants?: components["schemas"]["LessonVariant"][];
+            /**
+             * Format: double
+             * @description Minutes it should have; no number means what it has
+             */
+            wanted?: number;
+            /** @description How much its minutes matter, 1 to 5; no number means what is usual for its kind */
+            weight?: number;
+        };
+        LessonBudget: {
+            /** @description Balls fed to them, and hit in warm-ups with a rotation */
+            balls: number;
+            /** @description What to watch in them */
+            fault: string;
+            /**
+             * Format: double
+             * @description Run in drills
+             */
+            metres: number;
+            name: string;
+            /** @description Strokes above the head, serves included */
+            overheads: number;
+            /**
+             * Format: double
+             * @description In drills and rotations
+             */
+            playing: number;
+            /** @description The same in the coach's units */
+            ran: string;
+            /**
+             * Format: double
+             * @description Breaks and talks
+             */
+            rest: number;
+            serves: number;
+            student: string;
+            /**
+             * Format: double
+             * @description In drills and rotations
+             */
+            waiting: number;
         };
         LessonCall: {
             /**
@@ -1727,6 +1963,39 @@ export interface components {
              */
             minute: number;
             say: string;
+        };
+        LessonChange: {
+            /** @description Identifier of the block it is about */
+            block?: string;
+            kind: components["schemas"]["LessonChangeKind"];
+            lines?: number;
+            /**
+             * Format: double
+             * @description New length of the block or the booking
+             */
+            minutes?: number;
+            /** @description The block to put in; a remedy leaves its identifier to whoever applies it */
+            new?: components["schemas"]["LessonBlock"];
+            /** @description Pinned */
+            on?: boolean;
+            space?: components["schemas"]["DrillSpace"];
+            text?: string;
+            /** @description Place in the order, from 0 */
+            to?: number;
+            turnout?: components["schemas"]["LessonTurnout"];
+            turns?: number;
+            variant?: components["schemas"]["LessonVariant"];
+        };
+        /** @enum {string} */
+        LessonChangeKind: "stretch" | "turns" | "lines" | "pin" | "move" | "insert" | "take out" | "fit" | "booking" | "variant" | "on deck" | "turned up" | "space";
+        LessonChanged: {
+            document: components["schemas"]["LessonDocument"];
+            /** @description Identifiers of the blocks to take out so that the rest fits */
+            drop: string[];
+            /** @description Else something has to go */
+            fits: boolean;
+            /** @description What was squeezed or stretched, and why; or what to do */
+            said: string[];
         };
         LessonClock: {
             /**
@@ -1742,6 +2011,13 @@ export interface components {
              */
             second: number;
         };
+        LessonCourtPlan: {
+            court: components["schemas"]["CourtCourt"];
+            /** @description What changes from block to block */
+            moves: components["schemas"]["LessonMove"][];
+            /** @description Everything that stands in any block, in one short walking order */
+            walk: components["schemas"]["CourtStep"][];
+        };
         LessonCue: {
             block: string;
             kind: components["schemas"]["LessonCueKind"];
@@ -1755,7 +2031,7 @@ export interface components {
             text: string;
         };
         /** @enum {string} */
-        LessonCueKind: "begin" | "say" | "swap" | "feed" | "pick up" | "end";
+        LessonCueKind: "begin" | "say" | "swap" | "feed" | "count" | "pick up" | "end";
         LessonDocument: {
             blocks: components["schemas"]["LessonBlock"][];
             /**
@@ -1766,11 +2042,19 @@ export interface components {
             /** @description Length of the booking */
             minutes: number;
             note: string;
+            /** @description The courts there are */
+            space: components["schemas"]["DrillSpace"];
             /** @description Hours:minutes where the lesson is given */
             start: string;
             students: string[];
             title: string;
             version: number;
+        };
+        /** @enum {string} */
+        LessonDrawn: "as drawn" | "mirrored";
+        LessonFill: {
+            document: components["schemas"]["LessonDocument"];
+            template: string;
         };
         LessonFinding: {
             /** @description Identifier of the block it is about */
@@ -1780,11 +2064,23 @@ export interface components {
             severity: components["schemas"]["LessonSeverity"];
         };
         /** @enum {string} */
-        LessonKind: "body warm-up" | "ball warm-up" | "drill" | "break" | "closing talk";
+        LessonKind: "body warm-up" | "ball warm-up" | "technique" | "drill" | "drill as points" | "game" | "serving" | "break" | "cool-down" | "closing talk";
         LessonMilestone: {
             clock: string;
             /** Format: double */
             second: number;
+        };
+        LessonMove: {
+            block: string;
+            clock: string;
+            comes: components["schemas"]["LessonPiece"][];
+            goes: components["schemas"]["LessonPiece"][];
+            stays: components["schemas"]["LessonPiece"][];
+            title: string;
+        };
+        LessonPiece: {
+            count: number;
+            name: string;
         };
         LessonPlan: {
             balls: number;
@@ -1795,6 +2091,12 @@ export interface components {
              * @description Length of the booking
              */
             booked: number;
+            /** @description What comes to each student */
+            budgets: components["schemas"]["LessonBudget"][];
+            /** @description What to carry to the court */
+            carry: components["schemas"]["LessonPiece"][];
+            /** @description Where the work can hurt somebody; no medical advice */
+            cautions: string[];
             drums: components["schemas"]["WorkingDrum"][];
             findings: components["schemas"]["LessonFinding"][];
             /**
@@ -1822,15 +2124,8 @@ export interface components {
             stretches: components["schemas"]["LessonStretch"][];
         };
         LessonRemedy: {
-            block: string;
+            change: components["schemas"]["LessonChange"];
             label: string;
-            /**
-             * Format: double
-             * @description New length of the block
-             */
-            minutes?: number;
-            /** @description New turns for each player */
-            turns?: number;
         };
         LessonRole: {
             name: string;
@@ -1838,16 +2133,24 @@ export interface components {
         };
         /** @enum {string} */
         LessonSeverity: "note" | "warning" | "problem";
+        /** @enum {string} */
+        LessonStepWord: "any length" | "whole minutes" | "even minutes" | "whole rotations";
         LessonStretch: {
             /** @description Identifier of the block */
             block: string;
             /** @description When it begins, on the clock */
             clock: string;
+            /** @description Equipment put down for it */
+            comes: components["schemas"]["LessonPiece"][];
             effort: number;
             /** Format: double */
             end: number;
             /** @description What fits, in words */
             fits: string;
+            /** @description Equipment collected before it */
+            goes: components["schemas"]["LessonPiece"][];
+            /** @description How the group plays it, in words; empty where there is nothing to say */
+            group: string;
             kind: components["schemas"]["LessonKind"];
             load: null | components["schemas"]["DrillLoad"];
             /**
@@ -1855,14 +2158,17 @@ export interface components {
              * @description How much more the drill needs than it has
              */
             over: number;
+            /** @description Identifiers of who is in it */
+            people: string[];
             /**
              * Format: double
              * @description Picking up balls
              */
             pickUp: number;
+            pinned: boolean;
             /**
              * Format: double
-             * @description Walking over, setting the court and explaining
+             * @description Walking over, collecting, setting the court and explaining
              */
             setUp: number;
             /**
@@ -1872,6 +2178,10 @@ export interface components {
             spare: number;
             /** Format: double */
             start: number;
+            /** @description Equipment that stands already */
+            stays: components["schemas"]["LessonPiece"][];
+            /** @description Who is where in each round; null where nobody changes places */
+            table: null | components["schemas"]["RotationTable"];
             /** @description How its time came about */
             time: components["schemas"]["WorkingWorking"];
             title: string;
@@ -1880,6 +2190,47 @@ export interface components {
              * @description Of a drill: feeding; otherwise all the rest
              */
             work: number;
+        };
+        LessonTemplate: {
+            /** @description Whom it is for, in words */
+            for: string;
+            /** @description Fewest players */
+            least: number;
+            /** @description Usual length */
+            minutes: number;
+            most: number;
+            name: string;
+            /** @description No word means any */
+            sport?: components["schemas"]["CourtSport"];
+        };
+        LessonTurnout: {
+            /** @description Identifiers of the students who are there from now on */
+            present: string[];
+            /**
+             * Format: double
+             * @description Second of the lesson; 0 before it begins
+             */
+            second?: number;
+            /** @description The courts there are from now on */
+            space: components["schemas"]["DrillSpace"];
+        };
+        LessonVariant: {
+            drawn?: components["schemas"]["LessonDrawn"];
+            /**
+             * Format: double
+             * @description Seconds between two balls; no number means the drill's
+             */
+            gap?: number;
+            goal?: components["schemas"]["OddsGoal"];
+            /**
+             * Format: double
+             * @description The target so many times as large; no number means as it is
+             */
+            size?: number;
+            /** Format: uuid */
+            student: string;
+            /** @description Where it comes from */
+            why?: string;
         };
         /** @enum {string} */
         OddsAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
@@ -2111,9 +2462,13 @@ export interface components {
             hard?: components["schemas"]["OddsHardness"];
         };
         Person: {
+            /** @description Put away */
+            away: boolean;
             hand: components["schemas"]["StudentHand"];
             id: string;
             name: string;
+            /** @description Faults to watch */
+            watch: string[];
         };
         Problem: {
             detail: string;
@@ -2206,6 +2561,98 @@ export interface components {
             remark: string;
             student: string;
         };
+        /** @enum {string} */
+        RotationBegins: "always the same side" | "the sides take turns" | "whoever won the last";
+        /** @enum {string} */
+        RotationCounted: "balls" | "points";
+        RotationForm: {
+            begins?: components["schemas"]["RotationBegins"];
+            /** @description Or: balls or points of a round */
+            count?: number;
+            /** @description How many can play it side by side; no number means as many as fit */
+            courts?: number;
+            /**
+             * Format: double
+             * @description Minutes of a round
+             */
+            every?: number;
+            kind: components["schemas"]["RotationKind"];
+            /** @description Take the spots in an order in which partners change most; else in the order listed, and neighbours stay neighbours */
+            mix?: boolean;
+            of?: components["schemas"]["RotationCounted"];
+            /** @description Roles, spots or stations in the order in which they are taken; none for pairs and two against one */
+            spots: components["schemas"]["RotationSpot"][];
+        };
+        RotationHad: {
+            spot: string;
+            times: number;
+        };
+        /** @enum {string} */
+        RotationKind: "roles" | "spots" | "stations" | "everybody plays everybody" | "two against one";
+        RotationRound: {
+            /** @description The side that begins it with the better place; empty where that is open */
+            begins: string;
+            seats: components["schemas"]["RotationSeat"][];
+            /** Format: double */
+            seconds: number;
+            /**
+             * Format: double
+             * @description Seconds from the beginning of the block
+             */
+            start: number;
+        };
+        RotationSeat: {
+            against: number[];
+            /** @description From 1; 0 on deck */
+            court: number;
+            feeds: boolean;
+            person: number;
+            side: string;
+            spot: string;
+            waits: boolean;
+            /** @description Partners */
+            with: number[];
+        };
+        RotationShare: {
+            /** @description Balls hit; 0 where that is not known */
+            balls: number;
+            had: components["schemas"]["RotationHad"][];
+            /** @description How often each of the group was a partner */
+            partners: number[];
+            person: number;
+            /**
+             * Format: double
+             * @description Seconds
+             */
+            played: number;
+            /**
+             * Format: double
+             * @description Seconds
+             */
+            waited: number;
+        };
+        RotationSpot: {
+            /** @description Whoever is here feeds and hits no balls that count */
+            feeds?: boolean;
+            name: string;
+            /** @description Spots of one side play together, against the other sides; without sides all of a court are partners */
+            side?: string;
+        };
+        RotationTable: {
+            /** @description Rounds after which everybody had everything equally often */
+            cycle: number;
+            /** @description Everybody plays equally long in these rounds, to half a minute */
+            even: boolean;
+            people: components["schemas"]["RotationShare"][];
+            rounds: components["schemas"]["RotationRound"][];
+            /** @description Whether it is fair, in a sentence */
+            said: string;
+            /**
+             * Format: double
+             * @description Length of that cycle
+             */
+            seconds: number;
+        };
         Settings: {
             /**
              * Format: double
@@ -2220,6 +2667,12 @@ export interface components {
             settings: components["schemas"]["CoachSettings"];
             /** Format: int64 */
             version: number;
+        };
+        Sheet: {
+            courts: components["schemas"]["LessonCourtPlan"][];
+            cues: components["schemas"]["LessonCue"][];
+            drills: components["schemas"]["DrillOnSheet"][];
+            lesson: components["schemas"]["Lesson"];
         };
         Standing: {
             rung: components["schemas"]["ProgressRung"];
@@ -2268,6 +2721,8 @@ export interface components {
             sport: components["schemas"]["CourtSport"];
             /** @description What they work towards */
             towards: string;
+            /** @description One or two faults to watch, from lesson to lesson */
+            watch?: string[];
         };
         /** @enum {string} */
         TallyChoice: "right" | "wrong";
@@ -2354,6 +2809,13 @@ export interface components {
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
+        VariantAsked: {
+            /** Format: uuid */
+            block: string;
+            document: components["schemas"]["LessonDocument"];
+            /** Format: uuid */
+            student: string;
+        };
         Words: {
             /** @description Transformations of a pattern */
             changes: components["schemas"]["FeedChange"][];
@@ -2861,7 +3323,103 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonBlock"][];
+                    "application/json": components["schemas"]["Blocks"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ApiLessonChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonChanged"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    planCourts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonCourtPlan"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fillLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonFill"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonChanged"];
                 };
             };
             default: {
@@ -2894,6 +3452,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonPlan"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeVariant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariantAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonVariant"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonTemplate"][];
                 };
             };
             default: {
@@ -3073,6 +3691,40 @@ export interface operations {
             };
         };
     };
+    copyLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Copies"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lesson"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getCourtside: {
         parameters: {
             query?: never;
@@ -3126,6 +3778,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Afterwards"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"];
                 };
             };
             default: {

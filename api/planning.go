@@ -1,0 +1,257 @@
+package api
+
+import (
+	"bytes"
+	"cmp"
+	"context"
+	"fmt"
+	"net/http"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/labstack/echo/v5"
+
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/paper"
+	"hodometer/store"
+)
+
+// LessonChange is one thing to do to a lesson.
+type LessonChange struct {
+	Document lesson.Document `json:"document"`
+	Change   lesson.Change   `json:"change"`
+}
+
+// LessonFill is a lesson to be filled from a template.
+type LessonFill struct {
+	Document lesson.Document `json:"document"`
+	Template string          `json:"template" maxLength:"60"`
+}
+
+// VariantAsked asks what would suit a student.
+type VariantAsked struct {
+	Document lesson.Document `json:"document"`
+	Block    string          `json:"block" format:"uuid"`
+	Student  string          `json:"student" format:"uuid"`
+}
+
+// Copies asks for copies of a lesson, a week apart.
+type Copies struct {
+	IDs  []string `json:"ids" minItems:"1" maxItems:"26" description:"Identifiers of the copies, chosen by the client"`
+	Date string   `json:"date" format:"date" description:"Day of the first copy; the others are given on the same day of the weeks after it"`
+}
+
+// Sheet is a lesson to be taken to court.
+type Sheet struct {
+	Lesson Lesson             `json:"lesson"`
+	Cues   []lesson.Cue       `json:"cues"`
+	Courts []lesson.CourtPlan `json:"courts"`
+	Drills []DrillOnSheet     `json:"drills"`
+}
+
+// DrillOnSheet is a drill of a lesson as it is drawn on its run sheet.
+type DrillOnSheet struct {
+	ID       string         `json:"id"`
+	Document drill.Document `json:"document"`
+	Report   drill.Report   `json:"report"`
+}
+
+// fresh makes so many identifiers.
+func fresh(n int) ([]string, error) {
+	ids := make([]string, n)
+	for i := range ids {
+		id, err := uuid.NewV7()
+		if err != nil {
+			return nil, err
+		}
+		ids[i] = id.String()
+	}
+	return ids, nil
+}
+
+// mostBlocks is how many blocks a lesson can have.
+const mostBlocks = 20
+
+func (s *server) change(ctx context.Context, _ None, body LessonChange) (lesson.Changed, error) {
+	with := body.Document
+	if t := body.Change.Turnout; t != nil {
+		with.Students = slices.Clone(with.Students)
+		for _, id := range t.Present {
+			if !slices.Contains(with.Students, id) {
+				with.Students = append(with.Students, id)
+			}
+		}
+	}
+	if added := body.Change.New; added != nil {
+		with.Blocks = append(slices.Clone(with.Blocks), *added)
+	}
+	in, err := s.inputs(ctx, with)
+	if err != nil {
+		return lesson.Changed{}, err
+	}
+	ids, err := fresh(2)
+	if err != nil {
+		return lesson.Changed{}, err
+	}
+	return body.Document.Apply(ctx, body.Change, ids, in)
+}
+
+func (s *server) fill(ctx context.Context, _ None, body LessonFill) (lesson.Changed, error) {
+	template, known := lesson.FindTemplate(body.Template)
+	if !known {
+		return lesson.Changed{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
+	}
+	in, err := s.inputs(ctx, body.Document)
+	if err != nil {
+		return lesson.Changed{}, err
+	}
+	needs := map[string][]lesson.Need{}
+	for _, person := range in.People {
+		progress, err := s.progress(ctx, person.ID)
+		if err != nil {
+			return lesson.Changed{}, err
+		}
+		for _, stroke := range progress.Strokes {
+			needs[person.ID] = append(needs[person.ID], lesson.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
+		}
+	}
+	drills, err := s.listDrills(ctx, listed{}, None{})
+	if err != nil {
+		return lesson.Changed{}, err
+	}
+	library := make([]drill.Stored, len(drills))
+	for i, d := range drills {
+		library[i] = drill.Stored{ID: d.ID, Document: d.Document}
+	}
+	ids, err := fresh(mostBlocks)
+	if err != nil {
+		return lesson.Changed{}, err
+	}
+	return template.Fill(ctx, body.Document, needs, library, ids, in)
+}
+
+func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson.Variant, error) {
+	if err := body.Document.Check(); err != nil {
+		return lesson.Variant{}, err
+	}
+	in, err := s.inputs(ctx, body.Document)
+	if err != nil {
+		return lesson.Variant{}, err
+	}
+	kept, err := s.store.Students.Get(ctx, body.Student)
+	if err != nil {
+		return lesson.Variant{}, err
+	}
+	var who drill.Who
+	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
+	if i >= 0 {
+		id := body.Document.Blocks[i].Drill
+		if who, err = s.evidence(ctx, body.Student, id, in.Drills[id].Stroke); err != nil {
+			return lesson.Variant{}, err
+		}
+	}
+	who.Level = kept.Document.Level
+	return body.Document.Propose(ctx, body.Block, body.Student, who, in)
+}
+
+func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]lesson.CourtPlan, error) {
+	in, err := s.inputs(ctx, body)
+	if err != nil {
+		return nil, err
+	}
+	plan, err := lesson.Lay(ctx, body, in)
+	if err != nil {
+		return nil, err
+	}
+	return lesson.CourtPlans(body, plan, in)
+}
+
+// copies keeps copies of a lesson and returns them, laid on the clock with their clashes.
+func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, error) {
+	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	if err != nil {
+		return nil, err
+	}
+	day, err := time.Parse(time.DateOnly, body.Date)
+	if err != nil {
+		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
+	}
+	made := make([]Lesson, len(body.IDs))
+	for i, id := range body.IDs {
+		if err := checkID(id); err != nil {
+			return nil, err
+		}
+		again := kept.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
+		copied, err := s.store.Lessons.Create(ctx, id, again)
+		if err != nil {
+			return nil, err
+		}
+		if made[i], err = s.lesson(ctx, copied); err != nil {
+			return nil, err
+		}
+	}
+	return made, nil
+}
+
+func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
+	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	if err != nil {
+		return Sheet{}, err
+	}
+	return s.sheetOf(ctx, kept)
+}
+
+func (s *server) sheetOf(ctx context.Context, kept store.Kept[lesson.Document]) (Sheet, error) {
+	laid, err := s.lesson(ctx, kept)
+	if err != nil {
+		return Sheet{}, err
+	}
+	in, err := s.inputs(ctx, kept.Document)
+	if err != nil {
+		return Sheet{}, err
+	}
+	sheet := Sheet{Lesson: laid, Cues: lesson.RunSheet(kept.Document, laid.Plan, in), Drills: []DrillOnSheet{}}
+	if sheet.Courts, err = lesson.CourtPlans(kept.Document, laid.Plan, in); err != nil {
+		return Sheet{}, err
+	}
+	for _, block := range kept.Document.Blocks {
+		document, known := in.Drills[block.Drill]
+		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Drill }) {
+			continue
+		}
+		report, err := document.Report(max(1, len(in.People)), in.Settings)
+		if err != nil {
+			return Sheet{}, problem(http.StatusConflict, block.Title+" can no longer be drawn: "+err.Error())
+		}
+		sheet.Drills = append(sheet.Drills, DrillOnSheet{ID: block.Drill, Document: document, Report: report})
+	}
+	return sheet, nil
+}
+
+// paper answers with the run sheet as a PDF: one page of A4, or an A5 card.
+func (s *server) paper(c *echo.Context) error {
+	size := paper.Size(cmp.Or(c.QueryParam("paper"), string(paper.A4)))
+	if !slices.Contains(choices[paper.Size](), size) {
+		return invalid.Fields{{Path: "paper", Message: "choose A4 or A5"}}
+	}
+	sheet, err := s.sheet(c.Request().Context(), byID{ID: c.Param("id")}, None{})
+	if err != nil {
+		return err
+	}
+	content := paper.Content{Lesson: sheet.Lesson.Document, Plan: sheet.Lesson.Plan, Cues: sheet.Cues}
+	for _, d := range sheet.Drills {
+		content.Drills = append(content.Drills, paper.Drawn{Document: d.Document, Report: d.Report})
+	}
+	var pdf bytes.Buffer
+	if err := paper.Write(&pdf, content, size); err != nil {
+		return err
+	}
+	name := fmt.Sprintf("%s %s %s.pdf", sheet.Lesson.Document.Date, strings.ReplaceAll(sheet.Lesson.Document.Start, ":", ""), size)
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("inline; filename=%q", name))
+	c.Response().Header().Set("Cache-Control", "no-store")
+	return c.Blob(http.StatusOK, "application/pdf", pdf.Bytes())
+}

@@ -1,0 +1,116 @@
+package api_test
+
+import (
+	"net/http"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+)
+
+func named(name string, age student.AgeBand) student.Profile {
+	p := ada()
+	p.Name, p.Age = name, age
+	return p
+}
+
+func TestALessonIsFilledChangedAndCopied(t *testing.T) {
+	c := newClub(t)
+	ada, ben := c.student(ada()), c.student(named("Ben", student.Eleven))
+	document := map[string]any{
+		"version": 2, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
+		"space": map[string]any{}, "blocks": []any{}, "note": "",
+	}
+	require.NotEmpty(t, read[[]lesson.Template](t, c.ask("GET", "/api/lessons/templates", nil)))
+	filled := read[lesson.Changed](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
+	require.True(t, filled.Fits)
+	require.Len(t, filled.Document.Blocks, 7)
+	p := readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Group of six"}), 422)
+	require.Equal(t, "students", p.Fields[0].Path)
+	readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "none"}), 422)
+
+	first := filled.Document.Blocks[2]
+	changed := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", map[string]any{"document": filled.Document, "change": lesson.Change{Kind: lesson.Stretched, Block: first.ID, Minutes: 15}}))
+	require.InDelta(t, 15, changed.Document.Blocks[2].Minutes, 1e-9)
+	water := map[string]any{"kind": "insert", "to": 3, "new": map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}}}
+	put := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", map[string]any{"document": changed.Document, "change": water}))
+	require.Len(t, put.Document.Blocks, 8)
+
+	variant := read[lesson.Variant](t, c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}))
+	require.Equal(t, ada, variant.Student)
+	courts := read[[]lesson.CourtPlan](t, c.ask("POST", "/api/lessons/courts", put.Document))
+	require.NotEmpty(t, courts[0].Walk)
+
+	id := newID()
+	kept := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, put.Document, fresh, "*"))
+	require.Empty(t, kept.Clashes)
+	require.NotNil(t, kept.Plan.Stretches[1].Table)
+	require.NotZero(t, kept.Plan.Budgets[0].Metres)
+	copies := map[string]any{"ids": []string{newID(), newID(), newID()}, "date": "2026-03-17"}
+	made := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
+	require.Len(t, made, 3)
+	require.Equal(t, "2026-03-31", made[2].Document.Date)
+	again := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
+	require.Equal(t, made[0].Version, again[0].Version, "asked twice, made once")
+	sameHour := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
+	require.Contains(t, sameHour[0].Clashes[0], "a student is in both")
+	diary := read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
+	require.Len(t, diary.Lessons, 2)
+	require.NotEmpty(t, diary.Lessons[0].Clashes)
+	readProblem(t, c.ask("POST", "/api/lessons/"+newID()+"/copies", copies), 404)
+}
+
+func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
+	c := newClub(t)
+	ada, ben, block, id := c.student(ada()), c.student(named("Ben", student.Adult)), newID(), newID()
+	kept := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
+	entry := map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 6, "at": c.now}
+	taps := func(run, block, who string) map[string]any {
+		return map[string]any{"run": run, "block": block, "student": who, "entries": []any{entry}}
+	}
+	read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), block, ada)))
+
+	late := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", lessonChange(kept.Document, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{ada, ben}, Second: 12 * 60}})))
+	require.Len(t, late.Document.Blocks, 3)
+	rest := late.Document.Blocks[2]
+	require.Equal(t, block, rest.Continues)
+	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, late.Document, "If-Match", `"1"`))
+	counters := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), rest.ID, ada)))
+	require.Len(t, counters, 3, "Ada before, Ada and Ben after")
+	for _, counter := range counters {
+		if counter.Student == ada {
+			require.Equal(t, 8, counter.Count.Made, "balls count on")
+		}
+	}
+	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+	require.Equal(t, 8, after.Students[0].Made, "and are counted once")
+	require.Len(t, after.Counters, 2)
+}
+
+func lessonChange(d lesson.Document, change lesson.Change) map[string]any {
+	return map[string]any{"document": d, "change": change}
+}
+
+func TestTheSheetOfALesson(t *testing.T) {
+	c := newClub(t)
+	who, id := c.student(ada()), newID()
+	document := lessonFor(newID(), who)
+	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
+	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	require.Equal(t, drill.Library()[0].ID, sheet.Drills[0].ID)
+	require.NotEmpty(t, sheet.Cues)
+	require.NotEmpty(t, sheet.Courts[0].Moves)
+	for _, paper := range []string{"A4", "A5"} {
+		pdf := c.ask("GET", "/api/lessons/"+id+"/sheet.pdf?paper="+paper, nil)
+		require.Equal(t, http.StatusOK, pdf.Code)
+		require.Equal(t, "application/pdf", pdf.Header().Get("Content-Type"))
+		require.Equal(t, "%PDF-", pdf.Body.String()[:5])
+	}
+	p := readProblem(t, c.ask("GET", "/api/lessons/"+id+"/sheet.pdf?paper=B7", nil), 422)
+	require.Equal(t, "paper", p.Fields[0].Path)
+	readProblem(t, c.ask("GET", "/api/lessons/"+newID()+"/sheet.pdf", nil), 404)
+}

@@ -1,0 +1,158 @@
+package paper
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+)
+
+// aside draws the courts of the drills in a column.
+func (s *sheet) aside(x, y, width float64) {
+	room := s.height - s.margin - y
+	each := math.Min(width*1.25, room/float64(len(s.content.Drills))-9)
+	const least = 30 // millimetres under which a court says nothing any more
+	for _, d := range s.content.Drills {
+		if each < least {
+			each = least
+		}
+		if y+each+8 > s.height-s.margin {
+			return
+		}
+		y = s.court(d, x, y, width, each)
+	}
+}
+
+// row draws the courts side by side below the blocks of a card, as many as there is room for.
+func (s *sheet) row(full float64) {
+	n := min(3, len(s.content.Drills))
+	if n == 0 {
+		return
+	}
+	y := s.GetY() + 1
+	width := full/3 - 2
+	high := math.Min(width*1.4, s.height-s.margin-y-16)
+	const least = 26
+	if high < least {
+		return
+	}
+	bottom := y
+	for i, d := range s.content.Drills[:n] {
+		bottom = math.Max(bottom, s.court(d, s.margin+float64(i)*(width+3), y, width, high))
+	}
+	s.SetY(bottom)
+}
+
+// view is a court scaled into a box on the paper, the near end at its foot.
+type view struct {
+	x, y, scale float64 // of the middle of the court; millimetres on paper for a metre
+}
+
+func (v view) at(p court.Point) (x, y float64) { return v.x + p.X*v.scale, v.y - p.Y*v.scale }
+
+// court draws one drill with its balls in order, its target and what stands there, and its marks in words; it
+// returns where it ends.
+func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
+	c := d.Report.Court
+	line := s.font(sans, "B", 9.5)
+	s.SetXY(x, y)
+	s.CellFormat(width, line, s.short(d.Document.Name, width), "", 1, "L", false, 0, "")
+	y += line + 0.5
+	// What lies beyond the lines counts too: the run-off as far as anybody stands.
+	tall, wide := c.Length/2+0.3, c.Width/2+0.3
+	for _, spot := range d.Report.Spots {
+		tall, wide = math.Max(tall, math.Abs(spot.At.Y)+0.5), math.Max(wide, math.Abs(spot.At.X)+0.5)
+	}
+	v := view{x: x + width/2, y: y + high/2, scale: math.Min(width/(2*wide), high/(2*tall))}
+	s.SetDrawColor(0, 0, 0)
+	s.SetLineWidth(0.25)
+	for _, l := range c.Lines {
+		s.line(v, l.From, l.To)
+	}
+	if c.Net.HalfUp > 0 {
+		s.SetLineWidth(0.5)
+		s.line(v, court.Point{X: -c.Net.HalfUp}, court.Point{X: c.Net.HalfUp})
+	}
+	s.target(v, d.Report.Target)
+	s.places(v, d)
+	s.feeds(v, d.Report)
+	s.SetXY(x, y+high+0.5)
+	s.text(x, width, sans, "", 8, "Aim: "+d.Report.Aim)
+	return s.GetY() + 2
+}
+
+func (s *sheet) line(v view, from, to court.Point) {
+	x1, y1 := v.at(from)
+	x2, y2 := v.at(to)
+	s.Line(x1, y1, x2, y2)
+}
+
+// target draws where replies should land, dashed.
+func (s *sheet) target(v view, t court.Shape) {
+	s.SetLineWidth(0.35)
+	s.SetDashPattern([]float64{1.2, 0.8}, 0)
+	defer s.SetDashPattern([]float64{}, 0)
+	if t.Radius > 0 {
+		x, y := v.at(t.Centre)
+		s.Circle(x, y, t.Radius*v.scale, "D")
+		return
+	}
+	for i, corner := range t.Corners {
+		s.line(v, corner, t.Corners[(i+1)%len(t.Corners)])
+	}
+}
+
+// places marks who stands where and what is put down.
+func (s *sheet) places(v view, d Drawn) {
+	s.SetLineWidth(0.25)
+	for i, place := range d.Document.Places {
+		if i >= len(d.Report.Spots) {
+			return
+		}
+		x, y := v.at(d.Report.Spots[i].At)
+		const r = 1.1
+		switch place.Kind {
+		case drill.Start:
+			s.SetFillColor(0, 0, 0)
+			s.Rect(x-r, y-r, 2*r, 2*r, "F")
+		case drill.Cone, drill.Obstacle, drill.Basket:
+			s.Line(x-r, y-r, x+r, y+r)
+			s.Line(x-r, y+r, x+r, y-r)
+		case drill.Recovery:
+			s.Rect(x-r, y-r, 2*r, 2*r, "D")
+		default:
+			s.font(sans, "B", 7)
+			s.Text(x-0.7, y+0.8, string([]rune(string(place.Kind))[0]-'a'+'A'))
+			s.Circle(x, y, 1.7, "D")
+		}
+	}
+}
+
+// feeds draws the balls, numbered in order. Balls that land in one place share a number.
+func (s *sheet) feeds(v view, r drill.Report) {
+	s.SetLineWidth(0.2)
+	said := map[court.Point]string{}
+	for _, f := range r.Feeds {
+		if said[f.Landing] == "" {
+			s.SetDashPattern([]float64{0.4, 0.9}, 0)
+			s.line(v, f.From, f.Landing)
+			s.SetDashPattern([]float64{}, 0)
+			said[f.Landing] = fmt.Sprint(f.Number)
+		} else {
+			said[f.Landing] += "," + fmt.Sprint(f.Number)
+		}
+	}
+	for _, f := range r.Feeds {
+		if said[f.Landing] == "" {
+			continue
+		}
+		x, y := v.at(f.Landing)
+		s.SetFillColor(255, 255, 255)
+		s.font(drum, "", 9)
+		w := math.Max(3.4, s.GetStringWidth(said[f.Landing])+1.4)
+		s.Rect(x-w/2, y-1.7, w, 3.4, "FD")
+		s.Text(x-s.GetStringWidth(said[f.Landing])/2, y+1.15, said[f.Landing])
+		said[f.Landing] = ""
+	}
+}

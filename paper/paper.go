@@ -1,0 +1,129 @@
+// Package paper writes a lesson's run sheet as a PDF for a clipboard: one page of A4, or an A5 card.
+package paper
+
+import (
+	_ "embed" // the fonts
+	"fmt"
+	"io"
+	"time"
+
+	"codeberg.org/go-pdf/fpdf"
+
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+)
+
+// Size is a size of paper.
+type Size string
+
+// The sizes.
+const (
+	A4 Size = "A4"
+	A5 Size = "A5"
+)
+
+// Enum lists the sizes for the schema.
+func (Size) Enum() []any { return []any{A4, A5} }
+
+// Drawn is a drill as it is drawn.
+type Drawn struct {
+	Document drill.Document
+	Report   drill.Report
+}
+
+// Content is what a run sheet is written from.
+type Content struct {
+	Lesson lesson.Document
+	Plan   lesson.Plan
+	Cues   []lesson.Cue
+	Drills []Drawn // in the order of the lesson
+}
+
+//go:embed fonts/SourceSans3-Regular.ttf
+var regular []byte
+
+//go:embed fonts/SourceSans3-SemiBold.ttf
+var semiBold []byte
+
+//go:embed fonts/BarlowCondensed-SemiBold.ttf
+var condensed []byte
+
+// The names under which the fonts are known.
+const (
+	sans = "sans"
+	drum = "drum"
+)
+
+// sheet is a page that is being written. All lengths are millimetres.
+type sheet struct {
+	*fpdf.Fpdf
+	content Content
+	size    Size
+	scale   float64 // of all text
+	width   float64
+	height  float64
+	margin  float64
+}
+
+// smallest is how far text is made smaller so that everything is on one page; what does not fit then goes on
+// to a second one.
+const smallest = 0.6
+
+// Write writes the run sheet. The same content gives the same bytes.
+func Write(w io.Writer, c Content, size Size) error {
+	for scale := 1.0; ; scale -= 0.05 {
+		s := newSheet(c, size, scale)
+		s.write()
+		if err := s.Error(); err != nil {
+			return fmt.Errorf("run sheet: %w", err)
+		}
+		if s.PageCount() == 1 || scale <= smallest {
+			return s.Output(w)
+		}
+	}
+}
+
+func newSheet(c Content, size Size, scale float64) *sheet {
+	pdf := fpdf.New("P", "mm", string(size), "")
+	s := &sheet{Fpdf: pdf, content: c, size: size, scale: scale, margin: 12}
+	s.width, s.height = pdf.GetPageSize()
+	if size == A5 {
+		s.margin = 8
+	}
+	// The lesson's own day, so that the same lesson gives the same file.
+	at, err := time.Parse(time.DateOnly, c.Lesson.Date)
+	if err == nil {
+		pdf.SetCreationDate(at)
+		pdf.SetModificationDate(at)
+	}
+	pdf.SetCatalogSort(true)
+	pdf.SetTitle(c.Lesson.Title+", "+c.Lesson.Date, true)
+	pdf.SetLang("en")
+	pdf.SetMargins(s.margin, s.margin, s.margin)
+	pdf.SetAutoPageBreak(true, s.margin)
+	pdf.AddUTF8FontFromBytes(sans, "", regular)
+	pdf.AddUTF8FontFromBytes(sans, "B", semiBold)
+	pdf.AddUTF8FontFromBytes(drum, "", condensed)
+	pdf.AddPage()
+	pdf.SetTextColor(0, 0, 0)
+	return s
+}
+
+// font sets a font in points, and returns the height of its line.
+func (s *sheet) font(family, style string, points float64) float64 {
+	points *= s.scale
+	s.SetFont(family, style, points)
+	return points * 0.3528 * 1.2
+}
+
+// text writes text from a place on, within a width, and leaves the pen below it.
+func (s *sheet) text(x, width float64, family, style string, points float64, words string) {
+	line := s.font(family, style, points)
+	s.SetX(x)
+	left, _, right, _ := s.GetMargins()
+	s.SetLeftMargin(x)
+	s.SetRightMargin(s.width - x - width)
+	s.MultiCell(width, line, words, "", "L", false)
+	s.SetLeftMargin(left)
+	s.SetRightMargin(right)
+}
