@@ -24,24 +24,13 @@ func (s *sheet) aside(x, y, width float64) {
 	}
 }
 
-// row draws the courts side by side below the blocks of a card, as many as there is room for.
-func (s *sheet) row(full float64) {
+// row draws the courts side by side at the foot of a card, at most three.
+func (s *sheet) row(full, y float64) {
 	n := min(3, len(s.content.Drills))
-	if n == 0 {
-		return
-	}
-	y := s.GetY() + 1
 	width := full/3 - 2
-	high := math.Min(width*1.4, s.height-s.margin-y-16)
-	const least = 26
-	if high < least {
-		return
-	}
-	bottom := y
 	for i, d := range s.content.Drills[:n] {
-		bottom = math.Max(bottom, s.court(d, s.margin+float64(i)*(width+3), y, width, high))
+		s.court(d, s.margin+float64(i)*(width+3), y, width, cardRow-20)
 	}
-	s.SetY(bottom)
 }
 
 // view is a court scaled into a box on the paper, the near end at its foot.

@@ -2,6 +2,7 @@ package paper
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"time"
 
@@ -21,18 +22,27 @@ func (s *sheet) write() {
 	s.SetY(top)
 	const gutter = 5
 	switch {
-	case s.size == A5:
-		s.blocks(s.margin, full)
-		s.row(full)
 	case aside == 0:
 		s.blocks(s.margin, full)
+		s.cautions(full)
+	case s.size == A5:
+		// The courts stand at the foot of the card; everything else keeps above them.
+		s.SetAutoPageBreak(true, s.margin+cardRow)
+		s.blocks(s.margin, full)
+		s.cautions(full)
+		s.SetAutoPageBreak(false, 0)
+		s.row(full, s.height-s.margin-cardRow+2)
 	default:
 		s.aside(s.width-s.margin-aside, top, aside)
+		s.SetPage(1)
 		s.SetY(top)
 		s.blocks(s.margin, full-aside-gutter)
+		s.cautions(full - aside - gutter)
 	}
-	s.cautions()
 }
+
+// cardRow is the height of the courts at the foot of a card.
+const cardRow = 54.0
 
 // head says what, when, with whom, and what to bring.
 func (s *sheet) head() {
@@ -106,7 +116,7 @@ func (s *sheet) blocks(x, width float64) {
 	clock := 13.0 * s.scale
 	for _, stretch := range s.content.Plan.Stretches {
 		line := s.font(drum, "", 14)
-		if s.GetY()+3*line > s.height-s.margin {
+		if _, foot := s.GetAutoPageBreak(); s.GetY()+3*line > s.height-foot {
 			s.AddPage()
 		}
 		y := s.GetY()
@@ -146,25 +156,21 @@ func (s *sheet) cues(stretch lesson.Stretch) []string {
 		at := units.Decimal((cue.Second-stretch.Start)/60, 1)
 		switch cue.Kind {
 		case lesson.Say:
-			list = append(list, "+"+at+"  "+cue.Text)
+			list = append(list, "+"+at+" min  "+cue.Text)
 		case lesson.Feed:
 			words := cue.Text
 			for _, role := range cue.Roles {
 				if role.Role != "as drawn" {
-					words += ". " + role.Name + ": " + role.Role
+					words += ". " + s.first(role.Name) + ": " + role.Role
 				}
 			}
-			list = append(list, "+"+at+"  "+words)
+			list = append(list, "+"+at+" min  "+words)
 		case lesson.Swap:
 			if placed || stretch.Table == nil {
 				continue
 			}
 			placed = true
-			seats := make([]string, len(cue.Roles))
-			for i, role := range cue.Roles {
-				seats[i] = role.Name + " " + role.Role
-			}
-			list = append(list, fmt.Sprintf("%s. Then one place on every %s min.", strings.Join(seats, ", "), units.Decimal(stretch.Table.Rounds[0].Seconds/60, 1)))
+			list = append(list, fmt.Sprintf("%s. Then one place on every %s min.", s.seats(cue.Roles), units.Decimal(stretch.Table.Rounds[0].Seconds/60, 1)))
 		case lesson.Begin:
 			if _, set, ok := strings.Cut(cue.Text, ". "); ok && s.size == A4 {
 				list = append(list, set)
@@ -178,17 +184,43 @@ func (s *sheet) cues(stretch lesson.Stretch) []string {
 	return list
 }
 
+// seats says who begins where, place by place.
+func (s *sheet) seats(roles []lesson.Role) string {
+	var order []string
+	names := map[string][]string{}
+	for _, role := range roles {
+		if names[role.Role] == nil {
+			order = append(order, role.Role)
+		}
+		names[role.Role] = append(names[role.Role], s.first(role.Name))
+	}
+	said := make([]string, len(order))
+	for i, role := range order {
+		said[i] = role + ": " + strings.Join(names[role], ", ")
+	}
+	return "Places: " + strings.Join(said, "; ")
+}
+
+// first is a first name, or the whole name where two share it.
+func (s *sheet) first(name string) string {
+	first, _, _ := strings.Cut(name, " ")
+	for _, b := range s.content.Plan.Budgets {
+		if other, _, _ := strings.Cut(b.Name, " "); other == first && b.Name != name {
+			return name
+		}
+	}
+	return first
+}
+
 // cautions close the sheet.
-func (s *sheet) cautions() {
-	all := append([]string{}, s.content.Plan.Cautions...)
+func (s *sheet) cautions(width float64) {
+	all := slices.Clone(s.content.Plan.Cautions)
 	if s.size == A5 {
 		all = nil
 	}
-	const advice = " No medical advice; local rules and licensed practice come first."
 	for i := range all {
-		all[i] = strings.TrimSuffix(all[i], advice)
+		all[i] = strings.TrimSpace(strings.TrimSuffix(all[i], lesson.NoAdvice))
 	}
-	words := strings.TrimSpace(strings.Join(all, " ") + " " + strings.TrimSpace(advice))
 	s.SetY(s.GetY() + 1)
-	s.text(s.margin, s.width-2*s.margin, sans, "", 8, words)
+	s.text(s.margin, width, sans, "", 8, strings.TrimSpace(strings.Join(all, " ")+" "+lesson.NoAdvice))
 }

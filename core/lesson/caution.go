@@ -7,15 +7,15 @@ import (
 	"hodometer/core/court"
 )
 
-// noAdvice ends every caution.
-const noAdvice = " No medical advice; local rules and licensed practice come first."
+// NoAdvice ends every caution.
+const NoAdvice = "No medical advice; local rules and licensed practice come first."
 
 // cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
 // follow from who plays, what is carried and how they wait. Common practice, no source.
 func cautions(p Plan, list []laid, in Inputs) []string {
 	all := []string{}
 	add := func(text string) {
-		if text = strings.TrimSpace(text) + noAdvice; !slices.Contains(all, text) {
+		if text = strings.TrimSpace(text) + " " + NoAdvice; !slices.Contains(all, text) {
 			all = append(all, text)
 		}
 	}
