@@ -4,7 +4,9 @@ import (
 	"context"
 
 	"hodometer/core/feed"
+	"hodometer/core/lesson"
 	"hodometer/core/odds"
+	"hodometer/core/rotation"
 	"hodometer/core/student"
 )
 
@@ -25,6 +27,11 @@ type Words struct {
 	Goals      []odds.Kind      `json:"goals"`
 	Misses     []odds.AfterMiss `json:"misses" description:"What a miss does to a streak"`
 	Hard       []odds.Hardness  `json:"hard" description:"How hard a stage is beside the drill as a whole"`
+
+	Rotations []rotation.Kind    `json:"rotations" description:"Ways in which a group changes places"`
+	Counted   []rotation.Counted `json:"counted" description:"What a round is counted in"`
+	Begins    []rotation.Begins  `json:"begins" description:"Which side begins a round"`
+	Steps     []lesson.StepWord  `json:"steps" description:"What lengths a block comes in"`
 }
 
 func (s *server) wordRoutes() []Route {
@@ -35,6 +42,7 @@ func (s *server) wordRoutes() []Route {
 				Spins: choices[feed.SpinWord](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Changes: choices[feed.Change](), Levels: choices[student.Level](),
 				Goals: choices[odds.Kind](), Misses: choices[odds.AfterMiss](), Hard: choices[odds.Hardness](),
+				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.StepWord](),
 			}, nil
 		}),
 	}

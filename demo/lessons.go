@@ -57,7 +57,7 @@ func timetable() []series {
 			remarks: []string{"Recovery a step late", "Suki clears deeper from the left", "Good length all evening"},
 		},
 		{
-			title: "The Thursday six", start: "17:15", minutes: 75, students: []int{noor, ines, bram, wren, callum, ottilie},
+			title: "The afternoon six", start: "14:15", minutes: 75, students: []int{noor, ines, bram, wren, callum, ottilie},
 			next: []int{0, 7},
 			blocks: []lesson.Block{
 				body(8), volleys(8), line(play("Two and Away", 10, 12)), water(4), play("Coin in the Corner", 0, 14), netGame(18), talk(4),

@@ -38,7 +38,11 @@ func (s Slot) Clashes(others []Slot) []string {
 			continue
 		}
 		both := slices.ContainsFunc(s.Students, func(id string) bool { return slices.Contains(other.Students, id) })
-		words := fmt.Sprintf("Overlaps with %s, %s %s to %s", other.Title, other.Date, other.Start, ends.Format("15:04"))
+		day := ""
+		if other.Date != s.Date {
+			day = other.Date + " "
+		}
+		words := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, ends.Format("15:04"))
 		if both {
 			words += "; a student is in both"
 		}

@@ -106,7 +106,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			streak.Goal = odds.Goal{Kind: odds.Streak, Count: 8}
 			in.Drills = map[string]drill.Document{coin.ID: streak}
 			in.Rates = map[string]map[string]odds.Rate{coin.ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
-		}, "Ada – 8 in a row is met about 1 times in 10 with the 24 balls", 0},
+		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
 		{"a limit", func(_ *lesson.Document, in *lesson.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 150}
 		}, "Ben: 172 balls planned, and the limit is 150", 0},

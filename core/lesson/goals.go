@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"strings"
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -21,7 +22,7 @@ func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error
 		return nil, nil
 	}
 	f := found(Warning, l.block, "")
-	said := map[string]string{} // names by sentence
+	said := map[string][]string{} // names and chances by goal
 	var order []string
 	for _, person := range l.people {
 		rate := in.Rates[l.block.Drill][person.ID]
@@ -37,14 +38,12 @@ func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error
 		if chance >= unlikely {
 			continue
 		}
-		sentence := fmt.Sprintf("%s is met about %s times in 10 with the %s of this block", q.Goal, units.Decimal(10*chance, 0), units.Count(s.Load.Each, "ball", "balls"))
-		if said[sentence] == "" {
-			order = append(order, sentence)
-			said[sentence] = person.Profile.Name
-		} else {
-			said[sentence] += ", " + person.Profile.Name
+		goal := q.Goal.String()
+		if said[goal] == nil {
+			order = append(order, goal)
 		}
-		goal, err := q.Fit(ctx)
+		said[goal] = append(said[goal], person.Profile.Name+" "+odds.Times(chance))
+		fitted, err := q.Fit(ctx)
 		var wrong invalid.Fields
 		switch {
 		case errors.As(err, &wrong):
@@ -53,15 +52,15 @@ func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error
 			return nil, err
 		}
 		v := l.block.variant(person.ID)
-		v.Goal, v.Why = &goal, "Met 4 times in 5 with the balls of this block."
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, goal), Change: Change{Kind: Varied, Block: l.block.ID, Variant: &v}})
+		v.Goal, v.Why = &fitted, "Met 4 times in 5 with the balls of this block."
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, fitted), Change: Change{Kind: Varied, Block: l.block.ID, Variant: &v}})
 	}
 	if len(order) == 0 {
 		return nil, nil
 	}
-	f.Reason = l.block.Title + ":"
-	for _, sentence := range order {
-		f.Reason += " " + said[sentence] + " – " + sentence + "."
+	f.Reason = fmt.Sprintf("%s, %s each:", l.block.Title, units.Count(s.Load.Each, "ball", "balls"))
+	for _, goal := range order {
+		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(said[goal], ", "))
 	}
 	return []Finding{f}, nil
 }

@@ -227,7 +227,7 @@ func (q Question) most() Answer {
 	}
 	a.Sentence = fmt.Sprintf("%s in %s min; about %s of them made, 9 times in 10 at least %s; %d or more %s",
 		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0),
-		units.Decimal(a.usual().Balls, 0), q.Goal.Count, times(chance))
+		units.Decimal(a.usual().Balls, 0), q.Goal.Count, Times(chance))
 	a.Working = q.working(a)
 	return a
 }
@@ -265,7 +265,7 @@ func (q Question) race() Answer {
 	a := q.from(r.length(), "points")
 	win := r.Win()
 	a.Chance, a.Carry = &win, 0
-	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", times(win),
+	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", Times(win),
 		units.Decimal(a.Mean, 0), units.Decimal(a.usual().Balls, 0), minutes(a.usual().Seconds))
 	return a
 }

@@ -217,7 +217,7 @@ func (e Exchange) sentence(r Rallied) string {
 	if e.Sets > 1 {
 		words += fmt.Sprintf(", %s of %d", units.Count(r.Sets, "set", "sets"), e.Sets)
 	}
-	words += fmt.Sprintf("; with their misses about %s. %d in that time: %s", units.Decimal(r.Expected, 0), e.Wanted, times(r.Chance))
+	words += fmt.Sprintf("; with their misses about %s. %d in that time: %s", units.Decimal(r.Expected, 0), e.Wanted, Times(r.Chance))
 	switch {
 	case r.Needed == nil:
 		return words + ", and no pace that lands is quick enough: lower the ball over the net or come closer"

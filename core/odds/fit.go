@@ -90,13 +90,13 @@ func (q Question) Suggest(ctx context.Context, a Answer) (*Goal, string, error) 
 	if q.Goal.Kind == Most {
 		limit = 60 * q.Goal.Minutes
 	}
-	said := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), times(*a.Chance))
+	said := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
 	if q.Goal.Kind == FirstTo { // its chance is that of winning
 		chance, err := q.Within(ctx)
 		if err != nil {
 			return nil, "", err
 		}
-		said = fmt.Sprintf("In %s min it is over %s.", minutes(limit), times(chance))
+		said = fmt.Sprintf("In %s min it is over %s.", minutes(limit), Times(chance))
 	}
 	goal, err := q.Fit(ctx)
 	var wrong invalid.Fields

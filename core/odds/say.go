@@ -8,15 +8,19 @@ import (
 	"hodometer/core/working"
 )
 
-// times says how likely something is, as coaches count.
-func times(chance float64) string {
+// Times says how likely something is, as coaches count.
+func Times(chance float64) string {
 	switch {
 	case chance >= 0.995:
 		return "nearly always"
 	case chance < 0.005:
 		return "hardly ever"
+	case chance < 0.015:
+		return "once in 100"
 	case chance < 0.095 || chance > 0.905:
 		return units.Decimal(100*chance, 0) + " times in 100"
+	case chance < 0.15:
+		return "once in 10"
 	}
 	return units.Decimal(10*chance, 0) + " times in 10"
 }
@@ -85,8 +89,8 @@ func (q Question) working(a Answer) working.Working {
 	case Rallies:
 		b := q.Goal.band(q.Rate)
 		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ", "Geometric distribution"
-		add("Rallies of that length", times(b.wanted))
-		add("Too long, stopped", times(b.tooLong))
+		add("Rallies of that length", Times(b.wanted))
+		add("Too long, stopped", Times(b.tooLong))
 		add("Strokes in a rally", units.Decimal(b.strokes, 1))
 	default:
 		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
@@ -104,7 +108,7 @@ func (q Question) working(a Answer) working.Working {
 			if q.Goal.Kind == Most {
 				words = "at least " + rounded(each.Balls)
 			}
-			add(times(each.Share), words)
+			add(Times(each.Share), words)
 		}
 	}
 	add("One ball every", units.Decimal(q.Clock.Gap, 1)+" s")

@@ -12,6 +12,7 @@ export const routes: RouteDefinition = {
   '/drills/:id': wrap({ asyncComponent: () => import('./views/drills/Drill.svelte') }),
   '/lessons': wrap({ asyncComponent: () => import('./views/lessons/Lessons.svelte') }),
   '/lessons/:id': wrap({ asyncComponent: () => import('./views/lessons/Lesson.svelte') }),
+  '/lessons/:id/sheet': wrap({ asyncComponent: () => import('./views/sheet/Sheet.svelte') }),
   '/lessons/:id/courtside': wrap({ asyncComponent: () => import('./views/courtside/Courtside.svelte') }),
   '/lessons/:id/afterwards': wrap({ asyncComponent: () => import('./views/afterwards/Afterwards.svelte') }),
   '/reckoner': wrap({ asyncComponent: () => import('./views/reckoner/Reckoner.svelte') }),

@@ -19,6 +19,8 @@ export const keys = {
   lessons: ['lessons'] as const,
   lesson: (id: string) => ['lessons', id] as const,
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
+  templates: ['lessons', 'templates'] as const,
+  sheet: (id: string) => ['lessons', id, 'sheet'] as const,
   settings: ['settings'] as const,
   courts: ['courts'] as const,
   words: ['words'] as const,

@@ -1,59 +1,122 @@
 <script lang="ts">
-  import type { Plan } from '../lib/api/client'
+  import type { Finding, Plan } from '../lib/api/client'
+  import { actOf, dropAt, type RoadAct } from './keys'
 
   interface Props {
     plan: Plan
     /** Seconds travelled, courtside. */
     at?: number
     selected?: string
-    onselect?: (block: string) => void
-    /** A block was stretched to so many seconds by its end. */
-    onstretch?: (block: string, seconds: number) => void
+    /** A block is shaped: with a key, or by dragging. */
+    onact?: (block: string, act: RoadAct | { kind: 'move to'; to: number }) => void
+    /** A sign was opened. */
+    onsign?: (finding: Finding) => void
     height?: number
   }
-  let { plan, at, selected, onselect, onstretch, height = 150 }: Props = $props()
+  let { plan, at, selected, onact, onsign, height = 150 }: Props = $props()
 
+  /** What is being dragged: the end of a block, or a whole block. */
+  interface Drag {
+    block: string
+    start: number
+    end: number
+    grabbed: number
+    second: number
+    whole: boolean
+  }
+  /** Pixels a pointer moves before a block is dragged and not just chosen. */
+  const slack = 6
+  const signSize = 24
+
+  let svg = $state<SVGSVGElement>()
   let width = $state(800)
-  let stretching = $state<{ block: string; start: number; seconds: number } | null>(null)
+  let drag = $state<Drag | null>(null)
 
   const total = $derived(Math.max(plan.booked, plan.planned, 300))
   const x = $derived((second: number) => (second / total) * width)
   const foot = $derived(height - 26)
+  const headroom = $derived(onsign ? signSize + 6 : 10)
   /** Effort out of ten as height; a break dips to the verge. */
-  const top = $derived((effort: number) => foot - 12 - (effort / 10) * (foot - 22))
+  const top = $derived((effort: number) => foot - 12 - (effort / 10) * (foot - 12 - headroom))
   const milestoneStep = $derived(width / plan.milestones.length < 44 ? 3 : 1)
   const short = (title: string, room: number) => {
     const letters = Math.floor(room / 7.5) - 1
     return letters < 3 ? '' : title.length <= letters ? title : `${title.slice(0, letters - 1)}…`
   }
 
-  function grab(event: PointerEvent, block: string, start: number, end: number) {
-    event.preventDefault()
-    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-    stretching = { block, start, seconds: end - start }
+  /** The signs with their places: those of a block stand above it, the others at the beginning of the road. */
+  const signs = $derived.by(() => {
+    return plan.findings.map((finding, i) => {
+      const stretch = plan.stretches.find((s) => s.block === finding.block)
+      const stands = (other: Finding) => plan.stretches.find((s) => s.block === other.block) === stretch
+      const n = plan.findings.slice(0, i).filter(stands).length
+      const high = stretch ? top(stretch.effort) - 2 : signSize
+      const from = x(stretch ? stretch.start : 0) + 2 + n * (signSize + 3)
+      return { finding, x: Math.min(from, width - signSize), y: Math.max(0, high - signSize) }
+    })
+  })
+  const marks = { problem: '✕', warning: '!', note: 'i' }
+  const dropped = $derived(drag?.whole ? dropAt(drag.second, plan.stretches, drag.block) : -1)
+  /** Where the dragged block would begin. */
+  const dropLine = $derived.by(() => {
+    if (!drag?.whole) return 0
+    const others = plan.stretches.filter((s) => s.block !== drag?.block)
+    return x(others[dropped]?.start ?? plan.planned)
+  })
+
+  const secondAt = (event: PointerEvent) => {
+    const box = svg?.getBoundingClientRect()
+    return box ? ((event.clientX - box.left) / box.width) * total : 0
+  }
+
+  function grab(event: PointerEvent, block: string, start: number, end: number, whole: boolean) {
+    if (!onact || event.button !== 0) return
+    if (!whole) event.preventDefault()
+    const second = secondAt(event)
+    drag = { block, start, end, grabbed: second, second: whole ? second : end, whole: false }
+    if (!whole) (event.currentTarget as Element).setPointerCapture(event.pointerId)
   }
 
   function pull(event: PointerEvent) {
-    if (!stretching) return
-    const box = (event.currentTarget as Element).closest('svg')?.getBoundingClientRect()
-    if (!box) return
-    const second = ((event.clientX - box.left) / box.width) * total
-    stretching.seconds = Math.max(30, Math.round((second - stretching.start) / 30) * 30)
+    if (!drag) return
+    drag.second = secondAt(event)
+    if (!drag.whole && Math.abs(x(drag.second - drag.grabbed)) > slack && event.currentTarget === svg) {
+      drag.whole = true
+      svg?.setPointerCapture(event.pointerId)
+    }
   }
 
-  function release() {
-    if (stretching) onstretch?.(stretching.block, stretching.seconds)
-    stretching = null
+  const stretched = (d: Drag) => Math.max(30, Math.round((d.second - d.start) / 30) * 30)
+
+  function letGo(event: PointerEvent) {
+    if (!drag) return
+    const { block, start, end, whole } = drag
+    if (whole) onact?.(block, { kind: 'move to', to: dropped })
+    else if (event.currentTarget !== svg)
+      onact?.(block, { kind: 'stretch', by: (stretched(drag) - (end - start)) / 60 })
+    drag = null
+  }
+
+  function press(event: KeyboardEvent, block: string) {
+    const act = actOf(event.key, event.shiftKey)
+    if (!act || event.altKey || event.ctrlKey || event.metaKey) return
+    event.preventDefault()
+    onact?.(block, act)
   }
 </script>
 
 <svg
+  bind:this={svg}
   bind:clientWidth={width}
   viewBox="0 0 {width} {height}"
   {height}
   class="road"
+  class:dragging={drag?.whole}
   role="group"
   aria-label="The lesson as a road"
+  onpointermove={pull}
+  onpointerup={letGo}
+  onpointercancel={() => (drag = null)}
 >
   <line x1="0" x2={width} y1={foot} y2={foot} class="ground" />
   {#each plan.milestones as stone, i (stone.second)}
@@ -77,21 +140,20 @@
     {@const left = x(stretch.start)}
     {@const room = x(stretch.end) - left}
     {@const high = top(stretch.effort)}
+    {@const low = high > foot - 24}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
-      role={onselect ? 'button' : 'img'}
-      tabindex={onselect ? 0 : undefined}
-      aria-label="{stretch.clock} {stretch.title}, {stretch.fits}"
-      aria-pressed={onselect ? selected === stretch.block : undefined}
+      role={onact ? 'button' : 'img'}
+      tabindex={onact ? 0 : undefined}
+      aria-label="{stretch.clock} {stretch.title}, {stretch.fits}{stretch.pinned ? ', pinned' : ''}"
+      aria-pressed={onact ? selected === stretch.block : undefined}
+      aria-describedby={onact ? 'road-keys' : undefined}
       class="stretch"
       class:selected={selected === stretch.block}
       class:over={stretch.over > 0}
-      onclick={() => onselect?.(stretch.block)}
-      onkeydown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return
-        event.preventDefault()
-        onselect?.(stretch.block)
-      }}
+      onclick={() => onact?.(stretch.block, { kind: 'choose' })}
+      onpointerdown={(event) => grab(event, stretch.block, stretch.start, stretch.end, true)}
+      onkeydown={(event) => press(event, stretch.block)}
     >
       <title>{stretch.title}: {stretch.fits}</title>
       <path d="M{left + 1} {foot}V{high + 5}q0 -5 5 -5H{left + room - 6}q5 0 5 5V{foot}Z" class="block" />
@@ -107,15 +169,18 @@
           class="setup"
         />
       {/if}
-      <text
-        x={left + 7}
-        y={high > foot - 24 ? high - 6 : high + 17}
-        class="title"
-        class:above={high > foot - 24}>{short(stretch.title, room)}</text
+      <text x={left + 7} y={low ? high - 6 : high + 17} class="title" class:above={low}
+        >{short(stretch.title, room)}</text
       >
-      {#if stretch.over > 0}<text x={left + 7} y={high - 5} class="flag">over</text>{/if}
+      {#if stretch.pinned}
+        <path
+          d="M{left + room - 14} {foot - 22}v-9m-4 0h8m-7 0v-6h6v6m-3 9v6"
+          class="pin"
+          class:onDark={selected === stretch.block}
+        />
+      {/if}
     </g>
-    {#if onstretch}
+    {#if onact}
       <rect
         x={left + room - 7}
         y={high}
@@ -123,22 +188,52 @@
         height={foot - high}
         class="handle"
         role="presentation"
-        onpointerdown={(event) => grab(event, stretch.block, stretch.start, stretch.end)}
-        onpointermove={pull}
-        onpointerup={release}
-        onpointercancel={() => (stretching = null)}
+        onpointerdown={(event) => grab(event, stretch.block, stretch.start, stretch.end, false)}
+        onpointermove={(event) => {
+          event.stopPropagation()
+          if (drag) drag.second = secondAt(event)
+        }}
+        onpointerup={(event) => {
+          event.stopPropagation()
+          letGo(event)
+        }}
       />
     {/if}
-    {#if stretching?.block === stretch.block}
-      <rect
-        x={left}
-        y={high}
-        width={x(stretch.start + stretching.seconds) - left}
-        height={foot - high}
-        class="ghost"
-      />
+    {#if drag?.block === stretch.block && !drag.whole && drag.second !== drag.grabbed}
+      <rect x={left} y={high} width={x(stretched(drag))} height={foot - high} class="ghost" />
     {/if}
   {/each}
+  {#if drag?.whole}
+    <path d="M{dropLine} {foot + 2}V4m-6 0h12" class="dropLine" />
+  {/if}
+  {#if onsign}
+    {#each signs as sign (sign.finding.reason)}
+      <g
+        role="button"
+        tabindex="0"
+        class="sign {sign.finding.severity}"
+        aria-label="{sign.finding.severity}: {sign.finding.reason}"
+        onclick={() => onsign(sign.finding)}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return
+          event.preventDefault()
+          onsign(sign.finding)
+        }}
+      >
+        <title>{sign.finding.reason}</title>
+        <rect
+          x={sign.x + 1}
+          y={sign.y + 1}
+          width={signSize - 2}
+          height={signSize - 2}
+          rx={sign.finding.severity === 'warning' ? signSize / 2 : sign.finding.severity === 'note' ? 6 : 0}
+        />
+        <text x={sign.x + signSize / 2} y={sign.y + signSize * 0.71} text-anchor="middle"
+          >{marks[sign.finding.severity]}</text
+        >
+      </g>
+    {/each}
+  {/if}
   {#if plan.booked < total}
     <line x1={x(plan.booked)} x2={x(plan.booked)} y1="0" y2={foot} class="booked" />
   {/if}
@@ -153,6 +248,9 @@
     width: 100%;
     display: block;
     overflow: visible;
+  }
+  .dragging {
+    cursor: grabbing;
   }
   .ground {
     stroke: var(--color-base-content);
@@ -175,7 +273,9 @@
     fill: var(--color-base-content);
   }
   .stretch[role='button'] {
-    cursor: pointer;
+    cursor: grab;
+    touch-action: pan-y;
+    user-select: none;
   }
   .stretch.selected .block {
     fill: var(--color-primary);
@@ -190,14 +290,18 @@
   .stretch:focus-visible {
     outline-offset: -3px;
   }
-  .title,
-  .flag {
+  .title {
     font-size: 14px;
     fill: var(--color-base-content);
+    pointer-events: none;
   }
-  .flag {
-    fill: var(--color-error);
-    font-weight: 600;
+  .pin {
+    fill: none;
+    stroke: var(--color-base-content);
+    stroke-width: 1.6;
+  }
+  .pin.onDark {
+    stroke: var(--color-primary-content);
   }
   .handle {
     fill: transparent;
@@ -209,6 +313,33 @@
     stroke: var(--color-primary);
     stroke-dasharray: 4 3;
     pointer-events: none;
+  }
+  .dropLine {
+    fill: none;
+    stroke: var(--color-primary);
+    stroke-width: 3;
+  }
+  .sign {
+    cursor: pointer;
+    font-size: 15px;
+    font-weight: 700;
+  }
+  .sign rect {
+    fill: var(--color-base-100);
+    stroke: currentColor;
+    stroke-width: 2;
+  }
+  .sign text {
+    fill: currentColor;
+  }
+  .problem {
+    color: var(--color-error);
+  }
+  .warning {
+    color: var(--color-warning);
+  }
+  .note {
+    color: var(--color-info);
   }
   .booked {
     stroke: var(--color-error);

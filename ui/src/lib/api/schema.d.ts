@@ -2817,8 +2817,12 @@ export interface components {
             student: string;
         };
         Words: {
+            /** @description Which side begins a round */
+            begins: components["schemas"]["RotationBegins"][];
             /** @description Transformations of a pattern */
             changes: components["schemas"]["FeedChange"][];
+            /** @description What a round is counted in */
+            counted: components["schemas"]["RotationCounted"][];
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
             goals: components["schemas"]["OddsKind"][];
@@ -2832,7 +2836,11 @@ export interface components {
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];
             paces: components["schemas"]["FeedPace"][];
+            /** @description Ways in which a group changes places */
+            rotations: components["schemas"]["RotationKind"][];
             spins: components["schemas"]["FeedSpinWord"][];
+            /** @description What lengths a block comes in */
+            steps: components["schemas"]["LessonStepWord"][];
             strokes: components["schemas"]["FeedStroke"][];
             ways: components["schemas"]["FeedWay"][];
         };

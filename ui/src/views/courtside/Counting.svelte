@@ -58,6 +58,7 @@
     <p class="px-1 text-sm">
       {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
     </p>
+    {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
     {#if way === 'ball'}
       {#if noting && counter.aim}
         <Landing

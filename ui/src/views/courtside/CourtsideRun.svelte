@@ -14,6 +14,7 @@
   import Counting from './Counting.svelte'
   import { Run } from './courtside.svelte'
   import { callCue, keepAwake } from './signals'
+  import WhoIsHere from './WhoIsHere.svelte'
 
   interface Props {
     first: Courtside
@@ -76,6 +77,7 @@
       >Plan</a
     >
     <h1 class="truncate text-base font-semibold">{run.data.lesson.document.title}</h1>
+    <WhoIsHere data={run.data} second={run.second} ondone={() => run.reload()} />
     <button class="btn btn-sm btn-ghost" onclick={setSound} aria-pressed={sound}
       >Sound {sound ? 'on' : 'off'}</button
     >

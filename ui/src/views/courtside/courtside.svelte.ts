@@ -78,6 +78,13 @@ export class Run {
     this.second = this.data.second + since
   }
 
+  /** reload reads a lesson that was planned anew. */
+  async reload() {
+    const id = this.data.lesson.id
+    this.take(await answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id } } })))
+    this.counters = this.data.counters
+  }
+
   async set(second: number, running: boolean, finished = false) {
     try {
       const id = this.data.lesson.id

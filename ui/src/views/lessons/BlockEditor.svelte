@@ -1,31 +1,37 @@
 <script lang="ts">
-  import type { Block, Stretch, Working } from '../../lib/api/client'
+  import type { Block, Stretch, Words, Working } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import Places from './Places.svelte'
+  import type { Planner } from './planner.svelte'
+  import Variants from './Variants.svelte'
 
   interface Props {
+    planner: Planner
     block: Block
     stretch: Stretch | undefined
-    errors: Record<string, string>
-    /** Where the block stands in the document, for its errors. */
-    path: string
-    first: boolean
-    last: boolean
-    onchange: (part: Partial<Block>) => void
-    onmove: (by: number) => void
-    onremove: () => void
+    names: Record<string, string>
+    words: Words | undefined
   }
-  let { block, stretch, errors, path, first, last, onchange, onmove, onremove }: Props = $props()
+  let { planner, block, stretch, names, words }: Props = $props()
   let open = $state<Working | null>(null)
+  let tab = $state<'block' | 'places' | 'players'>('block')
 
+  const errors = $derived(planner.draft.fields)
+  const path = $derived(`blocks.${planner.at}`)
+  const first = $derived(planner.at === 0)
+  const last = $derived(planner.at === planner.document.blocks.length - 1)
   const error = (field: string) => errors[`${path}.${field}`]
   const callError = (i: number) => errors[`${path}.calls.${i}.minute`] ?? errors[`${path}.calls.${i}.say`]
-  const roles = (text: string) =>
-    text
-      .split(',')
-      .map((role) => role.trim())
-      .filter(Boolean)
+  const onchange = (part: Partial<Block>) => planner.set(block.id, part)
+  const tabs = $derived([
+    { key: 'block' as const, label: 'The block' },
+    { key: 'places' as const, label: 'Who is where' },
+    ...(stretch?.load ? [{ key: 'players' as const, label: 'Each player' }] : []),
+  ])
+  const shown = $derived(tabs.some((t) => t.key === tab) ? tab : 'block')
 
   function call(i: number, part: Partial<Block['calls'][number]>) {
     onchange({ calls: block.calls.map((c, j) => (j === i ? { ...c, ...part } : { ...c })) })
@@ -37,9 +43,16 @@
     <h2 id="block-title">{block.title}</h2>
     <span class="hint text-sm">{block.kind}</span>
     <div class="ml-auto flex gap-1">
-      <button class="btn btn-sm" disabled={first} onclick={() => onmove(-1)}>Earlier</button>
-      <button class="btn btn-sm" disabled={last} onclick={() => onmove(1)}>Later</button>
-      <button class="btn btn-sm" onclick={onremove}>Take out</button>
+      <button
+        class="btn btn-sm"
+        aria-pressed={block.pinned ?? false}
+        onclick={() => void planner.pin(block.id)}>{block.pinned ? 'Unpin' : 'Pin'}</button
+      >
+      <button class="btn btn-sm" disabled={first} onclick={() => void planner.move(block.id, -1)}
+        >Earlier</button
+      >
+      <button class="btn btn-sm" disabled={last} onclick={() => void planner.move(block.id, 1)}>Later</button>
+      <button class="btn btn-sm" onclick={() => void planner.takeOut(block.id)}>Take out</button>
     </div>
   </div>
   {#if stretch}
@@ -48,89 +61,168 @@
       <button class="link text-sm" onclick={() => (open = stretch.time)}>How this came about</button>
     </p>
   {/if}
-  <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
-    <div class="col-span-2">
-      <TextField
-        label="Block title"
-        value={block.title}
-        error={error('title')}
-        onchange={(title) => onchange({ title })}
-      />
-    </div>
-    <NumberField
-      label="Minutes"
-      unit="min"
-      step={0.5}
-      value={block.minutes}
-      error={error('minutes')}
-      onchange={(minutes) => onchange({ minutes })}
-    />
-    <NumberField
-      label="Effort out of 10"
-      value={block.effort}
-      error={error('effort')}
-      onchange={(effort) => onchange({ effort })}
-    />
-    {#if block.kind === 'drill' && stretch?.load}
-      <NumberField
-        label="Turns each"
-        value={stretch.load.turns}
-        error={error('turns')}
-        onchange={(turns) => onchange({ turns })}
-      />
-      <p class="col-span-2 self-end pb-2 text-sm">
-        <a class="link" href="#/drills/{block.drill}">Open the drill</a>
-      </p>
-    {/if}
-    {#if block.kind === 'ball warm-up'}
-      <div class="col-span-2">
-        <TextField
-          label="Roles, with commas"
-          value={block.roles.join(', ')}
-          error={error('roles') ?? error('roles.0') ?? error('roles.1')}
-          onchange={(text) => onchange({ roles: roles(text) })}
-        />
-      </div>
-      <NumberField
-        label="Swap after"
-        unit="min"
-        step={0.5}
-        value={block.swap ?? 1}
-        error={error('swap')}
-        onchange={(swap) => onchange({ swap })}
-      />
-    {/if}
+  <div class="mt-2 flex flex-wrap gap-1" role="tablist" aria-label="About this block">
+    {#each tabs as each (each.key)}
+      <button
+        class="btn btn-sm"
+        class:btn-neutral={shown === each.key}
+        role="tab"
+        aria-selected={shown === each.key}
+        onclick={() => (tab = each.key)}>{each.label}</button
+      >
+    {/each}
   </div>
-  {#if block.kind !== 'drill' && block.kind !== 'break'}
-    <h3 class="mt-4 text-sm font-semibold">What to call, and when</h3>
-    <ol class="mt-1 flex flex-col gap-2">
-      {#each block.calls as each, i (i)}
-        <li class="grid grid-cols-[6.5rem_1fr_auto] items-start gap-2">
-          <NumberField
-            label="At minute"
-            value={each.minute}
-            step={0.5}
-            onchange={(minute) => call(i, { minute })}
+  {#if shown === 'places'}
+    <div class="mt-3" role="tabpanel" aria-label="Who is where">
+      <Places {block} {stretch} {names} {words} {errors} {path} {onchange} />
+    </div>
+  {:else if shown === 'players' && stretch}
+    <div class="mt-3" role="tabpanel" aria-label="Each player">
+      <Variants {planner} {block} {stretch} {names} {words} {errors} {path} />
+    </div>
+  {:else}
+    <div class="mt-3" role="tabpanel" aria-label="The block">
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <div class="col-span-2">
+          <TextField
+            label="Block title"
+            value={block.title}
+            error={error('title')}
+            onchange={(title) => onchange({ title })}
           />
-          <TextField label="Say" value={each.say} error={callError(i)} onchange={(say) => call(i, { say })} />
-          <button
-            class="btn btn-sm mt-7"
-            onclick={() => onchange({ calls: block.calls.filter((_, j) => j !== i) })}
-            >Drop<span class="sr-only"> call {i + 1}</span></button
-          >
-        </li>
-      {/each}
-    </ol>
-    <button
-      class="btn btn-sm mt-2"
-      onclick={() =>
-        onchange({
-          calls: [
-            ...block.calls,
-            { minute: Math.min((block.calls.at(-1)?.minute ?? -1) + 1, block.minutes - 0.5), say: 'Change' },
-          ],
-        })}>Add a call</button
-    >
+        </div>
+        <NumberField
+          label="Minutes"
+          unit="min"
+          step={0.5}
+          value={block.minutes}
+          error={error('minutes')}
+          onchange={(minutes) => onchange({ minutes })}
+        />
+        <NumberField
+          label="Effort out of 10"
+          value={block.effort}
+          error={error('effort')}
+          onchange={(effort) => onchange({ effort })}
+        />
+        {#if stretch?.load}
+          <NumberField
+            label="Turns each"
+            value={stretch.load.turns}
+            error={error('turns')}
+            onchange={(turns) => onchange({ turns })}
+          />
+          <NumberField
+            label="Lines"
+            min={1}
+            value={block.lines ?? 1}
+            error={error('lines')}
+            onchange={(lines) => onchange({ lines })}
+          />
+          <SelectField
+            label="Played as"
+            value={block.kind}
+            options={[
+              { value: 'drill', label: 'a drill' },
+              { value: 'drill as points', label: 'points' },
+            ]}
+            onchange={(kind) => onchange({ kind })}
+          />
+          <p class="self-end pb-2 text-sm">
+            <a class="link" href="#/drills/{block.drill}">Open the drill</a>
+          </p>
+        {/if}
+      </div>
+      <details class="mt-3">
+        <summary class="cursor-pointer text-sm font-semibold">How it may be fitted</summary>
+        <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-5">
+          <NumberField
+            label="Wanted"
+            unit="min"
+            step={0.5}
+            min={0}
+            value={block.wanted || block.minutes}
+            error={error('wanted')}
+            onchange={(wanted) => onchange({ wanted })}
+          />
+          <NumberField
+            label="At least"
+            unit={block.least ? 'min' : 'min, 0 = usual'}
+            step={0.5}
+            min={0}
+            value={block.least ?? 0}
+            error={error('least')}
+            onchange={(least) => onchange({ least })}
+          />
+          <NumberField
+            label="At most"
+            unit={block.most ? 'min' : 'min, 0 = usual'}
+            step={0.5}
+            min={0}
+            value={block.most ?? 0}
+            error={error('most')}
+            onchange={(most) => onchange({ most })}
+          />
+          <SelectField
+            label="Comes in"
+            value={block.step ?? 'any length'}
+            options={words?.steps ?? ['any length']}
+            error={error('step')}
+            onchange={(step) => onchange({ step: step === 'any length' ? undefined : step })}
+          />
+          <SelectField
+            label="Its minutes matter"
+            value={String(block.weight ?? 0)}
+            options={[
+              { value: '0', label: 'as usual' },
+              { value: '1', label: 'little' },
+              { value: '3', label: 'more' },
+              { value: '5', label: 'most' },
+            ]}
+            onchange={(weight) => onchange({ weight: Number(weight) || undefined })}
+          />
+        </div>
+      </details>
+      {#if !block.drill && block.kind !== 'break'}
+        <h3 class="mt-4 text-sm font-semibold">What to call, and when</h3>
+        <ol class="mt-1 flex flex-col gap-2">
+          {#each block.calls as each, i (i)}
+            <li class="grid grid-cols-[6.5rem_1fr_auto] items-start gap-2">
+              <NumberField
+                label="At minute"
+                value={each.minute}
+                step={0.5}
+                onchange={(minute) => call(i, { minute })}
+              />
+              <TextField
+                label="Say"
+                value={each.say}
+                error={callError(i)}
+                onchange={(say) => call(i, { say })}
+              />
+              <button
+                class="btn btn-sm mt-7"
+                onclick={() => onchange({ calls: block.calls.filter((_, j) => j !== i) })}
+                >Drop<span class="sr-only"> call {i + 1}</span></button
+              >
+            </li>
+          {/each}
+        </ol>
+        <button
+          class="btn btn-sm mt-2"
+          onclick={() =>
+            onchange({
+              calls: [
+                ...block.calls,
+                {
+                  minute: Math.min((block.calls.at(-1)?.minute ?? -1) + 1, block.minutes - 0.5),
+                  say: 'Change',
+                },
+              ],
+            })}>Add a call</button
+        >
+      {/if}
+    </div>
   {/if}
 </section>
 <WorkingDialog working={open} onclose={() => (open = null)} />

@@ -9,6 +9,10 @@
   const document = $derived(lesson.document)
   const open = $derived(`#/lessons/${lesson.id}`)
   const carry = $derived(lesson.plan.drums.filter((drum) => drum.name === 'Balls' || drum.name === 'Baskets'))
+  const list = (pieces: { count: number; name: string }[]) =>
+    pieces.map((p) => `${p.count} ${p.name}`).join(', ')
+  /** What stands on court when the first drill begins. */
+  const firstDrill = $derived(lesson.plan.stretches.find((s) => s.comes.length > 0))
   const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
 </script>
 
@@ -28,7 +32,16 @@
       {/each}
     </span>
   </div>
+  {#each lesson.clashes as clash (clash)}<p class="text-error text-sm">{clash}</p>{/each}
   <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
+  {#if lesson.plan.carry.length}
+    <p class="mt-1 text-sm">
+      <strong>Carry</strong>
+      {list(lesson.plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {list(
+          firstDrill.comes,
+        )}{/if}.
+    </p>
+  {/if}
   <div class="mt-2 flex flex-wrap items-center gap-2">
     {#if lesson.state === 'finished'}
       <a class="btn btn-sm btn-primary" href="{open}/afterwards">Afterwards</a>
@@ -38,6 +51,7 @@
       >
     {/if}
     <a class="btn btn-sm" href={open}>Plan</a>
+    <a class="btn btn-sm" href="{open}/sheet">Run sheet</a>
     {#if signs > 0}<a class="link text-error ml-auto text-sm" href={open}
         >{signs === 1 ? '1 thing' : `${signs} things`} to look at</a
       >{/if}

@@ -2,28 +2,23 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import {
-    answer,
-    api,
-    isNew,
-    over,
-    say,
-    type Block,
-    type Lesson,
-    type LessonDocument,
-    type Plan,
-  } from '../../lib/api/client'
-  import { keys, renew, students as allStudents } from '../../lib/data'
-  import { Draft } from '../../lib/draft.svelte'
+  import { answer, api, isNew, say, type Finding, type Lesson, type LessonChange } from '../../lib/api/client'
+  import { keys, renew, students as allStudents, wordsQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
   import SaveState from '../../lib/SaveState.svelte'
-  import TextField from '../../lib/TextField.svelte'
   import Road from '../../road/Road.svelte'
+  import type { RoadAct } from '../../road/keys'
+  import AddBlocks from './AddBlocks.svelte'
   import BlockEditor from './BlockEditor.svelte'
+  import Booking from './Booking.svelte'
+  import Copies from './Copies.svelte'
+  import CourtPlans from './CourtPlans.svelte'
+  import FindingItem from './FindingItem.svelte'
   import Findings from './Findings.svelte'
-  import StudentPicker from './StudentPicker.svelte'
+  import Group from './Group.svelte'
+  import { Planner } from './planner.svelte'
+  import Said from './Said.svelte'
 
   interface Props {
     lesson: Lesson
@@ -33,93 +28,62 @@
   const client = useQueryClient()
   // The planner is made anew for every lesson and version that is read.
   // svelte-ignore state_referenced_locally
-  const { id, version, document, plan: firstPlan, state: came } = lesson
-  const draft = new Draft<LessonDocument>(document, version, async (body, base) => {
-    const kept = await answer(
-      api.PUT('/api/lessons/{id}', { params: { path: { id }, header: over(base) }, body }),
-    )
-    void client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
-    return kept.version
-  })
-  let plan = $state.raw<Plan>(firstPlan)
-  let selected = $state('')
-  let unread = $state('')
-  let chosenDrill = $state('')
-
+  const planner = new Planner(lesson)
+  // svelte-ignore state_referenced_locally
+  const { id, state: came, clashes } = lesson
+  const { draft } = planner
+  const words = wordsQuery()
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: true }],
     queryFn: () => allStudents(true),
   }))
-  const ready = createQuery(() => ({
-    queryKey: keys.blocks(draft.document.students.length),
-    queryFn: () =>
-      answer(
-        api.GET('/api/lessons/blocks', { params: { query: { people: draft.document.students.length } } }),
-      ),
-  }))
-  const at = $derived(draft.document.blocks.findIndex((block) => block.id === selected))
-  const sports = $derived(
-    new Set(
-      (people.data ?? []).filter((s) => draft.document.students.includes(s.id)).map((s) => s.profile.sport),
-    ),
-  )
-  /** Students put away stay where they are chosen. */
-  const choosable = $derived(
-    (people.data ?? []).filter((s) => !s.away || draft.document.students.includes(s.id)),
-  )
+  const names = $derived(Object.fromEntries((people.data ?? []).map((s) => [s.id, s.profile.name])))
+  let sign = $state.raw<Finding | null>(null)
+  let faults = $state(0)
 
   $effect(() => {
-    const body = $state.snapshot(draft.document)
+    const body = planner.snapshot()
+    void faults // what is watched in a student shows in the plan
     let current = true
     answer(api.POST('/api/lessons/preview', { body }))
       .then((laid) => {
         if (!current) return
-        plan = laid
-        unread = ''
+        planner.plan = laid
+        planner.unread = ''
+        if (sign) sign = laid.findings.find((f) => f.reason === sign?.reason) ?? null
       })
       .catch((error: unknown) => {
-        if (current) unread = say(error)
+        if (current) planner.unread = say(error)
       })
     return () => (current = false)
   })
 
-  function add(block: Block) {
-    const fresh = { ...block, id: v7() }
-    draft.change((d) => {
-      const last = d.blocks.at(-1)
-      const beforeTalk = last?.kind === 'closing talk' && block.kind !== 'closing talk'
-      d.blocks.splice(at >= 0 ? at + 1 : d.blocks.length - (beforeTalk ? 1 : 0), 0, fresh)
-    })
-    selected = fresh.id
+  function act(block: string, what: RoadAct | { kind: 'move to'; to: number }) {
+    const minutes = planner.document.blocks.find((b) => b.id === block)?.minutes ?? 0
+    switch (what.kind) {
+      case 'choose':
+        planner.selected = planner.selected === block ? '' : block
+        return
+      case 'move':
+        return void planner.move(block, what.by)
+      case 'move to':
+        return void planner.alter({ kind: 'move', block, to: what.to })
+      case 'stretch':
+        return void planner.stretch(block, Math.round((minutes + what.by) * 2) / 2)
+      case 'pin':
+        return void planner.pin(block)
+      case 'take out':
+        return void planner.takeOut(block)
+    }
   }
 
-  function move(by: number) {
-    draft.change((d) => {
-      const [block] = d.blocks.splice(at, 1)
-      if (block) d.blocks.splice(at + by, 0, block)
-    })
-  }
-
-  function remove() {
-    const next = draft.document.blocks[at + 1] ?? draft.document.blocks[at - 1]
-    draft.change((d) => d.blocks.splice(at, 1))
-    selected = next?.id ?? ''
-  }
-
-  const set = (block: string, part: Partial<Block>) =>
-    draft.change((d) => {
-      const found = d.blocks.find((b) => b.id === block)
-      if (found) Object.assign(found, part)
-    })
+  const remedy = (change: LessonChange) => void planner.alter(change)
 
   async function keepCopy() {
     try {
       const path = { id: v7() }
       await answer(
-        api.PUT('/api/lessons/{id}', {
-          params: { path, header: isNew },
-          body: $state.snapshot(draft.document),
-        }),
+        api.PUT('/api/lessons/{id}', { params: { path, header: isNew }, body: planner.snapshot() }),
       )
       await renew(client, keys.lessons)
       await push(`/lessons/${path.id}`)
@@ -151,6 +115,8 @@
   <div class="ml-auto flex flex-wrap gap-2">
     <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
     <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
+    <a class="btn btn-sm" href="#/lessons/{id}/sheet" onclick={() => void draft.flush()}>Run sheet</a>
+    <Copies {id} date={draft.document.date} before={() => draft.flush()} />
     <button class="btn btn-sm" onclick={() => putAway(true)}>Put away</button>
     <a
       class="btn btn-sm btn-primary"
@@ -161,120 +127,59 @@
     </a>
   </div>
 </div>
+{#each clashes as clash (clash)}<p class="text-error mt-1 text-sm" role="alert">{clash}</p>{/each}
 
 <section class="sheet mt-4" aria-label="Road">
   <Road
-    {plan}
-    {selected}
-    onselect={(block) => (selected = selected === block ? '' : block)}
-    onstretch={(block, seconds) => set(block, { minutes: seconds / 60 })}
-    height={170}
+    plan={planner.plan}
+    selected={planner.selected}
+    onact={act}
+    onsign={(finding) => (sign = sign?.reason === finding.reason ? null : finding)}
+    height={200}
   />
-  {#if unread}<p class="text-error mt-2" role="alert">
-      {unread} The road shows the last plan that could be laid out.
-    </p>{/if}
-  <div class="mt-3 flex flex-wrap items-center gap-2">
-    <span class="text-sm">Add{at >= 0 ? ' after the chosen block' : ''}:</span>
-    {#each (ready.data ?? []).filter((block) => block.kind !== 'drill') as block (block.kind)}
-      <button class="btn btn-sm" onclick={() => add(block)}>{block.title}</button>
-    {/each}
-    <form
-      class="flex min-w-0 flex-wrap items-center gap-2"
-      onsubmit={(event) => {
-        event.preventDefault()
-        const block = ready.data?.find((b) => b.drill === chosenDrill)
-        if (block) add(block)
-      }}
+  <p id="road-keys" class="hint mt-1 text-sm">
+    Drag a block to another place, or its right end to stretch it; the rest is fitted. Keys on a block: ← →
+    earlier and later, ↑ ↓ longer and shorter (Shift: 2 min), P pins, Delete takes it out.
+  </p>
+  {#if sign}
+    <div
+      class="border-base-300 rounded-box mt-2 border-2 p-3"
+      role="region"
+      aria-label="The sign that is open"
     >
-      <select
-        class="select select-sm w-64 max-w-full"
-        aria-label="A drill to add"
-        bind:value={chosenDrill}
-        required
-      >
-        <option value="" disabled>choose a drill</option>
-        {#each (ready.data ?? []).filter((block) => block.kind === 'drill') as block (block.drill)}
-          <option value={block.drill}>{block.title} ({block.minutes} min)</option>
-        {/each}
-      </select>
-      <button class="btn btn-sm" type="submit">Add the drill</button>
-    </form>
-  </div>
+      <FindingItem finding={sign} blocks={draft.document.blocks} onremedy={remedy} />
+      <button class="link mt-1 text-sm" onclick={() => (sign = null)}>Close the sign</button>
+    </div>
+  {/if}
+  {#if planner.unread}<p class="text-error mt-2" role="alert">
+      {planner.unread} The road shows the last plan that could be laid out.
+    </p>{/if}
+  <Said {planner} />
+  <AddBlocks {planner} />
 </section>
 
 <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
-  <div class="flex flex-col gap-4">
-    {#if at >= 0}
-      {@const block = draft.document.blocks[at]}
-      {#if block}
-        <BlockEditor
-          {block}
-          stretch={plan.stretches.find((s) => s.block === block.id)}
-          errors={draft.fields}
-          path="blocks.{at}"
-          first={at === 0}
-          last={at === draft.document.blocks.length - 1}
-          onchange={(part) => set(block.id, part)}
-          onmove={move}
-          onremove={remove}
-        />
-      {/if}
+  <div class="flex min-w-0 flex-col gap-4">
+    {#if planner.block}
+      <BlockEditor
+        {planner}
+        block={planner.block}
+        stretch={planner.plan.stretches.find((s) => s.block === planner.selected)}
+        {names}
+        words={words.data}
+      />
     {:else}
-      <p class="sheet">Choose a block on the road to change it. Drag its right end to stretch it.</p>
+      <p class="sheet">Choose a block on the road to change it.</p>
     {/if}
-    <section class="sheet" aria-labelledby="booking">
-      <h2 id="booking">Booking</h2>
-      <div class="mt-2 grid gap-3 sm:grid-cols-2">
-        <TextField
-          label="Title"
-          value={draft.document.title}
-          error={draft.fields.title}
-          onchange={(v) => draft.change((d) => (d.title = v))}
-        />
-        <NumberField
-          label="Length"
-          unit="min"
-          step={5}
-          value={draft.document.minutes}
-          error={draft.fields.minutes}
-          onchange={(v) => draft.change((d) => (d.minutes = v))}
-        />
-        <TextField
-          label="Day"
-          type="date"
-          value={draft.document.date}
-          error={draft.fields.date}
-          onchange={(v) => draft.change((d) => (d.date = v))}
-        />
-        <TextField
-          label="Start"
-          type="time"
-          value={draft.document.start}
-          error={draft.fields.start}
-          onchange={(v) => draft.change((d) => (d.start = v))}
-        />
-      </div>
-      <div class="mt-3">
-        <StudentPicker
-          students={choosable}
-          chosen={draft.document.students}
-          error={draft.fields.students}
-          onchange={(v) => draft.change((d) => (d.students = v))}
-        />
-        {#if sports.size > 1}<p class="hint mt-1 text-sm">
-            They play different sports: {[...sports].join(', ')}.
-          </p>{/if}
-      </div>
-    </section>
+    <Group {planner} onfaults={() => faults++} />
   </div>
-  <Findings
-    findings={plan.findings}
-    blocks={draft.document.blocks}
-    onremedy={(remedy) =>
-      set(remedy.block, remedy.turns ? { turns: remedy.turns } : { minutes: remedy.minutes })}
-  />
+  <div class="flex min-w-0 flex-col gap-4">
+    <Findings plan={planner.plan} blocks={draft.document.blocks} onremedy={remedy} />
+    <CourtPlans {planner} />
+    <Booking {planner} />
+  </div>
 </div>
-<div class="foot"><Drums drums={plan.drums} /></div>
+<div class="foot"><Drums drums={planner.plan.drums} /></div>
 
 <style>
   .foot {

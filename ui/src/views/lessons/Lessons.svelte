@@ -10,6 +10,7 @@
   import { dayName } from '../../lib/words'
   import LessonCard from './LessonCard.svelte'
   import StudentPicker from './StudentPicker.svelte'
+  import Week from './Week.svelte'
 
   const client = useQueryClient()
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(60, 60) }))
@@ -52,10 +53,11 @@
       )
       const body = {
         ...chosen,
-        version: 1,
+        version: 2,
+        space: {},
         title: chosen.title || (names ?? []).join(' and '),
         note: '',
-        blocks: ready.filter((block) => block.kind !== 'drill'),
+        blocks: ready.start,
       }
       await answer(api.PUT('/api/lessons/{id}', { params: { path: { id }, header: isNew }, body }))
       await renew(client, keys.lessons)
@@ -124,7 +126,8 @@
   {#snippet children(data)}
     {@const coming = data.lessons.filter((l) => l.document.date >= data.today)}
     {@const past = data.lessons.filter((l) => l.document.date < data.today).reverse()}
-    <h2 class="mt-5 mb-2">Coming</h2>
+    <div class="mt-5"><Week today={data.today} /></div>
+    <h2 class="mt-6 mb-2">Coming</h2>
     <div class="flex flex-col gap-3">
       {#each coming as lesson (lesson.id)}
         <p class="-mb-2 text-sm font-medium">{dayName(lesson.document.date, data.today)}</p>

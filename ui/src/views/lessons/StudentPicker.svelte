@@ -9,14 +9,14 @@
   }
   let { students, chosen, error, onchange }: Props = $props()
   const id = $props.id()
-  const most = 4
+  const most = 12
 
   const toggle = (student: string, on: boolean) =>
     onchange(on ? [...chosen, student] : chosen.filter((s) => s !== student))
 </script>
 
 <fieldset aria-describedby={error ? `${id}-error` : undefined}>
-  <legend class="text-sm font-medium">Who comes (one to four)</legend>
+  <legend class="text-sm font-medium">Who comes (one to twelve)</legend>
   <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
     {#each students as student (student.id)}
       <label class="flex items-center gap-2">

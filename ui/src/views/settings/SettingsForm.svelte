@@ -54,6 +54,14 @@
       onchange={(basket) => draft.change((d) => (d.basket = basket))}
     />
     <NumberField
+      label="Full baskets you have"
+      unit="baskets"
+      min={1}
+      value={settings.baskets}
+      error={draft.fields.baskets}
+      onchange={(baskets) => draft.change((d) => (d.baskets = baskets))}
+    />
+    <NumberField
       label="Picking up one ball"
       unit="s a person"
       step={0.5}
@@ -68,6 +76,21 @@
       value={settings.changeOver}
       error={draft.fields.changeOver}
       onchange={(changeOver) => draft.change((d) => (d.changeOver = changeOver))}
+    />
+    <NumberField
+      label="Putting down or collecting one piece"
+      unit="s"
+      value={settings.piece}
+      error={draft.fields.piece}
+      onchange={(piece) => draft.change((d) => (d.piece = piece))}
+    />
+    <NumberField
+      label="Tolerable wait in a line"
+      unit="s"
+      step={5}
+      value={settings.wait}
+      error={draft.fields.wait}
+      onchange={(wait) => draft.change((d) => (d.wait = wait))}
     />
     <LengthField
       label="Your step"

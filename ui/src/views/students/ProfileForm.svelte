@@ -11,6 +11,12 @@
   }
   let { profile, errors, onchange }: Props = $props()
   const set = (part: Partial<Profile>) => onchange({ ...$state.snapshot(profile), ...part })
+  const watch = (i: number, text: string) =>
+    set({
+      watch: [profile.watch?.[0] ?? '', profile.watch?.[1] ?? '']
+        .map((fault, n) => (n === i ? text.trim() : fault))
+        .filter(Boolean),
+    })
   type LimitOf = NonNullable<Profile['limit']>['of']
 
   function limit(of: LimitOf | 'none') {
@@ -92,6 +98,14 @@
       />
     {/if}
   </div>
+  {#each [profile.watch?.[0] ?? '', profile.watch?.[1] ?? ''] as fault, i (i)}
+    <TextField
+      label={i === 0 ? 'Fault to watch' : 'A second fault to watch'}
+      value={fault}
+      error={errors[`watch.${i}`]}
+      onchange={(text) => watch(i, text)}
+    />
+  {/each}
   <div class="sm:col-span-2">
     <TextField
       label="Note"

@@ -1,0 +1,115 @@
+<script lang="ts">
+  import { answer, api, over, say, type Courtside } from '../../lib/api/client'
+  import { students as allStudents } from '../../lib/data'
+
+  /** Plans the rest of a running lesson for those who are there now; what was played stays. */
+  interface Props {
+    data: Courtside
+    second: number
+    ondone: () => Promise<void>
+  }
+  let { data, second, ondone }: Props = $props()
+  let dialog = $state<HTMLDialogElement>()
+  let here = $state<string[]>([])
+  let half = $state(false)
+  let said = $state.raw<string[]>([])
+  let others = $state.raw<{ id: string; name: string }[]>([])
+  const document = $derived(data.lesson.document)
+  const booked = $derived(data.lesson.people.map(({ id, name }) => ({ id, name })))
+
+  async function open() {
+    const last = document.blocks.at(-1)?.people
+    here = last?.length ? [...last] : [...document.students]
+    half = document.space.half ?? false
+    said = []
+    dialog?.showModal()
+    try {
+      const all = await allStudents(false)
+      others = all
+        .filter((s) => !document.students.includes(s.id))
+        .map((s) => ({ id: s.id, name: s.profile.name }))
+    } catch {
+      others = [] // those who are booked can still be ticked
+    }
+  }
+
+  async function plan(event: SubmitEvent) {
+    event.preventDefault()
+    try {
+      const changed = await answer(
+        api.POST('/api/lessons/change', {
+          body: {
+            document,
+            change: {
+              kind: 'turned up',
+              turnout: {
+                present: $state.snapshot(here),
+                second: data.clock ? second : 0,
+                space: { ...document.space, half },
+              },
+            },
+          },
+        }),
+      )
+      await answer(
+        api.PUT('/api/lessons/{id}', {
+          params: { path: { id: data.lesson.id }, header: over(data.lesson.version) },
+          body: changed.document,
+        }),
+      )
+      await ondone()
+      said = changed.said
+      if (!said.length) dialog?.close()
+    } catch (error) {
+      said = [say(error)]
+    }
+  }
+</script>
+
+<button class="btn btn-sm btn-ghost" onclick={open}>Who is here</button>
+<dialog bind:this={dialog} class="modal" aria-labelledby="here-title">
+  <div class="modal-box">
+    <h2 id="here-title">Who is here from now on</h2>
+    <form onsubmit={plan} novalidate>
+      <div class="mt-2 flex flex-col gap-1">
+        {#each [...booked, ...others.filter((o) => here.includes(o.id))] as student (student.id)}
+          <label class="flex min-h-11 items-center gap-3 text-lg">
+            <input type="checkbox" class="checkbox" value={student.id} bind:group={here} />
+            {student.name}
+          </label>
+        {/each}
+        {#if others.length}
+          <select
+            class="select w-full"
+            aria-label="Somebody else came"
+            value=""
+            onchange={(event) => {
+              here.push(event.currentTarget.value)
+              event.currentTarget.value = ''
+            }}
+          >
+            <option value="">somebody else came…</option>
+            {#each others.filter((o) => !here.includes(o.id)) as other (other.id)}
+              <option value={other.id}>{other.name}</option>
+            {/each}
+          </select>
+        {/if}
+        <label class="mt-2 flex min-h-11 items-center gap-3">
+          <input type="checkbox" class="checkbox" bind:checked={half} /> Only half a court
+        </label>
+      </div>
+      <p class="hint mt-2 text-sm">
+        What was played stays as it was; the rest is fitted to the time that is left.
+      </p>
+      {#if said.length}
+        <ul class="mt-2 text-sm" role="status">
+          {#each said as sentence (sentence)}<li>{sentence}</li>{/each}
+        </ul>
+      {/if}
+      <div class="modal-action">
+        <button class="btn btn-primary" type="submit" disabled={here.length === 0}>Plan the rest</button>
+        <button class="btn" type="button" onclick={() => dialog?.close()}>Close</button>
+      </div>
+    </form>
+  </div>
+</dialog>

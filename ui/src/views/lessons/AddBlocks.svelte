@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import { answer, api } from '../../lib/api/client'
+  import { keys } from '../../lib/data'
+  import type { Planner } from './planner.svelte'
+
+  interface Props {
+    planner: Planner
+  }
+  let { planner }: Props = $props()
+  let drill = $state('')
+  let shape = $state('')
+
+  const people = $derived(Math.min(12, Math.max(1, planner.document.students.length)))
+  const ready = createQuery(() => ({
+    queryKey: keys.blocks(people),
+    queryFn: () => answer(api.GET('/api/lessons/blocks', { params: { query: { people } } })),
+  }))
+  const shapes = createQuery(() => ({
+    queryKey: keys.templates,
+    queryFn: () => answer(api.GET('/api/lessons/templates')),
+    staleTime: Infinity,
+  }))
+  const fitting = $derived((shapes.data ?? []).filter((t) => people >= t.least && people <= t.most))
+
+  function addDrill(event: SubmitEvent) {
+    event.preventDefault()
+    const block = ready.data?.drills.find((b) => b.drill === drill)
+    if (block) void planner.add(block)
+  }
+
+  function fill(event: SubmitEvent) {
+    event.preventDefault()
+    void planner.fill(shape)
+  }
+</script>
+
+<div class="mt-3 flex flex-wrap items-center gap-2">
+  <span class="text-sm">Add{planner.at >= 0 ? ' after the chosen block' : ''}:</span>
+  {#each [...(ready.data?.start ?? []), ...(ready.data?.more ?? [])] as block (block.kind)}
+    <button class="btn btn-sm" onclick={() => void planner.add(block)}>{block.title}</button>
+  {/each}
+</div>
+<div class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
+  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={addDrill}>
+    <select class="select select-sm w-64 max-w-full" aria-label="A drill to add" bind:value={drill} required>
+      <option value="" disabled>choose a drill</option>
+      {#each ready.data?.drills ?? [] as block (block.drill)}
+        <option value={block.drill}>{block.title} ({block.minutes} min)</option>
+      {/each}
+    </select>
+    <button class="btn btn-sm" type="submit">Add the drill</button>
+  </form>
+  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={fill}>
+    <select
+      class="select select-sm w-56 max-w-full"
+      aria-label="A shape of lesson"
+      bind:value={shape}
+      required
+    >
+      <option value="" disabled>choose a shape</option>
+      {#each fitting as template (template.name)}
+        <option value={template.name}>{template.name}: {template.for}</option>
+      {/each}
+    </select>
+    <button class="btn btn-sm" type="submit">Fill it with next steps</button>
+  </form>
+  <button class="btn btn-sm" onclick={() => void planner.alter({ kind: 'fit' })}>Fit to the booking</button>
+</div>

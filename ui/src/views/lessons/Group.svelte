@@ -1,0 +1,124 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import NumberField from '../../lib/NumberField.svelte'
+  import { keys, students as allStudents } from '../../lib/data'
+  import { minutes } from '../../lib/words'
+  import FaultFields from './FaultFields.svelte'
+  import type { Planner } from './planner.svelte'
+  import StudentPicker from './StudentPicker.svelte'
+
+  interface Props {
+    planner: Planner
+    onfaults: () => void
+  }
+  let { planner, onfaults }: Props = $props()
+  const people = createQuery(() => ({
+    queryKey: [...keys.students, { withAway: true }],
+    queryFn: () => allStudents(true),
+  }))
+  const booked = $derived(planner.document.students)
+  /** Students put away stay where they are chosen. */
+  const choosable = $derived((people.data ?? []).filter((s) => !s.away || booked.includes(s.id)))
+  const sports = $derived(
+    new Set((people.data ?? []).filter((s) => booked.includes(s.id)).map((s) => s.profile.sport)),
+  )
+  const space = $derived(planner.document.space)
+
+  /** Who is there: those of the last block that is still to come. */
+  const present = $derived.by(() => {
+    const last = planner.document.blocks.at(-1)?.people
+    return last?.length ? last : booked
+  })
+  const turnUp = (who: string[]) =>
+    planner.alter({ kind: 'turned up', turnout: { present: who, space: $state.snapshot(space) } })
+  const toggle = (id: string, here: boolean) =>
+    void turnUp(booked.filter((s) => (s === id ? here : present.includes(s))))
+</script>
+
+<section class="sheet" aria-labelledby="group">
+  <h2 id="group">Who comes</h2>
+  <div class="mt-2 overflow-x-auto">
+    <table class="table-sm tight table">
+      <thead>
+        <tr>
+          <th scope="col">Here</th>
+          <th scope="col">Player</th>
+          <th scope="col" class="text-right">Balls</th>
+          <th scope="col" class="text-right">Overhead</th>
+          <th scope="col" class="text-right">Runs</th>
+          <th scope="col" class="text-right">Plays</th>
+          <th scope="col" class="text-right">Waits</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each planner.plan.budgets as budget (budget.student)}
+          <tr>
+            <td>
+              <input
+                type="checkbox"
+                class="checkbox checkbox-sm"
+                aria-label="{budget.name} is here"
+                checked={present.includes(budget.student)}
+                disabled={present.length === 1 && present.includes(budget.student)}
+                onchange={(event) => toggle(budget.student, event.currentTarget.checked)}
+              />
+            </td>
+            <th scope="row" class="font-medium">{budget.name}</th>
+            <td class="text-right tabular-nums">{budget.balls}</td>
+            <td class="text-right tabular-nums">{budget.overheads}</td>
+            <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
+            <td class="text-right whitespace-nowrap tabular-nums">{minutes(budget.playing)} min</td>
+            <td class="text-right whitespace-nowrap tabular-nums">{minutes(budget.waiting)} min</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <div class="mt-3 grid max-w-md grid-cols-2 items-end gap-3">
+    <NumberField
+      label="Courts"
+      min={1}
+      value={space.courts ?? 1}
+      error={planner.draft.fields['space.courts']}
+      onchange={(courts) => void planner.alter({ kind: 'space', space: { ...space, courts } })}
+    />
+    <label class="flex items-center gap-2 pb-2">
+      <input
+        type="checkbox"
+        class="checkbox checkbox-sm"
+        checked={space.half ?? false}
+        onchange={(event) =>
+          void planner.alter({ kind: 'space', space: { ...space, half: event.currentTarget.checked } })}
+      />
+      Only half a court
+    </label>
+  </div>
+  <details class="mt-3">
+    <summary class="cursor-pointer text-sm font-semibold">Faults to watch</summary>
+    <div class="mt-2 flex flex-col gap-3">
+      {#each (people.data ?? []).filter((s) => booked.includes(s.id)) as student (student.id)}
+        <FaultFields {student} onkept={onfaults} />
+      {/each}
+    </div>
+  </details>
+  <details class="mt-3" open={booked.length === 0}>
+    <summary class="cursor-pointer text-sm font-semibold">Change the booking of players</summary>
+    <div class="mt-2">
+      <StudentPicker
+        students={choosable}
+        chosen={booked}
+        error={planner.draft.fields.students}
+        onchange={(v) => planner.draft.change((d) => (d.students = v))}
+      />
+    </div>
+  </details>
+  {#if sports.size > 1}<p class="hint mt-1 text-sm">
+      They play different sports: {[...sports].join(', ')}.
+    </p>{/if}
+</section>
+
+<style>
+  .tight :is(th, td) {
+    padding-inline: 0.4rem;
+  }
+</style>

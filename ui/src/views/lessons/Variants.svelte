@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { answer, api, say, type Block, type Stretch, type Variant, type Words } from '../../lib/api/client'
+  import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
+  import GoalFields from '../../goal/GoalFields.svelte'
+  import type { Planner } from './planner.svelte'
+
+  interface Props {
+    planner: Planner
+    block: Block
+    stretch: Stretch
+    names: Record<string, string>
+    words: Words | undefined
+    errors: Record<string, string>
+    path: string
+  }
+  let { planner, block, stretch, names, words, errors, path }: Props = $props()
+  let busy = $state('')
+  let wrong = $state('')
+
+  const variantOf = (student: string): Variant =>
+    block.variants?.find((v) => v.student === student) ?? { student }
+  const set = (variant: Variant) => planner.alter({ kind: 'variant', block: block.id, variant })
+
+  async function propose(student: string) {
+    busy = student
+    wrong = ''
+    try {
+      await set(
+        await answer(
+          api.POST('/api/lessons/propose', {
+            body: { document: planner.snapshot(), block: block.id, student },
+          }),
+        ),
+      )
+    } catch (error) {
+      wrong = say(error)
+    }
+    busy = ''
+  }
+
+  async function proposeAll() {
+    for (const student of stretch.people) await propose(student)
+  }
+</script>
+
+<div class="flex flex-wrap items-center gap-3">
+  <p class="text-sm">What is different for single players; everybody else plays the drill as it is.</p>
+  <button class="btn btn-sm" onclick={proposeAll} disabled={busy !== ''}>Propose for everybody</button>
+</div>
+{#if wrong}<p class="text-error text-sm" role="alert">{wrong}</p>{/if}
+<ul class="mt-2 flex flex-col gap-3">
+  {#each stretch.people as student (student)}
+    {@const variant = variantOf(student)}
+    {@const at = (block.variants ?? []).findIndex((v) => v.student === student)}
+    <li class="border-base-300 rounded-box border p-3">
+      <div class="flex flex-wrap items-center gap-2">
+        <h4 class="font-semibold">{names[student]}</h4>
+        {#if at < 0}<span class="hint text-sm">plays it as it is</span>{/if}
+        <div class="ml-auto flex gap-2">
+          <button class="btn btn-xs" disabled={busy !== ''} onclick={() => propose(student)}
+            >Propose<span class="sr-only"> for {names[student]}</span></button
+          >
+          {#if at >= 0}<button class="btn btn-xs" onclick={() => void set({ student })}
+              >As it is<span class="sr-only"> for {names[student]}</span></button
+            >{/if}
+        </div>
+      </div>
+      {#if variant.why}<p class="mt-1 text-sm">{variant.why}</p>{/if}
+      <div class="mt-2 grid grid-cols-3 gap-2">
+        <NumberField
+          label="Gap (0: as drawn)"
+          unit="s"
+          step={0.1}
+          min={0}
+          value={variant.gap ?? 0}
+          error={errors[`${path}.variants.${at}.gap`]}
+          onchange={(gap) => void set({ ...variant, gap })}
+        />
+        <NumberField
+          label="Target (0: as it is)"
+          unit="×"
+          step={0.1}
+          min={0}
+          value={variant.size ?? 0}
+          error={errors[`${path}.variants.${at}.size`]}
+          onchange={(size) => void set({ ...variant, size })}
+        />
+        <SelectField
+          label="Sides"
+          value={variant.drawn ?? 'by the hand'}
+          options={['by the hand', 'as drawn', 'mirrored']}
+          onchange={(v) =>
+            void set({ ...variant, drawn: v === 'by the hand' ? undefined : (v as Variant['drawn']) })}
+        />
+      </div>
+      {#if variant.goal}
+        <div class="mt-2">
+          <GoalFields
+            goal={variant.goal}
+            {words}
+            errors={Object.fromEntries(
+              Object.entries(errors).map(([key, text]) => [key.replace(`${path}.variants.${at}.`, ''), text]),
+            )}
+            onchange={(goal) => void set({ ...variant, goal })}
+          />
+        </div>
+      {:else}
+        <button
+          class="btn btn-xs mt-2"
+          onclick={() => void set({ ...variant, goal: { kind: 'total', count: 10 } })}
+          >Another goal<span class="sr-only"> for {names[student]}</span></button
+        >
+      {/if}
+    </li>
+  {/each}
+</ul>
