@@ -67,7 +67,7 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 	s.places(v, d)
 	s.feeds(v, d.Report)
 	s.SetXY(x, y+high+0.5)
-	s.text(x, width, sans, "", 8, "Aim: "+d.Report.Aim)
+	s.text(x, width, 8, "Aim: "+d.Report.Aim)
 	return s.GetY() + 2
 }
 

@@ -117,8 +117,8 @@ func (s *sheet) font(family, style string, points float64) float64 {
 }
 
 // text writes text from a place on, within a width, and leaves the pen below it.
-func (s *sheet) text(x, width float64, family, style string, points float64, words string) {
-	line := s.font(family, style, points)
+func (s *sheet) text(x, width, points float64, words string) {
+	line := s.font(sans, "", points)
 	s.SetX(x)
 	left, _, right, _ := s.GetMargins()
 	s.SetLeftMargin(x)

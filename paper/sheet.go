@@ -64,19 +64,19 @@ func (s *sheet) head() {
 			watch = append(watch, b.Name+": "+b.Fault)
 		}
 	}
-	s.text(s.margin, full, sans, "", 10, fmt.Sprintf("%s · %d min · %s", day, c.Lesson.Minutes, strings.Join(who, ", ")))
+	s.text(s.margin, full, 10, fmt.Sprintf("%s · %d min · %s", day, c.Lesson.Minutes, strings.Join(who, ", ")))
 	if len(c.Plan.Carry) > 0 {
 		carry := make([]string, len(c.Plan.Carry))
 		for i, piece := range c.Plan.Carry {
 			carry[i] = piece.String()
 		}
-		s.text(s.margin, full, sans, "", 10, "Carry: "+strings.Join(carry, ", "))
+		s.text(s.margin, full, 10, "Carry: "+strings.Join(carry, ", "))
 	}
 	if len(watch) > 0 {
-		s.text(s.margin, full, sans, "", 10, "Watch: "+strings.Join(watch, "; "))
+		s.text(s.margin, full, 10, "Watch: "+strings.Join(watch, "; "))
 	}
 	if c.Lesson.Note != "" && s.size == A4 {
-		s.text(s.margin, full, sans, "", 10, c.Lesson.Note)
+		s.text(s.margin, full, 10, c.Lesson.Note)
 	}
 }
 
@@ -130,7 +130,7 @@ func (s *sheet) blocks(x, width float64) {
 		s.font(drum, "", 12)
 		s.CellFormat(14, line, units.Decimal(stretch.End/60-stretch.Start/60, 1)+" min", "", 1, "R", false, 0, "")
 		for _, words := range s.cues(stretch) {
-			s.text(x+clock, width-clock, sans, "", 9.5, words)
+			s.text(x+clock, width-clock, 9.5, words)
 		}
 		s.SetY(s.GetY() + 1)
 	}
@@ -222,5 +222,5 @@ func (s *sheet) cautions(width float64) {
 		all[i] = strings.TrimSpace(strings.TrimSuffix(all[i], lesson.NoAdvice))
 	}
 	s.SetY(s.GetY() + 1)
-	s.text(s.margin, width, sans, "", 8, strings.TrimSpace(strings.Join(all, " ")+" "+lesson.NoAdvice))
+	s.text(s.margin, width, 8, strings.TrimSpace(strings.Join(all, " ")+" "+lesson.NoAdvice))
 }

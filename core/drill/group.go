@@ -73,7 +73,7 @@ func (d Document) Narrow() bool {
 	if shape, ok := d.Aimed(); ok && shape.Radius > 0 {
 		take(shape.Centre.X)
 	}
-	if d.Pattern.Rally != nil && (d.Pattern.Rally.Near != feed.DownTheLine || d.Pattern.Rally.Far != feed.DownTheLine) {
+	if r := d.Pattern.Rally; r != nil && (r.Near.Wide() || r.Far.Wide()) {
 		return false
 	}
 	return right-left <= c.Width/2+1e-9

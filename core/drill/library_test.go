@@ -2,6 +2,7 @@ package drill_test
 
 import (
 	"context"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -13,7 +14,9 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/odds"
 	"hodometer/core/student"
+	"hodometer/core/units"
 )
 
 func TestLibrary(t *testing.T) {
@@ -72,6 +75,17 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		"Two Hops Beyond":       {easy},
 		"Pair Against One":      {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},
 	}
+	all := func(n int) []footwork.Verdict { return slices.Repeat([]footwork.Verdict{easy}, n) }
+	for name, verdicts := range map[string][]footwork.Verdict{
+		"Forty and Four": all(2), "Safe Lane": all(10), "Ten Past": all(10), "A Hundred In": all(20), "One, Two, Again": all(28),
+		"Four and Out": {working, working, working, working}, "The Tour": {easy, easy, working, stretched, stretched, stretched, working, easy},
+		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, stretched, working}, "Two Shadows": all(4),
+		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working}, "Round the Posts": all(6), "Shuttle Rain": {working, working, working, easy},
+		"Cones on the Line": {easy, working}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, working, easy, easy},
+		"Forehand Diagonal": all(1), "Backhand Diagonal": all(1), "Two and One": {easy, stretched, easy},
+	} {
+		want[name] = verdicts
+	}
 	for _, stored := range drill.Library() {
 		d := stored.Document
 		p, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
@@ -89,6 +103,74 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		require.Equal(t, want[d.Name], got, d.Name)
 		require.NotEmpty(t, p.Verdict)
 		require.NotEmpty(t, p.Drums)
+	}
+}
+
+// TestTheLibraryCoversTheTrade names the drill that stands for each fact of the trade that is not a scored game
+// (common practice, no source, all of them), with what makes it that.
+func TestTheLibraryCoversTheTrade(t *testing.T) {
+	for _, c := range []struct {
+		fact, drill string
+		is          func(drill.Document) bool
+	}{
+		{"T1 the short-ball aim", "Coin in the Corner", func(d drill.Document) bool { return d.Target.Radius == 4.5*units.Foot }},
+		{"T2 the short-ball workload", "Forty and Four", func(d drill.Document) bool {
+			return d.Goal.Kind == odds.Routine && d.Goal.Count == 10 && d.Goal.Sets == 4 && d.Goal.Then == 5
+		}},
+		{"T3 the depth strip", "Last Stretch", func(d drill.Document) bool { return d.Goal.Count == 25 && d.Target.Depth == 4.5*units.Foot }},
+		{"T4 the safe cross-court mark", "Safe Lane", func(d drill.Document) bool { return d.Pattern.Rally.Near == feed.CrossCourt }},
+		{"T5 ten past the service line", "Ten Past", func(d drill.Document) bool { return d.Goal.Count == 10 && d.Target.Depth == 18*units.Foot }},
+		{"T5 a hundred in", "A Hundred In", func(d drill.Document) bool { return d.Goal.Count == 100 }},
+		{"T6 on the rise", "Toe the Chalk", func(d drill.Document) bool { return d.Pattern.Tasks[2].Contact == feed.Rising }},
+		{"T7 fifty in a minute", "One, Two, Again", func(d drill.Document) bool { return d.Goal.Count == 50 && d.Goal.Minutes == 1 }},
+		{"T8 rallies of about four", "Four and Out", func(d drill.Document) bool { return d.Goal.From <= 4 && d.Goal.To < 20 }},
+		{"T9 at the table", "Forehand Diagonal", func(d drill.Document) bool { return d.Sport == court.TableTennis }},
+		{"T10 the warm-up of two", "Net Alphabet", func(d drill.Document) bool { return d.Form() != nil }},
+		{"T11 the tour of the regions", "The Tour", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 8 }},
+		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool { return len(d.Goal.Stages) == 4 }},
+		{"T14 the line", "Two and Away", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 2 }},
+		{"T16 cones inside the zone", "Cones on the Line", func(d drill.Document) bool { return d.Target.Mark.Measures[0].Distance == 6*units.Inch }},
+		{"T18 the figure of eight", "Crossroads", func(d drill.Document) bool { return d.Goal.From == 10 }},
+		{"T22 the way in", "Three Doors In", func(d drill.Document) bool { return d.Pattern.Tasks[2].Stance == "closed" }},
+		{"T23 the machine", "Metronome", func(d drill.Document) bool { return d.Pattern.Way == feed.Machine && len(d.Pattern.Tasks) == 3 }},
+		{"T24 length round obstacles", "Round the Bollards", func(d drill.Document) bool { return d.Sport == court.Squash }},
+		{"T24 with a volley", "Bollards and a Volley", func(d drill.Document) bool { return d.Pattern.Tasks[1].Stroke == feed.ForehandVolley }},
+		{"T24 the player chooses", "Bollards, Your Choice", func(d drill.Document) bool { return d.Counts.Choices && d.Pattern.Order == feed.Drawn }},
+		{"T25 shadows", "Shadow Six", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.ShadowTask }},
+		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Way == feed.Partner }},
+		{"T25 quick feet", "Fast Feet, Then Go", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.TouchTask }},
+		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == odds.Most }},
+		{"T25 thrown and caught", "Corner Catch", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.CatchTask }},
+		{"T25 many shuttles", "Shuttle Rain", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 4 }},
+		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
+		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
+		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},
+		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return d.Form() != nil }},
+		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Target.Kind == court.DoubleBounce }},
+	} {
+		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(called(t, c.drill))) })
+	}
+}
+
+// TestEveryDrillAdaptsToWhoTurnedUp: alone, in twos, threes, fives and eights, on a whole court and on half of one.
+func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
+	for _, stored := range drill.Library() {
+		d := stored.Document
+		for _, people := range []int{1, 2, 3, 5, 8} {
+			for _, half := range []bool{false, true} {
+				g, said := d.Arrange(people, 1, drill.Space{Half: half})
+				require.NotEmpty(t, said)
+				require.Equal(t, people, g.People)
+				load := d.LoadFor(g, d.Turns, coach.Default())
+				require.Positive(t, load.Need)
+				require.GreaterOrEqual(t, load.Balls, load.Each*people/3-1, d.Name)
+				if form := d.Form(); form != nil {
+					form.Courts = g.Lines
+					table := form.Table(people, load.Feeding, d.Pattern.Gap)
+					require.NotEmpty(t, table.Rounds, "%s for %d", d.Name, people)
+				}
+			}
+		}
 	}
 }
 

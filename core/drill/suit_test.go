@@ -1,6 +1,7 @@
 package drill_test
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -47,7 +48,12 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 				return
 			}
 			require.NotEmpty(t, suit.Target.Sentence)
-			// No goal of the library takes the level it is written for more than half an hour.
+			// No goal of the library takes the level it is written for more than half an hour, but for the two that
+			// say that they are work for several lessons.
+			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
+				require.Greater(t, suit.Goal.Quantiles[2].Seconds, 3600.0)
+				return
+			}
 			require.Less(t, suit.Goal.Quantiles[2].Seconds, 1800.0, suit.Goal.Sentence)
 		})
 	}

@@ -14,6 +14,9 @@ const (
 // Enum lists the directions for the schema.
 func (Direction) Enum() []any { return []any{CrossCourt, DownTheLine, Alternate, ToTheMiddle} }
 
+// Wide says whether balls by the rule go from side to side.
+func (d Direction) Wide() bool { return d == CrossCourt || d == Alternate }
+
 // Rally is play in which each reply is the next feed.
 type Rally struct {
 	Near  Direction `json:"near" description:"The student's rule"`

@@ -247,8 +247,9 @@ func TestWhyABallCannotBePlayed(t *testing.T) {
 // TestAimedBallsLand aims balls of every sport all over the far half and follows them: each lands within
 // 1 cm of what was asked.
 func TestAimedBallsLand(t *testing.T) {
-	aimed := 0
+	tried, aimed := 0, 0
 	rapid.Check(t, func(t *rapid.T) {
+		tried++
 		id := rapid.SampledFrom([]court.ID{"tennis", "tennis-orange", "tennis-red", "pickleball", "badminton", "table-tennis"}).Draw(t, "court")
 		w := world(t, id)
 		in := func(name string, share float64) float64 {
@@ -281,7 +282,7 @@ func TestAimedBallsLand(t *testing.T) {
 		require.NoError(t, err)
 		require.InDelta(t, -launch.Velocity.X, other.Velocity.X, 0.05, "the mirrored ball has the mirrored launch")
 	})
-	require.Greater(t, aimed, 30, "most balls can be played")
+	require.Greater(t, 100*aimed, 30*tried, "many balls can be played, however many are tried")
 }
 
 // TestScatterIsWhatManyLaunchesShow compares the linear answer with many simulated launches.

@@ -103,16 +103,20 @@ func tooEarly(list []laid) []Finding {
 	return nil
 }
 
+// overhead says whether anybody serves or hits above the head in the block.
+func (l laid) overhead() bool {
+	return l.block.Kind == Serving || l.drilled && l.document.AboveHead()
+}
+
 // shoulders says that somebody serves or hits above the head before the shoulder is warm.
 func shoulders(list []laid) []Finding {
 	body, ball := 0.0, 0.0
 	for i, l := range list {
-		overhead := l.block.Kind == Serving || l.drilled && l.document.AboveHead()
-		if overhead && (body < bodyWarm || ball < shoulderWarm) {
+		if l.overhead() && (body < bodyWarm || ball < shoulderWarm) {
 			f := found(Warning, l.block, fmt.Sprintf("%s has serves or strokes above the head before the shoulder is warm: %s min of body warm-up and %s min with the ball come before it, and %s and %s are wanted.",
 				l.block.Title, units.Decimal(body, 1), units.Decimal(ball, 1), units.Decimal(bodyWarm, 0), units.Decimal(shoulderWarm, 0)))
 			later := slices.IndexFunc(list[i+1:], func(other laid) bool {
-				return !other.block.Kind.rests() && other.block.Kind != Serving && !(other.drilled && other.document.AboveHead())
+				return !other.block.Kind.rests() && !other.overhead()
 			})
 			if later >= 0 {
 				f.Remedies = append(f.Remedies, Remedy{Label: "Move it behind " + list[i+1+later].block.Title, Change: Change{Kind: Moved, Block: l.block.ID, To: i + 1 + later}})

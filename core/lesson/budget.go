@@ -97,7 +97,7 @@ func (p Plan) carry(list []laid, in Inputs) []Piece {
 }
 
 // basket is the piece that is counted by its balls.
-var basket = Piece{Name: "basket"} //nolint:gochecknoglobals // a constant that Go cannot write as one
+var basket = Piece{Name: "basket"}
 
 // fromABasket says whether the balls of the block come out of a basket.
 func (l laid) fromABasket() bool {

@@ -101,7 +101,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			}
 			in.Drills[stored.ID], d.Blocks[2].Drill = facing, stored.ID
 		}, "the queue stands beyond the net, where the volleys go", -1},
-		{"a goal that will not be met", func(d *lesson.Document, in *lesson.Inputs) {
+		{"a goal that will not be met", func(_ *lesson.Document, in *lesson.Inputs) {
 			streak := coin.Document
 			streak.Goal = odds.Goal{Kind: odds.Streak, Count: 8}
 			in.Drills = map[string]drill.Document{coin.ID: streak}

@@ -134,7 +134,7 @@
         {/if}
       </div>
       <details class="mt-3">
-        <summary class="cursor-pointer text-sm font-semibold">How it may be fitted</summary>
+        <summary class="cursor-pointer py-1 text-sm font-semibold">How it may be fitted</summary>
         <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-5">
           <NumberField
             label="Wanted"

@@ -43,7 +43,7 @@
           {/each}
         </ul>
         <details class="mt-2">
-          <summary class="cursor-pointer text-sm font-semibold"
+          <summary class="cursor-pointer py-1 text-sm font-semibold"
             >Walk it off once ({plan.walk.length} places)</summary
           >
           <ol class="mt-1 list-decimal pl-6 text-sm">

@@ -21,7 +21,7 @@
   </ul>
   {#if plan.cautions.length}
     <details class="mt-3">
-      <summary class="cursor-pointer text-sm font-semibold"
+      <summary class="cursor-pointer py-1 text-sm font-semibold"
         >Cautions that apply ({plan.cautions.length})</summary
       >
       <ul class="mt-1 list-disc pl-5 text-sm">

@@ -94,7 +94,7 @@
     </label>
   </div>
   <details class="mt-3">
-    <summary class="cursor-pointer text-sm font-semibold">Faults to watch</summary>
+    <summary class="cursor-pointer py-1 text-sm font-semibold">Faults to watch</summary>
     <div class="mt-2 flex flex-col gap-3">
       {#each (people.data ?? []).filter((s) => booked.includes(s.id)) as student (student.id)}
         <FaultFields {student} onkept={onfaults} />
@@ -102,7 +102,7 @@
     </div>
   </details>
   <details class="mt-3" open={booked.length === 0}>
-    <summary class="cursor-pointer text-sm font-semibold">Change the booking of players</summary>
+    <summary class="cursor-pointer py-1 text-sm font-semibold">Change the booking of players</summary>
     <div class="mt-2">
       <StudentPicker
         students={choosable}
