@@ -64,6 +64,7 @@ func TestSqueezedDrillsHaveFewerTurnsAndItIsSaid(t *testing.T) {
 	changed := apply(t, d, lesson.Change{Kind: lesson.Booked, Minutes: 40}, in)
 	require.True(t, changed.Fits)
 	require.InDelta(t, 40, total(changed.Document), 0.05)
+	require.Equal(t, "All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the more its minutes matter.", changed.Said[0])
 	require.Contains(t, fmt.Sprint(changed.Said), "turns each instead of 8")
 	for _, s := range lay(t, changed.Document, in).Stretches {
 		require.Less(t, s.Over, 1.0, s.Title)

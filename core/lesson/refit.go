@@ -120,11 +120,39 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Changed, e
 			r.Said = append(r.Said, words+".")
 		}
 	}
+	if words := d.squeezed(parts, fitting.Spare); words != "" {
+		r.Said = append([]string{words}, r.Said...)
+	}
 	r.Document.even(float64(d.Minutes)-fitting.Spare, keep)
 	if fitting.Spare >= 0.05 {
 		r.Said = append(r.Said, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
 	}
 	return r, nil
+}
+
+// squeezed says why blocks do not have what they should; empty where they do.
+func (d Document) squeezed(parts []Part, spare float64) string {
+	wanted, pinned := 0.0, 0.0
+	for _, p := range parts {
+		wanted += p.Wanted
+		if p.Least == p.Most {
+			pinned += p.Wanted
+		}
+	}
+	off := float64(d.Minutes) - spare - wanted
+	if math.Abs(off) < 0.25 {
+		return ""
+	}
+	words, share := "more", "grows"
+	if off < 0 {
+		words, share = "less", "gives way"
+	}
+	said := fmt.Sprintf("All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its minutes matter.",
+		units.Decimal(wanted, 1), units.Decimal(wanted+off, 1), units.Decimal(math.Abs(off), 1), words, share)
+	if pinned > 0 {
+		said += fmt.Sprintf(" %s min are pinned.", units.Decimal(pinned, 1))
+	}
+	return said
 }
 
 // even gives what rounding left over to the longest block that may take it.

@@ -51,18 +51,23 @@ export class Run {
     return stretches.find((s) => this.second < s.end) ?? stretches.at(-1)
   }
 
+  /** The calls; what to count and to watch stands with the counters. */
+  get #calls(): Cue[] {
+    return this.data.sheet.filter((cue) => cue.kind !== 'count')
+  }
+
   /** What is on: the newest cue, where a role swap leaves the call before it standing. */
   get cue(): Cue | undefined {
-    return this.data.sheet.findLast((cue) => cue.second <= this.second && cue.kind !== 'swap')
+    return this.#calls.findLast((cue) => cue.second <= this.second && cue.kind !== 'swap')
   }
 
   get next(): Cue | undefined {
-    return this.data.sheet.find((cue) => cue.second > this.second)
+    return this.#calls.find((cue) => cue.second > this.second)
   }
 
   /** The newest call of roles in the block that is on. */
   get roles(): Cue | undefined {
-    return this.data.sheet.findLast(
+    return this.#calls.findLast(
       (cue) => cue.second <= this.second && cue.roles.length > 0 && cue.block === this.stretch?.block,
     )
   }

@@ -1,0 +1,81 @@
+package paper_test
+
+import (
+	"bytes"
+	"fmt"
+	"regexp"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+	"hodometer/paper"
+)
+
+// content is a lesson of so many drills for so many players, with everything that a sheet shows.
+func content(t testing.TB, drills, players int) paper.Content {
+	t.Helper()
+	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: coach.Default()}
+	d := lesson.Document{Version: lesson.Version, Title: "Grüße, Łódź – six", Date: "2026-03-10", Start: "16:00", Minutes: 120, Note: "Bring the long rope", Blocks: lesson.Starters()}
+	for i := range players {
+		id := fmt.Sprint("p", i)
+		d.Students = append(d.Students, id)
+		in.People = append(in.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Watch: []string{"late split step"}}})
+	}
+	c := paper.Content{}
+	for _, stored := range drill.Library()[:drills] {
+		in.Drills[stored.ID] = stored.Document
+		d.Blocks = append(d.Blocks, lesson.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
+		report, err := stored.Document.Report(players, in.Settings)
+		require.NoError(t, err)
+		c.Drills = append(c.Drills, paper.Drawn{Document: stored.Document, Report: report})
+	}
+	for i := range d.Blocks {
+		d.Blocks[i].ID = fmt.Sprint(i)
+	}
+	var err error
+	c.Lesson = d
+	c.Plan, err = lesson.Lay(t.Context(), d, in)
+	require.NoError(t, err)
+	c.Cues = lesson.RunSheet(d, c.Plan, in)
+	return c
+}
+
+func written(t testing.TB, c paper.Content, size paper.Size) string {
+	var pdf bytes.Buffer
+	require.NoError(t, paper.Write(&pdf, c, size))
+	return pdf.String()
+}
+
+func TestOnePageOfA4AndOneCardOfA5(t *testing.T) {
+	page := regexp.MustCompile(`/Type /Page\b`)
+	sizes := map[paper.Size]string{paper.A4: "/MediaBox [0 0 595.28 841.89]", paper.A5: "/MediaBox [0 0 420.94 595.28]"}
+	for size, box := range sizes {
+		for _, c := range []struct{ drills, players int }{{0, 1}, {1, 1}, {2, 6}, {4, 12}, {8, 2}} {
+			t.Run(fmt.Sprint(size, c), func(t *testing.T) {
+				pdf := written(t, content(t, c.drills, c.players), size)
+				require.True(t, strings.HasPrefix(pdf, "%PDF-"))
+				require.Len(t, page.FindAllString(pdf, -1), 1, "one page")
+				require.Contains(t, pdf, box)
+			})
+		}
+	}
+}
+
+func TestTheSameLessonGivesTheSameFile(t *testing.T) {
+	c := content(t, 3, 4)
+	require.Equal(t, written(t, c, paper.A4), written(t, c, paper.A4))
+	c.Lesson.Title = "Another"
+	require.NotEqual(t, written(t, content(t, 3, 4), paper.A4), written(t, c, paper.A4))
+}
+
+func BenchmarkWriteA4(b *testing.B) {
+	c := content(b, 3, 6)
+	for b.Loop() {
+		written(b, c, paper.A4)
+	}
+}
