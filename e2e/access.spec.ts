@@ -41,9 +41,41 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     'a lesson',
     async (page) => {
       await link(page, 'Noor and Teo')
-      await page.getByRole('button', { name: /Ball warm-up, / }).click()
+      await page.getByRole('button', { name: /^\d\d:\d\d Ball warm-up, / }).click()
       await page.getByText('What to call, and when').waitFor()
     },
+  ],
+  [
+    'who is where in a lesson',
+    async (page) => {
+      await link(page, 'The afternoon six')
+      await page.getByRole('button', { name: /^\d\d:\d\d Two against two, one place on, / }).click()
+      await page.getByRole('tab', { name: 'Who is where' }).click()
+      await page.getByText('Faults to watch').click()
+      await page
+        .getByRole('button', { name: /^warning: / })
+        .first()
+        .click()
+    },
+  ],
+  [
+    'each player of a drill',
+    async (page) => {
+      await link(page, 'The afternoon six')
+      await page.getByRole('button', { name: /^\d\d:\d\d Two and Away, / }).click()
+      await page.getByRole('tab', { name: 'Each player' }).click()
+      await page.getByText('plays it as it is').first().waitFor()
+    },
+  ],
+  [
+    'a run sheet',
+    async (page) => (
+      await page
+        .getByRole('article', { name: 'The afternoon six' })
+        .getByRole('link', { name: 'Run sheet' })
+        .click(),
+      page.getByText('Take your places').first().waitFor()
+    ),
   ],
   [
     'the working of a figure',

@@ -53,7 +53,7 @@ func (d Document) byPartner() bool {
 }
 
 // Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
-// middle of its target stay within a band half as wide as the court.
+// middle of its target stay within a band half as wide as the court for singles.
 func (d Document) Narrow() bool {
 	c, err := court.Find(d.Court)
 	if err != nil {
@@ -76,7 +76,7 @@ func (d Document) Narrow() bool {
 	if r := d.Pattern.Rally; r != nil && (r.Near.Wide() || r.Far.Wide()) {
 		return false
 	}
-	return right-left <= c.Width/2+1e-9
+	return right-left <= c.Singles/2+1e-9
 }
 
 // side is how many can play a drill side by side.

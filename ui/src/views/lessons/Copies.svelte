@@ -2,7 +2,7 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { answer, api, say, type Lesson } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
+  import { keys } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import { later } from './week'
@@ -39,7 +39,8 @@
         api.POST('/api/lessons/{id}/copies', { params: { path: { id } }, body: { ids, date: first } }),
       )
       wrong = ''
-      await renew(client, keys.lessons)
+      // The plan on this page stays as it is; the lists read themselves again when they are opened.
+      await client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
     } catch (error) {
       wrong = say(error)
     }

@@ -29,10 +29,13 @@
     const last = planner.document.blocks.at(-1)?.people
     return last?.length ? last : booked
   })
-  const turnUp = (who: string[]) =>
-    planner.alter({ kind: 'turned up', turnout: { present: who, space: $state.snapshot(space) } })
   const toggle = (id: string, here: boolean) =>
-    void turnUp(booked.filter((s) => (s === id ? here : present.includes(s))))
+    void planner.alter((lesson) => {
+      const last = lesson.blocks.at(-1)?.people
+      const before = last?.length ? last : lesson.students
+      const now = lesson.students.filter((s) => (s === id ? here : before.includes(s)))
+      return { kind: 'turned up', turnout: { present: now, space: lesson.space } }
+    })
 </script>
 
 <section class="sheet" aria-labelledby="group">
@@ -80,15 +83,14 @@
       min={1}
       value={space.courts ?? 1}
       error={planner.draft.fields['space.courts']}
-      onchange={(courts) => void planner.alter({ kind: 'space', space: { ...space, courts } })}
+      onchange={(courts) => void planner.space({ courts })}
     />
     <label class="flex items-center gap-2 pb-2">
       <input
         type="checkbox"
         class="checkbox checkbox-sm"
         checked={space.half ?? false}
-        onchange={(event) =>
-          void planner.alter({ kind: 'space', space: { ...space, half: event.currentTarget.checked } })}
+        onchange={(event) => void planner.space({ half: event.currentTarget.checked })}
       />
       Only half a court
     </label>

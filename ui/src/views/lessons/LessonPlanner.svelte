@@ -32,6 +32,7 @@
   // svelte-ignore state_referenced_locally
   const { id, state: came, clashes } = lesson
   const { draft } = planner
+  const onward = came === 'finished' ? 'afterwards' : 'courtside'
   const words = wordsQuery()
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: true }],
@@ -59,7 +60,6 @@
   })
 
   function act(block: string, what: RoadAct | { kind: 'move to'; to: number }) {
-    const minutes = planner.document.blocks.find((b) => b.id === block)?.minutes ?? 0
     switch (what.kind) {
       case 'choose':
         planner.selected = planner.selected === block ? '' : block
@@ -69,7 +69,7 @@
       case 'move to':
         return void planner.alter({ kind: 'move', block, to: what.to })
       case 'stretch':
-        return void planner.stretch(block, Math.round((minutes + what.by) * 2) / 2)
+        return void planner.stretch(block, what.by)
       case 'pin':
         return void planner.pin(block)
       case 'take out':
@@ -113,15 +113,19 @@
   <h1>{draft.document.title}</h1>
   <SaveState {draft} {onreload} onkeep={() => void keepCopy()} />
   <div class="ml-auto flex flex-wrap gap-2">
-    <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
-    <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
-    <a class="btn btn-sm" href="#/lessons/{id}/sheet" onclick={() => void draft.flush()}>Run sheet</a>
+    <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => planner.undo()}>Undo</button>
+    <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => planner.redo()}>Redo</button>
+    <a
+      class="btn btn-sm"
+      href="#/lessons/{id}/sheet"
+      onclick={(event) => void planner.leave(event, `/lessons/${id}/sheet`)}>Run sheet</a
+    >
     <Copies {id} date={draft.document.date} before={() => draft.flush()} />
     <button class="btn btn-sm" onclick={() => putAway(true)}>Put away</button>
     <a
       class="btn btn-sm btn-primary"
-      href="#/lessons/{id}/{came === 'finished' ? 'afterwards' : 'courtside'}"
-      onclick={() => void draft.flush()}
+      href="#/lessons/{id}/{onward}"
+      onclick={(event) => void planner.leave(event, `/lessons/${id}/${onward}`)}
     >
       {came === 'finished' ? 'Afterwards' : 'Go courtside'}
     </a>

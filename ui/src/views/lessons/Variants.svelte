@@ -20,13 +20,14 @@
 
   const variantOf = (student: string): Variant =>
     block.variants?.find((v) => v.student === student) ?? { student }
-  const set = (variant: Variant) => planner.alter({ kind: 'variant', block: block.id, variant })
+  const set = (student: string, part: Partial<Variant>) => planner.vary(block.id, student, part)
 
   async function propose(student: string) {
     busy = student
     wrong = ''
     try {
       await set(
+        student,
         await answer(
           api.POST('/api/lessons/propose', {
             body: { document: planner.snapshot(), block: block.id, student },
@@ -61,7 +62,9 @@
           <button class="btn btn-xs" disabled={busy !== ''} onclick={() => propose(student)}
             >Propose<span class="sr-only"> for {names[student]}</span></button
           >
-          {#if at >= 0}<button class="btn btn-xs" onclick={() => void set({ student })}
+          {#if at >= 0}<button
+              class="btn btn-xs"
+              onclick={() => void planner.alter({ kind: 'variant', block: block.id, variant: { student } })}
               >As it is<span class="sr-only"> for {names[student]}</span></button
             >{/if}
         </div>
@@ -75,7 +78,7 @@
           min={0}
           value={variant.gap ?? 0}
           error={errors[`${path}.variants.${at}.gap`]}
-          onchange={(gap) => void set({ ...variant, gap })}
+          onchange={(gap) => void set(student, { gap })}
         />
         <NumberField
           label="Target (0: as it is)"
@@ -84,14 +87,14 @@
           min={0}
           value={variant.size ?? 0}
           error={errors[`${path}.variants.${at}.size`]}
-          onchange={(size) => void set({ ...variant, size })}
+          onchange={(size) => void set(student, { size })}
         />
         <SelectField
           label="Sides"
           value={variant.drawn ?? 'by the hand'}
           options={['by the hand', 'as drawn', 'mirrored']}
           onchange={(v) =>
-            void set({ ...variant, drawn: v === 'by the hand' ? undefined : (v as Variant['drawn']) })}
+            void set(student, { drawn: v === 'by the hand' ? undefined : (v as Variant['drawn']) })}
         />
       </div>
       {#if variant.goal}
@@ -102,13 +105,13 @@
             errors={Object.fromEntries(
               Object.entries(errors).map(([key, text]) => [key.replace(`${path}.variants.${at}.`, ''), text]),
             )}
-            onchange={(goal) => void set({ ...variant, goal })}
+            onchange={(goal) => void set(student, { goal })}
           />
         </div>
       {:else}
         <button
           class="btn btn-xs mt-2"
-          onclick={() => void set({ ...variant, goal: { kind: 'total', count: 10 } })}
+          onclick={() => void set(student, { goal: { kind: 'total', count: 10 } })}
           >Another goal<span class="sr-only"> for {names[student]}</span></button
         >
       {/if}

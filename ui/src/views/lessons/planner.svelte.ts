@@ -1,4 +1,5 @@
 import { useQueryClient, type QueryClient } from '@tanstack/svelte-query'
+import { push } from 'svelte-spa-router'
 import { v7 } from 'uuid'
 import {
   answer,
@@ -8,8 +9,11 @@ import {
   type Block,
   type Lesson,
   type LessonChange,
+  type LessonChanged,
   type LessonDocument,
   type Plan,
+  type Space,
+  type Variant,
 } from '../../lib/api/client'
 import { keys } from '../../lib/data'
 import { Draft } from '../../lib/draft.svelte'
@@ -58,29 +62,50 @@ export class Planner {
     return $state.snapshot(this.document) as LessonDocument
   }
 
-  /** alter does one thing to the lesson and has the rest fitted; changes that follow quickly wait in line. */
-  alter(change: LessonChange): Promise<void> {
-    const put = change.new ? { ...change.new, id: change.new.id || v7() } : undefined
-    return this.#queue(() =>
-      answer(
-        api.POST('/api/lessons/change', {
-          body: { document: this.snapshot(), change: { ...change, new: put } },
-        }),
-      ),
-    )
+  /**
+   * alter does one thing to the lesson and has the rest fitted. Changes that follow quickly wait in line; one that
+   * builds on the lesson as it is then is passed as a function.
+   */
+  alter(change: LessonChange | ((lesson: LessonDocument) => LessonChange)): Promise<void> {
+    return this.#queue((document) => {
+      const todo = typeof change === 'function' ? change(document) : change
+      const put = todo.new ? { ...todo.new, id: todo.new.id || v7() } : undefined
+      return answer(api.POST('/api/lessons/change', { body: { document, change: { ...todo, new: put } } }))
+    })
+  }
+
+  /** vary changes something of what is different for one student in a block. */
+  vary(block: string, student: string, part: Partial<Variant>) {
+    return this.alter((lesson) => {
+      const before = lesson.blocks.find((b) => b.id === block)?.variants?.find((v) => v.student === student)
+      return { kind: 'variant', block, variant: { ...before, ...part, student } }
+    })
   }
 
   /** fill takes the blocks of a shape of lesson, with drills for the students' next steps. */
   fill(template: string): Promise<void> {
-    return this.#queue(() =>
-      answer(api.POST('/api/lessons/fill', { body: { document: this.snapshot(), template } })),
-    )
+    return this.#queue((document) => answer(api.POST('/api/lessons/fill', { body: { document, template } })))
   }
 
-  #queue(ask: () => Promise<{ document: LessonDocument; said: string[]; drop: string[] }>): Promise<void> {
+  /** undo and redo wait for what is under way. */
+  undo() {
+    this.#doing = this.#doing.then(() => this.draft.undo())
+  }
+
+  redo() {
+    this.#doing = this.#doing.then(() => this.draft.redo())
+  }
+
+  /** Asks for a change in its turn. Where something was typed meanwhile, it is asked for again on top of that. */
+  #queue(ask: (document: LessonDocument) => Promise<LessonChanged>): Promise<void> {
     this.#doing = this.#doing.then(async () => {
       try {
-        const changed = await ask()
+        let before = this.snapshot()
+        let changed = await ask(before)
+        while (JSON.stringify(before) !== JSON.stringify(this.snapshot())) {
+          before = this.snapshot()
+          changed = await ask(before)
+        }
         this.draft.replace(changed.document)
         this.said = changed.said
         this.drop = changed.drop
@@ -117,17 +142,37 @@ export class Planner {
   }
 
   move(block: string, by: number) {
-    const at = this.document.blocks.findIndex((b) => b.id === block)
-    if (at + by < 0) return
-    return this.alter({ kind: 'move', block, to: at + by })
+    return this.alter((lesson) => {
+      const at = lesson.blocks.findIndex((b) => b.id === block)
+      return { kind: 'move', block, to: Math.max(0, at + by) }
+    })
   }
 
-  stretch(block: string, minutes: number) {
-    return this.alter({ kind: 'stretch', block, minutes: Math.max(0.5, minutes) })
+  /** stretch makes a block longer or shorter by so many minutes, to half minutes. */
+  stretch(block: string, by: number) {
+    return this.alter((lesson) => {
+      const minutes = (lesson.blocks.find((b) => b.id === block)?.minutes ?? 0) + by
+      return { kind: 'stretch', block, minutes: Math.max(0.5, Math.round(2 * minutes) / 2) }
+    })
   }
 
   pin(block: string) {
-    const pinned = this.document.blocks.find((b) => b.id === block)?.pinned
-    return this.alter({ kind: 'pin', block, on: !pinned })
+    return this.alter((lesson) => {
+      const pinned = lesson.blocks.find((b) => b.id === block)?.pinned
+      return { kind: 'pin', block, on: !pinned }
+    })
+  }
+
+  /** space changes something about the courts there are. */
+  space(part: Partial<Space>) {
+    return this.alter((lesson) => ({ kind: 'space', space: { ...lesson.space, ...part } }))
+  }
+
+  /** leave goes on to another page once everything is saved. */
+  async leave(event: MouseEvent, path: string) {
+    event.preventDefault()
+    await this.#doing
+    await this.draft.flush()
+    await push(path)
   }
 }
