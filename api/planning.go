@@ -26,6 +26,12 @@ type LessonChange struct {
 	Change   lesson.Change   `json:"change"`
 }
 
+// LessonChanged is a lesson after a change, laid on the clock.
+type LessonChanged struct {
+	lesson.Changed
+	Plan lesson.Plan `json:"plan"`
+}
+
 // LessonFill is a lesson to be filled from a template.
 type LessonFill struct {
 	Document lesson.Document `json:"document"`
@@ -76,7 +82,20 @@ func fresh(n int) ([]string, error) {
 // mostBlocks is how many blocks a lesson can have.
 const mostBlocks = 20
 
-func (s *server) change(ctx context.Context, _ None, body LessonChange) (lesson.Changed, error) {
+// planned lays a changed lesson on the clock.
+func (s *server) planned(ctx context.Context, changed lesson.Changed, err error) (LessonChanged, error) {
+	if err != nil {
+		return LessonChanged{}, err
+	}
+	in, err := s.rated(ctx, changed.Document)
+	if err != nil {
+		return LessonChanged{}, err
+	}
+	plan, err := lesson.Lay(ctx, changed.Document, in)
+	return LessonChanged{Changed: changed, Plan: plan}, err
+}
+
+func (s *server) change(ctx context.Context, _ None, body LessonChange) (LessonChanged, error) {
 	with := body.Document
 	if t := body.Change.Turnout; t != nil {
 		with.Students = slices.Clone(with.Students)
@@ -91,29 +110,30 @@ func (s *server) change(ctx context.Context, _ None, body LessonChange) (lesson.
 	}
 	in, err := s.inputs(ctx, with)
 	if err != nil {
-		return lesson.Changed{}, err
+		return LessonChanged{}, err
 	}
 	ids, err := fresh(2)
 	if err != nil {
-		return lesson.Changed{}, err
+		return LessonChanged{}, err
 	}
-	return body.Document.Apply(ctx, body.Change, ids, in)
+	changed, err := body.Document.Apply(ctx, body.Change, ids, in)
+	return s.planned(ctx, changed, err)
 }
 
-func (s *server) fill(ctx context.Context, _ None, body LessonFill) (lesson.Changed, error) {
+func (s *server) fill(ctx context.Context, _ None, body LessonFill) (LessonChanged, error) {
 	template, known := lesson.FindTemplate(body.Template)
 	if !known {
-		return lesson.Changed{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
+		return LessonChanged{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
 	}
 	in, err := s.inputs(ctx, body.Document)
 	if err != nil {
-		return lesson.Changed{}, err
+		return LessonChanged{}, err
 	}
 	needs := map[string][]lesson.Need{}
 	for _, person := range in.People {
 		progress, err := s.progress(ctx, person.ID)
 		if err != nil {
-			return lesson.Changed{}, err
+			return LessonChanged{}, err
 		}
 		for _, stroke := range progress.Strokes {
 			needs[person.ID] = append(needs[person.ID], lesson.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
@@ -121,7 +141,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFill) (lesson.Chan
 	}
 	drills, err := s.listDrills(ctx, listed{}, None{})
 	if err != nil {
-		return lesson.Changed{}, err
+		return LessonChanged{}, err
 	}
 	library := make([]drill.Stored, len(drills))
 	for i, d := range drills {
@@ -129,9 +149,10 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFill) (lesson.Chan
 	}
 	ids, err := fresh(mostBlocks)
 	if err != nil {
-		return lesson.Changed{}, err
+		return LessonChanged{}, err
 	}
-	return template.Fill(ctx, body.Document, needs, library, ids, in)
+	changed, err := template.Fill(ctx, body.Document, needs, library, ids, in)
+	return s.planned(ctx, changed, err)
 }
 
 func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson.Variant, error) {

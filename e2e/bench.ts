@@ -154,6 +154,42 @@ async function previews(): Promise<{ answer: number; screen: number }> {
   return { answer: times[Math.floor(times.length * 0.95)] ?? NaN, screen: median(screens) }
 }
 const preview = await previews()
+
+/** Milliseconds from letting a dragged block go to the fitted road on screen, for a lesson of six players. */
+async function road(): Promise<number[]> {
+  const club = await open('demo', folder)
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(club.url)
+  await page.getByRole('link', { name: 'The afternoon six' }).click()
+  const body = page.getByRole('button', { name: /^\d\d:\d\d Body warm-up, / })
+  const times: number[] = []
+  for (let i = 0; i < 11; i++) {
+    await page.waitForTimeout(700)
+    const box = await body.boundingBox()
+    if (!box) throw new Error('the body warm-up is not on the road')
+    const end = box.x + box.width - 1
+    await page.mouse.move(end, box.y + box.height - 20)
+    await page.mouse.down()
+    await page.mouse.move(end + (i % 2 ? -24 : 24), box.y + box.height - 20, { steps: 4 })
+    const answered = page.evaluate<number>(`new Promise((resolve) => {
+      const road = document.querySelector('svg.road')
+      const drawn = () => [...road.querySelectorAll('.stretch path')].map((p) => p.getAttribute('d')).join()
+      const before = drawn()
+      let from = 0
+      road.addEventListener('pointerup', () => (from = performance.now()), { capture: true, once: true })
+      new MutationObserver(() => {
+        if (from && drawn() !== before) requestAnimationFrame(() => resolve(performance.now() - from))
+      }).observe(road, { subtree: true, attributes: true })
+    })`)
+    await page.waitForTimeout(50)
+    await page.mouse.up()
+    times.push(await answered)
+  }
+  await page.close()
+  await club.close(false)
+  return times.sort((a, b) => a - b)
+}
+const fitted = await road()
 await browser.close()
 rmSync(folder, { recursive: true, force: true })
 
@@ -168,5 +204,7 @@ console.table({
   'the same, 95th percentile of a frame, ms': median(drags.map((d) => d.slowest)).toFixed(1),
   'six balls worked out over loopback, 95th percentile, ms': preview.answer.toFixed(1),
   'from an edit to new read-outs on screen, median, ms': preview.screen.toFixed(0),
+  'from letting a block go to the fitted road on screen, median, ms': median(fitted).toFixed(0),
+  'the same, slowest': (fitted.at(-1) ?? NaN).toFixed(0),
   'memory after the demo is loaded and listed, MiB': median(memory).toFixed(1),
 })

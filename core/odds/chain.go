@@ -3,6 +3,7 @@ package odds
 import (
 	"context"
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/mathext"
 )
@@ -17,6 +18,10 @@ type chain struct {
 
 // add lengthens a chain by so many steps, in one stretch or in one of its own each.
 func (c *chain) add(steps int, rate float64, together bool) {
+	c.rates = slices.Grow(c.rates, steps)
+	if !together {
+		c.stretches = slices.Grow(c.stretches, steps+1)
+	}
 	for i := range steps {
 		if i == 0 || !together {
 			c.stretches = append(c.stretches, len(c.rates))

@@ -28,10 +28,10 @@ func (q Question) Within(ctx context.Context) (float64, error) {
 		}
 		return Race{A: q.Goal.Count, B: against, Point: q.Rate}.length().within(limit), nil
 	}
-	c := q.chain()
-	if len(c.rates) > limit {
+	if q.Goal.steps() > limit {
 		return 0, nil
 	}
+	c := q.chain()
 	var w waiting
 	var err error
 	w.mean, w.variance = c.moments()

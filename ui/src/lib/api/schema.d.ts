@@ -1994,6 +1994,7 @@ export interface components {
             drop: string[];
             /** @description Else something has to go */
             fits: boolean;
+            plan: components["schemas"]["LessonPlan"];
             /** @description What was squeezed or stretched, and why; or what to do */
             said: string[];
         };

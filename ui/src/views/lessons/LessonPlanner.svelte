@@ -2,7 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, isNew, say, type Finding, type Lesson, type LessonChange } from '../../lib/api/client'
+  import { answer, api, isNew, type Finding, type Lesson, type LessonChange } from '../../lib/api/client'
   import { keys, renew, students as allStudents, wordsQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
@@ -42,22 +42,14 @@
   let sign = $state.raw<Finding | null>(null)
   let faults = $state(0)
 
+  let told = 0
   $effect(() => {
-    const body = planner.snapshot()
-    void faults // what is watched in a student shows in the plan
-    let current = true
-    answer(api.POST('/api/lessons/preview', { body }))
-      .then((laid) => {
-        if (!current) return
-        planner.plan = laid
-        planner.unread = ''
-        if (sign) sign = laid.findings.find((f) => f.reason === sign?.reason) ?? null
-      })
-      .catch((error: unknown) => {
-        if (current) planner.unread = say(error)
-      })
-    return () => (current = false)
+    const again = faults !== told // what is watched in a student shows in the plan
+    told = faults
+    return planner.lay(again)
   })
+  /** A sign stays open for as long as it stands. */
+  const opened = $derived(planner.plan.findings.find((f) => f.reason === sign?.reason))
 
   function act(block: string, what: RoadAct | { kind: 'move to'; to: number }) {
     switch (what.kind) {
@@ -145,13 +137,13 @@
     Drag a block to another place, or its right end to stretch it; the rest is fitted. Keys on a block: ← →
     earlier and later, ↑ ↓ longer and shorter (Shift: 2 min), P pins, Delete takes it out.
   </p>
-  {#if sign}
+  {#if opened}
     <div
       class="border-base-300 rounded-box mt-2 border-2 p-3"
       role="region"
       aria-label="The sign that is open"
     >
-      <FindingItem finding={sign} blocks={draft.document.blocks} onremedy={remedy} />
+      <FindingItem finding={opened} blocks={draft.document.blocks} onremedy={remedy} />
       <button class="link mt-1 text-sm" onclick={() => (sign = null)}>Close the sign</button>
     </div>
   {/if}

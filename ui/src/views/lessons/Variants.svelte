@@ -56,7 +56,7 @@
     {@const at = (block.variants ?? []).findIndex((v) => v.student === student)}
     <li class="border-base-300 rounded-box border p-3">
       <div class="flex flex-wrap items-center gap-2">
-        <h4 class="font-semibold">{names[student]}</h4>
+        <h3 class="font-semibold">{names[student]}</h3>
         {#if at < 0}<span class="hint text-sm">plays it as it is</span>{/if}
         <div class="ml-auto flex gap-2">
           <button class="btn btn-xs" disabled={busy !== ''} onclick={() => propose(student)}

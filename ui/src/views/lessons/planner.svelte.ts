@@ -31,6 +31,8 @@ export class Planner {
   unread = $state('')
   #client: QueryClient
   #doing: Promise<void> = Promise.resolve()
+  /** The lesson that the plan was laid out from, where a change brought its plan along. */
+  #laid = ''
 
   constructor(lesson: Lesson) {
     this.#client = useQueryClient()
@@ -55,6 +57,24 @@ export class Planner {
 
   get block(): Block | undefined {
     return this.document.blocks[this.at]
+  }
+
+  /** lay asks for the plan of the lesson as it stands, unless a change brought it along; stop makes it stale. */
+  lay(again: boolean): () => void {
+    const body = this.snapshot()
+    let current = true
+    if (again || JSON.stringify(body) !== this.#laid) {
+      answer(api.POST('/api/lessons/preview', { body }))
+        .then((plan) => {
+          if (!current) return
+          this.plan = plan
+          this.unread = ''
+        })
+        .catch((error: unknown) => {
+          if (current) this.unread = say(error)
+        })
+    } else this.unread = ''
+    return () => (current = false)
   }
 
   /** A plain copy of the lesson as it stands. */
@@ -106,6 +126,8 @@ export class Planner {
           before = this.snapshot()
           changed = await ask(before)
         }
+        this.#laid = JSON.stringify(changed.document)
+        this.plan = changed.plan
         this.draft.replace(changed.document)
         this.said = changed.said
         this.drop = changed.drop
