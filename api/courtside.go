@@ -40,6 +40,7 @@ type Counter struct {
 	Choices bool         `json:"choices" description:"Right or wrong choice is marked with each ball"`
 	Court   court.ID     `json:"court"`
 	Aim     *court.Shape `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
+	Zones   []court.Zone `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
 	Watch   string       `json:"watch" description:"What to watch in this student; empty for nothing"`
 	Count   tally.Count  `json:"count"`
 }
@@ -168,10 +169,11 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			mine := block.DrillFor(document, person)
 			c := Counter{
 				Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(),
-				Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(),
+				Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 			}
 			if aim, ok := mine.Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 				c.Aim = &aim
+				c.Zones = zones(document, aim)
 			}
 			goal := mine.Goal
 			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.CountedAs() && a.Student == person.ID })
@@ -183,6 +185,15 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 		}
 	}
 	return counters, nil
+}
+
+// zones are those of the half with the target; none on a squash court, which is not played over a net.
+func zones(d drill.Document, aim court.Shape) []court.Zone {
+	c, err := court.Find(d.Court)
+	if err != nil || c.Net.HalfUp == 0 {
+		return []court.Zone{}
+	}
+	return c.Zones(d.Play, aim.Centre.Y > 0)
 }
 
 func (c *Counter) fill(goal odds.Goal) {

@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"slices"
 	"time"
 
 	"hodometer/core/court"
@@ -36,6 +37,17 @@ func evidenceOf(runs []store.Run, drillID string, stroke feed.Stroke, now time.T
 	for _, run := range runs {
 		if run.Drill != drillID || run.Aim == nil {
 			continue
+		}
+		for _, z := range tally.Zones(run.Taps) {
+			counted := odds.Zone{Left: z.Left - run.Aim.X, Right: z.Right - run.Aim.X, Bottom: z.Bottom - run.Aim.Y, Top: z.Top - run.Aim.Y}
+			i := slices.IndexFunc(who.Zones, func(other odds.Zone) bool {
+				other.Count = 0
+				return other == counted
+			})
+			if i < 0 {
+				i, who.Zones = len(who.Zones), append(who.Zones, counted)
+			}
+			who.Zones[i].Count++
 		}
 		for _, at := range tally.Landings(run.Taps) {
 			who.Landings = append(who.Landings, court.Point{X: at.X - run.Aim.X, Y: at.Y - run.Aim.Y})

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures'
+import { expect, expectClean, test } from './fixtures'
 
 const takes = (page: Page) => page.getByLabel('What the goal takes')
 const becomes = (page: Page) => page.getByLabel('What becomes of balls aimed there')
@@ -129,6 +129,11 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await expect(page.getByText('of 9')).toBeVisible()
   await page.getByRole('button', { name: 'Play it again' }).click()
   await expect(page.getByText('of 9')).toBeVisible()
+  await page.getByRole('button', { name: 'Note zones instead' }).click()
+  await page.getByRole('button', { name: 'deep, left' }).click()
+  await page.getByRole('button', { name: 'Missed' }).click()
+  await expect(page.getByText('of 10', { exact: false }).first()).toBeVisible()
+  await expectClean(page)
 
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()

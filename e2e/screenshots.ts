@@ -77,6 +77,27 @@ const views: View[] = [
       await page.getByRole('button', { name: /Last Stretch, / }).click()
     },
   },
+  {
+    name: 'group',
+    size: { width: 1280, height: 1200 },
+    go: async (page) => {
+      await first(page, 'The afternoon six')
+      await page.getByRole('button', { name: /^\d\d:\d\d Two against two, one place on, / }).click()
+      await page.getByRole('tab', { name: 'Who is where' }).click()
+      await page.getByRole('table', { name: 'Who is where in each round' }).waitFor()
+    },
+  },
+  {
+    name: 'sheet',
+    size: { width: 1280, height: 1000 },
+    go: async (page) => {
+      await page
+        .getByRole('article', { name: 'The afternoon six' })
+        .getByRole('link', { name: 'Run sheet' })
+        .click()
+      await page.getByText('Take your places').first().waitFor()
+    },
+  },
   { name: 'lessons', size: desk, go: async (page) => first(page, 'Lessons') },
   {
     name: 'courtside',

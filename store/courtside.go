@@ -103,8 +103,12 @@ func (s *Store) AddTaps(ctx context.Context, run Run) error {
 			if err != nil {
 				return err
 			}
-			_, err = tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", landing, choice, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
-				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, landing, sql.NullString{String: string(tap.Choice), Valid: tap.Choice != ""}, writeTime(tap.At))
+			zone, err := writePlace(tap.Zone)
+			if err != nil {
+				return err
+			}
+			_, err = tx.ExecContext(ctx, `INSERT INTO tap (run, seq, kind, made, "of", landing, zone, choice, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+				run.ID, tap.Seq, tap.Kind, tap.Made, tap.Of, landing, zone, sql.NullString{String: string(tap.Choice), Valid: tap.Choice != ""}, writeTime(tap.At))
 			if err != nil {
 				return err
 			}
@@ -140,18 +144,21 @@ func (s *Store) runs(ctx context.Context, where string, arg any) ([]Run, error) 
 	taps, err := collect(ctx, s.read, func(rows *sql.Rows) (tap, error) {
 		var t tap
 		var at string
-		var landing, choice sql.NullString
-		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &landing, &choice, &at)
+		var landing, zone, choice sql.NullString
+		err := rows.Scan(&t.run, &t.entry.Seq, &t.entry.Kind, &t.entry.Made, &t.entry.Of, &landing, &zone, &choice, &at)
 		if err != nil {
 			return t, err
 		}
 		t.entry.Choice = tally.Choice(choice.String)
-		if t.entry.Landing, err = readPlace(landing); err != nil {
+		if t.entry.Landing, err = readPlace[court.Point](landing); err != nil {
+			return t, err
+		}
+		if t.entry.Zone, err = readPlace[court.Zone](zone); err != nil {
 			return t, err
 		}
 		t.entry.At, err = readTime(at)
 		return t, err
-	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.landing, tap.choice, tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
+	}, `SELECT tap.run, tap.seq, tap.kind, tap.made, tap."of", tap.landing, tap.zone, tap.choice, tap.at FROM tap JOIN run ON run.id = tap.run WHERE `+where+` ORDER BY tap.run, tap.seq`, arg)
 	if err != nil {
 		return nil, err
 	}
@@ -172,7 +179,7 @@ func scanRun(rows *sql.Rows) (Run, error) {
 	if err != nil {
 		return run, err
 	}
-	if run.Aim, err = readPlace(aim); err != nil {
+	if run.Aim, err = readPlace[court.Point](aim); err != nil {
 		return run, err
 	}
 	if err := json.Unmarshal([]byte(goal), &run.Goal); err != nil {
@@ -182,8 +189,8 @@ func scanRun(rows *sql.Rows) (Run, error) {
 	return run, err
 }
 
-// writePlace writes a place on the court as JSON, and none as null.
-func writePlace(p *court.Point) (sql.NullString, error) {
+// writePlace writes a place or a zone of the court as JSON, and none as null.
+func writePlace[T court.Point | court.Zone](p *T) (sql.NullString, error) {
 	if p == nil {
 		return sql.NullString{}, nil
 	}
@@ -191,11 +198,11 @@ func writePlace(p *court.Point) (sql.NullString, error) {
 	return sql.NullString{String: string(text), Valid: true}, err
 }
 
-func readPlace(text sql.NullString) (*court.Point, error) {
+func readPlace[T court.Point | court.Zone](text sql.NullString) (*T, error) {
 	if !text.Valid {
 		return nil, nil
 	}
-	var p court.Point
+	var p T
 	if err := json.Unmarshal([]byte(text.String), &p); err != nil {
 		return nil, fmt.Errorf("place %s: %w", text.String, err)
 	}

@@ -50,6 +50,7 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}');
 		ALTER TABLE run DROP COLUMN aim;
 		ALTER TABLE tap DROP COLUMN landing;
+		ALTER TABLE tap DROP COLUMN zone;
 		ALTER TABLE tap DROP COLUMN choice;
 		DELETE FROM goose_db_version WHERE version_id > 1`)
 	require.NoError(t, err)
@@ -164,8 +165,9 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	run := store.Run{
 		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
 		Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at,
-		Aim:  &court.Point{X: 2.5, Y: 9},
-		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at}},
+		Aim: &court.Point{X: 2.5, Y: 9},
+		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
+			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))
 	require.NoError(t, s.AddTaps(ctx, run), "sent again")

@@ -25,6 +25,8 @@ type Who struct {
 	Related []odds.Practised // on drills for the same stroke
 	// Landings are logged on this drill, as offsets from the middle of its target at the time.
 	Landings []court.Point
+	// Zones are landings that were only counted by zone, as offsets in the same way.
+	Zones []odds.Zone
 }
 
 // Suit is how a drill's goal and target suit one player.
@@ -193,6 +195,10 @@ func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.E
 		r.scatter = r.scatter.Learn(who.Landings, tapError*r.court.Length)
 		r.source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
 	}
+	if len(who.Zones) > 0 {
+		r.scatter = r.scatter.LearnZones(who.Zones)
+		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, with the level's scatter as eight more"
+	}
 	aimed, err := d.aimed(r, who, s)
 	if err != nil {
 		return replies{}, rates, err
@@ -201,7 +207,7 @@ func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.E
 		prior := odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Said: "what the level's scatter makes of this target"}
 		rates = odds.Estimate(prior, who.Own, who.Related)
 	}
-	if rates.Rate.Balls > 0 && len(who.Landings) == 0 && !aimed.Upright {
+	if rates.Rate.Balls > 0 && len(who.Landings)+len(who.Zones) == 0 && !aimed.Upright {
 		if ground, err := d.ground(r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"

@@ -81,6 +81,13 @@ func TestASuitFollowsTheEvidence(t *testing.T) {
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
 	require.Contains(t, steady.Target.Working.Source, "Logged landings")
+
+	// Counted by zone: all in the one that holds the mark narrow the scatter, all long move it.
+	about := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
+	require.Less(t, about.Target.Scatter.SY, nothing.Target.Scatter.SY)
+	require.Contains(t, about.Target.Working.Source, "by zone")
+	long := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
+	require.Greater(t, long.Target.Shares.Long, nothing.Target.Shares.Long)
 }
 
 func TestDrumsCountExpectedMisses(t *testing.T) {

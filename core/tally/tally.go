@@ -49,6 +49,7 @@ type Entry struct {
 
 	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; no word means that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
+	Zone    *court.Zone  `json:"zone,omitempty" description:"Of one ball: in which zone it landed, where the place was not noted"`
 }
 
 // Check says whether an entry makes sense.
@@ -75,6 +76,16 @@ func (e Entry) Check() error {
 			wrong.Add("landing", "only a single ball lands somewhere")
 		} else if !(math.Abs(p.X) <= far && math.Abs(p.Y) <= far) {
 			wrong.Add("landing", "that is not on or near the court")
+		}
+	}
+	if e.Zone != nil {
+		switch {
+		case !single:
+			wrong.Add("zone", "only a single ball lands somewhere")
+		case e.Landing != nil:
+			wrong.Add("zone", "a ball is noted by its place or by its zone, not by both")
+		case !e.Zone.Proper():
+			wrong.Add("zone", "a zone has a left before its right and a bottom below its top, on or near the court")
 		}
 	}
 	return wrong.Err()
@@ -120,6 +131,17 @@ func Landings(entries []Entry) []court.Point {
 		}
 	}
 	return places
+}
+
+// Zones are the zones in which balls landed that were not taken back, in order.
+func Zones(entries []Entry) []court.Zone {
+	var zones []court.Zone
+	for _, entry := range Standing(entries) {
+		if entry.Zone != nil {
+			zones = append(zones, *entry.Zone)
+		}
+	}
+	return zones
 }
 
 // Fold counts the entries of one player on one drill.

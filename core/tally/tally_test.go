@@ -68,12 +68,19 @@ func TestCheck(t *testing.T) {
 	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
 	require.ErrorContains(t, tally.Entry{Kind: tally.Again, Choice: tally.RightChoice}.Check(), "choice")
 	require.ErrorContains(t, tally.Entry{Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
+	zone := &court.Zone{Left: 1, Right: 2, Bottom: 8, Top: 10}
+	require.NoError(t, tally.Entry{Kind: tally.Missed, Zone: zone}.Check())
+	require.ErrorContains(t, tally.Entry{Kind: tally.Again, Zone: zone}.Check(), "single ball")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Zone: zone, Landing: place}.Check(), "not by both")
+	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Zone: &court.Zone{Left: 2, Right: 1, Bottom: 8, Top: 10}}.Check(), "zone")
 }
 
 func TestLandingsThatStand(t *testing.T) {
 	list := entries(tally.Made, tally.Missed, tally.Undo, [2]int{4, 5}, tally.Missed)
 	list[0].Landing, list[1].Landing, list[4].Landing = &court.Point{X: 1}, &court.Point{X: 2}, &court.Point{X: 3}
 	require.Equal(t, []court.Point{{X: 1}, {X: 3}}, tally.Landings(list))
+	list[0].Zone, list[1].Zone = &court.Zone{Left: 1, Right: 2}, &court.Zone{Left: 5, Right: 6}
+	require.Equal(t, []court.Zone{{Left: 1, Right: 2}}, tally.Zones(list), "what was taken back counts nowhere")
 }
 
 // The best streak certain in a turn never exceeds what any order of its balls holds.

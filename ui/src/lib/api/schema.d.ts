@@ -796,6 +796,8 @@ export interface components {
             wanted: number;
             /** @description What to watch in this student; empty for nothing */
             watch: string;
+            /** @description Zones in which landings can be counted, row by row; none where there is no aim */
+            zones: components["schemas"]["CourtZone"][];
         };
         CourtAlong: {
             /**
@@ -1080,6 +1082,17 @@ export interface components {
              */
             to: number;
             wall: string;
+        };
+        CourtZone: {
+            /** Format: double */
+            bottom: number;
+            /** Format: double */
+            left: number;
+            name?: string;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            top: number;
         };
         Courtside: {
             /** @description Null before the lesson is begun */
@@ -2756,6 +2769,8 @@ export interface components {
             of?: number;
             /** @description Number of the tap on its device, from 0 */
             seq: number;
+            /** @description Of one ball: in which zone it landed, where the place was not noted */
+            zone?: components["schemas"]["CourtZone"];
         };
         /** @enum {string} */
         TallyKind: "made" | "missed" | "turn" | "played again" | "undo";

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import Landing from './Landing.svelte'
+  import Zones from './Zones.svelte'
 
   interface Props {
     /** One for each student, in the order of their turns. */
@@ -17,13 +18,23 @@
   /** Where the ball landed that is counted next. */
   let landing = $state<Point>()
 
+  /** Or the zone, where nobody has time for the place. */
+  let zone = $state<Entry['zone']>()
+  let byZone = $state(localStorage.getItem('hodometer.zones') === 'on')
+
+  function setByZone() {
+    byZone = !byZone
+    localStorage.setItem('hodometer.zones', byZone ? 'on' : 'off')
+    landing = zone = undefined
+  }
+
   /** Whether the ball that is counted next was the right idea. */
   let choice = $state<Entry['choice']>()
 
   function ball(kind: 'made' | 'missed') {
     if (!counter) return
-    ontap(counter.student, { kind, choice, landing: $state.snapshot(landing) })
-    landing = choice = undefined
+    ontap(counter.student, { kind, choice, landing: $state.snapshot(landing), zone: $state.snapshot(zone) })
+    landing = zone = choice = undefined
   }
 
   function afterTheTurn(made: number) {
@@ -61,12 +72,21 @@
     {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
     {#if way === 'ball'}
       {#if noting && counter.aim}
-        <Landing
-          court={counter.court}
-          aim={counter.aim}
-          at={landing}
-          onpoint={(place) => (landing = place)}
-        />
+        {#if byZone && counter.zones.length}
+          <Zones zones={counter.zones} chosen={zone} onzone={(z) => (zone = z)} />
+        {:else}
+          <Landing
+            court={counter.court}
+            aim={counter.aim}
+            at={landing}
+            onpoint={(place) => (landing = place)}
+          />
+        {/if}
+        {#if counter.zones.length}
+          <button class="btn big" aria-pressed={byZone} onclick={setByZone}
+            >{byZone ? 'Note places instead' : 'Note zones instead'}</button
+          >
+        {/if}
       {/if}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
@@ -114,7 +134,7 @@
           aria-pressed={noting}
           onclick={() => {
             noting = !noting
-            landing = undefined
+            landing = zone = undefined
           }}>{noting ? 'Hide the court' : 'Note where balls land'}</button
         >
       {/if}
