@@ -50,9 +50,14 @@
       const stretch = plan.stretches.find((s) => s.block === finding.block)
       const stands = (other: Finding) => plan.stretches.find((s) => s.block === other.block) === stretch
       const n = plan.findings.slice(0, i).filter(stands).length
-      const high = stretch ? top(stretch.effort) - 2 : signSize
-      const from = x(stretch ? stretch.start : 0) + 2 + n * (signSize + 3)
-      return { finding, x: Math.min(from, width - signSize), y: Math.max(0, high - signSize) }
+      // Side by side as far as the block is wide, then one above the other.
+      const columns = Math.max(
+        1,
+        Math.floor(x(stretch ? stretch.end - stretch.start : total) / (signSize + 2)),
+      )
+      const high = (stretch ? top(stretch.effort) : signSize) - Math.floor(n / columns) * (signSize + 2)
+      const from = x(stretch?.start ?? 0) + 1 + (n % columns) * (signSize + 2)
+      return { finding, x: Math.min(from, width - signSize), y: Math.max(0, high - signSize - 2) }
     })
   })
   const marks = { problem: '✕', warning: '!', note: 'i' }

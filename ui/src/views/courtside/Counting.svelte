@@ -151,8 +151,7 @@
   }
   .people {
     display: grid;
-    grid-auto-flow: column;
-    grid-auto-columns: 1fr;
+    grid-template-columns: repeat(auto-fit, minmax(5rem, 1fr));
     gap: 0.5rem;
   }
   .people .btn,

@@ -104,8 +104,10 @@
       {#if run.roles.kind === 'swap' && run.second - run.roles.second < swapShown}<p class="swap">
           {run.roles.text}
         </p>{/if}
-      <ul class="mt-1" aria-label={run.roles.text}>
-        {#each run.roles.roles as role (role.name)}<li><strong>{role.name}</strong> {role.role}</li>{/each}
+      <ul class="roles" aria-label={run.roles.text}>
+        {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role (role.name)}
+          <li><strong>{role.name}</strong> {role.role}</li>
+        {/each}
       </ul>
     {/if}
   </section>
@@ -194,6 +196,12 @@
     font-weight: 700;
     padding: 0.1rem 0.6rem;
     border-radius: var(--radius-field);
+  }
+  .roles {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
+    column-gap: 0.75rem;
+    margin-top: 0.25rem;
   }
   .next {
     padding: 0.35rem 1rem;

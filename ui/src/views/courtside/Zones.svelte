@@ -29,14 +29,14 @@
     display: grid;
     grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
     gap: 3px;
-    background: var(--chalk-line);
+    background: var(--surface);
     padding: 3px;
     border-bottom: 4px solid var(--net);
   }
   .zone {
     min-height: 64px;
-    background: var(--surface);
-    color: #fffdf8;
+    background: var(--tag);
+    color: var(--on-court);
     font-size: 0.85rem;
     line-height: 1.1;
     padding: 2px;
