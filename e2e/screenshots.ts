@@ -74,7 +74,7 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Noor and Teo')
-      await page.getByRole('button', { name: /Last Stretch, / }).click()
+      await page.getByRole('button', { name: /^\d\d:\d\d Last Stretch, / }).click()
     },
   },
   {

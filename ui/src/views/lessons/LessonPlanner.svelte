@@ -150,7 +150,6 @@
   {#if planner.unread}<p class="text-error mt-2" role="alert">
       {planner.unread} The road shows the last plan that could be laid out.
     </p>{/if}
-  <Said {planner} />
   <AddBlocks {planner} />
 </section>
 
@@ -175,7 +174,10 @@
     <Booking {planner} />
   </div>
 </div>
-<div class="foot"><Drums drums={planner.plan.drums} /></div>
+<div class="foot">
+  <Said {planner} />
+  <Drums drums={planner.plan.drums} />
+</div>
 
 <style>
   .foot {

@@ -29,8 +29,15 @@
   const set = (part: Partial<RotationForm>) =>
     form && onchange({ rotation: { ...$state.snapshot(form), ...part } as RotationForm })
 
+  const still = 'nobody changes places'
+  const kinds: Record<string, string> = {
+    roles: 'roles are swapped',
+    spots: 'one spot to the right',
+    stations: 'from station to station',
+  }
+
   function choose(kind: string) {
-    if (kind === 'nobody changes places') onchange({ rotation: undefined, step: undefined })
+    if (kind === still) onchange({ rotation: undefined, step: undefined })
     else
       onchange({
         rotation: {
@@ -56,87 +63,6 @@
   const clock = (seconds: number) =>
     `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`
 </script>
-
-<div class="grid grid-cols-2 gap-3 xl:grid-cols-3">
-  <div class="col-span-2">
-    <SelectField
-      label="How places change"
-      value={form?.kind ?? 'nobody changes places'}
-      options={['nobody changes places', ...(words?.rotations ?? [])]}
-      onchange={choose}
-    />
-  </div>
-  {#if form}
-    <NumberField
-      label="A round lasts"
-      unit={form.count ? form.of : 'min'}
-      step={form.count ? 1 : 0.5}
-      value={form.count || form.every || 0}
-      error={error('every') ?? error('count')}
-      onchange={(n) => set(form.count ? { count: n } : { every: n })}
-    />
-    <SelectField
-      label="counted in"
-      value={form.count ? (form.of ?? 'points') : 'minutes'}
-      options={['minutes', ...(words?.counted ?? [])]}
-      error={error('of')}
-      onchange={(of) =>
-        set(
-          of === 'minutes' ? { every: 2, count: undefined, of: undefined } : { count: 4, of: of as 'balls' },
-        )}
-    />
-    {#if named}
-      <div class="col-span-2 xl:col-span-3">
-        <TextField
-          label={form.kind === 'stations' ? 'Stations' : form.kind === 'roles' ? 'Roles' : 'Spots'}
-          hint="With semicolons. “net: left” puts left on the net side; “feeds*” hits no balls that count."
-          value={textOf(form.spots)}
-          error={error('spots')}
-          onchange={(text) => set({ spots: spotsOf(text) })}
-        />
-      </div>
-    {/if}
-    {#if form.kind !== 'stations'}
-      <NumberField
-        label="Side by side"
-        value={form.courts ?? 0}
-        unit={form.courts ? '' : '= as many as fit'}
-        min={0}
-        error={error('courts')}
-        onchange={(courts) => set({ courts })}
-      />
-    {/if}
-    {#if form.kind === 'spots' || form.kind === 'roles'}
-      <SelectField
-        label="Partners"
-        value={form.mix ? 'change most' : 'stay neighbours'}
-        options={['stay neighbours', 'change most']}
-        onchange={(v) => set({ mix: v === 'change most' })}
-      />
-      <SelectField
-        label="Who begins"
-        value={form.begins ?? 'left open'}
-        options={['left open', ...(words?.begins ?? [])]}
-        onchange={(v) => set({ begins: v === 'left open' ? undefined : (v as RotationForm['begins']) })}
-      />
-    {/if}
-    <SelectField
-      label="Fitted to"
-      value={block.step ?? 'any length'}
-      options={words?.steps ?? ['any length']}
-      onchange={(step) => onchange({ step: step === 'any length' ? undefined : step })}
-    />
-  {/if}
-  <div class="col-span-2">
-    <TextField
-      label="Those who wait"
-      hint="Left empty: on deck, feet moving"
-      value={block.onDeck ?? ''}
-      error={errors[`${path}.onDeck`]}
-      onchange={(text) => onchange({ onDeck: text || undefined })}
-    />
-  </div>
-</div>
 
 {#if stretch?.group}<p class="mt-3">{stretch.group}</p>{/if}
 {#if stretch?.load && stretch.load.people > 1}
@@ -184,6 +110,96 @@
     </div>
   </div>
 {/if}
+<details class="mt-3" open={!table}>
+  <summary class="cursor-pointer py-1 text-sm font-semibold">How places change</summary>
+  <div class="mt-2">
+    <div class="grid grid-cols-2 gap-3">
+      <div class="col-span-2">
+        <SelectField
+          label="Places"
+          value={form?.kind ?? still}
+          options={[
+            { value: still, label: still },
+            ...(words?.rotations ?? []).map((kind) => ({ value: kind, label: kinds[kind] ?? kind })),
+          ]}
+          onchange={choose}
+        />
+      </div>
+      {#if form}
+        <NumberField
+          label="A round lasts"
+          unit={form.count ? form.of : 'min'}
+          step={form.count ? 1 : 0.5}
+          value={form.count || form.every || 0}
+          error={error('every') ?? error('count')}
+          onchange={(n) => set(form.count ? { count: n } : { every: n })}
+        />
+        <SelectField
+          label="counted in"
+          value={form.count ? (form.of ?? 'points') : 'minutes'}
+          options={['minutes', ...(words?.counted ?? [])]}
+          error={error('of')}
+          onchange={(of) =>
+            set(
+              of === 'minutes'
+                ? { every: 2, count: undefined, of: undefined }
+                : { count: 4, of: of as 'balls' },
+            )}
+        />
+        {#if named}
+          <div class="col-span-2">
+            <TextField
+              label={form.kind === 'stations' ? 'Stations' : form.kind === 'roles' ? 'Roles' : 'Spots'}
+              hint="With semicolons. “net: left” puts left on the net side; “feeds*” hits no balls that count."
+              value={textOf(form.spots)}
+              error={error('spots')}
+              onchange={(text) => set({ spots: spotsOf(text) })}
+            />
+          </div>
+        {/if}
+        {#if form.kind !== 'stations'}
+          <NumberField
+            label="Side by side"
+            value={form.courts ?? 0}
+            unit={form.courts ? '' : '= as many as fit'}
+            min={0}
+            error={error('courts')}
+            onchange={(courts) => set({ courts })}
+          />
+        {/if}
+        {#if form.kind === 'spots' || form.kind === 'roles'}
+          <SelectField
+            label="Partners"
+            value={form.mix ? 'change most' : 'stay neighbours'}
+            options={['stay neighbours', 'change most']}
+            onchange={(v) => set({ mix: v === 'change most' })}
+          />
+          <SelectField
+            label="Who begins"
+            value={form.begins ?? 'left open'}
+            options={['left open', ...(words?.begins ?? [])]}
+            onchange={(v) => set({ begins: v === 'left open' ? undefined : (v as RotationForm['begins']) })}
+          />
+        {/if}
+        <SelectField
+          label="Fitted to"
+          value={block.step ?? 'any length'}
+          options={words?.steps ?? ['any length']}
+          onchange={(step) => onchange({ step: step === 'any length' ? undefined : step })}
+        />
+      {/if}
+      <div class="col-span-2">
+        <TextField
+          label="Those who wait"
+          hint="Left empty: on deck, feet moving"
+          value={block.onDeck ?? ''}
+          error={errors[`${path}.onDeck`]}
+          onchange={(text) => onchange({ onDeck: text || undefined })}
+        />
+      </div>
+    </div>
+  </div>
+</details>
 
 <style>
   .waits {

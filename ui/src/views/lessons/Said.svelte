@@ -10,7 +10,7 @@
 
 <div role="status" aria-label="What the last change did">
   {#if planner.said.length}
-    <ul class="bg-base-200 rounded-box mt-3 flex flex-col gap-1 p-3 text-sm">
+    <ul class="said bg-base-200 border-base-300 rounded-box flex flex-col gap-1 border p-3 text-sm">
       {#each planner.said as sentence (sentence)}<li>{sentence}</li>{/each}
       {#if titles.length}
         <li class="mt-1 flex flex-wrap gap-2">
@@ -25,3 +25,25 @@
     </ul>
   {/if}
 </div>
+
+<style>
+  /* At the foot of the page, so that nothing moves away from under the pointer. */
+  .said {
+    max-height: 40vh;
+    overflow-y: auto;
+    margin-bottom: 0.5rem;
+    box-shadow: 0 0 0.75rem color-mix(in oklab, var(--color-base-content) 25%, transparent);
+  }
+  @media (max-width: 700px) {
+    .said {
+      position: fixed;
+      inset: auto 0.5rem 4.5rem;
+      z-index: 5;
+    }
+  }
+  @media print {
+    .said {
+      display: none;
+    }
+  }
+</style>
