@@ -14,6 +14,7 @@
     queryKey: keys.drill(params.id),
     queryFn: () => answer(api.GET('/api/drills/{id}', { params: { path: { id: params.id } } })),
     refetchOnWindowFocus: false,
+    gcTime: 0, // what is edited is read anew each time it is opened, never shown from before and then replaced
   }))
 </script>
 

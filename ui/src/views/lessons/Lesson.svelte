@@ -13,6 +13,7 @@
     queryKey: keys.lesson(params.id),
     queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } })),
     refetchOnWindowFocus: false,
+    gcTime: 0, // what is edited is read anew each time it is opened, never shown from before and then replaced
   }))
 </script>
 
