@@ -10,17 +10,6 @@ import (
 	"hodometer/core/rotation"
 )
 
-func called(t testing.TB, name string) drill.Document {
-	t.Helper()
-	for _, s := range drill.Library() {
-		if s.Document.Name == name {
-			return s.Document
-		}
-	}
-	t.Fatalf("no drill called %s", name)
-	return drill.Document{}
-}
-
 func TestADrillAdaptsToWhoTurnedUp(t *testing.T) {
 	whole, half := drill.Space{}, drill.Space{Half: true}
 	for _, c := range []struct {
@@ -41,7 +30,7 @@ func TestADrillAdaptsToWhoTurnedUp(t *testing.T) {
 		{"two against one", "Pair Against One", 3, 1, whole, 1, "1 three side by side."},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			g, said := called(t, c.drill).Arrange(c.people, c.lines, c.space)
+			g, said := named(t, c.drill).Arrange(c.people, c.lines, c.space)
 			require.Equal(t, c.want, g.Lines)
 			require.Equal(t, c.said, said)
 		})
@@ -52,7 +41,7 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 	s := coach.Default()
 	// Two and Away: a turn of 2 × 3.2 + 3 = 9.4 s, the next starts 1.5 s before its end. Eight in one line, six
 	// turns: 9.4 + 47 × 7.9 = 380.7 s; in two lines of four: 9.4 + 23 × 7.9 = 191.1 s, with the same 96 balls.
-	line := called(t, "Two and Away")
+	line := named(t, "Two and Away")
 	one, two := line.LoadFor(drill.Group{People: 8}, 6, s), line.LoadFor(drill.Group{People: 8, Lines: 2}, 6, s)
 	require.InDelta(t, 380.7, one.Feeding, 1e-9)
 	require.InDelta(t, 191.1, two.Feeding, 1e-9)
@@ -66,39 +55,39 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 
 	// A rally is a turn of both: three turns of three rallies of 12 × 2 s and a pause of 15 s are 351 s for two, and
 	// nobody waits; the ball is shared.
-	rally := called(t, "Crossroads").LoadFor(drill.Group{People: 2}, 3, s)
+	rally := named(t, "Crossroads").LoadFor(drill.Group{People: 2}, 3, s)
 	require.InDelta(t, 351, rally.Feeding, 1e-9)
 	require.Equal(t, 9, rally.Balls)
 	require.InDelta(t, 15, rally.Waiting, 1e-9, "only the pause")
 	// Who feeds a partner does not wait either.
-	require.InDelta(t, 6, called(t, "Net Alphabet").LoadFor(drill.Group{People: 2}, 2, s).Waiting, 1e-9)
+	require.InDelta(t, 6, named(t, "Net Alphabet").LoadFor(drill.Group{People: 2}, 2, s).Waiting, 1e-9)
 }
 
 func TestFormsOfPartners(t *testing.T) {
-	require.Nil(t, called(t, "Two and Away").Form())
-	require.Equal(t, rotation.TwoToOne, called(t, "Pair Against One").Form().Kind)
-	form := called(t, "Net Alphabet").Form()
+	require.Nil(t, named(t, "Two and Away").Form())
+	require.Equal(t, rotation.TwoToOne, named(t, "Pair Against One").Form().Kind)
+	form := named(t, "Net Alphabet").Form()
 	require.NoError(t, form.Check())
 	require.True(t, form.Spots[1].Feeds)
 }
 
 func TestNarrowDrillsFitHalfACourt(t *testing.T) {
-	require.True(t, called(t, "Closing the Door").Narrow())
-	require.False(t, called(t, "Both Verges").Narrow(), "from verge to verge")
-	require.False(t, called(t, "Crossroads").Narrow(), "cross-court")
+	require.True(t, named(t, "Closing the Door").Narrow())
+	require.False(t, named(t, "Both Verges").Narrow(), "from verge to verge")
+	require.False(t, named(t, "Crossroads").Narrow(), "cross-court")
 }
 
 func TestMetresOfATurn(t *testing.T) {
-	wide, err := called(t, "Both Verges").Metres(t.Context(), coach.Default())
+	wide, err := named(t, "Both Verges").Metres(t.Context(), coach.Default())
 	require.NoError(t, err)
-	near, err := called(t, "Two Hops Beyond").Metres(t.Context(), coach.Default())
+	near, err := named(t, "Two Hops Beyond").Metres(t.Context(), coach.Default())
 	require.NoError(t, err)
 	require.Greater(t, wide, 15.0)
 	require.Less(t, near, 3.0)
 }
 
 func BenchmarkMetres(b *testing.B) {
-	d := called(b, "Both Verges")
+	d := named(b, "Both Verges")
 	for b.Loop() {
 		if _, err := d.Metres(b.Context(), coach.Default()); err != nil {
 			b.Fatal(err)

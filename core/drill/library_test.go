@@ -148,7 +148,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return d.Form() != nil }},
 		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Target.Kind == court.DoubleBounce }},
 	} {
-		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(called(t, c.drill))) })
+		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(named(t, c.drill))) })
 	}
 }
 

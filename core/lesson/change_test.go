@@ -236,3 +236,25 @@ func TestClashes(t *testing.T) {
 	midnight := lesson.Slot{ID: "f", Date: "2026-03-11", Start: "00:15", Minutes: 30}
 	require.Equal(t, []string{"Overlaps with Lesson d, 2026-03-10 23:30 to 00:30."}, midnight.Clashes(all), "past midnight")
 }
+
+func TestALessonIsPlannedAgainWhole(t *testing.T) {
+	d, in := crowd(3)
+	d.Blocks[3].Pinned = true // by the coach's own hand
+	started := apply(t, d, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{"ada", "ben"}}}, in).Document
+	into := started.Blocks[0].Minutes + 4 // in the ball warm-up, with a call still to come
+	late := apply(t, started, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: d.Students, Second: into * 60}}, in).Document
+	require.Len(t, late.Blocks, len(d.Blocks)+1)
+
+	again := late.Again("2026-03-17")
+	require.NoError(t, again.Check())
+	require.Equal(t, "2026-03-17", again.Date)
+	require.Len(t, again.Blocks, len(d.Blocks), "what was cut is whole again")
+	require.InDelta(t, total(late), total(again), 1e-9)
+	require.Len(t, again.Blocks[1].Calls, len(d.Blocks[1].Calls))
+	for i, b := range again.Blocks {
+		require.Empty(t, b.People, "with everybody")
+		require.Empty(t, b.Continues)
+		require.Equal(t, i == 3, b.Pinned, b.Title)
+	}
+	require.Equal(t, []lesson.Block{}, lesson.Document{}.Again("2026-03-17").Blocks)
+}

@@ -28,7 +28,7 @@
   const client = useQueryClient()
   // The planner is made anew for every lesson and version that is read.
   // svelte-ignore state_referenced_locally
-  const planner = new Planner(lesson)
+  const planner = new Planner(lesson, client)
   // svelte-ignore state_referenced_locally
   const { id, state: came, clashes } = lesson
   const { draft } = planner

@@ -181,12 +181,6 @@
             onchange={(v) => set({ begins: v === 'left open' ? undefined : (v as RotationForm['begins']) })}
           />
         {/if}
-        <SelectField
-          label="Fitted to"
-          value={block.step ?? 'any length'}
-          options={words?.steps ?? ['any length']}
-          onchange={(step) => onchange({ step: step === 'any length' ? undefined : step })}
-        />
       {/if}
       <div class="col-span-2">
         <TextField

@@ -1,4 +1,4 @@
-import { useQueryClient, type QueryClient } from '@tanstack/svelte-query'
+import type { QueryClient } from '@tanstack/svelte-query'
 import { push } from 'svelte-spa-router'
 import { v7 } from 'uuid'
 import {
@@ -34,8 +34,8 @@ export class Planner {
   /** The lesson that the plan was laid out from, where a change brought its plan along. */
   #laid = ''
 
-  constructor(lesson: Lesson) {
-    this.#client = useQueryClient()
+  constructor(lesson: Lesson, client: QueryClient) {
+    this.#client = client
     this.id = lesson.id
     this.plan = lesson.plan
     this.draft = new Draft<LessonDocument>(lesson.document, lesson.version, async (body, base) => {
