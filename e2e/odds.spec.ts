@@ -138,5 +138,7 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
   await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
-  await expect(page.getByText(/dots are the 9 that were logged/)).toBeVisible()
+  await expect(
+    page.getByText(/dots are the 9 that were logged by place; 1 more was logged by zone/),
+  ).toBeVisible()
 })

@@ -21,6 +21,8 @@
   }
   let { draft, bench, report, words, builtIn, errors, ontype, onfit }: Props = $props()
   const suit = $derived(bench.worked?.suit)
+  const dots = $derived(suit?.target?.landings.length ?? 0)
+  const zoned = $derived((suit?.target?.scatter.logged ?? 0) - dots)
   let minutes = $state(6)
   let hit = $state(7)
   let allowed = $state(1.5)
@@ -96,10 +98,9 @@
       {suit.target.sentence}.
     </p>
     {#if !suit.target.upright}<p class="hint text-sm">
-        On the court: the inner ring holds half of the balls, the outer one nine of ten{suit.target.scatter
-          .logged
-          ? `; dots are the ${suit.target.scatter.logged} that were logged`
-          : ''}.
+        On the court: the inner ring holds half of the balls, the outer one nine of ten{dots
+          ? `; dots are the ${dots} that were logged by place`
+          : ''}{zoned ? `; ${zoned} more ${zoned === 1 ? 'was' : 'were'} logged by zone` : ''}.
       </p>{/if}
     <p class="no-print">
       <button class="link" onclick={() => (working = suit.target?.working ?? null)}

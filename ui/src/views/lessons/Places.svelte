@@ -19,6 +19,8 @@
   const form = $derived(block.rotation)
   const named = $derived(form && ['roles', 'spots', 'stations'].includes(form.kind))
   const table = $derived(stretch?.table)
+  /** Whether balls are known, and not only minutes. */
+  const counted = $derived(table?.people.some((p) => p.balls > 0))
   const people = $derived((stretch?.people ?? []).map((id) => (names[id] ?? '').split(' ')[0] ?? ''))
   const error = (field: string) =>
     errors[`${path}.rotation.${field}`] ??
@@ -91,6 +93,9 @@
                 >
               </th>
             {/each}
+            <th scope="col" class="text-right">played</th>
+            <th scope="col" class="text-right">waited</th>
+            {#if counted}<th scope="col" class="text-right">balls</th>{/if}
           </tr>
         </thead>
         <tbody>
@@ -103,6 +108,9 @@
                   >{text}</td
                 >
               {/each}
+              <td class="text-right tabular-nums">{clock(table.people[person]?.played ?? 0)}</td>
+              <td class="text-right tabular-nums">{clock(table.people[person]?.waited ?? 0)}</td>
+              {#if counted}<td class="text-right tabular-nums">{table.people[person]?.balls}</td>{/if}
             </tr>
           {/each}
         </tbody>
