@@ -26,6 +26,9 @@
     errors[`${path}.rotation.${field}`] ??
     Object.entries(errors).find(([key]) => key.startsWith(`${path}.rotation.${field}.`))?.[1]
   let round = $state(0)
+  // Once it is open it stays so, whatever becomes of the table.
+  // svelte-ignore state_referenced_locally
+  let changing = $state(!stretch?.table)
   const shown = $derived(Math.min(round, (table?.rounds.length ?? 1) - 1))
 
   const set = (part: Partial<RotationForm>) =>
@@ -118,7 +121,7 @@
     </div>
   </div>
 {/if}
-<details class="mt-3" open={!table}>
+<details class="mt-3" bind:open={changing}>
   <summary class="cursor-pointer py-1 text-sm font-semibold">How places change</summary>
   <div class="mt-2">
     <div class="grid grid-cols-2 gap-3">
