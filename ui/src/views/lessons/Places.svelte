@@ -85,6 +85,9 @@
         <thead>
           <tr>
             <th scope="col">From</th>
+            <th scope="col" class="text-right">played</th>
+            <th scope="col" class="text-right">waited</th>
+            {#if counted}<th scope="col" class="text-right">balls</th>{/if}
             {#each table.rounds as each, i (i)}
               <th scope="col" class="p-0">
                 <button
@@ -96,24 +99,21 @@
                 >
               </th>
             {/each}
-            <th scope="col" class="text-right">played</th>
-            <th scope="col" class="text-right">waited</th>
-            {#if counted}<th scope="col" class="text-right">balls</th>{/if}
           </tr>
         </thead>
         <tbody>
           {#each people as name, person (person)}
             <tr>
               <th scope="row">{name}</th>
+              <td class="text-right tabular-nums">{clock(table.people[person]?.played ?? 0)}</td>
+              <td class="text-right tabular-nums">{clock(table.people[person]?.waited ?? 0)}</td>
+              {#if counted}<td class="text-right tabular-nums">{table.people[person]?.balls}</td>{/if}
               {#each table.rounds as each, i (each.start)}
                 {@const text = cell(i, person)}
                 <td class="whitespace-nowrap" class:waits={text === 'waits'} class:now={shown === i}
                   >{text}</td
                 >
               {/each}
-              <td class="text-right tabular-nums">{clock(table.people[person]?.played ?? 0)}</td>
-              <td class="text-right tabular-nums">{clock(table.people[person]?.waited ?? 0)}</td>
-              {#if counted}<td class="text-right tabular-nums">{table.people[person]?.balls}</td>{/if}
             </tr>
           {/each}
         </tbody>
