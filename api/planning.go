@@ -17,7 +17,6 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/paper"
-	"hodometer/store"
 )
 
 // LessonChange is one thing to do to a lesson.
@@ -223,10 +222,6 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	return s.sheetOf(ctx, kept)
-}
-
-func (s *server) sheetOf(ctx context.Context, kept store.Kept[lesson.Document]) (Sheet, error) {
 	laid, err := s.lesson(ctx, kept)
 	if err != nil {
 		return Sheet{}, err

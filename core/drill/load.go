@@ -62,13 +62,13 @@ func (d Document) LoadFor(g Group, turns int, s coach.Settings) Load {
 // TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
 // does.
 func (d Document) TurnsIn(seconds float64, g Group, s coach.Settings) int {
-	turns, fit := 0, func(turns int) bool { return d.LoadFor(g, turns, s).Need <= seconds+1e-9 }
+	turns := 0
 	// The need grows by the same with each turn after the first.
 	first, second := d.LoadFor(g, 1, s).Need, d.LoadFor(g, 2, s).Need
 	if first <= seconds+1e-9 && second > first {
 		turns = 1 + int(math.Floor((seconds-first)/(second-first)+1e-9))
 	}
-	if turns > 0 && !fit(turns) {
+	if turns > 0 && d.LoadFor(g, turns, s).Need > seconds+1e-9 {
 		turns--
 	}
 	return turns

@@ -13,3 +13,7 @@ export function dayName(date: string, today: string): string {
   if (away === 1) return `Tomorrow, ${long}`
   return long
 }
+
+/** listed writes pieces of equipment in one line. */
+export const listed = (pieces: { count: number; name: string }[]) =>
+  pieces.map((piece) => `${piece.count} ${piece.name}`).join(', ')

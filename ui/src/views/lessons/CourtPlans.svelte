@@ -2,6 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type CourtPlan } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
+  import { listed } from '../../lib/words'
   import type { Planner } from './planner.svelte'
 
   interface Props {
@@ -14,14 +15,12 @@
     queryFn: () => answer(api.POST('/api/lessons/courts', { body })),
     placeholderData: (before: CourtPlan[] | undefined) => before,
   }))
-  type Pieces = CourtPlan['moves'][number]['comes']
-  const list = (pieces: Pieces) => pieces.map((p) => `${p.count} ${p.name}`).join(', ')
 </script>
 
 <section class="sheet" aria-labelledby="court-plan">
   <h2 id="court-plan">On court</h2>
   {#if planner.plan.carry.length}
-    <p class="mt-1"><strong>Carry:</strong> {list(planner.plan.carry)}.</p>
+    <p class="mt-1"><strong>Carry:</strong> {listed(planner.plan.carry)}.</p>
   {/if}
   <Async {query}>
     {#snippet children(plans)}
@@ -33,9 +32,9 @@
               <span class="drum-digits text-base">{move.clock}</span>
               {move.title}:
               {[
-                move.goes.length ? `collect ${list(move.goes)}` : '',
-                move.comes.length ? `put down ${list(move.comes)}` : '',
-                move.stays.length ? `${list(move.stays)} stand already` : '',
+                move.goes.length ? `collect ${listed(move.goes)}` : '',
+                move.comes.length ? `put down ${listed(move.comes)}` : '',
+                move.stays.length ? `${listed(move.stays)} stand already` : '',
               ]
                 .filter(Boolean)
                 .join('; ') || 'nothing to move'}.

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Lesson } from '../../lib/api/client'
+  import { listed } from '../../lib/words'
   import Road from '../../road/Road.svelte'
 
   interface Props {
@@ -9,8 +10,6 @@
   const document = $derived(lesson.document)
   const open = $derived(`#/lessons/${lesson.id}`)
   const carry = $derived(lesson.plan.drums.filter((drum) => drum.name === 'Balls' || drum.name === 'Baskets'))
-  const list = (pieces: { count: number; name: string }[]) =>
-    pieces.map((p) => `${p.count} ${p.name}`).join(', ')
   /** What stands on court when the first drill begins. */
   const firstDrill = $derived(lesson.plan.stretches.find((s) => s.comes.length > 0))
   const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
@@ -37,7 +36,7 @@
   {#if lesson.plan.carry.length}
     <p class="mt-1 text-sm">
       <strong>Carry</strong>
-      {list(lesson.plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {list(
+      {listed(lesson.plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
           firstDrill.comes,
         )}{/if}.
     </p>

@@ -2,7 +2,7 @@
   import type { Cue, Sheet, Stretch } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
   import Road from '../../road/Road.svelte'
-  import { minutes } from '../../lib/words'
+  import { listed, minutes } from '../../lib/words'
 
   interface Props {
     sheet: Sheet
@@ -18,8 +18,6 @@
       year: 'numeric',
     }),
   )
-  const list = (pieces: { count: number; name: string }[]) =>
-    pieces.map((p) => `${p.count} ${p.name}`).join(', ')
   const cuesOf = (stretch: Stretch): Cue[] =>
     sheet.cues.filter(
       (cue) => cue.block === stretch.block && cue.kind !== 'end' && cue.text !== stretch.title,
@@ -44,7 +42,7 @@
     <span class="drum-digits mr-2 text-4xl">{lesson.document.start}</span>{lesson.document.title}
   </h1>
   <p>{day} · {lesson.document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</p>
-  {#if plan.carry.length}<p><strong>Carry:</strong> {list(plan.carry)}</p>{/if}
+  {#if plan.carry.length}<p><strong>Carry:</strong> {listed(plan.carry)}</p>{/if}
   {#if watched.length}
     <p><strong>Watch:</strong> {watched.map((b) => `${b.name}: ${b.fault}`).join('; ')}</p>
   {/if}
