@@ -36,7 +36,7 @@ func newClub(t *testing.T) *club {
 	c := &club{t: t, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
 	c.http, err = api.New(api.Options{
 		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
-		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}}, Local: true,
+		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
 	})
 	require.NoError(t, err)
 	return c

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"log/slog"
 	"net/http"
+	"os"
 
 	"github.com/labstack/echo/v5"
 
@@ -49,6 +50,8 @@ func asProblem(err error) Problem {
 		return problem(http.StatusPreconditionFailed, "This was changed somewhere else meanwhile, so nothing was saved over it.")
 	case errors.Is(err, store.ErrTaken):
 		return problem(http.StatusConflict, "Something else is kept under this identifier already.")
+	case errors.Is(err, os.ErrDeadlineExceeded):
+		return problem(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was saved.")
 	case errors.As(err, &coded):

@@ -6,7 +6,6 @@ import (
 	_ "embed" // the OpenAPI document
 	"io/fs"
 	"log/slog"
-	"net"
 	"net/http"
 	"strings"
 	"time"
@@ -28,8 +27,8 @@ type Options struct {
 	Store *store.Store
 	Now   func() time.Time // the clock on the wall, in the coach's zone
 	Log   *slog.Logger
-	Pages fs.FS // the built interface
-	Local bool  // answer only to names of this machine, so that no page from elsewhere can reach it
+	Pages fs.FS    // the built interface
+	Hosts []string // names to answer under, besides localhost and the address that a request came in at
 }
 
 const (
@@ -79,7 +78,7 @@ func New(o Options) (http.Handler, error) {
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
-	return guard(e, o.Local), nil
+	return guard(e, o.Hosts), nil
 }
 
 // limitTime stops work that nobody waits for any more.
@@ -115,24 +114,4 @@ func pages(files fs.FS) echo.HandlerFunc {
 		served.ServeHTTP(c.Response(), c.Request())
 		return nil
 	}
-}
-
-// guard refuses requests that a page from elsewhere made. On a local address it also refuses any host
-// name but this machine's own.
-func guard(next http.Handler, local bool) http.Handler {
-	protected := http.NewCrossOriginProtection().Handler(next)
-	if !local {
-		return protected
-	}
-	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		host, _, err := net.SplitHostPort(r.Host)
-		if err != nil {
-			host = r.Host
-		}
-		if ip := net.ParseIP(host); host != "localhost" && (ip == nil || !ip.IsLoopback()) {
-			http.Error(w, "Hodometer answers only on this machine; start it with another --addr to reach it from a phone.", http.StatusMisdirectedRequest)
-			return
-		}
-		protected.ServeHTTP(w, r)
-	})
 }

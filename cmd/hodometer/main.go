@@ -17,12 +17,19 @@ import (
 
 const usage = `Hodometer plans, runs and follows up lessons in racket sports.
 
-  hodometer [serve] [--addr HOST:PORT] [--data FILE]
+  hodometer [serve] [options]
         start with your own data
-  hodometer demo [--addr HOST:PORT] [--data FILE]
+  hodometer demo [options]
         start with an invented club, in a file of its own
   hodometer openapi
         print the description of the interface between page and program
+
+Options of serve and demo:
+  --addr HOST:PORT   address to listen on (127.0.0.1:7420: this machine only)
+  --data FILE        file to keep everything in
+  --allow-network    let --addr be one that other machines can reach; there is no password yet
+  --host NAME        answer under this name too; may be given several times
+  --now TIME         let the clock begin at 2006-01-02T15:04:05 instead of the time it is
 `
 
 func main() {
@@ -49,11 +56,24 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		flags.Usage = func() { _, _ = io.WriteString(flags.Output(), usage) }
 		addr := flags.String("addr", "127.0.0.1:7420", "address to listen on")
 		data := flags.String("data", "", "file to keep everything in")
+		network := flags.Bool("allow-network", false, "listen on an address that other machines can reach")
+		start := flags.String("now", "", "when the clock begins")
+		var hosts []string
+		flags.Func("host", "answer under this name too", func(name string) error {
+			hosts = append(hosts, name)
+			return nil
+		})
 		if err := flags.Parse(args); err != nil {
 			return err
 		}
+		now, err := clock(*start)
+		if err != nil {
+			return err
+		}
 		log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
-		return serve(ctx, service{addr: *addr, data: *data, demo: command == "demo", log: log, out: out})
+		return serve(ctx, service{
+			addr: *addr, data: *data, demo: command == "demo", network: *network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
+		})
 	case "openapi":
 		document, err := api.OpenAPI()
 		if err != nil {

@@ -20,17 +20,38 @@ import (
 
 // service is what to serve and from where.
 type service struct {
-	addr string
-	data string // empty for the usual file
-	demo bool
-	log  *slog.Logger
-	out  io.Writer
+	addr    string
+	data    string // empty for the usual file
+	demo    bool
+	network bool     // the address may be one that other machines can reach
+	hosts   []string // names to answer under, besides the addresses
+	now     func() time.Time
+	limits  limits
+	log     *slog.Logger
+	out     io.Writer
+}
+
+// limits are how long one request may take, so that a slow or stalled client holds nothing up for ever.
+type limits struct {
+	header, read, write, idle time.Duration
+}
+
+func usualLimits() limits {
+	return limits{header: 5 * time.Second, read: 15 * time.Second, write: 30 * time.Second, idle: 2 * time.Minute}
 }
 
 const closingTime = 5 * time.Second
 
+// errNetwork says that other machines could reach an address, which was not asked for.
+var errNetwork = errors.New("other machines could reach this address, and there is no password yet; add --allow-network if that is meant")
+
 // serve answers requests until ctx ends.
 func serve(ctx context.Context, s service) error {
+	listener, err := s.listen(ctx)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = listener.Close() }()
 	kept, path, err := s.open(ctx)
 	if err != nil {
 		return err
@@ -40,21 +61,19 @@ func serve(ctx context.Context, s service) error {
 			s.log.Error("closing the file", "error", err)
 		}
 	}()
-	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", s.addr)
-	if err != nil {
-		return fmt.Errorf("cannot listen on %s, choose another with --addr: %w", s.addr, err)
-	}
 	pages, err := ui.Pages()
 	if err != nil {
 		return err
 	}
-	addr, ok := listener.Addr().(*net.TCPAddr)
-	handler, err := api.New(api.Options{Store: kept, Now: time.Now, Log: s.log, Pages: pages, Local: ok && addr.IP.IsLoopback()})
+	handler, err := api.New(api.Options{Store: kept, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts})
 	if err != nil {
 		return err
 	}
 	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\nEverything is kept in %s\n", listener.Addr(), path)
-	server := &http.Server{Handler: handler, ReadHeaderTimeout: closingTime, ErrorLog: slog.NewLogLogger(s.log.Handler(), slog.LevelWarn)}
+	server := &http.Server{
+		Handler: handler, ErrorLog: slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
+		ReadHeaderTimeout: s.limits.header, ReadTimeout: s.limits.read, WriteTimeout: s.limits.write, IdleTimeout: s.limits.idle,
+	}
 	ended := make(chan error, 1)
 	go func() { ended <- server.Serve(listener) }()
 	select {
@@ -70,6 +89,20 @@ func serve(ctx context.Context, s service) error {
 	return nil
 }
 
+// listen takes the address. It returns an error wrapping errNetwork for one that other machines can
+// reach, unless that is allowed.
+func (s service) listen(ctx context.Context) (net.Listener, error) {
+	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", s.addr)
+	if err != nil {
+		return nil, fmt.Errorf("cannot listen on %s, choose another with --addr: %w", s.addr, err)
+	}
+	addr, ok := listener.Addr().(*net.TCPAddr)
+	if local := ok && addr.IP.IsLoopback(); !local && !s.network {
+		return nil, errors.Join(fmt.Errorf("%s: %w", s.addr, errNetwork), listener.Close())
+	}
+	return listener, nil
+}
+
 // open opens the file, and fills it where it is a new one of the demo.
 func (s service) open(ctx context.Context) (*store.Store, string, error) {
 	path := s.data
@@ -82,7 +115,7 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		if s.demo {
 			// A file for each day, so that its lessons are today and tomorrow and nothing played with
 			// yesterday is lost.
-			path = filepath.Join(folder, "demo-"+time.Now().Format(time.DateOnly)+".db")
+			path = filepath.Join(folder, "demo-"+s.now().Format(time.DateOnly)+".db")
 		}
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
@@ -92,7 +125,7 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		kept, err := store.Open(ctx, path)
 		return kept, path, err
 	}
-	kept, err := demo.Open(ctx, path, time.Now())
+	kept, err := demo.Open(ctx, path, s.now())
 	return kept, path, err
 }
 

@@ -1,0 +1,136 @@
+package main
+
+import (
+	"bytes"
+	"context"
+	"io"
+	"log/slog"
+	"net"
+	"net/http"
+	"path/filepath"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+// console is what a running program printed.
+type console struct {
+	lock sync.Mutex
+	text bytes.Buffer
+}
+
+func (c *console) Write(p []byte) (int, error) {
+	c.lock.Lock()
+	defer c.lock.Unlock()
+	return c.text.Write(p)
+}
+
+func (c *console) String() string {
+	c.lock.Lock()
+	defer c.lock.Unlock()
+	return c.text.String()
+}
+
+// start runs the program until the test ends, and returns the address that it prints.
+func start(t *testing.T, change func(*service)) string {
+	out := &console{}
+	s := service{
+		addr: "127.0.0.1:0", data: filepath.Join(t.TempDir(), "club.db"), now: time.Now, limits: usualLimits(),
+		log: slog.New(slog.DiscardHandler), out: out,
+	}
+	change(&s)
+	ctx, stop := context.WithCancel(context.Background())
+	ended := make(chan error, 1)
+	go func() { ended <- serve(ctx, s) }()
+	t.Cleanup(func() {
+		stop()
+		require.NoError(t, <-ended)
+	})
+	var address string
+	require.Eventually(t, func() bool {
+		_, rest, found := strings.Cut(out.String(), "http://")
+		address, _, _ = strings.Cut(rest, "\n")
+		return found && address != ""
+	}, 20*time.Second, 5*time.Millisecond)
+	return address
+}
+
+// under asks for the list of students with a Host of the test's choice.
+func under(t *testing.T, address, host string) int {
+	r, err := http.NewRequestWithContext(t.Context(), http.MethodGet, "http://"+address+"/api/students", nil)
+	require.NoError(t, err)
+	r.Host = host
+	answer, err := http.DefaultClient.Do(r)
+	require.NoError(t, err)
+	require.NoError(t, answer.Body.Close())
+	return answer.StatusCode
+}
+
+func TestOtherMachinesAreLetInOnlyWhenThatIsMeant(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "club.db")
+	for _, addr := range []string{"0.0.0.0:0", "[::]:0", ":0"} {
+		err := run(t.Context(), []string{"--addr", addr, "--data", data}, io.Discard)
+		require.ErrorIs(t, err, errNetwork, addr)
+		require.ErrorContains(t, err, "--allow-network")
+	}
+	require.NoFileExists(t, data, "nothing is opened before the address is known to be right")
+}
+
+func TestOnlyOwnNamesAreAnswered(t *testing.T) {
+	address := start(t, func(s *service) { s.addr, s.network, s.hosts = "0.0.0.0:0", true, []string{"clubhouse.local"} })
+	_, port, err := net.SplitHostPort(address)
+	require.NoError(t, err)
+	at := "127.0.0.1:" + port
+	for _, host := range []string{"localhost:" + port, "127.0.0.1:" + port, "[::1]:" + port, "clubhouse.local", "ClubHouse.Local:" + port} {
+		require.Equal(t, http.StatusOK, under(t, at, host), host)
+	}
+	for _, host := range []string{"evil.example", "evil.example:" + port, "192.0.2.7:" + port, "localhost.evil.example", "clubhouse.local.evil.example"} {
+		require.Equal(t, http.StatusMisdirectedRequest, under(t, at, host), host)
+	}
+	// The address that a request came in at is answered, whichever of the machine's it is.
+	for _, own := range addresses(t) {
+		at := net.JoinHostPort(own, port)
+		require.Equal(t, http.StatusOK, under(t, at, at), at)
+	}
+}
+
+// addresses are those of this machine, without the ones that are bound to an interface.
+func addresses(t *testing.T) []string {
+	all, err := net.InterfaceAddrs()
+	require.NoError(t, err)
+	var list []string
+	for _, each := range all {
+		if network, ok := each.(*net.IPNet); ok && network.IP.To4() != nil {
+			list = append(list, network.IP.String())
+		}
+	}
+	return list
+}
+
+func TestAStalledBodyIsGivenUp(t *testing.T) {
+	address := start(t, func(s *service) { s.limits.read = 100 * time.Millisecond })
+	conn, err := (&net.Dialer{}).DialContext(t.Context(), "tcp", address)
+	require.NoError(t, err)
+	defer func() { require.NoError(t, conn.Close()) }()
+	_, err = io.WriteString(conn, "PUT /api/settings HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nIf-Match: \"0\"\r\nContent-Length: 100\r\n\r\n{")
+	require.NoError(t, err)
+	require.NoError(t, conn.SetReadDeadline(time.Now().Add(20*time.Second)))
+	answer, err := io.ReadAll(conn)
+	require.NoError(t, err, "the connection is still open")
+	require.Contains(t, string(answer), "408 Request Timeout")
+}
+
+func TestTheClockBeginsWhenItIsTold(t *testing.T) {
+	now, err := clock("2026-03-10T23:59:30")
+	require.NoError(t, err)
+	first := now()
+	require.WithinDuration(t, time.Date(2026, 3, 10, 23, 59, 30, 0, time.Local), first, 5*time.Second)
+	require.Eventually(t, func() bool { return now().After(first) }, 5*time.Second, time.Millisecond, "it goes on")
+	_, err = clock("tea time")
+	require.ErrorContains(t, err, "2006-01-02T15:04:05")
+	_, err = clock("")
+	require.NoError(t, err)
+}
