@@ -2,12 +2,15 @@ package api_test
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"log/slog"
 	"net/http"
 	"net/http/httptest"
+	"os"
 	"path/filepath"
 	"strings"
+	"sync"
 	"testing"
 	"testing/fstest"
 	"time"
@@ -29,8 +32,35 @@ type club struct {
 	now  time.Time
 }
 
+// emptyFile is a file with all its tables and nothing in them, to be copied.
+var emptyFile = sync.OnceValues(func() ([]byte, error) {
+	folder, err := os.MkdirTemp("", "hodometer")
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = os.RemoveAll(folder) }()
+	path := filepath.Join(folder, "empty.db")
+	s, err := store.Open(context.Background(), path)
+	if err != nil {
+		return nil, err
+	}
+	if err := s.Close(); err != nil {
+		return nil, err
+	}
+	return os.ReadFile(path)
+})
+
 func newClub(t *testing.T) *club {
-	s, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "club.db"))
+	path := filepath.Join(t.TempDir(), "club.db")
+	empty, err := emptyFile()
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(path, empty, 0o600))
+	return openClub(t, path)
+}
+
+// openClub starts a server on a file.
+func openClub(t *testing.T, path string) *club {
+	s, err := store.Open(t.Context(), path)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c := &club{t: t, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
@@ -57,6 +87,7 @@ func (c *club) ask(method, path string, body any, headers ...string) *httptest.R
 	}
 	w := httptest.NewRecorder()
 	c.http.ServeHTTP(w, r)
+	asDescribed(c.t, method, path, w)
 	return w
 }
 
@@ -193,7 +224,11 @@ func TestSettings(t *testing.T) {
 	s.Settings.Units = "feet"
 	kept := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
 	require.EqualValues(t, 1, kept.Version)
-	readProblem(t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`), http.StatusPreconditionFailed)
+	again := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	require.Equal(t, kept, again, "sent again, it is answered like the first time")
+	other := s.Settings
+	other.Basket++
+	readProblem(t, c.ask("PUT", "/api/settings", other, "If-Match", `"0"`), http.StatusPreconditionFailed)
 	report := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
 	require.Contains(t, report.Report.Aim, "4 ft 6 in")
 }

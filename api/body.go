@@ -61,6 +61,9 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	if err := json.Unmarshal(text, &loose); err != nil {
 		return unreadable(err)
 	}
+	if twice := duplicates(text); twice.Err() != nil {
+		return twice
+	}
 	if err := b[name].Validate(loose); err != nil {
 		var wrong *jsonschema.ValidationError
 		if !errors.As(err, &wrong) {
@@ -129,6 +132,9 @@ func say(found jsonschema.ErrorKind) string {
 	case *kind.MaxLength:
 		return fmt.Sprintf("at most %d characters; these are %d", k.Want, k.Got)
 	case *kind.MinItems:
+		if k.Got == 0 {
+			return "this must not be empty"
+		}
 		return fmt.Sprintf("at least %d; these are %d", k.Want, k.Got)
 	case *kind.MaxItems:
 		return fmt.Sprintf("at most %d; these are %d", k.Want, k.Got)

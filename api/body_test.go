@@ -67,7 +67,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"a place off the map", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": -60}}, "places.0.mark", "off the map"},
 		{"a place nowhere near", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": 1e6}}, "places.0.mark.place.y", "at most 100"},
 		{"a landing from an unknown line", "drills", "pattern.tasks.1.landing.measures.0.line", "tramline", "pattern.tasks.1.landing.measures.0.line", "no line called"},
-		{"no balls", "drills", "pattern.tasks", []any{}, "pattern.tasks", "at least 1; these are 0"},
+		{"no balls", "drills", "pattern.tasks", []any{}, "pattern.tasks", "must not be empty"},
 		{"500 balls in a sequence", "drills", "pattern.tasks", make([]any, 500), "pattern.tasks", "at most 12; these are 500"},
 		{"a target of no size", "drills", "target.radius", 0, "target.radius", "no size"},
 		{"an unknown court", "drills", "court", "beach", "court", "the courts are"},
@@ -81,7 +81,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"an hour that is none", "lessons", "start", "25:00", "start", "hours:minutes"},
 		{"a day that is none", "lessons", "date", "2026-02-30", "date", "year-month-day"},
 		{"a lesson of no time", "lessons", "minutes", 0, "minutes", "at least 5"},
-		{"a lesson for nobody", "lessons", "students", []any{}, "students", "at least 1; these are 0"},
+		{"a lesson for nobody", "lessons", "students", []any{}, "students", "must not be empty"},
 		{"a lesson for thirteen", "lessons", "students", []any{"1", "2", "3", "4", "5", "6", "7", "8", "9", "10", "11", "12", "13"}, "students", "at most 12; these are 13"},
 		{"a lesson of 601 minutes", "lessons", "minutes", 601, "minutes", "at most 600"},
 		{"a block of negative length", "lessons", "blocks.0.minutes", -3, "blocks.0.minutes", "at least 0.5"},
@@ -116,6 +116,9 @@ func TestBadRequests(t *testing.T) {
 		{"no JSON at all", "PUT", students, `name=Ada`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
 		{"two documents in one", "PUT", students, `{}{}`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
 		{"an endless number", "PUT", students, `{"limit":{"most":1e999999999}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, ""},
+		{"a value that stands twice", "POST", "/api/drills/preview", `{"people":1,"people":300000}`, nil, http.StatusUnprocessableEntity, "people"},
+		{"a value that stands twice deep down", "PUT", students, `{"limit":{"most":1,"of":"balls","most":300000}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, "limit.most"},
+		{"a name that is written in two ways", "PUT", students, `{"limit":{"most":1,"m\u006fst":300000}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, "limit.most"},
 		{"a form from elsewhere", "PUT", students, `{}`, []string{"Content-Type", "text/plain"}, http.StatusUnsupportedMediaType, ""},
 		{"an identifier that is none", "PUT", "/api/students/ada", ada(), []string{fresh, "*"}, http.StatusBadRequest, "id"},
 		{"somebody who is not there", "GET", students, nil, nil, http.StatusNotFound, ""},
@@ -133,4 +136,20 @@ func TestBadRequests(t *testing.T) {
 	}
 	require.Empty(t, c.log.String(), "bad input is nobody's fault here")
 	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
+}
+
+func TestDuplicatesAreFoundWhereTheyStand(t *testing.T) {
+	for text, path := range map[string]string{
+		`{"a":1,"a":2}`:             "a",
+		`{"a":{"b":1,"b":{"c":1}}}`: "a.b",
+		`[{"a":1},{"a":1,"a":1}]`:   "1.a",
+		`{"a":[1,{"b":0,"b":0}]}`:   "a.1.b",
+	} {
+		found := api.Duplicates([]byte(text))
+		require.Len(t, found, 1, text)
+		require.Equal(t, path, found[0].Path, text)
+	}
+	for _, text := range []string{`{}`, `{"a":{"a":1},"b":[{"a":1},{"a":1}]}`, `"a"`, `[1,1]`, ``, `{"a"`, `{"a":1,`, `{1:2}`, `nonsense`} {
+		require.Empty(t, api.Duplicates([]byte(text)), text)
+	}
 }

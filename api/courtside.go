@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"errors"
 	"net/http"
 	"slices"
 	"time"
@@ -116,7 +117,11 @@ func (s *server) courtsideRoutes() []Route {
 			if !slices.Contains(kept.Document.Students, p.Student) {
 				return Afterwards{}, problem(http.StatusNotFound, "This student is not in the lesson.")
 			}
-			if err := s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Remark: body.Remark}); err != nil {
+			err = s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Remark: body.Remark})
+			if errors.Is(err, store.ErrNotFound) {
+				return Afterwards{}, problem(http.StatusNotFound, "This student was erased, and remarks on them went with them.")
+			}
+			if err != nil {
 				return Afterwards{}, err
 			}
 			return s.afterwards(ctx, byID{ID: p.ID}, None{})
@@ -222,10 +227,16 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 		return nil, wrong.Err()
 	}
 	played, err := s.drill(ctx, d.Blocks[i].Drill)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil, invalid.Fields{{Path: "block", Message: "the drill of this block is no longer there"}}
+	}
 	if err != nil {
 		return nil, err
 	}
 	who, err := s.store.Students.Get(ctx, body.Student)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil, invalid.Fields{{Path: "student", Message: "this student was erased"}}
+	}
 	if err != nil {
 		return nil, err
 	}

@@ -53,6 +53,19 @@ func (l Lesson) tag() int64 { return l.Version }
 type Diary struct {
 	Today   string   `json:"today" description:"The day it is where Hodometer runs"`
 	Lessons []Lesson `json:"lessons"`
+
+	Unreadable []Unreadable `json:"unreadable" description:"Lessons of these days, or of no day, that cannot be shown"`
+}
+
+// Past is lessons before today, a page of them.
+type Past struct {
+	Diary
+	More bool `json:"more" description:"There are earlier ones"`
+}
+
+// paged is the parameter of a list that comes in pages.
+type paged struct {
+	Skip int `query:"skip" description:"How many to leave out at the beginning" minimum:"0"`
 }
 
 // between is the parameter of a stretch of days.
@@ -64,6 +77,7 @@ type between struct {
 func (s *server) lessonRoutes() []Route {
 	return []Route{
 		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
+		route("GET", "/api/lessons/past", "listPastLessons", "Lessons before today, the latest first", s.past),
 		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (Lesson, error) {
 			kept, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
@@ -98,7 +112,7 @@ func (s *server) lessonRoutes() []Route {
 			if err != nil {
 				return lesson.Plan{}, err
 			}
-			return lesson.Lay(ctx, body, in)
+			return plan(ctx, body, in)
 		}),
 		route("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
 		route("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
@@ -142,7 +156,8 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	return ready, nil
 }
 
-// inputs gathers what a lesson is laid out from. Students and drills that are gone are left out.
+// inputs gathers what a lesson is laid out from. Students and drills that are gone, or cannot be
+// read, are left out.
 func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
@@ -152,7 +167,7 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 	for _, id := range d.Students {
 		kept, err := s.store.Students.Get(ctx, id)
 		switch {
-		case errors.Is(err, store.ErrNotFound):
+		case errors.Is(err, store.ErrNotFound), errors.Is(err, store.ErrUnreadable):
 			continue
 		case err != nil:
 			return in, err
@@ -165,7 +180,7 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 		}
 		found, err := s.drill(ctx, block.Drill)
 		switch {
-		case errors.Is(err, store.ErrNotFound):
+		case errors.Is(err, store.ErrNotFound), errors.Is(err, store.ErrUnreadable):
 			continue
 		case err != nil:
 			return in, err
@@ -211,7 +226,7 @@ func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (
 	if err != nil {
 		return Lesson{}, err
 	}
-	near, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
+	near, _, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
 	laid.Clashes = lesson.SlotOf(kept.ID, kept.Document).Clashes(slots(near))
 	return laid, err
 }
@@ -224,9 +239,30 @@ func slots(kept []store.Kept[lesson.Document]) []lesson.Slot {
 	return list
 }
 
+// plan lays a lesson on the clock. Blocks that a remedy would put in get fresh identifiers.
+func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan, error) {
+	laid, err := lesson.Lay(ctx, d, in)
+	if err != nil {
+		return lesson.Plan{}, err
+	}
+	for _, finding := range laid.Findings {
+		for _, remedy := range finding.Remedies {
+			if remedy.Change.New == nil {
+				continue
+			}
+			ids, err := fresh(1)
+			if err != nil {
+				return lesson.Plan{}, err
+			}
+			remedy.Change.New.ID = ids[0]
+		}
+	}
+	return laid, nil
+}
+
 // lay puts a kept lesson on the clock.
 func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in lesson.Inputs) (Lesson, error) {
-	plan, err := lesson.Lay(ctx, kept.Document, in)
+	laid, err := plan(ctx, kept.Document, in)
 	if err != nil {
 		return Lesson{}, err
 	}
@@ -243,7 +279,7 @@ func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in l
 	}
 	return Lesson{
 		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
-		Document: kept.Document, People: people(in), Plan: plan, Clashes: []string{},
+		Document: kept.Document, People: people(in), Plan: laid, Clashes: []string{},
 	}, nil
 }
 
@@ -271,24 +307,53 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 		return Diary{}, wrong.Err()
 	}
 	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
-	kept, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
+	kept, broken, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
 	if err != nil {
 		return Diary{}, err
 	}
-	diary := Diary{Today: day(0), Lessons: make([]Lesson, len(kept))}
+	return s.listed(ctx, kept, broken)
+}
+
+// pastPage is how many past lessons are listed at once.
+const pastPage = 20
+
+// past lists lessons before today, the latest first.
+func (s *server) past(ctx context.Context, p paged, _ None) (Past, error) {
+	if p.Skip < 0 {
+		return Past{}, invalid.Fields{{Path: "skip", Message: "at least 0"}}
+	}
+	kept, broken, err := s.store.LessonsBefore(ctx, s.now().Format(time.DateOnly), p.Skip, pastPage+1)
+	if err != nil {
+		return Past{}, err
+	}
+	more := len(kept)+len(broken) > pastPage
+	diary, err := s.listed(ctx, kept[:min(len(kept), pastPage)], broken)
+	return Past{Diary: diary, More: more}, err
+}
+
+// listed lays lessons on the clock for a list. Those that cannot be laid out are told beside them.
+func (s *server) listed(ctx context.Context, kept []store.Kept[lesson.Document], broken []store.Unreadable) (Diary, error) {
+	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []Lesson{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(kept)
 	for i, k := range kept {
 		in, err := s.inputs(ctx, k.Document)
 		if err != nil {
 			return Diary{}, err
 		}
-		if diary.Lessons[i], err = s.lay(ctx, k, in); err != nil {
+		laid, err := s.lay(ctx, k, in)
+		var wrong invalid.Fields
+		if errors.As(err, &wrong) {
+			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: k.ID, Name: k.Document.Title, Why: why(err)})
+			continue
+		}
+		if err != nil {
 			return Diary{}, err
 		}
-		diary.Lessons[i].Clashes = all[i].Clashes(all)
-		for j := range diary.Lessons[i].Plan.Stretches {
-			diary.Lessons[i].Plan.Stretches[j].Table = nil // a long list needs no rounds
+		laid.Clashes = all[i].Clashes(all)
+		for j := range laid.Plan.Stretches {
+			laid.Plan.Stretches[j].Table = nil // a long list needs no rounds
 		}
+		diary.Lessons = append(diary.Lessons, laid)
 	}
 	return diary, nil
 }

@@ -88,6 +88,9 @@ func oneName() func(t reflect.Type, name string) string {
 // requireProperty makes a field required unless its tag says omitempty.
 func requireProperty(p jsonschema.InterceptPropParams) error {
 	tag, isJSON := p.Field.Tag.Lookup("json")
+	if p.Processed && len(p.PropertySchema.AnyOf) > 0 {
+		p.PropertySchema.Type = nil // the choices say it: null, or an object
+	}
 	if !p.Processed || !isJSON || strings.Contains(tag, "omitempty") {
 		return nil
 	}

@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"cmp"
 	"context"
+	"errors"
 	"fmt"
 	"net/http"
 	"slices"
@@ -78,9 +79,6 @@ func fresh(n int) ([]string, error) {
 	return ids, nil
 }
 
-// mostBlocks is how many blocks a lesson can have.
-const mostBlocks = 20
-
 // planned lays a changed lesson on the clock.
 func (s *server) planned(ctx context.Context, changed lesson.Changed, err error) (LessonChanged, error) {
 	if err != nil {
@@ -90,8 +88,8 @@ func (s *server) planned(ctx context.Context, changed lesson.Changed, err error)
 	if err != nil {
 		return LessonChanged{}, err
 	}
-	plan, err := lesson.Lay(ctx, changed.Document, in)
-	return LessonChanged{Changed: changed, Plan: plan}, err
+	laid, err := plan(ctx, changed.Document, in)
+	return LessonChanged{Changed: changed, Plan: laid}, err
 }
 
 func (s *server) change(ctx context.Context, _ None, body LessonChange) (LessonChanged, error) {
@@ -146,7 +144,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFill) (LessonChang
 	for i, d := range drills {
 		library[i] = drill.Stored{ID: d.ID, Document: d.Document}
 	}
-	ids, err := fresh(mostBlocks)
+	ids, err := fresh(lesson.MaxBlocks)
 	if err != nil {
 		return LessonChanged{}, err
 	}
@@ -183,11 +181,11 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]le
 	if err != nil {
 		return nil, err
 	}
-	plan, err := lesson.Lay(ctx, body, in)
+	laid, err := plan(ctx, body, in)
 	if err != nil {
 		return nil, err
 	}
-	return lesson.CourtPlans(body, plan, in)
+	return lesson.CourtPlans(body, laid, in)
 }
 
 // copies keeps copies of a lesson and returns them, laid on the clock with their clashes.
@@ -200,13 +198,16 @@ func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, err
 	if err != nil {
 		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
 	}
-	made := make([]Lesson, len(body.IDs))
+	again := make([]lesson.Document, len(body.IDs))
 	for i, id := range body.IDs {
-		if err := checkID(id); err != nil {
+		again[i] = kept.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
+		if err := errors.Join(checkID(id), again[i].Check()); err != nil {
 			return nil, err
 		}
-		again := kept.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
-		copied, err := s.store.Lessons.Create(ctx, id, again)
+	}
+	made := make([]Lesson, len(body.IDs))
+	for i, id := range body.IDs {
+		copied, err := s.store.Lessons.Create(ctx, id, again[i])
 		if err != nil {
 			return nil, err
 		}

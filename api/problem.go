@@ -46,6 +46,8 @@ func asProblem(err error) Problem {
 		return problem(http.StatusUnprocessableEntity, "Nothing was saved. Put this right first.", fields...)
 	case errors.Is(err, store.ErrNotFound):
 		return problem(http.StatusNotFound, "There is nothing here any more. It may have been erased.")
+	case errors.Is(err, store.ErrUnreadable):
+		return problem(http.StatusConflict, "This is stored in a way that Hodometer cannot read ("+why(err)+"). Nothing of it is lost: save its text from the list it is in.")
 	case errors.Is(err, store.ErrStale):
 		return problem(http.StatusPreconditionFailed, "This was changed somewhere else meanwhile, so nothing was saved over it.")
 	case errors.Is(err, store.ErrTaken):

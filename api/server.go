@@ -46,6 +46,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.lengthRoutes()...)
 	table = append(table, s.wordRoutes()...)
 	table = append(table, s.reckonerRoutes()...)
+	table = append(table, s.unreadableRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 
@@ -76,6 +77,7 @@ func New(o Options) (http.Handler, error) {
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
+	e.GET("/api/stored/:kind/:id", s.storedText)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
 	return guard(e, o.Hosts), nil

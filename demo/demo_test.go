@@ -32,11 +32,11 @@ func TestDemoHoldsAClub(t *testing.T) {
 	require.Len(t, ages, 6)
 
 	for _, day := range []string{"2026-03-10", "2026-03-11"} {
-		lessons, err := s.LessonsBetween(ctx, day, day)
+		lessons, _, err := s.LessonsBetween(ctx, day, day)
 		require.NoError(t, err)
 		require.NotEmpty(t, lessons, day)
 	}
-	past, err := s.LessonsBetween(ctx, "2026-02-17", "2026-03-09")
+	past, _, err := s.LessonsBetween(ctx, "2026-02-17", "2026-03-09")
 	require.NoError(t, err)
 	require.GreaterOrEqual(t, len(past), 15)
 	for _, l := range past {

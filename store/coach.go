@@ -27,7 +27,8 @@ func (s *Store) Settings(ctx context.Context) (coach.Settings, int64, error) {
 	return settings, version, json.Unmarshal([]byte(text), &settings)
 }
 
-// ChangeSettings puts new settings in the place of the given version, or fails with ErrStale.
+// ChangeSettings puts new settings in the place of the given version, or fails with ErrStale. Settings that are
+// there already, because their answer was lost, are answered like the first time.
 func (s *Store) ChangeSettings(ctx context.Context, version int64, settings coach.Settings) (int64, error) {
 	text, err := json.Marshal(settings)
 	if err != nil {
@@ -41,8 +42,15 @@ func (s *Store) ChangeSettings(ctx context.Context, version int64, settings coac
 	if err != nil {
 		return 0, err
 	}
-	if n, err := result.RowsAffected(); err != nil || n == 0 {
-		return 0, errors.Join(err, fmt.Errorf("settings: %w", ErrStale))
+	if n, err := result.RowsAffected(); err != nil {
+		return 0, err
+	} else if n > 0 {
+		return version + 1, nil
 	}
-	return version + 1, nil
+	var there int64
+	err = s.read.QueryRowContext(ctx, "SELECT version FROM coach WHERE id = 1 AND document = ?", string(text)).Scan(&there)
+	if errors.Is(err, sql.ErrNoRows) {
+		return 0, fmt.Errorf("settings: %w", ErrStale)
+	}
+	return there, err
 }

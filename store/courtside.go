@@ -209,11 +209,18 @@ func readPlace[T court.Point | court.Zone](text sql.NullString) (*T, error) {
 	return &p, nil
 }
 
-// SetRemark keeps a remark.
+// SetRemark keeps a remark. It fails with ErrNotFound where the lesson or the student was erased.
 func (s *Store) SetRemark(ctx context.Context, r Remark) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO remark (lesson, student, engagement, remark) VALUES (?, ?, ?, ?)
-		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, remark = excluded.remark`, r.Lesson, r.Student, r.Engagement, r.Remark)
-	return err
+	result, err := s.write.ExecContext(ctx, `INSERT INTO remark (lesson, student, engagement, remark)
+		SELECT lesson.id, student.id, ?, ? FROM lesson, student WHERE lesson.id = ? AND student.id = ?
+		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, remark = excluded.remark`, r.Engagement, r.Remark, r.Lesson, r.Student)
+	if err != nil {
+		return err
+	}
+	if n, err := result.RowsAffected(); err != nil || n == 0 {
+		return errors.Join(err, fmt.Errorf("remark on %s: %w", r.Student, ErrNotFound))
+	}
+	return nil
 }
 
 // RemarksOfLesson returns the remarks of a lesson.
@@ -253,10 +260,4 @@ func (s *Store) Standings(ctx context.Context, studentID string) ([]Standing, er
 		standing.At, err = readTime(at)
 		return standing, err
 	}, "SELECT stroke, rung, at FROM standing WHERE student = ? ORDER BY at", studentID)
-}
-
-// LessonsBetween returns the lessons from one day to another, both included, in the order in which
-// they are given.
-func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Kept[lesson.Document], error) {
-	return s.Lessons.query(ctx, "WHERE away = 0 AND date BETWEEN ? AND ? ORDER BY date, json_extract(document, '$.start'), id", from, to)
 }

@@ -14,6 +14,9 @@ var ErrTaken = errors.New("this identifier is taken")
 // ErrStale says that a document was changed since the version that a change builds on.
 var ErrStale = errors.New("changed meanwhile")
 
+// ErrUnreadable says that a stored document cannot be read, though its text is there.
+var ErrUnreadable = errors.New("cannot be read")
+
 // Kept is a document on its shelf.
 type Kept[T any] struct {
 	ID       string
@@ -54,7 +57,7 @@ func (s Shelf[T]) Create(ctx context.Context, id string, document T) (Kept[T], e
 	return s.Get(ctx, id)
 }
 
-// Get returns one document, put away or not.
+// Get returns one document, put away or not. The error wraps ErrNotFound or ErrUnreadable.
 func (s Shelf[T]) Get(ctx context.Context, id string) (Kept[T], error) {
 	list, err := s.query(ctx, "WHERE id = ?", id)
 	if err != nil {
@@ -63,22 +66,58 @@ func (s Shelf[T]) Get(ctx context.Context, id string) (Kept[T], error) {
 	if len(list) == 0 {
 		return Kept[T]{}, fmt.Errorf("%s %s: %w", s.table, id, ErrNotFound)
 	}
-	return list[0], nil
+	return list[0].kept, list[0].err
 }
 
-// List returns all documents, or those not put away, in the order in which they came.
+// List returns all documents, or those not put away, in the order in which they came. Documents that cannot
+// be read are left out; see Unreadable.
 func (s Shelf[T]) List(ctx context.Context, withAway bool) ([]Kept[T], error) {
-	return s.query(ctx, "WHERE away = 0 OR ? ORDER BY id", withAway)
+	all, err := s.query(ctx, "WHERE away = 0 OR ? ORDER BY id", withAway)
+	good, _ := parted(all)
+	return good, err
+}
+
+// Unreadable is a stored document that cannot be read.
+type Unreadable struct {
+	ID   string
+	Text string // as it is stored
+	Err  error
+}
+
+// Unreadable returns the documents that cannot be read, in the order in which they came.
+func (s Shelf[T]) Unreadable(ctx context.Context) ([]Unreadable, error) {
+	all, err := s.query(ctx, "WHERE away = 0 ORDER BY id")
+	_, broken := parted(all)
+	return broken, err
+}
+
+// Text returns a document as it is stored, readable or not.
+func (s Shelf[T]) Text(ctx context.Context, id string) (string, error) {
+	list, err := s.query(ctx, "WHERE id = ?", id)
+	if err != nil {
+		return "", err
+	}
+	if len(list) == 0 {
+		return "", fmt.Errorf("%s %s: %w", s.table, id, ErrNotFound)
+	}
+	return list[0].text, nil
 }
 
 // Replace puts a new document in the place of the given version. It fails with ErrStale where that
-// is no longer the newest; then nothing is changed.
+// is no longer the newest; then nothing is changed. A replacement that is there already, because its answer
+// was lost and it is sent again, is answered like the first time.
 func (s Shelf[T]) Replace(ctx context.Context, id string, version int64, document T) (Kept[T], error) {
 	text, err := json.Marshal(document)
 	if err != nil {
 		return Kept[T]{}, err
 	}
-	return s.change(ctx, id, "UPDATE "+s.table+" SET document = ?, version = version + 1 WHERE id = ? AND version = ?", string(text), id, version)
+	kept, err := s.change(ctx, id, "UPDATE "+s.table+" SET document = ?, version = version + 1 WHERE id = ? AND version = ?", string(text), id, version)
+	if errors.Is(err, ErrStale) {
+		if there, readErr := json.Marshal(kept.Document); readErr == nil && string(there) == string(text) {
+			return kept, nil
+		}
+	}
+	return kept, err
 }
 
 // PutAway takes a document out of the lists, or brings it back.
@@ -88,7 +127,7 @@ func (s Shelf[T]) PutAway(ctx context.Context, id string, away bool) (Kept[T], e
 
 // Erase removes a document, and all that hangs on it, for good.
 func (s Shelf[T]) Erase(ctx context.Context, id string) error {
-	if _, err := s.Get(ctx, id); err != nil {
+	if _, err := s.Text(ctx, id); err != nil {
 		return err
 	}
 	_, err := s.store.write.ExecContext(ctx, "DELETE FROM "+s.table+" WHERE id = ?", id) //nolint:gosec // the table's name is a constant of this package
@@ -111,17 +150,36 @@ func (s Shelf[T]) change(ctx context.Context, id, statement string, args ...any)
 	return kept, err
 }
 
-func (s Shelf[T]) query(ctx context.Context, where string, args ...any) ([]Kept[T], error) {
-	scan := func(rows *sql.Rows) (Kept[T], error) {
-		var kept Kept[T]
-		var text string
-		if err := rows.Scan(&kept.ID, &kept.Version, &kept.Away, &text); err != nil {
-			return kept, err
+// stored is a document as it was read from the file, or why it could not be.
+type stored[T any] struct {
+	kept Kept[T]
+	text string
+	err  error // wraps ErrUnreadable
+}
+
+// parted parts documents into those that could be read and the others.
+func parted[T any](all []stored[T]) ([]Kept[T], []Unreadable) {
+	good, broken := make([]Kept[T], 0, len(all)), []Unreadable{}
+	for _, each := range all {
+		if each.err != nil {
+			broken = append(broken, Unreadable{ID: each.kept.ID, Text: each.text, Err: each.err})
+			continue
 		}
-		if err := json.Unmarshal([]byte(text), &kept.Document); err != nil {
-			return kept, fmt.Errorf("%s %s: %w", s.table, kept.ID, err)
+		good = append(good, each.kept)
+	}
+	return good, broken
+}
+
+func (s Shelf[T]) query(ctx context.Context, where string, args ...any) ([]stored[T], error) {
+	scan := func(rows *sql.Rows) (stored[T], error) {
+		var one stored[T]
+		if err := rows.Scan(&one.kept.ID, &one.kept.Version, &one.kept.Away, &one.text); err != nil {
+			return one, err
 		}
-		return kept, nil
+		if err := json.Unmarshal([]byte(one.text), &one.kept.Document); err != nil {
+			one.err = fmt.Errorf("%s %s %w: %w", s.table, one.kept.ID, ErrUnreadable, err)
+		}
+		return one, nil
 	}
 	return collect(ctx, s.store.read, scan, "SELECT id, version, away, document FROM "+s.table+" "+where, args...)
 }

@@ -2,6 +2,7 @@ package store_test
 
 import (
 	"database/sql"
+	"fmt"
 	"path/filepath"
 	"sync"
 	"testing"
@@ -94,6 +95,9 @@ func TestShelf(t *testing.T) {
 	newest, err := s.Students.Replace(ctx, "a", 1, student.Profile{Name: "lost"})
 	require.ErrorIs(t, err, store.ErrStale)
 	require.Equal(t, second, newest, "who comes second is shown what is there")
+	again, err = s.Students.Replace(ctx, "a", 1, student.Profile{Name: "Ada B."})
+	require.NoError(t, err, "a save whose answer was lost is answered like the first time")
+	require.Equal(t, second, again)
 
 	_, err = s.Students.PutAway(ctx, "a", true)
 	require.NoError(t, err)
@@ -118,9 +122,9 @@ func TestOnlyOneOfManySavesOfAVersionWins(t *testing.T) {
 	require.NoError(t, err)
 	results := make(chan error, 16)
 	var all sync.WaitGroup
-	for range cap(results) {
+	for i := range cap(results) {
 		all.Go(func() {
-			_, err := s.Drills.Replace(ctx, "d", 1, drill.Document{Name: "mine"})
+			_, err := s.Drills.Replace(ctx, "d", 1, drill.Document{Name: fmt.Sprint("mine ", i)})
 			results <- err
 		})
 	}
@@ -145,7 +149,12 @@ func TestSettings(t *testing.T) {
 	settings.Units = units.Feet
 	version, err = s.ChangeSettings(ctx, version, settings)
 	require.NoError(t, err)
-	_, err = s.ChangeSettings(ctx, 0, settings)
+	again, err := s.ChangeSettings(ctx, 0, settings)
+	require.NoError(t, err, "the same settings sent again are answered like the first time")
+	require.Equal(t, version, again)
+	other := settings
+	other.Basket++
+	_, err = s.ChangeSettings(ctx, 0, other)
 	require.ErrorIs(t, err, store.ErrStale)
 	_, err = s.ChangeSettings(ctx, version, settings)
 	require.NoError(t, err)
@@ -199,7 +208,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	standings, err := s.Standings(ctx, "ada")
 	require.NoError(t, err)
 	require.EqualValues(t, "direction", standings[0].Rung)
-	lessons, err := s.LessonsBetween(ctx, "2026-03-10", "2026-03-10")
+	lessons, _, err := s.LessonsBetween(ctx, "2026-03-10", "2026-03-10")
 	require.NoError(t, err)
 	require.Len(t, lessons, 1)
 
@@ -207,4 +216,71 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	runs, err = s.RunsOfLesson(ctx, "l")
 	require.NoError(t, err)
 	require.Empty(t, runs, "erasing a student erases what was counted of them")
+}
+
+func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "h.db"), t.Context()
+	s := open(t, path)
+	db, err := sql.Open("sqlite", path)
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, db.Close()) })
+	_, err = db.ExecContext(ctx, `INSERT INTO student (id, version, document) VALUES ('a', 1, '{"name":'), ('b', 1, '{"name":"Bo"}'), ('c', 1, '{"name":7}');
+		INSERT INTO lesson (id, version, document) VALUES ('x', 1, '{"title":"Odd","date":"2026-03-10","minutes":"an hour"}'), ('y', 1, '{"date":17}'),
+			('z', 1, '{"title":"Good","date":"2026-03-10","start":"16:00","minutes":60}')`)
+	require.NoError(t, err)
+	students, err := s.Students.List(ctx, false)
+	require.NoError(t, err)
+	require.Len(t, students, 1)
+	require.Equal(t, "Bo", students[0].Document.Name)
+	broken, err := s.Students.Unreadable(ctx)
+	require.NoError(t, err)
+	require.Len(t, broken, 2)
+	require.Equal(t, `{"name":`, broken[0].Text)
+	for _, each := range broken {
+		require.ErrorIs(t, each.Err, store.ErrUnreadable)
+		_, err = s.Students.Get(ctx, each.ID)
+		require.ErrorIs(t, err, store.ErrUnreadable)
+		text, err := s.Students.Text(ctx, each.ID)
+		require.NoError(t, err)
+		require.Equal(t, each.Text, text)
+		require.NoError(t, s.Students.Erase(ctx, each.ID), "and can be erased")
+	}
+	_, err = s.Students.Text(ctx, "a")
+	require.ErrorIs(t, err, store.ErrNotFound)
+
+	lessons, odd, err := s.LessonsBetween(ctx, "2026-03-10", "2026-03-10")
+	require.NoError(t, err)
+	require.Len(t, lessons, 1)
+	require.Len(t, odd, 2, "one of that day, and one of no day")
+	lessons, odd, err = s.LessonsBetween(ctx, "2026-03-11", "2026-03-12")
+	require.NoError(t, err)
+	require.Empty(t, lessons)
+	require.Len(t, odd, 1)
+	lessons, odd, err = s.LessonsBefore(ctx, "2026-03-11", 0, 10)
+	require.NoError(t, err)
+	require.Equal(t, []int{1, 1}, []int{len(lessons), len(odd)})
+	lessons, odd, err = s.LessonsBefore(ctx, "2026-03-11", 1, 10)
+	require.NoError(t, err)
+	require.Equal(t, 1, len(lessons)+len(odd))
+}
+
+func TestInstantsOfAFarFutureAreMended(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	s, err := store.Open(ctx, path)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	db, err := sql.Open("sqlite", path)
+	require.NoError(t, err)
+	_, err = db.ExecContext(ctx, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{}');
+		INSERT INTO lesson (id, version, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
+		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '10000-01-01T04:59:59.000Z');
+		INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '10000-01-01T04:59:59.000Z');
+		DELETE FROM goose_db_version WHERE version_id > 5`)
+	require.NoError(t, err)
+	require.NoError(t, db.Close())
+	s = open(t, path)
+	runs, err := s.RunsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, 9999, runs[0].At.Year())
+	require.Len(t, runs[0].Taps, 1, "what was counted is kept")
 }

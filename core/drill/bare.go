@@ -7,6 +7,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/core/progress"
 	"hodometer/core/student"
 )
 
@@ -20,7 +21,8 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Doc
 		return Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	d := Document{
-		Version: Version, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1,
+		Version: Version, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
+		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
 		Goal: odds.Goal{Kind: odds.Total, Count: 10},
 		Pattern: feed.Pattern{
 			Way: feed.ByRacket, Gap: 5, Sequences: 1,

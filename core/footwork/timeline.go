@@ -34,7 +34,7 @@ type Meeting struct {
 	Slower    bool          `json:"slower" description:"It comes slower than its pace, so that it clears the net"`
 	Contact   float64       `json:"contact"`
 	Met       *Sample       `json:"met" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
-	How       feed.Moment   `json:"how"`
+	How       feed.Moment   `json:"how,omitempty"`
 	Late      bool          `json:"late" description:"Met later than was wanted, since there was no time"`
 	Leaves    float64       `json:"leaves" description:"When the player starts to run"`
 	From      court.Point   `json:"from" description:"Where the player is then"`

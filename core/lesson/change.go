@@ -2,6 +2,7 @@ package lesson
 
 import (
 	"context"
+	"fmt"
 	"math"
 	"slices"
 
@@ -44,7 +45,7 @@ type Change struct {
 	Lines   int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
 	To      int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
 	On      bool         `json:"on,omitempty" description:"Pinned"`
-	New     *Block       `json:"new,omitempty" description:"The block to put in; a remedy leaves its identifier to whoever applies it"`
+	New     *Block       `json:"new,omitempty" description:"The block to put in"`
 	Variant *Variant     `json:"variant,omitempty"`
 	Text    string       `json:"text,omitempty" maxLength:"120"`
 	Turnout *Turnout     `json:"turnout,omitempty"`
@@ -196,6 +197,9 @@ func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inpu
 		switch {
 		case ends <= t.Second+60*shortestBlock && t.Second > 0: // over, or as good as over
 			blocks = append(blocks, block.played(d.Students))
+		case gone >= 60*shortestBlock && len(d.Blocks) >= MaxBlocks: // under way, and no room for a part of its own
+			blocks = append(blocks, block.forThose(t.Present, everybody))
+			said = append(said, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, MaxBlocks))
 		case gone >= 60*shortestBlock && len(fresh) > 0: // under way
 			played, rest := block.cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]

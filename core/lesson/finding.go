@@ -45,8 +45,10 @@ func found(severity Severity, block Block, reason string, remedies ...Remedy) Fi
 }
 
 const (
-	shortestBlock = 0.5    // minutes
-	plentySpare   = 5 * 60 // seconds left over that are worth a word
+	shortestBlock  = 0.5    // minutes
+	longestBlock   = 240    // minutes
+	longestBooking = 600    // minutes
+	plentySpare    = 5 * 60 // seconds left over that are worth a word
 )
 
 // findings holds a plan against everything that a coach would want to know. The error is that of the context.
@@ -104,8 +106,11 @@ func overrun(d Document, p Plan) []Finding {
 		}
 		return nil
 	}
-	return []Finding{found(Problem, Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), fit,
-		Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(math.Ceil(p.Planned/60), 0)), Change: Change{Kind: Booked, Minutes: math.Ceil(p.Planned / 60)}})}
+	remedies := []Remedy{fit}
+	if minutes := math.Ceil(p.Planned / 60); minutes <= longestBooking {
+		remedies = append(remedies, Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(minutes, 0)), Change: Change{Kind: Booked, Minutes: minutes}})
+	}
+	return []Finding{found(Problem, Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), remedies...)}
 }
 
 // gone says that a drill is no longer there, or that nobody is in a block.
@@ -131,7 +136,9 @@ func (l laid) tooLong(s Stretch, in Inputs) []Finding {
 	if turns := l.turnsIn(in); turns > 0 {
 		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Change: Change{Kind: SetTurns, Block: block.ID, Turns: turns}})
 	}
-	f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Change: Change{Kind: Stretched, Block: block.ID, Minutes: minutes}})
+	if minutes <= longestBlock {
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Change: Change{Kind: Stretched, Block: block.ID, Minutes: minutes}})
+	}
 	return []Finding{f}
 }
 

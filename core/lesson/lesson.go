@@ -14,6 +14,15 @@ import (
 // Version is the version of the document that this code reads and writes.
 const Version = 2
 
+// MaxBlocks is how many blocks a lesson can have.
+const MaxBlocks = 20
+
+// The days on which lessons can be given.
+const (
+	firstDay = "2000-01-01"
+	lastDay  = "2099-12-31"
+)
+
 // Call is something to say at a minute of its block.
 type Call struct {
 	Minute float64 `json:"minute" minimum:"0" maximum:"240" description:"Minutes after the block begins"`
@@ -67,6 +76,11 @@ func (d Document) Check() error {
 	}
 	if _, err := time.Parse(time.DateOnly, d.Date); err != nil {
 		wrong.Add("date", "%q is not a day; write it as year-month-day, 2026-03-09", d.Date)
+	} else if d.Date < firstDay || d.Date > lastDay {
+		wrong.Add("date", "between %s and %s", firstDay, lastDay)
+	}
+	if n := len(d.Blocks); n > MaxBlocks {
+		wrong.Add("blocks", "a lesson has at most %d blocks, and these are %d; take one out first", MaxBlocks, n)
 	}
 	if len(d.Students) == 0 {
 		wrong.Add("students", "choose at least one student")

@@ -79,7 +79,7 @@ func Templates() []Template {
 	}}
 	mixed := court4
 	mixed.Mix = true
-	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4}
+	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4, Spots: []rotation.Spot{}}
 	return []Template{
 		{Name: "Private hour", For: "One student, one focus", Least: 1, Most: 1, Minutes: 60, slots: []slot{
 			body(8), ball(8), plain(Technique, "Technique", 6, 3, say(0, "Ten slow swings without a ball"), say(2, "The same with a dropped ball")),

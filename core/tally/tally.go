@@ -52,11 +52,20 @@ type Entry struct {
 	Zone    *court.Zone  `json:"zone,omitempty" description:"Of one ball: in which zone it landed, where the place was not noted"`
 }
 
+// The years in which anything can be counted.
+const (
+	firstYear = 2000
+	lastYear  = 2099
+)
+
 // Check says whether an entry makes sense.
 func (e Entry) Check() error {
 	var wrong invalid.Fields
 	if e.Seq < 0 {
 		wrong.Add("seq", "the number of a tap starts at 0")
+	}
+	if year := e.At.UTC().Year(); year < firstYear || year > lastYear {
+		wrong.Add("at", "between the years %d and %d", firstYear, lastYear)
 	}
 	if e.Kind == Turn {
 		if e.Of < 1 {

@@ -59,20 +59,24 @@ func TestTwoDevicesAreCountedTogetherByTime(t *testing.T) {
 }
 
 func TestCheck(t *testing.T) {
-	require.NoError(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5}.Check())
-	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 6, Of: 5}.Check(), "made")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Turn}.Check(), "at least one ball")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Seq: -1}.Check(), "seq")
+	at := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
+	for _, year := range []int{1, 1999, 2100, 9999} {
+		require.ErrorContains(t, tally.Entry{Kind: tally.Made, At: time.Date(year, 6, 1, 0, 0, 0, 0, time.UTC)}.Check(), "between the years")
+	}
+	require.NoError(t, tally.Entry{At: at, Kind: tally.Turn, Made: 4, Of: 5}.Check())
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Turn, Made: 6, Of: 5}.Check(), "made")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Turn}.Check(), "at least one ball")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Made, Seq: -1}.Check(), "seq")
 	place := &court.Point{X: 2, Y: 9}
-	require.NoError(t, tally.Entry{Kind: tally.Made, Landing: place}.Check())
-	require.ErrorContains(t, tally.Entry{Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Again, Choice: tally.RightChoice}.Check(), "choice")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
+	require.NoError(t, tally.Entry{At: at, Kind: tally.Made, Landing: place}.Check())
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Turn, Made: 4, Of: 5, Landing: place}.Check(), "single ball")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Again, Choice: tally.RightChoice}.Check(), "choice")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Missed, Landing: &court.Point{X: 900}}.Check(), "near the court")
 	zone := &court.Zone{Left: 1, Right: 2, Bottom: 8, Top: 10}
-	require.NoError(t, tally.Entry{Kind: tally.Missed, Zone: zone}.Check())
-	require.ErrorContains(t, tally.Entry{Kind: tally.Again, Zone: zone}.Check(), "single ball")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Zone: zone, Landing: place}.Check(), "not by both")
-	require.ErrorContains(t, tally.Entry{Kind: tally.Made, Zone: &court.Zone{Left: 2, Right: 1, Bottom: 8, Top: 10}}.Check(), "zone")
+	require.NoError(t, tally.Entry{At: at, Kind: tally.Missed, Zone: zone}.Check())
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Again, Zone: zone}.Check(), "single ball")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Made, Zone: zone, Landing: place}.Check(), "not by both")
+	require.ErrorContains(t, tally.Entry{At: at, Kind: tally.Made, Zone: &court.Zone{Left: 2, Right: 1, Bottom: 8, Top: 10}}.Check(), "zone")
 }
 
 func TestLandingsThatStand(t *testing.T) {

@@ -277,6 +277,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/past": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lessons before today, the latest first */
+        get: operations["listPastLessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/preview": {
         parameters: {
             query?: never;
@@ -632,6 +649,23 @@ export interface paths {
         put?: never;
         /** Put a student on a rung */
         post: operations["stand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/unreadable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Students or drills that are stored and cannot be read */
+        get: operations["listUnreadable"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1118,6 +1152,8 @@ export interface components {
             lessons: components["schemas"]["Lesson"][];
             /** @description The day it is where Hodometer runs */
             today: string;
+            /** @description Lessons of these days, or of no day, that cannot be shown */
+            unreadable: components["schemas"]["Unreadable"][];
         };
         Dragged: {
             document: components["schemas"]["DrillDocument"];
@@ -1689,7 +1725,7 @@ export interface components {
             contact: number;
             /** @description Where the player is then */
             from: components["schemas"]["CourtPoint"];
-            how: components["schemas"]["FeedMoment"];
+            how?: components["schemas"]["FeedMoment"];
             kind: components["schemas"]["FeedKind"];
             label: string;
             /** @description Met later than was wanted, since there was no time */
@@ -1987,7 +2023,7 @@ export interface components {
              * @description New length of the block or the booking
              */
             minutes?: number;
-            /** @description The block to put in; a remedy leaves its identifier to whoever applies it */
+            /** @description The block to put in */
             new?: components["schemas"]["LessonBlock"];
             /** @description Pinned */
             on?: boolean;
@@ -2475,6 +2511,15 @@ export interface components {
             /** @description Beside the drill as a whole; no word means as usual */
             hard?: components["schemas"]["OddsHardness"];
         };
+        Past: {
+            lessons: components["schemas"]["Lesson"][];
+            /** @description There are earlier ones */
+            more: boolean;
+            /** @description The day it is where Hodometer runs */
+            today: string;
+            /** @description Lessons of these days, or of no day, that cannot be shown */
+            unreadable: components["schemas"]["Unreadable"][];
+        };
         Person: {
             /** @description Put away */
             away: boolean;
@@ -2694,6 +2739,8 @@ export interface components {
         };
         /** @enum {string} */
         State: "planned" | "begun" | "finished";
+        /** @enum {string} */
+        Stored: "student" | "drill" | "lesson";
         StrokeProgress: {
             advice: components["schemas"]["ProgressAdvice"];
             /** @description All rungs, lowest first */
@@ -2825,6 +2872,13 @@ export interface components {
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
+        Unreadable: {
+            id: string;
+            kind: components["schemas"]["Stored"];
+            /** @description As far as it can be made out; empty where it cannot */
+            name: string;
+            why: string;
+        };
         VariantAsked: {
             /** Format: uuid */
             block: string;
@@ -3444,6 +3498,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonChanged"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listPastLessons: {
+        parameters: {
+            query?: {
+                /** @description How many to leave out at the beginning */
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Past"];
                 };
             };
             default: {
@@ -4251,6 +4336,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Progress"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listUnreadable: {
+        parameters: {
+            query: {
+                kind: components["schemas"]["Stored"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Unreadable"][];
                 };
             };
             default: {

@@ -1,0 +1,139 @@
+package api_test
+
+import (
+	"encoding/json"
+	"net/http"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+)
+
+// roundTrip keeps a document, reads it again, and keeps what came back: it must stay the same.
+func roundTrip(t *testing.T, c *club, kind string, document any) {
+	path := "/api/" + kind + "/" + newID()
+	var kept, again struct {
+		Document json.RawMessage `json:"document"`
+	}
+	require.NoError(t, json.Unmarshal(c.ok("PUT", path, document, fresh, "*"), &kept))
+	require.NoError(t, json.Unmarshal(c.ok("PUT", path, string(kept.Document), "If-Match", `"1"`), &again))
+	require.JSONEq(t, string(kept.Document), string(again.Document))
+}
+
+// ok returns the body of an answer that must be good.
+func (c *club) ok(method, path string, body any, headers ...string) []byte {
+	w := c.ask(method, path, body, headers...)
+	require.Equal(c.t, http.StatusOK, w.Code, w.Body.String())
+	return w.Body.Bytes()
+}
+
+func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
+	groups := []int{1, 2, 3, 5, 8, 12}
+	if testing.Short() {
+		groups = []int{2, 8}
+	}
+	for _, people := range groups {
+		c := newClub(t)
+		var students []string
+		for range people {
+			students = append(students, c.student(ada()))
+		}
+		var ready api.Blocks
+		require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/blocks?people="+strconv.Itoa(people), nil), &ready))
+		require.Len(t, ready.Drills, len(drill.Library()))
+		blocks := append(append(ready.Start, ready.More...), ready.Drills...)
+		for len(blocks) > 0 {
+			n := min(len(blocks), lesson.MaxBlocks)
+			roundTrip(t, c, "lessons", lesson.Document{Version: lesson.Version, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})
+			blocks = blocks[n:]
+		}
+		for _, template := range lesson.Templates() {
+			empty := lesson.Document{Version: lesson.Version, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
+			var filled api.LessonChanged
+			w := c.ask("POST", "/api/lessons/fill", map[string]any{"document": empty, "template": template.Name})
+			if w.Code == http.StatusUnprocessableEntity {
+				continue // a shape for another number of people, which is told
+			}
+			require.Equal(t, http.StatusOK, w.Code, w.Body.String())
+			require.NoError(t, json.Unmarshal(w.Body.Bytes(), &filled))
+			roundTrip(t, c, "lessons", filled.Document)
+			for _, finding := range filled.Plan.Findings {
+				for _, remedy := range finding.Remedies {
+					var changed api.LessonChanged
+					require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/change", map[string]any{"document": filled.Document, "change": remedy.Change}), &changed), remedy.Label)
+					roundTrip(t, c, "lessons", changed.Document)
+				}
+			}
+		}
+	}
+}
+
+func TestEveryBuiltInDocumentKeepsToItsSchema(t *testing.T) {
+	c := newClub(t)
+	for _, stored := range drill.Library() {
+		t.Run(stored.Document.Name, func(t *testing.T) {
+			c.t = t
+			roundTrip(t, c, "drills", stored.Document)
+			roundTrip(t, c, "drills", stored.Document.Copy())
+			roundTrip(t, c, "drills", stored.Document.For(student.LeftHand))
+		})
+	}
+	c.t = t
+	c.ok("PUT", "/api/settings", coach.Default(), "If-Match", `"0"`)
+}
+
+func TestWhatIsProposedCanBeSaved(t *testing.T) {
+	c := newClub(t)
+	wren := ada()
+	wren.Name = strings.Repeat("Wren ", 16)
+	students := []string{c.student(ada()), c.student(wren)}
+	library := drill.Library()
+	if testing.Short() {
+		library = library[:4]
+	}
+	for _, stored := range library {
+		block := lesson.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, coach.Default())
+		block.ID = newID()
+		d := lesson.Document{Version: lesson.Version, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}
+		for _, who := range students {
+			var v lesson.Variant
+			require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/propose", map[string]any{"document": d, "block": block.ID, "student": who}), &v))
+			d.Blocks[0].Variants = append(d.Blocks[0].Variants, v)
+		}
+		roundTrip(t, c, "lessons", d)
+	}
+}
+
+func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
+	c := newClub(t)
+	first, late := c.student(ada()), c.student(ada())
+	d := lesson.Document{Version: lesson.Version, Title: "Full", Date: "2026-03-10", Start: "16:00", Minutes: 100, Students: []string{first}}
+	for range lesson.MaxBlocks {
+		block := lesson.Starters()[0]
+		block.ID, block.Minutes, block.Calls = newID(), 5, []lesson.Call{}
+		d.Blocks = append(d.Blocks, block)
+	}
+	change := map[string]any{"kind": "turned up", "turnout": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}}}
+	var changed api.LessonChanged
+	require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/change", map[string]any{"document": d, "change": change}), &changed))
+	require.Len(t, changed.Document.Blocks, lesson.MaxBlocks)
+	require.Contains(t, changed.Said[0], "is not cut, because a lesson has at most 20 blocks")
+	roundTrip(t, c, "lessons", changed.Document)
+
+	d.Blocks = append(d.Blocks, d.Blocks[0])
+	d.Blocks[lesson.MaxBlocks].ID = newID()
+	one := lesson.Starters()[0]
+	one.ID = newID()
+	p := readProblem(t, c.ask("POST", "/api/lessons/change", map[string]any{"document": changed.Document, "change": map[string]any{"kind": "insert", "new": one}}), http.StatusUnprocessableEntity)
+	require.Equal(t, "blocks", p.Fields[0].Path)
+	require.Contains(t, p.Fields[0].Message, "at most 20 blocks")
+	p = readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), d, fresh, "*"), http.StatusUnprocessableEntity)
+	require.Equal(t, "blocks", p.Fields[0].Path)
+}

@@ -1,0 +1,120 @@
+package api
+
+import (
+	"cmp"
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"net/http"
+
+	"github.com/labstack/echo/v5"
+
+	"hodometer/core/invalid"
+	"hodometer/store"
+)
+
+// Stored is a kind of document that is stored.
+type Stored string
+
+// The kinds.
+const (
+	StoredStudent Stored = "student"
+	StoredDrill   Stored = "drill"
+	StoredLesson  Stored = "lesson"
+)
+
+// Enum lists the kinds for the schema.
+func (Stored) Enum() []any { return []any{StoredStudent, StoredDrill, StoredLesson} }
+
+// Unreadable is a stored document that cannot be shown. Its text is kept and can be saved.
+type Unreadable struct {
+	Kind Stored `json:"kind"`
+	ID   string `json:"id"`
+	Name string `json:"name" description:"As far as it can be made out; empty where it cannot"`
+	Why  string `json:"why"`
+}
+
+// ofKind is the parameter of a list of one kind of document.
+type ofKind struct {
+	Kind Stored `query:"kind" required:"true"`
+}
+
+func (s *server) unreadableRoutes() []Route {
+	return []Route{
+		route("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ None) ([]Unreadable, error) {
+			shelf, err := s.stored(p.Kind)
+			if err != nil {
+				return nil, err
+			}
+			broken, err := shelf.Unreadable(ctx)
+			return asUnreadable(p.Kind, broken), err
+		}),
+	}
+}
+
+// documents are those of one kind, whatever is in them.
+type documents interface {
+	Unreadable(ctx context.Context) ([]store.Unreadable, error)
+	Text(ctx context.Context, id string) (string, error)
+}
+
+func (s *server) stored(kind Stored) (documents, error) {
+	switch kind {
+	case StoredStudent:
+		return s.store.Students, nil
+	case StoredDrill:
+		return s.store.Drills, nil
+	case StoredLesson:
+		return s.store.Lessons, nil
+	}
+	return nil, invalid.Fields{{Path: "kind", Message: "choose one of: student, drill, lesson"}}
+}
+
+func asUnreadable(kind Stored, broken []store.Unreadable) []Unreadable {
+	list := make([]Unreadable, len(broken))
+	for i, each := range broken {
+		list[i] = Unreadable{Kind: kind, ID: each.ID, Name: nameIn(each.Text), Why: why(each.Err)}
+	}
+	return list
+}
+
+// nameIn is the name or the title in the text of a document; empty where there is none to be made out.
+func nameIn(text string) string {
+	var name struct{ Name, Title any }
+	if json.Unmarshal([]byte(text), &name) != nil {
+		return ""
+	}
+	title, _ := name.Title.(string)
+	own, _ := name.Name.(string)
+	return cmp.Or(title, own)
+}
+
+// why says what is wrong with a stored document, in a coach's words.
+func why(err error) string {
+	var wrongType *json.UnmarshalTypeError
+	var fields invalid.Fields
+	switch {
+	case errors.As(err, &fields) && len(fields) > 0:
+		return fmt.Sprintf("%s: %s", fields[0].Path, fields[0].Message)
+	case errors.As(err, &wrongType):
+		return fmt.Sprintf("%s: a %s cannot be used here", wrongType.Field, wrongType.Value)
+	}
+	return "its text is damaged"
+}
+
+// storedText answers with a document as it is stored, to be saved as a file.
+func (s *server) storedText(c *echo.Context) error {
+	kind, id := Stored(c.Param("kind")), c.Param("id")
+	shelf, err := s.stored(kind)
+	if err != nil {
+		return err
+	}
+	text, err := shelf.Text(c.Request().Context(), id)
+	if err != nil {
+		return err
+	}
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", fmt.Sprintf("%s %s.json", kind, id)))
+	c.Response().Header().Set("Cache-Control", "no-store")
+	return c.Blob(http.StatusOK, "application/json", []byte(text))
+}

@@ -1,0 +1,141 @@
+package api_test
+
+import (
+	"database/sql"
+	"net/http"
+	"path/filepath"
+	"strconv"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/store"
+)
+
+// damaged is a club with one good lesson, and a document of every kind that cannot be read.
+func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
+	path := filepath.Join(t.TempDir(), "club.db")
+	s, err := store.Open(t.Context(), path)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	c = openClub(t, path)
+	who, gone, drill := c.student(ada()), newID(), newID()
+	lesson = newID()
+	document := lessonFor(newID(), who, gone)
+	blocks := document["blocks"].([]map[string]any)
+	document["blocks"] = append(blocks, map[string]any{"id": newID(), "kind": "drill", "title": "Own", "minutes": 9, "effort": 6, "drill": drill, "calls": []any{}})
+	c.ok("PUT", "/api/lessons/"+lesson, document, fresh, "*")
+	broken = map[string]string{"student": gone, "drill": drill, "lesson": newID(), "odd": newID()}
+	db, err := sql.Open("sqlite", path)
+	require.NoError(t, err)
+	for statement, id := range map[string]string{
+		`INSERT INTO student (id, version, document) VALUES (?, 1, '{"name":"Bo","hand":7}')`:                                                                                                broken["student"],
+		`INSERT INTO drill (id, version, document) VALUES (?, 1, '{"name":"Torn","turns":"many')`:                                                                                            broken["drill"],
+		`INSERT INTO lesson (id, version, document) VALUES (?, 1, '{"title":"Torn too","date":"2026-03-10","minutes":"an hour"}')`:                                                           broken["lesson"],
+		`INSERT INTO lesson (id, version, document) VALUES (?, 1, '{"title":"Odd","date":"2026-03-10","start":"16:00","minutes":60,"students":["a","a"],"space":{},"blocks":[],"note":""}')`: broken["odd"],
+	} {
+		_, err := db.ExecContext(t.Context(), statement, id)
+		require.NoError(t, err)
+	}
+	require.NoError(t, db.Close())
+	return c, lesson, broken
+}
+
+func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
+	c, good, broken := damaged(t)
+	diary := read[api.Diary](t, c.ask("GET", "/api/lessons", nil))
+	require.Len(t, diary.Lessons, 1)
+	require.Len(t, diary.Unreadable, 2)
+	names := []string{diary.Unreadable[0].Name, diary.Unreadable[1].Name}
+	require.ElementsMatch(t, []string{"Torn too", "Odd"}, names)
+	for _, each := range diary.Unreadable {
+		require.NotEmpty(t, each.Why)
+	}
+	c.now = c.now.Add(48 * time.Hour)
+	require.Len(t, read[api.Past](t, c.ask("GET", "/api/lessons/past", nil)).Unreadable, 2)
+	c.now = c.now.Add(-48 * time.Hour)
+	for kind, list := range map[string]string{"student": "/api/students", "drill": "/api/drills"} {
+		require.Equal(t, http.StatusOK, c.ask("GET", list, nil).Code)
+		told := read[[]api.Unreadable](t, c.ask("GET", "/api/unreadable?kind="+kind, nil))
+		require.Len(t, told, 1)
+		require.Equal(t, broken[kind], told[0].ID)
+	}
+	for kind, id := range map[string]string{"student": broken["student"], "drill": broken["drill"], "lesson": broken["lesson"]} {
+		saved := c.ask("GET", "/api/stored/"+kind+"/"+id, nil)
+		require.Equal(t, http.StatusOK, saved.Code)
+		require.Contains(t, saved.Header().Get("Content-Disposition"), "attachment")
+		require.NotEmpty(t, saved.Body.String())
+		p := readProblem(t, c.ask("GET", "/api/"+kind+"s/"+id, nil), http.StatusConflict)
+		require.Contains(t, p.Detail, "Nothing of it is lost")
+	}
+	// A lesson with a student and a drill that cannot be read is planned for the rest of them.
+	for _, path := range []string{"", "/courtside", "/sheet", "/afterwards"} {
+		require.Equal(t, http.StatusOK, c.ask("GET", "/api/lessons/"+good+path, nil).Code, path)
+	}
+	readProblem(t, c.ask("GET", "/api/stored/coach/1", nil), http.StatusUnprocessableEntity)
+	readProblem(t, c.ask("GET", "/api/unreadable?kind=coach", nil), http.StatusUnprocessableEntity)
+	readProblem(t, c.ask("GET", "/api/stored/drill/"+newID(), nil), http.StatusNotFound)
+	require.NotContains(t, c.log.String(), "level=ERROR")
+}
+
+func TestAnErasedStudentIsTold(t *testing.T) {
+	c := newClub(t)
+	who, block, id := c.student(ada()), newID(), newID()
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*")
+	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+who, nil).Code)
+	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+who, map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
+	require.Contains(t, p.Detail, "erased")
+	p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": who, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}), http.StatusUnprocessableEntity)
+	require.Equal(t, "student", p.Fields[0].Path)
+	require.NotContains(t, c.log.String(), "level=ERROR")
+}
+
+func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
+	c := newClub(t)
+	who, block, id := c.student(ada()), newID(), newID()
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*")
+	for _, at := range []string{"9999-12-31T23:59:59-05:00", "0001-01-01T00:00:00+05:00", "2100-01-01T00:00:00Z"} {
+		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": who, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), http.StatusUnprocessableEntity)
+		require.Equal(t, "entries.0.at", p.Fields[0].Path, at)
+	}
+	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + who + "/progress"} {
+		require.Equal(t, http.StatusOK, c.ask("GET", path, nil).Code, path)
+	}
+	for _, day := range []string{"9999-12-31", "0000-01-01", "2100-01-01"} {
+		p := readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", day), fresh, "*"), http.StatusUnprocessableEntity)
+		require.Equal(t, "date", p.Fields[0].Path, day)
+		p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": day}), http.StatusUnprocessableEntity)
+		require.Equal(t, "date", p.Fields[0].Path, day)
+	}
+	p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID(), newID()}, "date": "2099-12-30"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "date", p.Fields[0].Path)
+	require.NotContains(t, c.log.String(), "level=ERROR")
+}
+
+func TestPastLessonsComeInPages(t *testing.T) {
+	c := newClub(t)
+	who := c.student(ada())
+	day := time.Date(2023, 1, 1, 0, 0, 0, 0, time.UTC)
+	for i := range 45 {
+		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", day.AddDate(0, 0, 7*i).Format(time.DateOnly)), fresh, "*")
+	}
+	seen := map[string]bool{}
+	last := "9"
+	for skip, pages := 0, 0; ; pages++ {
+		require.Less(t, pages, 5)
+		page := read[api.Past](t, c.ask("GET", "/api/lessons/past?skip="+strconv.Itoa(skip), nil))
+		for _, l := range page.Lessons {
+			require.LessOrEqual(t, l.Document.Date, last, "the latest first")
+			last = l.Document.Date
+			seen[l.ID] = true
+		}
+		skip += len(page.Lessons)
+		if !page.More {
+			break
+		}
+	}
+	require.Len(t, seen, 45)
+	readProblem(t, c.ask("GET", "/api/lessons/past?skip=-1", nil), http.StatusUnprocessableEntity)
+}
