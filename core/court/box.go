@@ -25,6 +25,12 @@ func (b Box) Holds(p Point) bool {
 	return p.X >= b.Min.X && p.X <= b.Max.X && p.Y >= b.Min.Y && p.Y <= b.Max.Y
 }
 
+// nearly says whether a place lies in the box or within a millimetre of it.
+func (b Box) nearly(p Point) bool {
+	const close = 1e-3
+	return p.X >= b.Min.X-close && p.X <= b.Max.X+close && p.Y >= b.Min.Y-close && p.Y <= b.Max.Y+close
+}
+
 // Box finds a box by name.
 func (c Court) Box(id BoxID) (Box, bool) {
 	i := slices.IndexFunc(c.Boxes, func(b Box) bool { return b.ID == id })

@@ -2,6 +2,7 @@ package court_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -312,6 +313,11 @@ func TestReadMeasure(t *testing.T) {
 	for text, want := range map[string]court.Measure{
 		"4 ft 6 in":                                     court.Off(court.FarBaseline, 1.3716, court.In),
 		"3 steps":                                       court.Off(court.FarBaseline, 2.4, court.In),
+		"-1.5 m":                                        court.Off(court.FarBaseline, 1.5, court.Out),
+		"−6 in":                                         court.Off(court.FarBaseline, 0.1524, court.Out),
+		"1.5 m behind":                                  court.Off(court.FarBaseline, 1.5, court.Out),
+		"1.5 m inside":                                  court.Off(court.FarBaseline, 1.5, court.In),
+		"6 in":                                          court.Off(court.FarBaseline, 0.1524, court.In),
 		"6 in behind the baseline":                      court.Off(court.FarBaseline, 0.1524, court.Out),
 		"1 m beyond the net":                            court.Off(court.NetLine, 1, court.Far),
 		"2 ft inside the left singles sideline":         court.Off(court.LeftSingles, 0.6096, court.In),
@@ -335,6 +341,54 @@ func TestReadMeasure(t *testing.T) {
 	length, err := tennis.ReadMeasure("2 m", court.Between(court.NetLine, court.FarService, 0.5), 0.8)
 	require.NoError(t, err)
 	require.Equal(t, court.Off(court.NetLine, 2, court.Near), length)
+}
+
+func TestRetypeAPlainPlaceAndOneAlongALine(t *testing.T) {
+	tennis := find(t, "tennis")
+	place := court.At(1, -2)
+	for _, c := range []struct {
+		path, text string
+		x, y       float64
+	}{
+		{"place.x", "1.5 m right", 1.5, -2}, {"place.x", "1.5 m left", -1.5, -2}, {"place.x", "-1.5 m", -1.5, -2}, {"place.x", "1.5 m", 1.5, -2},
+		{"place.x", "on the right singles sideline", 4.115, -2}, {"place.y", "on the near service line", 1, -6.401}, {"place.y", "on the service line", 1, -6.401},
+		{"place.y", "3 m", 1, -3}, {"place.y", "3 m beyond", 1, 3}, {"place.y", "-3 m", 1, -3}, {"place.x", "0", 0, -2},
+	} {
+		got, err := tennis.Retype(place, c.path, c.text, 0.8)
+		require.NoError(t, err, c.text)
+		require.InDelta(t, c.x, got.Place.X, 1e-3, c.text)
+		require.InDelta(t, c.y, got.Place.Y, 1e-3, c.text)
+	}
+	for path, text := range map[string]string{"place.x": "on the near service line", "place.y": "-1 m beyond", "along": "on the near service line"} {
+		_, err := tennis.Retype(place, path, text, 0.8)
+		require.Error(t, err, text)
+	}
+	along := court.Mark{Along: &court.Along{Line: court.NearBaseline, Distance: 2, From: court.Left}}
+	got, err := tennis.Retype(along, "along", "on the near service line", 0.8)
+	require.NoError(t, err)
+	require.Equal(t, court.Along{Line: court.NearService, Distance: 2, From: court.Left}, *got.Along)
+	_, err = tennis.Retype(along, "along", "-2 m", 0.8)
+	require.ErrorContains(t, err, "the other end")
+}
+
+// TestAShareIsOfABoxThatHoldsTheTarget sets circles of every size everywhere on every court.
+func TestAShareIsOfABoxThatHoldsTheTarget(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		c := rapid.SampledFrom(court.All()).Draw(t, "court")
+		x, y := rapid.Float64Range(-0.5, 0.5).Draw(t, "x")*c.Singles, rapid.Float64Range(-0.5, 0.5).Draw(t, "y")*c.Length
+		mark := court.At(x, y)
+		shape, err := c.Shape(court.Target{Kind: court.Circle, Mark: &mark, Radius: rapid.Float64Range(0.05, 8).Draw(t, "radius")}, "")
+		require.NoError(t, err)
+		require.GreaterOrEqual(t, shape.Share, 0.0)
+		require.LessOrEqual(t, shape.Share, 1.0)
+		if shape.Box == "" {
+			require.Zero(t, shape.Share, "nothing holds it, so there is no share")
+			return
+		}
+		i := slices.IndexFunc(c.Boxes, func(b court.Box) bool { return b.Name == shape.Box })
+		require.LessOrEqual(t, shape.Area, c.Boxes[i].Area()+1e-6)
+		require.True(t, c.Boxes[i].Holds(court.Point{X: x, Y: y}))
+	})
 }
 
 // Common practice, no source: each of these facts of the trade is set up as a coach says it.

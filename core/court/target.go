@@ -3,6 +3,7 @@ package court
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"hodometer/core/invalid"
 	"hodometer/core/units"
@@ -66,7 +67,7 @@ type Shape struct {
 	High    float64    `json:"high"`
 	Area    float64    `json:"area" description:"Square metres that lie in; of a gate its width in metres; of a window or band its face"`
 	Out     float64    `json:"out" description:"Share that lies out, which never counts"`
-	Box     string     `json:"box" description:"The box it lies in, in words; empty where there is none"`
+	Box     string     `json:"box" description:"The smallest box that holds all of it that lies in, in words; empty where there is none"`
 	Share   float64    `json:"share" description:"Its area as a share of that box"`
 	Margin  float64    `json:"margin" description:"From its middle to the nearest line: the error before the ball is out, metres"`
 	Nearest LineID     `json:"nearest"`
@@ -98,10 +99,25 @@ func (c Court) Shape(t Target, play Play) (Shape, error) {
 	s.Kind = t.Kind
 	line, margin := c.Margin(s.Centre, play)
 	s.Margin, s.Nearest = margin, line.ID
-	if box, ok := c.BoxOf(s.Centre); ok && s.Kind != Gate {
-		s.Box, s.Share = box.Name, s.Area/box.Area()
+	if box, ok := c.around(s, play); ok && s.Kind != Gate {
+		s.Box, s.Share = box.Name, math.Min(1, s.Area/box.Area())
 	}
 	return s, nil
+}
+
+// around finds the smallest box that holds all of a target that lies in; ok is false where none does.
+func (c Court) around(s Shape, play Play) (box Box, ok bool) {
+	half, end := c.InPlay(play)/2, c.Length/2
+	part := clip(s.Corners, rectangle(-half, half, -end, end))
+	if r := s.Radius; r > 0 {
+		part = rectangle(math.Max(-half, s.Centre.X-r), math.Min(half, s.Centre.X+r), math.Max(-end, s.Centre.Y-r), math.Min(end, s.Centre.Y+r))
+	}
+	for _, b := range c.Boxes {
+		if !slices.ContainsFunc(part, func(p Point) bool { return !b.nearly(p) }) {
+			return b, len(part) > 0
+		}
+	}
+	return Box{}, false
 }
 
 func sizeless(path string) error {

@@ -147,7 +147,8 @@ func (d Document) Form() *rotation.Form {
 
 // line is the drill as a line drill. A partner who feeds does not wait.
 func (d Document) line(g Group) rotation.Line {
-	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: d.Pattern.TurnSeconds() - d.Pattern.Pause, Between: d.Pattern.Pause}
+	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
+	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
 	if d.byPartner() {
 		working := max(2, d.atOnce())
 		l.People = max(1, g.longest()-working+1)

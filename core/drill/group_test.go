@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/rotation"
 )
 
@@ -46,12 +47,14 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 	require.InDelta(t, 380.7, one.Feeding, 1e-9)
 	require.InDelta(t, 191.1, two.Feeding, 1e-9)
 	require.Equal(t, []int{96, 96}, []int{one.Balls, two.Balls})
-	// Waiting: 7 turns of 6.4 s and 8 pauses of 3 s; in the shorter line 3 and 4.
-	require.InDelta(t, 68.8, one.Waiting, 1e-9)
-	require.InDelta(t, 31.2, two.Waiting, 1e-9)
-	require.InDelta(t, 68.8/6.4, one.Rest, 1e-9)
-	require.Equal(t, 7, one.Largest, "seven wait 6 × 6.4 + 7 × 3 = 59.4 s, eight 68.8 s")
-	require.Equal(t, 2, line.Split(8, s))
+	// Waiting: the first starts again after eight starts of 7.9 s, and has played for 6.4 s: 63.2 − 6.4 = 56.8 s;
+	// in the shorter line 31.6 − 6.4 = 25.2 s.
+	require.InDelta(t, 56.8, one.Waiting, 1e-9)
+	require.InDelta(t, 25.2, two.Waiting, 1e-9)
+	require.InDelta(t, 56.8/6.4, one.Rest, 1e-9)
+	require.Equal(t, 8, one.Largest, "eight wait 56.8 s, nine 64.7 s")
+	require.Equal(t, 1, line.Split(8, s))
+	require.Equal(t, 2, line.Split(9, s))
 
 	// A rally is a turn of both: three turns of three rallies of 12 × 2 s and a pause of 15 s are 351 s for two, and
 	// nobody waits; the ball is shared.
@@ -91,6 +94,29 @@ func BenchmarkMetres(b *testing.B) {
 	for b.Loop() {
 		if _, err := d.Metres(b.Context(), coach.Default()); err != nil {
 			b.Fatal(err)
+		}
+	}
+}
+
+// TestWaitingIsWhatTheStartsSay lets a line go through its turns start by start, over the whole library, also
+// where turns overlap, and measures how long the first one stands.
+func TestWaitingIsWhatTheStartsSay(t *testing.T) {
+	for _, stored := range drill.Library() {
+		d := stored.Document
+		group, _ := d.Arrange(8, 1, drill.Space{})
+		if d.Pattern.Rally != nil || d.Pattern.Way == feed.Partner || d.Pattern.Way == feed.Live {
+			continue // no line
+		}
+		for _, overlap := range []float64{0, 0.7, d.Pattern.Pause / 2, d.Pattern.Pause} {
+			d.Pattern.Next, d.Pattern.Overlap = feed.WhileTheLast, overlap
+			// Who stands first in the line starts; the next one starts so many seconds before the turn is over.
+			starts := []float64{0}
+			for len(starts) <= group.People {
+				over := starts[len(starts)-1] + d.Pattern.TurnSeconds()
+				starts = append(starts, over-overlap)
+			}
+			played := d.Pattern.TurnSeconds() - d.Pattern.Pause
+			require.InDelta(t, starts[group.People]-played, d.LoadFor(group, 2, coach.Default()).Waiting, 1e-9, "%s, %g s", d.Name, overlap)
 		}
 	}
 }

@@ -257,18 +257,25 @@ func (d Document) aimed(r replies, who Who, s coach.Settings) (Aimed, error) {
 
 // sentence says what becomes of a hundred balls.
 func (a Aimed) sentence() string {
-	of := func(share float64) string { return units.Decimal(100*share, 0) }
+	s := a.Shares
 	if a.Upright {
-		return "of 100 balls " + of(a.Shares.In) + " go through or meet it"
+		return fmt.Sprintf("of 100 balls %d go through or meet it", units.Percents(s.In)[0])
 	}
-	words := fmt.Sprintf("of 100 balls %s in the target, %s out", of(a.Shares.In), of(a.Shares.Long+a.Shares.Wide))
-	if a.Shares.Long+a.Shares.Wide >= 0.005 {
-		words += fmt.Sprintf(" (%s long, %s wide)", of(a.Shares.Long), of(a.Shares.Wide))
+	// All that can become of a ball, so that the parts add up to the hundred.
+	of := units.Percents(s.In, s.Long, s.Wide, s.Net, s.Short, s.Beside)
+	in, long, wide, net, short, beside := of[0], of[1], of[2], of[3], of[4], of[5]
+	words := fmt.Sprintf("of 100 balls %d in the target, %d out", in, long+wide)
+	if long+wide > 0 {
+		words += fmt.Sprintf(" (%d long, %d wide)", long, wide)
 	}
-	if a.Shares.Net >= 0.005 {
-		words += ", " + of(a.Shares.Net) + " in the net"
+	if net > 0 {
+		words += fmt.Sprintf(", %d in the net", net)
 	}
-	return words + ", " + of(a.Shares.Short) + " in but short of it"
+	words += fmt.Sprintf(", %d in but short of it", short)
+	if beside > 0 {
+		words += fmt.Sprintf(", %d in beside it", beside)
+	}
+	return words
 }
 
 func (a Aimed) working(r replies, s coach.Settings) working.Working {

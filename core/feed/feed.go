@@ -140,6 +140,14 @@ func (p Pattern) Rate() float64 { return 60 / p.Gap }
 // BlockRate is balls a minute with the pauses counted.
 func (p Pattern) BlockRate() float64 { return 60 * float64(p.BallsPerTurn()) / p.TurnSeconds() }
 
+// Every is how many seconds after a player the next one starts.
+func (p Pattern) Every() float64 {
+	if p.Next == WhileTheLast {
+		return math.Max(1, p.TurnSeconds()-p.Overlap)
+	}
+	return p.TurnSeconds()
+}
+
 // FeedingSeconds is how long it takes until so many people have had so many turns each.
 func (p Pattern) FeedingSeconds(people, turns int) float64 {
 	one, all := p.TurnSeconds(), float64(people*turns)
@@ -147,7 +155,7 @@ func (p Pattern) FeedingSeconds(people, turns int) float64 {
 	case AllAtOnce:
 		return float64(turns) * one
 	case WhileTheLast:
-		return one + math.Max(0, all-1)*math.Max(1, one-p.Overlap)
+		return one + math.Max(0, all-1)*p.Every()
 	}
 	return all * one
 }

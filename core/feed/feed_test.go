@@ -1,6 +1,7 @@
 package feed_test
 
 import (
+	"context"
 	"math"
 	"testing"
 
@@ -20,6 +21,26 @@ func two() feed.Pattern {
 	}
 }
 
+func plan(t *testing.T, p feed.Pattern, turn int) []feed.Release {
+	list, err := p.PlanTurn(t.Context(), turn)
+	require.NoError(t, err)
+	return list
+}
+
+func TestATurnIsBounded(t *testing.T) {
+	p := two()
+	p.Sequences = 300_000
+	_, err := p.PlanTurn(t.Context(), 0)
+	require.ErrorContains(t, err, "at most 240 tasks")
+	p.Sequences, p.Ends, p.Most = 1, feed.AtRandom, 300_000
+	_, err = p.PlanTurn(t.Context(), 7)
+	require.ErrorContains(t, err, "at most 240 tasks")
+	gone, cancel := context.WithCancel(t.Context())
+	cancel()
+	_, err = two().PlanTurn(gone, 0)
+	require.ErrorIs(t, err, context.Canceled)
+}
+
 func TestTiming(t *testing.T) {
 	// By hand: two balls 3.5 s apart and a pause of 6 s make 2×3.5+6 = 13 s; three of them 39 s.
 	p := two()
@@ -29,7 +50,7 @@ func TestTiming(t *testing.T) {
 	require.InDelta(t, 60/3.5, p.Rate(), 1e-12)
 	require.InDelta(t, 6*60.0/39, p.BlockRate(), 1e-12)
 	releases := []float64{}
-	for _, r := range p.PlanTurn(0) {
+	for _, r := range plan(t, p, 0) {
 		releases = append(releases, r.At)
 	}
 	require.InDeltaSlice(t, []float64{0, 3.5, 13, 16.5, 26, 29.5}, releases, 1e-12)
@@ -50,18 +71,18 @@ func TestOrders(t *testing.T) {
 	p := two()
 	p.Sequences, p.Order, p.Seed = 20, feed.Shuffled, 7
 	count := map[int]int{}
-	for i, r := range p.PlanTurn(0) {
+	for i, r := range plan(t, p, 0) {
 		count[r.Task]++
 		require.Equal(t, i/2, r.Sequence)
 	}
 	require.Equal(t, map[int]int{0: 20, 1: 20}, count, "shuffled, each task comes once in a sequence")
-	require.Equal(t, p.PlanTurn(3), p.PlanTurn(3), "the same turn again is the same")
-	require.NotEqual(t, p.PlanTurn(3), p.PlanTurn(4))
+	require.Equal(t, plan(t, p, 3), plan(t, p, 3), "the same turn again is the same")
+	require.NotEqual(t, plan(t, p, 3), plan(t, p, 4))
 
 	p.Order, p.Tasks[0].Weight = feed.Drawn, 3
 	clear(count)
 	for turn := range 200 {
-		for _, r := range p.PlanTurn(turn) {
+		for _, r := range plan(t, p, turn) {
 			count[r.Task]++
 		}
 	}
@@ -70,7 +91,7 @@ func TestOrders(t *testing.T) {
 	p.Ends, p.Sequences, p.Most = feed.AtRandom, 2, 4
 	lengths := map[int]bool{}
 	for turn := range 100 {
-		lengths[len(p.PlanTurn(turn))/2] = true
+		lengths[len(plan(t, p, turn))/2] = true
 	}
 	require.Equal(t, map[int]bool{2: true, 3: true, 4: true}, lengths)
 }

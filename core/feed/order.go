@@ -1,5 +1,12 @@
 package feed
 
+import (
+	"context"
+	"fmt"
+
+	"hodometer/core/invalid"
+)
+
 // Ending is what ends a turn.
 type Ending string
 
@@ -54,19 +61,30 @@ func (p Pattern) sequencesIn(r *numbers) int {
 	return p.Sequences
 }
 
+// MaxReleases is how many tasks a turn can have: twenty sequences of twelve.
+const MaxReleases = 240
+
 // PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
-func (p Pattern) PlanTurn(turn int) []Release {
+// It returns ctx.Err() when cancelled, and a list of fields for a turn of more than MaxReleases tasks.
+func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
+	if err := ctx.Err(); err != nil {
+		return nil, err
+	}
 	r := &numbers{p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d}
+	sequences := p.sequencesIn(r)
+	if sequences*len(p.Tasks) > MaxReleases {
+		return nil, invalid.Fields{{Path: "pattern.sequences", Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(p.Tasks))}}
+	}
 	var plan []Release
 	at := 0.0
-	for sequence := range p.sequencesIn(r) {
+	for sequence := range sequences {
 		for _, task := range p.order(r) {
 			plan = append(plan, Release{sequence, task, at})
 			at += p.GapOf(p.Tasks[task])
 		}
 		at += p.Pause
 	}
-	return plan
+	return plan, nil
 }
 
 // order is the tasks of one sequence.

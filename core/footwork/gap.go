@@ -43,7 +43,11 @@ func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	t = t.at(gap)
 	t.Pattern.Sequences = min(2, t.Pattern.Sequences)
 	t.Pattern.Ends = ""
-	line, err := t.run(ctx, t.Pattern.PlanTurn(0), false)
+	plan, err := t.Pattern.PlanTurn(ctx, 0)
+	if err != nil {
+		return Tempo{}, err
+	}
+	line, err := t.run(ctx, plan, false)
 	if err != nil {
 		return Tempo{}, err
 	}

@@ -125,7 +125,11 @@ func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
 	if t.Pattern.Rally != nil {
 		return t.rally(ctx, t.player)
 	}
-	return t.run(ctx, t.Pattern.PlanTurn(turn), true)
+	plan, err := t.Pattern.PlanTurn(ctx, turn)
+	if err != nil {
+		return Timeline{}, err
+	}
+	return t.run(ctx, plan, true)
 }
 
 // run plays a turn through. In full, it also says how often each ball is reached, and where it flew.

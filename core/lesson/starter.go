@@ -49,7 +49,7 @@ func More() []Block {
 			{Minute: 0, Say: "Ten slow swings without a ball"},
 			{Minute: 2, Say: "The same with a dropped ball"},
 		}},
-		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3, Spots: []rotation.Spot{}}, Calls: []Call{{Minute: 0, Say: "Points from the feed; winners stay, everybody plays everybody"}}},
+		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3, Spots: []rotation.Spot{}}, Calls: []Call{{Minute: 0, Say: "Points from the feed, every ball counts"}}},
 		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Say: "Five easy ones before the first full one"}}},
 		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Say: "Walk, then stretch what worked"}}},
 	}

@@ -7,7 +7,7 @@ type Line struct {
 	People  int
 	Lines   int     // side by side, each with its own feeder
 	Turn    float64 // seconds of one turn
-	Between float64 // seconds from one turn to the next
+	Between float64 // seconds from the end of one turn to the next; less than nothing where turns overlap
 }
 
 // Longest is how many stand in the longest line.
@@ -17,13 +17,13 @@ func (l Line) Longest() int {
 }
 
 // Waiting is how long a player stands in the longest line between two turns, in seconds: the others' turns
-// and the changes between them.
+// and the changes between them, less what turns overlap.
 func (l Line) Waiting() float64 {
 	n := l.Longest()
 	if n < 2 {
-		return l.Between
+		return math.Max(0, l.Between)
 	}
-	return float64(n-1)*l.Turn + float64(n)*l.Between
+	return math.Max(0, float64(n-1)*l.Turn+float64(n)*l.Between)
 }
 
 // Rest is how many seconds of rest come to a second of work.

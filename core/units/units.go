@@ -2,8 +2,10 @@
 package units
 
 import (
+	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 )
@@ -85,6 +87,37 @@ func Clock(seconds float64) string {
 		sign = "−"
 	}
 	return fmt.Sprintf("%s%d:%02d", sign, whole/60, whole%60)
+}
+
+// Elapsed writes a time since something began as minutes and seconds after it: +4:00. A time of day is
+// written 16:20, and how long something lasts 4:00 min.
+func Elapsed(seconds float64) string {
+	text := Clock(seconds)
+	if strings.HasPrefix(text, "−") {
+		return text
+	}
+	return "+" + text
+}
+
+// Percents writes shares of one whole as whole percents that add up to what they are together, rounded:
+// each is rounded down, and those that lose most get one more (the method of the largest remainder). A share
+// must be between 0 and 1.
+func Percents(shares ...float64) []int {
+	list := make([]int, len(shares))
+	order := make([]int, len(shares))
+	sum, given := 0.0, 0
+	for i, share := range shares {
+		order[i] = i
+		list[i] = int(100*share + 1e-9)
+		sum += 100 * share
+		given += list[i]
+	}
+	lost := func(i int) float64 { return 100*shares[i] - float64(list[i]) }
+	slices.SortStableFunc(order, func(a, b int) int { return cmp.Compare(lost(b), lost(a)) })
+	for _, i := range order[:min(len(order), max(0, int(math.Round(sum))-given))] {
+		list[i]++
+	}
+	return list
 }
 
 // Count writes a number with its noun: 1 ball, 2 balls.
