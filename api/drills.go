@@ -5,6 +5,7 @@ import (
 	"errors"
 	"net/http"
 	"slices"
+	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -112,6 +113,14 @@ type WorkedDrill struct {
 	Said     []string       `json:"said" description:"What each transformation changed"`
 }
 
+// Use is a lesson that has a drill in it.
+type Use struct {
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	Date  string `json:"date"`
+	Start string `json:"start"`
+}
+
 // Duplicate says under which identifier a copy is kept.
 type Duplicate struct {
 	ID string `json:"id" format:"uuid"`
@@ -152,6 +161,14 @@ func (s *server) drillRoutes() []Route {
 			}
 			kept, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
 			return asDrill(kept), err
+		}),
+		route("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p byID, _ None) ([]Use, error) {
+			kept, err := s.store.LessonsWith(ctx, p.ID, s.now().Format(time.DateOnly))
+			uses := make([]Use, len(kept))
+			for i, k := range kept {
+				uses[i] = Use{ID: k.ID, Title: k.Document.Title, Date: k.Document.Date, Start: k.Document.Start}
+			}
+			return uses, err
 		}),
 		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
 		route("POST", "/api/drills/change-court", "changeCourt", "Carry a drill over to another court without saving it", s.changeCourt),

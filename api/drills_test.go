@@ -173,3 +173,25 @@ func TestWordsAndLengths(t *testing.T) {
 	require.Equal(t, "1.5 m", read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"metres": 1.5})).Text)
 	readProblem(t, c.ask("POST", "/api/lengths", map[string]any{"text": "a bit"}), http.StatusUnprocessableEntity)
 }
+
+func TestWhereADrillIsUsed(t *testing.T) {
+	c := newClub(t)
+	who := c.student(ada())
+	id := newID()
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(newID(), who), fresh, "*")
+	c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", "2026-03-09"), fresh, "*")
+	uses := read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[0].ID+"/uses", nil))
+	require.Equal(t, []api.Use{{ID: id, Title: "Tuesday", Date: "2026-03-10", Start: "16:00"}}, uses, "only what is still to come")
+	require.Empty(t, read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[1].ID+"/uses", nil)))
+}
+
+func TestClashesFollowWhatIsTyped(t *testing.T) {
+	c := newClub(t)
+	who, id := c.student(ada()), newID()
+	c.ok("PUT", "/api/lessons/"+newID(), lessonFor(newID(), who), fresh, "*")
+	later := with(t, lessonFor(newID(), who), "start", "17:00")
+	require.Empty(t, read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, later, fresh, "*")).Clashes)
+	require.Empty(t, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", later)))
+	sooner := with(t, later, "start", "16:15")
+	require.Equal(t, []string{"Overlaps with Tuesday, 16:00 to 16:30; Ada is in both."}, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", sooner)))
+}

@@ -114,6 +114,13 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return plan(ctx, body, in)
 		}),
+		route("POST", "/api/lessons/:id/clashes", "findClashes", "Which other lessons a lesson would overlap with, without saving it", func(ctx context.Context, p byID, body lesson.Document) ([]string, error) {
+			in, err := s.inputs(ctx, body)
+			if err != nil {
+				return nil, err
+			}
+			return s.clashes(ctx, p.ID, body, in)
+		}),
 		route("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
 		route("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
 	}
@@ -222,13 +229,27 @@ func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (
 	if err != nil {
 		return Lesson{}, err
 	}
-	day, err := time.Parse(time.DateOnly, kept.Document.Date)
+	laid.Clashes, err = s.clashes(ctx, kept.ID, kept.Document, in)
+	return laid, err
+}
+
+// clashes says which other lessons a lesson overlaps with.
+func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in lesson.Inputs) ([]string, error) {
+	day, err := time.Parse(time.DateOnly, d.Date)
 	if err != nil {
-		return Lesson{}, err
+		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
 	}
 	near, _, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
-	laid.Clashes = lesson.SlotOf(kept.ID, kept.Document).Clashes(slots(near))
-	return laid, err
+	return lesson.SlotOf(id, d).Clashes(slots(near), names(in)), err
+}
+
+// names are the students' names by identifier.
+func names(in lesson.Inputs) map[string]string {
+	list := map[string]string{}
+	for _, p := range in.People {
+		list[p.ID] = p.Profile.Name
+	}
+	return list
 }
 
 func slots(kept []store.Kept[lesson.Document]) []lesson.Slot {
@@ -349,7 +370,7 @@ func (s *server) listed(ctx context.Context, kept []store.Kept[lesson.Document],
 		if err != nil {
 			return Diary{}, err
 		}
-		laid.Clashes = all[i].Clashes(all)
+		laid.Clashes = all[i].Clashes(all, names(in))
 		for j := range laid.Plan.Stretches {
 			laid.Plan.Stretches[j].Table = nil // a long list needs no rounds
 		}

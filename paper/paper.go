@@ -97,7 +97,7 @@ func newSheet(c Content, size Size, scale float64) *sheet {
 		pdf.SetModificationDate(at)
 	}
 	pdf.SetCatalogSort(true)
-	pdf.SetTitle(c.Lesson.Title+", "+c.Lesson.Date, true)
+	pdf.SetTitle(printable(c.Lesson.Title+", "+c.Lesson.Date), true)
 	pdf.SetLang("en")
 	pdf.SetMargins(s.margin, s.margin, s.margin)
 	pdf.SetAutoPageBreak(true, s.margin)
@@ -114,6 +114,27 @@ func (s *sheet) font(family, style string, points float64) float64 {
 	points *= s.scale
 	s.SetFont(family, style, points)
 	return points * 0.3528 * 1.2
+}
+
+// Everything that is written or measured goes through these, so that nothing reaches the PDF that its fonts
+// cannot draw.
+
+// CellFormat writes a line in a cell.
+func (s *sheet) CellFormat(width, height float64, words, border string, next int, align string, fill bool, link int, linked string) {
+	s.Fpdf.CellFormat(width, height, printable(words), border, next, align, fill, link, linked)
+}
+
+// MultiCell writes text over several lines.
+func (s *sheet) MultiCell(width, height float64, words, border, align string, fill bool) {
+	s.Fpdf.MultiCell(width, height, printable(words), border, align, fill)
+}
+
+// Text writes text at a place.
+func (s *sheet) Text(x, y float64, words string) { s.Fpdf.Text(x, y, printable(words)) }
+
+// GetStringWidth measures text.
+func (s *sheet) GetStringWidth(words string) float64 {
+	return s.Fpdf.GetStringWidth(printable(words))
 }
 
 // text writes text from a place on, within a width, and leaves the pen below it.

@@ -66,6 +66,34 @@ func TestOnePageOfA4AndOneCardOfA5(t *testing.T) {
 	}
 }
 
+// TestEveryPlaneIsPrinted puts characters of all seventeen planes of Unicode, whole and broken, everywhere a
+// coach can type.
+func TestEveryPlaneIsPrinted(t *testing.T) {
+	var odd []string
+	for plane := range rune(17) {
+		text := ""
+		for _, at := range []rune{0, 1, 0x7F, 0x300, 0x4E2D, 0xF600, 0xFE0F, 0xFFFD, 0xFFFF} {
+			text += string(plane<<16 + at)
+		}
+		odd = append(odd, text)
+	}
+	odd = append(odd, "👩🏽‍🏫", "🎾", "e\u0301", "שלום", "नमस्ते", "a\tb\nc", "\xff\xfe", strings.Repeat("🎾", 40))
+	for size := range map[paper.Size]bool{paper.A4: true, paper.A5: true} {
+		for _, text := range append(odd, strings.Join(odd, "")) {
+			c := content(t, 1, 2)
+			c.Lesson.Title, c.Lesson.Note = "Six "+text, text
+			c.Plan.Stretches[0].Title, c.Plan.Budgets[0].Name, c.Plan.Budgets[1].Fault = text, text+" Ostley", text
+			c.Plan.Carry = append(c.Plan.Carry, lesson.Piece{Count: 1, Name: text})
+			c.Plan.Cautions = append(c.Plan.Cautions, text)
+			for i := range c.Cues {
+				c.Cues[i].Text += text
+			}
+			c.Drills[0].Document.Name, c.Drills[0].Report.Aim = text, text
+			require.True(t, strings.HasPrefix(written(t, c, size), "%PDF-"), "%q", text)
+		}
+	}
+}
+
 func TestTheSameLessonGivesTheSameFile(t *testing.T) {
 	c := content(t, 3, 4)
 	require.Equal(t, written(t, c, paper.A4), written(t, c, paper.A4))

@@ -7,7 +7,6 @@ import (
 	"time"
 
 	"hodometer/core/lesson"
-	"hodometer/core/units"
 )
 
 func (s *sheet) write() {
@@ -128,7 +127,7 @@ func (s *sheet) blocks(x, width float64) {
 		s.font(sans, "B", 11.5)
 		s.CellFormat(width-clock-14, line, s.short(stretch.Title, width-clock-14), "", 0, "L", false, 0, "")
 		s.font(drum, "", 12)
-		s.CellFormat(14, line, units.Decimal(stretch.End/60-stretch.Start/60, 1)+" min", "", 1, "R", false, 0, "")
+		s.CellFormat(14, line, stretch.Length, "", 1, "R", false, 0, "")
 		for _, words := range s.cues(stretch) {
 			s.text(x+clock, width-clock, 9.5, words)
 		}
@@ -148,15 +147,13 @@ func (s *sheet) short(words string, width float64) string {
 // cues puts what is to be said and done in a block into a few lines.
 func (s *sheet) cues(stretch lesson.Stretch) []string {
 	var list []string
-	placed := false
 	for _, cue := range s.content.Cues {
 		if cue.Block != stretch.Block {
 			continue
 		}
-		at := units.Decimal((cue.Second-stretch.Start)/60, 1)
 		switch cue.Kind {
 		case lesson.Say:
-			list = append(list, "+"+at+" min  "+cue.Text)
+			list = append(list, cue.After+"  "+cue.Text)
 		case lesson.Feed:
 			words := cue.Text
 			for _, role := range cue.Roles {
@@ -164,13 +161,9 @@ func (s *sheet) cues(stretch lesson.Stretch) []string {
 					words += ". " + s.first(role.Name) + ": " + role.Role
 				}
 			}
-			list = append(list, "+"+at+" min  "+words)
+			list = append(list, cue.After+"  "+words)
 		case lesson.Swap:
-			if placed || stretch.Table == nil {
-				continue
-			}
-			placed = true
-			list = append(list, fmt.Sprintf("%s. Then one place on every %s min.", s.seats(cue.Roles), units.Decimal(stretch.Table.Rounds[0].Seconds/60, 1)))
+			list = append(list, cue.After+"  "+cue.Text+": "+s.seats(cue.Roles))
 		case lesson.Begin:
 			if _, set, ok := strings.Cut(cue.Text, ". "); ok && s.size == A4 {
 				list = append(list, set)
@@ -178,8 +171,9 @@ func (s *sheet) cues(stretch lesson.Stretch) []string {
 		}
 	}
 	const card = 2 // lines of a block on a card
-	if s.size == A5 && len(list) > card {
+	if left := len(list) - card; s.size == A5 && left > 0 {
 		list = list[:card]
+		list[card-1] += fmt.Sprintf(" (+%d on A4)", left)
 	}
 	return list
 }
@@ -198,7 +192,7 @@ func (s *sheet) seats(roles []lesson.Role) string {
 	for i, role := range order {
 		said[i] = role + ": " + strings.Join(names[role], ", ")
 	}
-	return "Places: " + strings.Join(said, "; ")
+	return strings.Join(said, "; ")
 }
 
 // first is a first name, or the whole name where two share it.

@@ -14,6 +14,16 @@ func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Kept[les
 	return good, broken, err
 }
 
+// LessonsWith returns the lessons from a day on that have a drill in a block, in the order in which they are
+// given. Those that cannot be read are left out.
+func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Kept[lesson.Document], error) {
+	all, err := s.Lessons.query(ctx, `WHERE away = 0 AND date >= ? AND EXISTS (
+		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE json_extract(block.value, '$.drill') = ?)
+		ORDER BY date, json_extract(document, '$.start'), id`, from, drill)
+	good, _ := parted(all)
+	return good, err
+}
+
 // LessonsBefore returns up to limit lessons before a day, the latest first, without the first skip of them,
 // and those among them that cannot be read.
 func (s *Store) LessonsBefore(ctx context.Context, day string, skip, limit int) ([]Kept[lesson.Document], []Unreadable, error) {

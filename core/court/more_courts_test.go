@@ -311,20 +311,20 @@ func TestReadMeasure(t *testing.T) {
 	tennis := find(t, "tennis")
 	was := court.Off(court.FarBaseline, 1, court.In)
 	for text, want := range map[string]court.Measure{
-		"4 ft 6 in":                                     court.Off(court.FarBaseline, 1.3716, court.In),
-		"3 steps":                                       court.Off(court.FarBaseline, 2.4, court.In),
-		"-1.5 m":                                        court.Off(court.FarBaseline, 1.5, court.Out),
-		"−6 in":                                         court.Off(court.FarBaseline, 0.1524, court.Out),
-		"1.5 m behind":                                  court.Off(court.FarBaseline, 1.5, court.Out),
-		"1.5 m inside":                                  court.Off(court.FarBaseline, 1.5, court.In),
-		"6 in":                                          court.Off(court.FarBaseline, 0.1524, court.In),
-		"6 in behind the baseline":                      court.Off(court.FarBaseline, 0.1524, court.Out),
-		"1 m beyond the net":                            court.Off(court.NetLine, 1, court.Far),
-		"2 ft inside the left singles sideline":         court.Off(court.LeftSingles, 0.6096, court.In),
-		"on the far service line":                       court.Off(court.FarService, 0, court.In),
+		"4 ft 6 in":                             court.Off(court.FarBaseline, 1.3716, court.In),
+		"3 steps":                               court.Off(court.FarBaseline, 2.4, court.In),
+		"-1.5 m":                                court.Off(court.FarBaseline, 1.5, court.Out),
+		"−6 in":                                 court.Off(court.FarBaseline, 0.1524, court.Out),
+		"1.5 m behind":                          court.Off(court.FarBaseline, 1.5, court.Out),
+		"1.5 m inside":                          court.Off(court.FarBaseline, 1.5, court.In),
+		"6 in":                                  court.Off(court.FarBaseline, 0.1524, court.In),
+		"6 in behind the baseline":              court.Off(court.FarBaseline, 0.1524, court.Out),
+		"1 m beyond the net":                    court.Off(court.NetLine, 1, court.Far),
+		"2 ft inside the left singles sideline": court.Off(court.LeftSingles, 0.6096, court.In),
+		"on the far service line":               court.Off(court.FarService, 0, court.In),
 		"half-way from the net to the far service line": court.Between(court.NetLine, court.FarService, 0.5),
 		"half-way from the net to the service line":     court.Between(court.NetLine, court.FarService, 0.5),
-		"3/4 back":                                      court.Between(court.NetLine, court.FarBaseline, 0.75),
+		"3/4 back": court.Between(court.NetLine, court.FarBaseline, 0.75),
 	} {
 		got, err := tennis.ReadMeasure(text, was, 0.8)
 		require.NoError(t, err, text)

@@ -15,6 +15,8 @@ import (
 type Space struct {
 	Courts int  `json:"courts,omitempty" minimum:"0" maximum:"6" description:"No number means one"`
 	Half   bool `json:"half,omitempty" description:"Only half of one court, lengthwise"`
+
+	Name string `json:"name,omitempty" maxLength:"40" description:"Which court or courts; two lessons at one time on the same are told"`
 }
 
 // Group is who plays a drill: so many people in so many lines (or pairs) side by side.

@@ -80,6 +80,7 @@ type laid struct {
 	comes    []Piece // put down for it
 	goes     []Piece // collected before it
 	stays    []Piece
+	space    drill.Space
 }
 
 // changeOver is how long it takes until the block can be set up.
@@ -98,7 +99,7 @@ func (d Document) arranged(in Inputs) []laid {
 	var standing []Piece
 	last := ""
 	for i, block := range d.Blocks {
-		l := laid{block: block, index: i, people: in.of(block), walk: in.Settings.ChangeOver, comes: []Piece{}, goes: []Piece{}, stays: standing}
+		l := laid{block: block, index: i, space: d.Space, people: in.of(block), walk: in.Settings.ChangeOver, comes: []Piece{}, goes: []Piece{}, stays: standing}
 		if i == 0 || block.Continues != "" {
 			l.walk = 0
 		}
@@ -162,13 +163,62 @@ func (l laid) table(seconds float64) *rotation.Table {
 	if form == nil || len(l.people) == 0 {
 		return nil
 	}
-	if l.drilled && form.Courts == 0 {
+	if form.Courts == 0 && form.Kind != rotation.Stations {
 		placed := *form
-		placed.Courts = l.group.Lines
+		placed.Courts = l.sideBySide()
 		form = &placed
 	}
 	t := form.Table(len(l.people), seconds, perBall)
+	if form.Kind != rotation.Stations {
+		l.where(&t)
+	}
 	return &t
+}
+
+// sideBySide is how many groups change places beside one another where the coach leaves it open: as many as the
+// drill is arranged in; two on a court of those who warm up with the ball; else one on a court.
+func (l laid) sideBySide() int {
+	switch {
+	case l.drilled:
+		return l.group.Lines
+	case l.space.Half:
+		return 1
+	case l.block.Kind == Ball:
+		return 2 * l.courts()
+	}
+	return l.courts()
+}
+
+func (l laid) courts() int { return max(1, l.space.Courts) }
+
+// where says on which court everybody is, and on which part of it where several groups share one.
+func (l laid) where(t *rotation.Table) {
+	groups := 1
+	for _, round := range t.Rounds {
+		for _, seat := range round.Seats {
+			groups = max(groups, seat.Court)
+		}
+	}
+	each := (groups + l.courts() - 1) / l.courts() // on one court
+	for _, round := range t.Rounds {
+		for i := range round.Seats {
+			seat := &round.Seats[i]
+			if seat.Court == 0 || groups == 1 {
+				continue
+			}
+			var words []string
+			if l.courts() > 1 {
+				words = append(words, fmt.Sprintf("court %d", (seat.Court-1)/each+1))
+			}
+			switch part := (seat.Court - 1) % each; {
+			case each == 2:
+				words = append(words, [2]string{"left half", "right half"}[part])
+			case each > 2:
+				words = append(words, fmt.Sprintf("part %d", part+1))
+			}
+			seat.Where = strings.Join(words, ", ")
+		}
+	}
 }
 
 // moving explains the change-over and what is left of the set-up.

@@ -204,7 +204,7 @@ func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inpu
 			played, rest := block.cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]
 			blocks = append(blocks, played.played(d.Students), rest.forThose(t.Present, everybody))
-			said = append(said, block.Title+" goes on from "+units.Clock(t.Second)+" with those who are there; what was counted counts on.")
+			said = append(said, block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.")
 		default:
 			blocks = append(blocks, block.forThose(t.Present, everybody))
 		}

@@ -1,8 +1,10 @@
 package lesson
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 )
 
@@ -14,11 +16,12 @@ type Slot struct {
 	Start    string // hours:minutes
 	Minutes  int
 	Students []string
+	Court    string // which court, in the coach's words; empty where that is not said
 }
 
 // SlotOf is when a lesson is given.
 func SlotOf(id string, d Document) Slot {
-	return Slot{ID: id, Title: d.Title, Date: d.Date, Start: d.Start, Minutes: d.Minutes, Students: d.Students}
+	return Slot{ID: id, Title: d.Title, Date: d.Date, Start: d.Start, Minutes: d.Minutes, Students: d.Students, Court: strings.TrimSpace(d.Space.Name)}
 }
 
 // span is the beginning and the end of a slot; false where its day or time cannot be read.
@@ -27,9 +30,9 @@ func (s Slot) span() (from, to time.Time, ok bool) {
 	return from, from.Add(time.Duration(s.Minutes) * time.Minute), err == nil
 }
 
-// Clashes says which of the others a lesson overlaps with: its coach cannot give both, and perhaps a student
-// is in both.
-func (s Slot) Clashes(others []Slot) []string {
+// Clashes says which of the others a lesson overlaps with: one coach cannot give both, and perhaps a student or
+// a court is in both. Names are those of the students by identifier.
+func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 	said := []string{}
 	from, to, ok := s.span()
 	for _, other := range others {
@@ -37,18 +40,34 @@ func (s Slot) Clashes(others []Slot) []string {
 		if !ok || !readable || other.ID == s.ID || !begins.Before(to) || !from.Before(ends) {
 			continue
 		}
-		both := slices.ContainsFunc(s.Students, func(id string) bool { return slices.Contains(other.Students, id) })
+		var both []string
+		for _, id := range s.Students {
+			if slices.Contains(other.Students, id) {
+				both = append(both, cmp.Or(names[id], "a student"))
+			}
+		}
 		day := ""
 		if other.Date != s.Date {
 			day = other.Date + " "
 		}
 		words := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, ends.Format("15:04"))
-		if both {
-			words += "; a student is in both"
+		if len(both) > 0 {
+			words += "; " + and(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
+		}
+		if s.Court != "" && strings.EqualFold(s.Court, other.Court) {
+			words += "; both are on court " + s.Court
 		}
 		said = append(said, words+".")
 	}
 	return said
+}
+
+// and lists names: Ada, Bo and Cy.
+func and(names []string) string {
+	if len(names) < 2 {
+		return strings.Join(names, "")
+	}
+	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
 }
 
 // Again is the lesson planned anew for another day: with everybody, and with blocks that were cut when somebody

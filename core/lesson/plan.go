@@ -81,6 +81,7 @@ type Stretch struct {
 	Clock  string          `json:"clock" description:"When it begins, on the clock"`
 	Start  float64         `json:"start"`
 	End    float64         `json:"end"`
+	Length string          `json:"length" description:"From its beginning to its end, in words: 8 min"`
 	Effort int             `json:"effort"`
 	Pinned bool            `json:"pinned"`
 	SetUp  float64         `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
@@ -125,8 +126,12 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	p := Plan{Stretches: []Stretch{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
 	list := d.arranged(in)
 	for _, l := range list {
+		if err := ctx.Err(); err != nil {
+			return Plan{}, err
+		}
 		s := l.lay(in)
 		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.block.Seconds(), clock(p.Planned)
+		s.Length = units.Decimal(l.block.Minutes, 1) + " min"
 		p.Planned = s.End
 		p.Late += s.Over
 		if s.Load != nil {

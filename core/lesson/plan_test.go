@@ -1,6 +1,7 @@
 package lesson_test
 
 import (
+	"context"
 	"fmt"
 	"strings"
 	"testing"
@@ -17,6 +18,7 @@ import (
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
+	"hodometer/core/units"
 )
 
 func TestEquipmentThatMovesTakesTime(t *testing.T) {
@@ -200,5 +202,98 @@ func BenchmarkLesson12x12(b *testing.B) {
 	for b.Loop() {
 		require.NoError(b, in.Measure(b.Context()))
 		lesson.RunSheet(d, lay(b, d, in), in)
+	}
+}
+
+// TestGroupsKeepToTheCourtsThatAreBooked lays every offered block out for every size of group.
+func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
+	for people := 2; people <= 12; people++ {
+		for _, space := range []drill.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
+			d, in := crowd(people)
+			d.Space, d.Blocks = space, append(lesson.Starters(), lesson.More()...)
+			for i := range d.Blocks {
+				d.Blocks[i].ID = string(rune('a' + i))
+			}
+			booked := max(1, space.Courts)
+			for _, s := range lay(t, d, in).Stretches {
+				if s.Table == nil {
+					continue
+				}
+				for _, round := range s.Table.Rounds {
+					for _, seat := range round.Seats {
+						most := booked
+						switch {
+						case space.Half:
+							most = 1
+						case s.Kind == lesson.Ball:
+							most = 2 * booked // side by side, lengthwise
+						}
+						require.LessOrEqual(t, seat.Court, most, "%s for %d on %+v", s.Title, people, space)
+						require.NotContains(t, seat.Where, fmt.Sprint("court ", booked+1))
+					}
+				}
+			}
+		}
+	}
+	// By hand: six on one court, everybody against everybody: two play, four wait.
+	d, in := crowd(6)
+	game := lesson.More()[1]
+	game.ID = "game"
+	d.Blocks = []lesson.Block{game}
+	for _, round := range lay(t, d, in).Stretches[0].Table.Rounds {
+		waits := 0
+		for _, seat := range round.Seats {
+			if seat.Waits {
+				waits++
+			}
+		}
+		require.Equal(t, 4, waits)
+	}
+	// The coach may still put three side by side; then it is parts of a court, and no courts that are not there.
+	d.Blocks[0].Rotation.Courts = 3
+	require.Equal(t, "part 3", lastWhere(lay(t, d, in).Stretches[0].Table.Rounds[0]))
+	d.Space.Courts = 3
+	require.Equal(t, "court 3", lastWhere(lay(t, d, in).Stretches[0].Table.Rounds[0]))
+}
+
+func lastWhere(round rotation.Round) string {
+	last := rotation.Seat{}
+	for _, seat := range round.Seats {
+		if seat.Court > last.Court {
+			last = seat
+		}
+	}
+	return last.Where
+}
+
+func TestEveryCueSaysHowLongAfterItsBlockBegan(t *testing.T) {
+	d, in := crowd(6)
+	p := lay(t, d, in)
+	starts := map[string]float64{}
+	for _, s := range p.Stretches {
+		starts[s.Block] = s.Start
+	}
+	for _, cue := range lesson.RunSheet(d, p, in) {
+		require.Equal(t, units.Elapsed(cue.Second-starts[cue.Block]), cue.After)
+		require.Regexp(t, `^\+[0-9]+:[0-5][0-9]$`, cue.After)
+	}
+}
+
+func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
+	d, in := crowd(6)
+	gone, cancel := context.WithCancel(t.Context())
+	cancel()
+	_, err := lesson.Lay(gone, d, in)
+	require.ErrorIs(t, err, context.Canceled)
+	_, err = d.Refit(gone, "", in)
+	require.ErrorIs(t, err, context.Canceled)
+	for _, stored := range drill.Library() {
+		player := stored.Document.PlayerFor(student.Club, student.RightHand)
+		_, err := stored.Document.PlayOut(gone, player, in.Settings)
+		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
+		_, err = stored.Document.Metres(gone, in.Settings)
+		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
+		_, _, err = stored.Document.Fitted(gone, drill.Fit{Minutes: 5}, drill.Who{Level: student.Club}, player, 2, in.Settings)
+		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }

@@ -29,6 +29,7 @@ func (CueKind) Enum() []any { return []any{Begin, Say, Swap, Feed, CountIt, Pick
 // Cue is one thing to say or do at its second.
 type Cue struct {
 	Second float64 `json:"second" description:"Seconds after the start of the lesson"`
+	After  string  `json:"after" description:"The same after the start of its block, in words: +4:00"`
 	Block  string  `json:"block"`
 	Kind   CueKind `json:"kind"`
 	Text   string  `json:"text"`
@@ -71,6 +72,13 @@ func RunSheet(d Document, p Plan, in Inputs) []Cue {
 		cues = append(cues, Cue{Second: p.Planned, Block: last.Block, Kind: End, Text: "End of the lesson", Roles: []Role{}})
 	}
 	slices.SortStableFunc(cues, func(a, b Cue) int { return cmp.Compare(a.Second, b.Second) })
+	starts := map[string]float64{}
+	for _, s := range p.Stretches {
+		starts[s.Block] = s.Start
+	}
+	for i, cue := range cues {
+		cues[i].After = units.Elapsed(cue.Second - starts[cue.Block])
+	}
 	return cues
 }
 
@@ -100,27 +108,23 @@ func (l laid) swaps(s Stretch) []Cue {
 			cue.Text += ". The " + round.Begins + " side begins"
 		}
 		for j, seat := range round.Seats {
-			cue.Roles[j] = Role{Name: l.name(seat.Person), Role: l.seated(seat, s.Table)}
+			cue.Roles[j] = Role{Name: l.name(seat.Person), Role: l.seated(seat)}
 		}
 		cues = append(cues, cue)
 	}
 	return cues
 }
 
-// seated says where somebody is, on which court where there are several.
-func (l laid) seated(seat rotation.Seat, t *rotation.Table) string {
+// seated says where somebody is, and on which court where there are several.
+func (l laid) seated(seat rotation.Seat) string {
 	if seat.Waits {
 		if l.block.OnDeck != "" {
 			return l.block.OnDeck
 		}
 		return seat.Spot
 	}
-	courts := 0
-	for _, other := range t.Rounds[0].Seats {
-		courts = max(courts, other.Court)
-	}
-	if f := l.form(); courts > 1 && f.Kind != rotation.Stations {
-		return fmt.Sprintf("%s, court %d", seat.Spot, seat.Court)
+	if seat.Where != "" {
+		return seat.Spot + ", " + seat.Where
 	}
 	return seat.Spot
 }
@@ -156,7 +160,7 @@ func (l laid) drillCues(s Stretch, in Inputs) []Cue {
 		return cues
 	}
 	perBall, pickUp := s.Work/float64(s.Load.Balls), s.PickUp/float64(s.Load.Balls)
-	basket := in.Settings.Basket
+	basket := max(1, in.Settings.Basket)
 	for fed := 0; fed < s.Load.Balls; fed += basket {
 		n := min(basket, s.Load.Balls-fed)
 		at += float64(n) * perBall

@@ -18,7 +18,8 @@ const Ready = "on deck, feet moving"
 type Seat struct {
 	Person  int    `json:"person"`
 	Spot    string `json:"spot"`
-	Court   int    `json:"court" description:"From 1; 0 on deck"`
+	Court   int    `json:"court" description:"Which of those who play side by side, from 1; 0 on deck"`
+	Where   string `json:"where" description:"On which court, in words; empty where all play on one"`
 	Side    string `json:"side"`
 	With    []int  `json:"with" description:"Partners"`
 	Against []int  `json:"against"`

@@ -175,6 +175,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/{id}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lessons from today on that have a drill in them */
+        get: operations["listUses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lengths": {
         parameters: {
             query?: never;
@@ -391,6 +408,23 @@ export interface paths {
         /** Put a lesson away, or bring it back */
         put: operations["putLessonAway"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/clashes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which other lessons a lesson would overlap with, without saving it */
+        post: operations["findClashes"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1016,7 +1050,7 @@ export interface components {
              * @description Square metres that lie in; of a gate its width in metres; of a window or band its face
              */
             area: number;
-            /** @description The box it lies in, in words; empty where there is none */
+            /** @description The smallest box that holds all of it that lies in, in words; empty where there is none */
             box: string;
             centre: components["schemas"]["CourtPoint"];
             /** @description In order round it; of a gate, a window or a wall band its two ends */
@@ -1463,6 +1497,8 @@ export interface components {
             courts?: number;
             /** @description Only half of one court, lengthwise */
             half?: boolean;
+            /** @description Which court or courts; two lessons at one time on the same are told */
+            name?: string;
         };
         DrillSpot: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -2069,6 +2105,8 @@ export interface components {
             walk: components["schemas"]["CourtStep"][];
         };
         LessonCue: {
+            /** @description The same after the start of its block, in words: +4:00 */
+            after: string;
             block: string;
             kind: components["schemas"]["LessonCueKind"];
             /** @description Who does what from now on */
@@ -2202,6 +2240,8 @@ export interface components {
             /** @description How the group plays it, in words; empty where there is nothing to say */
             group: string;
             kind: components["schemas"]["LessonKind"];
+            /** @description From its beginning to its end, in words: 8 min */
+            length: string;
             load: null | components["schemas"]["DrillLoad"];
             /**
              * Format: double
@@ -2662,13 +2702,15 @@ export interface components {
         };
         RotationSeat: {
             against: number[];
-            /** @description From 1; 0 on deck */
+            /** @description Which of those who play side by side, from 1; 0 on deck */
             court: number;
             feeds: boolean;
             person: number;
             side: string;
             spot: string;
             waits: boolean;
+            /** @description On which court, in words; empty where all play on one */
+            where: string;
             /** @description Partners */
             with: number[];
         };
@@ -2878,6 +2920,12 @@ export interface components {
             /** @description As far as it can be made out; empty where it cannot */
             name: string;
             why: string;
+        };
+        Use: {
+            date: string;
+            id: string;
+            start: string;
+            title: string;
         };
         VariantAsked: {
             /** Format: uuid */
@@ -3306,6 +3354,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listUses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Use"][];
                 };
             };
             default: {
@@ -3754,6 +3832,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Lesson"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findClashes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             default: {
