@@ -8,12 +8,20 @@
   import Users from '@lucide/svelte/icons/users'
   import Waypoints from '@lucide/svelte/icons/waypoints'
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
+  import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
+  import { drafts } from './lib/drafts/drafts.svelte'
   import Notice from './lib/Notice.svelte'
   import { theme } from './lib/theme.svelte'
   import { routes } from './routes'
 
-  const client = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 2000 } } })
+  // A device without a network may still reach a server on the same machine: every question is asked.
+  const client = new QueryClient({
+    defaultOptions: {
+      queries: { retry: 1, staleTime: 2000, networkMode: 'always' },
+      mutations: { networkMode: 'always' },
+    },
+  })
   const rooms = [
     { href: '/', label: 'Today', icon: CalendarDays },
     { href: '/students', label: 'Students', icon: Users },
@@ -27,6 +35,7 @@
   let main = $state<HTMLElement>()
 
   theme.apply()
+  onMount(() => drafts.start(client))
 
   /** A new view starts at its top, where the keyboard goes on. */
   function arrived() {

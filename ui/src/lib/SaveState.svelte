@@ -1,13 +1,13 @@
 <script lang="ts" generics="T extends object">
-  import type { Draft } from './draft.svelte'
+  import type { Draft } from './drafts/draft.svelte'
+  import { inWords, shortly } from './fields'
 
   interface Props {
     draft: Draft<T>
-    /** What to do about a newer version elsewhere. */
+    /** What to do about a newer version elsewhere, besides choosing one of both. */
     onkeep?: () => void
-    onreload: () => void
   }
-  let { draft, onkeep, onreload }: Props = $props()
+  let { draft, onkeep }: Props = $props()
 
   const words = {
     saved: 'All changes saved',
@@ -15,8 +15,9 @@
     saving: 'Saving…',
     refused: 'Not saved: something needs putting right',
     stale: 'Changed somewhere else',
-    unsent: 'Not saved: Hodometer does not answer',
+    unsent: 'Kept on this device: Hodometer does not answer',
   }
+  const wrong = $derived(Object.entries(draft.fields))
 </script>
 
 <span
@@ -26,16 +27,42 @@
 >
   {words[draft.status]}
 </span>
+{#if draft.unkept}
+  <span class="text-error text-sm">This device cannot keep a copy meanwhile.</span>
+{/if}
 {#if draft.status === 'stale'}
   <div class="alert alert-warning mt-2 w-full" role="alert">
-    <p>{draft.detail} Your changes are still on this page.</p>
-    <div class="flex gap-2">
+    <div>
+      <p>{draft.detail} Your changes are still on this page. What differs:</p>
+      <table class="table-sm mt-1 table w-auto">
+        <thead><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">There</th></tr></thead>
+        <tbody>
+          {#each draft.conflicts as conflict (conflict.path)}
+            <tr>
+              <th scope="row">{inWords(conflict.path)}</th>
+              <td>{shortly(conflict.mine)}</td>
+              <td>{shortly(conflict.theirs)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <div class="flex flex-wrap gap-2">
+      <button class="btn btn-sm" onclick={() => draft.settle('mine')}>Keep mine</button>
+      <button class="btn btn-sm" onclick={() => draft.settle('theirs')}>Take the other</button>
       {#if onkeep}<button class="btn btn-sm" onclick={onkeep}>Keep mine as a copy</button>{/if}
-      <button class="btn btn-sm" onclick={onreload}>Show the other version</button>
     </div>
   </div>
 {:else if draft.status === 'unsent'}
   <button class="btn btn-sm" onclick={() => void draft.flush()}>Try again</button>
 {:else if draft.status === 'refused'}
-  <span class="text-error text-sm">{Object.keys(draft.fields).length ? '' : draft.detail}</span>
+  <div class="text-error w-full text-sm" role="alert">
+    {#if wrong.length}
+      <ul>
+        {#each wrong as [path, message] (path)}
+          <li><strong class="first-letter:uppercase">{inWords(path)}</strong>: {message}</li>
+        {/each}
+      </ul>
+    {:else}{draft.detail}{/if}
+  </div>
 {/if}

@@ -60,6 +60,9 @@ export type Place = Schemas['DrillPlace']
 export type Point = Schemas['CourtPoint']
 export type Court = Schemas['CourtCourt']
 export type Entry = Schemas['TallyEntry']
+export type Remark = Schemas['Remark']
+export type Past = Schemas['Past']
+export type Unreadable = Schemas['Unreadable']
 
 export const api = createClient<paths>({ baseUrl: '/' })
 

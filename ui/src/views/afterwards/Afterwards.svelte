@@ -3,6 +3,7 @@
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import StudentResult from './StudentResult.svelte'
 
   interface Props {
@@ -11,8 +12,10 @@
   let { params }: Props = $props()
   const query = createQuery(() => ({
     queryKey: [...keys.lesson(params.id), 'afterwards'],
-    queryFn: () => answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: params.id } } })),
-    refetchOnWindowFocus: false,
+    queryFn: async () => {
+      await drafts.ready
+      return answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: params.id } } }))
+    },
   }))
 </script>
 

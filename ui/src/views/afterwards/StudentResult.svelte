@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, Refusal, say, type Afterwards, type Counter } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
+  import type { Afterwards, Counter } from '../../lib/api/client'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
+  import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
 
   interface Props {
@@ -10,41 +10,22 @@
     counters: Counter[]
   }
   let { lesson, result, counters }: Props = $props()
-  const client = useQueryClient()
   const id = $props.id()
-  let fields = $state<Record<string, string>>({})
-  let status = $state('')
-
-  /** What is on screen; saves follow one another, so that a quick second change is never lost. */
+  // One draft for each student and lesson, for as long as the page is open.
   // svelte-ignore state_referenced_locally
-  let remarked = $state({ engagement: result.engagement, remark: result.remark })
-  let saved = Promise.resolve()
-
-  function keep(part: Partial<typeof remarked>) {
-    remarked = { ...remarked, ...part }
-    saved = saved.then(save)
-  }
-
-  async function save() {
-    try {
-      const path = { id: lesson, student: result.student }
-      const body = $state.snapshot(remarked)
-      const data = await answer(api.PUT('/api/lessons/{id}/remarks/{student}', { params: { path }, body }))
-      client.setQueryData([...keys.lesson(lesson), 'afterwards'], data)
-      fields = {}
-      status = 'Saved'
-      await renew(client, keys.progress(result.student))
-    } catch (error) {
-      fields = error instanceof Refusal ? error.fields : {}
-      status = say(error)
-    }
-  }
+  const draft = drafts.open('remark', `${lesson}/${result.student}`, {
+    document: { engagement: result.engagement, remark: result.remark },
+    version: 0,
+  })
+  const remarked = $derived(draft.document)
+  const fields = $derived(draft.fields)
+  const keep = (part: Partial<typeof remarked>) => draft.change((d) => Object.assign(d, part))
 </script>
 
 <section class="sheet" aria-labelledby="{id}-name">
   <div class="flex flex-wrap items-baseline gap-3">
     <h2 id="{id}-name"><a class="link link-hover" href="#/students/{result.student}">{result.name}</a></h2>
-    <span class="text-sm" role="status">{status}</span>
+    <SaveState {draft} />
   </div>
   <dl class="mt-2 flex flex-wrap gap-6">
     <div>

@@ -3,6 +3,7 @@
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, settingsQuery } from '../../lib/data'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import DrillBench from './DrillBench.svelte'
 
   interface Props {
@@ -12,16 +13,16 @@
   const settings = settingsQuery()
   const query = createQuery(() => ({
     queryKey: keys.drill(params.id),
-    queryFn: () => answer(api.GET('/api/drills/{id}', { params: { path: { id: params.id } } })),
-    refetchOnWindowFocus: false,
-    gcTime: 0, // what is edited is read anew each time it is opened, never shown from before and then replaced
+    queryFn: async () => {
+      await drafts.ready
+      return answer(api.GET('/api/drills/{id}', { params: { path: { id: params.id } } }))
+    },
+    gcTime: 0, // read anew each time it is opened; what is being edited is a draft, and outlives this
   }))
 </script>
 
 <Async {query}>
   {#snippet children(drill)}
-    {#key `${drill.id} ${query.dataUpdatedAt}`}
-      <DrillBench {drill} settings={settings.data} onreload={() => void query.refetch()} />
-    {/key}
+    {#key drill.id}<DrillBench {drill} settings={settings.data} />{/key}
   {/snippet}
 </Async>

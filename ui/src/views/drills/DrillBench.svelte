@@ -8,14 +8,13 @@
     answer,
     api,
     isNew,
-    over,
     type Drill,
     type DrillDocument,
     type Settings,
     type Wording,
   } from '../../lib/api/client'
   import { keys, renew, wordsQuery } from '../../lib/data'
-  import { Draft } from '../../lib/draft.svelte'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
@@ -40,21 +39,15 @@
   interface Props {
     drill: Drill
     settings: Settings | undefined
-    onreload: () => void
   }
-  let { drill, settings, onreload }: Props = $props()
+  let { drill, settings }: Props = $props()
   const client = useQueryClient()
-  // The bench is made anew for every drill and version that is read.
+  // The bench is made anew for every drill.
   // svelte-ignore state_referenced_locally
-  const { id, builtIn, version, document } = drill
-  const draft = new Draft<DrillDocument>(document, version, async (body, base) => {
-    const kept = await answer(
-      api.PUT('/api/drills/{id}', { params: { path: { id }, header: over(base) }, body }),
-    )
-    void client.invalidateQueries({ queryKey: keys.drills, refetchType: 'none' })
-    void client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
-    return kept.version
-  })
+  const { id, builtIn } = drill
+  // svelte-ignore state_referenced_locally
+  const draft = drafts.open('drill', id, drill)
+  $effect(() => draft.offer(drill))
   const bench = new Bench(id)
   const report = $derived(bench.worked?.report)
   const play = $derived(bench.worked?.play)
@@ -131,7 +124,7 @@
   {#if builtIn}
     <span class="badge">built in</span>
   {:else}
-    <SaveState {draft} {onreload} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
+    <SaveState {draft} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
   {/if}
   <div class="ml-auto flex flex-wrap items-center gap-2">
     {#if !builtIn}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DrillDocument } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
 

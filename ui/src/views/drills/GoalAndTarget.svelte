@@ -2,7 +2,7 @@
   import GoalFields from '../../goal/GoalFields.svelte'
   import GoalSays from '../../goal/GoalSays.svelte'
   import type { DrillDocument, Fit, Report, Words, Working } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
   import WorkingDialog from '../../lib/WorkingDialog.svelte'
   import type { Bench } from './bench.svelte'
   import Measured from './Measured.svelte'

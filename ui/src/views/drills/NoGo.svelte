@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DrillDocument, Report } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
 
   /** Lines that no ball may cross, and areas where none may land. */
   interface Props {

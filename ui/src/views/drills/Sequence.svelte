@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte'
   import type { DrillDocument, Meeting, Play, Report, Task, Working, Words } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
   import WorkingDialog from '../../lib/WorkingDialog.svelte'
   import TaskMore from './TaskMore.svelte'
   import VerdictSign from './VerdictSign.svelte'

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DrillDocument, Report, Task, Words } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'

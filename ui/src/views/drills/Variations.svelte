@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DrillDocument, Step, Words, WorkedDrill } from '../../lib/api/client'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
 
   /** Easier and harder versions that stand ready; one key tries each. */
   interface Props {

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, say, type Student } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
+  import type { Student } from '../../lib/api/client'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import TextField from '../../lib/TextField.svelte'
 
   /** One or two faults to watch in a student, kept with the student from lesson to lesson. */
@@ -10,26 +9,18 @@
     onkept: () => void
   }
   let { student, onkept }: Props = $props()
-  const client = useQueryClient()
-  let wrong = $state('')
-  const faults = $derived([student.profile.watch?.[0] ?? '', student.profile.watch?.[1] ?? ''])
-  const first = $derived(student.profile.name.split(' ')[0])
+  // The fields are made anew for every student.
+  // svelte-ignore state_referenced_locally
+  const draft = drafts.open('student', student.id, { document: student.profile, version: student.version })
+  const faults = $derived([draft.document.watch?.[0] ?? '', draft.document.watch?.[1] ?? ''])
+  const first = $derived(draft.document.name.split(' ')[0])
+  const wrong = $derived(draft.status === 'saved' ? '' : (Object.values(draft.fields)[0] ?? draft.detail))
 
   async function keep(i: number, text: string) {
     const watch = faults.map((fault, n) => (n === i ? text.trim() : fault)).filter(Boolean)
-    try {
-      await answer(
-        api.PUT('/api/students/{id}', {
-          params: { path: { id: student.id }, header: over(student.version) },
-          body: { ...$state.snapshot(student.profile), watch },
-        }),
-      )
-      wrong = ''
-      await renew(client, keys.students)
-      onkept()
-    } catch (error) {
-      wrong = say(error)
-    }
+    draft.change((d) => (d.watch = watch))
+    await draft.flush()
+    onkept()
   }
 </script>
 

@@ -3,6 +3,7 @@
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import LessonPlanner from './LessonPlanner.svelte'
 
   interface Props {
@@ -11,16 +12,16 @@
   let { params }: Props = $props()
   const query = createQuery(() => ({
     queryKey: keys.lesson(params.id),
-    queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } })),
-    refetchOnWindowFocus: false,
-    gcTime: 0, // what is edited is read anew each time it is opened, never shown from before and then replaced
+    queryFn: async () => {
+      await drafts.ready
+      return answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } }))
+    },
+    gcTime: 0, // read anew each time it is opened; what is being edited is a draft, and outlives this
   }))
 </script>
 
 <Async {query}>
   {#snippet children(lesson)}
-    {#key `${lesson.id} ${query.dataUpdatedAt}`}
-      <LessonPlanner {lesson} onreload={() => void query.refetch()} />
-    {/key}
+    {#key lesson.id}<LessonPlanner {lesson} />{/key}
   {/snippet}
 </Async>

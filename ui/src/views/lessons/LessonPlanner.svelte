@@ -5,6 +5,7 @@
   import { answer, api, isNew, type Finding, type Lesson, type LessonChange } from '../../lib/api/client'
   import { keys, renew, students as allStudents, wordsQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import Road from '../../road/Road.svelte'
@@ -22,17 +23,30 @@
 
   interface Props {
     lesson: Lesson
-    onreload: () => void
   }
-  let { lesson, onreload }: Props = $props()
+  let { lesson }: Props = $props()
   const client = useQueryClient()
-  // The planner is made anew for every lesson and version that is read.
+  // The planner is made anew for every lesson.
   // svelte-ignore state_referenced_locally
-  const planner = new Planner(lesson, client)
+  const { id } = lesson
   // svelte-ignore state_referenced_locally
-  const { id, state: came, clashes } = lesson
+  const planner = new Planner(lesson, drafts.open('lesson', id, lesson))
   const { draft } = planner
-  const onward = came === 'finished' ? 'afterwards' : 'courtside'
+  $effect(() => draft.offer(lesson))
+  const onward = $derived(lesson.state === 'finished' ? 'afterwards' : 'courtside')
+  /** The clashes of the lesson as it stands, not as it was read. */
+  const when = $derived.by(() => {
+    const { date, start, minutes, students, space } = draft.document
+    return { date, start, minutes, students: [...students], court: space.name }
+  })
+  const clashing = createQuery(() => ({
+    queryKey: [...keys.lesson(id), 'clashes', when],
+    queryFn: () =>
+      answer(api.POST('/api/lessons/{id}/clashes', { params: { path: { id } }, body: planner.snapshot() })),
+    placeholderData: (before?: string[]) => before,
+    retry: false,
+  }))
+  const clashes = $derived(clashing.data ?? lesson.clashes)
   const words = wordsQuery()
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: true }],
@@ -103,7 +117,7 @@
 <a class="link link-hover text-sm" href="#/lessons">Lessons</a>
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
   <h1>{draft.document.title}</h1>
-  <SaveState {draft} {onreload} onkeep={() => void keepCopy()} />
+  <SaveState {draft} onkeep={() => void keepCopy()} />
   <div class="ml-auto flex flex-wrap gap-2">
     <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => planner.undo()}>Undo</button>
     <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => planner.redo()}>Redo</button>
@@ -119,11 +133,11 @@
       href="#/lessons/{id}/{onward}"
       onclick={(event) => void planner.leave(event, `/lessons/${id}/${onward}`)}
     >
-      {came === 'finished' ? 'Afterwards' : 'Go courtside'}
+      {lesson.state === 'finished' ? 'Afterwards' : 'Go courtside'}
     </a>
   </div>
 </div>
-{#each clashes as clash (clash)}<p class="text-error mt-1 text-sm" role="alert">{clash}</p>{/each}
+{#each clashes as clash, i (i)}<p class="text-error mt-1 text-sm" role="alert">{clash}</p>{/each}
 
 <section class="sheet mt-4" aria-label="Road">
   <Road

@@ -1,10 +1,8 @@
-import type { QueryClient } from '@tanstack/svelte-query'
 import { push } from 'svelte-spa-router'
 import { v7 } from 'uuid'
 import {
   answer,
   api,
-  over,
   say,
   type Block,
   type Lesson,
@@ -15,13 +13,11 @@ import {
   type Space,
   type Variant,
 } from '../../lib/api/client'
-import { keys } from '../../lib/data'
-import { Draft } from '../../lib/draft.svelte'
+import type { Draft } from '../../lib/drafts/draft.svelte'
 
 /** Planner is a lesson that is being shaped: its document, its plan, and what the last change did to it. */
 export class Planner {
   readonly id: string
-  readonly draft: Draft<LessonDocument>
   plan = $state.raw<Plan>() as Plan
   selected = $state('')
   /** What the last change squeezed or stretched, or why it could not be done. */
@@ -29,22 +25,16 @@ export class Planner {
   /** What to take out so that the rest fits. */
   drop = $state.raw<string[]>([])
   unread = $state('')
-  #client: QueryClient
   #doing: Promise<void> = Promise.resolve()
   /** The lesson that the plan was laid out from, where a change brought its plan along. */
   #laid = ''
 
-  constructor(lesson: Lesson, client: QueryClient) {
-    this.#client = client
+  constructor(
+    lesson: Lesson,
+    readonly draft: Draft<LessonDocument>,
+  ) {
     this.id = lesson.id
     this.plan = lesson.plan
-    this.draft = new Draft<LessonDocument>(lesson.document, lesson.version, async (body, base) => {
-      const kept = await answer(
-        api.PUT('/api/lessons/{id}', { params: { path: { id: this.id }, header: over(base) }, body }),
-      )
-      void this.#client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
-      return kept.version
-    })
   }
 
   get document() {

@@ -1,6 +1,6 @@
-import { QueryClient } from '@tanstack/svelte-query'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { api, type Lesson, type LessonChange, type LessonDocument } from '../../lib/api/client'
+import { Draft } from '../../lib/drafts/draft.svelte'
 import { Planner } from './planner.svelte'
 
 const blocks = ['a', 'b', 'c'].map((id) => ({
@@ -72,11 +72,25 @@ beforeEach(() => {
     if (hold) await new Promise<void>((resolve) => letGo.push(resolve))
     return { data: changed(body), response }
   }) as unknown as typeof api.POST)
-  vi.spyOn(api, 'PUT').mockResolvedValue({ data: { version: 2 }, response } as never)
 })
 afterEach(() => vi.restoreAllMocks())
 
-const planner = () => new Planner(lesson, new QueryClient())
+const shelf = {
+  put: () => Promise.resolve(),
+  drop: () => Promise.resolve(),
+  left: () => Promise.resolve([]),
+}
+const planner = () =>
+  new Planner(
+    lesson,
+    new Draft<LessonDocument>(lesson, {
+      kind: 'lesson',
+      id: 'l',
+      send: () => Promise.resolve(2),
+      load: () => Promise.resolve(lesson),
+      shelf,
+    }),
+  )
 
 test('presses that follow quickly add up', async () => {
   const p = planner()

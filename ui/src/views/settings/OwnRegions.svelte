@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type Settings } from '../../lib/api/client'
   import { keys } from '../../lib/data'
-  import type { Draft } from '../../lib/draft.svelte'
+  import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'

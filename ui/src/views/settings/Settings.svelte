@@ -1,17 +1,15 @@
 <script lang="ts">
   import Async from '../../lib/Async.svelte'
   import { settingsQuery } from '../../lib/data'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import SettingsForm from './SettingsForm.svelte'
 
   const query = settingsQuery()
-  let generation = $state(0)
 </script>
 
 <h1>Settings</h1>
 <Async {query}>
   {#snippet children(read)}
-    {#key generation}
-      <SettingsForm {read} onreload={() => void query.refetch().then(() => generation++)} />
-    {/key}
+    {#await drafts.ready}<p role="status">Loading…</p>{:then}<SettingsForm {read} />{/await}
   {/snippet}
 </Async>

@@ -1,8 +1,6 @@
 <script lang="ts">
-  import { useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, type Settings } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
-  import { Draft } from '../../lib/draft.svelte'
+  import type { Settings } from '../../lib/api/client'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SaveState from '../../lib/SaveState.svelte'
@@ -19,23 +17,18 @@
 
   interface Props {
     read: Settings
-    onreload: () => void
   }
-  let { read, onreload }: Props = $props()
-  const client = useQueryClient()
-  // The form is made anew when the settings are read again on purpose.
+  let { read }: Props = $props()
+  const version = $derived({ document: read.settings, version: read.version })
+  // One draft for as long as the page is open.
   // svelte-ignore state_referenced_locally
-  const draft = new Draft(read.settings, read.version, async (body, base) => {
-    const kept = await answer(api.PUT('/api/settings', { params: { header: over(base) }, body }))
-    client.setQueryData(keys.settings, kept)
-    await renew(client, keys.lessons, keys.drills, ['regions'])
-    return kept.version
-  })
+  const draft = drafts.open('settings', 'coach', version)
+  $effect(() => draft.offer(version))
   const settings = $derived(draft.document)
 </script>
 
 <section class="sheet mt-4 max-w-2xl">
-  <SaveState {draft} {onreload} />
+  <SaveState {draft} />
   <div class="mt-3 grid gap-4 sm:grid-cols-2">
     <SelectField
       label="Lengths in"

@@ -3,6 +3,7 @@
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import StudentPage from './StudentPage.svelte'
 
   interface Props {
@@ -11,17 +12,16 @@
   let { params }: Props = $props()
   const query = createQuery(() => ({
     queryKey: keys.student(params.id),
-    queryFn: () => answer(api.GET('/api/students/{id}', { params: { path: { id: params.id } } })),
-    refetchOnWindowFocus: false,
-    gcTime: 0, // what is edited is read anew each time it is opened, never shown from before and then replaced
+    queryFn: async () => {
+      await drafts.ready
+      return answer(api.GET('/api/students/{id}', { params: { path: { id: params.id } } }))
+    },
+    gcTime: 0, // read anew each time it is opened; what is being edited is a draft, and outlives this
   }))
 </script>
 
 <Async {query}>
   {#snippet children(student)}
-    {#key `${student.id} ${query.dataUpdatedAt}`}<StudentPage
-        {student}
-        onreload={() => void query.refetch()}
-      />{/key}
+    {#key student.id}<StudentPage {student} />{/key}
   {/snippet}
 </Async>

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
-  import { answer, api, over, type Profile, type Student } from '../../lib/api/client'
+  import { answer, api, type Student } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, renew } from '../../lib/data'
-  import { Draft } from '../../lib/draft.svelte'
+  import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import DrillHistory from './DrillHistory.svelte'
@@ -13,21 +13,16 @@
 
   interface Props {
     student: Student
-    onreload: () => void
   }
-  let { student, onreload }: Props = $props()
+  let { student }: Props = $props()
   const client = useQueryClient()
-  // The page is made anew for every student and version that is read.
+  // The page is made anew for every student.
   // svelte-ignore state_referenced_locally
-  const { id, profile, version } = student
-
-  const draft = new Draft<Profile>(profile, version, async (body, base) => {
-    const kept = await answer(
-      api.PUT('/api/students/{id}', { params: { path: { id }, header: over(base) }, body }),
-    )
-    void client.invalidateQueries({ queryKey: keys.students, exact: false, refetchType: 'none' })
-    return kept.version
-  })
+  const { id } = student
+  const read = $derived({ document: student.profile, version: student.version })
+  // svelte-ignore state_referenced_locally
+  const draft = drafts.open('student', id, read)
+  $effect(() => draft.offer(read))
   const progress = createQuery(() => ({
     queryKey: keys.progress(id),
     queryFn: () => answer(api.GET('/api/students/{id}/progress', { params: { path: { id } } })),
@@ -37,6 +32,7 @@
   async function erase() {
     try {
       await answer(api.DELETE('/api/students/{id}', { params: { path: { id } } }))
+      drafts.forget('student', id)
       await push('/students')
       client.removeQueries({ queryKey: keys.student(id) })
       await renew(client, keys.students, keys.lessons)
@@ -72,7 +68,7 @@
     <section class="sheet" aria-labelledby="about">
       <div class="mb-3 flex flex-wrap items-baseline gap-3">
         <h2 id="about">About {draft.document.name}</h2>
-        <SaveState {draft} {onreload} />
+        <SaveState {draft} />
       </div>
       <ProfileForm
         profile={draft.document}

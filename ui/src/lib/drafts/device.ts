@@ -1,0 +1,107 @@
+import Dexie, { type Table } from 'dexie'
+import { v7 } from 'uuid'
+
+/** Stored is a draft as it is written down on this device until the server has answered. */
+export interface Stored {
+  /** Of the tab, the kind and the document. */
+  key: string
+  tab: string
+  kind: string
+  id: string
+  /** What the server had, and its version, when the first of these changes was made. */
+  base: object
+  version: number
+  document: object
+  /** What was sent and not answered, the latest last. */
+  sent: object[]
+  changed: number
+}
+
+class Device extends Dexie {
+  drafts!: Table<Stored, string>
+
+  constructor() {
+    super('hodometer-drafts')
+    this.version(1).stores({ drafts: 'key' })
+  }
+}
+
+/** Shelf is where drafts are written down. */
+export interface Shelf {
+  put: (draft: Omit<Stored, 'key' | 'tab' | 'changed'>) => Promise<void>
+  drop: (kind: string, id: string) => Promise<void>
+  /** The drafts of this tab, and of tabs that are there no more; the newest first. */
+  left: () => Promise<Stored[]>
+}
+
+const lock = (tab: string) => `hodometer-tab-${tab}`
+const pause = (milliseconds: number) => new Promise((resolve) => setTimeout(resolve, milliseconds))
+
+/** hold takes the name of a tab for as long as the page is there; false where another page has it. */
+const hold = (tab: string) =>
+  new Promise<boolean>((resolve) => {
+    navigator.locks
+      .request(lock(tab), { ifAvailable: true }, (held) => {
+        resolve(held !== null)
+        return held ? new Promise<void>(() => undefined) : undefined
+      })
+      .catch(() => resolve(true))
+  })
+
+/** claim finds the name of this tab: the one it had before a reload, unless a copy of the tab has it now. */
+async function claim(): Promise<string> {
+  const key = 'hodometer.tab'
+  let tab = sessionStorage.getItem(key)
+  // A page that is being left lets go of its name a moment later.
+  for (let tries = 0; tab && 'locks' in navigator && tries < 20; tries++) {
+    if (await hold(tab)) return tab
+    await pause(50)
+    if (tries === 19) tab = null
+  }
+  if (tab) return tab
+  const fresh = v7()
+  sessionStorage.setItem(key, fresh)
+  if ('locks' in navigator) await hold(fresh)
+  return fresh
+}
+
+async function alive(): Promise<Set<string>> {
+  if (!('locks' in navigator)) return new Set()
+  const { held } = await navigator.locks.query()
+  return new Set(held?.map((each) => each.name ?? ''))
+}
+
+/** shelfOfDevice writes drafts into the browser's database, apart for each tab so that tabs do not overwrite. */
+export function shelfOfDevice(): Shelf {
+  const device = new Device()
+  const tab = claim()
+  const keyOf = async (kind: string, id: string) => `${await tab}/${kind}/${id}`
+  return {
+    async put(draft) {
+      await device.drafts.put({
+        ...draft,
+        tab: await tab,
+        key: await keyOf(draft.kind, draft.id),
+        changed: Date.now(),
+      })
+    },
+    async drop(kind, id) {
+      await device.drafts.delete(await keyOf(kind, id))
+    },
+    async left() {
+      const [mine, all] = [await tab, await device.drafts.toArray()]
+      const others = await alive()
+      const dead = all.filter((each) => each.tab === mine || !others.has(lock(each.tab)))
+      // What a tab left behind is this tab's now.
+      await device.transaction('rw', device.drafts, async () => {
+        for (const each of dead.filter((d) => d.tab !== mine)) {
+          const key = `${mine}/${each.kind}/${each.id}`
+          if (await device.drafts.get(key)) continue // that one goes first; the other waits for the next start
+          await device.drafts.delete(each.key)
+          await device.drafts.put({ ...each, tab: mine, key })
+        }
+      })
+      return device.drafts.filter((each) => each.tab === mine).toArray()
+    },
+  }
+}

@@ -1,0 +1,228 @@
+import { describe, expect, it, vi } from 'vitest'
+import { Refusal } from '../api/client'
+import type { Stored } from './device'
+import { Draft } from './draft.svelte'
+
+const refuse = (status: number, path = '') =>
+  new Refusal({
+    type: 'about:blank',
+    title: '',
+    status,
+    detail: 'no',
+    fields: [{ path, message: 'why not' }],
+  })
+
+interface Drill {
+  gap: number
+  turns?: number
+  blocks?: { id: string; minutes: number }[]
+}
+
+/** A shelf in memory, which can be made to fail. */
+function memory() {
+  const kept = new Map<string, Stored>()
+  return {
+    kept,
+    left: () => Promise.resolve([...kept.values()]),
+    broken: false,
+    put(draft: Omit<Stored, 'key' | 'tab' | 'changed'>) {
+      if (this.broken) return Promise.reject(new Error('the disk is full'))
+      kept.set(draft.id, structuredClone({ ...draft, key: draft.id, tab: 't', changed: 0 }))
+      return Promise.resolve()
+    },
+    drop(_: string, id: string) {
+      kept.delete(id)
+      return Promise.resolve()
+    },
+  }
+}
+
+type Send = (document: Drill, version: number) => Promise<number>
+
+function drafted(
+  read: Drill,
+  version: number,
+  send: Send,
+  more: {
+    load?: () => Promise<{ document: Drill; version: number }>
+    shelf?: ReturnType<typeof memory>
+    left?: Stored
+  } = {},
+) {
+  const shelf = more.shelf ?? memory()
+  const load = more.load ?? (() => Promise.reject(new Error('not asked for')))
+  const source = { kind: 'drill', id: 'd', send, load, shelf }
+  return new Draft<Drill>({ document: read, version }, source, more.left)
+}
+
+describe('Draft', () => {
+  it('saves the last of several quick changes once, over the version it was read at', async () => {
+    const store = vi.fn().mockResolvedValue(4)
+    const draft = drafted({ gap: 3 }, 3, store)
+    draft.change((d) => (d.gap = 4))
+    draft.change((d) => (d.gap = 5))
+    await draft.flush()
+    expect(store.mock.calls).toEqual([[{ gap: 5 }, 3]])
+    expect(draft.status).toBe('saved')
+    draft.change((d) => (d.gap = 6))
+    await draft.flush()
+    expect(store.mock.calls[1]).toEqual([{ gap: 6 }, 4])
+  })
+
+  it('keeps what was typed when it is refused, with the reason by its field', async () => {
+    const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(refuse(422, 'gap')))
+    draft.change((d) => (d.gap = 0))
+    await draft.flush()
+    expect(draft.status).toBe('refused')
+    expect(draft.document.gap).toBe(0)
+    expect(draft.fields).toEqual({ gap: 'why not' })
+  })
+
+  it('offers both where the same was changed elsewhere, and saves nothing over it', async () => {
+    const store = vi.fn().mockRejectedValue(refuse(412))
+    const load = () => Promise.resolve({ document: { gap: 7, turns: 2 }, version: 2 })
+    const draft = drafted({ gap: 3 }, 1, store, { load })
+    draft.change((d) => (d.gap = 4))
+    await draft.flush()
+    draft.change((d) => (d.gap = 5))
+    await draft.flush()
+    expect(store).toHaveBeenCalledTimes(1)
+    expect(draft.status).toBe('stale')
+    expect(draft.document.gap).toBe(5)
+    expect(draft.conflicts).toEqual([{ path: 'gap', mine: 5, theirs: 7 }])
+
+    store.mockResolvedValue(3)
+    draft.settle('mine')
+    await draft.flush()
+    expect(store.mock.calls[1]).toEqual([{ gap: 5, turns: 2 }, 2])
+    expect(draft.status).toBe('saved')
+  })
+
+  it('takes the other one where that is wanted, and brings back mine by undo', async () => {
+    const load = () => Promise.resolve({ document: { gap: 7 }, version: 2 })
+    const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(refuse(412)), { load })
+    draft.change((d) => (d.gap = 4))
+    await draft.flush()
+    draft.settle('theirs')
+    expect(draft.document.gap).toBe(7)
+    expect(draft.status).toBe('saved')
+    draft.undo()
+    expect(draft.document.gap).toBe(4)
+  })
+
+  it('puts different changes together and saves them over the newer version', async () => {
+    const store = vi.fn<Send>().mockRejectedValueOnce(refuse(412)).mockResolvedValue(3)
+    const load = () => Promise.resolve({ document: { gap: 3, turns: 9 }, version: 2 })
+    const draft = drafted({ gap: 3, turns: 1 }, 1, store, { load })
+    draft.change((d) => (d.gap = 4))
+    await draft.flush()
+    await draft.flush()
+    expect(store.mock.calls[1]).toEqual([{ gap: 4, turns: 9 }, 2])
+    expect(draft.status).toBe('saved')
+  })
+
+  it('knows its own save again when the answer to it was lost', async () => {
+    const store = vi
+      .fn<Send>()
+      .mockRejectedValueOnce(new Error('the wire was cut'))
+      .mockRejectedValueOnce(refuse(412))
+      .mockResolvedValue(3)
+    // The first save had arrived, and the server wrote it in its own way.
+    const load = () => Promise.resolve({ document: { turns: 0, gap: 4 }, version: 2 })
+    const draft = drafted({ gap: 3 }, 1, store, { load })
+    draft.change((d) => (d.gap = 4))
+    await draft.flush()
+    expect(draft.status).toBe('unsent')
+    draft.change((d) => (d.gap = 5))
+    await draft.flush()
+    expect(draft.conflicts).toEqual([])
+    await draft.flush()
+    expect(store.mock.calls.at(-1)).toEqual([{ gap: 5 }, 2])
+    expect(draft.status).toBe('saved')
+  })
+
+  it('is never replaced by what is read again while it is changed', () => {
+    const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(new Error('gone')))
+    draft.change((d) => (d.gap = 4))
+    draft.offer({ document: { gap: 3 }, version: 1 })
+    expect(draft.document.gap).toBe(4)
+    draft.offer({ document: { gap: 3, turns: 2 }, version: 2 })
+    expect(draft.document).toEqual({ gap: 4, turns: 2 })
+    expect(draft.status).toBe('waiting')
+  })
+
+  it('takes what is newer where nothing was changed, and nothing that is older', () => {
+    const draft = drafted({ gap: 3 }, 4, vi.fn())
+    draft.offer({ document: { gap: 9 }, version: 3 })
+    expect(draft.document.gap).toBe(3)
+    draft.offer({ document: { gap: 8 }, version: 5 })
+    expect(draft.document.gap).toBe(8)
+    expect(draft.status).toBe('saved')
+  })
+
+  it('is written down at each change, and taken off once it is saved', async () => {
+    const shelf = memory()
+    const store = vi.fn<Send>().mockRejectedValueOnce(new Error('gone')).mockResolvedValue(2)
+    const draft = drafted({ gap: 3 }, 1, store, { shelf })
+    draft.change((d) => (d.gap = 4))
+    await draft.written()
+    expect(shelf.kept.get('d')).toMatchObject({ base: { gap: 3 }, document: { gap: 4 }, version: 1 })
+    await draft.flush()
+    await draft.written()
+    expect(shelf.kept.get('d')?.sent).toEqual([{ gap: 4 }])
+    await draft.flush()
+    await draft.written()
+    expect(shelf.kept.size).toBe(0)
+  })
+
+  it('goes on from what an earlier page left', async () => {
+    const store = vi.fn<Send>().mockResolvedValue(2)
+    const left = {
+      key: 'd',
+      tab: 't',
+      kind: 'drill',
+      id: 'd',
+      base: { gap: 3 },
+      version: 1,
+      document: { gap: 4 },
+      sent: [],
+      changed: 0,
+    }
+    const draft = drafted({ gap: 3 }, 1, store, { left })
+    expect(draft.document.gap).toBe(4)
+    await draft.flush()
+    expect(store.mock.calls).toEqual([[{ gap: 4 }, 1]])
+  })
+
+  it('says that this device keeps nothing, and saves all the same', async () => {
+    const shelf = memory()
+    shelf.broken = true
+    const draft = drafted({ gap: 3 }, 1, vi.fn<Send>().mockResolvedValue(2), { shelf })
+    draft.change((d) => (d.gap = 4))
+    await draft.written()
+    expect(draft.unkept).toBe('the disk is full')
+    await draft.flush()
+    expect(draft.status).toBe('saved')
+  })
+
+  it('undoes and redoes every change', () => {
+    const draft = drafted({ gap: 3 }, 1, vi.fn())
+    draft.change((d) => (d.gap = 4))
+    draft.change((d) => (d.gap = 5))
+    draft.undo()
+    draft.undo()
+    expect(draft.document.gap).toBe(3)
+    expect(draft.canUndo).toBe(false)
+    draft.redo()
+    expect(draft.document.gap).toBe(4)
+    draft.change((d) => (d.gap = 9))
+    expect(draft.canRedo).toBe(false)
+  })
+
+  it('says that nothing was sent when no answer came', async () => {
+    const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(new Error('gone')))
+    draft.change((d) => (d.gap = 4))
+    await draft.flush()
+    expect(draft.status).toBe('unsent')
+  })
+})

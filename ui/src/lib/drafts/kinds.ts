@@ -1,0 +1,120 @@
+import type { QueryClient } from '@tanstack/svelte-query'
+import {
+  answer,
+  api,
+  over,
+  type DrillDocument,
+  type LessonDocument,
+  type Profile,
+  type Remark,
+  type Settings,
+} from '../api/client'
+import { keys } from '../data'
+import type { Version } from './draft.svelte'
+
+/** Documents are what a draft can be of, by its kind. */
+export interface Documents {
+  lesson: LessonDocument
+  drill: DrillDocument
+  student: Profile
+  settings: Settings['settings']
+  remark: Remark
+}
+
+export type Kind = keyof Documents
+
+/** Rules are how drafts of one kind are sent and read, and what to call them. */
+interface Rules<T> {
+  send: (id: string, document: T, version: number) => Promise<number>
+  load: (id: string) => Promise<Version<T>>
+  /** What shows the document elsewhere and has to ask again after a save. */
+  shown: (id: string) => (readonly unknown[])[]
+  name: (document: T) => string
+  href: (id: string) => string
+}
+
+/** A remark has no versions: its identifier is the lesson's and the student's, with a stroke between them. */
+const remarkOf = (id: string) => {
+  const [lesson = '', student = ''] = id.split('/')
+  return { lesson, student }
+}
+
+export const rules: { [K in Kind]: Rules<Documents[K]> } = {
+  lesson: {
+    async send(id, body, version) {
+      const path = { id }
+      return (await answer(api.PUT('/api/lessons/{id}', { params: { path, header: over(version) }, body })))
+        .version
+    },
+    load: (id) => answer(api.GET('/api/lessons/{id}', { params: { path: { id } } })),
+    shown: () => [keys.lessons],
+    name: (lesson) => lesson.title || 'a lesson',
+    href: (id) => `/lessons/${id}`,
+  },
+  drill: {
+    async send(id, body, version) {
+      const path = { id }
+      return (await answer(api.PUT('/api/drills/{id}', { params: { path, header: over(version) }, body })))
+        .version
+    },
+    load: (id) => answer(api.GET('/api/drills/{id}', { params: { path: { id } } })),
+    shown: () => [keys.drills, keys.lessons],
+    name: (drill) => drill.name || 'a drill',
+    href: (id) => `/drills/${id}`,
+  },
+  student: {
+    async send(id, body, version) {
+      const path = { id }
+      return (await answer(api.PUT('/api/students/{id}', { params: { path, header: over(version) }, body })))
+        .version
+    },
+    async load(id) {
+      const read = await answer(api.GET('/api/students/{id}', { params: { path: { id } } }))
+      return { document: read.profile, version: read.version }
+    },
+    shown: () => [keys.students],
+    name: (profile) => profile.name || 'a student',
+    href: (id) => `/students/${id}`,
+  },
+  settings: {
+    async send(_, body, version) {
+      return (await answer(api.PUT('/api/settings', { params: { header: over(version) }, body }))).version
+    },
+    async load() {
+      const read = await answer(api.GET('/api/settings'))
+      return { document: read.settings, version: read.version }
+    },
+    shown: () => [keys.settings, keys.lessons, keys.drills, ['regions']],
+    name: () => 'the settings',
+    href: () => '/settings',
+  },
+  remark: {
+    async send(id, body, version) {
+      const { lesson, student } = remarkOf(id)
+      const path = { id: lesson, student }
+      await answer(api.PUT('/api/lessons/{id}/remarks/{student}', { params: { path }, body }))
+      return version + 1
+    },
+    async load(id) {
+      const { lesson, student } = remarkOf(id)
+      const read = await answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: lesson } } }))
+      const of = read.students.find((each) => each.student === student)
+      return { document: { engagement: of?.engagement ?? 0, remark: of?.remark ?? '' }, version: 0 }
+    },
+    shown: (id) => {
+      const { lesson, student } = remarkOf(id)
+      return [[...keys.lesson(lesson), 'afterwards'], keys.progress(student)]
+    },
+    name: () => 'a remark',
+    href: (id) => `/lessons/${remarkOf(id).lesson}/afterwards`,
+  },
+}
+
+/**
+ * shownAgain has everything that shows a saved document ask again when it is next looked at; the settings, which
+ * every page goes by, at once.
+ */
+export const shownAgain = (client: QueryClient, kind: Kind, id: string) => {
+  const refetchType = kind === 'settings' ? 'active' : 'none'
+  rules[kind].shown(id).forEach((queryKey) => void client.invalidateQueries({ queryKey, refetchType }))
+}
