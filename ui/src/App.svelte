@@ -11,7 +11,10 @@
   import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
   import { drafts } from './lib/drafts/drafts.svelte'
+  import Kept from './lib/Kept.svelte'
   import Notice from './lib/Notice.svelte'
+  import Part from './lib/Part.svelte'
+  import { notices } from './lib/notice.svelte'
   import { theme } from './lib/theme.svelte'
   import { routes } from './routes'
 
@@ -39,6 +42,7 @@
 
   /** A new view starts at its top, where the keyboard goes on. */
   function arrived() {
+    notices.left()
     scrollTo(0, 0)
     main?.focus()
   }
@@ -70,10 +74,11 @@
       </nav>
     {/if}
     <main id="main" bind:this={main} tabindex="-1">
-      <Router {routes} onRouteLoaded={arrived} />
+      <Kept />
+      <Part name="This page"><Router {routes} onRouteLoaded={arrived} /></Part>
     </main>
   </div>
-  <Notice />
+  <Notice aside={courtside} />
 </QueryClientProvider>
 
 <style>

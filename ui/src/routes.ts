@@ -1,22 +1,29 @@
 import type { RouteDefinition } from 'svelte-spa-router'
 import { wrap } from 'svelte-spa-router/wrap'
+import Unreached from './lib/Unreached.svelte'
 import NotFound from './views/NotFound.svelte'
 import Today from './views/today/Today.svelte'
+
+type Loads = NonNullable<Parameters<typeof wrap>[0]['asyncComponent']>
+
+/** A view that is loaded when it is opened, or says that it could not be. */
+const later = (load: Loads) =>
+  wrap({ asyncComponent: () => load().catch(() => ({ default: Unreached })) as ReturnType<Loads> })
 
 /** Every view but the first is loaded when it is opened. */
 export const routes: RouteDefinition = {
   '/': Today,
-  '/students': wrap({ asyncComponent: () => import('./views/students/Students.svelte') }),
-  '/students/:id': wrap({ asyncComponent: () => import('./views/students/Student.svelte') }),
-  '/drills': wrap({ asyncComponent: () => import('./views/drills/Drills.svelte') }),
-  '/drills/:id': wrap({ asyncComponent: () => import('./views/drills/Drill.svelte') }),
-  '/lessons': wrap({ asyncComponent: () => import('./views/lessons/Lessons.svelte') }),
-  '/lessons/:id': wrap({ asyncComponent: () => import('./views/lessons/Lesson.svelte') }),
-  '/lessons/:id/sheet': wrap({ asyncComponent: () => import('./views/sheet/Sheet.svelte') }),
-  '/lessons/:id/courtside': wrap({ asyncComponent: () => import('./views/courtside/Courtside.svelte') }),
-  '/lessons/:id/afterwards': wrap({ asyncComponent: () => import('./views/afterwards/Afterwards.svelte') }),
-  '/reckoner': wrap({ asyncComponent: () => import('./views/reckoner/Reckoner.svelte') }),
-  '/reckoner/:question': wrap({ asyncComponent: () => import('./views/reckoner/Reckoner.svelte') }),
-  '/settings': wrap({ asyncComponent: () => import('./views/settings/Settings.svelte') }),
+  '/students': later(() => import('./views/students/Students.svelte')),
+  '/students/:id': later(() => import('./views/students/Student.svelte')),
+  '/drills': later(() => import('./views/drills/Drills.svelte')),
+  '/drills/:id': later(() => import('./views/drills/Drill.svelte')),
+  '/lessons': later(() => import('./views/lessons/Lessons.svelte')),
+  '/lessons/:id': later(() => import('./views/lessons/Lesson.svelte')),
+  '/lessons/:id/sheet': later(() => import('./views/sheet/Sheet.svelte')),
+  '/lessons/:id/courtside': later(() => import('./views/courtside/Courtside.svelte')),
+  '/lessons/:id/afterwards': later(() => import('./views/afterwards/Afterwards.svelte')),
+  '/reckoner': later(() => import('./views/reckoner/Reckoner.svelte')),
+  '/reckoner/:question': later(() => import('./views/reckoner/Reckoner.svelte')),
+  '/settings': later(() => import('./views/settings/Settings.svelte')),
   '*': NotFound,
 }

@@ -184,7 +184,7 @@
   <TargetShape shape={report.target} {frame} {px} centre={at('target.mark', report.target.centre)} />
 
   {@render under?.(frame, px)}
-  {#each report.feeds as feed, i (feed.number)}
+  {#each report.feeds as feed, i (i)}
     {@const from = pt(at(feeder, feed.from))}
     {@const to = pt(at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing))}
     <line

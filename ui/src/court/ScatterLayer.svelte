@@ -28,7 +28,7 @@
 
 <g aria-hidden="true">
   {#if !aimed.upright}
-    {#each rings as radius (radius)}
+    {#each rings as radius, i (i)}
       <polygon points={round(radius)} stroke-width={1.25 * px} stroke-dasharray="{1.5 * px} {3 * px}" />
     {/each}
     {#each aimed.landings as landing, i (i)}

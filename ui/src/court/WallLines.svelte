@@ -28,7 +28,7 @@
   })
 </script>
 
-{#each walls as wall (wall.name)}
+{#each walls as wall, i (i)}
   {@const from = drawn(frame, wall.from)}
   {@const to = drawn(frame, wall.to)}
   <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke-width={2 * px}><title>{wall.name}</title></line>

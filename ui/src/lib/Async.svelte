@@ -1,6 +1,7 @@
 <script lang="ts" generics="T">
   import type { Snippet } from 'svelte'
   import { say } from './api/client'
+  import Part from './Part.svelte'
 
   interface Props {
     query: { data?: T; error: unknown; refetch: () => unknown }
@@ -10,7 +11,8 @@
 </script>
 
 {#if query.data !== undefined}
-  {@render children(query.data)}
+  {@const data = query.data}
+  <Part name="This part">{@render children(data)}</Part>
 {:else if query.error}
   <div class="alert alert-error" role="alert">
     <p>{say(query.error)}</p>

@@ -11,7 +11,7 @@
 </script>
 
 <section aria-label="Counts of this plan" class="drums rounded-box grid gap-px overflow-hidden">
-  {#each drums as drum (drum.name)}
+  {#each drums as drum, i (i)}
     <button class="drum" onclick={() => (open = drum.working)} title="How this came about">
       <span class="text-sm">{drum.name}</span>
       <span class="flex items-baseline gap-1">

@@ -1,6 +1,12 @@
 <script lang="ts">
   import { notices } from './notice.svelte'
 
+  interface Props {
+    /** At the top, where the foot of the page is for the thumb. */
+    aside?: boolean
+  }
+  let { aside = false }: Props = $props()
+
   async function act() {
     const chosen = notices.current?.act
     notices.close()
@@ -12,7 +18,11 @@
   }
 </script>
 
-<div class="toast toast-center z-20 max-sm:bottom-16" role="status" aria-live="polite">
+<div
+  class="toast toast-center z-20 {aside ? 'toast-top' : 'max-sm:bottom-16'}"
+  role="status"
+  aria-live="polite"
+>
   {#if notices.current}
     <div
       class="alert"

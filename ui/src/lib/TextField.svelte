@@ -8,9 +8,23 @@
     hint?: string
     type?: 'text' | 'date' | 'time'
     rows?: number
+    /** Handed on while it is typed, at every pause, so that nothing typed is lost with the page. */
+    live?: boolean
     onchange: (value: string) => void
   }
-  let { label, value, error, hint, type = 'text', rows, onchange }: Props = $props()
+  let { label, value, error, hint, type = 'text', rows, live = false, onchange }: Props = $props()
+  const typingPause = 500
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  function typed(text: string) {
+    clearTimeout(timer)
+    if (live) timer = setTimeout(() => onchange(text), typingPause)
+  }
+
+  function done(text: string) {
+    clearTimeout(timer)
+    onchange(text)
+  }
 </script>
 
 <Field {label} {error} {hint}>
@@ -22,7 +36,8 @@
         {value}
         class="textarea w-full"
         class:textarea-error={error}
-        onchange={(event) => onchange(event.currentTarget.value)}></textarea>
+        oninput={(event) => typed(event.currentTarget.value)}
+        onchange={(event) => done(event.currentTarget.value)}></textarea>
     {:else}
       <input
         {...attributes}
@@ -31,7 +46,8 @@
         autocomplete="off"
         class="input w-full"
         class:input-error={error}
-        onchange={(event) => onchange(event.currentTarget.value)}
+        oninput={(event) => typed(event.currentTarget.value)}
+        onchange={(event) => done(event.currentTarget.value)}
       />
     {/if}
   {/snippet}

@@ -6,6 +6,7 @@ import {
   type RallyAsked,
   type Settings,
   type TargetAsked,
+  type Unreadable,
   type Words,
 } from './api/client'
 
@@ -17,6 +18,7 @@ export const keys = {
   drills: ['drills'] as const,
   drill: (id: string) => ['drills', id] as const,
   lessons: ['lessons'] as const,
+  past: ['lessons', 'past'] as const,
   lesson: (id: string) => ['lessons', id] as const,
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
   templates: ['lessons', 'templates'] as const,
@@ -44,6 +46,13 @@ export const wordsQuery = () =>
     queryKey: keys.words,
     queryFn: () => answer(api.GET('/api/words')),
     staleTime: Infinity,
+  }))
+
+/** Students or drills that are stored and cannot be shown. */
+export const unreadableQuery = (kind: 'student' | 'drill') =>
+  createQuery<Unreadable[]>(() => ({
+    queryKey: ['unreadable', kind],
+    queryFn: () => answer(api.GET('/api/unreadable', { params: { query: { kind } } })),
   }))
 
 /** renew makes everything that may show a changed thing ask again. */

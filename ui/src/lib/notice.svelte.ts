@@ -1,5 +1,7 @@
 /** Notice is a line at the foot of the page, with one thing that can be done about it. */
 interface Notice {
+  /** The page it was shown on. */
+  on?: string
   text: string
   kind: 'done' | 'wrong'
   act?: { label: string; run: () => void | Promise<void> }
@@ -13,7 +15,7 @@ class Notices {
 
   show(notice: Notice) {
     clearTimeout(this.#timer)
-    this.current = notice
+    this.current = { ...notice, on: location.hash }
     if (!notice.act) this.#timer = setTimeout(() => (this.current = null), shownFor)
   }
 
@@ -23,6 +25,11 @@ class Notices {
 
   wrong(error: unknown) {
     this.show({ text: error instanceof Error ? error.message : String(error), kind: 'wrong' })
+  }
+
+  /** left closes what belongs to another page than the one that is shown now. */
+  left() {
+    if (this.current && this.current.on !== location.hash) this.close()
   }
 
   close() {

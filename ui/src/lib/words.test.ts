@@ -1,11 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { dayName, minutes } from './words'
+import { dayName, elapsed, lasting, minutes } from './words'
 
 describe('words', () => {
   it('counts down without ever showing too little', () => {
     expect(minutes(125)).toBe('2:05')
     expect(minutes(59.2)).toBe('1:00')
     expect(minutes(-3)).toBe('0:00')
+  })
+
+  it('never writes sixty seconds, and tells what passed from the time of day', () => {
+    expect(lasting(119.7)).toBe('2:00')
+    expect(elapsed(239.6)).toBe('+4:00')
+    expect(elapsed(0)).toBe('+0:00')
+    for (let seconds = 0; seconds < 400; seconds += 0.1) expect(lasting(seconds)).toMatch(/:[0-5]\d$/)
   })
 
   it('says today and tomorrow, over the end of summer time too', () => {

@@ -1,8 +1,13 @@
-/** minutes writes seconds as minutes and seconds, for a clock that runs on the page. */
-export function minutes(seconds: number): string {
-  const whole = Math.max(0, Math.ceil(seconds - 1e-9))
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
-}
+const clock = (whole: number) => `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
+
+/** minutes writes seconds as minutes and seconds, for a clock that runs down on the page. */
+export const minutes = (seconds: number) => clock(Math.max(0, Math.ceil(seconds - 1e-9)))
+
+/** lasting writes how long something lasts: 4:00. */
+export const lasting = (seconds: number) => clock(Math.max(0, Math.round(seconds)))
+
+/** elapsed writes a time after something began, so that it is no time of day: +4:00. */
+export const elapsed = (seconds: number) => `+${lasting(seconds)}`
 
 /** dayName writes a day as people say it, seen from today. */
 export function dayName(date: string, today: string): string {

@@ -212,7 +212,7 @@
     <path d="M{dropLine} {foot + 2}V4m-6 0h12" class="dropLine" />
   {/if}
   {#if onsign}
-    {#each signs as sign (sign.finding.reason)}
+    {#each signs as sign, i (i)}
       <g
         role="button"
         tabindex="0"

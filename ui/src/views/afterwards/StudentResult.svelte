@@ -84,6 +84,7 @@
   <div class="mt-3">
     <TextField
       label="One remark"
+      live
       rows={2}
       value={remarked.remark}
       error={fields.remark}

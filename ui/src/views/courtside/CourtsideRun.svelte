@@ -105,7 +105,7 @@
           {run.roles.text}
         </p>{/if}
       <ul class="roles" aria-label={run.roles.text}>
-        {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role (role.name)}
+        {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role, i (i)}
           <li><strong>{role.name}</strong> {role.role}</li>
         {/each}
       </ul>

@@ -103,7 +103,7 @@
       </p>
       {#if said.length}
         <ul class="mt-2 text-sm" role="status">
-          {#each said as sentence (sentence)}<li>{sentence}</li>{/each}
+          {#each said as sentence, i (i)}<li>{sentence}</li>{/each}
         </ul>
       {/if}
       <div class="modal-action">

@@ -13,7 +13,7 @@
 </script>
 
 <div class="zones" style:--columns={columns} role="group" aria-label="Where the ball landed">
-  {#each zones as zone (zone.name)}
+  {#each zones as zone, i (i)}
     <button
       class="zone"
       class:out={out(zone.name ?? '')}

@@ -117,7 +117,7 @@
         </tbody>
       </table>
     </div>
-    {#each changed?.problems ?? [] as problem (problem.path)}
+    {#each changed?.problems ?? [] as problem, i (i)}
       <p class="text-error mt-2" role="alert">
         {problem.path.startsWith('target') ? 'Target' : 'This'}: {problem.message}. Give it a shape that the
         other court has first, or leave the drill here.

@@ -113,7 +113,7 @@
   <label for="{id}-regions">Regions</label>
   <select id="{id}-regions" class="select select-xs" bind:value={scheme}>
     <option value="">none</option>
-    {#each query.data ?? [] as each (each.name)}<option value={each.name}
+    {#each query.data ?? [] as each, i (i)}<option value={each.name}
         >{each.name}{each.own ? ' (your own)' : ''}</option
       >{/each}
   </select>
@@ -131,7 +131,7 @@
 </div>
 {#if regions}
   <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
-    {#each regions.bands as band (band.name)}<li>
+    {#each regions.bands as band, i (i)}<li>
         <span class="drum-digits">{band.number}</span>
         {band.name}{band.purpose ? `: ${band.purpose}` : ''}
       </li>{/each}

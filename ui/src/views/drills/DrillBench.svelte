@@ -270,7 +270,7 @@
       <section class="sheet" aria-labelledby="cautions">
         <h2 id="cautions">Take care</h2>
         <ul class="mt-1 list-disc pl-5">
-          {#each draft.document.cautions as caution (caution)}<li>{caution}</li>{/each}
+          {#each draft.document.cautions as caution, i (i)}<li>{caution}</li>{/each}
         </ul>
         <p class="hint mt-1 text-sm">No medical advice; local rules and licensed practice come first.</p>
       </section>

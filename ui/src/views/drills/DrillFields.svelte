@@ -87,12 +87,14 @@
     <div class="mt-3 grid gap-3 md:grid-cols-2">
       <TextField
         label="Name"
+        live
         value={drill.name}
         error={errors.name}
         onchange={(v) => draft.change((d) => (d.name = v))}
       />
       <TextField
         label="In a sentence"
+        live
         value={drill.summary}
         error={errors.summary}
         onchange={(v) => draft.change((d) => (d.summary = v))}

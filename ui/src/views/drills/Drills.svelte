@@ -5,8 +5,9 @@
   import Court from '../../court/Court.svelte'
   import { answer, api, type Drill } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
-  import { drills, keys, renew } from '../../lib/data'
+  import { drills, keys, renew, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
+  import UnreadableList from '../../lib/UnreadableList.svelte'
 
   const client = useQueryClient()
   let withAway = $state(false)
@@ -15,6 +16,7 @@
     queryKey: [...keys.drills, { withAway }],
     queryFn: () => drills(withAway),
   }))
+  const unreadable = unreadableQuery('drill')
 
   async function duplicate(drill: Drill) {
     try {
@@ -30,10 +32,14 @@
 
   async function putAway(drill: Drill, away: boolean) {
     try {
-      await answer(api.PUT('/api/drills/{id}/away', { params: { path: { id: drill.id } }, body: { away } }))
+      const path = { id: drill.id }
+      await answer(api.PUT('/api/drills/{id}/away', { params: { path }, body: { away } }))
+      const uses = away ? await answer(api.GET('/api/drills/{id}/uses', { params: { path } })) : []
       await renew(client, keys.drills)
+      const where = uses.map((use) => `${use.title} on ${use.date} at ${use.start}`).join(', ')
+      const still = where && ` It stays in the lessons that have it: ${where}.`
       notices.done(
-        away ? `${drill.document.name} is put away.` : `${drill.document.name} is back.`,
+        away ? `${drill.document.name} is put away.${still}` : `${drill.document.name} is back.`,
         away ? { label: 'Undo', run: () => putAway(drill, false) } : undefined,
       )
     } catch (error) {
@@ -58,6 +64,7 @@
   </label>
 </div>
 
+<UnreadableList list={unreadable.data ?? []} />
 <Async {query}>
   {#snippet children(list)}
     <ul class="mt-4 grid gap-4 md:grid-cols-2 2xl:grid-cols-3">

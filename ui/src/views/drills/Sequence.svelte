@@ -194,7 +194,7 @@
               {#if meeting.late}<p>met later than wanted, for want of time</p>{/if}
               {#if meeting.slower}<p>slower than its pace, to clear the net</p>{/if}
               <dl class="flex flex-wrap gap-x-3">
-                {#each explained(i)?.facts ?? [] as fact (fact.name)}
+                {#each explained(i)?.facts ?? [] as fact, n (n)}
                   <div class="flex gap-1">
                     <dt>{fact.name}</dt>
                     <dd class="font-medium">{fact.value}</dd>

@@ -74,8 +74,9 @@
     <ul class="mt-2 flex flex-wrap gap-x-5 text-sm" aria-label="How fast it can go">
       {#each play.fastest as fastest (fastest.strain)}
         <li class="flex items-center gap-1.5">
+          {#if fastest.gap === null}never{/if}
           <VerdictSign verdict={fastest.strain} />
-          {fastest.gap === null ? 'at no gap' : `from ${fastest.gap.toFixed(1)} s`}
+          {#if fastest.gap !== null}from {fastest.gap.toFixed(1)} s{/if}
         </li>
       {/each}
     </ul>

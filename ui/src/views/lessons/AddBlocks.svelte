@@ -10,6 +10,8 @@
   let { planner }: Props = $props()
   let drill = $state('')
   let shape = $state('')
+  /** What was not chosen before it was asked for. */
+  let missing = $state('')
 
   const people = $derived(Math.min(12, Math.max(1, planner.document.students.length)))
   const ready = createQuery(() => ({
@@ -26,23 +28,27 @@
   function addDrill(event: SubmitEvent) {
     event.preventDefault()
     const block = ready.data?.drills.find((b) => b.drill === drill)
+    missing = block ? '' : 'Choose a drill first.'
     if (block) void planner.add(block)
   }
 
   function fill(event: SubmitEvent) {
     event.preventDefault()
-    void planner.fill(shape)
+    missing = ''
+    if (shape) return void planner.fill(shape)
+    const players = people === 1 ? '1 player' : `${people} players`
+    missing = fitting.length ? 'Choose a shape of lesson first.' : `There is no shape for ${players}.`
   }
 </script>
 
 <div class="mt-3 flex flex-wrap items-center gap-2">
   <span class="text-sm">Add{planner.at >= 0 ? ' after the chosen block' : ''}:</span>
-  {#each [...(ready.data?.start ?? []), ...(ready.data?.more ?? [])] as block (block.kind)}
+  {#each [...(ready.data?.start ?? []), ...(ready.data?.more ?? [])] as block, i (i)}
     <button class="btn btn-sm" onclick={() => void planner.add(block)}>{block.title}</button>
   {/each}
 </div>
 <div class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
-  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={addDrill}>
+  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={addDrill} novalidate>
     <select class="select select-sm w-64 max-w-full" aria-label="A drill to add" bind:value={drill} required>
       <option value="" disabled>choose a drill</option>
       {#each ready.data?.drills ?? [] as block (block.drill)}
@@ -51,7 +57,7 @@
     </select>
     <button class="btn btn-sm" type="submit">Add the drill</button>
   </form>
-  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={fill}>
+  <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={fill} novalidate>
     <select
       class="select select-sm w-56 max-w-full"
       aria-label="A shape of lesson"
@@ -67,3 +73,4 @@
   </form>
   <button class="btn btn-sm" onclick={() => void planner.alter({ kind: 'fit' })}>Fit to the booking</button>
 </div>
+{#if missing}<p class="text-error mt-1 text-sm" role="alert">{missing}</p>{/if}

@@ -86,6 +86,7 @@
         <div class="col-span-2">
           <TextField
             label="Block title"
+            live
             value={block.title}
             error={error('title')}
             onchange={(title) => onchange({ title })}

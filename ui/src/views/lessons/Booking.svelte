@@ -15,6 +15,7 @@
   <div class="mt-2 grid gap-3 sm:grid-cols-2">
     <TextField
       label="Title"
+      live
       value={draft.document.title}
       error={draft.fields.title}
       onchange={(v) => draft.change((d) => (d.title = v))}
@@ -44,11 +45,20 @@
     <div class="sm:col-span-2">
       <TextField
         label="Note for the sheet"
+        live
         rows={2}
         value={draft.document.note}
         error={draft.fields.note}
         onchange={(v) => draft.change((d) => (d.note = v))}
       />
     </div>
+    <TextField
+      label="Which court"
+      hint="Two lessons on it at one time are told"
+      live
+      value={draft.document.space.name ?? ''}
+      error={draft.fields['space.name']}
+      onchange={(v) => draft.change((d) => (d.space = { ...d.space, name: v || undefined }))}
+    />
   </div>
 </section>

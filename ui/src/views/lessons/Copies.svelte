@@ -58,8 +58,7 @@
             <a class="link" href="#/lessons/{lesson.id}" onclick={() => dialog?.close()}
               >{lesson.document.date} {lesson.document.start}</a
             >
-            {#each lesson.clashes as clash (clash)}<span class="text-error block text-sm">{clash}</span
-              >{/each}
+            {#each lesson.clashes as clash, i (i)}<span class="text-error block text-sm">{clash}</span>{/each}
           </li>
         {/each}
       </ul>

@@ -9,15 +9,24 @@
   let { finding, blocks, onremedy }: Props = $props()
   const signs = { problem: '✕', warning: '!', note: 'i' }
   const about = $derived(blocks.find((b) => b.id === finding.block)?.title)
+  /** Which of the blocks of one title it is, where there are several. */
+  const which = $derived.by(() => {
+    const alike = blocks.filter((b) => b.title === about)
+    const at = alike.findIndex((b) => b.id === finding.block)
+    return alike.length > 1 && at >= 0 ? `${about}, no. ${at + 1}` : ''
+  })
 </script>
 
 <div class="flex gap-3">
   <span class="sign {finding.severity}" aria-hidden="true">{signs[finding.severity]}</span>
   <div>
-    <p><span class="sr-only">{finding.severity}: </span>{finding.reason}</p>
+    <p>
+      <span class="sr-only">{finding.severity}: </span>{finding.reason}
+      {#if which}<span class="hint">({which})</span>{/if}
+    </p>
     {#if finding.remedies.length}
       <div class="mt-1 flex flex-wrap gap-2">
-        {#each finding.remedies as remedy (remedy.label)}
+        {#each finding.remedies as remedy, i (i)}
           <button class="btn btn-sm h-auto py-1" onclick={() => onremedy(remedy.change)}
             >{remedy.label}{#if about}<span class="sr-only"> ({about})</span>{/if}</button
           >

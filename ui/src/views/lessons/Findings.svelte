@@ -13,7 +13,7 @@
 <section class="sheet" aria-labelledby="findings">
   <h2 id="findings">What fits and what does not</h2>
   <ul class="mt-2 flex flex-col gap-3">
-    {#each plan.findings as finding (finding.reason)}
+    {#each plan.findings as finding, i (i)}
       <li><FindingItem {finding} {blocks} {onremedy} /></li>
     {:else}
       <li>Everything fits.</li>
@@ -25,7 +25,7 @@
         >Cautions that apply ({plan.cautions.length})</summary
       >
       <ul class="mt-1 list-disc pl-5 text-sm">
-        {#each plan.cautions as caution (caution)}<li>{caution}</li>{/each}
+        {#each plan.cautions as caution, i (i)}<li>{caution}</li>{/each}
       </ul>
     </details>
   {/if}

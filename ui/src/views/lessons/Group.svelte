@@ -2,7 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import NumberField from '../../lib/NumberField.svelte'
   import { keys, students as allStudents } from '../../lib/data'
-  import { minutes } from '../../lib/words'
+  import { lasting } from '../../lib/words'
   import FaultFields from './FaultFields.svelte'
   import type { Planner } from './planner.svelte'
   import StudentPicker from './StudentPicker.svelte'
@@ -70,8 +70,8 @@
             <td class="text-right tabular-nums">{budget.balls}</td>
             <td class="text-right tabular-nums">{budget.overheads}</td>
             <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
-            <td class="text-right whitespace-nowrap tabular-nums">{minutes(budget.playing)} min</td>
-            <td class="text-right whitespace-nowrap tabular-nums">{minutes(budget.waiting)} min</td>
+            <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.playing)} min</td>
+            <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.waiting)} min</td>
           </tr>
         {/each}
       </tbody>

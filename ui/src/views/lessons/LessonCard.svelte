@@ -23,7 +23,7 @@
     </h3>
     <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
     <span class="flex gap-3 sm:ml-auto">
-      {#each carry as drum (drum.name)}
+      {#each carry as drum, i (i)}
         <span class="whitespace-nowrap"
           ><span class="drum-digits text-xl">{drum.text}</span>
           {drum.name === 'Balls' ? 'balls' : `baskets ${drum.unit}`}</span
@@ -31,7 +31,7 @@
       {/each}
     </span>
   </div>
-  {#each lesson.clashes as clash (clash)}<p class="text-error text-sm">{clash}</p>{/each}
+  {#each lesson.clashes as clash, i (i)}<p class="text-error text-sm">{clash}</p>{/each}
   <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
   {#if lesson.plan.carry.length}
     <p class="mt-1 text-sm">

@@ -7,6 +7,7 @@
   import Drums from '../../lib/Drums.svelte'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
+  import Part from '../../lib/Part.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import Road from '../../road/Road.svelte'
   import type { RoadAct } from '../../road/keys'
@@ -63,7 +64,8 @@
     return planner.lay(again)
   })
   /** A sign stays open for as long as it stands. */
-  const opened = $derived(planner.plan.findings.find((f) => f.reason === sign?.reason))
+  const alike = (a: Finding, b: Finding | null) => a.block === b?.block && a.reason === b?.reason
+  const opened = $derived(planner.plan.findings.find((f) => alike(f, sign)))
 
   function act(block: string, what: RoadAct | { kind: 'move to'; to: number }) {
     switch (what.kind) {
@@ -140,13 +142,15 @@
 {#each clashes as clash, i (i)}<p class="text-error mt-1 text-sm" role="alert">{clash}</p>{/each}
 
 <section class="sheet mt-4" aria-label="Road">
-  <Road
-    plan={planner.plan}
-    selected={planner.selected}
-    onact={act}
-    onsign={(finding) => (sign = sign?.reason === finding.reason ? null : finding)}
-    height={200}
-  />
+  <Part name="The road"
+    ><Road
+      plan={planner.plan}
+      selected={planner.selected}
+      onact={act}
+      onsign={(finding) => (sign = alike(finding, sign) ? null : finding)}
+      height={200}
+    /></Part
+  >
   <p id="road-keys" class="hint mt-1 text-sm">
     Drag a block to another place, or its right end to stretch it; the rest is fitted. Keys on a block: ← →
     earlier and later, ↑ ↓ longer and shorter (Shift: 2 min), P pins, Delete takes it out.
@@ -164,33 +168,37 @@
   {#if planner.unread}<p class="text-error mt-2" role="alert">
       {planner.unread} The road shows the last plan that could be laid out.
     </p>{/if}
-  <AddBlocks {planner} />
+  <Part name="What can be added"><AddBlocks {planner} /></Part>
 </section>
 
 <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
   <div class="flex min-w-0 flex-col gap-4">
     {#if planner.block}
-      <BlockEditor
-        {planner}
-        block={planner.block}
-        stretch={planner.plan.stretches.find((s) => s.block === planner.selected)}
-        {names}
-        words={words.data}
-      />
+      {@const block = planner.block}
+      <Part name="This block"
+        ><BlockEditor
+          {planner}
+          {block}
+          stretch={planner.plan.stretches.find((s) => s.block === planner.selected)}
+          {names}
+          words={words.data}
+        /></Part
+      >
     {:else}
       <p class="sheet">Choose a block on the road to change it.</p>
     {/if}
-    <Group {planner} onfaults={() => faults++} />
+    <Part name="Who comes"><Group {planner} onfaults={() => faults++} /></Part>
   </div>
   <div class="flex min-w-0 flex-col gap-4">
-    <Findings plan={planner.plan} blocks={draft.document.blocks} onremedy={remedy} />
-    <CourtPlans {planner} />
-    <Booking {planner} />
+    <Part name="What fits">
+      <Findings plan={planner.plan} blocks={draft.document.blocks} onremedy={remedy} />
+    </Part>
+    <Part name="The courts"><CourtPlans {planner} /></Part>
+    <Part name="The booking"><Booking {planner} /></Part>
   </div>
 </div>
 <div class="foot">
-  <Said {planner} />
-  <Drums drums={planner.plan.drums} />
+  <Part name="The figures"><Said {planner} /><Drums drums={planner.plan.drums} /></Part>
 </div>
 
 <style>

@@ -8,12 +8,15 @@
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import { dayName } from '../../lib/words'
+  import Part from '../../lib/Part.svelte'
+  import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from './LessonCard.svelte'
+  import Past from './Past.svelte'
   import StudentPicker from './StudentPicker.svelte'
   import Week from './Week.svelte'
 
   const client = useQueryClient()
-  const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(60, 60) }))
+  const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(0, 366) }))
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withAway: false }],
     queryFn: () => students(false),
@@ -36,6 +39,10 @@
     refusal = ''
   }
 
+  /** Names in one line, short enough for a title. */
+  const together = (names: (string | undefined)[]) =>
+    names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ')
+
   /** A new lesson begins with a block of every kind but drills. */
   async function plan(event: SubmitEvent) {
     event.preventDefault()
@@ -55,7 +62,7 @@
         ...chosen,
         version: 2,
         space: {},
-        title: chosen.title || (names ?? []).join(' and '),
+        title: chosen.title || together(names ?? []),
         note: '',
         blocks: ready.start,
       }
@@ -124,51 +131,17 @@
 
 <Async {query}>
   {#snippet children(data)}
-    {@const coming = data.lessons.filter((l) => l.document.date >= data.today)}
-    {@const past = data.lessons.filter((l) => l.document.date < data.today).reverse()}
     <div class="mt-5"><Week today={data.today} /></div>
+    <UnreadableList list={data.unreadable} />
     <h2 class="mt-6 mb-2">Coming</h2>
     <div class="flex flex-col gap-3">
-      {#each coming as lesson (lesson.id)}
+      {#each data.lessons as lesson (lesson.id)}
         <p class="-mb-2 text-sm font-medium">{dayName(lesson.document.date, data.today)}</p>
-        <LessonCard {lesson} />
+        <Part name={lesson.document.title}><LessonCard {lesson} /></Part>
       {:else}
         <p class="sheet">Nothing planned. Plan a lesson to see it as a road here.</p>
       {/each}
     </div>
-    <h2 class="mt-6 mb-2">Past</h2>
-    <div class="overflow-x-auto">
-      <table class="table">
-        <thead
-          ><tr
-            ><th scope="col">Day</th><th scope="col">Lesson</th><th scope="col">Who</th><th
-              scope="col"
-              class="text-right">Balls planned</th
-            ><th scope="col"><span class="sr-only">Open</span></th></tr
-          ></thead
-        >
-        <tbody>
-          {#each past as lesson (lesson.id)}
-            <tr>
-              <td class="whitespace-nowrap tabular-nums">{lesson.document.date} {lesson.document.start}</td>
-              <th scope="row"
-                ><a class="link link-hover" href="#/lessons/{lesson.id}">{lesson.document.title}</a></th
-              >
-              <td>{lesson.people.map((p) => p.name).join(', ')}</td>
-              <td class="text-right tabular-nums">{lesson.plan.balls}</td>
-              <td class="text-right"
-                ><a class="btn btn-sm" href="#/lessons/{lesson.id}/afterwards"
-                  >Afterwards<span class="sr-only">
-                    of {lesson.document.title} on {lesson.document.date}</span
-                  ></a
-                ></td
-              >
-            </tr>
-          {:else}
-            <tr><td colspan="5">No past lessons.</td></tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
   {/snippet}
 </Async>
+<Past />

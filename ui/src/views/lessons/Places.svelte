@@ -2,6 +2,7 @@
   import type { Block, RotationForm, Stretch, Words } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
+  import { elapsed, lasting } from '../../lib/words'
   import TextField from '../../lib/TextField.svelte'
   import Ring from './Ring.svelte'
   import { spotsOf, textOf } from './spots'
@@ -62,11 +63,9 @@
     if (!seat) return ''
     if (seat.waits) return 'waits'
     const against = form?.kind === 'everybody plays everybody' ? `v ${who(seat.against[0])}` : seat.spot
-    return seat.court > 1 && form?.kind !== 'stations' ? `${against} (${seat.court})` : against
+    return seat.where ? `${against} (${seat.where})` : against
   }
   const who = (person: number | undefined) => (person === -1 ? 'Coach' : (people[person ?? 0] ?? ''))
-  const clock = (seconds: number) =>
-    `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`
 </script>
 
 {#if stretch?.group}<p class="mt-3">{stretch.group}</p>{/if}
@@ -94,8 +93,8 @@
                   class="btn btn-xs btn-ghost tabular-nums"
                   aria-pressed={shown === i}
                   class:btn-active={shown === i}
-                  aria-label="Show the round from {clock(each.start)}"
-                  onclick={() => (round = i)}>{clock(each.start)}</button
+                  aria-label="Show the round from {elapsed(each.start)}"
+                  onclick={() => (round = i)}>{elapsed(each.start)}</button
                 >
               </th>
             {/each}
@@ -105,10 +104,10 @@
           {#each people as name, person (person)}
             <tr>
               <th scope="row">{name}</th>
-              <td class="text-right tabular-nums">{clock(table.people[person]?.played ?? 0)}</td>
-              <td class="text-right tabular-nums">{clock(table.people[person]?.waited ?? 0)}</td>
+              <td class="text-right tabular-nums">{lasting(table.people[person]?.played ?? 0)}</td>
+              <td class="text-right tabular-nums">{lasting(table.people[person]?.waited ?? 0)}</td>
               {#if counted}<td class="text-right tabular-nums">{table.people[person]?.balls}</td>{/if}
-              {#each table.rounds as each, i (each.start)}
+              {#each table.rounds.keys() as i (i)}
                 {@const text = cell(i, person)}
                 <td class="whitespace-nowrap" class:waits={text === 'waits'} class:now={shown === i}
                   >{text}</td

@@ -28,10 +28,10 @@
 <div class="picture" aria-hidden="true">
   {#each courts as { court, sides } (court)}
     <div class="court">
-      {#each sides as { side, seats }, i (side)}
+      {#each sides as { side, seats }, i (i)}
         {#if i > 0}<div class="net"></div>{/if}
         <div class="side">
-          {#each seats as seat (seat.person)}
+          {#each seats as seat, n (n)}
             <div class="seat" class:feeds={seat.feeds}>
               <strong>{name(seat.person)}</strong><span>{seat.spot}</span>
             </div>

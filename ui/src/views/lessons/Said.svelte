@@ -11,7 +11,7 @@
 <div role="status" aria-label="What the last change did">
   {#if planner.said.length}
     <ul class="said bg-base-200 border-base-300 rounded-box flex flex-col gap-1 border p-3 text-sm">
-      {#each planner.said as sentence (sentence)}<li>{sentence}</li>{/each}
+      {#each planner.said as sentence, i (i)}<li>{sentence}</li>{/each}
       {#if titles.length}
         <li class="mt-1 flex flex-wrap gap-2">
           {#each titles as block (block.id)}

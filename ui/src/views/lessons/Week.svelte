@@ -97,7 +97,7 @@
               </a>
               <span class="hint block text-sm">{lesson.document.minutes} min · {lesson.plan.balls} balls</span
               >
-              {#each lesson.clashes as clash (clash)}
+              {#each lesson.clashes as clash, i (i)}
                 <span class="text-error block text-sm">{clash}</span>
               {/each}
               {#if lesson.state === 'planned'}

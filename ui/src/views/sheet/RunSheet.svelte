@@ -2,7 +2,7 @@
   import type { Cue, Sheet, Stretch } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
   import Road from '../../road/Road.svelte'
-  import { listed, minutes } from '../../lib/words'
+  import { listed } from '../../lib/words'
 
   interface Props {
     sheet: Sheet
@@ -56,15 +56,15 @@
           <h2>
             <span class="drum-digits text-2xl">{stretch.clock}</span>
             {stretch.title}
-            <span class="length drum-digits">{Math.round((stretch.end - stretch.start) / 6) / 10} min</span>
+            <span class="length drum-digits">{stretch.length}</span>
           </h2>
           <ul>
             {#each cuesOf(stretch) as cue, i (i)}
               <li>
-                <span class="at drum-digits">{minutes(cue.second)}</span>
+                <span class="at drum-digits">{cue.after}</span>
                 <span
                   >{cue.text}
-                  {#each told(cue) as role (role.name)}<span class="role"
+                  {#each told(cue) as role, i (i)}<span class="role"
                       ><strong>{role.name.split(' ')[0]}</strong> {role.role}</span
                     >{/each}</span
                 >
@@ -86,7 +86,7 @@
   </div>
   {#if plan.cautions.length}
     <ul class="mt-3 list-disc pl-5 text-sm">
-      {#each plan.cautions as caution (caution)}<li>{caution}</li>{/each}
+      {#each plan.cautions as caution, i (i)}<li>{caution}</li>{/each}
     </ul>
   {/if}
 </article>

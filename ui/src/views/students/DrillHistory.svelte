@@ -26,7 +26,7 @@
         </tr>
       </thead>
       <tbody>
-        {#each drill.times as time (time.lesson + time.at)}
+        {#each drill.times as time, i (i)}
           <tr>
             <th scope="row" class="font-normal whitespace-nowrap">{day(time.at)}</th>
             <td>

@@ -25,7 +25,7 @@
 </script>
 
 <div class="grid gap-4 sm:grid-cols-2">
-  <TextField label="Name" value={profile.name} error={errors.name} onchange={(name) => set({ name })} />
+  <TextField label="Name" live value={profile.name} error={errors.name} onchange={(name) => set({ name })} />
   <SelectField
     label="Sport"
     value={profile.sport}
@@ -71,12 +71,14 @@
   />
   <TextField
     label="Works towards"
+    live
     value={profile.towards}
     error={errors.towards}
     onchange={(towards) => set({ towards })}
   />
   <TextField
     label="What hurts"
+    live
     value={profile.hurts}
     error={errors.hurts}
     hint="Pain means stop. Hodometer is no medical advice."
@@ -109,6 +111,7 @@
   <div class="sm:col-span-2">
     <TextField
       label="Note"
+      live
       rows={2}
       value={profile.note}
       error={errors.note}

@@ -4,8 +4,9 @@
   import { v7 } from 'uuid'
   import { answer, api, isNew, Refusal, say, type Profile, type Student } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
-  import { keys, renew, students } from '../../lib/data'
+  import { keys, renew, students, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
+  import UnreadableList from '../../lib/UnreadableList.svelte'
   import ProfileForm from './ProfileForm.svelte'
 
   const client = useQueryClient()
@@ -14,6 +15,7 @@
     queryKey: [...keys.students, { withAway }],
     queryFn: () => students(withAway),
   }))
+  const unreadable = unreadableQuery('student')
 
   const blank: Profile = {
     name: '',
@@ -97,6 +99,7 @@
   </form>
 {/if}
 
+<UnreadableList list={unreadable.data ?? []} />
 <Async {query}>
   {#snippet children(list)}
     <div class="mt-4 overflow-x-auto">

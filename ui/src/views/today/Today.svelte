@@ -2,6 +2,8 @@
   import { createQuery } from '@tanstack/svelte-query'
   import Async from '../../lib/Async.svelte'
   import { diary, keys } from '../../lib/data'
+  import Part from '../../lib/Part.svelte'
+  import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
   import { dayName } from '../../lib/words'
 
@@ -12,12 +14,13 @@
 <Async {query}>
   {#snippet children(data)}
     {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.document.date)])]}
+    <UnreadableList list={data.unreadable} />
     {#each days as day (day)}
       {@const lessons = data.lessons.filter((l) => l.document.date === day)}
       <h2 class="mt-5 mb-2">{dayName(day, data.today)}</h2>
       <div class="flex flex-col gap-3">
         {#each lessons as lesson (lesson.id)}
-          <LessonCard {lesson} />
+          <Part name={lesson.document.title}><LessonCard {lesson} /></Part>
         {:else}
           <div class="sheet">
             <p>No lessons today.</p>

@@ -1,0 +1,23 @@
+<script lang="ts">
+  import { router } from 'svelte-spa-router'
+  import { say } from './api/client'
+
+  /** What stands in the place of a part that failed; going to another page tries it again. */
+  interface Props {
+    name: string
+    error: unknown
+    reset: () => void
+  }
+  let { name, error, reset }: Props = $props()
+  const at = router.location
+  $effect(() => {
+    if (router.location !== at) reset()
+  })
+</script>
+
+<div class="alert alert-error" role="alert">
+  <p>
+    <strong>{name} cannot be shown.</strong> Nothing is lost, and the rest of the page works. ({say(error)})
+  </p>
+  <button class="btn btn-sm" onclick={reset}>Try again</button>
+</div>
