@@ -1,6 +1,8 @@
 package tally_test
 
 import (
+	"encoding/json"
+	"os"
 	"testing"
 	"time"
 
@@ -105,4 +107,26 @@ func TestNoOrderOfATurnHasAShorterBestStreak(t *testing.T) {
 		require.LessOrEqual(t, count.Best, best)
 		require.LessOrEqual(t, count.Streak, run)
 	})
+}
+
+// TestWaitingTapsAreCountedAsThePageCountsThem keeps to the cases that the page's own preview of taps which are not
+// answered yet is tested against, too (ui/src/views/courtside/waiting.test.ts).
+func TestWaitingTapsAreCountedAsThePageCountsThem(t *testing.T) {
+	text, err := os.ReadFile("testdata/waiting.json")
+	require.NoError(t, err)
+	var cases []struct {
+		Name              string
+		Answered, Waiting []tally.Entry
+		Made, Balls, Taps int
+	}
+	require.NoError(t, json.Unmarshal(text, &cases))
+	require.NotEmpty(t, cases)
+	for _, c := range cases {
+		all := append(c.Answered, c.Waiting...)
+		for i := range all {
+			all[i].Seq = i
+		}
+		count := tally.Fold(all)
+		require.Equal(t, []int{c.Made, c.Balls, c.Taps}, []int{count.Made, count.Balls, count.Taps}, c.Name)
+	}
 }

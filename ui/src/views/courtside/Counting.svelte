@@ -1,17 +1,45 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
+  import type { Tap, Waiting } from './queue'
+  import { withWaiting } from './waiting'
   import Landing from './Landing.svelte'
   import Zones from './Zones.svelte'
 
   interface Props {
     /** One for each student, in the order of their turns. */
     counters: Counter[]
-    ontap: (student: string, tap: Omit<Entry, 'seq' | 'at'>) => void
+    /** What was counted and not answered yet. */
+    waiting: Waiting[]
+    /** Whose count was the last one; undefined where none was taken on this page. */
+    last: string | undefined
+    ontap: (student: string, tap: Tap) => void
+    onundo: (student: string) => void
   }
-  let { counters, ontap }: Props = $props()
+  let { counters, waiting, last, ontap, onundo }: Props = $props()
   let chosen = $state(0)
   let way = $state<'ball' | 'turn'>('ball')
   const counter = $derived(counters[Math.min(chosen, counters.length - 1)])
+  const count = $derived(
+    counter &&
+      withWaiting(
+        counter.count,
+        waiting
+          .filter(
+            (tap) => [counter.block, counter.counted].includes(tap.block) && tap.student === counter.student,
+          )
+          .map((tap) => tap.entry),
+      ),
+  )
+  const first = (name: string | undefined) => name?.split(' ')[0] ?? ''
+  /** Undo belongs to the last act, whoever's it was. */
+  const undone = $derived(counters.find((each) => each.student === last) ?? counter)
+  const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
+
+  function undo() {
+    if (!undone) return
+    chosen = counters.indexOf(undone)
+    onundo(undone.student)
+  }
   const turn = $derived(Math.min(counter?.turn ?? 1, 20))
 
   let noting = $state(false)
@@ -44,50 +72,62 @@
   }
 </script>
 
-{#if counter}
+{#if counter && count}
   <section class="counting" aria-label="Counting">
-    {#if counters.length > 1}
-      <div class="people" role="group" aria-label="Whose turn">
-        {#each counters as each, i (each.student)}
-          <button
-            class="btn"
-            class:btn-primary={i === chosen}
-            aria-pressed={i === chosen}
-            onclick={() => (chosen = i)}>{each.name.split(' ')[0]}</button
-          >
-        {/each}
-      </div>
-    {/if}
-    <p class="count" aria-live="polite">
-      <span><strong class="drum-digits">{counter.count.made}</strong> of {counter.count.balls}</span>
-      <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
-      <span
-        >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
-        ></span
-      >
-    </p>
-    <p class="px-1 text-sm">
-      {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
-    </p>
-    {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
-    {#if way === 'ball'}
-      {#if noting && counter.aim}
-        {#if byZone && counter.zones.length}
-          <Zones zones={counter.zones} chosen={zone} onzone={(z) => (zone = z)} />
+    <div class="upper">
+      {#if counters.length > 1}
+        <div class="people" role="group" aria-label="Whose turn">
+          {#each counters as each, i (each.student)}
+            <button
+              class="btn"
+              class:btn-primary={i === chosen}
+              aria-pressed={i === chosen}
+              onclick={() => (chosen = i)}>{first(each.name)}</button
+            >
+          {/each}
+        </div>
+      {/if}
+      <p class="count" aria-live="polite">
+        <span
+          ><strong class="drum-digits">{count.made}</strong> of {count.balls}{count.unsure
+            ? ', undoing…'
+            : ''}</span
+        >
+        {#if count.waiting}
+          <span>{count.waiting} not answered</span>
         {:else}
-          <Landing
-            court={counter.court}
-            aim={counter.aim}
-            at={landing}
-            onpoint={(place) => (landing = place)}
-          />
-        {/if}
-        {#if counter.zones.length}
-          <button class="btn big" aria-pressed={byZone} onclick={setByZone}
-            >{byZone ? 'Note places instead' : 'Note zones instead'}</button
+          <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
+          <span
+            >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
+            ></span
           >
+        {/if}
+      </p>
+      <p class="px-1 text-sm">
+        {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
+      </p>
+      {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
+      {#if way === 'ball'}
+        {#if noting && counter.aim}
+          {#if byZone && counter.zones.length}
+            <Zones zones={counter.zones} chosen={zone} onzone={(z) => (zone = z)} />
+          {:else}
+            <Landing
+              court={counter.court}
+              aim={counter.aim}
+              at={landing}
+              onpoint={(place) => (landing = place)}
+            />
+          {/if}
+          {#if counter.zones.length}
+            <button class="btn big" aria-pressed={byZone} onclick={setByZone}
+              >{byZone ? 'Note places instead' : 'Note zones instead'}</button
+            >
+          {/if}
         {/if}
       {/if}
+    </div>
+    {#if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
           {#each ['right', 'wrong'] as const as idea (idea)}
@@ -115,10 +155,10 @@
       </div>
     {/if}
     <div class="less">
-      <button
-        class="btn big"
-        disabled={counter.count.taps === 0}
-        onclick={() => ontap(counter.student, { kind: 'undo' })}>Undo</button
+      <button class="btn big" disabled={!canUndo} onclick={undo}
+        >Undo{#if counters.length > 1 && last !== undefined}<span class="block text-sm"
+            >{first(undone?.name)}</span
+          >{/if}</button
       >
       {#if counter.again && way === 'ball'}
         <button class="btn big" onclick={() => ontap(counter.student, { kind: 'played again' })}
@@ -148,11 +188,24 @@
     flex-direction: column;
     gap: 0.5rem;
     padding: 0 0.75rem;
+    min-height: 0;
+  }
+  /* Everything but the answers may scroll; the answers stay under the thumb. */
+  .upper {
+    display: flex;
+    flex-direction: column;
+    gap: 0.5rem;
+    min-height: 0;
+    overflow-y: auto;
   }
   .people {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(5rem, 1fr));
-    gap: 0.5rem;
+    grid-template-columns: repeat(auto-fit, minmax(4rem, 1fr));
+    gap: 0.4rem;
+  }
+  .people .btn {
+    padding-inline: 0.25rem;
+    overflow: hidden;
   }
   .people .btn,
   .big {

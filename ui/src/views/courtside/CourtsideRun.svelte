@@ -10,6 +10,7 @@
   import { keys, renew } from '../../lib/data'
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
+  import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
   import { Run } from './courtside.svelte'
@@ -63,7 +64,13 @@
     void run.set(second, run.running || !run.begun)
   }
 
+  let ending = $state<HTMLDialogElement>()
+
+  /** A lesson that is not over is ended on purpose only, never by a thumb that slips. */
+  const askToFinish = () => (over ? void finish() : ending?.showModal())
+
   async function finish() {
+    ending?.close()
     await run.deliver()
     if (!(await run.set(run.second, false, true))) return
     await renew(client, keys.lessons, keys.students)
@@ -83,56 +90,68 @@
     >
   </header>
 
-  <section class="clock" aria-label="Time">
-    <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
-    <p class="drum">
-      <Rolling
-        still
-        text={minutes(over ? run.second - run.data.lesson.plan.planned : (stretch?.end ?? 0) - run.second)}
-      />
-    </p>
-    <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
-  </section>
+  <div class="above">
+    <section class="clock" aria-label="Time">
+      <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
+      <p class="drum">
+        <Rolling
+          still
+          text={minutes(over ? run.second - run.data.lesson.plan.planned : (stretch?.end ?? 0) - run.second)}
+        />
+      </p>
+      <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
+    </section>
 
-  <div class="px-3">
-    <Road plan={run.data.lesson.plan} at={run.second} selected={stretch?.block} height={74} />
+    <div class="px-3">
+      <Road plan={run.data.lesson.plan} at={run.second} selected={stretch?.block} height={74} />
+    </div>
+
+    <section class="cue" aria-live="polite" aria-label="Now">
+      <p class="now">{run.cue?.text ?? 'Ready when you are'}</p>
+      {#if run.roles}
+        {#if run.roles.kind === 'swap' && run.second - run.roles.second < swapShown}<p class="swap">
+            {run.roles.text}
+          </p>{/if}
+        <ul class="roles" aria-label={run.roles.text}>
+          {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role, i (i)}
+            <li><strong>{role.name}</strong> {role.role}</li>
+          {/each}
+        </ul>
+      {/if}
+    </section>
+    {#if run.next && !over}
+      <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
+    {/if}
+
+    {#if run.waiting.length > 0}
+      <p class="px-4 text-sm" role="status">
+        {run.waiting.length === 1 ? '1 count is' : `${run.waiting.length} counts are`} kept {run.unkept
+          ? 'on this page'
+          : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
+      </p>
+    {/if}
+    {#if run.unkept}
+      <p class="text-error px-4 text-sm" role="alert">
+        This device cannot keep counts: leave this page open until they are answered.
+      </p>
+    {/if}
+    {#if run.refused.length}
+      <p class="text-error px-4 text-sm" role="alert">
+        {run.refused.length} could not be counted and are kept on this device: {run.refused[0]}
+      </p>
+    {/if}
   </div>
 
-  <section class="cue" aria-live="polite" aria-label="Now">
-    <p class="now">{run.cue?.text ?? 'Ready when you are'}</p>
-    {#if run.roles}
-      {#if run.roles.kind === 'swap' && run.second - run.roles.second < swapShown}<p class="swap">
-          {run.roles.text}
-        </p>{/if}
-      <ul class="roles" aria-label={run.roles.text}>
-        {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role, i (i)}
-          <li><strong>{role.name}</strong> {role.role}</li>
-        {/each}
-      </ul>
-    {/if}
-  </section>
-  {#if run.next && !over}
-    <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
-  {/if}
-
   {#if blockCounters.length && !over}
-    {#key stretch?.block}<Counting
-        counters={blockCounters}
-        ontap={(student, tap) => void run.tap(stretch?.block ?? '', student, tap)}
-      />{/key}
-  {/if}
-
-  {#if run.waiting > 0}
-    <p class="px-4 text-sm" role="status">
-      {run.waiting === 1 ? '1 count is' : `${run.waiting} counts are`} kept on this device{run.reached
-        ? ''
-        : ' until Hodometer answers'}.
-    </p>
-  {/if}
-  {#if run.refused.length}
-    <p class="text-error px-4 text-sm" role="alert">
-      {run.refused.length} could not be counted and are kept on this device: {run.refused[0]}
-    </p>
+    {#key stretch?.block}<Part name="Counting"
+        ><Counting
+          counters={blockCounters}
+          waiting={run.waiting}
+          last={run.lastIn(stretch?.block ?? '')}
+          ontap={(student, tap) => void run.tap(stretch?.block ?? '', student, tap)}
+          onundo={(student) => void run.undo(stretch?.block ?? '', student)}
+        /></Part
+      >{/key}
   {/if}
 
   <footer>
@@ -151,13 +170,42 @@
     <button class="btn" onclick={() => jump(1)} aria-label="Next block"
       ><SkipForward aria-hidden="true" /></button
     >
-    <button class="btn" class:btn-primary={over} onclick={finish}>Finish</button>
+    <button class="btn" class:btn-primary={over} onclick={askToFinish}>Finish</button>
   </footer>
 </div>
 
+<dialog bind:this={ending} class="modal" aria-labelledby="end-title">
+  <div class="modal-box">
+    <h2 id="end-title">Finish the lesson now?</h2>
+    <p class="mt-2">
+      {minutes(run.data.lesson.plan.planned - run.second)} min of it are left. What was counted is kept either way.
+    </p>
+    <form method="dialog" class="modal-action">
+      <button class="btn big">Go on</button>
+      <button class="btn big btn-primary" onclick={() => void finish()}>Finish it</button>
+    </form>
+  </div>
+</dialog>
+
 <style>
+  .big {
+    min-height: 64px;
+  }
+  /* The clock and the calls may scroll; counting and the foot stay in sight. */
+  .above {
+    flex: 1 1 0;
+    min-height: 9rem;
+    overflow-y: auto;
+    display: flex;
+    flex-direction: column;
+    gap: 0.5rem;
+  }
+  .above > :global(*) {
+    flex: none;
+  }
   .courtside {
-    min-height: 100dvh;
+    height: 100dvh;
+    min-height: 30rem;
     display: flex;
     flex-direction: column;
     gap: 0.5rem;
@@ -212,10 +260,6 @@
     font-weight: 600;
   }
   footer {
-    margin-top: auto;
-    position: sticky;
-    bottom: 0;
-    background: var(--color-base-100);
     border-top: 1px solid var(--color-base-300);
     display: grid;
     grid-template-columns: auto 1fr auto auto;

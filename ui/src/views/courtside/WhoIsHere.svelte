@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onMount } from 'svelte'
   import { answer, api, over, say, type Courtside } from '../../lib/api/client'
   import { students as allStudents } from '../../lib/data'
 
@@ -17,10 +18,37 @@
   const document = $derived(data.lesson.document)
   const booked = $derived(data.lesson.people.map(({ id, name }) => ({ id, name })))
 
-  async function open() {
+  const planned = $derived.by(() => {
     const last = document.blocks.at(-1)?.people
-    here = last?.length ? [...last] : [...document.students]
-    half = document.space.half ?? false
+    return { here: last?.length ? [...last] : [...document.students], half: document.space.half ?? false }
+  })
+  /** What was ticked and not planned yet; it stays, also when the dialog is closed or the page is read again. */
+  // svelte-ignore state_referenced_locally
+  const key = `hodometer.here.${data.lesson.id}`
+  let ticked = $state(false)
+
+  type Ticked = typeof planned
+
+  onMount(() => {
+    const left = localStorage.getItem(key)
+    if (!left) return
+    ;({ here, half } = JSON.parse(left) as Ticked)
+    ticked = true
+  })
+
+  function tick() {
+    ticked = true
+    localStorage.setItem(key, JSON.stringify({ here, half }))
+  }
+
+  function forget() {
+    ticked = false
+    localStorage.removeItem(key)
+    ;({ here, half } = planned)
+  }
+
+  async function open() {
+    if (!ticked) ({ here, half } = planned)
     said = []
     dialog?.showModal()
     try {
@@ -57,6 +85,7 @@
           body: changed.document,
         }),
       )
+      forget()
       await ondone()
       said = changed.said
       if (!said.length) dialog?.close()
@@ -66,11 +95,13 @@
   }
 </script>
 
-<button class="btn btn-sm btn-ghost" onclick={open}>Who is here</button>
+<button class="btn btn-sm btn-ghost" onclick={open}
+  >Who is here{#if ticked}<span class="text-error font-bold">: not planned</span>{/if}</button
+>
 <dialog bind:this={dialog} class="modal" aria-labelledby="here-title">
   <div class="modal-box">
     <h2 id="here-title">Who is here from now on</h2>
-    <form onsubmit={plan} novalidate>
+    <form onsubmit={plan} onchange={tick} novalidate>
       <div class="mt-2 flex flex-col gap-1">
         {#each [...booked, ...others.filter((o) => here.includes(o.id))] as student (student.id)}
           <label class="flex min-h-11 items-center gap-3 text-lg">
@@ -86,6 +117,7 @@
             onchange={(event) => {
               here.push(event.currentTarget.value)
               event.currentTarget.value = ''
+              tick()
             }}
           >
             <option value="">somebody else came…</option>
@@ -108,6 +140,7 @@
       {/if}
       <div class="modal-action">
         <button class="btn btn-primary" type="submit" disabled={here.length === 0}>Plan the rest</button>
+        {#if ticked}<button class="btn" type="button" onclick={forget}>As it was</button>{/if}
         <button class="btn" type="button" onclick={() => dialog?.close()}>Close</button>
       </div>
     </form>

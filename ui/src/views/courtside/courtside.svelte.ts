@@ -1,14 +1,6 @@
-import {
-  answer,
-  api,
-  type Counter,
-  type Courtside,
-  type Cue,
-  type Entry,
-  type Stretch,
-} from '../../lib/api/client'
+import { answer, api, type Counter, type Courtside, type Cue, type Stretch } from '../../lib/api/client'
 import { notices } from '../../lib/notice.svelte'
-import { TapQueue } from './queue'
+import { TapQueue, type Tap, type Waiting } from './queue'
 
 const retryAfter = 3000
 const tick = 250
@@ -18,9 +10,14 @@ export class Run {
   data = $state.raw<Courtside>() as Courtside
   counters = $state.raw<Counter[]>([])
   second = $state(0)
-  waiting = $state(0)
-  refused = $state<string[]>([])
+  /** Taps that are not answered yet, in order. */
+  waiting = $state.raw<Waiting[]>([])
+  refused = $state.raw<string[]>([])
   reached = $state(true)
+  /** Why this device cannot keep counts; empty where it can. */
+  unkept = $state('')
+  /** Whose counts were taken on this page, the latest last, for undo. */
+  #acts = $state.raw<{ block: string; student: string }[]>([])
   #answeredAt = performance.now()
   #queue = new TapQueue()
   #delivering = false
@@ -109,8 +106,30 @@ export class Run {
     }
   }
 
-  async tap(block: string, student: string, tap: Omit<Entry, 'seq' | 'at'>) {
-    await this.#queue.put(this.data.lesson.id, block, student, tap)
+  async tap(block: string, student: string, tap: Tap) {
+    this.#acts = [...this.#acts, { block, student }].slice(-200)
+    await this.#put(block, student, tap)
+  }
+
+  /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
+  lastIn(block: string): string | undefined {
+    return this.#acts.findLast((act) => act.block === block)?.student
+  }
+
+  /** undo takes back the last count of a student in a block. */
+  async undo(block: string, student: string) {
+    const at = this.#acts.findLastIndex((act) => act.block === block && act.student === student)
+    this.#acts = this.#acts.filter((_, i) => i !== at)
+    await this.#put(block, student, { kind: 'undo' })
+  }
+
+  async #put(block: string, student: string, tap: Tap) {
+    try {
+      await this.#queue.put(this.data.lesson.id, block, student, tap)
+      this.waiting = (await this.#queue.waiting(this.data.lesson.id)).open
+    } catch (error) {
+      notices.wrong(error)
+    }
     await this.deliver()
   }
 
@@ -122,19 +141,25 @@ export class Run {
     }
     this.#delivering = true
     const id = this.data.lesson.id
-    do {
-      this.#again = false
-      try {
-        const counters = await this.#queue.deliver(id)
+    try {
+      do {
+        this.#again = false
+        let counters: Counter[] | undefined
+        try {
+          counters = await this.#queue.deliver(id)
+          this.reached = true
+        } catch {
+          this.reached = false
+        }
+        const left = await this.#queue.waiting(id)
+        // Both at once, so that no tap is counted twice or not at all in between.
         if (counters) this.counters = counters
-        this.reached = true
-      } catch {
-        this.reached = false
-      }
-      const left = await this.#queue.waiting(id)
-      this.waiting = left.open.length
-      this.refused = left.refused.map((tap) => tap.refused ?? '')
-    } while (this.#again)
-    this.#delivering = false
+        this.waiting = left.open
+        this.refused = left.refused.map((tap) => tap.refused ?? '')
+        this.unkept = this.#queue.unkept
+      } while (this.#again)
+    } finally {
+      this.#delivering = false
+    }
   }
 }

@@ -1,0 +1,39 @@
+import type { Counter, Entry } from '../../lib/api/client'
+
+/** Count is what stands once the taps that are not answered yet are counted too. */
+export interface Provisional {
+  made: number
+  balls: number
+  taps: number
+  /** How many are not answered. */
+  waiting: number
+  /** A tap that was answered is being taken back: what it was, only the answer says. */
+  unsure: boolean
+}
+
+const ballsOf = (entry: Entry): [made: number, balls: number] => {
+  if (entry.kind === 'made') return [1, 1]
+  if (entry.kind === 'missed') return [0, 1]
+  return entry.kind === 'turn' ? [entry.made ?? 0, entry.of ?? 0] : [0, 0]
+}
+
+/**
+ * withWaiting adds the taps that are not answered yet, in order, to a count of core/tally, so that a coach sees each
+ * tap at once. The cases that both must agree on stand in core/tally/testdata/waiting.json.
+ */
+export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisional {
+  const standing: Entry[] = []
+  let before = 0
+  for (const entry of waiting) {
+    if (entry.kind !== 'undo') standing.push(entry)
+    else if (!standing.pop()) before++
+  }
+  const sum = standing.map(ballsOf).reduce(([m, b], [made, balls]) => [m + made, b + balls], [0, 0])
+  return {
+    made: count.made + sum[0],
+    balls: count.balls + sum[1],
+    taps: Math.max(0, count.taps - before) + standing.length,
+    waiting: waiting.length,
+    unsure: before > 0,
+  }
+}
