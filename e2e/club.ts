@@ -1,12 +1,20 @@
-import { spawn } from 'node:child_process'
+import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
+/** When the clocks of program and page begin. HODOMETER_NOW chooses another hour. */
+export const now = process.env.HODOMETER_NOW ?? '2026-03-10T15:30:00'
+
 /** Club is a running Hodometer with a file of its own. */
 export interface Club {
   url: string
-  pid: number
+  /** The file that everything is kept in. */
+  file: string
+  readonly pid: number
+  /** stop ends the program and leaves its file; start begins again with it, at the same address. */
+  stop: () => Promise<void>
+  start: () => Promise<void>
   /** Ends the program and, unless told otherwise, removes its file. */
   close: (remove?: boolean) => Promise<void>
 }
@@ -16,33 +24,44 @@ export async function open(
   command: 'serve' | 'demo',
   folder = mkdtempSync(join(tmpdir(), 'hodometer-')),
 ): Promise<Club> {
-  const program = spawn(
-    'bin/hodometer',
-    [command, '--addr', '127.0.0.1:0', '--data', join(folder, 'club.db')],
-    {
-      stdio: ['ignore', 'pipe', 'inherit'],
-    },
-  )
+  const file = join(folder, 'club.db')
+  let address = '127.0.0.1:0'
+  let program: ChildProcess
+  let ended: Promise<void>
   const kill = () => program.kill()
   process.once('exit', kill) // no orphan where a script fails
-  const ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
-  const url = await new Promise<string>((resolve, reject) => {
-    program.once('error', reject)
-    program.once('exit', (code) => reject(new Error(`hodometer ended with ${code} before it was ready`)))
-    let said = ''
-    program.stdout.on('data', (chunk: Buffer) => {
-      said += chunk.toString()
-      const address = /http:\/\/\S+/.exec(said)
-      if (address) resolve(address[0])
+
+  const start = async () => {
+    const args = [command, '--addr', address, '--data', file, '--now', now]
+    program = spawn('bin/hodometer', args, { stdio: ['ignore', 'pipe', 'inherit'] })
+    ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
+    address = await new Promise<string>((resolve, reject) => {
+      program.once('error', reject)
+      program.once('exit', (code) => reject(new Error(`hodometer ended with ${code} before it was ready`)))
+      let said = ''
+      program.stdout?.on('data', (chunk: Buffer) => {
+        said += chunk.toString()
+        const found = /http:\/\/(\S+)/.exec(said)
+        if (found?.[1]) resolve(found[1])
+      })
     })
-  })
+  }
+  const stop = async () => {
+    kill()
+    await ended
+  }
+  await start()
   return {
-    url,
-    pid: program.pid ?? 0,
+    url: `http://${address}`,
+    file,
+    get pid() {
+      return program.pid ?? 0
+    },
+    start,
+    stop,
     close: async (remove = true) => {
-      kill()
+      await stop()
       process.off('exit', kill)
-      await ended
       if (remove) rmSync(folder, { recursive: true, force: true })
     },
   }

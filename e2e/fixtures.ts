@@ -1,23 +1,43 @@
 import AxeBuilder from '@axe-core/playwright'
-import { test as base, expect, type Page } from '@playwright/test'
-import { open, type Club } from './club'
+import { test as base, expect, type Page, type TestInfo } from '@playwright/test'
+import { now, open, type Club } from './club'
 
-/** Every worker has a demo of its own, and every test that asks for it a club without any data. */
-export const test = base.extend<{ empty: Club }, { demo: Club }>({
-  demo: [
-    async ({}, use) => {
-      const club = await open('demo')
-      await use(club)
-      await club.close()
-    },
-    { scope: 'worker' },
-  ],
-  empty: async ({}, use) => {
-    const club = await open('serve')
-    await use(club)
-    await club.close()
+/** Runs a club for one test. Where the test fails, its file is left and named. */
+async function during(command: 'demo' | 'serve', use: (club: Club) => Promise<void>, info: TestInfo) {
+  const club = await open(command)
+  await use(club)
+  const failed = info.status !== info.expectedStatus
+  if (failed) console.log(`The data of “${info.title}” at ${now} is left in ${club.file}`)
+  await club.close(!failed)
+}
+
+/** Every test has a program and a file of its own: the demo, or an empty club. Its pages go by the program's clock. */
+export const test = base.extend<{ demo: Club; empty: Club }>({
+  demo: ({}, use, info) => during('demo', use, info),
+  empty: ({}, use, info) => during('serve', use, info),
+  context: async ({ context }, use) => {
+    await context.clock.install({ time: new Date(now) })
+    await use(context)
   },
 })
+
+/** lessonOf finds the lesson of a title in a club. */
+export async function lessonOf(club: Club, title: string): Promise<string> {
+  const diary = (await (await fetch(`${club.url}/api/lessons?ahead=7&back=0`)).json()) as {
+    lessons: { id: string; document: { title: string } }[]
+  }
+  const id = diary.lessons.find((lesson) => lesson.document.title === title)?.id
+  if (!id) throw new Error(`no lesson ${title}`)
+  return id
+}
+
+/** openLesson opens the plan of the lesson of a title. */
+export async function openLesson(page: Page, club: Club, title: string): Promise<string> {
+  const id = await lessonOf(club, title)
+  await page.goto(`${club.url}/#/lessons/${id}`)
+  await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible()
+  return id
+}
 
 /** expectClean fails on anything that axe finds on the page. */
 export async function expectClean(page: Page) {

@@ -68,6 +68,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await press(page, page.getByRole('button', { name: 'Undo' }), 'Space')
   await expect(page.getByText('1 of 1')).toBeVisible()
   await press(page, page.getByRole('button', { name: 'Finish' }))
+  await press(page, page.getByRole('dialog').getByRole('button', { name: 'Finish it' }))
 
   await press(page, page.getByRole('radio').first(), 'Space')
   await page.keyboard.press('ArrowRight')

@@ -112,9 +112,10 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await page.getByRole('button', { name: /Begin|Pause|Go on/ }).waitFor()
   if (await page.getByRole('button', { name: 'Begin' }).isVisible())
     await page.getByRole('button', { name: 'Begin' }).click()
-  for (let block = 0; block < 6 && !(await page.getByRole('button', { name: 'Made' }).isVisible()); block++) {
+  // Over both warm-ups to the first drill.
+  for (const title of ['Ball warm-up', 'Coin in the Corner']) {
     await page.getByRole('button', { name: 'Next block' }).click()
-    await page.waitForTimeout(300)
+    await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
   }
   await expect(page.getByText('Noor Haldane: goal 10 made in all')).toBeVisible()
   await page.getByRole('button', { name: 'Note where balls land' }).click()

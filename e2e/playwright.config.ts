@@ -5,10 +5,11 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   workers: 2,
+  fullyParallel: true,
   // Generous, because a shared machine can be ten times slower than it was a minute ago.
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  retries: process.env.CI ? 2 : 0,
+  retries: 0,
   reporter: 'list',
   use: { launchOptions: chromium, viewport: { width: 1280, height: 800 } },
 })

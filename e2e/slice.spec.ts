@@ -75,13 +75,14 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await expect(counting.getByText('9 of 10')).toBeVisible()
   await expect(counting.getByText('in a row 7')).toBeVisible()
   await page.getByRole('button', { name: 'Finish' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Finish it' }).click()
 
   // Afterwards.
   await expect(page.getByText('9 of 10 balls')).toBeVisible()
   await page.getByText('8', { exact: true }).click()
   await page.getByLabel('One remark').fill('Steps in on the short ball')
   await page.getByLabel('One remark').press('Tab')
-  await expect(page.getByText('Saved')).toBeVisible()
+  await expect(page.getByText('All changes saved')).toBeVisible()
   await page.getByRole('link', { name: 'See the next step' }).click()
 
   // The student's page.

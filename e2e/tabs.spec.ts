@@ -14,16 +14,24 @@ test('two tabs that edit the same drill lose nothing', async ({ context, demo })
   await expect(mine.getByRole('button', { name: /Feed rate 12/ })).toBeVisible()
   await expect(mine.getByText('All changes saved')).toBeVisible()
 
+  // Different parts are put together; nobody is asked.
   await yours.getByLabel('Turns each').fill('9')
   await yours.getByLabel('Turns each').press('Tab')
-  await expect(yours.getByRole('alert')).toContainText('changed somewhere else')
-  await yours.getByRole('button', { name: 'Keep mine as a copy' }).click()
+  await expect(yours.getByLabel('Gap between balls')).toHaveValue('5')
   await expect(yours.getByText('All changes saved')).toBeVisible()
-  await expect(yours.getByLabel('Turns each')).toHaveValue('9')
 
-  await mine.reload()
-  await expect(mine.getByLabel('Gap between balls')).toHaveValue('5')
-  await expect(mine.getByLabel('Turns each')).toHaveValue('3')
+  // The same part is offered side by side.
+  await mine.getByLabel('Turns each').fill('4')
+  await mine.getByLabel('Turns each').press('Tab')
+  const differs = mine.getByRole('alert').filter({ hasText: 'changed somewhere else' })
+  await expect(differs.getByRole('row', { name: 'turns 4 9' })).toBeVisible()
+  await differs.getByRole('button', { name: 'Keep mine as a copy' }).click()
+  await expect(mine.getByText('Kept as a drill of its own.')).toBeVisible()
+  await expect(mine.getByLabel('Turns each')).toHaveValue('4')
+
+  await yours.reload()
+  await expect(yours.getByLabel('Gap between balls')).toHaveValue('5')
+  await expect(yours.getByLabel('Turns each')).toHaveValue('9')
 })
 
 test('a wrong number is told beside its field and nothing is lost', async ({ page, demo }) => {

@@ -110,11 +110,21 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
   },
 }
 
+/** What does not show documents, but what can be chosen for them. */
+const choices = ['blocks', 'templates']
+
 /**
- * shownAgain has everything that shows a saved document ask again when it is next looked at; the settings, which
- * every page goes by, at once.
+ * shownAgain has everything that shows a saved document ask again, at once where it is on screen. The document itself
+ * is on the page that edits it and needs no asking.
  */
-export const shownAgain = (client: QueryClient, kind: Kind, id: string) => {
-  const refetchType = kind === 'settings' ? 'active' : 'none'
-  rules[kind].shown(id).forEach((queryKey) => void client.invalidateQueries({ queryKey, refetchType }))
+export function shownAgain(client: QueryClient, kind: Kind, id: string) {
+  for (const queryKey of rules[kind].shown(id)) {
+    void client.invalidateQueries({ queryKey, refetchType: 'none' })
+    void client.refetchQueries({
+      queryKey,
+      type: 'active',
+      predicate: ({ queryKey: [, second, third] }) =>
+        !choices.includes(String(second)) && (second !== id || third !== undefined),
+    })
+  }
 }

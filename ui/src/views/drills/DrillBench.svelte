@@ -82,9 +82,10 @@
     try {
       const path = { id: v7() }
       const copy = await answer(api.PUT('/api/drills/{id}', { params: { path, header: isNew }, body }))
+      draft.settle('theirs') // what is here is in the copy now
       await renew(client, keys.drills)
-      notices.done('Kept as a drill of its own.')
       await push(`/drills/${copy.id}`)
+      notices.done('Kept as a drill of its own.')
     } catch (error) {
       notices.wrong(error)
     }

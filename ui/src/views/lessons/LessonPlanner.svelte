@@ -93,8 +93,10 @@
       await answer(
         api.PUT('/api/lessons/{id}', { params: { path, header: isNew }, body: planner.snapshot() }),
       )
+      draft.settle('theirs') // what is here is in the copy now
       await renew(client, keys.lessons)
       await push(`/lessons/${path.id}`)
+      notices.done('Kept as a lesson of its own.')
     } catch (error) {
       notices.wrong(error)
     }

@@ -56,8 +56,8 @@
     }
     adding = null
     await renew(client, keys.students)
-    notices.done(`${profile.name} is added.`)
     await push(`/students/${id}`)
+    notices.done(`${profile.name} is added.`)
   }
 
   async function putAway(student: Student, away: boolean) {
