@@ -173,7 +173,7 @@ test('a shape of lesson fills itself with next steps', async ({ page, demo }) =>
 })
 
 test('the week: a lesson moves, repeats, and clashes are told', async ({ page, demo }) => {
-  const id = await openLesson(page, demo, 'Ines and Bram')
+  await openLesson(page, demo, 'Ines and Bram')
   await page.getByRole('button', { name: 'Copy or repeat' }).click()
   const dialog = page.getByRole('dialog', { name: 'Copy this lesson' })
   await dialog.getByLabel('How many weeks').fill('3')
@@ -191,16 +191,15 @@ test('the week: a lesson moves, repeats, and clashes are told', async ({ page, d
   await move.getByLabel('Start').fill('14:30')
   await move.getByRole('button', { name: 'Move it' }).click()
   await expect(
-    page.getByText(/Overlaps with The afternoon six.*; Noor Haldane and Teo Brackwell are in both/).first(),
+    page.getByText(/Overlaps with The afternoon six.*; Noor Haldane is in both/).first(),
   ).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('group', { name: '16:00 Noor and Teo' }).first()).toBeVisible()
   await expect(page.getByText(/Overlaps with The afternoon six/)).toHaveCount(0)
-  expect(id).toBeTruthy()
 })
 
 test('the run sheet on paper', async ({ page, demo }) => {
-  const id = await openLesson(page, demo, 'The afternoon six')
+  await openLesson(page, demo, 'The afternoon six')
   await page.getByRole('link', { name: 'Run sheet' }).click()
   await expect(page.getByRole('heading', { name: /The afternoon six/ })).toBeVisible()
   await expect(page.getByText('Take your places').first()).toBeVisible()
@@ -210,7 +209,6 @@ test('the run sheet on paper', async ({ page, demo }) => {
     expect(answer.headers()['content-type']).toBe('application/pdf')
     expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
   }
-  expect(id).toBeTruthy()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button', { name: 'Print this page' })).toBeHidden()
   await expect(page.getByRole('navigation')).toBeHidden()

@@ -90,7 +90,9 @@
     >
   </header>
 
-  <div class="above">
+  <!-- What scrolls is reached by key. -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="above" role="region" aria-label="The lesson as it runs" tabindex="0">
     <section class="clock" aria-label="Time">
       <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
       <p class="drum">
