@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 // roundTrip keeps a document, reads it again, and keeps what came back: it must stay the same.
@@ -35,11 +36,7 @@ func (c *club) ok(method, path string, body any, headers ...string) []byte {
 }
 
 func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
-	groups := []int{1, 2, 3, 5, 8, 12}
-	if testing.Short() {
-		groups = []int{2, 8}
-	}
-	for _, people := range groups {
+	for _, people := range long.Some(t, []int{1, 2, 3, 5, 8, 12}, 2) {
 		c := newClub(t)
 		var students []string
 		for range people {
@@ -94,11 +91,7 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 	wren := ada()
 	wren.Name = strings.Repeat("Wren ", 16)
 	students := []string{c.student(ada()), c.student(wren)}
-	library := drill.Library()
-	if testing.Short() {
-		library = library[:4]
-	}
-	for _, stored := range library {
+	for _, stored := range long.Some(t, drill.Library(), 12) {
 		block := lesson.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, coach.Default())
 		block.ID = newID()
 		d := lesson.Document{Version: lesson.Version, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}

@@ -57,7 +57,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	again := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
 	require.Equal(t, made[0].Version, again[0].Version, "asked twice, made once")
 	sameHour := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
-	require.Contains(t, sameHour[0].Clashes[0], "a student is in both")
+	require.Equal(t, "Overlaps with Pair, 16:00 to 17:00; Ada and Ben are in both.", sameHour[0].Clashes[0])
 	diary := read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
 	require.Len(t, diary.Lessons, 2)
 	require.NotEmpty(t, diary.Lessons[0].Clashes)

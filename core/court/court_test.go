@@ -10,6 +10,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 const ft = units.Foot
@@ -174,7 +175,7 @@ func anyPlace(t *rapid.T, c court.Court) court.Point {
 }
 
 func TestMeasuringAPlaceAndResolvingItGivesItBack(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(court.All()).Draw(t, "court")
 		p := anyPlace(t, c)
 		lines := []court.Measure{court.Off(rapid.SampledFrom([]court.LineID{court.FarBaseline, court.NearBaseline, court.NetLine}).Draw(t, "across"), 0, ""),
@@ -188,7 +189,7 @@ func TestMeasuringAPlaceAndResolvingItGivesItBack(t *testing.T) {
 }
 
 func TestMirroringTwiceIsTheIdentity(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(court.All()).Draw(t, "court")
 		mark := c.Measure(anyPlace(t, c), court.From(court.Off(court.FarBaseline, 0, ""), court.Off(court.LeftSide, 0, "")))
 		require.Equal(t, mark, mark.Mirrored().Mirrored())

@@ -10,6 +10,7 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/invalid"
+	"hodometer/internal/long"
 )
 
 func TestSquashAndTableDimensions(t *testing.T) {
@@ -118,7 +119,7 @@ func TestChangingTheCourt(t *testing.T) {
 }
 
 func TestChangingTheCourtAndBackRestoresEveryMark(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		from, to := rapid.SampledFrom(court.All()).Draw(t, "from"), rapid.SampledFrom(court.All()).Draw(t, "to")
 		mark := from.Measure(anyPlace(t, from), court.From(court.Off(from.Lines[0].ID, 0, ""), court.Off(from.Lines[2].ID, 0, "")))
 		mark.Scales = rapid.Bool().Draw(t, "scales")
@@ -272,7 +273,7 @@ func TestWalkOffIsTheShortestOfAllOrders(t *testing.T) {
 		}
 		return sum
 	}
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		stops := make([]court.Stop, rapid.IntRange(0, 6).Draw(t, "stops"))
 		for i := range stops {
 			p := anyPlace(t, tennis)
@@ -373,7 +374,7 @@ func TestRetypeAPlainPlaceAndOneAlongALine(t *testing.T) {
 
 // TestAShareIsOfABoxThatHoldsTheTarget sets circles of every size everywhere on every court.
 func TestAShareIsOfABoxThatHoldsTheTarget(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		c := rapid.SampledFrom(court.All()).Draw(t, "court")
 		x, y := rapid.Float64Range(-0.5, 0.5).Draw(t, "x")*c.Singles, rapid.Float64Range(-0.5, 0.5).Draw(t, "y")*c.Length
 		mark := court.At(x, y)

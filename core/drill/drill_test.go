@@ -14,6 +14,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/student"
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 func coin() drill.Document { return drill.Library()[0].Document }
@@ -172,7 +173,7 @@ func BenchmarkResolveMarks(b *testing.B) {
 }
 
 func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d := coin()
 		d.Pattern.Gap = rapid.Float64Range(0.5, 60).Draw(t, "gap")
 		d.Pattern.Sequences = rapid.IntRange(1, 20).Draw(t, "sequences")

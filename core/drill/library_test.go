@@ -17,6 +17,7 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 func TestLibrary(t *testing.T) {
@@ -193,7 +194,7 @@ func TestVariationsStandReady(t *testing.T) {
 // refused with a sentence, or every ball can still be fed.
 func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 	library := drill.Library()
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d := library[rapid.IntRange(0, len(library)-1).Draw(t, "drill")].Document
 		var steps []feed.Step
 		for range rapid.IntRange(1, 3).Draw(t, "steps") {

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/invalid"
+	"hodometer/internal/long"
 )
 
 func two() feed.Pattern {
@@ -151,7 +152,7 @@ func pattern(t *rapid.T) feed.Pattern {
 func TestTransformationsTwice(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
 		for _, change := range []feed.Change{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
 			once, said, err := feed.Step{Change: change}.Apply(p, c)
@@ -169,7 +170,7 @@ func TestTransformationsTwice(t *testing.T) {
 func TestNothingLeavesTheCourt(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
 		step := feed.Step{
 			Change: rapid.SampledFrom([]feed.Change{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter, feed.LockPlace, feed.LinkOn}).Draw(t, "change"),

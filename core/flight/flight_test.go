@@ -11,6 +11,7 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/flight"
+	"hodometer/internal/long"
 )
 
 func world(t require.TestingT, id court.ID) flight.World {
@@ -248,7 +249,7 @@ func TestWhyABallCannotBePlayed(t *testing.T) {
 // 1 cm of what was asked.
 func TestAimedBallsLand(t *testing.T) {
 	tried, aimed := 0, 0
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		tried++
 		id := rapid.SampledFrom([]court.ID{"tennis", "tennis-orange", "tennis-red", "pickleball", "badminton", "table-tennis"}).Draw(t, "court")
 		w := world(t, id)

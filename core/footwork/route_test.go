@@ -10,6 +10,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/footwork"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 func TestRunningTimes(t *testing.T) {
@@ -18,7 +19,7 @@ func TestRunningTimes(t *testing.T) {
 	require.InDelta(t, 1, p.Seconds(2), 1e-12)
 	require.InDelta(t, 1.5+1, p.Seconds(4.5+6), 1e-12)
 	require.Zero(t, p.Seconds(0))
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d := rapid.Float64Range(0, 40).Draw(t, "metres")
 		require.InDelta(t, d, p.Metres(p.Seconds(d)), 1e-9)
 		require.Greater(t, p.Seconds(d+0.1), p.Seconds(d))
@@ -56,7 +57,7 @@ func TestTheWayRoundAnObstacle(t *testing.T) {
 
 // TestNoShorterWay compares with many ways through a grid of places beside the obstacle.
 func TestNoShorterWay(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		place := func(name string) court.Point {
 			return court.Point{X: rapid.Float64Range(-5, 5).Draw(t, name+" x"), Y: rapid.Float64Range(-6, 6).Draw(t, name+" y")}
 		}

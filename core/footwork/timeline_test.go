@@ -13,6 +13,7 @@ import (
 	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 var clubPlayer = footwork.For(court.Tennis, student.Adult, student.Club, student.RightHand, student.TwoHanded)
@@ -108,7 +109,7 @@ func TestTempos(t *testing.T) {
 
 // TestABetterPlayerNeverHasLessToSpare: more speed or less distance never makes a first ball harder.
 func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, 4)
 		d.Pattern.Sequences = 1
 		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(rapid.Float64Range(-3.5, 3.5).Draw(t, "x"), rapid.Float64Range(-11, -3).Draw(t, "y")),

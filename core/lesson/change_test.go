@@ -13,6 +13,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 func apply(t require.TestingT, d lesson.Document, c lesson.Change, in lesson.Inputs) lesson.Changed {
@@ -207,7 +208,7 @@ func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 }
 
 func TestWhatWasPlayedNeverChanges(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d, in := crowd(5)
 		second := rapid.Float64Range(1, 50*60).Draw(t, "second")
 		n := rapid.IntRange(1, 5).Draw(t, "present")

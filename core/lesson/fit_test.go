@@ -10,6 +10,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/lesson"
+	"hodometer/internal/long"
 )
 
 // The reference values are SciPy 1.10's SLSQP; the file's note says of what.
@@ -66,7 +67,7 @@ func cost(parts []lesson.Part, minutes []float64, total float64) float64 {
 }
 
 func TestWholeStepsAreTheBestThereAre(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		parts := anyParts(t, []float64{0, 1, 2, 2.5, 3})
 		total := rapid.Float64Range(5, 70).Draw(t, "total")
 		f, ok, err := lesson.Fit(t.Context(), total, parts)

@@ -16,6 +16,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 var coin = drill.Library()[0]
@@ -107,7 +108,7 @@ func TestOverrunIsSaidWithItsRemedy(t *testing.T) {
 }
 
 func TestEveryRemedyOfADrillWorks(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d, in := hour()
 		d.Blocks[4].Minutes = float64(rapid.IntRange(1, 40).Draw(t, "half minutes")) / 2
 		d.Blocks[4].Turns = rapid.IntRange(1, 100).Draw(t, "turns")

@@ -9,6 +9,7 @@ import (
 
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/internal/long"
 )
 
 // clock is a ball every five seconds from a basket of 60, for one player.
@@ -182,7 +183,7 @@ func TestMinutesCountPausesAndPickUps(t *testing.T) {
 	require.InDelta(t, 24*3+2*3*6+20*3/3, c.Seconds(12), 1e-9)
 	require.Equal(t, 1.0, c.PickUps(12))
 	require.InDelta(t, 12, c.Rate(), 1e-9)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		c := odds.Clock{
 			Gap: rapid.Float64Range(0.5, 20).Draw(t, "gap"), Sequence: rapid.IntRange(1, 12).Draw(t, "sequence"), Pause: rapid.Float64Range(0, 60).Draw(t, "pause"),
 			People: rapid.IntRange(1, 12).Draw(t, "people"), Basket: rapid.IntRange(5, 200).Draw(t, "basket"), PickUp: rapid.Float64Range(0, 10).Draw(t, "pick-up"),
@@ -265,7 +266,7 @@ func anyGoal(t *rapid.T) odds.Goal {
 }
 
 func TestMoreSkillNeverNeedsMoreBalls(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		goal := anyGoal(t)
 		low := rapid.Float64Range(0.3, 1).Draw(t, "rate")
 		better := ask(t, goal, rapid.Float64Range(low, 1).Draw(t, "better rate"))
@@ -278,7 +279,7 @@ func TestMoreSkillNeverNeedsMoreBalls(t *testing.T) {
 }
 
 func TestCarryingOnIsNeverSlowerThanGoingBack(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		goal, rate := anyGoal(t), rapid.Float64Range(0.3, 1).Draw(t, "rate")
 		means, q := []float64{}, []float64{}
 		for _, school := range []odds.AfterMiss{odds.CarriesOn, odds.BackToStage, odds.BackToZero} {

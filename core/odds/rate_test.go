@@ -8,6 +8,7 @@ import (
 
 	"hodometer/core/odds"
 	"hodometer/core/student"
+	"hodometer/internal/long"
 )
 
 // E. B. Wilson, JASA 22 (1927) 209: 7 of 10 at 95 % is 0.397 to 0.892.
@@ -80,7 +81,7 @@ func TestWhatTheNextBallsWillBe(t *testing.T) {
 	low, high = odds.Estimate(odds.LevelPrior(student.Club), nil, nil).Rate.Next(10)
 	require.LessOrEqual(t, low, 3)
 	require.GreaterOrEqual(t, high, 8)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		r := odds.Estimate(odds.LevelPrior(student.Club), []odds.Practised{{Made: rapid.IntRange(0, 50).Draw(t, "made"), Missed: rapid.IntRange(0, 50).Draw(t, "missed")}}, nil).Rate
 		n := rapid.IntRange(0, 60).Draw(t, "balls")
 		low, high := r.Next(n)

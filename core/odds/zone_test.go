@@ -13,6 +13,7 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 // wide is a court without a net so large that nothing lies out.
@@ -71,7 +72,7 @@ func anyScatter(t *rapid.T) odds.Scatter {
 func TestABiggerTargetIsNeverHarder(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		s, kind := anyScatter(t), rapid.SampledFrom([]string{"circle", "box"}).Draw(t, "kind")
 		centre := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "x"), Y: rapid.Float64Range(1, 11.5).Draw(t, "y")}
 		aim := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "aim x"), Y: rapid.Float64Range(1, 11.5).Draw(t, "aim y")}
@@ -94,7 +95,7 @@ func TestABiggerTargetIsNeverHarder(t *testing.T) {
 func TestSharesAreAllThereIs(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		y := rapid.Float64Range(-11.5, 11.5).Filter(func(y float64) bool { return math.Abs(y) > 1 }).Draw(t, "y")
 		centre := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "x"), Y: y}
 		shape, err := c.Shape(court.Ring(rapid.Float64Range(0.2, 3).Draw(t, "radius"), court.At(centre.X, centre.Y)), court.SinglesPlay)

@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/progress"
+	"hodometer/internal/long"
 )
 
 func TestSequential(t *testing.T) {
@@ -64,7 +65,7 @@ func TestAdvise(t *testing.T) {
 
 func TestMoreMakesNeverStepBack(t *testing.T) {
 	order := map[progress.Decision]int{progress.StepBack: 0, progress.Stay: 1, progress.StepUp: 2}
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		made, missed := rapid.IntRange(0, 60).Draw(t, "made"), rapid.IntRange(0, 60).Draw(t, "missed")
 		now := progress.Advise(progress.Depth, []progress.Evidence{{Made: made, Missed: missed}}, 0)
 		then := progress.Advise(progress.Depth, []progress.Evidence{{Made: made + 1, Missed: missed}}, 0)

@@ -10,6 +10,7 @@ import (
 
 	"hodometer/core/invalid"
 	"hodometer/core/rotation"
+	"hodometer/internal/long"
 )
 
 func named(names ...string) []rotation.Spot {
@@ -215,7 +216,7 @@ func TestLine(t *testing.T) {
 	require.Equal(t, 4, four.Largest(48))
 	require.Equal(t, 3, four.Largest(47))
 	require.Equal(t, 2, rotation.Line{People: 8, Turn: 12, Between: 3}.Split(48))
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		l := rotation.Line{People: rapid.IntRange(1, 12).Draw(t, "people"), Lines: 1, Turn: rapid.Float64Range(1, 60).Draw(t, "turn"), Between: rapid.Float64Range(0, 20).Draw(t, "between")}
 		tolerable := rapid.Float64Range(21, 300).Draw(t, "tolerable")
 		l.Lines = l.Split(tolerable)

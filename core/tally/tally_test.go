@@ -11,6 +11,7 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/tally"
+	"hodometer/internal/long"
 )
 
 func entries(kinds ...any) []tally.Entry {
@@ -91,7 +92,7 @@ func TestLandingsThatStand(t *testing.T) {
 
 // The best streak certain in a turn never exceeds what any order of its balls holds.
 func TestNoOrderOfATurnHasAShorterBestStreak(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		balls := rapid.SliceOfN(rapid.Bool(), 1, 12).Draw(t, "balls")
 		made, best, run := 0, 0, 0
 		for _, in := range balls {

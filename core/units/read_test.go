@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 const step = 0.8
@@ -49,7 +50,7 @@ func TestSteps(t *testing.T) {
 }
 
 func TestWhatIsWrittenIsReadBackWithinAMillimetre(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		metres := rapid.Float64Range(0, 99).Draw(t, "metres")
 		system := rapid.SampledFrom([]units.System{units.Feet, units.Metres}).Draw(t, "system")
 		back, err := units.Read(system.Write(metres), step)

@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/units"
+	"hodometer/internal/long"
 )
 
 func TestElapsed(t *testing.T) {
@@ -18,7 +19,7 @@ func TestElapsed(t *testing.T) {
 }
 
 func TestSecondsNeverReadSixty(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		text := units.Elapsed(rapid.Float64Range(0, 40_000).Draw(t, "seconds"))
 		require.Regexp(t, `^\+[0-9]+:[0-5][0-9]$`, text)
 	})
@@ -29,7 +30,7 @@ func TestPercentsAddUp(t *testing.T) {
 	require.Equal(t, []int{34, 33, 33, 0}, units.Percents(1./3, 1./3, 1./3, 0))
 	require.Equal(t, []int{13, 12, 75}, units.Percents(.125, .125, .75))
 	require.Equal(t, []int{41}, units.Percents(.414))
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		parts := rapid.SliceOfN(rapid.Float64Range(0, 1), 1, 8).Draw(t, "parts")
 		whole := 0.0
 		for _, p := range parts {

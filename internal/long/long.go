@@ -1,0 +1,61 @@
+// Package long says how much of the long tests runs: with HODOMETER_LONG set (make test-long) all of it, otherwise a
+// sample that a fixed seed chooses, so that a run says the same twice. HODOMETER_SEED chooses another sample.
+package long
+
+import (
+	"flag"
+	"math/rand/v2"
+	"os"
+	"strconv"
+	"testing"
+
+	"pgregory.net/rapid"
+)
+
+var (
+	all  = os.Getenv("HODOMETER_LONG") != ""
+	seed = chosenSeed()
+)
+
+func chosenSeed() uint64 {
+	if n, err := strconv.ParseUint(os.Getenv("HODOMETER_SEED"), 10, 64); err == nil {
+		return n
+	}
+	return 1
+}
+
+// What rapid runs by itself; its own flags on the command line still win.
+func init() {
+	settings := map[string]string{"rapid.seed": strconv.FormatUint(seed, 10)}
+	if all {
+		settings = map[string]string{"rapid.checks": "1000"}
+	}
+	for name, value := range settings {
+		if err := flag.Set(name, value); err != nil {
+			panic(err)
+		}
+	}
+}
+
+// Check tries a property on values drawn by rapid: 100 from the seed, or 1000 that differ from run to run.
+func Check(t *testing.T, property func(*rapid.T)) {
+	t.Helper()
+	rapid.Check(t, property)
+}
+
+// Some returns n of the items in their order, chosen by the seed, or all of them.
+func Some[T any](t testing.TB, items []T, n int) []T {
+	t.Helper()
+	if all || n >= len(items) {
+		return items
+	}
+	t.Logf("a sample of %d of %d by seed %d", n, len(items), seed)
+	chosen := make([]T, 0, n)
+	draw := rand.New(rand.NewPCG(seed, 0))
+	for i, item := range items {
+		if draw.IntN(len(items)-i) < n-len(chosen) {
+			chosen = append(chosen, item)
+		}
+	}
+	return chosen
+}
