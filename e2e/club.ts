@@ -3,8 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
-/** When the clocks of program and page begin. HODOMETER_NOW chooses another hour. */
-export const now = process.env.HODOMETER_NOW ?? '2026-03-10T15:30:00'
+/** When the clocks of program and page begin, unless a test or HODOMETER_NOW chooses another hour. */
+export const usual = process.env.HODOMETER_NOW ?? '2026-03-10T15:30:00'
 
 /** Club is a running Hodometer with a file of its own. */
 export interface Club {
@@ -22,6 +22,7 @@ export interface Club {
 /** open starts the program and waits for the address it prints. */
 export async function open(
   command: 'serve' | 'demo',
+  now = usual,
   folder = mkdtempSync(join(tmpdir(), 'hodometer-')),
 ): Promise<Club> {
   const file = join(folder, 'club.db')

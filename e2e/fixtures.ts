@@ -1,10 +1,22 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page, type TestInfo } from '@playwright/test'
-import { now, open, type Club } from './club'
+import { open, usual, type Club } from './club'
+
+interface Clubs {
+  /** When the clocks begin, local time. */
+  now: string
+  demo: Club
+  empty: Club
+}
 
 /** Runs a club for one test. Where the test fails, its file is left and named. */
-async function during(command: 'demo' | 'serve', use: (club: Club) => Promise<void>, info: TestInfo) {
-  const club = await open(command)
+async function during(
+  command: 'demo' | 'serve',
+  now: string,
+  use: (club: Club) => Promise<void>,
+  info: TestInfo,
+) {
+  const club = await open(command, now)
   await use(club)
   const failed = info.status !== info.expectedStatus
   if (failed) console.log(`The data of “${info.title}” at ${now} is left in ${club.file}`)
@@ -12,10 +24,11 @@ async function during(command: 'demo' | 'serve', use: (club: Club) => Promise<vo
 }
 
 /** Every test has a program and a file of its own: the demo, or an empty club. Its pages go by the program's clock. */
-export const test = base.extend<{ demo: Club; empty: Club }>({
-  demo: ({}, use, info) => during('demo', use, info),
-  empty: ({}, use, info) => during('serve', use, info),
-  context: async ({ context }, use) => {
+export const test = base.extend<Clubs>({
+  now: [usual, { option: true }],
+  demo: ({ now }, use, info) => during('demo', now, use, info),
+  empty: ({ now }, use, info) => during('serve', now, use, info),
+  context: async ({ context, now }, use) => {
     await context.clock.install({ time: new Date(now) })
     await use(context)
   },

@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 import { chromium } from './club'
 
-export default defineConfig({
+export default defineConfig<{ now: string }>({
   testDir: '.',
   outputDir: '../test-results',
   workers: 2,
@@ -12,4 +12,13 @@ export default defineConfig({
   retries: 0,
   reporter: 'list',
   use: { launchOptions: chromium, viewport: { width: 1280, height: 800 } },
+  projects: [
+    { name: 'afternoon' },
+    // The day changes while these run.
+    {
+      name: 'midnight',
+      testMatch: ['slice.spec.ts', 'courtside.spec.ts'],
+      use: { now: '2026-03-10T23:59:00' },
+    },
+  ],
 })
