@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page, type TestInfo } from '@playwright/test'
 import { open, usual, type Club } from './club'
@@ -67,3 +68,50 @@ export async function expectClean(page: Page, rules?: string[]) {
 }
 
 export { expect }
+
+/** kept stores a document of a kind over the interface of the program, and returns its id. */
+export async function kept(
+  club: Club,
+  kind: 'students' | 'lessons' | 'drills',
+  document: object,
+): Promise<string> {
+  const id = randomUUID()
+  const answer = await fetch(`${club.url}/api/${kind}/${id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' },
+    body: JSON.stringify(document),
+  })
+  if (!answer.ok) throw new Error(`${kind}: ${await answer.text()}`)
+  return id
+}
+
+/** stored reads the document of a kind as the program has it. */
+export async function stored<T>(
+  club: Club,
+  kind: string,
+  id: string,
+): Promise<{ document: T; version: number }> {
+  return (await (await fetch(`${club.url}/api/${kind}/${id}`)).json()) as { document: T; version: number }
+}
+
+/** Eight juniors, invented. */
+export const eight = [
+  'Ada Fenn',
+  'Ben Okoro',
+  'Cleo Marsh',
+  'Dov Lund',
+  'Esme Tarn',
+  'Finn Vale',
+  'Gia Holt',
+  'Hal Brook',
+].map((name) => ({
+  name,
+  age: '8 to 10',
+  hand: 'right',
+  backhand: 'two-handed',
+  sport: 'tennis',
+  level: 'green ball',
+  towards: '',
+  hurts: '',
+  note: '',
+}))

@@ -1,3 +1,5 @@
+import { say } from './api/client'
+
 /** Notice is a line at the foot of the page, with one thing that can be done about it. */
 interface Notice {
   /** The page it was shown on. */
@@ -24,7 +26,7 @@ class Notices {
   }
 
   wrong(error: unknown) {
-    this.show({ text: error instanceof Error ? error.message : String(error), kind: 'wrong' })
+    this.show({ text: say(error), kind: 'wrong' })
   }
 
   /** left closes what belongs to another page than the one that is shown now. */

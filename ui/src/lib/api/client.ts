@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { inWords } from '../fields'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
@@ -119,5 +120,14 @@ export const isNew = { 'If-None-Match': '*' }
 /** over is the precondition of saving over a version. */
 export const over = (version: number) => ({ 'If-Match': `"${version}"` })
 
-/** say puts any error into words. */
-export const say = (error: unknown) => (error instanceof Error ? error.message : String(error))
+/** say puts any error into words; a refusal names its fields, whether they are on the page or not. */
+export function say(error: unknown): string {
+  if (!(error instanceof Error)) return String(error)
+  const fields = error instanceof Refusal ? error.problem.fields : []
+  return [
+    error.message,
+    ...fields.map(({ path, message }) => `${sentence(inWords(path))}: ${message}.`),
+  ].join(' ')
+}
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
