@@ -11,7 +11,7 @@ export default defineConfig<{ now: string }>({
   expect: { timeout: 30_000 },
   retries: 0,
   reporter: 'list',
-  use: { launchOptions: chromium, viewport: { width: 1280, height: 800 } },
+  use: { launchOptions: chromium, actionTimeout: 60_000, viewport: { width: 1280, height: 800 } },
   projects: [
     { name: 'afternoon' },
     // The day changes while these run.

@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"strings"
 )
 
 // ErrTaken says that something else is kept under an identifier already.
@@ -176,7 +177,10 @@ func (s Shelf[T]) query(ctx context.Context, where string, args ...any) ([]store
 		if err := rows.Scan(&one.kept.ID, &one.kept.Version, &one.kept.Away, &one.text); err != nil {
 			return one, err
 		}
-		if err := json.Unmarshal([]byte(one.text), &one.kept.Document); err != nil {
+		// A word that is not known here would be lost with the next change.
+		words := json.NewDecoder(strings.NewReader(one.text))
+		words.DisallowUnknownFields()
+		if err := words.Decode(&one.kept.Document); err != nil {
 			one.err = fmt.Errorf("%s %s %w: %w", s.table, one.kept.ID, ErrUnreadable, err)
 		}
 		return one, nil

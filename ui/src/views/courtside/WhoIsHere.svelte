@@ -95,8 +95,8 @@
   }
 </script>
 
-<button class="btn btn-sm btn-ghost" onclick={open}
-  >Who is here{#if ticked}<span class="text-error font-bold">: not planned</span>{/if}</button
+<button class="btn btn-sm btn-ghost" class:text-error={ticked} onclick={open}
+  >Who is here{ticked ? ': not planned' : ''}</button
 >
 <dialog bind:this={dialog} class="modal" aria-labelledby="here-title">
   <div class="modal-box">

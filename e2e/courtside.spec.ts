@@ -1,0 +1,154 @@
+import type { Locator, Page } from '@playwright/test'
+import type { Club } from './club'
+import { eight, expect, kept, test } from './fixtures'
+
+const phone = { width: 390, height: 844 }
+
+/** A lesson of five with one drill, open courtside on a phone, with the clock in the drill. */
+async function five(page: Page, club: Club): Promise<Locator> {
+  const students = []
+  for (const student of eight.slice(0, 5)) students.push(await kept(club, 'students', student))
+  const ready = (await (await fetch(`${club.url}/api/lessons/blocks?people=5`)).json()) as {
+    drills: { title: string }[]
+  }
+  const drill = ready.drills.find((block) => block.title === 'Coin in the Corner')
+  const id = await kept(club, 'lessons', {
+    version: 2,
+    title: 'Five on one court',
+    date: '2026-03-10',
+    start: '16:00',
+    minutes: 60,
+    space: {},
+    note: '',
+    students,
+    blocks: [{ ...drill, id: crypto.randomUUID() }],
+  })
+  await page.setViewportSize(phone)
+  await page.goto(`${club.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const counting = page.getByRole('region', { name: 'Counting' })
+  await expect(counting.getByRole('button', { name: 'Ada' })).toBeVisible()
+  return counting
+}
+
+const answer = (counting: Locator, name: string) => counting.getByRole('button', { name, exact: true })
+
+/** Whether a thumb anywhere on a button meets that button. */
+const uncovered = (button: Locator) =>
+  button.evaluate((element) => {
+    const { left, top, width, height } = element.getBoundingClientRect()
+    return [0.1, 0.5, 0.9].every((x) =>
+      [0.1, 0.5, 0.9].every((y) => {
+        const met = document.elementFromPoint(left + width * x, top + height * y)
+        return met !== null && element.contains(met)
+      }),
+    )
+  })
+
+test('with five names every button is under the thumb and under nothing else', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  await answer(counting, 'Made').click()
+  const all = [
+    ...['Made', 'Missed', 'Undo Ada', 'Count after the turn'].map((name) => answer(counting, name)),
+    ...eight.slice(0, 5).map(({ name }) => answer(counting, name.split(' ')[0] ?? '')),
+    ...['Pause', 'Finish', 'Who is here'].map((name) => page.getByRole('button', { name, exact: true })),
+  ]
+  for (const button of all)
+    await expect.poll(() => uncovered(button), { message: button.toString() }).toBe(true)
+  await answer(counting, 'Count after the turn').click()
+  for (const button of await counting.getByRole('button').all()) expect(await uncovered(button)).toBe(true)
+})
+
+test('undo takes back the last act, whoever’s it was', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  await answer(counting, 'Made').click()
+  await expect(counting.getByText('1 of 1')).toBeVisible()
+  await answer(counting, 'Ben').click()
+  await answer(counting, 'Count after the turn').click()
+  await answer(counting, '4 of 6').click()
+  // The turn is Cleo's now; the last act was Ben's.
+  await expect(answer(counting, 'Cleo')).toHaveAttribute('aria-pressed', 'true')
+  await counting.getByRole('button', { name: 'Undo Ben' }).click()
+  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+  await expect(counting.getByText('0 of 0')).toBeVisible()
+  await counting.getByRole('button', { name: 'Undo Ada' }).click()
+  await expect(counting.getByText('0 of 0')).toBeVisible()
+  await expect(answer(counting, 'Ada')).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  await page.getByRole('button', { name: 'Finish', exact: true }).click()
+  const dialog = page.getByRole('dialog', { name: 'Finish the lesson now?' })
+  await expect(dialog).toContainText(/\d+:\d\d min of it are left/)
+  await dialog.getByRole('button', { name: 'Go on' }).click()
+  await answer(counting, 'Made').click()
+  await expect(counting.getByText('1 of 1')).toBeVisible()
+})
+
+test('a tick for somebody who came late stays until it is planned or taken back', async ({ page, empty }) => {
+  await kept(empty, 'students', { ...eight[0], name: 'Ivo Late' })
+  await five(page, empty)
+  const dialog = page.getByRole('dialog', { name: 'Who is here from now on' })
+  await page.getByRole('button', { name: 'Who is here' }).click()
+  await dialog.getByLabel('Somebody else came').selectOption('Ivo Late')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  const sign = page.getByRole('button', { name: 'Who is here: not planned' })
+  await expect(sign).toBeVisible()
+  await page.reload()
+  await sign.click()
+  await expect(dialog.getByRole('checkbox', { name: 'Ivo Late' })).toBeChecked()
+  await dialog.getByRole('button', { name: 'As it was' }).click()
+  await expect(dialog.getByRole('checkbox', { name: 'Ivo Late' })).toHaveCount(0)
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('button', { name: 'Who is here', exact: true })).toBeVisible()
+})
+
+test('counts that are not answered are shown, and undone like any other', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  await page.route('**/taps', (route) => route.abort())
+  await answer(counting, 'Made').click()
+  await answer(counting, 'Made').click()
+  await answer(counting, 'Missed').click()
+  await expect(counting.getByText('2 of 3')).toBeVisible()
+  await expect(counting.getByText('3 not answered')).toBeVisible()
+  await counting.getByRole('button', { name: /^Undo/ }).click()
+  await expect(counting.getByText('2 of 2')).toBeVisible()
+  await page.unroute('**/taps')
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+  await expect(counting.getByText('2 of 2')).toBeVisible()
+  await expect(counting.getByText('in a row 2')).toBeVisible()
+})
+
+test('a device that keeps nothing still counts, and says so', async ({ page, empty }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('No room', 'QuotaExceededError')
+    }
+  })
+  const counting = await five(page, empty)
+  await answer(counting, 'Made').click()
+  await expect(counting.getByText('1 of 1')).toBeVisible()
+  await page.route('**/taps', (route) => route.abort())
+  await answer(counting, 'Made').click()
+  await expect(page.getByText('This device cannot keep counts')).toBeVisible()
+  await page.unroute('**/taps')
+  await expect(counting.getByText('in a row 2')).toBeVisible()
+})
+
+test('one count that is refused condemns no other, and is told', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  let held = true
+  await page.route('**/taps', async (route) => {
+    if (held) return route.abort()
+    // The missed one is spoilt on its way; the program itself refuses it.
+    const body = route.request().postDataJSON() as { entries: { kind: string }[] }
+    for (const entry of body.entries) if (entry.kind === 'missed') entry.kind = 'lost in the wind'
+    await route.fallback({ postData: JSON.stringify(body) })
+  })
+  for (const name of ['Made', 'Missed', 'Made']) await answer(counting, name).click()
+  await expect(counting.getByText('2 of 3')).toBeVisible()
+  held = false
+  await expect(page.getByText(/^1 could not be counted and are kept on this device: /)).toBeVisible()
+  await expect(counting.getByText('2 of 2')).toBeVisible()
+})
