@@ -4,7 +4,7 @@ BIN := bin/hodometer
 LINT := go tool -modfile=tools/go.mod golangci-lint
 PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts -type f)
 
-.PHONY: demo test check bench dev generate format build fuzz screenshots
+.PHONY: demo test test-long test-fresh check bench dev generate format build fuzz screenshots
 
 demo: build
 	$(BIN) demo $(ARGS)
@@ -29,6 +29,15 @@ test: build /usr/bin/chromium
 	npm test
 	npm run --silent e2e
 
+# All of the long properties, and every browser test just before midnight.
+test-long: build /usr/bin/chromium
+	HODOMETER_LONG=1 go test -timeout 30m ./...
+	HODOMETER_NOW=2026-03-10T23:59:00 npm run --silent e2e
+
+# The commands of the README, as they are written, from a fresh clone in an empty folder.
+test-fresh:
+	e2e/fresh.sh
+
 /usr/bin/chromium:
 	@test "$$(id -u)" = 0 || (echo "The end-to-end tests need Debian's package chromium: install it and try again"; exit 1)
 	apt-get update && apt-get install --yes --no-install-recommends chromium
@@ -41,7 +50,7 @@ check: node_modules/.installed ui/dist/index.html
 	npm run --silent lint
 	npm run --silent types:check
 	npm run --silent check
-	go test -short ./...
+	go test ./...
 	npm test
 
 bench: build
