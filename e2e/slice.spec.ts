@@ -10,7 +10,7 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await page.getByRole('button', { name: 'Add a student' }).click()
   const form = page.getByRole('form', { name: 'New student' })
   await form.getByRole('button', { name: 'Add' }).click()
-  await expect(form.getByText('this must not be empty')).toBeVisible()
+  await expect(form.getByText('this must not be empty', { exact: true })).toBeVisible()
   await form.getByLabel('Name').fill('Wren Aldous')
   await form.getByLabel('Racket hand').selectOption('left')
   await form.getByLabel('Level or ball stage').selectOption('club player')

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import type { Club } from './club'
-import { expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 /** Spoils stored documents in the file itself: text is replaced by text of the same length. */
 async function spoil(club: Club, from: string, to: string) {
@@ -37,6 +37,7 @@ test('a part that fails says so, and the rest of the page works', async ({ page,
   await page.reload()
   await expect(page.getByText(/Carry:/)).toBeVisible()
   await expect(failed).toHaveCount(0)
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
 })
 
 test('a page whose answer fails says so and can be tried again', async ({ page, demo }) => {
@@ -129,6 +130,20 @@ test('what was said of one page does not follow to the next', async ({ page, dem
   await page.getByRole('link', { name: 'Today' }).first().click()
   await page.getByRole('heading', { name: /^Today,/ }).waitFor()
   await expect(notice).toHaveCount(0)
+})
+
+test('a lesson is planned for today, however slow the diary is', async ({ page, empty, now }) => {
+  await kept(empty, 'students', eight[0] ?? {})
+  let answerNow = () => {}
+  const slow = new Promise<void>((resolve) => (answerNow = resolve))
+  await page.route('**/api/lessons?*', async (route) => (await slow, route.fallback()))
+  await page.goto(`${empty.url}/#/lessons`)
+  await page.getByRole('button', { name: 'Plan a lesson' }).click()
+  await page.getByRole('checkbox', { name: 'Ada Fenn' }).check()
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  answerNow()
+  await expect(page.getByRole('heading', { name: 'Ada', exact: true })).toBeVisible()
+  await expect(page.getByLabel('Day')).toHaveValue(now.slice(0, 10))
 })
 
 test('a fill without a shape and an addition without a drill say what is missing', async ({ page, demo }) => {

@@ -24,7 +24,8 @@
 
   interface Plan {
     title: string
-    date: string
+    /** Today where it is not said. */
+    date?: string
     start: string
     minutes: number
     students: string[]
@@ -34,7 +35,7 @@
   let refusal = $state('')
 
   function begin() {
-    planning = { title: '', date: query.data?.today ?? '', start: '16:00', minutes: 60, students: [] }
+    planning = { title: '', start: '16:00', minutes: 60, students: [] }
     fields = {}
     refusal = ''
   }
@@ -58,8 +59,10 @@
           params: { query: { people: Math.max(1, chosen.students.length) } },
         }),
       )
+      const day = query.data ?? (await query.refetch()).data
       const body = {
         ...chosen,
+        date: chosen.date ?? day?.today ?? '',
         version: 2,
         space: {},
         title: chosen.title || together(names ?? []),
@@ -101,7 +104,7 @@
       <TextField
         label="Day"
         type="date"
-        value={lesson.date}
+        value={lesson.date ?? query.data?.today ?? ''}
         error={fields.date}
         onchange={(v) => (lesson.date = v)}
       />
