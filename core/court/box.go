@@ -27,8 +27,8 @@ func (b Box) Holds(p Point) bool {
 
 // nearly says whether a place lies in the box or within a millimetre of it.
 func (b Box) nearly(p Point) bool {
-	const close = 1e-3
-	return p.X >= b.Min.X-close && p.X <= b.Max.X+close && p.Y >= b.Min.Y-close && p.Y <= b.Max.Y+close
+	const slack = 1e-3
+	return p.X >= b.Min.X-slack && p.X <= b.Max.X+slack && p.Y >= b.Min.Y-slack && p.Y <= b.Max.Y+slack
 }
 
 // Box finds a box by name.

@@ -3,6 +3,7 @@ package tally_test
 import (
 	"encoding/json"
 	"os"
+	"slices"
 	"testing"
 	"time"
 
@@ -123,7 +124,7 @@ func TestWaitingTapsAreCountedAsThePageCountsThem(t *testing.T) {
 	require.NoError(t, json.Unmarshal(text, &cases))
 	require.NotEmpty(t, cases)
 	for _, c := range cases {
-		all := append(c.Answered, c.Waiting...)
+		all := slices.Concat(c.Answered, c.Waiting)
 		for i := range all {
 			all[i].Seq = i
 		}
