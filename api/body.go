@@ -57,12 +57,12 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	if err != nil {
 		return err
 	}
+	if wrong := unsound(text); wrong.Err() != nil {
+		return wrong
+	}
 	var loose any
 	if err := json.Unmarshal(text, &loose); err != nil {
 		return unreadable(err)
-	}
-	if twice := duplicates(text); twice.Err() != nil {
-		return twice
 	}
 	if err := b[name].Validate(loose); err != nil {
 		var wrong *jsonschema.ValidationError

@@ -1,4 +1,4 @@
 package api
 
 // What tests of this package look at from outside.
-var Duplicates = duplicates
+var Unsound = unsound

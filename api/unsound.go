@@ -9,10 +9,10 @@ import (
 	"hodometer/core/invalid"
 )
 
-// duplicates lists the names that stand twice in one object of a JSON text, by their path. Such a text
-// means one thing to whoever takes the last and another to whoever takes the first, or merges them. Where
-// the text is no JSON, the list ends early.
-func duplicates(text []byte) invalid.Fields {
+// unsound lists by their paths what one reader of a JSON text takes for something else than the next:
+// names that stand twice in one object, of which some take the first, some the last, and some merge
+// them, and numbers that are too large to be computed with. Where the text is no JSON, the list ends early.
+func unsound(text []byte) invalid.Fields {
 	d := json.NewDecoder(bytes.NewReader(text))
 	d.UseNumber()
 	var wrong invalid.Fields
@@ -60,6 +60,11 @@ func duplicates(text []byte) invalid.Fields {
 			return object(path)
 		case token == json.Delim('['):
 			return list(path)
+		}
+		if number, ok := token.(json.Number); ok {
+			if _, err := number.Float64(); err != nil {
+				wrong.Add(path, "this number is too large")
+			}
 		}
 		return nil
 	}
