@@ -40,16 +40,6 @@ func (c Court) Box(id BoxID) (Box, bool) {
 	return c.Boxes[i], true
 }
 
-// BoxOf returns the smallest box that holds a place; ok is false where none does.
-func (c Court) BoxOf(p Point) (box Box, ok bool) {
-	for _, b := range c.Boxes {
-		if b.Holds(p) {
-			return b, true
-		}
-	}
-	return Box{}, false
-}
-
 // bothEnds makes a box on the near half and the one that the far player has: turned half round.
 func bothEnds(id, name string, left, right, from, to float64) []Box {
 	return []Box{
