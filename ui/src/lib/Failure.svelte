@@ -16,8 +16,9 @@
 </script>
 
 <div class="alert alert-error" role="alert">
-  <p>
-    <strong>{name} cannot be shown.</strong> Nothing is lost, and the rest of the page works. ({say(error)})
-  </p>
+  <div>
+    <p><strong>{name} cannot be shown.</strong> Nothing is lost, and the rest of the page works.</p>
+    <details class="text-sm"><summary>For whoever mends it</summary>{say(error)}</details>
+  </div>
   <button class="btn btn-sm" onclick={reset}>Try again</button>
 </div>

@@ -31,7 +31,7 @@
   <span class="text-error text-sm">This device cannot keep a copy meanwhile.</span>
 {/if}
 {#if draft.status === 'stale'}
-  <div class="alert alert-warning mt-2 w-full" role="alert">
+  <div class="trouble alert alert-warning alert-vertical sm:alert-horizontal mt-2 w-full" role="alert">
     <div>
       <p>{draft.detail} Your changes are still on this page. What differs:</p>
       <table class="table-sm mt-1 table w-auto">
@@ -56,13 +56,41 @@
 {:else if draft.status === 'unsent'}
   <button class="btn btn-sm" onclick={() => void draft.flush()}>Try again</button>
 {:else if draft.status === 'refused'}
-  <div class="text-error w-full text-sm" role="alert">
+  <div class="trouble text-error bg-base-100 w-full text-sm" role="alert">
     {#if wrong.length}
       <ul>
         {#each wrong as [path, message] (path)}
-          <li><strong class="first-letter:uppercase">{inWords(path)}</strong>: {message}</li>
+          <li><strong>{inWords(path)}</strong>: {message}</li>
         {/each}
       </ul>
     {:else}{draft.detail}{/if}
   </div>
 {/if}
+
+<style>
+  /* What is wrong stays in sight wherever the coach is on the page. */
+  .trouble {
+    max-height: 40vh;
+    overflow-y: auto;
+  }
+  @media (min-width: 701px) {
+    :global(:has(> .trouble)) {
+      position: sticky;
+      top: 0;
+      z-index: 6;
+      padding-block: 0.5rem;
+      background: var(--color-base-100);
+    }
+  }
+  @media (max-width: 700px) {
+    .trouble {
+      position: fixed;
+      inset: auto 0.5rem 4.5rem;
+      z-index: 6;
+      width: auto;
+      padding: 0.5rem;
+      border-radius: var(--radius-box);
+      box-shadow: 0 0 0.75rem color-mix(in oklab, var(--color-base-content) 25%, transparent);
+    }
+  }
+</style>

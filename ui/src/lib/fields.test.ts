@@ -2,9 +2,9 @@ import { expect, it } from 'vitest'
 import { inWords, shortly } from './fields'
 
 it('says where a field is as a coach counts', () => {
-  expect(inWords('blocks.3.rotation.spots')).toBe('block 4, rotation, spots')
-  expect(inWords('pattern.tasks.0.replySpin')).toBe('pattern, task 1, reply spin')
-  expect(inWords('minutes')).toBe('length')
+  expect(inWords('blocks.3.rotation.spots')).toBe('Block 4, rotation, spots')
+  expect(inWords('pattern.tasks.0.replySpin')).toBe('Pattern, task 1, reply spin')
+  expect(inWords('minutes')).toBe('Length')
   expect(inWords('')).toBe('')
 })
 

@@ -15,7 +15,7 @@ const called: Record<string, string> = {
   changeOver: 'walking from block to block',
 }
 
-/** A path in a document in words: "blocks.3.rotation.spots" is "block 4, rotation, spots". */
+/** A path in a document in words: "blocks.3.rotation.spots" is "Block 4, rotation, spots". */
 export function inWords(path: string): string {
   const words: string[] = []
   for (const part of path.split('.').filter(Boolean)) {
@@ -23,7 +23,8 @@ export function inWords(path: string): string {
     if (/^\d+$/.test(part) && last >= 0) words[last] += ` ${Number(part) + 1}`
     else words.push(called[part] ?? part.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`))
   }
-  return words.join(', ')
+  const text = words.join(', ')
+  return text.charAt(0).toUpperCase() + text.slice(1)
 }
 
 /** A value of a document in a few words, to be told apart from another. */

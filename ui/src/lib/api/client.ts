@@ -124,10 +124,5 @@ export const over = (version: number) => ({ 'If-Match': `"${version}"` })
 export function say(error: unknown): string {
   if (!(error instanceof Error)) return String(error)
   const fields = error instanceof Refusal ? error.problem.fields : []
-  return [
-    error.message,
-    ...fields.map(({ path, message }) => `${sentence(inWords(path))}: ${message}.`),
-  ].join(' ')
+  return [error.message, ...fields.map(({ path, message }) => `${inWords(path)}: ${message}.`)].join(' ')
 }
-
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

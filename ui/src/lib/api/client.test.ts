@@ -1,0 +1,18 @@
+import { expect, it } from 'vitest'
+import { Refusal, say, Unreachable } from './client'
+
+it('names the fields of a refusal, whether they are on the page or not', () => {
+  const problem = {
+    type: 'about:blank',
+    title: 'Unprocessable',
+    status: 422,
+    detail: 'Nothing was saved.',
+    fields: [],
+  }
+  expect(say(new Refusal(problem))).toBe('Nothing was saved.')
+  const fields = [{ path: 'blocks.0.drill', message: 'an identifier was expected' }]
+  expect(say(new Refusal({ ...problem, fields }))).toBe(
+    'Nothing was saved. Block 1, drill: an identifier was expected.',
+  )
+  expect(say(new Unreachable())).toContain('Hodometer does not answer')
+})
