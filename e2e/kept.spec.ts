@@ -147,6 +147,29 @@ test('what is not sent yet stays when the page is fetched again', async ({ page,
   expect((await stored<Lesson>(demo, 'lessons', id)).document.title).toBe('Ines, Bram and the wind')
 })
 
+test('a form that is not sent yet outlives a reload', async ({ page, empty }) => {
+  await page.goto(`${empty.url}/#/students`)
+  await page.getByRole('button', { name: 'Add a student' }).click()
+  const student = page.getByRole('form', { name: 'New student' })
+  await student.getByLabel('Name').fill('Ivo Late')
+  await student.getByLabel('Name').press('Tab')
+  await page.reload()
+  await expect(student.getByLabel('Name')).toHaveValue('Ivo Late')
+  await student.getByRole('button', { name: 'Add' }).click()
+  await expect(page.getByRole('heading', { name: 'Ivo Late', exact: true })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Lessons' }).first().click()
+  await page.getByRole('button', { name: 'Plan a lesson' }).click()
+  const lesson = page.getByRole('form', { name: 'New lesson' })
+  await lesson.getByRole('checkbox', { name: 'Ivo Late' }).check()
+  await page.reload()
+  await expect(lesson.getByRole('checkbox', { name: 'Ivo Late' })).toBeChecked()
+  await lesson.getByRole('button', { name: 'Leave it' }).click()
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Plan a lesson' })).toBeVisible()
+  await expect(lesson).toHaveCount(0)
+})
+
 test('pages load after the browser said it is offline', async ({ page, demo }) => {
   await page.goto(demo.url)
   await page.getByRole('heading', { name: /^Today,/ }).waitFor()

@@ -4,7 +4,7 @@
     answer,
     api,
     Refusal,
-    say,
+    why,
     type Clock,
     type Goal,
     type GoalAsked,
@@ -53,9 +53,7 @@
 
 {#if query.error}
   <p class="text-error mt-2" role="alert">
-    {query.error instanceof Refusal
-      ? (query.error.problem.fields[0]?.message ?? query.error.message)
-      : say(query.error)}
+    {why(query.error)}
   </p>
 {:else if reckoned}
   <p class="mt-2 text-lg first-letter:uppercase" role="status" aria-label="What the goal takes">

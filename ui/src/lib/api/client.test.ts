@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { Refusal, say, Unreachable } from './client'
+import { Refusal, say, Unreachable, why } from './client'
 
 it('names the fields of a refusal, whether they are on the page or not', () => {
   const problem = {
@@ -14,5 +14,7 @@ it('names the fields of a refusal, whether they are on the page or not', () => {
   expect(say(new Refusal({ ...problem, fields }))).toBe(
     'Nothing was saved. Block 1, drill: an identifier was expected.',
   )
+  expect(why(new Refusal({ ...problem, fields }))).toBe('Block 1, drill: an identifier was expected.')
+  expect(why(new Refusal(problem))).toBe('Nothing was saved.')
   expect(say(new Unreachable())).toContain('Hodometer does not answer')
 })

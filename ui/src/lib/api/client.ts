@@ -122,7 +122,12 @@ export const over = (version: number) => ({ 'If-Match': `"${version}"` })
 
 /** say puts any error into words; a refusal names its fields, whether they are on the page or not. */
 export function say(error: unknown): string {
-  if (!(error instanceof Error)) return String(error)
-  const fields = error instanceof Refusal ? error.problem.fields : []
-  return [error.message, ...fields.map(({ path, message }) => `${inWords(path)}: ${message}.`)].join(' ')
+  if (!(error instanceof Refusal)) return error instanceof Error ? error.message : String(error)
+  return [error.message, named(error)].filter(Boolean).join(' ')
 }
+
+/** why says only what is wrong, for where nothing was to be saved. */
+export const why = (error: unknown) => (error instanceof Refusal && named(error)) || say(error)
+
+const named = (refusal: Refusal) =>
+  refusal.problem.fields.map(({ path, message }) => `${inWords(path)}: ${message}.`).join(' ')

@@ -167,7 +167,9 @@
       <TryOn {bench} drill={draft.document} words={words.data} />
     </div>
     {#if !builtIn}<div class="readout no-print mt-1 text-sm"><ReadOff moved={bench.moved} /></div>{/if}
-    {#if bench.refusal}<p class="text-error mt-1" role="alert">{bench.refusal}</p>{/if}
+    {#if bench.refusal && draft.status !== 'refused'}<p class="text-error mt-1" role="alert">
+        {bench.refusal}
+      </p>{/if}
   </div>
   <div class="flex flex-col gap-4">
     <section class="sheet" aria-labelledby="sequence">

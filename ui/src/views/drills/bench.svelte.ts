@@ -2,7 +2,7 @@ import {
   answer,
   api,
   Refusal,
-  say,
+  why,
   type Change,
   type DrillDocument,
   type Fit,
@@ -149,8 +149,7 @@ export class Bench {
         this.fields = {}
       } catch (error) {
         this.fields = error instanceof Refusal ? error.fields : {}
-        this.refusal =
-          error instanceof Refusal ? (error.problem.fields[0]?.message ?? error.message) : say(error)
+        this.refusal = why(error)
       }
     }
     this.#asking = false

@@ -10,6 +10,7 @@
   import { dayName } from '../../lib/words'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
+  import { keepUnsent, unsent } from '../../lib/unsent'
   import LessonCard from './LessonCard.svelte'
   import Past from './Past.svelte'
   import StudentPicker from './StudentPicker.svelte'
@@ -30,7 +31,8 @@
     minutes: number
     students: string[]
   }
-  let planning = $state<Plan | null>(null)
+  let planning = $state(unsent<Plan>('lesson'))
+  $effect(() => keepUnsent('lesson', $state.snapshot(planning)))
   let fields = $state<Record<string, string>>({})
   let refusal = $state('')
 
@@ -70,6 +72,7 @@
         blocks: ready.start,
       }
       await answer(api.PUT('/api/lessons/{id}', { params: { path: { id }, header: isNew }, body }))
+      planning = null
       await renew(client, keys.lessons)
       await push(`/lessons/${id}`)
     } catch (error) {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
-  import { answer, api, Refusal, say, type RallyAsked, type Working } from '../../lib/api/client'
+  import { answer, api, Refusal, why, type RallyAsked, type Working } from '../../lib/api/client'
   import { keys, wordsQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
@@ -138,9 +138,7 @@
   </div>
   {#if query.error}
     <p class="text-error mt-3" role="alert">
-      {query.error instanceof Refusal
-        ? (query.error.problem.fields[0]?.message ?? query.error.message)
-        : say(query.error)}
+      {why(query.error)}
     </p>
   {:else if rally}
     <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">{rally.sentence}.</p>

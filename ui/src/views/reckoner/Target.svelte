@@ -3,7 +3,7 @@
   import Court from '../../court/Court.svelte'
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
-  import { answer, api, Refusal, say, type TargetAsked, type Working } from '../../lib/api/client'
+  import { answer, api, Refusal, why, type TargetAsked, type Working } from '../../lib/api/client'
   import { keys, wordsQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
@@ -114,9 +114,7 @@
     </div>
     {#if query.error}
       <p class="text-error mt-3" role="alert">
-        {query.error instanceof Refusal
-          ? (query.error.problem.fields[0]?.message ?? query.error.message)
-          : say(query.error)}
+        {why(query.error)}
       </p>
     {:else if target}
       <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">

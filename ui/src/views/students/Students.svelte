@@ -7,6 +7,7 @@
   import { keys, renew, students, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
+  import { keepUnsent, unsent } from '../../lib/unsent'
   import ProfileForm from './ProfileForm.svelte'
 
   const client = useQueryClient()
@@ -28,7 +29,12 @@
     hurts: '',
     note: '',
   }
-  let adding = $state<{ id: string; profile: Profile } | null>(null)
+  interface Adding {
+    id: string
+    profile: Profile
+  }
+  let adding = $state(unsent<Adding>('student'))
+  $effect(() => keepUnsent('student', $state.snapshot(adding)))
   let fields = $state<Record<string, string>>({})
   let refusal = $state('')
 
