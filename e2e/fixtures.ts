@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import AxeBuilder from '@axe-core/playwright'
-import { test as base, expect, type Page, type TestInfo } from '@playwright/test'
+import { test as base, expect, type Locator, type Page, type TestInfo } from '@playwright/test'
 import { open, usual, type Club } from './club'
 
 interface Clubs {
@@ -68,6 +68,13 @@ export async function expectClean(page: Page, rules?: string[]) {
 }
 
 export { expect }
+
+/** choose takes the option of a list that has a text in it, once it is there. */
+export async function choose(list: Locator, text: string) {
+  const option = list.locator('option', { hasText: text }).first()
+  await option.waitFor({ state: 'attached' })
+  await list.selectOption({ label: (await option.textContent()) ?? '' })
+}
 
 /** kept stores a document of a kind over the interface of the program, and returns its id. */
 export async function kept(

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium as engine, type Page } from '@playwright/test'
 import { chromium } from './club'
-import { eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { choose, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 interface Lesson {
   title: string
@@ -39,9 +39,8 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
 
   // The same drill twice, and a game.
   const road = page.getByRole('group', { name: 'The lesson as a road' })
-  const drill = page.getByLabel('A drill to add')
   for (let i = 0; i < 2; i++) {
-    await drill.selectOption({ label: (await labelOf(page, 'Last Stretch')) ?? '' })
+    await choose(page.getByLabel('A drill to add'), 'Last Stretch')
     await page.getByRole('button', { name: 'Add the drill' }).click()
     await expect(road.getByRole('button', { name: /^\d\d:\d\d Last Stretch, / })).toHaveCount(i + 1)
   }
@@ -97,13 +96,6 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   await page.context().close()
   rmSync(folder, { recursive: true, force: true })
 })
-
-/** The text of the option for a drill, which says its minutes too. */
-async function labelOf(page: Page, drill: string) {
-  const option = page.getByLabel('A drill to add').locator('option', { hasText: drill })
-  await option.first().waitFor({ state: 'attached' })
-  return option.first().textContent()
-}
 
 test('a page that crashes gives back what was typed', async ({ context, demo }) => {
   const id = await lessonOf(demo, 'Ines and Bram')
@@ -222,10 +214,7 @@ test('a refusal names its field, also one without an input', async ({ page, demo
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Refused')
 
   // Also where a change is asked for: this shape is for another sport.
-  const shape = page.getByLabel('A shape of lesson')
-  const session = shape.locator('option', { hasText: 'Table session' })
-  await session.waitFor({ state: 'attached' })
-  await shape.selectOption({ label: (await session.textContent()) ?? '' })
+  await choose(page.getByLabel('A shape of lesson'), 'Table session')
   await page.getByRole('button', { name: 'Fill it with next steps' }).click()
   await expect(page.getByRole('status', { name: 'What the last change did' })).toContainText(
     'Who comes: Table session is for table tennis, and most of these play tennis.',
@@ -246,10 +235,7 @@ test('a game and a table session are saved as they are offered', async ({ page, 
     return (await stored<Lesson>(empty, 'lessons', id)).document.blocks.map((block) => block.title)
   }
   await expect.poll(titles).toContain('Game')
-  const shape = page.getByLabel('A shape of lesson')
-  const session = shape.locator('option', { hasText: 'Table session' })
-  await session.waitFor({ state: 'attached' })
-  await shape.selectOption({ label: (await session.textContent()) ?? '' })
+  await choose(page.getByLabel('A shape of lesson'), 'Table session')
   await page.getByRole('button', { name: 'Fill it with next steps' }).click()
   await expect.poll(titles).toContain('Games with a rule')
   await saved(page)

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import type { Club } from './club'
-import { eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { choose, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 /** Spoils stored documents in the file itself: text is replaced by text of the same length. */
 async function spoil(club: Club, from: string, to: string) {
@@ -114,10 +114,7 @@ test('what was said of one page does not follow to the next', async ({ page, dem
   const mine = 'Coin in the Corner (my version)'
   await expect(page.getByRole('heading', { name: mine })).toBeVisible()
   await openLesson(page, demo, 'Ines and Bram')
-  const drill = page.getByLabel('A drill to add')
-  const option = drill.locator('option', { hasText: mine })
-  await option.waitFor({ state: 'attached' })
-  await drill.selectOption({ label: (await option.textContent()) ?? '' })
+  await choose(page.getByLabel('A drill to add'), mine)
   await page.getByRole('button', { name: 'Add the drill' }).click()
   await expect(page.getByText('All changes saved')).toBeVisible()
 
