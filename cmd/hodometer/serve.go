@@ -10,6 +10,8 @@ import (
 	"net/http"
 	"os"
 	"path/filepath"
+	"strconv"
+	"strings"
 	"time"
 
 	"hodometer/api"
@@ -69,7 +71,7 @@ func serve(ctx context.Context, s service) error {
 	if err != nil {
 		return err
 	}
-	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\nEverything is kept in %s\n", listener.Addr(), path)
+	_, _ = fmt.Fprintf(s.out, "Hodometer is at %s\nEverything is kept in %s\n", strings.Join(addresses(listener.Addr()), "\n  and for other devices at "), path)
 	server := &http.Server{
 		Handler: handler, ErrorLog: slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
 		ReadHeaderTimeout: s.limits.header, ReadTimeout: s.limits.read, WriteTimeout: s.limits.write, IdleTimeout: s.limits.idle,
@@ -101,6 +103,27 @@ func (s service) listen(ctx context.Context) (net.Listener, error) {
 		return nil, errors.Join(fmt.Errorf("%s: %w", s.addr, errNetwork), listener.Close())
 	}
 	return listener, nil
+}
+
+// addresses are where a page can be opened that is served at an address: that one, or, where it stands for all
+// of this machine, the one for this machine and then those that other devices in the network use.
+func addresses(at net.Addr) []string {
+	tcp, ok := at.(*net.TCPAddr)
+	if !ok || !tcp.IP.IsUnspecified() {
+		return []string{"http://" + at.String()}
+	}
+	port := strconv.Itoa(tcp.Port)
+	list := []string{"http://" + net.JoinHostPort("127.0.0.1", port)}
+	all, err := net.InterfaceAddrs()
+	if err != nil {
+		return list // this machine is enough to go on
+	}
+	for _, each := range all {
+		if network, ok := each.(*net.IPNet); ok && network.IP.To4() != nil && network.IP.IsGlobalUnicast() {
+			list = append(list, "http://"+net.JoinHostPort(network.IP.String(), port))
+		}
+	}
+	return list
 }
 
 // open opens the file, and fills it where it is a new one of the demo.

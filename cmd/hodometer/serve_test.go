@@ -8,6 +8,7 @@ import (
 	"net"
 	"net/http"
 	"path/filepath"
+	"strconv"
 	"strings"
 	"sync"
 	"testing"
@@ -91,14 +92,14 @@ func TestOnlyOwnNamesAreAnswered(t *testing.T) {
 		require.Equal(t, http.StatusMisdirectedRequest, under(t, at, host), host)
 	}
 	// The address that a request came in at is answered, whichever of the machine's it is.
-	for _, own := range addresses(t) {
+	for _, own := range ownAddresses(t) {
 		at := net.JoinHostPort(own, port)
 		require.Equal(t, http.StatusOK, under(t, at, at), at)
 	}
 }
 
-// addresses are those of this machine, without the ones that are bound to an interface.
-func addresses(t *testing.T) []string {
+// ownAddresses are those of this machine, without the ones that are bound to an interface.
+func ownAddresses(t *testing.T) []string {
 	all, err := net.InterfaceAddrs()
 	require.NoError(t, err)
 	var list []string
@@ -108,6 +109,22 @@ func addresses(t *testing.T) []string {
 		}
 	}
 	return list
+}
+
+func TestEveryAddressThatIsPrintedAnswers(t *testing.T) {
+	address := start(t, func(s *service) { s.addr, s.network = "0.0.0.0:0", true })
+	require.True(t, strings.HasPrefix(address, "127.0.0.1:"), address)
+	_, port, err := net.SplitHostPort(address)
+	require.NoError(t, err)
+	n, err := strconv.Atoi(port)
+	require.NoError(t, err)
+	all := addresses(&net.TCPAddr{IP: net.IPv6unspecified, Port: n})
+	require.Equal(t, "http://"+address, all[0])
+	for _, each := range all {
+		at := strings.TrimPrefix(each, "http://")
+		require.Equal(t, http.StatusOK, under(t, at, at), at)
+	}
+	require.Equal(t, []string{"http://192.0.2.7:80"}, addresses(&net.TCPAddr{IP: net.IPv4(192, 0, 2, 7), Port: 80}))
 }
 
 func TestAStalledBodyIsGivenUp(t *testing.T) {
