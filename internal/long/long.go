@@ -12,46 +12,40 @@ import (
 	"pgregory.net/rapid"
 )
 
-var (
-	all  = os.Getenv("HODOMETER_LONG") != ""
-	seed = chosenSeed()
-)
+func all() bool { return os.Getenv("HODOMETER_LONG") != "" }
 
-func chosenSeed() uint64 {
+func seed() uint64 {
 	if n, err := strconv.ParseUint(os.Getenv("HODOMETER_SEED"), 10, 64); err == nil {
 		return n
 	}
 	return 1
 }
 
-// What rapid runs by itself; its own flags on the command line still win.
-func init() {
-	settings := map[string]string{"rapid.seed": strconv.FormatUint(seed, 10)}
-	if all {
-		settings = map[string]string{"rapid.checks": "1000"}
-	}
-	for name, value := range settings {
-		if err := flag.Set(name, value); err != nil {
-			panic(err)
-		}
-	}
-}
-
-// Check tries a property on values drawn by rapid: 100 from the seed, or 1000 that differ from run to run.
+// Check tries a property on values drawn by rapid: 100 from the seed, or 1000 that differ from run to run. Rapid's own
+// flags on the command line win.
 func Check(t *testing.T, property func(*rapid.T)) {
 	t.Helper()
+	name, value := "rapid.seed", strconv.FormatUint(seed(), 10)
+	if all() {
+		name, value = "rapid.checks", "1000"
+	}
+	if set := flag.Lookup(name); set.Value.String() == set.DefValue {
+		if err := flag.Set(name, value); err != nil {
+			t.Fatal(err)
+		}
+	}
 	rapid.Check(t, property)
 }
 
 // Some returns n of the items in their order, chosen by the seed, or all of them.
 func Some[T any](t testing.TB, items []T, n int) []T {
 	t.Helper()
-	if all || n >= len(items) {
+	if all() || n >= len(items) {
 		return items
 	}
-	t.Logf("a sample of %d of %d by seed %d", n, len(items), seed)
+	t.Logf("a sample of %d of %d by seed %d", n, len(items), seed())
 	chosen := make([]T, 0, n)
-	draw := rand.New(rand.NewPCG(seed, 0)) //nolint:gosec // a sample, not a secret
+	draw := rand.New(rand.NewPCG(seed(), 0)) //nolint:gosec // a sample, not a secret
 	for i, item := range items {
 		if draw.IntN(len(items)-i) < n-len(chosen) {
 			chosen = append(chosen, item)

@@ -1,33 +1,42 @@
-package long
+package long_test
 
 import (
-	"flag"
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
+
+	"hodometer/internal/long"
 )
 
+var sizes = []int{1, 2, 3, 5, 8, 12}
+
 func TestASampleKeepsItsOrderAndItsSize(t *testing.T) {
-	defer func(kept bool, was uint64) { all, seed = kept, was }(all, seed)
-	all = false
-	Check(t, func(t *rapid.T) {
-		seed = rapid.Uint64().Draw(t, "seed")
-		n := rapid.IntRange(0, 12).Draw(t, "n")
-		got := Some(&testing.T{}, []int{1, 2, 3, 5, 8, 12}, n)
-		require.Len(t, got, min(n, 6))
-		require.IsIncreasing(t, append([]int{0}, got...))
-	})
-	seed = 1
-	require.Equal(t, Some(t, []int{1, 2, 3, 5, 8, 12}, 2), Some(t, []int{1, 2, 3, 5, 8, 12}, 2))
-	all = true
-	require.Len(t, Some(t, []int{1, 2, 3}, 1), 3)
+	t.Setenv("HODOMETER_LONG", "")
+	seen := map[int]bool{}
+	for seed := range 200 {
+		t.Setenv("HODOMETER_SEED", strconv.Itoa(seed))
+		for n := range 8 {
+			got := long.Some(t, sizes, n)
+			require.Len(t, got, min(n, 6))
+			require.IsIncreasing(t, append([]int{0}, got...))
+			require.Equal(t, got, long.Some(t, sizes, n), "the same seed")
+		}
+		seen[long.Some(t, sizes, 1)[0]] = true
+	}
+	require.Len(t, seen, 6, "every item is in some sample")
+	t.Setenv("HODOMETER_LONG", "1")
+	require.Equal(t, sizes, long.Some(t, sizes, 1))
 }
 
-func TestRapidIsSeeded(t *testing.T) {
-	if all {
-		require.Equal(t, "1000", flag.Lookup("rapid.checks").Value.String())
-		return
+func TestThePropertiesOfAShortRunAreTheSameEachTime(t *testing.T) {
+	t.Setenv("HODOMETER_LONG", "")
+	draw := func() (drawn []uint64) {
+		long.Check(t, func(t *rapid.T) { drawn = append(drawn, rapid.Uint64().Draw(t, "number")) })
+		return drawn
 	}
-	require.Equal(t, flag.Lookup("rapid.seed").Value.String(), "1")
+	first := draw()
+	require.Len(t, first, 100)
+	require.Equal(t, first, draw())
 }
