@@ -66,6 +66,7 @@ test('taps outlive a server that is away', async ({ page, demo }) => {
   const made = page.getByRole('button', { name: 'Made', exact: true })
   await made.click()
   await expect(page.getByText('1 of 1')).toBeVisible()
+  await expect(page.getByText('in a row 1')).toBeVisible() // that is, it was answered
   await page.route('**/taps', (route) => route.abort())
   await made.click()
   await made.click()
