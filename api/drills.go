@@ -37,8 +37,8 @@ func (d Drill) worked(s coach.Settings) Drill {
 	return d
 }
 
-func asDrill(k store.Kept[drill.Document]) Drill {
-	return Drill{ID: k.ID, Version: k.Version, Away: k.Away, Document: k.Document}
+func asDrill(k store.Record[drill.Document]) Drill {
+	return Drill{ID: k.ID, Version: k.Revision, Away: k.Archived, Document: k.Document}
 }
 
 // Tried is a drill that is tried on somebody.
@@ -151,7 +151,7 @@ func (s *server) drillRoutes() []Route {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
-			kept, err := s.store.Drills.PutAway(ctx, p.ID, body.Away)
+			kept, err := s.store.Drills.Archive(ctx, p.ID, body.Away)
 			return asDrill(kept), err
 		}),
 		route("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p byID, body Duplicate) (Drill, error) {

@@ -93,7 +93,7 @@ func (s *server) lessonRoutes() []Route {
 			return s.lesson(ctx, kept)
 		}),
 		route("PUT", "/api/lessons/:id/away", "putLessonAway", "Put a lesson away, or bring it back", func(ctx context.Context, p byID, body Away) (Lesson, error) {
-			kept, err := s.store.Lessons.PutAway(ctx, p.ID, body.Away)
+			kept, err := s.store.Lessons.Archive(ctx, p.ID, body.Away)
 			if err != nil {
 				return Lesson{}, err
 			}
@@ -179,7 +179,7 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 		case err != nil:
 			return in, err
 		}
-		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document, Away: kept.Away})
+		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document, Away: kept.Archived})
 	}
 	for _, block := range d.Blocks {
 		if _, known := in.Drills[block.Drill]; known || block.Drill == "" {
@@ -220,7 +220,7 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, e
 	return in, in.Measure(ctx)
 }
 
-func (s *server) lesson(ctx context.Context, kept store.Kept[lesson.Document]) (Lesson, error) {
+func (s *server) lesson(ctx context.Context, kept store.Record[lesson.Document]) (Lesson, error) {
 	in, err := s.rated(ctx, kept.Document)
 	if err != nil {
 		return Lesson{}, err
@@ -252,7 +252,7 @@ func names(in lesson.Inputs) map[string]string {
 	return list
 }
 
-func slots(kept []store.Kept[lesson.Document]) []lesson.Slot {
+func slots(kept []store.Record[lesson.Document]) []lesson.Slot {
 	list := make([]lesson.Slot, len(kept))
 	for i, k := range kept {
 		list[i] = lesson.SlotOf(k.ID, k.Document)
@@ -282,7 +282,7 @@ func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan
 }
 
 // lay puts a kept lesson on the clock.
-func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in lesson.Inputs) (Lesson, error) {
+func (s *server) lay(ctx context.Context, kept store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
 	laid, err := plan(ctx, kept.Document, in)
 	if err != nil {
 		return Lesson{}, err
@@ -299,7 +299,7 @@ func (s *server) lay(ctx context.Context, kept store.Kept[lesson.Document], in l
 		state = Begun
 	}
 	return Lesson{
-		ID: kept.ID, Version: kept.Version, Away: kept.Away, State: state,
+		ID: kept.ID, Version: kept.Revision, Away: kept.Archived, State: state,
 		Document: kept.Document, People: people(in), Plan: laid, Clashes: []string{},
 	}, nil
 }
@@ -353,7 +353,7 @@ func (s *server) past(ctx context.Context, p paged, _ None) (Past, error) {
 }
 
 // listed lays lessons on the clock for a list. Those that cannot be laid out are told beside them.
-func (s *server) listed(ctx context.Context, kept []store.Kept[lesson.Document], broken []store.Unreadable) (Diary, error) {
+func (s *server) listed(ctx context.Context, kept []store.Record[lesson.Document], broken []store.Unreadable) (Diary, error) {
 	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []Lesson{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(kept)
 	for i, k := range kept {

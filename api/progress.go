@@ -95,7 +95,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
-	standings, err := s.store.Standings(ctx, id)
+	standings, err := s.store.LadderPositions(ctx, id)
 	if err != nil {
 		return Progress{}, err
 	}
@@ -130,9 +130,9 @@ func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, er
 }
 
 // strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
-func strokes(done []attempt, standings []store.Standing, engagement int) []StrokeProgress {
+func strokes(done []attempt, standings []store.LadderPosition, engagement int) []StrokeProgress {
 	var order []feed.Stroke
-	stands := map[feed.Stroke]store.Standing{}
+	stands := map[feed.Stroke]store.LadderPosition{}
 	for _, standing := range standings {
 		if _, seen := stands[standing.Stroke]; !seen {
 			order = append(order, standing.Stroke)
@@ -143,7 +143,7 @@ func strokes(done []attempt, standings []store.Standing, engagement int) []Strok
 		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
 		if _, seen := stands[a.Stroke]; !seen {
 			order = append(order, a.Stroke)
-			stands[a.Stroke] = store.Standing{Stroke: a.Stroke, Rung: a.Rung}
+			stands[a.Stroke] = store.LadderPosition{Stroke: a.Stroke, Rung: a.Rung}
 		}
 	}
 	slices.Sort(order)

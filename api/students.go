@@ -17,8 +17,8 @@ type Student struct {
 
 func (s Student) tag() int64 { return s.Version }
 
-func asStudent(k store.Kept[student.Profile]) Student {
-	return Student{ID: k.ID, Version: k.Version, Away: k.Away, Profile: k.Document}
+func asStudent(k store.Record[student.Profile]) Student {
+	return Student{ID: k.ID, Version: k.Revision, Away: k.Archived, Profile: k.Document}
 }
 
 // Away puts something away or brings it back.
@@ -45,7 +45,7 @@ func (s *server) studentRoutes() []Route {
 			return asStudent(kept), err
 		}),
 		route("PUT", "/api/students/:id/away", "putStudentAway", "Put a student away, or bring them back", func(ctx context.Context, p byID, body Away) (Student, error) {
-			kept, err := s.store.Students.PutAway(ctx, p.ID, body.Away)
+			kept, err := s.store.Students.Archive(ctx, p.ID, body.Away)
 			return asStudent(kept), err
 		}),
 		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", func(ctx context.Context, p byID, _ None) (None, error) {
@@ -58,7 +58,7 @@ func (s *server) studentRoutes() []Route {
 			if _, err := s.store.Students.Get(ctx, p.ID); err != nil {
 				return Progress{}, err
 			}
-			err := s.store.Stand(ctx, store.Standing{Student: p.ID, Stroke: body.Stroke, Rung: body.Rung, At: s.now()})
+			err := s.store.SetLadderPosition(ctx, store.LadderPosition{Student: p.ID, Stroke: body.Stroke, Rung: body.Rung, At: s.now()})
 			if err != nil {
 				return Progress{}, err
 			}
@@ -71,13 +71,13 @@ func (s *server) studentRoutes() []Route {
 type checked interface{ Check() error }
 
 // save keeps a checked document, new or over the version it builds on.
-func save[T checked](ctx context.Context, shelf store.Shelf[T], p keep, document T) (store.Kept[T], error) {
+func save[T checked](ctx context.Context, shelf store.Collection[T], p keep, document T) (store.Record[T], error) {
 	version, isNew, err := p.version()
 	if err != nil {
-		return store.Kept[T]{}, err
+		return store.Record[T]{}, err
 	}
 	if err := document.Check(); err != nil {
-		return store.Kept[T]{}, err
+		return store.Record[T]{}, err
 	}
 	if isNew {
 		return shelf.Create(ctx, p.ID, document)
@@ -86,7 +86,7 @@ func save[T checked](ctx context.Context, shelf store.Shelf[T], p keep, document
 }
 
 // list reads a shelf and turns every document into its answer.
-func list[T, A any](ctx context.Context, shelf store.Shelf[T], withAway bool, as func(store.Kept[T]) A) ([]A, error) {
+func list[T, A any](ctx context.Context, shelf store.Collection[T], withAway bool, as func(store.Record[T]) A) ([]A, error) {
 	kept, err := shelf.List(ctx, withAway)
 	if err != nil {
 		return nil, err

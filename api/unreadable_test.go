@@ -31,10 +31,10 @@ func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
 	db, err := sql.Open("sqlite", path)
 	require.NoError(t, err)
 	for statement, id := range map[string]string{
-		`INSERT INTO student (id, version, document) VALUES (?, 1, '{"name":"Bo","hand":7}')`:                                                                                                broken["student"],
-		`INSERT INTO drill (id, version, document) VALUES (?, 1, '{"name":"Torn","turns":"many')`:                                                                                            broken["drill"],
-		`INSERT INTO lesson (id, version, document) VALUES (?, 1, '{"title":"Torn too","date":"2026-03-10","minutes":"an hour"}')`:                                                           broken["lesson"],
-		`INSERT INTO lesson (id, version, document) VALUES (?, 1, '{"title":"Odd","date":"2026-03-10","start":"16:00","minutes":60,"students":["a","a"],"space":{},"blocks":[],"note":""}')`: broken["odd"],
+		`INSERT INTO student (id, revision, document) VALUES (?, 1, '{"name":"Bo","hand":7}')`:                                                                                                broken["student"],
+		`INSERT INTO drill (id, revision, document) VALUES (?, 1, '{"name":"Torn","turns":"many')`:                                                                                            broken["drill"],
+		`INSERT INTO lesson (id, revision, document) VALUES (?, 1, '{"title":"Torn too","date":"2026-03-10","minutes":"an hour"}')`:                                                           broken["lesson"],
+		`INSERT INTO lesson (id, revision, document) VALUES (?, 1, '{"title":"Odd","date":"2026-03-10","start":"16:00","minutes":60,"students":["a","a"],"space":{},"blocks":[],"note":""}')`: broken["odd"],
 	} {
 		_, err := db.ExecContext(t.Context(), statement, id)
 		require.NoError(t, err)

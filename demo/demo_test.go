@@ -47,7 +47,7 @@ func TestDemoHoldsAClub(t *testing.T) {
 			require.NotEmpty(t, run.Taps)
 		}
 	}
-	_, err = s.Students.PutAway(ctx, students[0].ID, true)
+	_, err = s.Students.Archive(ctx, students[0].ID, true)
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 
@@ -55,7 +55,7 @@ func TestDemoHoldsAClub(t *testing.T) {
 	require.NoError(t, err)
 	kept, err := again.Students.Get(ctx, students[0].ID)
 	require.NoError(t, err)
-	require.True(t, kept.Away, "a demo is opened as it was left")
+	require.True(t, kept.Archived, "a demo is opened as it was left")
 	require.NoError(t, again.Close())
 }
 

@@ -10,13 +10,13 @@ import (
 	"hodometer/core/coach"
 )
 
-// Settings returns the coach's settings and their version; the defaults, at version 0, before the
+// Settings returns the coach's settings and their revision; the defaults, at revision 0, before the
 // first change.
 func (s *Store) Settings(ctx context.Context) (coach.Settings, int64, error) {
 	settings := coach.Default()
-	var version int64
+	var revision int64
 	var text string
-	err := s.read.QueryRowContext(ctx, "SELECT version, document FROM coach WHERE id = 1").Scan(&version, &text)
+	err := s.read.QueryRowContext(ctx, "SELECT revision, document FROM coach WHERE id = 1").Scan(&revision, &text)
 	if errors.Is(err, sql.ErrNoRows) {
 		return settings, 0, nil
 	}
@@ -24,19 +24,19 @@ func (s *Store) Settings(ctx context.Context) (coach.Settings, int64, error) {
 		return settings, 0, err
 	}
 	// What an older file does not say keeps its default.
-	return settings, version, json.Unmarshal([]byte(text), &settings)
+	return settings, revision, json.Unmarshal([]byte(text), &settings)
 }
 
-// ChangeSettings puts new settings in the place of the given version, or fails with ErrStale. Settings that are
+// ChangeSettings puts new settings in the place of the given revision, or fails with ErrStale. Settings that are
 // there already, because their answer was lost, are answered like the first time.
-func (s *Store) ChangeSettings(ctx context.Context, version int64, settings coach.Settings) (int64, error) {
+func (s *Store) ChangeSettings(ctx context.Context, revision int64, settings coach.Settings) (int64, error) {
 	text, err := json.Marshal(settings)
 	if err != nil {
 		return 0, err
 	}
-	statement, args := "UPDATE coach SET document = ?, version = version + 1 WHERE version = ?", []any{string(text), version}
-	if version == 0 {
-		statement, args = "INSERT INTO coach (id, version, document) VALUES (1, 1, ?) ON CONFLICT DO NOTHING", args[:1]
+	statement, args := "UPDATE coach SET document = ?, revision = revision + 1 WHERE revision = ?", []any{string(text), revision}
+	if revision == 0 {
+		statement, args = "INSERT INTO coach (id, revision, document) VALUES (1, 1, ?) ON CONFLICT DO NOTHING", args[:1]
 	}
 	result, err := s.write.ExecContext(ctx, statement, args...)
 	if err != nil {
@@ -45,10 +45,10 @@ func (s *Store) ChangeSettings(ctx context.Context, version int64, settings coac
 	if n, err := result.RowsAffected(); err != nil {
 		return 0, err
 	} else if n > 0 {
-		return version + 1, nil
+		return revision + 1, nil
 	}
 	var there int64
-	err = s.read.QueryRowContext(ctx, "SELECT version FROM coach WHERE id = 1 AND document = ?", string(text)).Scan(&there)
+	err = s.read.QueryRowContext(ctx, "SELECT revision FROM coach WHERE id = 1 AND document = ?", string(text)).Scan(&there)
 	if errors.Is(err, sql.ErrNoRows) {
 		return 0, fmt.Errorf("settings: %w", ErrStale)
 	}

@@ -40,8 +40,8 @@ type Remark struct {
 	Remark     string
 }
 
-// Standing is a rung that a student came to.
-type Standing struct {
+// LadderPosition is a rung that a student came to.
+type LadderPosition struct {
 	Student string
 	Stroke  feed.Stroke
 	Rung    progress.Rung
@@ -241,23 +241,23 @@ func scanRemark(rows *sql.Rows) (Remark, error) {
 	return r, err
 }
 
-// Stand keeps a rung that a student came to.
-func (s *Store) Stand(ctx context.Context, standing Standing) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO standing (student, stroke, at, rung) VALUES (?, ?, ?, ?)
-		ON CONFLICT DO UPDATE SET rung = excluded.rung`, standing.Student, standing.Stroke, writeTime(standing.At), standing.Rung)
+// SetLadderPosition keeps a rung that a student came to.
+func (s *Store) SetLadderPosition(ctx context.Context, position LadderPosition) error {
+	_, err := s.write.ExecContext(ctx, `INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?)
+		ON CONFLICT DO UPDATE SET rung = excluded.rung`, position.Student, position.Stroke, writeTime(position.At), position.Rung)
 	return err
 }
 
-// Standings returns the rungs a student came to, oldest first.
-func (s *Store) Standings(ctx context.Context, studentID string) ([]Standing, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (Standing, error) {
-		standing := Standing{Student: studentID}
+// LadderPositions returns the rungs a student came to, oldest first.
+func (s *Store) LadderPositions(ctx context.Context, studentID string) ([]LadderPosition, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (LadderPosition, error) {
+		position := LadderPosition{Student: studentID}
 		var at string
-		err := rows.Scan(&standing.Stroke, &standing.Rung, &at)
+		err := rows.Scan(&position.Stroke, &position.Rung, &at)
 		if err != nil {
-			return standing, err
+			return position, err
 		}
-		standing.At, err = readTime(at)
-		return standing, err
-	}, "SELECT stroke, rung, at FROM standing WHERE student = ? ORDER BY at", studentID)
+		position.At, err = readTime(at)
+		return position, err
+	}, "SELECT stroke, rung, at FROM ladder_position WHERE student = ? ORDER BY at", studentID)
 }

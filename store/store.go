@@ -29,9 +29,9 @@ var migrations embed.FS
 type Store struct {
 	write, read *sql.DB
 
-	Students Shelf[student.Profile]
-	Drills   Shelf[drill.Document]
-	Lessons  Shelf[lesson.Document]
+	Students Collection[student.Profile]
+	Drills   Collection[drill.Document]
+	Lessons  Collection[lesson.Document]
 }
 
 // Open opens a file, making it where there is none, and brings its tables up to date. The caller
@@ -52,9 +52,9 @@ func Open(ctx context.Context, path string) (*Store, error) {
 	}
 	read.SetMaxOpenConns(4)
 	s.read = read
-	s.Students = Shelf[student.Profile]{store: s, table: "student"}
-	s.Drills = Shelf[drill.Document]{store: s, table: "drill"}
-	s.Lessons = Shelf[lesson.Document]{store: s, table: "lesson"}
+	s.Students = Collection[student.Profile]{store: s, table: "student"}
+	s.Drills = Collection[drill.Document]{store: s, table: "drill"}
+	s.Lessons = Collection[lesson.Document]{store: s, table: "lesson"}
 	return s, nil
 }
 
@@ -67,16 +67,20 @@ func dsn(path string, more ...string) string {
 }
 
 func (s *Store) migrate(ctx context.Context) error {
-	files, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return err
-	}
-	provider, err := goose.NewProvider(goose.DialectSQLite3, s.write, files)
+	provider, err := migrator(s.write)
 	if err != nil {
 		return err
 	}
 	_, err = provider.Up(ctx)
 	return err
+}
+
+func migrator(db *sql.DB) (*goose.Provider, error) {
+	files, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return nil, err
+	}
+	return goose.NewProvider(goose.DialectSQLite3, db, files)
 }
 
 // Close closes the file.

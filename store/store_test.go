@@ -13,8 +13,10 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
+	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
 	"hodometer/core/tally"
@@ -37,26 +39,14 @@ func fresh(t *testing.T) *store.Store {
 // groups changed places in more than one way.
 func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "old.db")
-	s, err := store.Open(t.Context(), path)
-	require.NoError(t, err)
-	require.NoError(t, s.Close())
-	db, err := sql.Open("sqlite", path)
-	require.NoError(t, err)
-	_, err = db.ExecContext(t.Context(), `INSERT INTO drill (id, version, document)
+	require.NoError(t, store.FileOf(t.Context(), path, 1, `INSERT INTO drill (id, version, document)
 		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
 		INSERT INTO lesson (id, version, document) VALUES
 		('b', 1, '{"version":1,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"n","blocks":[
 			{"id":"1","kind":"ball warm-up","title":"Warm","minutes":8,"effort":4,"calls":[{"minute":0,"say":"Go"}],"roles":["net","back"],"swap":1.5},
 			{"id":"2","kind":"break","title":"Water","minutes":4,"effort":0,"calls":[],"roles":[]}]}'),
-		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}');
-		ALTER TABLE run DROP COLUMN aim;
-		ALTER TABLE tap DROP COLUMN landing;
-		ALTER TABLE tap DROP COLUMN zone;
-		ALTER TABLE tap DROP COLUMN choice;
-		DELETE FROM goose_db_version WHERE version_id > 1`)
-	require.NoError(t, err)
-	require.NoError(t, db.Close())
-	s = open(t, path)
+		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}')`))
+	s := open(t, path)
 	kept, err := s.Drills.Get(t.Context(), "a")
 	require.NoError(t, err)
 	require.Equal(t, drill.Version, kept.Document.Version)
@@ -77,11 +67,11 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 	require.Empty(t, old.Document.Blocks)
 }
 
-func TestShelf(t *testing.T) {
+func TestCollection(t *testing.T) {
 	s, ctx := fresh(t), t.Context()
 	first, err := s.Students.Create(ctx, "a", student.Profile{Name: "Ada"})
 	require.NoError(t, err)
-	require.EqualValues(t, 1, first.Version)
+	require.EqualValues(t, 1, first.Revision)
 
 	again, err := s.Students.Create(ctx, "a", student.Profile{Name: "Ada"})
 	require.NoError(t, err, "a retry is answered like the first time")
@@ -91,7 +81,7 @@ func TestShelf(t *testing.T) {
 
 	second, err := s.Students.Replace(ctx, "a", 1, student.Profile{Name: "Ada B."})
 	require.NoError(t, err)
-	require.EqualValues(t, 2, second.Version)
+	require.EqualValues(t, 2, second.Revision)
 	newest, err := s.Students.Replace(ctx, "a", 1, student.Profile{Name: "lost"})
 	require.ErrorIs(t, err, store.ErrStale)
 	require.Equal(t, second, newest, "who comes second is shown what is there")
@@ -99,7 +89,7 @@ func TestShelf(t *testing.T) {
 	require.NoError(t, err, "a save whose answer was lost is answered like the first time")
 	require.Equal(t, second, again)
 
-	_, err = s.Students.PutAway(ctx, "a", true)
+	_, err = s.Students.Archive(ctx, "a", true)
 	require.NoError(t, err)
 	list, err := s.Students.List(ctx, false)
 	require.NoError(t, err)
@@ -107,7 +97,7 @@ func TestShelf(t *testing.T) {
 	list, err = s.Students.List(ctx, true)
 	require.NoError(t, err)
 	require.Len(t, list, 1)
-	_, err = s.Students.PutAway(ctx, "nobody", true)
+	_, err = s.Students.Archive(ctx, "nobody", true)
 	require.ErrorIs(t, err, store.ErrNotFound)
 
 	require.NoError(t, s.Students.Erase(ctx, "a"))
@@ -116,7 +106,7 @@ func TestShelf(t *testing.T) {
 	require.ErrorIs(t, s.Students.Erase(ctx, "a"), store.ErrNotFound)
 }
 
-func TestOnlyOneOfManySavesOfAVersionWins(t *testing.T) {
+func TestOnlyOneOfManySavesOfARevisionWins(t *testing.T) {
 	s, ctx := fresh(t), t.Context()
 	_, err := s.Drills.Create(ctx, "d", drill.Document{Name: "start"})
 	require.NoError(t, err)
@@ -188,7 +178,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	clock := lesson.Clock{Anchor: at, Second: 65, Running: true}
 	require.NoError(t, s.SetClock(ctx, "l", clock, false))
 	require.NoError(t, s.SetRemark(ctx, store.Remark{Lesson: "l", Student: "ada", Engagement: 8, Remark: "bright"}))
-	require.NoError(t, s.Stand(ctx, store.Standing{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}))
+	require.NoError(t, s.SetLadderPosition(ctx, store.LadderPosition{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}))
 
 	s = open(t, path)
 	runs, err := s.RunsOfLesson(ctx, "l")
@@ -205,9 +195,9 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	remarks, err := s.RemarksOfStudent(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, 8, remarks[0].Engagement)
-	standings, err := s.Standings(ctx, "ada")
+	positions, err := s.LadderPositions(ctx, "ada")
 	require.NoError(t, err)
-	require.EqualValues(t, "direction", standings[0].Rung)
+	require.EqualValues(t, "direction", positions[0].Rung)
 	lessons, _, err := s.LessonsBetween(ctx, "2026-03-10", "2026-03-10")
 	require.NoError(t, err)
 	require.Len(t, lessons, 1)
@@ -224,8 +214,8 @@ func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
 	db, err := sql.Open("sqlite", path)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, db.Close()) })
-	_, err = db.ExecContext(ctx, `INSERT INTO student (id, version, document) VALUES ('a', 1, '{"name":'), ('b', 1, '{"name":"Bo"}'), ('c', 1, '{"name":7}'), ('d', 1, '{"name":"Di","shoe":41}');
-		INSERT INTO lesson (id, version, document) VALUES ('x', 1, '{"title":"Odd","date":"2026-03-10","minutes":"an hour"}'), ('y', 1, '{"date":17}'),
+	_, err = db.ExecContext(ctx, `INSERT INTO student (id, revision, document) VALUES ('a', 1, '{"name":'), ('b', 1, '{"name":"Bo"}'), ('c', 1, '{"name":7}'), ('d', 1, '{"name":"Di","shoe":41}');
+		INSERT INTO lesson (id, revision, document) VALUES ('x', 1, '{"title":"Odd","date":"2026-03-10","minutes":"an hour"}'), ('y', 1, '{"date":17}'),
 			('z', 1, '{"title":"Good","date":"2026-03-10","start":"16:00","minutes":60}')`)
 	require.NoError(t, err)
 	students, err := s.Students.List(ctx, false)
@@ -266,21 +256,50 @@ func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
 
 func TestInstantsOfAFarFutureAreMended(t *testing.T) {
 	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
-	s, err := store.Open(ctx, path)
-	require.NoError(t, err)
-	require.NoError(t, s.Close())
-	db, err := sql.Open("sqlite", path)
-	require.NoError(t, err)
-	_, err = db.ExecContext(ctx, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{}');
+	require.NoError(t, store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{}');
 		INSERT INTO lesson (id, version, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
 		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '10000-01-01T04:59:59.000Z');
-		INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '10000-01-01T04:59:59.000Z');
-		DELETE FROM goose_db_version WHERE version_id > 5`)
-	require.NoError(t, err)
-	require.NoError(t, db.Close())
-	s = open(t, path)
+		INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '10000-01-01T04:59:59.000Z')`))
+	s := open(t, path)
 	runs, err := s.RunsOfStudent(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, 9999, runs[0].At.Year())
 	require.Len(t, runs[0].Taps, 1, "what was counted is kept")
+}
+
+// TestFilesOfEveryEarlierVersionAreKept writes the same club into a file as it was after each migration, and compares
+// what is read after the later ones.
+func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
+	at := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
+	for migration := int64(1); migration <= 6; migration++ {
+		path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+		require.NoError(t, store.FileOf(ctx, path, migration, `
+			INSERT INTO student (id, version, away, document) VALUES ('ada', 4, 1, '{"name":"Ada","age":"adult","hand":"left"}');
+			INSERT INTO lesson (id, version, document) VALUES ('l', 2, '{"version":2,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["ada"],"space":{},"note":"","blocks":[]}');
+			INSERT INTO coach (id, version, document) VALUES (1, 3, '{"basket":50}');
+			INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '2026-03-10T16:00:00.000Z');
+			INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '2026-03-10T16:00:00.000Z'), ('r', 1, 'turn', 3, 5, '2026-03-10T16:00:00.000Z');
+			INSERT INTO standing (student, stroke, rung, at) VALUES ('ada', 'forehand', 'depth', '2026-03-10T16:00:00.000Z')`), "migration %d", migration)
+		s := open(t, path)
+		ada, err := s.Students.Get(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, store.Record[student.Profile]{
+			ID: "ada", Revision: 4, Archived: true, Document: student.Profile{Name: "Ada", Age: student.Adult, Hand: student.LeftHand},
+		}, ada)
+		pair, err := s.Lessons.Get(ctx, "l")
+		require.NoError(t, err)
+		require.Equal(t, int64(2), pair.Revision)
+		require.Equal(t, []string{"ada"}, pair.Document.Students)
+		settings, revision, err := s.Settings(ctx)
+		require.NoError(t, err)
+		require.Equal(t, int64(3), revision)
+		require.Equal(t, 50, settings.Basket)
+		runs, err := s.RunsOfStudent(ctx, "ada")
+		require.NoError(t, err)
+		require.Len(t, runs, 1)
+		require.Equal(t, []tally.Entry{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}, runs[0].Taps)
+		positions, err := s.LadderPositions(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: feed.Forehand, Rung: progress.Depth, At: at}}, positions)
+	}
 }
