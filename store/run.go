@@ -4,13 +4,11 @@ import (
 	"context"
 	"database/sql"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
-	"hodometer/core/lesson"
 	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/tally"
@@ -30,45 +28,6 @@ type Run struct {
 	Aim     *court.Point // where its target was, on the court; nil where that is not known
 	At      time.Time
 	Taps    []tally.Entry // in order
-}
-
-// Remark is what a student's lesson felt like.
-type Remark struct {
-	Lesson     string
-	Student    string
-	Engagement int // out of ten; 0 where none was given
-	Remark     string
-}
-
-// LadderPosition is a rung that a student came to.
-type LadderPosition struct {
-	Student string
-	Stroke  feed.Stroke
-	Rung    progress.Rung
-	At      time.Time
-}
-
-// Clock returns where a lesson stands; ok is false where it was not begun.
-func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
-	var anchor string
-	err = s.read.QueryRowContext(ctx, "SELECT anchor, second, running, finished FROM clock WHERE lesson = ?", lessonID).
-		Scan(&anchor, &clock.Second, &clock.Running, &finished)
-	if errors.Is(err, sql.ErrNoRows) {
-		return clock, false, false, nil
-	}
-	if err != nil {
-		return clock, false, false, err
-	}
-	clock.Anchor, err = readTime(anchor)
-	return clock, finished, true, err
-}
-
-// SetClock keeps where a lesson stands.
-func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Clock, finished bool) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
-		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
-		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished)
-	return err
 }
 
 // AddTaps keeps taps of a run, making the run where it is new. A tap that is there already is passed
@@ -207,57 +166,4 @@ func readPlace[T court.Point | court.Zone](text sql.NullString) (*T, error) {
 		return nil, fmt.Errorf("place %s: %w", text.String, err)
 	}
 	return &p, nil
-}
-
-// SetRemark keeps a remark. It fails with ErrNotFound where the lesson or the student was erased.
-func (s *Store) SetRemark(ctx context.Context, r Remark) error {
-	result, err := s.write.ExecContext(ctx, `INSERT INTO remark (lesson, student, engagement, remark)
-		SELECT lesson.id, student.id, ?, ? FROM lesson, student WHERE lesson.id = ? AND student.id = ?
-		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, remark = excluded.remark`, r.Engagement, r.Remark, r.Lesson, r.Student)
-	if err != nil {
-		return err
-	}
-	if n, err := result.RowsAffected(); err != nil || n == 0 {
-		return errors.Join(err, fmt.Errorf("remark on %s: %w", r.Student, ErrNotFound))
-	}
-	return nil
-}
-
-// RemarksOfLesson returns the remarks of a lesson.
-func (s *Store) RemarksOfLesson(ctx context.Context, lessonID string) ([]Remark, error) {
-	return collect(ctx, s.read, scanRemark, "SELECT lesson, student, engagement, remark FROM remark WHERE lesson = ? ORDER BY student", lessonID)
-}
-
-// RemarksOfStudent returns a student's remarks, oldest lesson first.
-func (s *Store) RemarksOfStudent(ctx context.Context, studentID string) ([]Remark, error) {
-	return collect(ctx, s.read, scanRemark, `SELECT remark.lesson, remark.student, remark.engagement, remark.remark
-		FROM remark JOIN lesson ON lesson.id = remark.lesson WHERE remark.student = ?
-		ORDER BY lesson.date, json_extract(lesson.document, '$.start')`, studentID)
-}
-
-func scanRemark(rows *sql.Rows) (Remark, error) {
-	var r Remark
-	err := rows.Scan(&r.Lesson, &r.Student, &r.Engagement, &r.Remark)
-	return r, err
-}
-
-// SetLadderPosition keeps a rung that a student came to.
-func (s *Store) SetLadderPosition(ctx context.Context, position LadderPosition) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?)
-		ON CONFLICT DO UPDATE SET rung = excluded.rung`, position.Student, position.Stroke, writeTime(position.At), position.Rung)
-	return err
-}
-
-// LadderPositions returns the rungs a student came to, oldest first.
-func (s *Store) LadderPositions(ctx context.Context, studentID string) ([]LadderPosition, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (LadderPosition, error) {
-		position := LadderPosition{Student: studentID}
-		var at string
-		err := rows.Scan(&position.Stroke, &position.Rung, &at)
-		if err != nil {
-			return position, err
-		}
-		position.At, err = readTime(at)
-		return position, err
-	}, "SELECT stroke, rung, at FROM ladder_position WHERE student = ? ORDER BY at", studentID)
 }
