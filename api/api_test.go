@@ -210,10 +210,10 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 func TestPutAwayAndErase(t *testing.T) {
 	c := newClub(t)
 	id := c.student(ada())
-	require.True(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/away", api.Away{Away: true})).Away)
+	require.True(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", api.Archiving{Archived: true})).Archived)
 	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
-	require.Len(t, read[[]api.Student](t, c.ask("GET", "/api/students?away=true", nil)), 1)
-	require.False(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/away", api.Away{})).Away)
+	require.Len(t, read[[]api.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
+	require.False(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", api.Archiving{})).Archived)
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+id, nil).Code)
 	readProblem(t, c.ask("GET", "/api/students/"+id, nil), http.StatusNotFound)
 }
@@ -222,10 +222,10 @@ func TestSettings(t *testing.T) {
 	c := newClub(t)
 	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
 	s.Settings.Units = "feet"
-	kept := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
-	require.EqualValues(t, 1, kept.Version)
+	record := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	require.EqualValues(t, 1, record.Revision)
 	again := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
-	require.Equal(t, kept, again, "sent again, it is answered like the first time")
+	require.Equal(t, record, again, "sent again, it is answered like the first time")
 	other := s.Settings
 	other.Basket++
 	readProblem(t, c.ask("PUT", "/api/settings", other, "If-Match", `"0"`), http.StatusPreconditionFailed)

@@ -110,11 +110,11 @@ func (s *server) courtsideRoutes() []Route {
 		route("POST", "/api/lessons/:id/taps", "addTaps", "Count balls; the same taps may be sent again", s.addTaps),
 		route("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
 		route("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body Remark) (Afterwards, error) {
-			kept, err := s.store.Lessons.Get(ctx, p.ID)
+			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
 				return Afterwards{}, err
 			}
-			if !slices.Contains(kept.Document.Students, p.Student) {
+			if !slices.Contains(record.Document.Students, p.Student) {
 				return Afterwards{}, problem(http.StatusNotFound, "This student is not in the lesson.")
 			}
 			err = s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Remark: body.Remark})
@@ -130,23 +130,23 @@ func (s *server) courtsideRoutes() []Route {
 }
 
 func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
-	kept, err := s.store.Lessons.Get(ctx, id)
+	record, err := s.store.Lessons.Get(ctx, id)
 	if err != nil {
 		return Courtside{}, err
 	}
-	in, err := s.inputs(ctx, kept.Document)
+	in, err := s.inputs(ctx, record.Document)
 	if err != nil {
 		return Courtside{}, err
 	}
-	laid, err := s.lay(ctx, kept, in)
+	laid, err := s.lay(ctx, record, in)
 	if err != nil {
 		return Courtside{}, err
 	}
-	counters, err := s.counters(ctx, id, kept.Document, in)
+	counters, err := s.counters(ctx, id, record.Document, in)
 	if err != nil {
 		return Courtside{}, err
 	}
-	answer := Courtside{Lesson: laid, Sheet: lesson.RunSheet(kept.Document, laid.Plan, in), Counters: counters}
+	answer := Courtside{Lesson: laid, Sheet: lesson.RunSheet(record.Document, laid.Plan, in), Counters: counters}
 	clock, _, begun, err := s.store.Clock(ctx, id)
 	if begun {
 		answer.Clock, answer.Second = &clock, clock.At(s.now())
@@ -211,11 +211,11 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	for i, entry := range body.Entries {
 		wrong.Under(invalid.Join("entries", i), entry.Check())
 	}
-	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return nil, err
 	}
-	d := kept.Document
+	d := record.Document
 	i := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i < 0 || d.Blocks[i].Drill == "" {
 		wrong.Add("block", "this lesson has no such drill any more")

@@ -20,14 +20,14 @@ import (
 // Drill is a drill on the list, built-in or a coach's own.
 type Drill struct {
 	ID       string         `json:"id"`
-	Version  int64          `json:"version"`
-	Away     bool           `json:"away" description:"Put away; can be brought back"`
+	Revision int64          `json:"revision"`
+	Archived bool           `json:"archived" description:"Out of the lists; can be brought back"`
 	BuiltIn  bool           `json:"builtIn" description:"Stays as it is; duplicate it to change it"`
 	Document drill.Document `json:"document"`
 	Report   *drill.Report  `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
 }
 
-func (d Drill) tag() int64 { return d.Version }
+func (d Drill) tag() int64 { return d.Revision }
 
 // worked adds the report to a drill.
 func (d Drill) worked(s coach.Settings) Drill {
@@ -38,7 +38,7 @@ func (d Drill) worked(s coach.Settings) Drill {
 }
 
 func asDrill(k store.Record[drill.Document]) Drill {
-	return Drill{ID: k.ID, Version: k.Revision, Away: k.Archived, Document: k.Document}
+	return Drill{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: k.Document}
 }
 
 // Tried is a drill that is tried on somebody.
@@ -144,28 +144,28 @@ func (s *server) drillRoutes() []Route {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
-			kept, err := save(ctx, s.store.Drills, p, body)
-			return asDrill(kept), err
+			record, err := save(ctx, s.store.Drills, p, body)
+			return asDrill(record), err
 		}),
-		route("PUT", "/api/drills/:id/away", "putDrillAway", "Put a drill away, or bring it back", func(ctx context.Context, p byID, body Away) (Drill, error) {
+		route("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p byID, body Archiving) (Drill, error) {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
-			kept, err := s.store.Drills.Archive(ctx, p.ID, body.Away)
-			return asDrill(kept), err
+			record, err := s.store.Drills.Archive(ctx, p.ID, body.Archived)
+			return asDrill(record), err
 		}),
 		route("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p byID, body Duplicate) (Drill, error) {
 			original, err := s.drill(ctx, p.ID)
 			if err != nil {
 				return Drill{}, err
 			}
-			kept, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
-			return asDrill(kept), err
+			record, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
+			return asDrill(record), err
 		}),
 		route("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p byID, _ None) ([]Use, error) {
-			kept, err := s.store.LessonsWith(ctx, p.ID, s.now().Format(time.DateOnly))
-			uses := make([]Use, len(kept))
-			for i, k := range kept {
+			record, err := s.store.LessonsWith(ctx, p.ID, s.now().Format(time.DateOnly))
+			uses := make([]Use, len(record))
+			for i, k := range record {
 				uses[i] = Use{ID: k.ID, Title: k.Document.Title, Date: k.Document.Date, Start: k.Document.Start}
 			}
 			return uses, err
@@ -204,20 +204,20 @@ func refuseBuiltIn(id string) error {
 // drill finds a drill, built-in or kept.
 func (s *server) drill(ctx context.Context, id string) (Drill, error) {
 	if document, ok := libraryDrill(id); ok {
-		return Drill{ID: id, Version: 1, BuiltIn: true, Document: document}, nil
+		return Drill{ID: id, Revision: 1, BuiltIn: true, Document: document}, nil
 	}
-	kept, err := s.store.Drills.Get(ctx, id)
-	return asDrill(kept), err
+	record, err := s.store.Drills.Get(ctx, id)
+	return asDrill(record), err
 }
 
 func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, error) {
-	own, err := list(ctx, s.store.Drills, p.Away, asDrill)
+	own, err := list(ctx, s.store.Drills, p.Archived, asDrill)
 	if err != nil {
 		return nil, err
 	}
 	drills := []Drill{}
 	for _, stored := range drill.Library() {
-		drills = append(drills, Drill{ID: stored.ID, Version: 1, BuiltIn: true, Document: stored.Document})
+		drills = append(drills, Drill{ID: stored.ID, Revision: 1, BuiltIn: true, Document: stored.Document})
 	}
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
@@ -266,11 +266,11 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 // whom is the player that a drill is tried on, and what is known of them.
 func (s *server) whom(ctx context.Context, body Tried) (footwork.Player, drill.Who, error) {
 	if body.Student != "" {
-		kept, err := s.store.Students.Get(ctx, body.Student)
+		record, err := s.store.Students.Get(ctx, body.Student)
 		if err != nil {
 			return footwork.Player{}, drill.Who{}, err
 		}
-		p := kept.Document
+		p := record.Document
 		who, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
 		who.Level = p.Level
 		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), who, err

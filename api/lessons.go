@@ -28,18 +28,18 @@ func (State) Enum() []any { return []any{Planned, Begun, Finished} }
 
 // Person is a student as a lesson shows them.
 type Person struct {
-	ID    string       `json:"id"`
-	Name  string       `json:"name"`
-	Hand  student.Hand `json:"hand"`
-	Away  bool         `json:"away" description:"Put away"`
-	Watch []string     `json:"watch" description:"Faults to watch"`
+	ID       string       `json:"id"`
+	Name     string       `json:"name"`
+	Hand     student.Hand `json:"hand"`
+	Archived bool         `json:"archived" description:"Out of the lists"`
+	Watch    []string     `json:"watch" description:"Faults to watch"`
 }
 
 // Lesson is a lesson laid on the clock.
 type Lesson struct {
 	ID       string          `json:"id"`
-	Version  int64           `json:"version"`
-	Away     bool            `json:"away" description:"Put away; can be brought back"`
+	Revision int64           `json:"revision"`
+	Archived bool            `json:"archived" description:"Out of the lists; can be brought back"`
 	State    State           `json:"state"`
 	Document lesson.Document `json:"document"`
 	People   []Person        `json:"people"`
@@ -47,7 +47,7 @@ type Lesson struct {
 	Clashes  []string        `json:"clashes" description:"Other lessons at the same time, in words"`
 }
 
-func (l Lesson) tag() int64 { return l.Version }
+func (l Lesson) tag() int64 { return l.Revision }
 
 // Diary is the lessons of some days.
 type Diary struct {
@@ -79,25 +79,25 @@ func (s *server) lessonRoutes() []Route {
 		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
 		route("GET", "/api/lessons/past", "listPastLessons", "Lessons before today, the latest first", s.past),
 		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (Lesson, error) {
-			kept, err := s.store.Lessons.Get(ctx, p.ID)
+			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
 				return Lesson{}, err
 			}
-			return s.lesson(ctx, kept)
+			return s.lesson(ctx, record)
 		}),
 		route("PUT", "/api/lessons/:id", "keepLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (Lesson, error) {
-			kept, err := save(ctx, s.store.Lessons, p, body)
+			record, err := save(ctx, s.store.Lessons, p, body)
 			if err != nil {
 				return Lesson{}, err
 			}
-			return s.lesson(ctx, kept)
+			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id/away", "putLessonAway", "Put a lesson away, or bring it back", func(ctx context.Context, p byID, body Away) (Lesson, error) {
-			kept, err := s.store.Lessons.Archive(ctx, p.ID, body.Away)
+		route("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p byID, body Archiving) (Lesson, error) {
+			record, err := s.store.Lessons.Archive(ctx, p.ID, body.Archived)
 			if err != nil {
 				return Lesson{}, err
 			}
-			return s.lesson(ctx, kept)
+			return s.lesson(ctx, record)
 		}),
 		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks),
 		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]lesson.Template, error) {
@@ -172,14 +172,14 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, 
 	}
 	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
 	for _, id := range d.Students {
-		kept, err := s.store.Students.Get(ctx, id)
+		record, err := s.store.Students.Get(ctx, id)
 		switch {
 		case errors.Is(err, store.ErrNotFound), errors.Is(err, store.ErrUnreadable):
 			continue
 		case err != nil:
 			return in, err
 		}
-		in.People = append(in.People, lesson.Person{ID: id, Profile: kept.Document, Away: kept.Archived})
+		in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
 	}
 	for _, block := range d.Blocks {
 		if _, known := in.Drills[block.Drill]; known || block.Drill == "" {
@@ -220,16 +220,16 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, e
 	return in, in.Measure(ctx)
 }
 
-func (s *server) lesson(ctx context.Context, kept store.Record[lesson.Document]) (Lesson, error) {
-	in, err := s.rated(ctx, kept.Document)
+func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document]) (Lesson, error) {
+	in, err := s.rated(ctx, record.Document)
 	if err != nil {
 		return Lesson{}, err
 	}
-	laid, err := s.lay(ctx, kept, in)
+	laid, err := s.lay(ctx, record, in)
 	if err != nil {
 		return Lesson{}, err
 	}
-	laid.Clashes, err = s.clashes(ctx, kept.ID, kept.Document, in)
+	laid.Clashes, err = s.clashes(ctx, record.ID, record.Document, in)
 	return laid, err
 }
 
@@ -252,9 +252,9 @@ func names(in lesson.Inputs) map[string]string {
 	return list
 }
 
-func slots(kept []store.Record[lesson.Document]) []lesson.Slot {
-	list := make([]lesson.Slot, len(kept))
-	for i, k := range kept {
+func slots(record []store.Record[lesson.Document]) []lesson.Slot {
+	list := make([]lesson.Slot, len(record))
+	for i, k := range record {
 		list[i] = lesson.SlotOf(k.ID, k.Document)
 	}
 	return list
@@ -282,12 +282,12 @@ func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan
 }
 
 // lay puts a kept lesson on the clock.
-func (s *server) lay(ctx context.Context, kept store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
-	laid, err := plan(ctx, kept.Document, in)
+func (s *server) lay(ctx context.Context, record store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
+	laid, err := plan(ctx, record.Document, in)
 	if err != nil {
 		return Lesson{}, err
 	}
-	_, finished, begun, err := s.store.Clock(ctx, kept.ID)
+	_, finished, begun, err := s.store.Clock(ctx, record.ID)
 	if err != nil {
 		return Lesson{}, err
 	}
@@ -299,15 +299,15 @@ func (s *server) lay(ctx context.Context, kept store.Record[lesson.Document], in
 		state = Begun
 	}
 	return Lesson{
-		ID: kept.ID, Version: kept.Revision, Away: kept.Archived, State: state,
-		Document: kept.Document, People: people(in), Plan: laid, Clashes: []string{},
+		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: state,
+		Document: record.Document, People: people(in), Plan: laid, Clashes: []string{},
 	}, nil
 }
 
 func people(in lesson.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand, Away: p.Away, Watch: p.Profile.Watch}
+		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}
 		if list[i].Watch == nil {
 			list[i].Watch = []string{}
 		}
@@ -328,11 +328,11 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 		return Diary{}, wrong.Err()
 	}
 	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
-	kept, broken, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
+	record, broken, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
 	if err != nil {
 		return Diary{}, err
 	}
-	return s.listed(ctx, kept, broken)
+	return s.listed(ctx, record, broken)
 }
 
 // pastPage is how many past lessons are listed at once.
@@ -343,20 +343,20 @@ func (s *server) past(ctx context.Context, p paged, _ None) (Past, error) {
 	if p.Skip < 0 {
 		return Past{}, invalid.Fields{{Path: "skip", Message: "at least 0"}}
 	}
-	kept, broken, err := s.store.LessonsBefore(ctx, s.now().Format(time.DateOnly), p.Skip, pastPage+1)
+	record, broken, err := s.store.LessonsBefore(ctx, s.now().Format(time.DateOnly), p.Skip, pastPage+1)
 	if err != nil {
 		return Past{}, err
 	}
-	more := len(kept)+len(broken) > pastPage
-	diary, err := s.listed(ctx, kept[:min(len(kept), pastPage)], broken)
+	more := len(record)+len(broken) > pastPage
+	diary, err := s.listed(ctx, record[:min(len(record), pastPage)], broken)
 	return Past{Diary: diary, More: more}, err
 }
 
 // listed lays lessons on the clock for a list. Those that cannot be laid out are told beside them.
-func (s *server) listed(ctx context.Context, kept []store.Record[lesson.Document], broken []store.Unreadable) (Diary, error) {
+func (s *server) listed(ctx context.Context, record []store.Record[lesson.Document], broken []store.Unreadable) (Diary, error) {
 	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []Lesson{}, Unreadable: asUnreadable(StoredLesson, broken)}
-	all := slots(kept)
-	for i, k := range kept {
+	all := slots(record)
+	for i, k := range record {
 		in, err := s.inputs(ctx, k.Document)
 		if err != nil {
 			return Diary{}, err

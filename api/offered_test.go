@@ -20,12 +20,12 @@ import (
 // roundTrip keeps a document, reads it again, and keeps what came back: it must stay the same.
 func roundTrip(t *testing.T, c *club, kind string, document any) {
 	path := "/api/" + kind + "/" + newID()
-	var kept, again struct {
+	var record, again struct {
 		Document json.RawMessage `json:"document"`
 	}
-	require.NoError(t, json.Unmarshal(c.ok("PUT", path, document, fresh, "*"), &kept))
-	require.NoError(t, json.Unmarshal(c.ok("PUT", path, string(kept.Document), "If-Match", `"1"`), &again))
-	require.JSONEq(t, string(kept.Document), string(again.Document))
+	require.NoError(t, json.Unmarshal(c.ok("PUT", path, document, fresh, "*"), &record))
+	require.NoError(t, json.Unmarshal(c.ok("PUT", path, string(record.Document), "If-Match", `"1"`), &again))
+	require.JSONEq(t, string(record.Document), string(again.Document))
 }
 
 // ok returns the body of an answer that must be good.

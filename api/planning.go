@@ -160,7 +160,7 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	kept, err := s.store.Students.Get(ctx, body.Student)
+	record, err := s.store.Students.Get(ctx, body.Student)
 	if err != nil {
 		return lesson.Variant{}, err
 	}
@@ -172,7 +172,7 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 			return lesson.Variant{}, err
 		}
 	}
-	who.Level = kept.Document.Level
+	who.Level = record.Document.Level
 	return body.Document.Propose(ctx, body.Block, body.Student, who, in)
 }
 
@@ -190,7 +190,7 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]le
 
 // copies keeps copies of a lesson and returns them, laid on the clock with their clashes.
 func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, error) {
-	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return nil, err
 	}
@@ -200,7 +200,7 @@ func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, err
 	}
 	again := make([]lesson.Document, len(body.IDs))
 	for i, id := range body.IDs {
-		again[i] = kept.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
+		again[i] = record.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
 		if err := errors.Join(checkID(id), again[i].Check()); err != nil {
 			return nil, err
 		}
@@ -219,23 +219,23 @@ func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, err
 }
 
 func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
-	kept, err := s.store.Lessons.Get(ctx, p.ID)
+	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return Sheet{}, err
 	}
-	laid, err := s.lesson(ctx, kept)
+	laid, err := s.lesson(ctx, record)
 	if err != nil {
 		return Sheet{}, err
 	}
-	in, err := s.inputs(ctx, kept.Document)
+	in, err := s.inputs(ctx, record.Document)
 	if err != nil {
 		return Sheet{}, err
 	}
-	sheet := Sheet{Lesson: laid, Cues: lesson.RunSheet(kept.Document, laid.Plan, in), Drills: []DrillOnSheet{}}
-	if sheet.Courts, err = lesson.CourtPlans(kept.Document, laid.Plan, in); err != nil {
+	sheet := Sheet{Lesson: laid, Cues: lesson.RunSheet(record.Document, laid.Plan, in), Drills: []DrillOnSheet{}}
+	if sheet.Courts, err = lesson.CourtPlans(record.Document, laid.Plan, in); err != nil {
 		return Sheet{}, err
 	}
-	for _, block := range kept.Document.Blocks {
+	for _, block := range record.Document.Blocks {
 		document, known := in.Drills[block.Drill]
 		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Drill }) {
 			continue

@@ -46,15 +46,15 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	require.NotEmpty(t, courts[0].Walk)
 
 	id := newID()
-	kept := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, put.Document, fresh, "*"))
-	require.Empty(t, kept.Clashes)
-	require.Equal(t, put.Plan, kept.Plan, "the plan that was shown is the one that is kept")
+	record := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, put.Document, fresh, "*"))
+	require.Empty(t, record.Clashes)
+	require.Equal(t, put.Plan, record.Plan, "the plan that was shown is the one that is kept")
 	copies := map[string]any{"ids": []string{newID(), newID(), newID()}, "date": "2026-03-17"}
 	made := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
 	require.Len(t, made, 3)
 	require.Equal(t, "2026-03-31", made[2].Document.Date)
 	again := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
-	require.Equal(t, made[0].Version, again[0].Version, "asked twice, made once")
+	require.Equal(t, made[0].Revision, again[0].Revision, "asked twice, made once")
 	sameHour := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
 	require.Equal(t, "Overlaps with Pair, 16:00 to 17:00; Ada and Ben are in both.", sameHour[0].Clashes[0])
 	diary := read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
@@ -66,14 +66,14 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	c := newClub(t)
 	ada, ben, block, id := c.student(ada()), c.student(named("Ben", student.Adult)), newID(), newID()
-	kept := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
+	record := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
 	entry := map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 6, "at": c.now}
 	taps := func(run, block, who string) map[string]any {
 		return map[string]any{"run": run, "block": block, "student": who, "entries": []any{entry}}
 	}
 	read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), block, ada)))
 
-	late := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", lessonChange(kept.Document, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{ada, ben}, Second: 12 * 60}})))
+	late := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", lessonChange(record.Document, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{ada, ben}, Second: 12 * 60}})))
 	require.Len(t, late.Document.Blocks, 3)
 	rest := late.Document.Blocks[2]
 	require.Equal(t, block, rest.Continues)

@@ -27,7 +27,7 @@ type Route struct {
 // None is the shape of nothing: no parameters, no body, or no answer.
 type None struct{}
 
-// tagged is an answer with a version, which becomes its ETag.
+// tagged is an answer with a revision, which becomes its ETag.
 type tagged interface{ tag() int64 }
 
 // route makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
@@ -100,28 +100,28 @@ type byID struct {
 }
 
 // keep is the parameter of a route that saves one thing: new with If-None-Match: *, or over the
-// version in If-Match.
+// revision in If-Match.
 type keep struct {
 	ID          string `param:"id" path:"id" format:"uuid"`
-	IfMatch     string `header:"If-Match" description:"The version that the change builds on, in quotes"`
+	IfMatch     string `header:"If-Match" description:"The revision that the change builds on, in quotes"`
 	IfNoneMatch string `header:"If-None-Match" description:"* for something new"`
 }
 
-// version returns the version a change builds on; isNew says that there is none yet.
-func (k keep) version() (version int64, isNew bool, err error) {
+// revision returns the revision a change builds on; isNew says that there is none yet.
+func (k keep) revision() (revision int64, isNew bool, err error) {
 	if k.IfNoneMatch == "*" {
 		return 0, true, checkID(k.ID)
 	}
 	if k.IfMatch == "" {
-		return 0, false, problem(http.StatusPreconditionRequired, "Say which version this change builds on, so that nothing newer is lost.",
-			invalid.Field{Path: "If-Match", Message: "the version in quotes, or If-None-Match: * for something new"})
+		return 0, false, problem(http.StatusPreconditionRequired, "Say which revision this change builds on, so that nothing newer is lost.",
+			invalid.Field{Path: "If-Match", Message: "the revision in quotes, or If-None-Match: * for something new"})
 	}
 	text, err := strconv.Unquote(k.IfMatch)
 	if err == nil {
-		version, err = strconv.ParseInt(text, 10, 64)
+		revision, err = strconv.ParseInt(text, 10, 64)
 	}
 	if err != nil {
-		return 0, false, problem(http.StatusBadRequest, "The version in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a version in quotes was expected, "3"`})
+		return 0, false, problem(http.StatusBadRequest, "The revision in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a revision in quotes was expected, "3"`})
 	}
-	return version, false, nil
+	return revision, false, nil
 }

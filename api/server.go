@@ -108,11 +108,11 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {
-		kept := "no-cache"
+		record := "no-cache"
 		if strings.HasPrefix(c.Request().URL.Path, "/assets/") {
-			kept = "public, max-age=31536000, immutable"
+			record = "public, max-age=31536000, immutable"
 		}
-		c.Response().Header().Set("Cache-Control", kept)
+		c.Response().Header().Set("Cache-Control", record)
 		served.ServeHTTP(c.Response(), c.Request())
 		return nil
 	}

@@ -9,44 +9,44 @@ import (
 
 // Student is a student on the list.
 type Student struct {
-	ID      string          `json:"id"`
-	Version int64           `json:"version"`
-	Away    bool            `json:"away" description:"Put away; can be brought back"`
-	Profile student.Profile `json:"profile"`
+	ID       string          `json:"id"`
+	Revision int64           `json:"revision"`
+	Archived bool            `json:"archived" description:"Out of the lists; can be brought back"`
+	Profile  student.Profile `json:"profile"`
 }
 
-func (s Student) tag() int64 { return s.Version }
+func (s Student) tag() int64 { return s.Revision }
 
 func asStudent(k store.Record[student.Profile]) Student {
-	return Student{ID: k.ID, Version: k.Revision, Away: k.Archived, Profile: k.Document}
+	return Student{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Profile: k.Document}
 }
 
-// Away puts something away or brings it back.
-type Away struct {
-	Away bool `json:"away"`
+// Archiving takes something out of the lists or brings it back.
+type Archiving struct {
+	Archived bool `json:"archived"`
 }
 
 // listed is the parameter of a list.
 type listed struct {
-	Away bool `query:"away" description:"Also what was put away"`
+	Archived bool `query:"archived" description:"Also what is archived"`
 }
 
 func (s *server) studentRoutes() []Route {
 	return []Route{
 		route("GET", "/api/students", "listStudents", "All students", func(ctx context.Context, p listed, _ None) ([]Student, error) {
-			return list(ctx, s.store.Students, p.Away, asStudent)
+			return list(ctx, s.store.Students, p.Archived, asStudent)
 		}),
 		route("GET", "/api/students/:id", "getStudent", "One student", func(ctx context.Context, p byID, _ None) (Student, error) {
-			kept, err := s.store.Students.Get(ctx, p.ID)
-			return asStudent(kept), err
+			record, err := s.store.Students.Get(ctx, p.ID)
+			return asStudent(record), err
 		}),
 		route("PUT", "/api/students/:id", "keepStudent", "Add or change a student", func(ctx context.Context, p keep, body student.Profile) (Student, error) {
-			kept, err := save(ctx, s.store.Students, p, body)
-			return asStudent(kept), err
+			record, err := save(ctx, s.store.Students, p, body)
+			return asStudent(record), err
 		}),
-		route("PUT", "/api/students/:id/away", "putStudentAway", "Put a student away, or bring them back", func(ctx context.Context, p byID, body Away) (Student, error) {
-			kept, err := s.store.Students.Archive(ctx, p.ID, body.Away)
-			return asStudent(kept), err
+		route("PUT", "/api/students/:id/archived", "archiveStudent", "Archive a student, or bring them back", func(ctx context.Context, p byID, body Archiving) (Student, error) {
+			record, err := s.store.Students.Archive(ctx, p.ID, body.Archived)
+			return asStudent(record), err
 		}),
 		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", func(ctx context.Context, p byID, _ None) (None, error) {
 			return None{}, s.store.Students.Erase(ctx, p.ID)
@@ -70,9 +70,9 @@ func (s *server) studentRoutes() []Route {
 // checked is a document that knows its own rules.
 type checked interface{ Check() error }
 
-// save keeps a checked document, new or over the version it builds on.
-func save[T checked](ctx context.Context, shelf store.Collection[T], p keep, document T) (store.Record[T], error) {
-	version, isNew, err := p.version()
+// save keeps a checked document, new or over the revision it builds on.
+func save[T checked](ctx context.Context, collection store.Collection[T], p keep, document T) (store.Record[T], error) {
+	revision, isNew, err := p.revision()
 	if err != nil {
 		return store.Record[T]{}, err
 	}
@@ -80,19 +80,19 @@ func save[T checked](ctx context.Context, shelf store.Collection[T], p keep, doc
 		return store.Record[T]{}, err
 	}
 	if isNew {
-		return shelf.Create(ctx, p.ID, document)
+		return collection.Create(ctx, p.ID, document)
 	}
-	return shelf.Replace(ctx, p.ID, version, document)
+	return collection.Replace(ctx, p.ID, revision, document)
 }
 
 // list reads a shelf and turns every document into its answer.
-func list[T, A any](ctx context.Context, shelf store.Collection[T], withAway bool, as func(store.Record[T]) A) ([]A, error) {
-	kept, err := shelf.List(ctx, withAway)
+func list[T, A any](ctx context.Context, collection store.Collection[T], withArchived bool, as func(store.Record[T]) A) ([]A, error) {
+	record, err := collection.List(ctx, withArchived)
 	if err != nil {
 		return nil, err
 	}
-	answers := make([]A, len(kept))
-	for i, k := range kept {
+	answers := make([]A, len(record))
+	for i, k := range record {
 		answers[i] = as(k)
 	}
 	return answers, nil

@@ -43,11 +43,11 @@ type ofKind struct {
 func (s *server) unreadableRoutes() []Route {
 	return []Route{
 		route("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ None) ([]Unreadable, error) {
-			shelf, err := s.stored(p.Kind)
+			collection, err := s.stored(p.Kind)
 			if err != nil {
 				return nil, err
 			}
-			broken, err := shelf.Unreadable(ctx)
+			broken, err := collection.Unreadable(ctx)
 			return asUnreadable(p.Kind, broken), err
 		}),
 	}
@@ -106,11 +106,11 @@ func why(err error) string {
 // storedText answers with a document as it is stored, to be saved as a file.
 func (s *server) storedText(c *echo.Context) error {
 	kind, id := Stored(c.Param("kind")), c.Param("id")
-	shelf, err := s.stored(kind)
+	collection, err := s.stored(kind)
 	if err != nil {
 		return err
 	}
-	text, err := shelf.Text(c.Request().Context(), id)
+	text, err := collection.Text(c.Request().Context(), id)
 	if err != nil {
 		return err
 	}

@@ -97,8 +97,8 @@ export async function stored<T>(
   club: Club,
   kind: string,
   id: string,
-): Promise<{ document: T; version: number }> {
-  return (await (await fetch(`${club.url}/api/${kind}/${id}`)).json()) as { document: T; version: number }
+): Promise<{ document: T; revision: number }> {
+  return (await (await fetch(`${club.url}/api/${kind}/${id}`)).json()) as { document: T; revision: number }
 }
 
 /** Eight juniors, invented. */

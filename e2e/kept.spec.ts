@@ -176,7 +176,7 @@ test('pages load after the browser said it is offline', async ({ page, demo }) =
 
 test('a save whose answer was lost is sent again without a quarrel', async ({ page, demo }) => {
   const id = await openLesson(page, demo, 'Ines and Bram')
-  const before = (await stored<Lesson>(demo, 'lessons', id)).version
+  const before = (await stored<Lesson>(demo, 'lessons', id)).revision
   let lost = 0
   await page.route('**/api/lessons/*', async (route) => {
     if (route.request().method() !== 'PUT' || lost > 0) return route.fallback()
@@ -191,7 +191,7 @@ test('a save whose answer was lost is sent again without a quarrel', async ({ pa
   await expect(page.getByText('changed somewhere else')).toHaveCount(0)
   const after = await stored<Lesson>(demo, 'lessons', id)
   expect(after.document.title).toBe('Ines and Bram, again')
-  expect(after.version).toBe(before + 1)
+  expect(after.revision).toBe(before + 1)
 })
 
 test('a refusal names its field, also one without an input', async ({ page, demo }) => {

@@ -119,8 +119,8 @@ test('what was said of one page does not follow to the next', async ({ page, dem
   await expect(page.getByText('All changes saved')).toBeVisible()
 
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: `Put away ${mine}`, exact: true }).click()
-  const notice = page.getByText(/is put away\./)
+  await page.getByRole('button', { name: `Archive ${mine}`, exact: true }).click()
+  const notice = page.getByText(/is archived\./)
   await expect(notice).toContainText(
     /It stays in the lessons that have it: Ines and Bram on \d{4}-\d\d-\d\d at \d\d:\d\d\./,
   )

@@ -22,7 +22,7 @@ var ErrUnreadable = errors.New("cannot be read")
 type Record[T any] struct {
 	ID       string
 	Revision int64 // grows by one with every change
-	Archived bool  // archived; it can be brought back
+	Archived bool  // out of the lists; it can be brought back
 	Document T
 }
 

@@ -47,12 +47,12 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 			{"id":"2","kind":"break","title":"Water","minutes":4,"effort":0,"calls":[],"roles":[]}]}'),
 		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}')`))
 	s := open(t, path)
-	kept, err := s.Drills.Get(t.Context(), "a")
+	record, err := s.Drills.Get(t.Context(), "a")
 	require.NoError(t, err)
-	require.Equal(t, drill.Version, kept.Document.Version)
-	require.Equal(t, "Old", kept.Document.Name)
-	require.Len(t, kept.Document.Pattern.Tasks, 1)
-	require.InDelta(t, 1, kept.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
+	require.Equal(t, drill.Version, record.Document.Version)
+	require.Equal(t, "Old", record.Document.Name)
+	require.Len(t, record.Document.Pattern.Tasks, 1)
+	require.InDelta(t, 1, record.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
 
 	old, err := s.Lessons.Get(t.Context(), "b")
 	require.NoError(t, err)
@@ -148,9 +148,9 @@ func TestSettings(t *testing.T) {
 	require.ErrorIs(t, err, store.ErrStale)
 	_, err = s.ChangeSettings(ctx, version, settings)
 	require.NoError(t, err)
-	kept, _, err := s.Settings(ctx)
+	record, _, err := s.Settings(ctx)
 	require.NoError(t, err)
-	require.Equal(t, settings, kept)
+	require.Equal(t, settings, record)
 }
 
 func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
@@ -187,11 +187,11 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	mine, err := s.RunsOfStudent(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, runs, mine)
-	kept, finished, ok, err := s.Clock(ctx, "l")
+	record, finished, ok, err := s.Clock(ctx, "l")
 	require.NoError(t, err)
 	require.True(t, ok)
 	require.False(t, finished)
-	require.Equal(t, clock, kept)
+	require.Equal(t, clock, record)
 	remarks, err := s.RemarksOfStudent(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, 8, remarks[0].Engagement)

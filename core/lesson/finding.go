@@ -87,8 +87,8 @@ func missing(d Document, in Inputs) []Finding {
 		all = append(all, found(Warning, Block{}, units.Count(n, "student of this lesson was erased.", "students of this lesson were erased.")+" The lesson is planned for those who are left; take the others out of the booking."))
 	}
 	for _, p := range in.People {
-		if p.Away {
-			all = append(all, found(Note, Block{}, p.Profile.Name+" is put away. Bring them back, or take them out of the booking."))
+		if p.Archived {
+			all = append(all, found(Note, Block{}, p.Profile.Name+" is archived. Bring them back, or take them out of the booking."))
 		}
 	}
 	return all

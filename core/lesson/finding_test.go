@@ -110,7 +110,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 		{"a limit", func(_ *lesson.Document, in *lesson.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 150}
 		}, "Ben: 172 balls planned, and the limit is 150", 0},
-		{"a student who is put away", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Away = true }, "Ada is put away", -1},
+		{"a student who is archived", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Archived = true }, "Ada is archived", -1},
 		{"a student who was erased", func(_ *lesson.Document, in *lesson.Inputs) { in.People = in.People[:1] }, "1 student of this lesson was erased", -1},
 		{"nobody left for a block", func(d *lesson.Document, _ *lesson.Inputs) { d.Blocks[2].People = []string{"gone"} }, "nobody is left for it", 0},
 		{"a drill deleted since", func(_ *lesson.Document, in *lesson.Inputs) { in.Drills = nil }, "no longer there", 0},

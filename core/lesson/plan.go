@@ -20,9 +20,9 @@ import (
 
 // Person is a student of the lesson.
 type Person struct {
-	ID      string
-	Profile student.Profile
-	Away    bool // put away
+	ID       string
+	Profile  student.Profile
+	Archived bool // out of the lists
 }
 
 // Inputs is what a lesson is laid out from, besides its own document.

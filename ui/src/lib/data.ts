@@ -33,8 +33,10 @@ export const keys = {
   regions: (court: string) => ['regions', court] as const,
 }
 
-export const students = (away: boolean) => answer(api.GET('/api/students', { params: { query: { away } } }))
-export const drills = (away: boolean) => answer(api.GET('/api/drills', { params: { query: { away } } }))
+export const students = (archived: boolean) =>
+  answer(api.GET('/api/students', { params: { query: { archived } } }))
+export const drills = (archived: boolean) =>
+  answer(api.GET('/api/drills', { params: { query: { archived } } }))
 export const diary = (back: number, ahead: number) =>
   answer(api.GET('/api/lessons', { params: { query: { back, ahead } } }))
 

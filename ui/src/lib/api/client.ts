@@ -117,8 +117,8 @@ function asProblem(error: unknown, response: Response): Problem {
 /** isNew is the precondition of saving something for the first time. */
 export const isNew = { 'If-None-Match': '*' }
 
-/** over is the precondition of saving over a version. */
-export const over = (version: number) => ({ 'If-Match': `"${version}"` })
+/** over is the precondition of saving over a revision. */
+export const over = (revision: number) => ({ 'If-Match': `"${revision}"` })
 
 /** say puts any error into words; a refusal names its fields, whether they are on the page or not. */
 export function say(error: unknown): string {

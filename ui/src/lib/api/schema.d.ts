@@ -141,7 +141,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drills/{id}/away": {
+    "/api/drills/{id}/archived": {
         parameters: {
             query?: never;
             header?: never;
@@ -149,8 +149,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Put a drill away, or bring it back */
-        put: operations["putDrillAway"];
+        /** Archive a drill, or bring it back */
+        put: operations["archiveDrill"];
         post?: never;
         delete?: never;
         options?: never;
@@ -397,7 +397,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{id}/away": {
+    "/api/lessons/{id}/archived": {
         parameters: {
             query?: never;
             header?: never;
@@ -405,8 +405,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Put a lesson away, or bring it back */
-        put: operations["putLessonAway"];
+        /** Archive a lesson, or bring it back */
+        put: operations["archiveLesson"];
         post?: never;
         delete?: never;
         options?: never;
@@ -638,7 +638,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/students/{id}/away": {
+    "/api/students/{id}/archived": {
         parameters: {
             query?: never;
             header?: never;
@@ -646,8 +646,8 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Put a student away, or bring them back */
-        put: operations["putStudentAway"];
+        /** Archive a student, or bring them back */
+        put: operations["archiveStudent"];
         post?: never;
         delete?: never;
         options?: never;
@@ -736,8 +736,8 @@ export interface components {
             change: components["schemas"]["LessonChange"];
             document: components["schemas"]["LessonDocument"];
         };
-        Away: {
-            away: boolean;
+        Archiving: {
+            archived: boolean;
         };
         Blocks: {
             drills: components["schemas"]["LessonBlock"][];
@@ -1196,8 +1196,8 @@ export interface components {
             move: components["schemas"]["DrillMove"];
         };
         Drill: {
-            /** @description Put away; can be brought back */
-            away: boolean;
+            /** @description Out of the lists; can be brought back */
+            archived: boolean;
             /** @description Stays as it is; duplicate it to change it */
             builtIn: boolean;
             document: components["schemas"]["DrillDocument"];
@@ -1205,7 +1205,7 @@ export interface components {
             /** @description For one right-hander; null where the document no longer makes sense */
             report: null | components["schemas"]["DrillReport"];
             /** Format: int64 */
-            version: number;
+            revision: number;
         };
         DrillAimed: {
             /** @description Where they are aimed */
@@ -1945,17 +1945,17 @@ export interface components {
             text?: string;
         };
         Lesson: {
-            /** @description Put away; can be brought back */
-            away: boolean;
+            /** @description Out of the lists; can be brought back */
+            archived: boolean;
             /** @description Other lessons at the same time, in words */
             clashes: string[];
             document: components["schemas"]["LessonDocument"];
             id: string;
             people: components["schemas"]["Person"][];
             plan: components["schemas"]["LessonPlan"];
-            state: components["schemas"]["State"];
             /** Format: int64 */
-            version: number;
+            revision: number;
+            state: components["schemas"]["State"];
         };
         LessonBlock: {
             calls: components["schemas"]["LessonCall"][];
@@ -2561,8 +2561,8 @@ export interface components {
             unreadable: components["schemas"]["Unreadable"][];
         };
         Person: {
-            /** @description Put away */
-            away: boolean;
+            /** @description Out of the lists */
+            archived: boolean;
             hand: components["schemas"]["StudentHand"];
             id: string;
             name: string;
@@ -2765,9 +2765,9 @@ export interface components {
              * @description The same with Shift
              */
             nudgeFine: number;
-            settings: components["schemas"]["CoachSettings"];
             /** Format: int64 */
-            version: number;
+            revision: number;
+            settings: components["schemas"]["CoachSettings"];
         };
         Sheet: {
             courts: components["schemas"]["LessonCourtPlan"][];
@@ -2790,12 +2790,12 @@ export interface components {
             stroke: components["schemas"]["FeedStroke"];
         };
         Student: {
-            /** @description Put away; can be brought back */
-            away: boolean;
+            /** @description Out of the lists; can be brought back */
+            archived: boolean;
             id: string;
             profile: components["schemas"]["StudentProfile"];
             /** Format: int64 */
-            version: number;
+            revision: number;
         };
         /** @enum {string} */
         StudentAgeBand: "under 8" | "8 to 10" | "11 to 13" | "14 to 17" | "adult" | "60 and over";
@@ -3073,8 +3073,8 @@ export interface operations {
     listDrills: {
         parameters: {
             query?: {
-                /** @description Also what was put away */
-                away?: boolean;
+                /** @description Also what is archived */
+                archived?: boolean;
             };
             header?: never;
             path?: never;
@@ -3263,7 +3263,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description The version that the change builds on, in quotes */
+                /** @description The revision that the change builds on, in quotes */
                 "If-Match"?: string;
                 /** @description * for something new */
                 "If-None-Match"?: string;
@@ -3298,7 +3298,7 @@ export interface operations {
             };
         };
     };
-    putDrillAway: {
+    archiveDrill: {
         parameters: {
             query?: never;
             header?: never;
@@ -3309,7 +3309,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Away"];
+                "application/json": components["schemas"]["Archiving"];
             };
         };
         responses: {
@@ -3745,7 +3745,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description The version that the change builds on, in quotes */
+                /** @description The revision that the change builds on, in quotes */
                 "If-Match"?: string;
                 /** @description * for something new */
                 "If-None-Match"?: string;
@@ -3810,7 +3810,7 @@ export interface operations {
             };
         };
     };
-    putLessonAway: {
+    archiveLesson: {
         parameters: {
             query?: never;
             header?: never;
@@ -3821,7 +3821,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Away"];
+                "application/json": components["schemas"]["Archiving"];
             };
         };
         responses: {
@@ -4203,7 +4203,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description The version that the change builds on, in quotes */
+                /** @description The revision that the change builds on, in quotes */
                 "If-Match"?: string;
             };
             path?: never;
@@ -4237,8 +4237,8 @@ export interface operations {
     listStudents: {
         parameters: {
             query?: {
-                /** @description Also what was put away */
-                away?: boolean;
+                /** @description Also what is archived */
+                archived?: boolean;
             };
             header?: never;
             path?: never;
@@ -4299,7 +4299,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description The version that the change builds on, in quotes */
+                /** @description The revision that the change builds on, in quotes */
                 "If-Match"?: string;
                 /** @description * for something new */
                 "If-None-Match"?: string;
@@ -4362,7 +4362,7 @@ export interface operations {
             };
         };
     };
-    putStudentAway: {
+    archiveStudent: {
         parameters: {
             query?: never;
             header?: never;
@@ -4373,7 +4373,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Away"];
+                "application/json": components["schemas"]["Archiving"];
             };
         };
         responses: {

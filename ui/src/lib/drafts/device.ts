@@ -8,9 +8,9 @@ export interface Stored {
   tab: string
   kind: string
   id: string
-  /** What the server had, and its version, when the first of these changes was made. */
+  /** What the server had, and its revision, when the first of these changes was made. */
   base: object
-  version: number
+  revision: number
   document: object
   /** What was sent and not answered, the latest last. */
   sent: object[]
@@ -23,6 +23,15 @@ class Device extends Dexie {
   constructor() {
     super('hodometer-drafts')
     this.version(1).stores({ drafts: 'key' })
+    this.version(2).upgrade((all) =>
+      all
+        .table('drafts')
+        .toCollection()
+        .modify((draft: { version?: number; revision?: number }) => {
+          draft.revision = draft.version
+          delete draft.version
+        }),
+    )
   }
 }
 

@@ -6,25 +6,25 @@ type Status = 'saved' | 'waiting' | 'saving' | 'refused' | 'stale' | 'unsent'
 
 const pause = 350
 
-/** Version is a document as the server has it. */
-export interface Version<T> {
+/** Revision is a document as the server has it. */
+export interface Revision<T> {
   document: T
-  version: number
+  revision: number
 }
 
 /** Source is where a document comes from and goes to. */
 export interface Source<T> {
   kind: string
   id: string
-  /** send saves a document over a version, and returns the new version. */
-  send: (document: T, version: number) => Promise<number>
+  /** send saves a document over a revision, and returns the new revision. */
+  send: (document: T, revision: number) => Promise<number>
   /** load reads what the server has now. */
-  load: () => Promise<Version<T>>
+  load: () => Promise<Revision<T>>
   shelf: Shelf
 }
 
 /**
- * Draft is a document on the page that saves itself shortly after each change, over the version it was read at.
+ * Draft is a document on the page that saves itself shortly after each change, over the revision it was read at.
  * Every change is written down on this device first and stays there until the server has answered. A refusal
  * keeps what was typed and says why by field. Something newer on the server is merged in; where both changed the
  * same, both are offered, and nothing is saved over.
@@ -40,25 +40,25 @@ export class Draft<T extends object> {
   unkept = $state('')
   readonly #source: Source<T>
   #base: T
-  #version: number
+  #revision: number
   /** What was sent and not answered, the latest last: it may have arrived all the same. */
   #sent: T[] = []
-  #theirs: Version<T> | undefined
+  #theirs: Revision<T> | undefined
   #timer: ReturnType<typeof setTimeout> | undefined
   #past = $state.raw<T[]>([])
   #future = $state.raw<T[]>([])
   #inFlight: Promise<void> | undefined
   #written: Promise<void> = Promise.resolve()
 
-  constructor(read: Version<T>, source: Source<T>, left?: Stored) {
+  constructor(read: Revision<T>, source: Source<T>, left?: Stored) {
     this.#source = source
     this.document = read.document
     this.#base = read.document
-    this.#version = read.version
+    this.#revision = read.revision
     if (!left) return
     this.document = left.document as T
     this.#base = left.base as T
-    this.#version = left.version
+    this.#revision = left.revision
     this.#sent = left.sent as T[]
     this.#schedule()
   }
@@ -112,20 +112,20 @@ export class Draft<T extends object> {
   }
 
   /** offer takes in what the server has: in place of a clean document, merged into a changed one. */
-  offer({ document: theirs, version }: Version<T>) {
-    if (version <= Math.max(this.#version, this.#theirs?.version ?? 0)) return
+  offer({ document: theirs, revision }: Revision<T>) {
+    if (revision <= Math.max(this.#revision, this.#theirs?.revision ?? 0)) return
     const mine = this.#copy()
     const known = [this.#base, ...this.#sent, mine].some((each) => same(each, theirs))
-    if (known) return this.#take(mine, theirs, version)
+    if (known) return this.#take(mine, theirs, revision)
     if (same(mine, this.#base)) {
       this.#past = []
       this.#future = []
-      return this.#take(theirs, theirs, version)
+      return this.#take(theirs, theirs, revision)
     }
     const { merged, conflicts } = merge(this.#base, mine, theirs)
-    if (conflicts.length === 0) return this.#take(merged, theirs, version)
+    if (conflicts.length === 0) return this.#take(merged, theirs, revision)
     clearTimeout(this.#timer)
-    this.#theirs = { document: theirs, version }
+    this.#theirs = { document: theirs, revision }
     this.conflicts = conflicts
     this.status = 'stale'
     this.detail = 'This was changed somewhere else meanwhile, so nothing was saved over it.'
@@ -141,7 +141,7 @@ export class Draft<T extends object> {
       this.#past = [...this.#past, mine]
       this.#future = []
     }
-    this.#take(merged, theirs.document, theirs.version)
+    this.#take(merged, theirs.document, theirs.revision)
   }
 
   /** flush saves now what is waiting. */
@@ -175,9 +175,9 @@ export class Draft<T extends object> {
   }
 
   /** Goes on from what the server has. */
-  #take(document: T, base: T, version: number) {
+  #take(document: T, base: T, revision: number) {
     this.#base = base
-    this.#version = version
+    this.#revision = revision
     this.#sent = []
     this.#theirs = undefined
     this.conflicts = []
@@ -204,7 +204,7 @@ export class Draft<T extends object> {
       kind,
       id,
       base: this.#base,
-      version: this.#version,
+      revision: this.#revision,
       document: this.#copy(),
       sent: this.#sent,
     }
@@ -225,7 +225,7 @@ export class Draft<T extends object> {
     this.#sent = [...this.#sent, sent].slice(-5)
     this.#keep()
     try {
-      this.#version = await this.#source.send(sent, this.#version)
+      this.#revision = await this.#source.send(sent, this.#revision)
       this.#base = sent
       this.#sent = []
       this.fields = {}
@@ -253,7 +253,7 @@ export class Draft<T extends object> {
     try {
       const newest = await this.#source.load()
       this.status = 'waiting'
-      this.#version = Math.min(this.#version, newest.version - 1) // whatever was done to the server's file
+      this.#revision = Math.min(this.#revision, newest.revision - 1) // whatever was done to the server's file
       this.offer(newest)
     } catch (cause) {
       this.detail = say(cause)

@@ -37,14 +37,14 @@ function memory() {
   }
 }
 
-type Send = (document: Drill, version: number) => Promise<number>
+type Send = (document: Drill, revision: number) => Promise<number>
 
 function drafted(
   read: Drill,
-  version: number,
+  revision: number,
   send: Send,
   more: {
-    load?: () => Promise<{ document: Drill; version: number }>
+    load?: () => Promise<{ document: Drill; revision: number }>
     shelf?: ReturnType<typeof memory>
     left?: Stored
   } = {},
@@ -52,11 +52,11 @@ function drafted(
   const shelf = more.shelf ?? memory()
   const load = more.load ?? (() => Promise.reject(new Error('not asked for')))
   const source = { kind: 'drill', id: 'd', send, load, shelf }
-  return new Draft<Drill>({ document: read, version }, source, more.left)
+  return new Draft<Drill>({ document: read, revision }, source, more.left)
 }
 
 describe('Draft', () => {
-  it('saves the last of several quick changes once, over the version it was read at', async () => {
+  it('saves the last of several quick changes once, over the revision it was read at', async () => {
     const store = vi.fn().mockResolvedValue(4)
     const draft = drafted({ gap: 3 }, 3, store)
     draft.change((d) => (d.gap = 4))
@@ -80,7 +80,7 @@ describe('Draft', () => {
 
   it('offers both where the same was changed elsewhere, and saves nothing over it', async () => {
     const store = vi.fn().mockRejectedValue(refuse(412))
-    const load = () => Promise.resolve({ document: { gap: 7, turns: 2 }, version: 2 })
+    const load = () => Promise.resolve({ document: { gap: 7, turns: 2 }, revision: 2 })
     const draft = drafted({ gap: 3 }, 1, store, { load })
     draft.change((d) => (d.gap = 4))
     await draft.flush()
@@ -99,7 +99,7 @@ describe('Draft', () => {
   })
 
   it('takes the other one where that is wanted, and brings back mine by undo', async () => {
-    const load = () => Promise.resolve({ document: { gap: 7 }, version: 2 })
+    const load = () => Promise.resolve({ document: { gap: 7 }, revision: 2 })
     const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(refuse(412)), { load })
     draft.change((d) => (d.gap = 4))
     await draft.flush()
@@ -110,9 +110,9 @@ describe('Draft', () => {
     expect(draft.document.gap).toBe(4)
   })
 
-  it('puts different changes together and saves them over the newer version', async () => {
+  it('puts different changes together and saves them over the newer revision', async () => {
     const store = vi.fn<Send>().mockRejectedValueOnce(refuse(412)).mockResolvedValue(3)
-    const load = () => Promise.resolve({ document: { gap: 3, turns: 9 }, version: 2 })
+    const load = () => Promise.resolve({ document: { gap: 3, turns: 9 }, revision: 2 })
     const draft = drafted({ gap: 3, turns: 1 }, 1, store, { load })
     draft.change((d) => (d.gap = 4))
     await draft.flush()
@@ -128,7 +128,7 @@ describe('Draft', () => {
       .mockRejectedValueOnce(refuse(412))
       .mockResolvedValue(3)
     // The first save had arrived, and the server wrote it in its own way.
-    const load = () => Promise.resolve({ document: { turns: 0, gap: 4 }, version: 2 })
+    const load = () => Promise.resolve({ document: { turns: 0, gap: 4 }, revision: 2 })
     const draft = drafted({ gap: 3 }, 1, store, { load })
     draft.change((d) => (d.gap = 4))
     await draft.flush()
@@ -144,18 +144,18 @@ describe('Draft', () => {
   it('is never replaced by what is read again while it is changed', () => {
     const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(new Error('gone')))
     draft.change((d) => (d.gap = 4))
-    draft.offer({ document: { gap: 3 }, version: 1 })
+    draft.offer({ document: { gap: 3 }, revision: 1 })
     expect(draft.document.gap).toBe(4)
-    draft.offer({ document: { gap: 3, turns: 2 }, version: 2 })
+    draft.offer({ document: { gap: 3, turns: 2 }, revision: 2 })
     expect(draft.document).toEqual({ gap: 4, turns: 2 })
     expect(draft.status).toBe('waiting')
   })
 
   it('takes what is newer where nothing was changed, and nothing that is older', () => {
     const draft = drafted({ gap: 3 }, 4, vi.fn())
-    draft.offer({ document: { gap: 9 }, version: 3 })
+    draft.offer({ document: { gap: 9 }, revision: 3 })
     expect(draft.document.gap).toBe(3)
-    draft.offer({ document: { gap: 8 }, version: 5 })
+    draft.offer({ document: { gap: 8 }, revision: 5 })
     expect(draft.document.gap).toBe(8)
     expect(draft.status).toBe('saved')
   })
@@ -166,7 +166,7 @@ describe('Draft', () => {
     const draft = drafted({ gap: 3 }, 1, store, { shelf })
     draft.change((d) => (d.gap = 4))
     await draft.written()
-    expect(shelf.kept.get('d')).toMatchObject({ base: { gap: 3 }, document: { gap: 4 }, version: 1 })
+    expect(shelf.kept.get('d')).toMatchObject({ base: { gap: 3 }, document: { gap: 4 }, revision: 1 })
     await draft.flush()
     await draft.written()
     expect(shelf.kept.get('d')?.sent).toEqual([{ gap: 4 }])
@@ -183,7 +183,7 @@ describe('Draft', () => {
       kind: 'drill',
       id: 'd',
       base: { gap: 3 },
-      version: 1,
+      revision: 1,
       document: { gap: 4 },
       sent: [],
       changed: 0,

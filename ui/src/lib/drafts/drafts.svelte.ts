@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/svelte-query'
 import { SvelteMap } from 'svelte/reactivity'
 import { shelfOfDevice, type Shelf, type Stored } from './device'
-import { Draft, type Version } from './draft.svelte'
+import { Draft, type Revision } from './draft.svelte'
 import { rules, shownAgain, type Documents, type Kind } from './kinds'
 
 const retryAfter = 3000
@@ -43,7 +43,7 @@ export class Drafts {
   }
 
   /** open returns the draft of a document, the one that is there already if any, with what the server has now. */
-  open<K extends Kind>(kind: K, id: string, read: Version<Documents[K]>): Draft<Documents[K]> {
+  open<K extends Kind>(kind: K, id: string, read: Revision<Documents[K]>): Draft<Documents[K]> {
     const key = `${kind}/${id}`
     const there = this.#all.get(key) as unknown as Draft<Documents[K]> | undefined
     if (there) {
@@ -78,7 +78,7 @@ export class Drafts {
   #make<K extends Kind>(
     kind: K,
     id: string,
-    read: Version<Documents[K]>,
+    read: Revision<Documents[K]>,
     left?: Stored,
   ): Draft<Documents[K]> {
     const { send, load } = rules[kind]
@@ -87,8 +87,8 @@ export class Drafts {
       id,
       shelf: this.#shelf,
       load: () => load(id),
-      send: async (document: Documents[K], version: number) => {
-        const saved = await send(id, document, version)
+      send: async (document: Documents[K], revision: number) => {
+        const saved = await send(id, document, revision)
         if (this.#client) shownAgain(this.#client, kind, id)
         return saved
       },
@@ -98,7 +98,7 @@ export class Drafts {
 
   #takeUp(left: Stored) {
     if (!(left.kind in rules)) return
-    const read = { document: left.base as never, version: left.version }
+    const read = { document: left.base as never, revision: left.revision }
     this.#all.set(`${left.kind}/${left.id}`, this.#make(left.kind as Kind, left.id, read, left))
   }
 }

@@ -10,7 +10,7 @@ import {
   type Settings,
 } from '../api/client'
 import { keys } from '../data'
-import type { Version } from './draft.svelte'
+import type { Revision } from './draft.svelte'
 
 /** Documents are what a draft can be of, by its kind. */
 export interface Documents {
@@ -25,8 +25,8 @@ export type Kind = keyof Documents
 
 /** Rules are how drafts of one kind are sent and read, and what to call them. */
 interface Rules<T> {
-  send: (id: string, document: T, version: number) => Promise<number>
-  load: (id: string) => Promise<Version<T>>
+  send: (id: string, document: T, revision: number) => Promise<number>
+  load: (id: string) => Promise<Revision<T>>
   /** What shows the document elsewhere and has to ask again after a save. */
   shown: (id: string) => (readonly unknown[])[]
   name: (document: T) => string
@@ -41,10 +41,10 @@ const remarkOf = (id: string) => {
 
 export const rules: { [K in Kind]: Rules<Documents[K]> } = {
   lesson: {
-    async send(id, body, version) {
+    async send(id, body, revision) {
       const path = { id }
-      return (await answer(api.PUT('/api/lessons/{id}', { params: { path, header: over(version) }, body })))
-        .version
+      return (await answer(api.PUT('/api/lessons/{id}', { params: { path, header: over(revision) }, body })))
+        .revision
     },
     load: (id) => answer(api.GET('/api/lessons/{id}', { params: { path: { id } } })),
     shown: () => [keys.lessons],
@@ -52,10 +52,10 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
     href: (id) => `/lessons/${id}`,
   },
   drill: {
-    async send(id, body, version) {
+    async send(id, body, revision) {
       const path = { id }
-      return (await answer(api.PUT('/api/drills/{id}', { params: { path, header: over(version) }, body })))
-        .version
+      return (await answer(api.PUT('/api/drills/{id}', { params: { path, header: over(revision) }, body })))
+        .revision
     },
     load: (id) => answer(api.GET('/api/drills/{id}', { params: { path: { id } } })),
     shown: () => [keys.drills, keys.lessons],
@@ -63,43 +63,43 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
     href: (id) => `/drills/${id}`,
   },
   student: {
-    async send(id, body, version) {
+    async send(id, body, revision) {
       const path = { id }
-      return (await answer(api.PUT('/api/students/{id}', { params: { path, header: over(version) }, body })))
-        .version
+      return (await answer(api.PUT('/api/students/{id}', { params: { path, header: over(revision) }, body })))
+        .revision
     },
     async load(id) {
       const read = await answer(api.GET('/api/students/{id}', { params: { path: { id } } }))
-      return { document: read.profile, version: read.version }
+      return { document: read.profile, revision: read.revision }
     },
     shown: () => [keys.students],
     name: (profile) => profile.name || 'a student',
     href: (id) => `/students/${id}`,
   },
   settings: {
-    async send(_, body, version) {
-      return (await answer(api.PUT('/api/settings', { params: { header: over(version) }, body }))).version
+    async send(_, body, revision) {
+      return (await answer(api.PUT('/api/settings', { params: { header: over(revision) }, body }))).revision
     },
     async load() {
       const read = await answer(api.GET('/api/settings'))
-      return { document: read.settings, version: read.version }
+      return { document: read.settings, revision: read.revision }
     },
     shown: () => [keys.settings, keys.lessons, keys.drills, ['regions']],
     name: () => 'the settings',
     href: () => '/settings',
   },
   remark: {
-    async send(id, body, version) {
+    async send(id, body, revision) {
       const { lesson, student } = remarkOf(id)
       const path = { id: lesson, student }
       await answer(api.PUT('/api/lessons/{id}/remarks/{student}', { params: { path }, body }))
-      return version + 1
+      return revision + 1
     },
     async load(id) {
       const { lesson, student } = remarkOf(id)
       const read = await answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: lesson } } }))
       const of = read.students.find((each) => each.student === student)
-      return { document: { engagement: of?.engagement ?? 0, remark: of?.remark ?? '' }, version: 0 }
+      return { document: { engagement: of?.engagement ?? 0, remark: of?.remark ?? '' }, revision: 0 }
     },
     shown: (id) => {
       const { lesson, student } = remarkOf(id)

@@ -15,7 +15,7 @@
   // svelte-ignore state_referenced_locally
   const draft = drafts.open('remark', `${lesson}/${result.student}`, {
     document: { engagement: result.engagement, remark: result.remark },
-    version: 0,
+    revision: 0,
   })
   const remarked = $derived(draft.document)
   const fields = $derived(draft.fields)

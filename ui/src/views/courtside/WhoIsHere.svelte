@@ -81,7 +81,7 @@
       )
       await answer(
         api.PUT('/api/lessons/{id}', {
-          params: { path: { id: data.lesson.id }, header: over(data.lesson.version) },
+          params: { path: { id: data.lesson.id }, header: over(data.lesson.revision) },
           body: changed.document,
         }),
       )

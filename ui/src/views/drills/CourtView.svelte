@@ -62,7 +62,7 @@
     try {
       const body = { ...settings.settings, numbering }
       const kept = await answer(
-        api.PUT('/api/settings', { params: { header: over(settings.version) }, body }),
+        api.PUT('/api/settings', { params: { header: over(settings.revision) }, body }),
       )
       client.setQueryData(keys.settings, kept)
       await renew(client, ['regions'])

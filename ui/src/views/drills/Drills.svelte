@@ -10,11 +10,11 @@
   import UnreadableList from '../../lib/UnreadableList.svelte'
 
   const client = useQueryClient()
-  let withAway = $state(false)
+  let withArchived = $state(false)
   let sport = $state('')
   const query = createQuery(() => ({
-    queryKey: [...keys.drills, { withAway }],
-    queryFn: () => drills(withAway),
+    queryKey: [...keys.drills, { withArchived }],
+    queryFn: () => drills(withArchived),
   }))
   const unreadable = unreadableQuery('drill')
 
@@ -30,17 +30,17 @@
     }
   }
 
-  async function putAway(drill: Drill, away: boolean) {
+  async function archive(drill: Drill, archived: boolean) {
     try {
       const path = { id: drill.id }
-      await answer(api.PUT('/api/drills/{id}/away', { params: { path }, body: { away } }))
-      const uses = away ? await answer(api.GET('/api/drills/{id}/uses', { params: { path } })) : []
+      await answer(api.PUT('/api/drills/{id}/archived', { params: { path }, body: { archived } }))
+      const uses = archived ? await answer(api.GET('/api/drills/{id}/uses', { params: { path } })) : []
       await renew(client, keys.drills)
       const where = uses.map((use) => `${use.title} on ${use.date} at ${use.start}`).join(', ')
       const still = where && ` It stays in the lessons that have it: ${where}.`
       notices.done(
-        away ? `${drill.document.name} is put away.${still}` : `${drill.document.name} is back.`,
-        away ? { label: 'Undo', run: () => putAway(drill, false) } : undefined,
+        archived ? `${drill.document.name} is archived.${still}` : `${drill.document.name} is back.`,
+        archived ? { label: 'Undo', run: () => archive(drill, false) } : undefined,
       )
     } catch (error) {
       notices.wrong(error)
@@ -60,7 +60,7 @@
     </select>
   </label>
   <label class="flex items-center gap-2 text-sm">
-    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withAway} /> Show those put away
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withArchived} /> Show archived
   </label>
 </div>
 
@@ -82,7 +82,7 @@
             <p class="hint text-sm">
               {drill.document.sport} · {drill.document.stroke}, {drill.document.rung} · {drill.builtIn
                 ? 'built in'
-                : 'your own'}{drill.away ? ' · put away' : ''}
+                : 'your own'}{drill.archived ? ' · archived' : ''}
             </p>
             <p class="mt-1">{drill.document.summary}</p>
             {#if drill.report}<p class="mt-1 text-sm">
@@ -94,8 +94,10 @@
                 >Duplicate<span class="sr-only"> {drill.document.name}</span></button
               >
               {#if !drill.builtIn}
-                <button class="btn btn-sm" onclick={() => putAway(drill, !drill.away)}>
-                  {drill.away ? 'Bring back' : 'Put away'}<span class="sr-only"> {drill.document.name}</span>
+                <button class="btn btn-sm" onclick={() => archive(drill, !drill.archived)}>
+                  {drill.archived ? 'Bring back' : 'Archive'}<span class="sr-only">
+                    {drill.document.name}</span
+                  >
                 </button>
               {/if}
             </div>

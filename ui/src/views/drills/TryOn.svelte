@@ -12,7 +12,7 @@
   }
   let { bench, drill, words }: Props = $props()
   const query = createQuery(() => ({
-    queryKey: [...keys.students, { withAway: false }],
+    queryKey: [...keys.students, { withArchived: false }],
     queryFn: () => students(false),
   }))
   const own = $derived((query.data ?? []).filter((student) => student.profile.sport === drill.sport))

@@ -11,7 +11,7 @@
   let { student, onkept }: Props = $props()
   // The fields are made anew for every student.
   // svelte-ignore state_referenced_locally
-  const draft = drafts.open('student', student.id, { document: student.profile, version: student.version })
+  const draft = drafts.open('student', student.id, { document: student.profile, revision: student.revision })
   const faults = $derived([draft.document.watch?.[0] ?? '', draft.document.watch?.[1] ?? ''])
   const first = $derived(draft.document.name.split(' ')[0])
   const wrong = $derived(draft.status === 'saved' ? '' : (Object.values(draft.fields)[0] ?? draft.detail))

@@ -13,12 +13,12 @@
   }
   let { planner, onfaults }: Props = $props()
   const people = createQuery(() => ({
-    queryKey: [...keys.students, { withAway: true }],
+    queryKey: [...keys.students, { withArchived: true }],
     queryFn: () => allStudents(true),
   }))
   const booked = $derived(planner.document.students)
-  /** Students put away stay where they are chosen. */
-  const choosable = $derived((people.data ?? []).filter((s) => !s.away || booked.includes(s.id)))
+  /** Archived students stay where they are chosen. */
+  const choosable = $derived((people.data ?? []).filter((s) => !s.archived || booked.includes(s.id)))
   const sports = $derived(
     new Set((people.data ?? []).filter((s) => booked.includes(s.id)).map((s) => s.profile.sport)),
   )

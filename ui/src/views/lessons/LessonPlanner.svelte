@@ -50,7 +50,7 @@
   const clashes = $derived(clashing.data ?? lesson.clashes)
   const words = wordsQuery()
   const people = createQuery(() => ({
-    queryKey: [...keys.students, { withAway: true }],
+    queryKey: [...keys.students, { withArchived: true }],
     queryFn: () => allStudents(true),
   }))
   const names = $derived(Object.fromEntries((people.data ?? []).map((s) => [s.id, s.profile.name])))
@@ -102,15 +102,15 @@
     }
   }
 
-  async function putAway(away: boolean) {
+  async function archive(archived: boolean) {
     try {
       await draft.flush()
-      await answer(api.PUT('/api/lessons/{id}/away', { params: { path: { id } }, body: { away } }))
+      await answer(api.PUT('/api/lessons/{id}/archived', { params: { path: { id } }, body: { archived } }))
       await renew(client, keys.lessons)
-      if (away) await push('/lessons')
+      if (archived) await push('/lessons')
       notices.done(
-        away ? 'The lesson is put away.' : 'The lesson is back.',
-        away ? { label: 'Undo', run: () => putAway(false) } : undefined,
+        archived ? 'The lesson is archived.' : 'The lesson is back.',
+        archived ? { label: 'Undo', run: () => archive(false) } : undefined,
       )
     } catch (error) {
       notices.wrong(error)
@@ -131,7 +131,7 @@
       onclick={(event) => void planner.leave(event, `/lessons/${id}/sheet`)}>Run sheet</a
     >
     <Copies {id} date={draft.document.date} before={() => draft.flush()} />
-    <button class="btn btn-sm" onclick={() => putAway(true)}>Put away</button>
+    <button class="btn btn-sm" onclick={() => archive(true)}>Archive</button>
     <a
       class="btn btn-sm btn-primary"
       href="#/lessons/{id}/{onward}"

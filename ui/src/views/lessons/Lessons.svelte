@@ -19,7 +19,7 @@
   const client = useQueryClient()
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(0, 366) }))
   const people = createQuery(() => ({
-    queryKey: [...keys.students, { withAway: false }],
+    queryKey: [...keys.students, { withArchived: false }],
     queryFn: () => students(false),
   }))
 

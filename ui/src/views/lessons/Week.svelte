@@ -38,7 +38,7 @@
     try {
       const kept = await answer(
         api.PUT('/api/lessons/{id}', {
-          params: { path: { id: lesson.id }, header: over(lesson.version) },
+          params: { path: { id: lesson.id }, header: over(lesson.revision) },
           body: { ...lesson.document, ...to },
         }),
       )

@@ -13,7 +13,7 @@ const blocks = ['a', 'b', 'c'].map((id) => ({
 }))
 const lesson = {
   id: 'l',
-  version: 1,
+  revision: 1,
   document: {
     version: 2,
     title: 'Pair',

@@ -19,11 +19,11 @@
     read: Settings
   }
   let { read }: Props = $props()
-  const version = $derived({ document: read.settings, version: read.version })
+  const revision = $derived({ document: read.settings, revision: read.revision })
   // One draft for as long as the page is open.
   // svelte-ignore state_referenced_locally
-  const draft = drafts.open('settings', 'coach', version)
-  $effect(() => draft.offer(version))
+  const draft = drafts.open('settings', 'coach', revision)
+  $effect(() => draft.offer(revision))
   const settings = $derived(draft.document)
 </script>
 

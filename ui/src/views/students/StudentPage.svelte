@@ -19,7 +19,7 @@
   // The page is made anew for every student.
   // svelte-ignore state_referenced_locally
   const { id } = student
-  const read = $derived({ document: student.profile, version: student.version })
+  const read = $derived({ document: student.profile, revision: student.revision })
   // svelte-ignore state_referenced_locally
   const draft = drafts.open('student', id, read)
   $effect(() => draft.offer(read))
@@ -119,7 +119,7 @@
     <h2 id="erase-title">Erase {draft.document.name} for good?</h2>
     <p class="mt-2">
       Everything counted and remarked about {draft.document.name} goes too. This cannot be undone. To take a student
-      off the list, put them away instead.
+      off the list, archive them instead.
     </p>
     <form method="dialog" class="modal-action">
       <button class="btn">Keep</button>

@@ -11,10 +11,10 @@
   import ProfileForm from './ProfileForm.svelte'
 
   const client = useQueryClient()
-  let withAway = $state(false)
+  let withArchived = $state(false)
   const query = createQuery(() => ({
-    queryKey: [...keys.students, { withAway }],
-    queryFn: () => students(withAway),
+    queryKey: [...keys.students, { withArchived }],
+    queryFn: () => students(withArchived),
   }))
   const unreadable = unreadableQuery('student')
 
@@ -66,15 +66,15 @@
     notices.done(`${profile.name} is added.`)
   }
 
-  async function putAway(student: Student, away: boolean) {
+  async function archive(student: Student, archived: boolean) {
     const id = student.id
     try {
-      await answer(api.PUT('/api/students/{id}/away', { params: { path: { id } }, body: { away } }))
+      await answer(api.PUT('/api/students/{id}/archived', { params: { path: { id } }, body: { archived } }))
       await renew(client, keys.students)
-      const back = { label: 'Undo', run: () => putAway(student, !away) }
+      const back = { label: 'Undo', run: () => archive(student, !archived) }
       notices.done(
-        away ? `${student.profile.name} is put away.` : `${student.profile.name} is back.`,
-        away ? back : undefined,
+        archived ? `${student.profile.name} is archived.` : `${student.profile.name} is back.`,
+        archived ? back : undefined,
       )
     } catch (error) {
       notices.wrong(error)
@@ -85,7 +85,7 @@
 <div class="flex flex-wrap items-center gap-3">
   <h1>Students</h1>
   <label class="ml-auto flex items-center gap-2 text-sm">
-    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withAway} /> Show those put away
+    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withArchived} /> Show archived
   </label>
   <button class="btn btn-primary" onclick={begin}>Add a student</button>
 </div>
@@ -141,8 +141,8 @@
                     </p>{/if}</td
                 >
                 <td class="text-right">
-                  <button class="btn btn-sm" onclick={() => putAway(student, !student.away)}>
-                    {student.away ? 'Bring back' : 'Put away'}<span class="sr-only">
+                  <button class="btn btn-sm" onclick={() => archive(student, !student.archived)}>
+                    {student.archived ? 'Bring back' : 'Archive'}<span class="sr-only">
                       {student.profile.name}</span
                     >
                   </button>
