@@ -124,8 +124,8 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 
 	laid := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}
-	for _, drum := range laid.Plan.Drums {
-		names = append(names, drum.Name)
+	for _, each := range laid.Plan.Metrics {
+		names = append(names, each.Name)
 	}
 	require.Contains(t, names, "Made")
 	require.Contains(t, names, "For the goals")

@@ -78,7 +78,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     ),
   ],
   [
-    'the working of a figure',
+    'how a figure came about',
     async (page) => {
       await link(page, 'Noor and Teo')
       await page.getByRole('button', { name: /^Balls \d/ }).click()
@@ -153,7 +153,7 @@ for (const [name, go] of views) {
 
 test('no view is wider than a small phone', async ({ page, demo }) => {
   await page.setViewportSize({ width: 320, height: 700 })
-  for (const [name, go] of views.filter(([name]) => name !== 'the working of a figure')) {
+  for (const [name, go] of views.filter(([name]) => name !== 'how a figure came about')) {
     await page.goto('about:blank')
     await page.goto(demo.url)
     await page.getByRole('heading', { name: /^Today,/ }).waitFor()

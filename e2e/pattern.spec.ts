@@ -34,7 +34,7 @@ test('a coach shapes a pattern with the keyboard and sees what becomes of each b
   await page.getByRole('button', { name: 'Drop Task 1' }).click()
   await expect(sequence(page).getByRole('row')).toHaveCount(3)
 
-  // The working of a figure opens, and closes with the keyboard.
+  // How a figure came about opens, and closes with the keyboard.
   await page.getByRole('button', { name: 'run of Task 1' }).click()
   await expect(page.getByRole('dialog', { name: 'Time to spare' })).toContainText(
     'Acceleration a, top speed v',

@@ -7,8 +7,8 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/student"
-	"hodometer/core/working"
 )
 
 // Change is what a coach does to a drill on its court or in the table beside it. The steps that are there
@@ -53,7 +53,7 @@ func (d Document) Changed(change Change, hand student.Hand, s coach.Settings) (D
 type Moved struct {
 	Spot     *Spot          `json:"spot" description:"The place; null where it is not one of the report's"`
 	Target   court.Shape    `json:"target"`
-	Measured []working.Step `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
+	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
 	Aim      string         `json:"aim" description:"The target in words"`
 }
 

@@ -38,9 +38,9 @@ func TestLibrary(t *testing.T) {
 				require.True(t, r.Court.Inside(f.Landing, d.Play), "a fed ball lands in")
 				require.True(t, f.From.Y > 0 || d.Pattern.Way == feed.SelfDrop, "the feeder stands beyond the net")
 			}
-			for _, drum := range r.Drums {
-				require.NotEmpty(t, drum.Working.Inputs, drum.Name)
-				require.NotEmpty(t, drum.Working.Source, drum.Name)
+			for _, each := range r.Metrics {
+				require.NotEmpty(t, each.Derivation.Inputs, each.Name)
+				require.NotEmpty(t, each.Derivation.Source, each.Name)
 			}
 		})
 	}
@@ -103,7 +103,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		}
 		require.Equal(t, want[d.Name], got, d.Name)
 		require.NotEmpty(t, p.Verdict)
-		require.NotEmpty(t, p.Drums)
+		require.NotEmpty(t, p.Metrics)
 	}
 }
 

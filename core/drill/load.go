@@ -6,8 +6,8 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/feed"
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Load is what a drill takes: balls, baskets and seconds.
@@ -74,12 +74,12 @@ func (d Document) TurnsIn(seconds float64, g Group, s coach.Settings) int {
 	return turns
 }
 
-// working explains the seconds a drill takes.
-func (l Load) working(d Document, s coach.Settings) working.Working {
-	return working.Working{
+// derivation explains the seconds a drill takes.
+func (l Load) derivation(d Document, s coach.Settings) metric.Derivation {
+	return metric.Derivation{
 		Figure: "Time", Value: units.Clock(l.Need) + " min",
 		Formula: "set-up + players in a line × turns × turn + balls × seconds a ball ÷ (players + coach)",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "Set-up and explaining", Value: units.Clock(l.SetUp) + " min"},
 			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)}, {Name: "Lines", Value: fmt.Sprint(l.Lines)},
 			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
@@ -88,6 +88,6 @@ func (l Load) working(d Document, s coach.Settings) working.Working {
 			{Name: "Picking up one ball", Value: units.Decimal(s.PickUp, 1) + " s"},
 			{Name: "Picking up", Value: units.Clock(l.PickUp) + " min"},
 		},
-		Source: working.OwnArithmetic + "; seconds a ball: " + working.Practice,
+		Source: metric.OwnArithmetic + "; seconds a ball: " + metric.Practice,
 	}
 }

@@ -12,9 +12,9 @@ import (
 	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/student"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Play is one turn of a drill worked out ball by ball for one player.
@@ -25,18 +25,18 @@ type Play struct {
 	Fastest  []footwork.Fastest `json:"fastest"`
 	Problems invalid.Fields     `json:"problems" description:"By field: balls that cannot be fed"`
 	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes in the turn"`
-	Drums    []working.Drum     `json:"drums"`
+	Metrics  []metric.Metric    `json:"metrics"`
 	Verdict  string             `json:"verdict" description:"In a sentence"`
 	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
 }
 
 // Explained is one task in words, and how its figures came about.
 type Explained struct {
-	Meeting int             `json:"meeting" description:"Which meeting of the timeline it is, from 0"`
-	Said    string          `json:"said"`
-	Facts   []working.Step  `json:"facts" description:"Its figures in the coach's units"`
-	Flight  working.Working `json:"flight"`
-	Running working.Working `json:"running"`
+	Meeting int               `json:"meeting" description:"Which meeting of the timeline it is, from 0"`
+	Said    string            `json:"said"`
+	Facts   []metric.Input    `json:"facts" description:"Its figures in the coach's units"`
+	Flight  metric.Derivation `json:"flight"`
+	Running metric.Derivation `json:"running"`
 }
 
 // Written is the level a drill is written for.
@@ -148,7 +148,7 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 		}
 		p.Tasks = append(p.Tasks, Explained{Meeting: i, Said: said(m, s.Units), Facts: facts(m, s.Units), Flight: d.flightWorking(m, drill, s), Running: runningWorking(m, player, s)})
 	}
-	p.Drums = d.playDrums(p, s)
+	p.Metrics = d.playDrums(p, s)
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
@@ -193,9 +193,9 @@ func (d Document) runner(i int) string {
 }
 
 // facts are the figures of a meeting, each with its unit.
-func facts(m footwork.Meeting, system units.System) []working.Step {
-	list := []working.Step{}
-	add := func(name, value string) { list = append(list, working.Step{Name: name, Value: value}) }
+func facts(m footwork.Meeting, system units.System) []metric.Input {
+	list := []metric.Input{}
+	add := func(name, value string) { list = append(list, metric.Input{Name: name, Value: value}) }
 	if m.Problem != "" {
 		return list
 	}
@@ -245,37 +245,37 @@ func (p Play) sentence() string {
 	return "All can be reached with ease."
 }
 
-func (d Document) flightWorking(m footwork.Meeting, drill footwork.Drill, s coach.Settings) working.Working {
+func (d Document) flightWorking(m footwork.Meeting, drill footwork.Drill, s coach.Settings) metric.Derivation {
 	if m.Kind == feed.TouchTask || m.Kind == feed.ShadowTask {
-		return working.Working{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []working.Step{}, Source: working.OwnArithmetic}
+		return metric.Derivation{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []metric.Input{}, Source: metric.OwnArithmetic}
 	}
-	inputs := []working.Step{
+	inputs := []metric.Input{
 		{Name: "Leaves at", Value: units.Decimal(m.Speed, 1) + " m/s"},
 		{Name: "Highest point", Value: s.Units.Length(m.Apex)},
 	}
 	if m.Clearance != nil {
-		inputs = append(inputs, working.Step{Name: "Over the net", Value: s.Units.Length(*m.Clearance)})
+		inputs = append(inputs, metric.Input{Name: "Over the net", Value: s.Units.Length(*m.Clearance)})
 	}
 	if m.Bounce != nil {
-		inputs = append(inputs, working.Step{Name: "Bounces after", Value: units.Decimal(m.Bounce.T-m.Release, 2) + " s"})
+		inputs = append(inputs, metric.Input{Name: "Bounces after", Value: units.Decimal(m.Bounce.T-m.Release, 2) + " s"})
 	}
 	ball := drill.World.Ball
-	inputs = append(inputs, working.Step{Name: "Ball", Value: fmt.Sprintf("%s, %s g, %s mm", ball.Name, units.Decimal(1000*ball.Mass, 1), units.Decimal(1000*ball.Diameter, 1))},
-		working.Step{Name: "Air", Value: units.Decimal(drill.World.Air.Density, 3) + " kg/m³"},
-		working.Step{Name: "Surface", Value: drill.World.Surface.Name})
-	return working.Working{
+	inputs = append(inputs, metric.Input{Name: "Ball", Value: fmt.Sprintf("%s, %s g, %s mm", ball.Name, units.Decimal(1000*ball.Mass, 1), units.Decimal(1000*ball.Diameter, 1))},
+		metric.Input{Name: "Air", Value: units.Decimal(drill.World.Air.Density, 3) + " kg/m³"},
+		metric.Input{Name: "Surface", Value: drill.World.Surface.Name})
+	return metric.Derivation{
 		Figure: "Flight", Value: units.Decimal(m.Available, 2) + " s until it is met",
 		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of 20 ms; the launch is the one that lands where you put it",
 		Inputs:  inputs, Source: ball.Source + "; drag and lift: Štěpánek, Am. J. Phys. 56 (1988) 138 (from memory)",
 	}
 }
 
-func runningWorking(m footwork.Meeting, p footwork.Player, s coach.Settings) working.Working {
+func runningWorking(m footwork.Meeting, p footwork.Player, s coach.Settings) metric.Derivation {
 	second := func(v float64) string { return units.Decimal(v, 2) + " s" }
-	return working.Working{
+	return metric.Derivation{
 		Figure: "Time to spare", Value: second(m.Spare),
 		Formula: "time until the ball is met − (until the first step + run from rest: √(2d/a), or d/v + v/(2a) + setting the feet); easy up to three quarters of the time, working up to all of it, stretched while a lunge still gets there",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "Time until it is met", Value: second(m.Available)},
 			{Name: "Until the first step", Value: second(m.Leaves - m.Release)},
 			{Name: "Run for it", Value: s.Units.Length(length(m.Route))},
@@ -295,7 +295,7 @@ func length(route []court.Point) (sum float64) {
 }
 
 // playDrums are what one player runs and rests in a turn, and how fast the pattern can go.
-func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
+func (d Document) playDrums(p Play, s coach.Settings) []metric.Metric {
 	if len(p.Timeline.Runners) == 0 {
 		return nil
 	}
@@ -305,29 +305,29 @@ func (d Document) playDrums(p Play, s coach.Settings) []working.Drum {
 	if r.Work > 0 {
 		ratio = "1:" + units.Decimal(r.Rest/r.Work, 1)
 	}
-	drums := []working.Drum{
-		working.NewDrum("Run a turn", r.Metres, run, unit, working.Working{
-			Formula: "every run for a ball and every way back, for one player", Source: working.OwnArithmetic,
-			Inputs: []working.Step{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
+	metrics := []metric.Metric{
+		metric.New("Run a turn", r.Metres, run, unit, metric.Derivation{
+			Formula: "every run for a ball and every way back, for one player", Source: metric.OwnArithmetic,
+			Inputs: []metric.Input{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
 		}),
-		working.NewDrum("Work : rest", r.Rest, ratio, "", working.Working{
-			Formula: "seconds running and striking : the other seconds of the turn, pauses included", Source: working.OwnArithmetic,
-			Inputs: []working.Step{{Name: "Work", Value: units.Decimal(r.Work, 1) + " s"}, {Name: "Rest", Value: units.Decimal(r.Rest, 1) + " s"}},
+		metric.New("Work : rest", r.Rest, ratio, "", metric.Derivation{
+			Formula: "seconds running and striking : the other seconds of the turn, pauses included", Source: metric.OwnArithmetic,
+			Inputs: []metric.Input{{Name: "Work", Value: units.Decimal(r.Work, 1) + " s"}, {Name: "Rest", Value: units.Decimal(r.Rest, 1) + " s"}},
 		}),
 	}
 	if pattern := d.Pattern; pattern.Rally == nil {
-		drums = append(drums, working.NewDrum("Block rate", pattern.BlockRate(), units.Decimal(pattern.BlockRate(), 1), "/min", working.Working{
-			Formula: "60 × balls a turn ÷ the turn with its pauses", Source: working.OwnArithmetic,
-			Inputs: []working.Step{{Name: "Balls a turn", Value: units.Decimal(float64(pattern.BallsPerTurn()), 0)}, {Name: "One turn", Value: units.Decimal(pattern.TurnSeconds(), 1) + " s"}},
+		metrics = append(metrics, metric.New("Block rate", pattern.BlockRate(), units.Decimal(pattern.BlockRate(), 1), "/min", metric.Derivation{
+			Formula: "60 × balls a turn ÷ the turn with its pauses", Source: metric.OwnArithmetic,
+			Inputs: []metric.Input{{Name: "Balls a turn", Value: units.Decimal(float64(pattern.BallsPerTurn()), 0)}, {Name: "One turn", Value: units.Decimal(pattern.TurnSeconds(), 1) + " s"}},
 		}))
 	}
 	for _, f := range p.Fastest {
 		if f.Strain == footwork.Working && f.Gap != nil {
-			drums = append(drums, working.NewDrum("Fastest gap", *f.Gap, units.Decimal(*f.Gap, 1), "s", working.Working{
-				Formula: "the shortest gap, in tenths of a second, from which on no ball is worse than working", Source: working.OwnArithmetic,
-				Inputs: []working.Step{{Name: "Gap now", Value: units.Decimal(d.Pattern.Gap, 2) + " s"}},
+			metrics = append(metrics, metric.New("Fastest gap", *f.Gap, units.Decimal(*f.Gap, 1), "s", metric.Derivation{
+				Formula: "the shortest gap, in tenths of a second, from which on no ball is worse than working", Source: metric.OwnArithmetic,
+				Inputs: []metric.Input{{Name: "Gap now", Value: units.Decimal(d.Pattern.Gap, 2) + " s"}},
 			}))
 		}
 	}
-	return drums
+	return metrics
 }

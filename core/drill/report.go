@@ -6,25 +6,25 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Report is everything a view shows about a drill. All places are resolved.
 type Report struct {
-	Court     court.Court    `json:"court"`
-	Spots     []Spot         `json:"spots" description:"Every place that can be moved"`
-	Feeds     []Feed         `json:"feeds" description:"The balls of one sequence in order"`
-	Target    court.Shape    `json:"target"`
-	NoGo      []court.Shape  `json:"noGo" description:"Areas where no ball may land"`
-	NoGoLines []court.LineID `json:"noGoLines" description:"Lines that no ball may cross"`
-	Walk      []court.Step   `json:"walk" description:"What to put down, in walking order from the near left corner"`
-	Measured  []working.Step `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
-	Sizes     []Size         `json:"sizes" description:"Lengths of the target that can be typed"`
-	Aim       string         `json:"aim" description:"The target in words"`
-	Goal      string         `json:"goal" description:"The goal in words"`
-	Load      Load           `json:"load"`
-	Drums     []working.Drum `json:"drums"`
+	Court     court.Court     `json:"court"`
+	Spots     []Spot          `json:"spots" description:"Every place that can be moved"`
+	Feeds     []Feed          `json:"feeds" description:"The balls of one sequence in order"`
+	Target    court.Shape     `json:"target"`
+	NoGo      []court.Shape   `json:"noGo" description:"Areas where no ball may land"`
+	NoGoLines []court.LineID  `json:"noGoLines" description:"Lines that no ball may cross"`
+	Walk      []court.Step    `json:"walk" description:"What to put down, in walking order from the near left corner"`
+	Measured  []metric.Input  `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
+	Sizes     []Size          `json:"sizes" description:"Lengths of the target that can be typed"`
+	Aim       string          `json:"aim" description:"The target in words"`
+	Goal      string          `json:"goal" description:"The goal in words"`
+	Load      Load            `json:"load"`
+	Metrics   []metric.Metric `json:"metrics"`
 }
 
 // Spot is one place that can be moved on the court.
@@ -101,7 +101,7 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		return Report{}, err
 	}
 	r.Measured = measured(c, r.Target, s)
-	r.Drums = d.drums(r, s)
+	r.Metrics = d.metrics(r, s)
 	return r, nil
 }
 
@@ -130,14 +130,14 @@ func (d Document) reportFeeds(r *Report, c court.Court) error {
 }
 
 // measured puts what a target covers into words.
-func measured(c court.Court, t court.Shape, s coach.Settings) []working.Step {
+func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 	percent := func(share float64) string { return units.Decimal(share*100, 1) + " %" }
 	if t.Kind == court.Gate {
-		return []working.Step{{Name: "Width", Value: s.Units.Length(t.Area)}}
+		return []metric.Input{{Name: "Width", Value: s.Units.Length(t.Area)}}
 	}
-	list := []working.Step{{Name: "Area", Value: s.Units.Area(t.Area)}}
+	list := []metric.Input{{Name: "Area", Value: s.Units.Area(t.Area)}}
 	if t.Box != "" {
-		list = append(list, working.Step{Name: "Share of the " + t.Box, Value: percent(t.Share)})
+		list = append(list, metric.Input{Name: "Share of the " + t.Box, Value: percent(t.Share)})
 	}
 	line, _ := c.Line(t.Nearest)
 	margin := "Margin to the " + line.Name
@@ -147,42 +147,42 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []working.Step {
 	case court.WallBand:
 		margin = "Margin to the board or the line"
 	}
-	list = append(list, working.Step{Name: margin, Value: s.Units.Length(t.Margin)})
-	return append(list, working.Step{Name: "Lies out, never counts", Value: percent(t.Out)})
+	list = append(list, metric.Input{Name: margin, Value: s.Units.Length(t.Margin)})
+	return append(list, metric.Input{Name: "Lies out, never counts", Value: percent(t.Out)})
 }
 
-func (d Document) drums(r Report, s coach.Settings) []working.Drum {
+func (d Document) metrics(r Report, s coach.Settings) []metric.Metric {
 	p, l := d.Pattern, r.Load
-	size := working.Step{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
-	sequences := working.Step{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
-	time := l.working(d, s)
-	return []working.Drum{
-		working.NewDrum("Balls a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), "balls", working.Working{
-			Formula: "balls in a sequence × sequences a turn", Inputs: []working.Step{size, sequences}, Source: working.OwnArithmetic,
+	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
+	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
+	time := l.derivation(d, s)
+	return []metric.Metric{
+		metric.New("Balls a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), "balls", metric.Derivation{
+			Formula: "balls in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "/min", working.Working{
-			Formula: "60 ÷ gap", Inputs: []working.Step{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: working.OwnArithmetic,
+		metric.New("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
+			Formula: "60 ÷ gap", Inputs: []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", working.Working{
+		metric.New("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", metric.Derivation{
 			Formula: "sequences × (balls × gap + pause)",
-			Inputs: []working.Step{sequences, size, {Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"},
+			Inputs: []metric.Input{sequences, size, {Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"},
 				{Name: "Pause after a sequence", Value: units.Decimal(p.Pause, 1) + " s"}},
-			Source: working.OwnArithmetic,
+			Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Balls in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), "balls", working.Working{
+		metric.New("Balls in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), "balls", metric.Derivation{
 			Formula: "players × turns × balls a turn",
-			Inputs: []working.Step{{Name: "Players", Value: units.Decimal(float64(l.People), 0)},
+			Inputs: []metric.Input{{Name: "Players", Value: units.Decimal(float64(l.People), 0)},
 				{Name: "Turns each", Value: units.Decimal(float64(l.Turns), 0)},
 				{Name: "Balls a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
-			Source: working.OwnArithmetic,
+			Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Baskets", float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), basketsOf(s), working.Working{
+		metric.New("Baskets", float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), basketsOf(s), metric.Derivation{
 			Formula: "balls ÷ balls in a basket, rounded up",
-			Inputs: []working.Step{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
+			Inputs: []metric.Input{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
 				{Name: "Balls in a basket", Value: units.Decimal(float64(s.Basket), 0)}},
-			Source: working.OwnArithmetic,
+			Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Time", l.Need, units.Clock(l.Need), "min", time),
+		metric.New("Time", l.Need, units.Clock(l.Need), "min", time),
 	}
 }
 

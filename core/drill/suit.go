@@ -12,10 +12,10 @@ import (
 	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Who is a player that a drill is to suit.
@@ -31,23 +31,23 @@ type Who struct {
 
 // Suit is how a drill's goal and target suit one player.
 type Suit struct {
-	Rates  odds.Estimates `json:"rates"`
-	Clock  odds.Clock     `json:"clock" description:"How this player's balls come"`
-	Goal   *odds.Answer   `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
-	Target *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
-	Why    string         `json:"why" description:"Why there is no goal or no target, in words; else empty"`
-	Drums  []working.Drum `json:"drums"`
+	Rates   odds.Estimates  `json:"rates"`
+	Clock   odds.Clock      `json:"clock" description:"How this player's balls come"`
+	Goal    *odds.Answer    `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
+	Target  *Aimed          `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
+	Why     string          `json:"why" description:"Why there is no goal or no target, in words; else empty"`
+	Metrics []metric.Metric `json:"metrics"`
 }
 
 // Aimed is what becomes of balls that are aimed at the target.
 type Aimed struct {
-	At       court.Point     `json:"at" description:"Where they are aimed"`
-	Scatter  odds.Scatter    `json:"scatter"`
-	Upright  bool            `json:"upright" description:"Balls pass the target or meet it instead of landing in it: only its share in is known"`
-	Shares   odds.Shares     `json:"shares"`
-	Landings []court.Point   `json:"landings" description:"Where they were logged, on the court"`
-	Sentence string          `json:"sentence"`
-	Working  working.Working `json:"working"`
+	At         court.Point       `json:"at" description:"Where they are aimed"`
+	Scatter    odds.Scatter      `json:"scatter"`
+	Upright    bool              `json:"upright" description:"Balls pass the target or meet it instead of landing in it: only its share in is known"`
+	Shares     odds.Shares       `json:"shares"`
+	Landings   []court.Point     `json:"landings" description:"Where they were logged, on the court"`
+	Sentence   string            `json:"sentence"`
+	Derivation metric.Derivation `json:"derivation"`
 }
 
 // tapError is how far off a tap on the drawn court is, as a standard deviation in shares of the court's
@@ -107,7 +107,7 @@ func (d Document) Suits(ctx context.Context, play Play, who Who, people int, s c
 	default:
 		suit.Goal = &answer
 	}
-	suit.Drums = d.suitDrums(suit, people, s)
+	suit.Metrics = d.suitDrums(suit, people, s)
 	return suit, nil
 }
 
@@ -251,7 +251,7 @@ func (d Document) aimed(r replies, who Who, s coach.Settings) (Aimed, error) {
 		a.Shares = ground.Shares(r.scatter, a.At)
 	}
 	a.Sentence = a.sentence()
-	a.Working = a.working(r, s)
+	a.Derivation = a.derivation(r, s)
 	return a, nil
 }
 
@@ -278,11 +278,11 @@ func (a Aimed) sentence() string {
 	return words
 }
 
-func (a Aimed) working(r replies, s coach.Settings) working.Working {
-	return working.Working{
+func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
+	return metric.Derivation{
 		Figure: "In the target", Value: units.Decimal(100*a.Shares.In, 0) + " of 100",
 		Formula: "how speed, height and direction of the stroke vary, carried by the flight of the ball to where it lands; a bivariate normal distribution over the part of the target that is in",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "Scatter across", Value: s.Units.Length(a.Scatter.SX)},
 			{Name: "Scatter along", Value: s.Units.Length(a.Scatter.SY)},
 			{Name: "Off the aim", Value: s.Units.Length(a.Scatter.X) + " across, " + s.Units.Length(a.Scatter.Y) + " along"},
@@ -293,20 +293,20 @@ func (a Aimed) working(r replies, s coach.Settings) working.Working {
 }
 
 // suitDrums count balls with the misses that are to be expected.
-func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []working.Drum {
+func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []metric.Metric {
 	planned := float64(d.LoadFor(Group{People: people}, d.Turns, s).Each)
 	rate := suit.Rates.Rate
-	drums := []working.Drum{working.NewDrum("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), working.Working{
+	metrics := []metric.Metric{metric.New("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), metric.Derivation{
 		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",
-		Inputs: []working.Step{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Words}},
+		Inputs: []metric.Input{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Words}},
 	})}
 	if a := suit.Goal; a != nil && !a.Never {
 		text := units.Decimal(math.Min(a.Mean, 9999), 0)
-		goal := working.NewDrum("For the goal", a.Mean, text, a.Unit, a.Working)
-		goal.Working.Value = text + " " + a.Unit
-		drums = append(drums, goal)
+		goal := metric.New("For the goal", a.Mean, text, a.Unit, a.Derivation)
+		goal.Derivation.Value = text + " " + a.Unit
+		metrics = append(metrics, goal)
 	}
-	return drums
+	return metrics
 }
 
 // Fit is what is to be fitted to a player: one of its parts.

@@ -80,12 +80,12 @@ func TestASuitFollowsTheEvidence(t *testing.T) {
 	require.Greater(t, steady.Target.Shares.In, 0.7)
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
-	require.Contains(t, steady.Target.Working.Source, "Logged landings")
+	require.Contains(t, steady.Target.Derivation.Source, "Logged landings")
 
 	// Counted by zone: all in the one that holds the mark narrow the scatter, all long move it.
 	about := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
 	require.Less(t, about.Target.Scatter.SY, nothing.Target.Scatter.SY)
-	require.Contains(t, about.Target.Working.Source, "by zone")
+	require.Contains(t, about.Target.Derivation.Source, "by zone")
 	long := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
 	require.Greater(t, long.Target.Shares.Long, nothing.Target.Shares.Long)
 }
@@ -94,8 +94,8 @@ func TestDrumsCountExpectedMisses(t *testing.T) {
 	d := named(t, "Coin in the Corner")
 	suit := suits(t, d, drill.Who{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
 	byName := map[string]float64{}
-	for _, drum := range suit.Drums {
-		byName[drum.Name] = drum.Value
+	for _, metric := range suit.Metrics {
+		byName[metric.Name] = metric.Value
 	}
 	require.InDelta(t, 0.6*float64(d.Turns*d.Pattern.BallsPerTurn()), byName["Made"], 0.6)
 	require.InDelta(t, 10/0.6, byName["For the goal"], 0.1)

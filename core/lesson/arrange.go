@@ -8,8 +8,8 @@ import (
 	"strings"
 
 	"hodometer/core/drill"
+	"hodometer/core/metric"
 	"hodometer/core/rotation"
-	"hodometer/core/working"
 )
 
 // Piece is so many of a piece of equipment.
@@ -222,17 +222,17 @@ func (l laid) where(t *rotation.Table) {
 }
 
 // moving explains the change-over and what is left of the set-up.
-func (l laid) moving() []working.Step {
-	steps := []working.Step{{Name: "Walking over", Value: seconds(l.walk)}}
+func (l laid) moving() []metric.Input {
+	steps := []metric.Input{{Name: "Walking over", Value: seconds(l.walk)}}
 	if l.collect > 0 {
-		steps = append(steps, working.Step{Name: "Collecting " + listed(l.goes), Value: seconds(l.collect)})
+		steps = append(steps, metric.Input{Name: "Collecting " + listed(l.goes), Value: seconds(l.collect)})
 	}
 	if l.drilled {
 		name := "Setting the court and explaining"
 		if len(l.comes) == 0 && len(l.document.Equipment) > 0 {
 			name = "Explaining; the court stands already"
 		}
-		steps = append(steps, working.Step{Name: name, Value: seconds(l.document.SetUp)})
+		steps = append(steps, metric.Input{Name: name, Value: seconds(l.document.SetUp)})
 	}
 	return steps
 }

@@ -11,11 +11,11 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/odds"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Person is a student of the lesson.
@@ -57,47 +57,47 @@ func (in *Inputs) Measure(ctx context.Context) error {
 
 // Plan is a lesson on the clock. All times are seconds from its start.
 type Plan struct {
-	Stretches  []Stretch      `json:"stretches"`
-	Milestones []Milestone    `json:"milestones" description:"One every five minutes"`
-	Booked     float64        `json:"booked" description:"Length of the booking"`
-	Planned    float64        `json:"planned" description:"Length of all blocks"`
-	Over       float64        `json:"over" description:"Planned beyond the booking; 0 where it fits"`
-	Spare      float64        `json:"spare" description:"Booked but not planned; 0 where there is none"`
-	Late       float64        `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
-	Balls      int            `json:"balls"`
-	Baskets    int            `json:"baskets" description:"Basketfuls fed"`
-	Findings   []Finding      `json:"findings"`
-	Cautions   []string       `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
-	Budgets    []Budget       `json:"budgets" description:"What comes to each student"`
-	Carry      []Piece        `json:"carry" description:"What to carry to the court"`
-	Drums      []working.Drum `json:"drums"`
+	Stretches  []Stretch       `json:"stretches"`
+	Milestones []Milestone     `json:"milestones" description:"One every five minutes"`
+	Booked     float64         `json:"booked" description:"Length of the booking"`
+	Planned    float64         `json:"planned" description:"Length of all blocks"`
+	Over       float64         `json:"over" description:"Planned beyond the booking; 0 where it fits"`
+	Spare      float64         `json:"spare" description:"Booked but not planned; 0 where there is none"`
+	Late       float64         `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
+	Balls      int             `json:"balls"`
+	Baskets    int             `json:"baskets" description:"Basketfuls fed"`
+	Findings   []Finding       `json:"findings"`
+	Cautions   []string        `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Budgets    []Budget        `json:"budgets" description:"What comes to each student"`
+	Carry      []Piece         `json:"carry" description:"What to carry to the court"`
+	Metrics    []metric.Metric `json:"metrics"`
 }
 
 // Stretch is one block on the road.
 type Stretch struct {
-	Block  string          `json:"block" description:"Identifier of the block"`
-	Kind   Kind            `json:"kind"`
-	Title  string          `json:"title"`
-	Clock  string          `json:"clock" description:"When it begins, on the clock"`
-	Start  float64         `json:"start"`
-	End    float64         `json:"end"`
-	Length string          `json:"length" description:"From its beginning to its end, in words: 8 min"`
-	Effort int             `json:"effort"`
-	Pinned bool            `json:"pinned"`
-	SetUp  float64         `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
-	Work   float64         `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
-	PickUp float64         `json:"pickUp" description:"Picking up balls"`
-	Over   float64         `json:"over" description:"How much more the drill needs than it has"`
-	Spare  float64         `json:"spare" description:"How much the drill leaves over"`
-	Load   *drill.Load     `json:"load"`
-	Fits   string          `json:"fits" description:"What fits, in words"`
-	Time   working.Working `json:"time" description:"How its time came about"`
-	Group  string          `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
-	People []string        `json:"people" description:"Identifiers of who is in it"`
-	Table  *rotation.Table `json:"table" description:"Who is where in each round; null where nobody changes places"`
-	Comes  []Piece         `json:"comes" description:"Equipment put down for it"`
-	Goes   []Piece         `json:"goes" description:"Equipment collected before it"`
-	Stays  []Piece         `json:"stays" description:"Equipment that stands already"`
+	Block  string            `json:"block" description:"Identifier of the block"`
+	Kind   Kind              `json:"kind"`
+	Title  string            `json:"title"`
+	Clock  string            `json:"clock" description:"When it begins, on the clock"`
+	Start  float64           `json:"start"`
+	End    float64           `json:"end"`
+	Length string            `json:"length" description:"From its beginning to its end, in words: 8 min"`
+	Effort int               `json:"effort"`
+	Pinned bool              `json:"pinned"`
+	SetUp  float64           `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
+	Work   float64           `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
+	PickUp float64           `json:"pickUp" description:"Picking up balls"`
+	Over   float64           `json:"over" description:"How much more the drill needs than it has"`
+	Spare  float64           `json:"spare" description:"How much the drill leaves over"`
+	Load   *drill.Load       `json:"load"`
+	Fits   string            `json:"fits" description:"What fits, in words"`
+	Time   metric.Derivation `json:"time" description:"How its time came about"`
+	Group  string            `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
+	People []string          `json:"people" description:"Identifiers of who is in it"`
+	Table  *rotation.Table   `json:"table" description:"Who is where in each round; null where nobody changes places"`
+	Comes  []Piece           `json:"comes" description:"Equipment put down for it"`
+	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
+	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
 }
 
 // Milestone is a mark on the road.
@@ -154,7 +154,7 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 		return Plan{}, err
 	}
 	p.Cautions = cautions(p, list, in)
-	p.Drums = p.drums(d, list, in)
+	p.Metrics = p.metrics(d, list, in)
 	return p, nil
 }
 
@@ -175,10 +175,10 @@ func (l laid) lay(in Inputs) Stretch {
 	if !l.drilled {
 		s.Table = l.table(has)
 		s.Fits = units.Clock(s.Work) + " min of it to play"
-		s.Time = working.Working{
+		s.Time = metric.Derivation{
 			Figure: block.Title, Value: units.Clock(has) + " min", Formula: "walking over + the rest of the block",
-			Inputs: append(l.moving(), working.Step{Name: "To play", Value: units.Clock(s.Work) + " min"}),
-			Source: working.Practice,
+			Inputs: append(l.moving(), metric.Input{Name: "To play", Value: units.Clock(s.Work) + " min"}),
+			Source: metric.Practice,
 		}
 		return s
 	}
@@ -190,15 +190,15 @@ func (l laid) lay(in Inputs) Stretch {
 	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
 	s.Fits = l.fits(turns, s, in)
 	s.Table = l.table(s.Work)
-	s.Time = working.Working{
+	s.Time = metric.Derivation{
 		Figure: block.Title, Value: units.Clock(need) + " min",
 		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
 		Inputs: append(l.moving(),
-			working.Step{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
-			working.Step{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
-			working.Step{Name: "Given", Value: units.Clock(has) + " min"},
+			metric.Input{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
+			metric.Input{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
+			metric.Input{Name: "Given", Value: units.Clock(has) + " min"},
 		),
-		Source: working.OwnArithmetic + "; walking over, a piece and seconds a ball: " + working.Practice,
+		Source: metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice,
 	}
 	return s
 }
@@ -220,77 +220,77 @@ func (l laid) fits(turns int, s Stretch, in Inputs) string {
 		units.Clock(s.Over), units.Count(l.turnsIn(in), "turn", "turns"))
 }
 
-func (p Plan) drums(d Document, list []laid, in Inputs) []working.Drum {
-	var sums, balls, baskets []working.Step
+func (p Plan) metrics(d Document, list []laid, in Inputs) []metric.Metric {
+	var sums, balls, baskets []metric.Input
 	for _, s := range p.Stretches {
-		sums = append(sums, working.Step{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
+		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
 		if s.Load == nil {
 			continue
 		}
-		balls = append(balls, working.Step{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
-		baskets = append(baskets, working.Step{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %d", s.Load.Balls, in.Settings.Basket, s.Load.Baskets)})
+		balls = append(balls, metric.Input{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
+		baskets = append(baskets, metric.Input{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %d", s.Load.Balls, in.Settings.Basket, s.Load.Baskets)})
 	}
-	booked := working.Step{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
-	room := working.NewDrum("To spare", p.Spare, units.Clock(p.Spare), "min", working.Working{
-		Formula: "booked − planned", Inputs: append([]working.Step{booked}, sums...), Source: working.OwnArithmetic,
+	booked := metric.Input{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
+	room := metric.New("To spare", p.Spare, units.Clock(p.Spare), "min", metric.Derivation{
+		Formula: "booked − planned", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
 	})
 	if p.Over > 0 {
-		room = working.NewDrum("Over", p.Over, units.Clock(p.Over), "min", working.Working{
-			Formula: "planned − booked", Inputs: append([]working.Step{booked}, sums...), Source: working.OwnArithmetic,
+		room = metric.New("Over", p.Over, units.Clock(p.Over), "min", metric.Derivation{
+			Formula: "planned − booked", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
 		})
 	}
 	wait := 0.0
-	var waits []working.Step
+	var waits []metric.Input
 	for _, s := range p.Stretches {
 		if s.Load != nil {
 			wait = math.Max(wait, s.Load.Waiting)
-			waits = append(waits, working.Step{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
+			waits = append(waits, metric.Input{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
 		}
 	}
-	return append([]working.Drum{
-		working.NewDrum("Planned", p.Planned, units.Clock(p.Planned), "min", working.Working{
-			Formula: "the minutes of all blocks", Inputs: none(sums), Source: working.OwnArithmetic,
+	return append([]metric.Metric{
+		metric.New("Planned", p.Planned, units.Clock(p.Planned), "min", metric.Derivation{
+			Formula: "the minutes of all blocks", Inputs: none(sums), Source: metric.OwnArithmetic,
 		}),
 		room,
-		working.NewDrum("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", working.Working{
-			Formula: "balls of each drill, added up", Inputs: none(balls), Source: working.OwnArithmetic,
+		metric.New("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", metric.Derivation{
+			Formula: "balls of each drill, added up", Inputs: none(balls), Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Baskets", float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), fmt.Sprintf("of %d", in.Settings.Basket), working.Working{
-			Formula: "balls of each drill ÷ balls in a basket, rounded up", Inputs: none(baskets), Source: working.OwnArithmetic,
+		metric.New("Baskets", float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), fmt.Sprintf("of %d", in.Settings.Basket), metric.Derivation{
+			Formula: "balls of each drill ÷ balls in a basket, rounded up", Inputs: none(baskets), Source: metric.OwnArithmetic,
 		}),
-		working.NewDrum("Longest wait", wait, units.Decimal(wait, 0), "s", working.Working{
-			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: working.OwnArithmetic,
+		metric.New("Longest wait", wait, units.Decimal(wait, 0), "s", metric.Derivation{
+			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: metric.OwnArithmetic,
 		}),
 	}, append(p.running(), p.expected(list, in)...)...)
 }
 
-// running is the drum of the way that the students run; the one who runs most.
-func (p Plan) running() []working.Drum {
+// running is the metric of the way that the students run; the one who runs most.
+func (p Plan) running() []metric.Metric {
 	most := Budget{}
-	var inputs []working.Step
+	var inputs []metric.Input
 	for _, b := range p.Budgets {
 		if b.Metres > most.Metres {
 			most = b
 		}
-		inputs = append(inputs, working.Step{Name: b.Name, Value: b.Ran})
+		inputs = append(inputs, metric.Input{Name: b.Name, Value: b.Ran})
 	}
 	if most.Metres == 0 {
 		return nil
 	}
 	text, unit, _ := strings.Cut(most.Ran, " ")
-	return []working.Drum{working.NewDrum("Run", most.Metres, text, unit, working.Working{
+	return []metric.Metric{metric.New("Run", most.Metres, text, unit, metric.Derivation{
 		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that each drill is written for",
-		Inputs:  none(inputs), Source: working.OwnArithmetic,
+		Inputs:  none(inputs), Source: metric.OwnArithmetic,
 	})}
 }
 
-// expected are the drums that count balls with the misses that are to be expected of these students.
-func (p Plan) expected(list []laid, in Inputs) []working.Drum {
+// expected are the metrics that count balls with the misses that are to be expected of these students.
+func (p Plan) expected(list []laid, in Inputs) []metric.Metric {
 	if in.Rates == nil {
 		return nil
 	}
 	made, goals := 0.0, 0.0
-	var makes, needs []working.Step
+	var makes, needs []metric.Input
 	for i, l := range list {
 		block, load := l.block, p.Stretches[i].Load
 		if load == nil {
@@ -301,29 +301,29 @@ func (p Plan) expected(list []laid, in Inputs) []working.Drum {
 			rate := in.Rates[block.Drill][person.ID]
 			name := block.Title + ", " + person.Profile.Name
 			made += float64(load.Each) * rate.Mean
-			makes = append(makes, working.Step{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
+			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
 			balls, counted := document.Goal.MeanBalls(rate.Mean)
 			if !counted {
 				continue
 			}
 			goals += balls
-			needs = append(needs, working.Step{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, units.Decimal(balls, 0))})
+			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, units.Decimal(balls, 0))})
 		}
 	}
-	return []working.Drum{
-		working.NewDrum("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), working.Working{
+	return []metric.Metric{
+		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), metric.Derivation{
 			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
 		}),
-		working.NewDrum("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", working.Working{
+		metric.New("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", metric.Derivation{
 			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
 		}),
 	}
 }
 
 // none makes an empty list of a missing one, so that it is written as a list.
-func none(steps []working.Step) []working.Step {
+func none(steps []metric.Input) []metric.Input {
 	if steps == nil {
-		return []working.Step{}
+		return []metric.Input{}
 	}
 	return steps
 }

@@ -59,7 +59,7 @@ func TestBudgetsByHand(t *testing.T) {
 	require.InDelta(t, 480+600+12*39, ada.Playing, 1e-6)
 	require.InDelta(t, 12*39, ada.Waiting, 1e-6)
 	require.InDelta(t, 600, ada.Rest, 1e-9)
-	require.Equal(t, "Run", p.Drums[5].Name)
+	require.Equal(t, "Run", p.Metrics[5].Name)
 }
 
 func TestRunSheetSaysWhoIsWhere(t *testing.T) {

@@ -7,8 +7,8 @@ import (
 	"slices"
 
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Question is a goal for somebody.
@@ -24,17 +24,17 @@ type Question struct {
 // Answer is what a goal asks of somebody. Balls are points for a race and rallies for rallies; for as many
 // as possible they are makes.
 type Answer struct {
-	Rate      float64         `json:"rate"`
-	Unit      string          `json:"unit" description:"What is counted: balls, points, rallies or makes"`
-	Mean      float64         `json:"mean"`
-	SD        float64         `json:"sd" description:"Standard deviation"`
-	Quantiles []Quantile      `json:"quantiles"`
-	Dots      []float64       `json:"dots" description:"Twenty equally likely outcomes, smallest first"`
-	Chance    *float64        `json:"chance" description:"To be finished within the balls or the time that were asked for; of as many as possible: to make what is hoped for; of a race: to win it"`
-	Carry     float64         `json:"carry" description:"Balls to carry so that they last 9 times in 10, for all players together"`
-	Never     bool            `json:"never" description:"It takes more than anybody will ever play"`
-	Sentence  string          `json:"sentence"`
-	Working   working.Working `json:"working"`
+	Rate       float64           `json:"rate"`
+	Unit       string            `json:"unit" description:"What is counted: balls, points, rallies or makes"`
+	Mean       float64           `json:"mean"`
+	SD         float64           `json:"sd" description:"Standard deviation"`
+	Quantiles  []Quantile        `json:"quantiles"`
+	Dots       []float64         `json:"dots" description:"Twenty equally likely outcomes, smallest first"`
+	Chance     *float64          `json:"chance" description:"To be finished within the balls or the time that were asked for; of as many as possible: to make what is hoped for; of a race: to win it"`
+	Carry      float64           `json:"carry" description:"Balls to carry so that they last 9 times in 10, for all players together"`
+	Never      bool              `json:"never" description:"It takes more than anybody will ever play"`
+	Sentence   string            `json:"sentence"`
+	Derivation metric.Derivation `json:"derivation"`
 }
 
 // Quantile is what is enough so many times in a hundred.
@@ -195,7 +195,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		a.Carry = 0 // one ball is played until it is lost
 	}
 	a.Sentence = q.sentence(a)
-	a.Working = q.working(a)
+	a.Derivation = q.derivation(a)
 	return a
 }
 
@@ -228,7 +228,7 @@ func (q Question) most() Answer {
 	a.Sentence = fmt.Sprintf("%s in %s min; about %s of them made, 9 times in 10 at least %s; %d or more %s",
 		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0),
 		units.Decimal(a.usual().Balls, 0), q.Goal.Count, Times(chance))
-	a.Working = q.working(a)
+	a.Derivation = q.derivation(a)
 	return a
 }
 

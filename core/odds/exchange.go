@@ -9,8 +9,8 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/invalid"
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Exchange is two players who rally straight up and down the middle, each from one depth.
@@ -30,15 +30,15 @@ type Exchange struct {
 
 // Rallied is how fast two players can rally.
 type Rallied struct {
-	Most     float64         `json:"most" description:"Balls a minute, both players together, as long as nobody misses"`
-	Needed   *float64        `json:"needed" description:"Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it"`
-	Speed    float64         `json:"speed" description:"Mean speed at the most, m/s"`
-	InTime   int             `json:"inTime" description:"Balls in the time without a miss"`
-	Sets     int             `json:"sets" description:"Whole sets in the time"`
-	Expected float64         `json:"expected" description:"Balls in the time with the misses that are to be expected"`
-	Chance   float64         `json:"chance" description:"To get the wanted number in the time"`
-	Sentence string          `json:"sentence"`
-	Working  working.Working `json:"working"`
+	Most       float64           `json:"most" description:"Balls a minute, both players together, as long as nobody misses"`
+	Needed     *float64          `json:"needed" description:"Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it"`
+	Speed      float64           `json:"speed" description:"Mean speed at the most, m/s"`
+	InTime     int               `json:"inTime" description:"Balls in the time without a miss"`
+	Sets       int               `json:"sets" description:"Whole sets in the time"`
+	Expected   float64           `json:"expected" description:"Balls in the time with the misses that are to be expected"`
+	Chance     float64           `json:"chance" description:"To get the wanted number in the time"`
+	Sentence   string            `json:"sentence"`
+	Derivation metric.Derivation `json:"derivation"`
 }
 
 // Check says what is wrong with an exchange, by field.
@@ -191,7 +191,7 @@ func (e Exchange) Answer(ctx context.Context) (Rallied, error) {
 		r.Chance = done[len(done)-1]
 	}
 	r.Sentence = e.sentence(r)
-	r.Working = e.working(r, a, b)
+	r.Derivation = e.derivation(r, a, b)
 	return r, nil
 }
 
@@ -227,11 +227,11 @@ func (e Exchange) sentence(r Rallied) string {
 	return words
 }
 
-func (e Exchange) working(r Rallied, there, back trip) working.Working {
+func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 	speed := func(v float64) string { return units.Decimal(v, 1) + " m/s" }
-	w := working.Working{
+	w := metric.Derivation{
 		Figure: "Balls a minute", Value: units.Decimal(r.Most, 1), Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count carries on",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "From the net", Value: units.Metres.Length(e.Near) + " and " + units.Metres.Length(e.Far)},
 			{Name: "Over the net", Value: units.Metres.Length(e.Height)},
 			{Name: "There", Value: units.Decimal(there.seconds, 2) + " s at " + speed(there.speed)},
@@ -242,7 +242,7 @@ func (e Exchange) working(r Rallied, there, back trip) working.Working {
 		Source: "Flights from contact to contact; heights of contact and paces: common practice, no source",
 	}
 	if r.Needed != nil {
-		w.Inputs = append(w.Inputs, working.Step{Name: fmt.Sprintf("%d in %s s needs", e.Wanted, units.Decimal(e.Seconds, 0)), Value: speed(*r.Needed)})
+		w.Inputs = append(w.Inputs, metric.Input{Name: fmt.Sprintf("%d in %s s needs", e.Wanted, units.Decimal(e.Seconds, 0)), Value: speed(*r.Needed)})
 	}
 	return w
 }

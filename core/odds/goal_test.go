@@ -84,7 +84,7 @@ func TestTheGoalSpeaks(t *testing.T) {
 	require.InDelta(t, 410, ask(t, inARow(10, 1), 0.6).Mean, 1)
 	require.Len(t, a.Dots, 20)
 	require.Equal(t, 64.0, a.Carry)
-	require.Contains(t, a.Working.Source, "Feller")
+	require.Contains(t, a.Derivation.Source, "Feller")
 }
 
 func TestLimitsAndOverflow(t *testing.T) {

@@ -6,9 +6,9 @@ import (
 
 	"gonum.org/v1/gonum/mathext"
 
+	"hodometer/core/metric"
 	"hodometer/core/student"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Practised is what somebody did on one drill at one time. Balls that were played again, after a bad feed
@@ -25,15 +25,15 @@ type Practised struct {
 // Rate is what is known of how often somebody does something: the mean and the middle 95 % of a beta
 // distribution.
 type Rate struct {
-	Mean    float64         `json:"mean"`
-	Low     float64         `json:"low"`
-	High    float64         `json:"high"`
-	Made    int             `json:"made" description:"On this very drill"`
-	Balls   int             `json:"balls" description:"On this very drill"`
-	Related int             `json:"related" description:"Balls on related drills, which count for less"`
-	Known   bool            `json:"known" description:"There is evidence; else it is only the level's"`
-	Words   string          `json:"words"`
-	Working working.Working `json:"working"`
+	Mean       float64           `json:"mean"`
+	Low        float64           `json:"low"`
+	High       float64           `json:"high"`
+	Made       int               `json:"made" description:"On this very drill"`
+	Balls      int               `json:"balls" description:"On this very drill"`
+	Related    int               `json:"related" description:"Balls on related drills, which count for less"`
+	Known      bool              `json:"known" description:"There is evidence; else it is only the level's"`
+	Words      string            `json:"words"`
+	Derivation metric.Derivation `json:"derivation"`
 
 	made, missed float64 // of the beta distribution
 }
@@ -140,10 +140,10 @@ func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 	default:
 		r.Words = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Said, between)
 	}
-	r.Working = working.Working{
+	r.Derivation = metric.Derivation{
 		Figure: "Makes", Value: ofTen(r.Mean),
 		Formula: "(balls made + what is usual) ÷ (balls + what is usual): the mean of a beta distribution; each ball counts half after four weeks",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "On this drill", Value: fmt.Sprintf("%d of %d, weighing %s balls today", here.right, here.balls, units.Decimal(here.made+here.missed, 1))},
 			{Name: "On related drills", Value: units.Count(near.balls, "ball", "balls") + ", each counting three tenths, at most 15 together"},
 			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Said, units.Decimal(priorBalls, 0))},

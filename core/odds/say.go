@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Times says how likely something is, as coaches count.
@@ -72,13 +72,13 @@ func rounded(balls float64) string {
 	return units.Decimal(math.Round(balls/digits)*digits, 0)
 }
 
-// working is how the answer to a waiting time came about.
-func (q Question) working(a Answer) working.Working {
-	w := working.Working{
+// derivation is how the answer to a waiting time came about.
+func (q Question) derivation(a Answer) metric.Derivation {
+	w := metric.Derivation{
 		Figure: "Goal: " + q.Goal.String(), Value: rounded(a.Mean) + " " + a.Unit,
-		Inputs: []working.Step{{Name: "Made", Value: ofTen(q.Rate)}},
+		Inputs: []metric.Input{{Name: "Made", Value: ofTen(q.Rate)}},
 	}
-	add := func(name, value string) { w.Inputs = append(w.Inputs, working.Step{Name: name, Value: value}) }
+	add := func(name, value string) { w.Inputs = append(w.Inputs, metric.Input{Name: name, Value: value}) }
 	switch q.Goal.Kind {
 	case Total, Together:
 		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on the negative binomial distribution"

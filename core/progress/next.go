@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"time"
 
+	"hodometer/core/metric"
 	"hodometer/core/units"
-	"hodometer/core/working"
 )
 
 // Evidence is what one student did in one run of one drill.
@@ -31,14 +31,14 @@ func (Decision) Enum() []any { return []any{StepUp, Stay, StepBack} }
 
 // Advice is a decision with its reason.
 type Advice struct {
-	Decision Decision        `json:"decision"`
-	Rung     Rung            `json:"rung" description:"Where the student stands"`
-	Next     Rung            `json:"next" description:"Where the decision leads; the same rung for stay"`
-	Reason   string          `json:"reason"`
-	Made     int             `json:"made"`
-	Balls    int             `json:"balls"`
-	Held     bool            `json:"held" description:"The balls say step up, engagement holds it back"`
-	Working  working.Working `json:"working"`
+	Decision   Decision          `json:"decision"`
+	Rung       Rung              `json:"rung" description:"Where the student stands"`
+	Next       Rung              `json:"next" description:"Where the decision leads; the same rung for stay"`
+	Reason     string            `json:"reason"`
+	Made       int               `json:"made"`
+	Balls      int               `json:"balls"`
+	Held       bool              `json:"held" description:"The balls say step up, engagement holds it back"`
+	Derivation metric.Derivation `json:"derivation"`
 }
 
 // The rates of a rung: met at 8 of 10, not met at 6 of 10, too hard at 4 of 10. Common practice, no
@@ -96,19 +96,19 @@ func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
 		a.Reason = fmt.Sprintf("%s made, %.0f in 100: not clear yet. %s would settle it.", score, 100*float64(made)/float64(a.Balls),
 			units.Count(upTest().MakesToGo(made, missed), "make in a row", "makes in a row"))
 	}
-	a.Working = explain(a, missed)
+	a.Derivation = explain(a, missed)
 	return a
 }
 
-func explain(a Advice, missed int) working.Working {
+func explain(a Advice, missed int) metric.Derivation {
 	up, back := upTest(), backTest()
 	_, high := up.Bounds()
 	low, _ := back.Bounds()
 	ratio := func(s Sequential) string { return units.Decimal(s.Ratio(a.Made, missed), 2) }
-	return working.Working{
+	return metric.Derivation{
 		Figure: "Next step on " + string(a.Rung), Value: string(a.Decision),
 		Formula: "Each make and each miss adds its weight; a sum beyond a bound decides",
-		Inputs: []working.Step{
+		Inputs: []metric.Input{
 			{Name: "Made", Value: units.Count(a.Made, "ball", "balls")},
 			{Name: "Missed", Value: units.Count(missed, "ball", "balls")},
 			{Name: "8 in 10 against 6 in 10, up at " + units.Decimal(high, 2), Value: ratio(up)},

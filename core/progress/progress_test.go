@@ -58,7 +58,7 @@ func TestAdvise(t *testing.T) {
 			require.Equal(t, c.want, a.Decision)
 			require.Equal(t, c.next, a.Next)
 			require.Contains(t, a.Reason, c.says)
-			require.Equal(t, string(c.want), a.Working.Value)
+			require.Equal(t, string(c.want), a.Derivation.Value)
 		})
 	}
 }

@@ -8,10 +8,10 @@
     type Clock,
     type Goal,
     type GoalAsked,
-    type Working,
+    type Derivation,
   } from '../lib/api/client'
   import { keys } from '../lib/data'
-  import WorkingDialog from '../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../lib/DerivationDialog.svelte'
   import GoalDots from './GoalDots.svelte'
   import { most, slides } from './goals'
 
@@ -29,7 +29,7 @@
   }
   let { goal, rate, partner, clock, minutes, disabled = false, onchange, onerrors }: Props = $props()
   let moving = $state<number | null>(null)
-  let working = $state<Working | null>(null)
+  let derivation = $state<Derivation | null>(null)
   const asked = $derived<GoalAsked>({
     goal: { ...$state.snapshot(goal), count: moving ?? goal.count },
     rate,
@@ -85,7 +85,7 @@
   {/if}
   <GoalDots answer={reckoned.answer} />
   <p class="no-print mt-1 flex flex-wrap gap-x-4">
-    <button type="button" class="link" onclick={() => (working = reckoned.answer.working)}
+    <button type="button" class="link" onclick={() => (derivation = reckoned.answer.derivation)}
       >how this came about</button
     >
     {#if fitted && !disabled}
@@ -93,4 +93,4 @@
     {/if}
   </p>
 {/if}
-<WorkingDialog {working} onclose={() => (working = null)} />
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -1,27 +1,27 @@
 <script lang="ts">
-  import type { Drum, Working } from './api/client'
+  import type { Metric, Derivation } from './api/client'
   import Rolling from './Rolling.svelte'
-  import WorkingDialog from './WorkingDialog.svelte'
+  import DerivationDialog from './DerivationDialog.svelte'
 
   interface Props {
-    drums: Drum[]
+    metrics: Metric[]
   }
-  let { drums }: Props = $props()
-  let open = $state<Working | null>(null)
+  let { metrics }: Props = $props()
+  let open = $state<Derivation | null>(null)
 </script>
 
 <section aria-label="Counts of this plan" class="drums rounded-box grid gap-px overflow-hidden">
-  {#each drums as drum, i (i)}
-    <button class="drum" onclick={() => (open = drum.working)} title="How this came about">
-      <span class="text-sm">{drum.name}</span>
+  {#each metrics as metric, i (i)}
+    <button class="drum" onclick={() => (open = metric.derivation)} title="How this came about">
+      <span class="text-sm">{metric.name}</span>
       <span class="flex items-baseline gap-1">
-        <span class={drums.length > 9 ? 'text-2xl' : 'text-3xl'}><Rolling text={drum.text} /></span>
-        <span class="text-sm">{drum.unit}</span>
+        <span class={metrics.length > 9 ? 'text-2xl' : 'text-3xl'}><Rolling text={metric.text} /></span>
+        <span class="text-sm">{metric.unit}</span>
       </span>
     </button>
   {/each}
 </section>
-<WorkingDialog working={open} onclose={() => (open = null)} />
+<DerivationDialog derivation={open} onclose={() => (open = null)} />
 
 <style>
   .drums {

@@ -1210,6 +1210,7 @@ export interface components {
         DrillAimed: {
             /** @description Where they are aimed */
             at: components["schemas"]["CourtPoint"];
+            derivation: components["schemas"]["MetricDerivation"];
             /** @description Where they were logged, on the court */
             landings: components["schemas"]["CourtPoint"][];
             scatter: components["schemas"]["OddsScatter"];
@@ -1217,7 +1218,6 @@ export interface components {
             shares: components["schemas"]["OddsShares"];
             /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
             upright: boolean;
-            working: components["schemas"]["WorkingWorking"];
         };
         DrillChange: {
             /** @description A place was moved */
@@ -1282,11 +1282,11 @@ export interface components {
         };
         DrillExplained: {
             /** @description Its figures in the coach's units */
-            facts: components["schemas"]["WorkingStep"][];
-            flight: components["schemas"]["WorkingWorking"];
+            facts: components["schemas"]["MetricInput"][];
+            flight: components["schemas"]["MetricDerivation"];
             /** @description Which meeting of the timeline it is, from 0 */
             meeting: number;
-            running: components["schemas"]["WorkingWorking"];
+            running: components["schemas"]["MetricDerivation"];
             said: string;
         };
         DrillFeed: {
@@ -1394,7 +1394,7 @@ export interface components {
             /** @description The target in words */
             aim: string;
             /** @description The target's area, share of its box, margin and share out, in words */
-            measured: components["schemas"]["WorkingStep"][];
+            measured: components["schemas"]["MetricInput"][];
             /** @description The place; null where it is not one of the report's */
             spot: null | components["schemas"]["DrillSpot"];
             target: components["schemas"]["CourtShape"];
@@ -1422,8 +1422,8 @@ export interface components {
         /** @enum {string} */
         DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
         DrillPlay: {
-            drums: components["schemas"]["WorkingDrum"][];
             fastest: components["schemas"]["FootworkFastest"][];
+            metrics: components["schemas"]["MetricMetric"][];
             player: components["schemas"]["FootworkPlayer"];
             /** @description By field: balls that cannot be fed */
             problems: components["schemas"]["InvalidFields"];
@@ -1457,14 +1457,14 @@ export interface components {
             /** @description The target in words */
             aim: string;
             court: components["schemas"]["CourtCourt"];
-            drums: components["schemas"]["WorkingDrum"][];
             /** @description The balls of one sequence in order */
             feeds: components["schemas"]["DrillFeed"][];
             /** @description The goal in words */
             goal: string;
             load: components["schemas"]["DrillLoad"];
             /** @description The target's area, share of its box, margin and share out, in words */
-            measured: components["schemas"]["WorkingStep"][];
+            measured: components["schemas"]["MetricInput"][];
+            metrics: components["schemas"]["MetricMetric"][];
             /** @description Areas where no ball may land */
             noGo: components["schemas"]["CourtShape"][];
             /** @description Lines that no ball may cross */
@@ -1524,9 +1524,9 @@ export interface components {
         DrillSuit: {
             /** @description How this player's balls come */
             clock: components["schemas"]["OddsClock"];
-            drums: components["schemas"]["WorkingDrum"][];
             /** @description What the goal takes; null where it cannot be worked out */
             goal: null | components["schemas"]["OddsAnswer"];
+            metrics: components["schemas"]["MetricMetric"][];
             rates: components["schemas"]["OddsEstimates"];
             /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
             target: null | components["schemas"]["DrillAimed"];
@@ -2185,13 +2185,13 @@ export interface components {
             carry: components["schemas"]["LessonPiece"][];
             /** @description Where the work can hurt somebody; no medical advice */
             cautions: string[];
-            drums: components["schemas"]["WorkingDrum"][];
             findings: components["schemas"]["LessonFinding"][];
             /**
              * Format: double
              * @description How late the lesson ends when every drill is played to its last ball
              */
             late: number;
+            metrics: components["schemas"]["MetricMetric"][];
             /** @description One every five minutes */
             milestones: components["schemas"]["LessonMilestone"][];
             /**
@@ -2273,7 +2273,7 @@ export interface components {
             /** @description Who is where in each round; null where nobody changes places */
             table: null | components["schemas"]["RotationTable"];
             /** @description How its time came about */
-            time: components["schemas"]["WorkingWorking"];
+            time: components["schemas"]["MetricDerivation"];
             title: string;
             /**
              * Format: double
@@ -2322,6 +2322,35 @@ export interface components {
             /** @description Where it comes from */
             why?: string;
         };
+        MetricDerivation: {
+            /** @description What the figure is called */
+            figure: string;
+            /** @description The formula in words */
+            formula: string;
+            /** @description The numbers put in, in order */
+            inputs: components["schemas"]["MetricInput"][];
+            /** @description Where the rule comes from */
+            source: string;
+            /** @description The figure with its unit */
+            value: string;
+        };
+        MetricInput: {
+            name: string;
+            value: string;
+        };
+        MetricMetric: {
+            derivation: components["schemas"]["MetricDerivation"];
+            /** @description What is counted: balls, minutes, baskets */
+            name: string;
+            /** @description The figure as it is shown */
+            text: string;
+            unit: string;
+            /**
+             * Format: double
+             * @description The figure as a number, to tell that it changed
+             */
+            value: number;
+        };
         /** @enum {string} */
         OddsAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
         OddsAnswer: {
@@ -2332,6 +2361,7 @@ export interface components {
             carry: number;
             /** @description To be finished within the balls or the time that were asked for; of as many as possible: to make what is hoped for; of a race: to win it */
             chance: null | number;
+            derivation: components["schemas"]["MetricDerivation"];
             /** @description Twenty equally likely outcomes, smallest first */
             dots: number[];
             /** Format: double */
@@ -2349,7 +2379,6 @@ export interface components {
             sentence: string;
             /** @description What is counted: balls, points, rallies or makes */
             unit: string;
-            working: components["schemas"]["WorkingWorking"];
         };
         OddsClock: {
             /** @description Balls in one basket */
@@ -2444,6 +2473,7 @@ export interface components {
              * @description To get the wanted number in the time
              */
             chance: number;
+            derivation: components["schemas"]["MetricDerivation"];
             /**
              * Format: double
              * @description Balls in the time with the misses that are to be expected
@@ -2466,11 +2496,11 @@ export interface components {
              * @description Mean speed at the most, m/s
              */
             speed: number;
-            working: components["schemas"]["WorkingWorking"];
         };
         OddsRate: {
             /** @description On this very drill */
             balls: number;
+            derivation: components["schemas"]["MetricDerivation"];
             /** Format: double */
             high: number;
             /** @description There is evidence; else it is only the level's */
@@ -2484,7 +2514,6 @@ export interface components {
             /** @description Balls on related drills, which count for less */
             related: number;
             words: string;
-            working: components["schemas"]["WorkingWorking"];
         };
         OddsScatter: {
             /** @description Landings it rests on; 0 where it is only the level's */
@@ -2586,6 +2615,7 @@ export interface components {
         ProgressAdvice: {
             balls: number;
             decision: components["schemas"]["ProgressDecision"];
+            derivation: components["schemas"]["MetricDerivation"];
             /** @description The balls say step up, engagement holds it back */
             held: boolean;
             made: number;
@@ -2594,7 +2624,6 @@ export interface components {
             reason: string;
             /** @description Where the student stands */
             rung: components["schemas"]["ProgressRung"];
-            working: components["schemas"]["WorkingWorking"];
         };
         /** @enum {string} */
         ProgressDecision: "step up" | "stay" | "step back";
@@ -2973,35 +3002,6 @@ export interface components {
             said: string[];
             /** @description How goal and target suit whoever it is tried on */
             suit: components["schemas"]["DrillSuit"];
-        };
-        WorkingDrum: {
-            /** @description What is counted: balls, minutes, baskets */
-            name: string;
-            /** @description The figure as it is shown */
-            text: string;
-            unit: string;
-            /**
-             * Format: double
-             * @description The figure as a number, to tell that it changed
-             */
-            value: number;
-            working: components["schemas"]["WorkingWorking"];
-        };
-        WorkingStep: {
-            name: string;
-            value: string;
-        };
-        WorkingWorking: {
-            /** @description What the figure is called */
-            figure: string;
-            /** @description The formula in words */
-            formula: string;
-            /** @description The numbers put in, in order */
-            inputs: components["schemas"]["WorkingStep"][];
-            /** @description Where the rule comes from */
-            source: string;
-            /** @description The figure with its unit */
-            value: string;
         };
     };
     responses: never;

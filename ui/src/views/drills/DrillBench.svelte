@@ -281,7 +281,7 @@
   </div>
 </div>
 {#if report && play}<div class="foot">
-    <Drums drums={[...report.drums, ...play.drums, ...(bench.worked?.suit.drums ?? [])]} />
+    <Drums metrics={[...report.metrics, ...play.metrics, ...(bench.worked?.suit.metrics ?? [])]} />
   </div>{/if}
 
 <style>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import GoalFields from '../../goal/GoalFields.svelte'
   import GoalSays from '../../goal/GoalSays.svelte'
-  import type { DrillDocument, Fit, Report, Words, Working } from '../../lib/api/client'
+  import type { DrillDocument, Fit, Report, Words, Derivation } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import type { Bench } from './bench.svelte'
   import Measured from './Measured.svelte'
   import TargetEditor from './TargetEditor.svelte'
@@ -26,7 +26,7 @@
   let minutes = $state(6)
   let hit = $state(7)
   let allowed = $state(1.5)
-  let working = $state<Working | null>(null)
+  let derivation = $state<Derivation | null>(null)
   /** Without a word for it, a goal of points is even. */
   const rate = $derived(
     draft.document.goal.kind === 'first to'
@@ -49,7 +49,7 @@
   {#if suit}
     <p class="mt-3 first-letter:uppercase">
       {suit.rates.rate.words}
-      <button class="link no-print" onclick={() => (working = suit.rates.rate.working)}
+      <button class="link no-print" onclick={() => (derivation = suit.rates.rate.derivation)}
         >how<span class="sr-only"> this rate came about</span></button
       >
     </p>
@@ -103,7 +103,7 @@
           : ''}{zoned ? `; ${zoned} more ${zoned === 1 ? 'was' : 'were'} logged by zone` : ''}.
       </p>{/if}
     <p class="no-print">
-      <button class="link" onclick={() => (working = suit.target?.working ?? null)}
+      <button class="link" onclick={() => (derivation = suit.target?.derivation ?? null)}
         >how<span class="sr-only"> these shares came about</span></button
       >
     </p>
@@ -149,4 +149,4 @@
   {#if bench.said}<p class="mt-2" role="status">{bench.said}</p>{/if}
   {#if draft.document.cues.length}<p class="mt-3">Watch: {draft.document.cues.join('; ')}.</p>{/if}
 </section>
-<WorkingDialog {working} onclose={() => (working = null)} />
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { tick } from 'svelte'
-  import type { DrillDocument, Meeting, Play, Report, Task, Working, Words } from '../../lib/api/client'
+  import type { DrillDocument, Meeting, Play, Report, Task, Derivation, Words } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import TaskMore from './TaskMore.svelte'
   import VerdictSign from './VerdictSign.svelte'
 
@@ -20,7 +20,7 @@
   let { draft, play, words, report, builtIn, tried, errors }: Props = $props()
   const pattern = $derived((tried ?? draft.document).pattern)
   const fixed = $derived(builtIn || Boolean(tried))
-  let working = $state<Working | null>(null)
+  let derivation = $state<Derivation | null>(null)
   let table = $state<HTMLTableElement>()
   const most = 12
 
@@ -202,10 +202,10 @@
                 {/each}
               </dl>
               <span class="no-print flex gap-3">
-                <button class="link" onclick={() => (working = explained(i)?.flight ?? null)}
+                <button class="link" onclick={() => (derivation = explained(i)?.flight ?? null)}
                   >flight<span class="sr-only"> of {name}</span></button
                 >
-                <button class="link" onclick={() => (working = explained(i)?.running ?? null)}
+                <button class="link" onclick={() => (derivation = explained(i)?.running ?? null)}
                   >run<span class="sr-only"> of {name}</span></button
                 >
               </span>
@@ -241,4 +241,4 @@
 {#if !fixed}<p class="hint no-print text-sm">
     Enter adds one below; ↑ and ↓ go from row to row, with Alt they take it along; Ctrl and Delete drop it.
   </p>{/if}
-<WorkingDialog {working} onclose={() => (working = null)} />
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { Block, Stretch, Words, Working } from '../../lib/api/client'
+  import type { Block, Stretch, Words, Derivation } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import Places from './Places.svelte'
   import type { Planner } from './planner.svelte'
   import Variants from './Variants.svelte'
@@ -16,7 +16,7 @@
     words: Words | undefined
   }
   let { planner, block, stretch, names, words }: Props = $props()
-  let open = $state<Working | null>(null)
+  let open = $state<Derivation | null>(null)
   let tab = $state<'block' | 'places' | 'players'>('block')
 
   const errors = $derived(planner.draft.fields)
@@ -226,4 +226,4 @@
     </div>
   {/if}
 </section>
-<WorkingDialog working={open} onclose={() => (open = null)} />
+<DerivationDialog derivation={open} onclose={() => (open = null)} />

@@ -9,7 +9,9 @@
   let { lesson }: Props = $props()
   const document = $derived(lesson.document)
   const open = $derived(`#/lessons/${lesson.id}`)
-  const carry = $derived(lesson.plan.drums.filter((drum) => drum.name === 'Balls' || drum.name === 'Baskets'))
+  const carry = $derived(
+    lesson.plan.metrics.filter((metric) => metric.name === 'Balls' || metric.name === 'Baskets'),
+  )
   /** What stands on court when the first drill begins. */
   const firstDrill = $derived(lesson.plan.stretches.find((s) => s.comes.length > 0))
   const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
@@ -23,10 +25,10 @@
     </h3>
     <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
     <span class="flex gap-3 sm:ml-auto">
-      {#each carry as drum, i (i)}
+      {#each carry as metric, i (i)}
         <span class="whitespace-nowrap"
-          ><span class="drum-digits text-xl">{drum.text}</span>
-          {drum.name === 'Balls' ? 'balls' : `baskets ${drum.unit}`}</span
+          ><span class="drum-digits text-xl">{metric.text}</span>
+          {metric.name === 'Balls' ? 'balls' : `baskets ${metric.unit}`}</span
         >
       {/each}
     </span>

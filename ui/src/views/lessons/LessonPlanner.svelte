@@ -200,7 +200,7 @@
   </div>
 </div>
 <div class="foot">
-  <Part name="The figures"><Said {planner} /><Drums drums={planner.plan.drums} /></Part>
+  <Part name="The figures"><Said {planner} /><Drums metrics={planner.plan.metrics} /></Part>
 </div>
 
 <style>

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
-  import { answer, api, Refusal, why, type RallyAsked, type Working } from '../../lib/api/client'
+  import { answer, api, Refusal, why, type RallyAsked, type Derivation } from '../../lib/api/client'
   import { keys, wordsQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
   const words = wordsQuery()
   const courts = createQuery(() => ({
@@ -26,7 +26,7 @@
     sets: 2,
     restart: 4,
   })
-  let working = $state<Working | null>(null)
+  let derivation = $state<Derivation | null>(null)
   const query = createQuery(() => ({
     queryKey: keys.rally($state.snapshot(asked)),
     queryFn: () => answer(api.POST('/api/reckoner/rally', { body: $state.snapshot(asked) })),
@@ -142,7 +142,7 @@
     </p>
   {:else if rally}
     <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">{rally.sentence}.</p>
-    <button class="link mt-1" onclick={() => (working = rally.working)}>how this came about</button>
+    <button class="link mt-1" onclick={() => (derivation = rally.derivation)}>how this came about</button>
   {/if}
 </div>
-<WorkingDialog {working} onclose={() => (working = null)} />
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -3,12 +3,12 @@
   import Court from '../../court/Court.svelte'
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
-  import { answer, api, Refusal, why, type TargetAsked, type Working } from '../../lib/api/client'
+  import { answer, api, Refusal, why, type TargetAsked, type Derivation } from '../../lib/api/client'
   import { keys, wordsQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
   const words = wordsQuery()
   const courts = createQuery(() => ({
@@ -25,7 +25,7 @@
     errors: 0.15,
     hit: 0.7,
   })
-  let working = $state<Working | null>(null)
+  let derivation = $state<Derivation | null>(null)
   const query = createQuery(() => ({
     queryKey: keys.target($state.snapshot(asked)),
     queryFn: () => answer(api.POST('/api/reckoner/target', { body: $state.snapshot(asked) })),
@@ -124,7 +124,7 @@
       <p class="mt-1 first-letter:uppercase">{target.size}</p>
       {#if target.suit.target}<button
           class="link mt-1"
-          onclick={() => (working = target.suit.target?.working ?? null)}>how this came about</button
+          onclick={() => (derivation = target.suit.target?.derivation ?? null)}>how this came about</button
         >{/if}
     {/if}
   </div>
@@ -137,7 +137,7 @@
       />
     </div>{/if}
 </div>
-<WorkingDialog {working} onclose={() => (working = null)} />
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />
 
 <style>
   .drawn :global(svg) {

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, type Progress, type Working } from '../../lib/api/client'
+  import { answer, api, type Progress, type Derivation } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
-  import WorkingDialog from '../../lib/WorkingDialog.svelte'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
   interface Props {
     student: string
@@ -13,7 +13,7 @@
   const client = useQueryClient()
   const advice = $derived(stroke.advice)
   const signs = { 'step up': '▲', stay: '■', 'step back': '▼' }
-  let open = $state<Working | null>(null)
+  let open = $state<Derivation | null>(null)
 
   async function stand(rung: typeof advice.rung) {
     const before = advice.rung
@@ -42,7 +42,9 @@
       <span aria-hidden="true">{signs[advice.decision]}</span>
       {advice.decision}
     </strong>
-    <button class="link ml-auto text-sm" onclick={() => (open = advice.working)}>How this came about</button>
+    <button class="link ml-auto text-sm" onclick={() => (open = advice.derivation)}
+      >How this came about</button
+    >
   </div>
   <ol class="ladder" aria-label="Quality ladder of the {stroke.stroke}">
     {#each stroke.ladder as rung (rung)}
@@ -62,7 +64,7 @@
     >
   {/if}
 </div>
-<WorkingDialog working={open} onclose={() => (open = null)} />
+<DerivationDialog derivation={open} onclose={() => (open = null)} />
 
 <style>
   .ladder {
