@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, test } from './fixtures'
+import { eight, expect, kept, openLesson, test } from './fixtures'
 
 const phone = { width: 390, height: 844 }
 
@@ -84,6 +84,35 @@ test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   await dialog.getByRole('button', { name: 'Go on' }).click()
   await answer(counting, 'Made').click()
   await expect(counting.getByText('1 of 1')).toBeVisible()
+})
+
+test('the clock goes where it was told last, however slow the answers are', async ({ page, demo }) => {
+  await page.setViewportSize(phone)
+  await openLesson(page, demo, 'Ines and Bram')
+  await page.getByRole('link', { name: 'Go courtside' }).click()
+  let first = true
+  await page.route('**/clock', async (route) => {
+    if (first) {
+      first = false
+      await new Promise((resolve) => setTimeout(resolve, 1500))
+    }
+    await route.fallback()
+  })
+  const time = page.getByRole('region', { name: 'Time' })
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await expect(time).toContainText('Both Verges')
+  await page.waitForLoadState('networkidle')
+  await page.reload()
+  await expect(time).toContainText('Both Verges')
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
+
+  // What was not told to the program did not happen.
+  await page.route('**/clock', (route) => route.abort())
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await expect(page.getByText(/Hodometer does not answer/)).toBeVisible()
+  await expect(time).toContainText('Both Verges')
 })
 
 test('a tick for somebody who came late stays until it is planned or taken back', async ({ page, empty }) => {

@@ -18,14 +18,19 @@ export class Run {
   unkept = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
   #acts = $state.raw<{ block: string; student: string }[]>([])
-  #answeredAt = performance.now()
+  /** When the second of data was the second of the lesson. */
+  #since = performance.now()
+  #answered: { data: Courtside; at: number }
+  #setting: Promise<unknown> = Promise.resolve()
+  #sets = 0
   #queue = new TapQueue()
   #delivering = false
   #again = false
   #timers: ReturnType<typeof setInterval>[] = []
 
   constructor(data: Courtside) {
-    this.take(data)
+    this.#answered = { data, at: performance.now() }
+    this.#show(this.#answered)
     this.counters = data.counters
     this.#timers = [setInterval(() => this.#tick(), tick), setInterval(() => void this.deliver(), retryAfter)]
     void this.deliver()
@@ -69,14 +74,20 @@ export class Run {
     )
   }
 
+  /** take goes on from what the server answered. */
   take(data: Courtside) {
-    this.data = data
-    this.#answeredAt = performance.now()
+    this.#answered = { data, at: performance.now() }
+    this.#show(this.#answered)
+  }
+
+  #show(from: { data: Courtside; at: number }) {
+    this.data = from.data
+    this.#since = from.at
     this.#tick()
   }
 
   #tick() {
-    const since = this.running ? (performance.now() - this.#answeredAt) / 1000 : 0
+    const since = this.running ? (performance.now() - this.#since) / 1000 : 0
     this.second = this.data.second + since
   }
 
@@ -87,20 +98,22 @@ export class Run {
     this.counters = this.data.counters
   }
 
+  /** set moves the clock on this page at once and tells the server, one after the other, so that the latest stands. */
   async set(second: number, running: boolean, finished = false) {
+    const body = { second: Math.max(0, second), running, finished }
+    const clock = { anchor: new Date().toISOString(), second: body.second, running }
+    this.#show({ data: { ...this.data, second: body.second, clock }, at: performance.now() })
+    const latest = ++this.#sets
+    const params = { path: { id: this.data.lesson.id } }
+    const sending = this.#setting.then(() => answer(api.PUT('/api/lessons/{id}/clock', { params, body })))
+    this.#setting = sending.catch(() => undefined)
     try {
-      const id = this.data.lesson.id
-      this.take(
-        await answer(
-          api.PUT('/api/lessons/{id}/clock', {
-            params: { path: { id } },
-            body: { second: Math.max(0, second), running, finished },
-          }),
-        ),
-      )
+      const answered = await sending
+      if (latest === this.#sets) this.take(answered)
       this.reached = true
       return true
     } catch (error) {
+      if (latest === this.#sets) this.#show(this.#answered)
       notices.wrong(error)
       return false
     }
