@@ -38,7 +38,7 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   await page.getByRole('button', { name: 'Lay it out' }).click()
 
   // The same drill twice, and a game.
-  const road = page.getByRole('group', { name: 'The lesson as a road' })
+  let road = page.getByRole('group', { name: 'The lesson as a road' })
   for (let i = 0; i < 2; i++) {
     await choose(page.getByLabel('A drill to add'), 'Last Stretch')
     await page.getByRole('button', { name: 'Add the drill' }).click()
@@ -68,6 +68,7 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   await page.context().close()
   await empty.start()
   page = await browserIn(folder, now)
+  road = page.getByRole('group', { name: 'The lesson as a road' })
   await page.goto(address)
   await expect(page.getByLabel('Note for the sheet')).toHaveValue('Bring the low net')
   await saved(page)
@@ -80,7 +81,13 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   await kept(empty, 'students', { ...eight[0], name: 'Ivo Late' })
   await page.getByRole('link', { name: 'Go courtside' }).click()
   await page.getByRole('button', { name: 'Begin' }).click()
-  for (let i = 0; i < 6; i++) await page.getByRole('button', { name: 'Next block' }).click()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next block' }).click()
+  await expect(page.getByRole('region', { name: 'Time' })).toContainText('Last Stretch')
+  await page.waitForLoadState('networkidle')
+  const at = `${empty.url}/api/lessons/${id}`
+  const { second } = (await (await page.request.get(`${at}/courtside`)).json()) as { second: number }
+  await page.request.put(`${at}/clock`, { data: { second: second + 90, running: true, finished: false } })
+  await page.reload()
   await page.getByRole('button', { name: 'Who is here' }).click()
   const here = page.getByRole('dialog', { name: 'Who is here from now on' })
   await here.getByLabel('Somebody else came').selectOption('Ivo Late')
@@ -93,6 +100,8 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   await expect(page.getByText('Loading…')).toHaveCount(0)
   await expect(page.getByRole('checkbox', { name: 'Ivo Late is here' })).toBeVisible()
   await expect(page.getByText(/cannot be shown/)).toHaveCount(0)
+  // The block that was under way was cut in two.
+  await expect(road.getByRole('button', { name: /^\d\d:\d\d Last Stretch, / })).toHaveCount(3)
   await page.context().close()
   rmSync(folder, { recursive: true, force: true })
 })
