@@ -101,7 +101,7 @@ export class Run {
   /** set moves the clock on this page at once and tells the server, one after the other, so that the latest stands. */
   async set(second: number, running: boolean, finished = false) {
     const body = { second: Math.max(0, second), running, finished }
-    const clock = { anchor: new Date().toISOString(), second: body.second, running }
+    const clock = { anchor: this.data.clock?.anchor ?? '', second: body.second, running }
     this.#show({ data: { ...this.data, second: body.second, clock }, at: performance.now() })
     const latest = ++this.#sets
     const params = { path: { id: this.data.lesson.id } }
