@@ -99,6 +99,7 @@ test('a lesson of last year is found under the earlier ones', async ({ page, dem
   const oldest = page.getByRole('link', { name: 'Long ago 1', exact: true })
   await expect(page.getByRole('heading', { name: 'Past' })).toBeVisible()
   const earlier = page.getByRole('button', { name: 'Earlier lessons' })
+  await expect(earlier).toBeVisible()
   await expect(page.getByRole('link', { name: 'Long ago 25', exact: true })).toHaveCount(0)
   for (let pages = 0; pages < 5 && (await earlier.count()); pages++) {
     const before = await page.getByRole('row').count()
