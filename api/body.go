@@ -57,6 +57,10 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	if err != nil {
 		return err
 	}
+	// Whether it is JSON at all comes first, and how deep it is nested: what follows goes as deep.
+	if err := json.Unmarshal(text, new(json.RawMessage)); err != nil {
+		return unreadable(err)
+	}
 	if wrong := unsound(text); wrong.Err() != nil {
 		return wrong
 	}

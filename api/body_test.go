@@ -115,6 +115,7 @@ func TestBadRequests(t *testing.T) {
 		{"a body over 1 MiB", "PUT", students, `{"name":"` + strings.Repeat("x", 1<<20) + `"}`, []string{fresh, "*"}, http.StatusRequestEntityTooLarge, "body"},
 		{"no JSON at all", "PUT", students, `name=Ada`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
 		{"two documents in one", "PUT", students, `{}{}`, []string{fresh, "*"}, http.StatusBadRequest, "body"},
+		{"half a million lists in one another", "PUT", students, strings.Repeat("[", 1<<19) + strings.Repeat("]", 1<<19-1), []string{fresh, "*"}, http.StatusBadRequest, "body"},
 		{"an endless number", "PUT", students, `{"limit":{"most":1e999999999}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, "limit.most"},
 		{"a value that stands twice", "POST", "/api/drills/preview", `{"people":1,"people":300000}`, nil, http.StatusUnprocessableEntity, "people"},
 		{"a value that stands twice deep down", "PUT", students, `{"limit":{"most":1,"of":"balls","most":300000}}`, []string{fresh, "*"}, http.StatusUnprocessableEntity, "limit.most"},
