@@ -61,8 +61,9 @@ bench: build
 dev: node_modules/.installed
 	@trap 'kill 0' EXIT; go run ./cmd/hodometer demo & npm run dev
 
-# Made files: the OpenAPI document from the route table, and the client's types from it.
+# Made files: which values closed types have, the OpenAPI document from the route table, and the client's types from it.
 generate: node_modules/.installed
+	go run ./internal/enums core api paper
 	go run ./cmd/hodometer openapi > api/openapi.json.new && mv api/openapi.json.new api/openapi.json
 	npm run --silent types
 

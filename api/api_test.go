@@ -129,7 +129,7 @@ func coin() drill.Document { return drill.Library()[0].Document }
 
 func lessonFor(block string, students ...string) map[string]any {
 	return map[string]any{
-		"version": 2, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
+		"version": 3, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
 		"blocks": []map[string]any{
 			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}},
 			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": drill.Library()[0].ID, "calls": []any{}},
@@ -139,10 +139,10 @@ func lessonFor(block string, students ...string) map[string]any {
 
 func TestALessonFromPlanToNextStep(t *testing.T) {
 	c := newClub(t)
-	who, block, id := c.student(ada()), newID(), newID()
-	laid := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*"))
-	require.Equal(t, api.Planned, laid.State)
-	require.Equal(t, 24, laid.Plan.Balls, "one player, four turns of six balls")
+	studentID, block, id := c.student(ada()), newID(), newID()
+	scheduled := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
+	require.Equal(t, api.Planned, scheduled.State)
+	require.Equal(t, 24, scheduled.Plan.Balls, "one player, four turns of six balls")
 
 	began := c.now
 	clock := func(second float64, running, finished bool) map[string]any {
@@ -159,7 +159,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	for i := range 24 {
 		entries = append(entries, map[string]any{"seq": i, "kind": "made", "at": c.now.Add(time.Duration(i) * time.Second)})
 	}
-	taps := map[string]any{"run": device, "block": block, "student": who, "entries": entries}
+	taps := map[string]any{"run": device, "block": block, "student": studentID, "entries": entries}
 	counters := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
 	require.Equal(t, 24, counters[0].Count.Made)
 	require.True(t, counters[0].Met)
@@ -169,15 +169,15 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.Equal(t, 23, read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))[0].Count.Made)
 
 	require.Equal(t, api.Finished, read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", clock(1020, false, true))).Lesson.State)
-	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+who, map[string]any{"engagement": 8, "remark": "bright"}))
-	require.Equal(t, api.Result{Student: who, Name: "Ada", Made: 23, Balls: 23, Best: 23, Engagement: 8, Remark: "bright"}, after.Students[0])
+	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": "bright"}))
+	require.Equal(t, api.Result{Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Engagement: 8, Remark: "bright"}, after.Students[0])
 
-	p := read[api.Progress](t, c.ask("GET", "/api/students/"+who+"/progress", nil))
+	p := read[api.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
 	require.EqualValues(t, "step up", p.Strokes[0].Advice.Decision)
 	require.EqualValues(t, "direction", p.Strokes[0].Advice.Rung)
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
 	c.now = c.now.Add(time.Hour)
-	p = read[api.Progress](t, c.ask("POST", "/api/students/"+who+"/standing", map[string]any{"stroke": "forehand", "rung": "depth"}))
+	p = read[api.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
 	require.EqualValues(t, "depth", p.Strokes[0].Advice.Rung)
 	require.Zero(t, p.Strokes[0].Advice.Balls, "a new rung starts with no evidence")
 	require.NotContains(t, c.log.String(), "level=ERROR")
@@ -185,10 +185,10 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 
 func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 	c := newClub(t)
-	who, block, id := c.student(ada()), newID(), newID()
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*"))
+	studentID, block, id := c.student(ada()), newID(), newID()
+	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
 	taps := func(change func(map[string]any)) map[string]any {
-		body := map[string]any{"run": newID(), "block": block, "student": who, "entries": []any{map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 5, "at": c.now}}}
+		body := map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 5, "at": c.now}}}
 		change(body)
 		return body
 	}

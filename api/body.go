@@ -73,7 +73,7 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 		if !errors.As(err, &wrong) {
 			return err
 		}
-		return sayAll(wrong)
+		return describeAll(wrong)
 	}
 	decoder := json.NewDecoder(bytes.NewReader(text))
 	decoder.DisallowUnknownFields()
@@ -91,8 +91,8 @@ func unreadable(err error) error {
 	return problem(http.StatusBadRequest, "This is not readable JSON.", invalid.Field{Path: "body", Message: err.Error()})
 }
 
-// sayAll lists what a schema found, a line for each field, in words.
-func sayAll(wrong *jsonschema.ValidationError) invalid.Fields {
+// describeAll lists what a schema found, a line for each field, in words.
+func describeAll(wrong *jsonschema.ValidationError) invalid.Fields {
 	var fields invalid.Fields
 	var walk func(e *jsonschema.ValidationError)
 	walk = func(e *jsonschema.ValidationError) {
@@ -108,7 +108,7 @@ func sayAll(wrong *jsonschema.ValidationError) invalid.Fields {
 			}
 		default:
 			if len(e.Causes) == 0 {
-				fields.Add(path, "%s", say(e.ErrorKind))
+				fields.Add(path, "%s", describeViolation(e.ErrorKind))
 			}
 		}
 		for _, cause := range e.Causes {
@@ -120,8 +120,8 @@ func sayAll(wrong *jsonschema.ValidationError) invalid.Fields {
 	return fields
 }
 
-// say puts one finding of a schema into a coach's words.
-func say(found jsonschema.ErrorKind) string {
+// describeViolation puts one finding of a schema into a coach's words.
+func describeViolation(found jsonschema.ErrorKind) string {
 	switch k := found.(type) {
 	case *kind.Type:
 		return fmt.Sprintf("%s was expected, and this is %s", typeNames(k.Want...), typeNames(k.Got))
@@ -163,15 +163,15 @@ var formats = map[string]string{
 }
 
 func typeNames(types ...string) string {
-	words := map[string]string{
+	names := map[string]string{
 		"string": "a text", "number": "a number", "integer": "a whole number", "boolean": "yes or no",
 		"object": "a group of fields", "array": "a list", "null": "nothing",
 	}
-	said := make([]string, len(types))
+	phrases := make([]string, len(types))
 	for i, t := range types {
-		said[i] = words[t]
+		phrases[i] = names[t]
 	}
-	return strings.Join(said, " or ")
+	return strings.Join(phrases, " or ")
 }
 
 func checkID(id string) error {

@@ -138,7 +138,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	laid, err := s.lay(ctx, record, in)
+	scheduled, err := s.schedule(ctx, record, in)
 	if err != nil {
 		return Courtside{}, err
 	}
@@ -146,7 +146,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	answer := Courtside{Lesson: laid, Sheet: lesson.RunSheet(record.Document, laid.Plan, in), Counters: counters}
+	answer := Courtside{Lesson: scheduled, Sheet: lesson.RunSheet(record.Document, scheduled.Plan, in), Counters: counters}
 	clock, _, begun, err := s.store.Clock(ctx, id)
 	if begun {
 		answer.Clock, answer.Second = &clock, clock.At(s.now())
@@ -198,7 +198,7 @@ func zones(d drill.Document, aim court.Shape) []court.Zone {
 	if err != nil || c.Net.HalfUp == 0 {
 		return []court.Zone{}
 	}
-	return c.Zones(d.Play, aim.Centre.Y > 0)
+	return c.Zones(d.Format, aim.Centre.Y > 0)
 }
 
 func (c *Counter) fill(goal odds.Goal) {
@@ -233,14 +233,14 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if err != nil {
 		return nil, err
 	}
-	who, err := s.store.Students.Get(ctx, body.Student)
+	person, err := s.store.Students.Get(ctx, body.Student)
 	if errors.Is(err, store.ErrNotFound) {
 		return nil, invalid.Fields{{Path: "student", Message: "this student was erased"}}
 	}
 	if err != nil {
 		return nil, err
 	}
-	mine := d.Blocks[i].DrillFor(played.Document, lesson.Person{ID: who.ID, Profile: who.Document})
+	mine := d.Blocks[i].DrillFor(played.Document, lesson.Person{ID: person.ID, Profile: person.Document})
 	var aim *court.Point
 	if shape, ok := mine.Aimed(); ok {
 		aim = &shape.Centre

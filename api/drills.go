@@ -54,20 +54,20 @@ type Tried struct {
 // DrillPreview is a drill to be worked out without being saved.
 type DrillPreview struct {
 	Tried
-	Change *drill.Change `json:"change,omitempty" description:"What is to be done to it first"`
-	Steps  []feed.Step   `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
+	Edit  *drill.Edit           `json:"edit,omitempty" description:"What is to be done to it first"`
+	Steps []feed.Transformation `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
 }
 
 // FitAsked is a drill whose goal or target is to be fitted to somebody.
 type FitAsked struct {
 	Tried
-	Fit drill.Fit `json:"fit"`
+	Fit drill.FitRequest `json:"fit"`
 }
 
 // Fitted is a drill that was fitted. Nothing is saved.
 type Fitted struct {
 	Document drill.Document `json:"document" description:"As written for a right-hander"`
-	Said     string         `json:"said" description:"What changed, in a sentence"`
+	Sentence string         `json:"sentence" description:"What changed, in a sentence"`
 }
 
 // Dragged is a place of a drill while it is being dragged.
@@ -77,19 +77,19 @@ type Dragged struct {
 	Move     drill.Move     `json:"move"`
 }
 
-// CourtChange is a drill to be carried over to another court.
-type CourtChange struct {
+// TransferAsked is a drill to be carried over to another court.
+type TransferAsked struct {
 	Document drill.Document `json:"document"`
 	Court    court.ID       `json:"court" maxLength:"40"`
 	Scales   []string       `json:"scales" maxItems:"60" description:"Handles of the marks whose offsets grow or shrink with the court"`
 	Plain    []string       `json:"plain" maxItems:"60" description:"Handles of the marks to be carried over as plain places"`
 }
 
-// ChangedCourt is a drill on another court. Nothing is saved.
-type ChangedCourt struct {
-	Document drill.Document     `json:"document" description:"Each mark carried over in its own way"`
-	Marks    []drill.MarkChange `json:"marks" description:"What keeping and what scaling the offsets would do"`
-	Problems invalid.Fields     `json:"problems" description:"What makes no sense on the new court"`
+// Transferred is a drill on another court. Nothing is saved.
+type Transferred struct {
+	Document drill.Document          `json:"document" description:"Each mark carried over in its own way"`
+	Marks    []drill.TransferredMark `json:"marks" description:"What keeping and what scaling the offsets would do"`
+	Problems invalid.Fields          `json:"problems" description:"What makes no sense on the new court"`
 }
 
 // Regions is a scheme of depth regions, numbered as the coach wants it.
@@ -106,11 +106,11 @@ type ofCourt struct {
 
 // WorkedDrill is a drill worked out.
 type WorkedDrill struct {
-	Document drill.Document `json:"document" description:"With the place moved, as written for a right-hander"`
-	Report   drill.Report   `json:"report" description:"For the hand that was asked for"`
-	Play     drill.Play     `json:"play" description:"One turn, ball by ball"`
-	Suit     drill.Suit     `json:"suit" description:"How goal and target suit whoever it is tried on"`
-	Said     []string       `json:"said" description:"What each transformation changed"`
+	Document   drill.Document   `json:"document" description:"With the place moved, as written for a right-hander"`
+	Report     drill.Report     `json:"report" description:"For the hand that was asked for"`
+	Simulation drill.Simulation `json:"simulation" description:"One turn, ball by ball"`
+	PlayerFit  drill.PlayerFit  `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
+	Sentences  []string         `json:"sentences" description:"What each transformation changed"`
 }
 
 // Use is a lesson that has a drill in it.
@@ -140,7 +140,7 @@ func (s *server) drillRoutes() []Route {
 			settings, _, err := s.store.Settings(ctx)
 			return found.worked(settings), err
 		}),
-		route("PUT", "/api/drills/:id", "keepDrill", "Add or change a drill", func(ctx context.Context, p keep, body drill.Document) (Drill, error) {
+		route("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p keep, body drill.Document) (Drill, error) {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
@@ -171,7 +171,7 @@ func (s *server) drillRoutes() []Route {
 			return uses, err
 		}),
 		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
-		route("POST", "/api/drills/change-court", "changeCourt", "Carry a drill over to another court without saving it", s.changeCourt),
+		route("POST", "/api/drills/transfer", "transferDrill", "Carry a drill over to another court without saving it", s.transferDrill),
 		route("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ None, body Dragged) (drill.Moved, error) {
 			settings, _, err := s.store.Settings(ctx)
 			if err != nil {
@@ -236,14 +236,14 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 		return WorkedDrill{}, err
 	}
 	document := body.Document
-	if body.Change != nil {
-		if document, err = document.Changed(*body.Change, body.Hand, settings); err != nil {
+	if body.Edit != nil {
+		if document, err = document.Edited(*body.Edit, body.Hand, settings); err != nil {
 			return WorkedDrill{}, err
 		}
 	}
-	worked := WorkedDrill{Said: []string{}}
+	worked := WorkedDrill{Sentences: []string{}}
 	if len(body.Steps) > 0 {
-		if document, worked.Said, err = document.Varied(ctx, body.Steps, settings); err != nil {
+		if document, worked.Sentences, err = document.Transformed(ctx, body.Steps, settings); err != nil {
 			return WorkedDrill{}, err
 		}
 	}
@@ -252,34 +252,34 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Report, err = seen.Report(body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	player, who, err := s.whom(ctx, body.Tried)
+	player, evidence, err := s.evidenceFor(ctx, body.Tried)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
-	if worked.Play, err = seen.PlayOut(ctx, player, settings); err != nil {
+	if worked.Simulation, err = seen.Simulate(ctx, player, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.Suit, err = seen.Suits(ctx, worked.Play, who, body.People, settings)
+	worked.PlayerFit, err = seen.FitFor(ctx, worked.Simulation, evidence, body.People, settings)
 	return worked, err
 }
 
-// whom is the player that a drill is tried on, and what is known of them.
-func (s *server) whom(ctx context.Context, body Tried) (footwork.Player, drill.Who, error) {
+// evidenceFor is the player that a drill is tried on, and what is known of them.
+func (s *server) evidenceFor(ctx context.Context, body Tried) (footwork.Player, drill.PlayerEvidence, error) {
 	if body.Student != "" {
 		record, err := s.store.Students.Get(ctx, body.Student)
 		if err != nil {
-			return footwork.Player{}, drill.Who{}, err
+			return footwork.Player{}, drill.PlayerEvidence{}, err
 		}
 		p := record.Document
-		who, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
-		who.Level = p.Level
-		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), who, err
+		evidence, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
+		evidence.Level = p.Level
+		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), evidence, err
 	}
 	level := body.Level
 	if level == "" {
 		level = body.Document.Written()
 	}
-	return body.Document.PlayerFor(level, body.Hand), drill.Who{Level: level}, nil
+	return body.Document.PlayerFor(level, body.Hand), drill.PlayerEvidence{Level: level}, nil
 }
 
 func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, error) {
@@ -287,26 +287,26 @@ func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, e
 	if err != nil {
 		return Fitted{}, err
 	}
-	player, who, err := s.whom(ctx, body.Tried)
+	player, evidence, err := s.evidenceFor(ctx, body.Tried)
 	if err != nil {
 		return Fitted{}, err
 	}
-	fitted, said, err := body.Document.For(body.Hand).Fitted(ctx, body.Fit, who, player, body.People, settings)
-	return Fitted{Document: fitted.For(body.Hand), Said: said}, err
+	fitted, phrase, err := body.Document.For(body.Hand).Fitted(ctx, body.Fit, evidence, player, body.People, settings)
+	return Fitted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 
-func (s *server) changeCourt(ctx context.Context, _ None, body CourtChange) (ChangedCourt, error) {
+func (s *server) transferDrill(ctx context.Context, _ None, body TransferAsked) (Transferred, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
-		return ChangedCourt{}, err
+		return Transferred{}, err
 	}
-	document, marks, err := body.Document.ChangeCourt(body.Court, body.Scales, body.Plain, settings.Tape())
+	document, marks, err := body.Document.TransferTo(body.Court, body.Scales, body.Plain, settings.Tape())
 	if err != nil {
-		return ChangedCourt{}, err
+		return Transferred{}, err
 	}
-	answer := ChangedCourt{Document: document, Marks: marks, Problems: invalid.Fields{}}
+	answer := Transferred{Document: document, Marks: marks, Problems: invalid.Fields{}}
 	if err := document.Check(); err != nil && !errors.As(err, &answer.Problems) {
-		return ChangedCourt{}, err
+		return Transferred{}, err
 	}
 	return answer, nil
 }

@@ -41,7 +41,7 @@ func TestMovingAPlaceForALeftHander(t *testing.T) {
 	ask := func(hand student.Hand) api.WorkedDrill {
 		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
 			"document": coin(), "people": 1, "hand": hand,
-			"change": map[string]any{"move": map[string]any{"handle": "places.0.mark", "to": map[string]any{"x": 1.02, "y": -12.5}, "roundX": true, "roundY": true}},
+			"edit": map[string]any{"move": map[string]any{"handle": "places.0.mark", "to": map[string]any{"x": 1.02, "y": -12.5}, "roundX": true, "roundY": true}},
 		}))
 	}
 	right, left := ask(student.RightHand), ask(student.LeftHand)
@@ -54,7 +54,7 @@ func TestMovingAPlaceForALeftHander(t *testing.T) {
 func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 	c := newClub(t)
 	typed := func(path, text string) *httptest.ResponseRecorder {
-		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "change": map[string]any{"typed": map[string]any{"path": path, "text": text}}})
+		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "edit": map[string]any{"typed": map[string]any{"path": path, "text": text}}})
 	}
 	worked := read[api.WorkedDrill](t, typed("target.mark.measures.0", "4 ft 6 in"))
 	require.InDelta(t, 1.3716, worked.Document.Target.Mark.Measures[0].Distance, 1e-9)
@@ -74,20 +74,20 @@ func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
 	c := newClub(t)
 	ask := func(court string, plain ...string) *httptest.ResponseRecorder {
-		return c.ask("POST", "/api/drills/change-court", map[string]any{"document": coin(), "court": court, "scales": []string{}, "plain": append([]string{}, plain...)})
+		return c.ask("POST", "/api/drills/transfer", map[string]any{"document": coin(), "court": court, "scales": []string{}, "plain": append([]string{}, plain...)})
 	}
-	red := read[api.ChangedCourt](t, ask("tennis-red"))
+	red := read[api.Transferred](t, ask("tennis-red"))
 	require.EqualValues(t, "tennis-red", red.Document.Court)
 	require.NotNil(t, red.Marks[0].Moved.Keeps.At)
 	require.NotEqual(t, red.Marks[0].Moved.Keeps.At, red.Marks[0].Moved.Scales.At)
-	squash := read[api.ChangedCourt](t, ask("squash"))
+	squash := read[api.Transferred](t, ask("squash"))
 	require.NotEmpty(t, squash.Problems, "a baseline makes no sense in squash")
 	require.Len(t, squash.Marks, len(red.Marks), "and no mark is lost")
 	var handles []string
 	for _, mark := range squash.Marks {
 		handles = append(handles, mark.Handle)
 	}
-	require.Empty(t, read[api.ChangedCourt](t, ask("squash", handles...)).Problems, "as plain places all of it can go there")
+	require.Empty(t, read[api.Transferred](t, ask("squash", handles...)).Problems, "as plain places all of it can go there")
 	readProblem(t, ask("beach"), http.StatusUnprocessableEntity)
 }
 
@@ -124,7 +124,7 @@ func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
 	require.Equal(t, moved.Spot.At, moved.Target.Centre)
 	// Dragged, it reads as what dropping it makes of it.
 	dropped := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview",
-		map[string]any{"document": coin(), "people": 1, "hand": "right", "change": map[string]any{"move": move}}))
+		map[string]any{"document": coin(), "people": 1, "hand": "right", "edit": map[string]any{"move": move}}))
 	require.Equal(t, dropped.Report.Measured, moved.Measured)
 	require.Equal(t, dropped.Report.Aim, moved.Aim)
 	require.Contains(t, dropped.Report.Spots, *moved.Spot)
@@ -140,34 +140,34 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 		return c.ask("POST", "/api/drills/preview", body)
 	}
 	written := read[api.WorkedDrill](t, preview(nil))
-	require.Len(t, written.Play.Timeline.Meetings, 6)
-	require.NotEmpty(t, written.Play.Tempos)
+	require.Len(t, written.Simulation.Timeline.Interceptions, 6)
+	require.NotEmpty(t, written.Simulation.Tempos)
 	beginner := read[api.WorkedDrill](t, preview(map[string]any{"level": "beginner"}))
-	require.Greater(t, written.Play.Timeline.Meetings[0].Spare, beginner.Play.Timeline.Meetings[0].Spare)
+	require.Greater(t, written.Simulation.Timeline.Interceptions[0].Spare, beginner.Simulation.Timeline.Interceptions[0].Spare)
 	ada := read[api.WorkedDrill](t, preview(map[string]any{"student": c.student(ada())}))
-	require.NotEqual(t, written.Play.Player, ada.Play.Player)
+	require.NotEqual(t, written.Simulation.Player, ada.Simulation.Player)
 	readProblem(t, preview(map[string]any{"student": newID()}), http.StatusNotFound)
 
-	quicker := read[api.WorkedDrill](t, preview(map[string]any{"steps": []map[string]any{{"change": "quicken", "by": 1}}}))
-	require.Equal(t, []string{"The gap is 1 s shorter: 2.5 s instead of 3.5 s."}, quicker.Said)
+	quicker := read[api.WorkedDrill](t, preview(map[string]any{"steps": []map[string]any{{"kind": "quicken", "by": 1}}}))
+	require.Equal(t, []string{"The gap is 1 s shorter: 2.5 s instead of 3.5 s."}, quicker.Sentences)
 	require.InDelta(t, 2.5, quicker.Document.Pattern.Gap, 1e-9)
-	p := readProblem(t, preview(map[string]any{"steps": []map[string]any{{"change": "drop a task", "task": 9}}}), http.StatusUnprocessableEntity)
+	p := readProblem(t, preview(map[string]any{"steps": []map[string]any{{"kind": "drop a task", "task": 9}}}), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "there is no task 9")
 
 	// A feed that cannot clear the net is a finding with its field, and the drill can still be kept.
 	flat := with(t, coin(), "pattern.tasks.0.by", "time")
 	flat = with(t, flat, "pattern.tasks.0.value", 0.4)
 	told := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": flat, "people": 1, "hand": "right"}))
-	require.Equal(t, "pattern.tasks.0", told.Play.Problems[0].Path)
-	require.Contains(t, told.Play.Problems[0].Message, "it would clip the net by")
+	require.Equal(t, "pattern.tasks.0", told.Simulation.Problems[0].Path)
+	require.Contains(t, told.Simulation.Problems[0].Message, "it would clip the net by")
 	read[api.Drill](t, c.ask("PUT", "/api/drills/"+newID(), flat, fresh, "*"))
 }
 
 func TestWordsAndLengths(t *testing.T) {
 	c := newClub(t)
-	words := read[api.Words](t, c.ask("GET", "/api/words", nil))
-	require.Contains(t, words.Strokes, feed.Overhead)
-	require.Len(t, words.Changes, 14)
+	phrase := read[api.Vocabulary](t, c.ask("GET", "/api/vocabulary", nil))
+	require.Contains(t, phrase.Strokes, feed.Overhead)
+	require.Len(t, phrase.Transformations, 14)
 	length := read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"text": "4 ft 6 in"}))
 	require.InDelta(t, 1.3716, length.Metres, 1e-9)
 	require.Equal(t, "1.5 m", read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"metres": 1.5})).Text)
@@ -176,10 +176,10 @@ func TestWordsAndLengths(t *testing.T) {
 
 func TestWhereADrillIsUsed(t *testing.T) {
 	c := newClub(t)
-	who := c.student(ada())
+	studentID := c.student(ada())
 	id := newID()
-	c.ok("PUT", "/api/lessons/"+id, lessonFor(newID(), who), fresh, "*")
-	c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", "2026-03-09"), fresh, "*")
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(newID(), studentID), fresh, "*")
+	c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", "2026-03-09"), fresh, "*")
 	uses := read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[0].ID+"/uses", nil))
 	require.Equal(t, []api.Use{{ID: id, Title: "Tuesday", Date: "2026-03-10", Start: "16:00"}}, uses, "only what is still to come")
 	require.Empty(t, read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[1].ID+"/uses", nil)))
@@ -187,9 +187,9 @@ func TestWhereADrillIsUsed(t *testing.T) {
 
 func TestClashesFollowWhatIsTyped(t *testing.T) {
 	c := newClub(t)
-	who, id := c.student(ada()), newID()
-	c.ok("PUT", "/api/lessons/"+newID(), lessonFor(newID(), who), fresh, "*")
-	later := with(t, lessonFor(newID(), who), "start", "17:00")
+	studentID, id := c.student(ada()), newID()
+	c.ok("PUT", "/api/lessons/"+newID(), lessonFor(newID(), studentID), fresh, "*")
+	later := with(t, lessonFor(newID(), studentID), "start", "17:00")
 	require.Empty(t, read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, later, fresh, "*")).Clashes)
 	require.Empty(t, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", later)))
 	sooner := with(t, later, "start", "16:15")

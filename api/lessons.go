@@ -23,9 +23,6 @@ const (
 	Finished State = "finished"
 )
 
-// Enum lists the states for the schema.
-func (State) Enum() []any { return []any{Planned, Begun, Finished} }
-
 // Person is a student as a lesson shows them.
 type Person struct {
 	ID       string       `json:"id"`
@@ -35,7 +32,7 @@ type Person struct {
 	Watch    []string     `json:"watch" description:"Faults to watch"`
 }
 
-// Lesson is a lesson laid on the clock.
+// Lesson is a lesson scheduled.
 type Lesson struct {
 	ID       string          `json:"id"`
 	Revision int64           `json:"revision"`
@@ -68,7 +65,7 @@ type paged struct {
 	Skip int `query:"skip" description:"How many to leave out at the beginning" minimum:"0"`
 }
 
-// between is the parameter of a stretch of days.
+// between is the parameter of a span of days.
 type between struct {
 	Ahead int `query:"ahead" description:"Days from today on; 0 for today only" minimum:"0" maximum:"366"`
 	Back  int `query:"back" description:"Days back from today" minimum:"0" maximum:"366"`
@@ -85,7 +82,7 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id", "keepLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (Lesson, error) {
+		route("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (Lesson, error) {
 			record, err := save(ctx, s.store.Lessons, p, body)
 			if err != nil {
 				return Lesson{}, err
@@ -104,7 +101,7 @@ func (s *server) lessonRoutes() []Route {
 			return lesson.Templates(), nil
 		}),
 		route("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),
-		route("POST", "/api/lessons/change", "changeLesson", "Do one thing to a lesson and fit the rest, without saving it", s.change),
+		route("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
 		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
 		route("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
 		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (lesson.Plan, error) {
@@ -163,7 +160,7 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	return ready, nil
 }
 
-// inputs gathers what a lesson is laid out from. Students and drills that are gone, or cannot be
+// inputs gathers what a lesson is scheduled from. Students and drills that are gone, or cannot be
 // read, are left out.
 func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
 	settings, _, err := s.store.Settings(ctx)
@@ -213,8 +210,8 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, e
 			return in, err
 		}
 		for id, d := range in.Drills {
-			who := evidenceOf(runs, id, d.Stroke, s.now())
-			in.Rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), who.Own, who.Related).Rate
+			evidence := evidenceOf(runs, id, d.Stroke, s.now())
+			in.Rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), evidence.Own, evidence.Related).Rate
 		}
 	}
 	return in, in.Measure(ctx)
@@ -225,12 +222,12 @@ func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document
 	if err != nil {
 		return Lesson{}, err
 	}
-	laid, err := s.lay(ctx, record, in)
+	scheduled, err := s.schedule(ctx, record, in)
 	if err != nil {
 		return Lesson{}, err
 	}
-	laid.Clashes, err = s.clashes(ctx, record.ID, record.Document, in)
-	return laid, err
+	scheduled.Clashes, err = s.clashes(ctx, record.ID, record.Document, in)
+	return scheduled, err
 }
 
 // clashes says which other lessons a lesson overlaps with.
@@ -260,30 +257,30 @@ func slots(record []store.Record[lesson.Document]) []lesson.Slot {
 	return list
 }
 
-// plan lays a lesson on the clock. Blocks that a remedy would put in get fresh identifiers.
+// plan schedules a lesson. Blocks that a remedy would put in get fresh identifiers.
 func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan, error) {
-	laid, err := lesson.Lay(ctx, d, in)
+	scheduled, err := lesson.Schedule(ctx, d, in)
 	if err != nil {
 		return lesson.Plan{}, err
 	}
-	for _, finding := range laid.Findings {
+	for _, finding := range scheduled.Findings {
 		for _, remedy := range finding.Remedies {
-			if remedy.Change.New == nil {
+			if remedy.Edit.New == nil {
 				continue
 			}
 			ids, err := fresh(1)
 			if err != nil {
 				return lesson.Plan{}, err
 			}
-			remedy.Change.New.ID = ids[0]
+			remedy.Edit.New.ID = ids[0]
 		}
 	}
-	return laid, nil
+	return scheduled, nil
 }
 
-// lay puts a kept lesson on the clock.
-func (s *server) lay(ctx context.Context, record store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
-	laid, err := plan(ctx, record.Document, in)
+// schedule schedules a stored lesson.
+func (s *server) schedule(ctx context.Context, record store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
+	scheduled, err := plan(ctx, record.Document, in)
 	if err != nil {
 		return Lesson{}, err
 	}
@@ -300,7 +297,7 @@ func (s *server) lay(ctx context.Context, record store.Record[lesson.Document], 
 	}
 	return Lesson{
 		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: state,
-		Document: record.Document, People: people(in), Plan: laid, Clashes: []string{},
+		Document: record.Document, People: people(in), Plan: scheduled, Clashes: []string{},
 	}, nil
 }
 
@@ -352,7 +349,7 @@ func (s *server) past(ctx context.Context, p paged, _ None) (Past, error) {
 	return Past{Diary: diary, More: more}, err
 }
 
-// listed lays lessons on the clock for a list. Those that cannot be laid out are told beside them.
+// listed schedules lessons for a list. Those that cannot be scheduled are told beside them.
 func (s *server) listed(ctx context.Context, record []store.Record[lesson.Document], broken []store.Unreadable) (Diary, error) {
 	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []Lesson{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(record)
@@ -361,7 +358,7 @@ func (s *server) listed(ctx context.Context, record []store.Record[lesson.Docume
 		if err != nil {
 			return Diary{}, err
 		}
-		laid, err := s.lay(ctx, k, in)
+		scheduled, err := s.schedule(ctx, k, in)
 		var wrong invalid.Fields
 		if errors.As(err, &wrong) {
 			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: k.ID, Name: k.Document.Title, Why: why(err)})
@@ -370,11 +367,11 @@ func (s *server) listed(ctx context.Context, record []store.Record[lesson.Docume
 		if err != nil {
 			return Diary{}, err
 		}
-		laid.Clashes = all[i].Clashes(all, names(in))
-		for j := range laid.Plan.Stretches {
-			laid.Plan.Stretches[j].Table = nil // a long list needs no rounds
+		scheduled.Clashes = all[i].Clashes(all, names(in))
+		for j := range scheduled.Plan.Blocks {
+			scheduled.Plan.Blocks[j].Table = nil // a long list needs no rounds
 		}
-		diary.Lessons = append(diary.Lessons, laid)
+		diary.Lessons = append(diary.Lessons, scheduled)
 	}
 	return diary, nil
 }

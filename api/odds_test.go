@@ -23,7 +23,7 @@ func TestAGoalIsReckoned(t *testing.T) {
 	r := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
 	require.Equal(t, "about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up", r.Answer.Sentence)
 	require.Equal(t, 5, r.Fitted.Count)
-	require.Contains(t, r.Said, "4 times in 5: 5 in a row")
+	require.Contains(t, r.Sentence, "4 times in 5: 5 in a row")
 	for path, wrong := range map[string]struct {
 		at    string
 		value any
@@ -43,14 +43,14 @@ func TestAGoalIsReckoned(t *testing.T) {
 	}
 	hopeless := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
 	require.Nil(t, hopeless.Fitted)
-	require.Contains(t, hopeless.Said, "Even the smallest goal")
+	require.Contains(t, hopeless.Sentence, "Even the smallest goal")
 }
 
 func TestATargetIsReckoned(t *testing.T) {
 	c := newClub(t)
 	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
 	r := read[api.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
-	require.Contains(t, r.Suit.Target.Sentence, "of 100 balls")
+	require.Contains(t, r.PlayerFit.Target.Sentence, "of 100 balls")
 	require.Contains(t, r.Aim, "Best aim: ")
 	require.Contains(t, r.Size, "is hit 7 of 10")
 	require.InDelta(t, 1.37, r.Report.Target.Radius, 1e-9)
@@ -66,7 +66,7 @@ func TestARallyIsReckoned(t *testing.T) {
 		"court": "tennis", "near": 7.5, "far": 7.5, "height": 0.6, "pace": "game pace", "rate": 0.95, "seconds": 60, "wanted": 50, "sets": 2, "restart": 4,
 	}
 	r := read[odds.Rallied](t, c.ask("POST", "/api/reckoner/rally", asked))
-	require.Greater(t, r.Most, 50.0)
+	require.Greater(t, r.PerMinute, 50.0)
 	require.Contains(t, r.Sentence, "sets of 2")
 	p := readProblem(t, c.ask("POST", "/api/reckoner/rally", with(t, asked, "court", "squash")), http.StatusUnprocessableEntity)
 	require.Equal(t, "court", p.Fields[0].Path)
@@ -74,16 +74,16 @@ func TestARallyIsReckoned(t *testing.T) {
 
 func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	c := newClub(t)
-	who := c.student(ada())
+	studentID := c.student(ada())
 	id := drill.Library()[0].ID
 	lessonID, block := newID(), newID()
-	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, who), fresh, "*").Code)
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, studentID), fresh, "*").Code)
 	preview := func() api.WorkedDrill {
-		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": who}))
+		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	}
 	before := preview()
-	require.False(t, before.Suit.Rates.Rate.Known)
-	require.Zero(t, before.Suit.Target.Scatter.Logged)
+	require.False(t, before.PlayerFit.Rates.Rate.Known)
+	require.Zero(t, before.PlayerFit.Target.Scatter.Logged)
 	aim := before.Report.Target.Centre
 
 	// Nine of ten are made, all of them close to the mark; the last one was taken back.
@@ -106,31 +106,31 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	add("undo", nil)
 	add("played again", nil) // counts nowhere
 	taps[0]["choice"], taps[4]["choice"] = "wrong", "right"
-	sent := map[string]any{"run": newID(), "block": block, "student": who, "entries": taps}
+	sent := map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps}
 	require.Equal(t, http.StatusOK, c.ask("POST", "/api/lessons/"+lessonID+"/taps", sent).Code)
 
 	after := preview()
-	require.Equal(t, 10, after.Suit.Rates.Rate.Balls)
-	require.Equal(t, 9, after.Suit.Rates.Rate.Made)
-	require.Equal(t, []int{1, 2}, []int{after.Suit.Rates.Choice.Made, after.Suit.Rates.Choice.Balls})
-	require.Equal(t, 10, after.Suit.Target.Scatter.Logged)
-	require.Len(t, after.Suit.Target.Landings, 10)
-	require.Less(t, after.Suit.Goal.Mean, before.Suit.Goal.Mean)
-	require.Less(t, after.Suit.Target.Scatter.SY, before.Suit.Target.Scatter.SY)
+	require.Equal(t, 10, after.PlayerFit.Rates.Rate.Balls)
+	require.Equal(t, 9, after.PlayerFit.Rates.Rate.Made)
+	require.Equal(t, []int{1, 2}, []int{after.PlayerFit.Rates.Choice.Made, after.PlayerFit.Rates.Choice.Balls})
+	require.Equal(t, 10, after.PlayerFit.Target.Scatter.Logged)
+	require.Len(t, after.PlayerFit.Target.Landings, 10)
+	require.Less(t, after.PlayerFit.Goal.Mean, before.PlayerFit.Goal.Mean)
+	require.Less(t, after.PlayerFit.Target.Scatter.SY, before.PlayerFit.Target.Scatter.SY)
 
 	// Another drill for the same stroke knows a little of it.
-	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": who}))
-	require.Equal(t, 10, other.Suit.Rates.Rate.Related)
+	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
+	require.Equal(t, 10, other.PlayerFit.Rates.Rate.Related)
 
-	laid := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
+	scheduled := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}
-	for _, each := range laid.Plan.Metrics {
+	for _, each := range scheduled.Plan.Metrics {
 		names = append(names, each.Name)
 	}
 	require.Contains(t, names, "Made")
 	require.Contains(t, names, "For the goals")
 
-	bad := with(t, map[string]any{"run": newID(), "block": block, "student": who, "entries": taps}, "entries.0.landing", map[string]any{"x": 500, "y": 0})
+	bad := with(t, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps}, "entries.0.landing", map[string]any{"x": 500, "y": 0})
 	require.Equal(t, http.StatusUnprocessableEntity, c.ask("POST", "/api/lessons/"+lessonID+"/taps", bad).Code)
 }
 
@@ -141,7 +141,7 @@ func TestADrillIsFitted(t *testing.T) {
 	}
 	short := fit("right", map[string]any{"minutes": 3})
 	require.Less(t, short.Document.Goal.Count, coin().Goal.Count)
-	require.Contains(t, short.Said, "4 times in 5")
+	require.Contains(t, short.Sentence, "4 times in 5")
 	right, left := fit("right", map[string]any{"hit": 0.6}), fit("left", map[string]any{"hit": 0.6})
 	require.InDelta(t, right.Document.Target.Radius, left.Document.Target.Radius, 0.02)
 	// A left-hander's drill is handed back as it is written for a right-hander.

@@ -48,12 +48,12 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		blocks := append(append(ready.Start, ready.More...), ready.Drills...)
 		for len(blocks) > 0 {
 			n := min(len(blocks), lesson.MaxBlocks)
-			roundTrip(t, c, "lessons", lesson.Document{Version: lesson.Version, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})
+			roundTrip(t, c, "lessons", lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})
 			blocks = blocks[n:]
 		}
 		for _, template := range lesson.Templates() {
-			empty := lesson.Document{Version: lesson.Version, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
-			var filled api.LessonChanged
+			empty := lesson.Document{FormatVersion: lesson.FormatVersion, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
+			var filled api.EditedLesson
 			w := c.ask("POST", "/api/lessons/fill", map[string]any{"document": empty, "template": template.Name})
 			if w.Code == http.StatusUnprocessableEntity {
 				continue // a shape for another number of people, which is told
@@ -63,8 +63,8 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 			roundTrip(t, c, "lessons", filled.Document)
 			for _, finding := range filled.Plan.Findings {
 				for _, remedy := range finding.Remedies {
-					var changed api.LessonChanged
-					require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/change", map[string]any{"document": filled.Document, "change": remedy.Change}), &changed), remedy.Label)
+					var changed api.EditedLesson
+					require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": remedy.Edit}), &changed), remedy.Label)
 					roundTrip(t, c, "lessons", changed.Document)
 				}
 			}
@@ -94,10 +94,10 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 	for _, stored := range long.Some(t, drill.Library(), 12) {
 		block := lesson.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, coach.Default())
 		block.ID = newID()
-		d := lesson.Document{Version: lesson.Version, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}
-		for _, who := range students {
+		d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}
+		for _, studentID := range students {
 			var v lesson.Variant
-			require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/propose", map[string]any{"document": d, "block": block.ID, "student": who}), &v))
+			require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/propose", map[string]any{"document": d, "block": block.ID, "student": studentID}), &v))
 			d.Blocks[0].Variants = append(d.Blocks[0].Variants, v)
 		}
 		roundTrip(t, c, "lessons", d)
@@ -107,24 +107,24 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 	c := newClub(t)
 	first, late := c.student(ada()), c.student(ada())
-	d := lesson.Document{Version: lesson.Version, Title: "Full", Date: "2026-03-10", Start: "16:00", Minutes: 100, Students: []string{first}}
+	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Full", Date: "2026-03-10", Start: "16:00", Minutes: 100, Students: []string{first}}
 	for range lesson.MaxBlocks {
 		block := lesson.Starters()[0]
 		block.ID, block.Minutes, block.Calls = newID(), 5, []lesson.Call{}
 		d.Blocks = append(d.Blocks, block)
 	}
-	change := map[string]any{"kind": "turned up", "turnout": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}}}
-	var changed api.LessonChanged
-	require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/change", map[string]any{"document": d, "change": change}), &changed))
+	edit := map[string]any{"kind": "attendance", "attendance": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}}}
+	var changed api.EditedLesson
+	require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": d, "edit": edit}), &changed))
 	require.Len(t, changed.Document.Blocks, lesson.MaxBlocks)
-	require.Contains(t, changed.Said[0], "is not cut, because a lesson has at most 20 blocks")
+	require.Contains(t, changed.Sentences[0], "is not cut, because a lesson has at most 20 blocks")
 	roundTrip(t, c, "lessons", changed.Document)
 
 	d.Blocks = append(d.Blocks, d.Blocks[0])
 	d.Blocks[lesson.MaxBlocks].ID = newID()
 	one := lesson.Starters()[0]
 	one.ID = newID()
-	p := readProblem(t, c.ask("POST", "/api/lessons/change", map[string]any{"document": changed.Document, "change": map[string]any{"kind": "insert", "new": one}}), http.StatusUnprocessableEntity)
+	p := readProblem(t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": map[string]any{"kind": "insert", "new": one}}), http.StatusUnprocessableEntity)
 	require.Equal(t, "blocks", p.Fields[0].Path)
 	require.Contains(t, p.Fields[0].Message, "at most 20 blocks")
 	p = readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), d, fresh, "*"), http.StatusUnprocessableEntity)

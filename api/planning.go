@@ -20,20 +20,20 @@ import (
 	"hodometer/paper"
 )
 
-// LessonChange is one thing to do to a lesson.
-type LessonChange struct {
+// LessonEditAsked is one thing to do to a lesson.
+type LessonEditAsked struct {
 	Document lesson.Document `json:"document"`
-	Change   lesson.Change   `json:"change"`
+	Edit     lesson.Edit     `json:"edit"`
 }
 
-// LessonChanged is a lesson after a change, laid on the clock.
-type LessonChanged struct {
-	lesson.Changed
+// EditedLesson is a lesson after a change, scheduled.
+type EditedLesson struct {
+	lesson.Edited
 	Plan lesson.Plan `json:"plan"`
 }
 
-// LessonFill is a lesson to be filled from a template.
-type LessonFill struct {
+// LessonFillAsked is a lesson to be filled from a template.
+type LessonFillAsked struct {
 	Document lesson.Document `json:"document"`
 	Template string          `json:"template" maxLength:"60"`
 }
@@ -79,22 +79,22 @@ func fresh(n int) ([]string, error) {
 	return ids, nil
 }
 
-// planned lays a changed lesson on the clock.
-func (s *server) planned(ctx context.Context, changed lesson.Changed, err error) (LessonChanged, error) {
+// planned schedules a changed lesson.
+func (s *server) planned(ctx context.Context, changed lesson.Edited, err error) (EditedLesson, error) {
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
 	in, err := s.rated(ctx, changed.Document)
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
-	laid, err := plan(ctx, changed.Document, in)
-	return LessonChanged{Changed: changed, Plan: laid}, err
+	scheduled, err := plan(ctx, changed.Document, in)
+	return EditedLesson{Edited: changed, Plan: scheduled}, err
 }
 
-func (s *server) change(ctx context.Context, _ None, body LessonChange) (LessonChanged, error) {
+func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (EditedLesson, error) {
 	with := body.Document
-	if t := body.Change.Turnout; t != nil {
+	if t := body.Edit.Attendance; t != nil {
 		with.Students = slices.Clone(with.Students)
 		for _, id := range t.Present {
 			if !slices.Contains(with.Students, id) {
@@ -102,35 +102,35 @@ func (s *server) change(ctx context.Context, _ None, body LessonChange) (LessonC
 			}
 		}
 	}
-	if added := body.Change.New; added != nil {
+	if added := body.Edit.New; added != nil {
 		with.Blocks = append(slices.Clone(with.Blocks), *added)
 	}
 	in, err := s.inputs(ctx, with)
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
 	ids, err := fresh(2)
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
-	changed, err := body.Document.Apply(ctx, body.Change, ids, in)
+	changed, err := body.Document.Apply(ctx, body.Edit, ids, in)
 	return s.planned(ctx, changed, err)
 }
 
-func (s *server) fill(ctx context.Context, _ None, body LessonFill) (LessonChanged, error) {
+func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (EditedLesson, error) {
 	template, known := lesson.FindTemplate(body.Template)
 	if !known {
-		return LessonChanged{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
+		return EditedLesson{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
 	}
 	in, err := s.inputs(ctx, body.Document)
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
 	needs := map[string][]lesson.Need{}
 	for _, person := range in.People {
 		progress, err := s.progress(ctx, person.ID)
 		if err != nil {
-			return LessonChanged{}, err
+			return EditedLesson{}, err
 		}
 		for _, stroke := range progress.Strokes {
 			needs[person.ID] = append(needs[person.ID], lesson.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
@@ -138,7 +138,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFill) (LessonChang
 	}
 	drills, err := s.listDrills(ctx, listed{}, None{})
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
 	library := make([]drill.Stored, len(drills))
 	for i, d := range drills {
@@ -146,7 +146,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFill) (LessonChang
 	}
 	ids, err := fresh(lesson.MaxBlocks)
 	if err != nil {
-		return LessonChanged{}, err
+		return EditedLesson{}, err
 	}
 	changed, err := template.Fill(ctx, body.Document, needs, library, ids, in)
 	return s.planned(ctx, changed, err)
@@ -164,16 +164,16 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	var who drill.Who
+	var evidence drill.PlayerEvidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		id := body.Document.Blocks[i].Drill
-		if who, err = s.evidence(ctx, body.Student, id, in.Drills[id].Stroke); err != nil {
+		if evidence, err = s.evidence(ctx, body.Student, id, in.Drills[id].Stroke); err != nil {
 			return lesson.Variant{}, err
 		}
 	}
-	who.Level = record.Document.Level
-	return body.Document.Propose(ctx, body.Block, body.Student, who, in)
+	evidence.Level = record.Document.Level
+	return body.Document.Propose(ctx, body.Block, body.Student, evidence, in)
 }
 
 func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]lesson.CourtPlan, error) {
@@ -181,14 +181,14 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]le
 	if err != nil {
 		return nil, err
 	}
-	laid, err := plan(ctx, body, in)
+	scheduled, err := plan(ctx, body, in)
 	if err != nil {
 		return nil, err
 	}
-	return lesson.CourtPlans(body, laid, in)
+	return lesson.CourtPlans(body, scheduled, in)
 }
 
-// copies keeps copies of a lesson and returns them, laid on the clock with their clashes.
+// copies keeps copies of a lesson and returns them, scheduled with their clashes.
 func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, error) {
 	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
@@ -223,7 +223,7 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	laid, err := s.lesson(ctx, record)
+	scheduled, err := s.lesson(ctx, record)
 	if err != nil {
 		return Sheet{}, err
 	}
@@ -231,8 +231,8 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	sheet := Sheet{Lesson: laid, Cues: lesson.RunSheet(record.Document, laid.Plan, in), Drills: []DrillOnSheet{}}
-	if sheet.Courts, err = lesson.CourtPlans(record.Document, laid.Plan, in); err != nil {
+	sheet := Sheet{Lesson: scheduled, Cues: lesson.RunSheet(record.Document, scheduled.Plan, in), Drills: []DrillOnSheet{}}
+	if sheet.Courts, err = lesson.CourtPlans(record.Document, scheduled.Plan, in); err != nil {
 		return Sheet{}, err
 	}
 	for _, block := range record.Document.Blocks {

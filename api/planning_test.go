@@ -22,11 +22,11 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	c := newClub(t)
 	ada, ben := c.student(ada()), c.student(named("Ben", student.Eleven))
 	document := map[string]any{
-		"version": 2, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
+		"version": 3, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
 		"space": map[string]any{}, "blocks": []any{}, "note": "",
 	}
 	require.Len(t, read[[]lesson.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(lesson.Templates()))
-	filled := read[lesson.Changed](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
+	filled := read[lesson.Edited](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
 	require.True(t, filled.Fits)
 	require.Len(t, filled.Document.Blocks, 7)
 	p := readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Group of six"}), 422)
@@ -34,10 +34,10 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "none"}), 422)
 
 	first := filled.Document.Blocks[2]
-	changed := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", map[string]any{"document": filled.Document, "change": lesson.Change{Kind: lesson.Stretched, Block: first.ID, Minutes: 15}}))
+	changed := read[lesson.Edited](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": lesson.Edit{Kind: lesson.Resize, Block: first.ID, Minutes: 15}}))
 	require.InDelta(t, 15, changed.Document.Blocks[2].Minutes, 1e-9)
 	water := map[string]any{"kind": "insert", "to": 3, "new": map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}}}
-	put := read[api.LessonChanged](t, c.ask("POST", "/api/lessons/change", map[string]any{"document": changed.Document, "change": water}))
+	put := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}))
 	require.Len(t, put.Document.Blocks, 8)
 
 	variant := read[lesson.Variant](t, c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}))
@@ -68,12 +68,12 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	ada, ben, block, id := c.student(ada()), c.student(named("Ben", student.Adult)), newID(), newID()
 	record := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
 	entry := map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 6, "at": c.now}
-	taps := func(run, block, who string) map[string]any {
-		return map[string]any{"run": run, "block": block, "student": who, "entries": []any{entry}}
+	taps := func(run, block, studentID string) map[string]any {
+		return map[string]any{"run": run, "block": block, "student": studentID, "entries": []any{entry}}
 	}
 	read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), block, ada)))
 
-	late := read[lesson.Changed](t, c.ask("POST", "/api/lessons/change", lessonChange(record.Document, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{ada, ben}, Second: 12 * 60}})))
+	late := read[lesson.Edited](t, c.ask("POST", "/api/lessons/edit", lessonEdit(record.Document, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: []string{ada, ben}, Second: 12 * 60}})))
 	require.Len(t, late.Document.Blocks, 3)
 	rest := late.Document.Blocks[2]
 	require.Equal(t, block, rest.Continues)
@@ -90,14 +90,14 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	require.Len(t, after.Counters, 2)
 }
 
-func lessonChange(d lesson.Document, change lesson.Change) map[string]any {
-	return map[string]any{"document": d, "change": change}
+func lessonEdit(d lesson.Document, edit lesson.Edit) map[string]any {
+	return map[string]any{"document": d, "edit": edit}
 }
 
 func TestTheSheetOfALesson(t *testing.T) {
 	c := newClub(t)
-	who, id := c.student(ada()), newID()
-	document := lessonFor(newID(), who)
+	studentID, id := c.student(ada()), newID()
+	document := lessonFor(newID(), studentID)
 	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, drill.Library()[0].ID, sheet.Drills[0].ID)

@@ -11,8 +11,8 @@ import (
 	"hodometer/store"
 )
 
-// Standing is a rung to put a student on.
-type Standing struct {
+// LadderPosition is a rung to put a student on.
+type LadderPosition struct {
 	Stroke feed.Stroke   `json:"stroke"`
 	Rung   progress.Rung `json:"rung"`
 }

@@ -24,15 +24,15 @@ type GoalAsked struct {
 
 // GoalReckoned is what a goal takes, and the goal that suits the minutes.
 type GoalReckoned struct {
-	Answer odds.Answer `json:"answer"`
-	Fitted *odds.Goal  `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
-	Said   string      `json:"said" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
+	Answer   odds.Answer `json:"answer"`
+	Fitted   *odds.Goal  `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
+	Sentence string      `json:"sentence" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
 }
 
 // TargetAsked is a circle round a mark for somebody of a level.
 type TargetAsked struct {
 	Court  court.ID      `json:"court" maxLength:"40"`
-	Play   court.Play    `json:"play,omitempty"`
+	Format court.Format  `json:"format,omitempty"`
 	Level  student.Level `json:"level"`
 	Back   float64       `json:"back" minimum:"0" maximum:"14" description:"Metres inside the far end of the court"`
 	Side   float64       `json:"side" minimum:"0" maximum:"10" description:"Metres inside the right sideline"`
@@ -43,11 +43,11 @@ type TargetAsked struct {
 
 // TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
 type TargetReckoned struct {
-	Document drill.Document `json:"document" description:"The least drill with this target"`
-	Report   drill.Report   `json:"report"`
-	Suit     drill.Suit     `json:"suit"`
-	Aim      string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
-	Size     string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
+	Document  drill.Document  `json:"document" description:"The least drill with this target"`
+	Report    drill.Report    `json:"report"`
+	PlayerFit drill.PlayerFit `json:"playerFit"`
+	Aim       string          `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size      string          `json:"size" description:"How large the target has to be for the wanted share, in words"`
 }
 
 // RallyAsked is two players who are to rally as fast as they can.
@@ -80,7 +80,7 @@ func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, erro
 	if r.Answer, err = q.Answer(ctx); err != nil || body.Minutes == 0 {
 		return r, err
 	}
-	r.Fitted, r.Said, err = q.Suggest(ctx, r.Answer)
+	r.Fitted, r.Sentence, err = q.Suggest(ctx, r.Answer)
 	return r, err
 }
 
@@ -102,22 +102,22 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 	if r.Document, err = drill.Bare(body.Court, body.Level, body.Back, body.Side, body.Radius); err != nil {
 		return r, err
 	}
-	r.Document.Play = body.Play
+	r.Document.Format = body.Format
 	if r.Report, err = r.Document.Report(1, settings); err != nil {
 		return r, err
 	}
-	player, who := r.Document.PlayerFor(body.Level, student.RightHand), drill.Who{Level: body.Level}
-	play, err := r.Document.PlayOut(ctx, player, settings)
+	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), drill.PlayerEvidence{Level: body.Level}
+	simulation, err := r.Document.Simulate(ctx, player, settings)
 	if err != nil {
 		return r, err
 	}
-	if r.Suit, err = r.Document.Suits(ctx, play, who, 1, settings); err != nil {
+	if r.PlayerFit, err = r.Document.FitFor(ctx, simulation, evidence, 1, settings); err != nil {
 		return r, err
 	}
-	if _, r.Aim, err = r.Document.Fitted(ctx, drill.Fit{Errors: body.Errors}, who, player, 1, settings); err != nil {
+	if _, r.Aim, err = r.Document.Fitted(ctx, drill.FitRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
 		return r, err
 	}
-	_, r.Size, err = r.Document.Fitted(ctx, drill.Fit{Hit: body.Hit}, who, player, 1, settings)
+	_, r.Size, err = r.Document.Fitted(ctx, drill.FitRequest{Hit: body.Hit}, evidence, player, 1, settings)
 	var none invalid.Fields
 	if errors.As(err, &none) {
 		r.Size, err = none[0].Message, nil // no size will do, which is an answer too

@@ -39,7 +39,7 @@ func (s *server) settingsRoutes() []Route {
 			if err := body.Check(); err != nil {
 				return Settings{}, err
 			}
-			revision, err = s.store.ChangeSettings(ctx, revision, body)
+			revision, err = s.store.UpdateSettings(ctx, revision, body)
 			return asSettings(body, revision), err
 		}),
 	}

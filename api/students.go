@@ -40,7 +40,7 @@ func (s *server) studentRoutes() []Route {
 			record, err := s.store.Students.Get(ctx, p.ID)
 			return asStudent(record), err
 		}),
-		route("PUT", "/api/students/:id", "keepStudent", "Add or change a student", func(ctx context.Context, p keep, body student.Profile) (Student, error) {
+		route("PUT", "/api/students/:id", "saveStudent", "Add or change a student", func(ctx context.Context, p keep, body student.Profile) (Student, error) {
 			record, err := save(ctx, s.store.Students, p, body)
 			return asStudent(record), err
 		}),
@@ -54,7 +54,7 @@ func (s *server) studentRoutes() []Route {
 		route("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p byID, _ None) (Progress, error) {
 			return s.progress(ctx, p.ID)
 		}),
-		route("POST", "/api/students/:id/standing", "stand", "Put a student on a rung", func(ctx context.Context, p byID, body Standing) (Progress, error) {
+		route("POST", "/api/students/:id/ladder-position", "setLadderPosition", "Put a student on a rung", func(ctx context.Context, p byID, body LadderPosition) (Progress, error) {
 			if _, err := s.store.Students.Get(ctx, p.ID); err != nil {
 				return Progress{}, err
 			}
@@ -85,7 +85,7 @@ func save[T checked](ctx context.Context, collection store.Collection[T], p keep
 	return collection.Replace(ctx, p.ID, revision, document)
 }
 
-// list reads a shelf and turns every document into its answer.
+// list reads a collection and turns every document into its answer.
 func list[T, A any](ctx context.Context, collection store.Collection[T], withArchived bool, as func(store.Record[T]) A) ([]A, error) {
 	record, err := collection.List(ctx, withArchived)
 	if err != nil {

@@ -24,9 +24,6 @@ const (
 	StoredLesson  Stored = "lesson"
 )
 
-// Enum lists the kinds for the schema.
-func (Stored) Enum() []any { return []any{StoredStudent, StoredDrill, StoredLesson} }
-
 // Unreadable is a stored document that cannot be shown. Its text is kept and can be saved.
 type Unreadable struct {
 	Kind Stored `json:"kind"`

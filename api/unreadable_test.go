@@ -21,9 +21,9 @@ func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 	c = openClub(t, path)
-	who, gone, drill := c.student(ada()), newID(), newID()
+	studentID, gone, drill := c.student(ada()), newID(), newID()
 	lesson = newID()
-	document := lessonFor(newID(), who, gone)
+	document := lessonFor(newID(), studentID, gone)
 	blocks := document["blocks"].([]map[string]any)
 	document["blocks"] = append(blocks, map[string]any{"id": newID(), "kind": "drill", "title": "Own", "minutes": 9, "effort": 6, "drill": drill, "calls": []any{}})
 	c.ok("PUT", "/api/lessons/"+lesson, document, fresh, "*")
@@ -85,29 +85,29 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 
 func TestAnErasedStudentIsTold(t *testing.T) {
 	c := newClub(t)
-	who, block, id := c.student(ada()), newID(), newID()
-	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*")
-	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+who, nil).Code)
-	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+who, map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
+	studentID, block, id := c.student(ada()), newID(), newID()
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
+	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+studentID, nil).Code)
+	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
 	require.Contains(t, p.Detail, "erased")
-	p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": who, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}), http.StatusUnprocessableEntity)
+	p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}), http.StatusUnprocessableEntity)
 	require.Equal(t, "student", p.Fields[0].Path)
 	require.NotContains(t, c.log.String(), "level=ERROR")
 }
 
 func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 	c := newClub(t)
-	who, block, id := c.student(ada()), newID(), newID()
-	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, who), fresh, "*")
+	studentID, block, id := c.student(ada()), newID(), newID()
+	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
 	for _, at := range []string{"9999-12-31T23:59:59-05:00", "0001-01-01T00:00:00+05:00", "2100-01-01T00:00:00Z"} {
-		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": who, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), http.StatusUnprocessableEntity)
+		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), http.StatusUnprocessableEntity)
 		require.Equal(t, "entries.0.at", p.Fields[0].Path, at)
 	}
-	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + who + "/progress"} {
+	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + studentID + "/progress"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", path, nil).Code, path)
 	}
 	for _, day := range []string{"9999-12-31", "0000-01-01", "2100-01-01"} {
-		p := readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", day), fresh, "*"), http.StatusUnprocessableEntity)
+		p := readProblem(t, c.ask("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day), fresh, "*"), http.StatusUnprocessableEntity)
 		require.Equal(t, "date", p.Fields[0].Path, day)
 		p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": day}), http.StatusUnprocessableEntity)
 		require.Equal(t, "date", p.Fields[0].Path, day)
@@ -119,10 +119,10 @@ func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 
 func TestPastLessonsComeInPages(t *testing.T) {
 	c := newClub(t)
-	who := c.student(ada())
+	studentID := c.student(ada())
 	day := time.Date(2023, 1, 1, 0, 0, 0, 0, time.UTC)
 	for i := range 45 {
-		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), who), "date", day.AddDate(0, 0, 7*i).Format(time.DateOnly)), fresh, "*")
+		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day.AddDate(0, 0, 7*i).Format(time.DateOnly)), fresh, "*")
 	}
 	seen := map[string]bool{}
 	last := "9"

@@ -48,11 +48,11 @@ func build(ctx context.Context, path string, now time.Time) error {
 	}
 	defer func() { _ = os.RemoveAll(folder) }()
 	half := filepath.Join(folder, "half.db")
-	kept, err := store.Open(ctx, half)
+	stored, err := store.Open(ctx, half)
 	if err != nil {
 		return err
 	}
-	err = errors.Join(fill(ctx, kept, now), kept.MarkDemo(ctx), kept.Close())
+	err = errors.Join(fill(ctx, stored, now), stored.MarkDemo(ctx), stored.Close())
 	if err != nil {
 		return err
 	}

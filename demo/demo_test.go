@@ -22,10 +22,10 @@ func TestDemoHoldsAClub(t *testing.T) {
 	require.NoError(t, err)
 	require.GreaterOrEqual(t, len(students), 10)
 	hands, sports, ages := map[any]int{}, map[any]int{}, map[any]int{}
-	for _, kept := range students {
-		hands[kept.Document.Hand]++
-		sports[kept.Document.Sport]++
-		ages[kept.Document.Age]++
+	for _, stored := range students {
+		hands[stored.Document.Hand]++
+		sports[stored.Document.Sport]++
+		ages[stored.Document.Age]++
 	}
 	require.Positive(t, hands[student.LeftHand])
 	require.Len(t, sports, 5)
@@ -53,9 +53,9 @@ func TestDemoHoldsAClub(t *testing.T) {
 
 	again, err := demo.Open(ctx, path, now.AddDate(0, 0, 1))
 	require.NoError(t, err)
-	kept, err := again.Students.Get(ctx, students[0].ID)
+	stored, err := again.Students.Get(ctx, students[0].ID)
 	require.NoError(t, err)
-	require.True(t, kept.Archived, "a demo is opened as it was left")
+	require.True(t, stored.Archived, "a demo is opened as it was left")
 	require.NoError(t, again.Close())
 }
 

@@ -24,15 +24,15 @@ type filler struct {
 	ids    int
 }
 
-func fill(ctx context.Context, kept *store.Store, now time.Time) error {
-	f := &filler{store: kept, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
+func fill(ctx context.Context, stored *store.Store, now time.Time) error {
+	f := &filler{store: stored, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
 	students := make([]string, len(people()))
 	for i, profile := range people() {
 		students[i] = f.id()
 		if err := profile.Check(); err != nil {
 			return err
 		}
-		if _, err := kept.Students.Create(ctx, students[i], profile); err != nil {
+		if _, err := stored.Students.Create(ctx, students[i], profile); err != nil {
 			return err
 		}
 	}
@@ -54,7 +54,7 @@ func (f *filler) id() string {
 
 func (f *filler) lesson(ctx context.Context, s series, students []string, n, day int) error {
 	d := lesson.Document{
-		Version: lesson.Version, Title: s.title, Date: f.now.AddDate(0, 0, day).Format(time.DateOnly), Start: s.start,
+		FormatVersion: lesson.FormatVersion, Title: s.title, Date: f.now.AddDate(0, 0, day).Format(time.DateOnly), Start: s.start,
 		Minutes: s.minutes, Blocks: slices.Clone(s.blocks), Students: make([]string, len(s.students)),
 	}
 	for i, who := range s.students {

@@ -29,64 +29,64 @@ func people() []student.Profile {
 	return []student.Profile{
 		noor: {
 			Name: "Noor Haldane", Age: student.Eleven, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Green,
-			Towards: "First green-ball team match in spring", Note: "Likes to know the score of everything.",
-			Limit: &student.Limit{Of: student.Overheads, Most: 30}, Watch: []string{"late split step", "drops the racket head"},
+			Objective: "First green-ball team match in spring", Note: "Likes to know the score of everything.",
+			Limit: &student.Limit{Of: student.Overheads, Max: 30}, Watch: []string{"late split step", "drops the racket head"},
 		},
 		teo: {
 			Name: "Teo Brackwell", Age: student.Fourteen, Hand: left, Backhand: one, Sport: court.Tennis, Level: student.Club,
-			Towards: "A backhand that holds up cross-court", Hurts: "tight left shoulder after long serving", Note: "One-handed by choice; contact well in front.", Watch: []string{"contact beside the body"},
+			Objective: "A backhand that holds up cross-court", Hurts: "tight left shoulder after long serving", Note: "One-handed by choice; contact well in front.", Watch: []string{"contact beside the body"},
 		},
 		ines: {
 			Name: "Ines Corrigane", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
-			Towards: "Rallying to ten with a friend", Limit: &student.Limit{Of: student.Overheads, Most: 15},
+			Objective: "Rallying to ten with a friend", Limit: &student.Limit{Of: student.Overheads, Max: 15},
 		},
 		bram: {
 			Name: "Bram Ostley", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
-			Towards: "Moving before the ball bounces",
+			Objective: "Moving before the ball bounces",
 		},
 		priya: {
 			Name: "Priya Dunmore", Age: student.Adult, Hand: right, Backhand: one, Sport: court.Tennis, Level: student.Improver,
-			Towards: "Coming to the net in club doubles", Hurts: "right elbow, on and off",
+			Objective: "Coming to the net in club doubles", Hurts: "right elbow, on and off",
 		},
 		oskar: {
 			Name: "Oskar Vance", Age: student.Sixty, Hand: right, Backhand: one, Sport: court.Pickleball, Level: student.Club,
-			Towards: "Patience at the no-volley line", Hurts: "left knee; no deep lunges",
+			Objective: "Patience at the no-volley line", Hurts: "left knee; no deep lunges",
 		},
 		lotte: {
 			Name: "Lotte Winsome", Age: student.Sixty, Hand: left, Backhand: one, Sport: court.Pickleball, Level: student.Improver,
-			Towards: "Ten dinks without a miss",
+			Objective: "Ten dinks without a miss",
 		},
 		kwame: {
 			Name: "Kwame Ardley", Age: student.Fourteen, Hand: right, Backhand: one, Sport: court.Badminton, Level: student.Tournament,
-			Towards: "Regional doubles in eight weeks",
+			Objective: "Regional doubles in eight weeks",
 		},
 		suki: {
 			Name: "Suki Penhallow", Age: student.Eleven, Hand: left, Backhand: one, Sport: court.Badminton, Level: student.Improver,
-			Towards: "Clearing from baseline to baseline", Limit: &student.Limit{Of: student.Overheads, Most: 40},
+			Objective: "Clearing from baseline to baseline", Limit: &student.Limit{Of: student.Overheads, Max: 40},
 		},
 		marek: {
 			Name: "Marek Toll", Age: student.Adult, Hand: right, Backhand: one, Sport: court.Squash, Level: student.Club,
-			Towards: "Back to the middle after every shot",
+			Objective: "Back to the middle after every shot",
 		},
 		delphine: {
 			Name: "Delphine Roe", Age: student.Adult, Hand: right, Backhand: one, Sport: court.TableTennis, Level: student.Improver,
-			Towards: "A short serve that stays short",
+			Objective: "A short serve that stays short",
 		},
 		jonah: {
 			Name: "Jonah Quill", Age: student.Under8, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Red,
-			Towards: "Catching and throwing, then hitting",
+			Objective: "Catching and throwing, then hitting",
 		},
 		wren: {
 			Name: "Wren Abbery", Age: student.Eleven, Hand: left, Backhand: two, Sport: court.Tennis, Level: student.Green,
-			Towards: "Serving over the net five times in a row",
+			Objective: "Serving over the net five times in a row",
 		},
 		callum: {
 			Name: "Callum Fenwright", Age: student.Eleven, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Green,
-			Towards: "Playing doubles with his sister",
+			Objective: "Playing doubles with his sister",
 		},
 		ottilie: {
 			Name: "Ottilie Marsh", Age: student.Eight, Hand: right, Backhand: two, Sport: court.Tennis, Level: student.Orange,
-			Towards: "A rally of six", Watch: []string{"looks up before the hit"},
+			Objective: "A rally of six", Watch: []string{"looks up before the hit"},
 		},
 	}
 }

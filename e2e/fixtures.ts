@@ -118,7 +118,7 @@ export const eight = [
   backhand: 'two-handed',
   sport: 'tennis',
   level: 'green ball',
-  towards: '',
+  objective: '',
   hurts: '',
   note: '',
 }))

@@ -87,9 +87,9 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   const courtside = async () =>
     (await (await page.request.get(`${at}/courtside`)).json()) as {
       second: number
-      lesson: { plan: { stretches: { start: number }[] } }
+      lesson: { plan: { blocks: { start: number }[] } }
     }
-  const begins = (await courtside()).lesson.plan.stretches[3]?.start ?? 0
+  const begins = (await courtside()).lesson.plan.blocks[3]?.start ?? 0
   await expect.poll(async () => (await courtside()).second).toBeGreaterThanOrEqual(begins)
   await page.request.put(`${at}/clock`, { data: { second: begins + 90, running: true, finished: false } })
   await page.reload()

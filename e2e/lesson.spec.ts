@@ -33,7 +33,7 @@ test('a lesson is shaped on its road with the mouse', async ({ page, demo }) => 
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect.poll(async () => (await order(page))[3]).toBe('Water')
 
-  // Stretch one by its end: it keeps what it was given, the rest is fitted, the drums turn.
+  // Resize one by its end: it keeps what it was given, the rest is fitted, the drums turn.
   const body = await middle(page, 'Body warm-up')
   await page.mouse.move(body.right - 1, body.y)
   await page.mouse.down()

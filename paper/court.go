@@ -121,27 +121,27 @@ func (s *sheet) places(v view, d Drawn) {
 // feeds draws the balls, numbered in order. Balls that land in one place share a number.
 func (s *sheet) feeds(v view, r drill.Report) {
 	s.SetLineWidth(0.2)
-	said := map[court.Point]string{}
+	phrases := map[court.Point]string{}
 	for _, f := range r.Feeds {
-		if said[f.Landing] == "" {
+		if phrases[f.Landing] == "" {
 			s.SetDashPattern([]float64{0.4, 0.9}, 0)
 			s.line(v, f.From, f.Landing)
 			s.SetDashPattern([]float64{}, 0)
-			said[f.Landing] = fmt.Sprint(f.Number)
+			phrases[f.Landing] = fmt.Sprint(f.Number)
 		} else {
-			said[f.Landing] += "," + fmt.Sprint(f.Number)
+			phrases[f.Landing] += "," + fmt.Sprint(f.Number)
 		}
 	}
 	for _, f := range r.Feeds {
-		if said[f.Landing] == "" {
+		if phrases[f.Landing] == "" {
 			continue
 		}
 		x, y := v.at(f.Landing)
 		s.SetFillColor(255, 255, 255)
-		s.font(drum, "", 9)
-		w := math.Max(3.4, s.GetStringWidth(said[f.Landing])+1.4)
+		s.font(metricBox, "", 9)
+		w := math.Max(3.4, s.GetStringWidth(phrases[f.Landing])+1.4)
 		s.Rect(x-w/2, y-1.7, w, 3.4, "FD")
-		s.Text(x-s.GetStringWidth(said[f.Landing])/2, y+1.15, said[f.Landing])
-		said[f.Landing] = ""
+		s.Text(x-s.GetStringWidth(phrases[f.Landing])/2, y+1.15, phrases[f.Landing])
+		phrases[f.Landing] = ""
 	}
 }

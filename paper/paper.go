@@ -22,9 +22,6 @@ const (
 	A5 Size = "A5"
 )
 
-// Enum lists the sizes for the schema.
-func (Size) Enum() []any { return []any{A4, A5} }
-
 // Drawn is a drill as it is drawn.
 type Drawn struct {
 	Document drill.Document
@@ -50,8 +47,8 @@ var condensed []byte
 
 // The names under which the fonts are known.
 const (
-	sans = "sans"
-	drum = "drum"
+	sans      = "sans"
+	metricBox = "drum"
 )
 
 // sheet is a page that is being written. All lengths are millimetres.
@@ -103,7 +100,7 @@ func newSheet(c Content, size Size, scale float64) *sheet {
 	pdf.SetAutoPageBreak(true, s.margin)
 	pdf.AddUTF8FontFromBytes(sans, "", regular)
 	pdf.AddUTF8FontFromBytes(sans, "B", semiBold)
-	pdf.AddUTF8FontFromBytes(drum, "", condensed)
+	pdf.AddUTF8FontFromBytes(metricBox, "", condensed)
 	pdf.AddPage()
 	pdf.SetTextColor(0, 0, 0)
 	return s
@@ -120,31 +117,31 @@ func (s *sheet) font(family, style string, points float64) float64 {
 // cannot draw.
 
 // CellFormat writes a line in a cell.
-func (s *sheet) CellFormat(width, height float64, words, border string, next int, align string, fill bool, link int, linked string) {
-	s.Fpdf.CellFormat(width, height, printable(words), border, next, align, fill, link, linked)
+func (s *sheet) CellFormat(width, height float64, phrase, border string, next int, align string, fill bool, link int, linked string) {
+	s.Fpdf.CellFormat(width, height, printable(phrase), border, next, align, fill, link, linked)
 }
 
 // MultiCell writes text over several lines.
-func (s *sheet) MultiCell(width, height float64, words, border, align string, fill bool) {
-	s.Fpdf.MultiCell(width, height, printable(words), border, align, fill)
+func (s *sheet) MultiCell(width, height float64, phrase, border, align string, fill bool) {
+	s.Fpdf.MultiCell(width, height, printable(phrase), border, align, fill)
 }
 
 // Text writes text at a place.
-func (s *sheet) Text(x, y float64, words string) { s.Fpdf.Text(x, y, printable(words)) }
+func (s *sheet) Text(x, y float64, phrase string) { s.Fpdf.Text(x, y, printable(phrase)) }
 
 // GetStringWidth measures text.
-func (s *sheet) GetStringWidth(words string) float64 {
-	return s.Fpdf.GetStringWidth(printable(words))
+func (s *sheet) GetStringWidth(phrase string) float64 {
+	return s.Fpdf.GetStringWidth(printable(phrase))
 }
 
 // text writes text from a place on, within a width, and leaves the pen below it.
-func (s *sheet) text(x, width, points float64, words string) {
+func (s *sheet) text(x, width, points float64, phrase string) {
 	line := s.font(sans, "", points)
 	s.SetX(x)
 	left, _, right, _ := s.GetMargins()
 	s.SetLeftMargin(x)
 	s.SetRightMargin(s.width - x - width)
-	s.MultiCell(width, line, words, "", "L", false)
+	s.MultiCell(width, line, phrase, "", "L", false)
 	s.SetLeftMargin(left)
 	s.SetRightMargin(right)
 }

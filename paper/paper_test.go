@@ -20,7 +20,7 @@ import (
 func content(t testing.TB, drills, players int) paper.Content {
 	t.Helper()
 	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: coach.Default()}
-	d := lesson.Document{Version: lesson.Version, Title: "Grüße, Łódź – six", Date: "2026-03-10", Start: "16:00", Minutes: 120, Note: "Bring the long rope", Blocks: lesson.Starters()}
+	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Grüße, Łódź – six", Date: "2026-03-10", Start: "16:00", Minutes: 120, Note: "Bring the long rope", Blocks: lesson.Starters()}
 	for i := range players {
 		id := fmt.Sprint("p", i)
 		d.Students = append(d.Students, id)
@@ -39,7 +39,7 @@ func content(t testing.TB, drills, players int) paper.Content {
 	}
 	var err error
 	c.Lesson = d
-	c.Plan, err = lesson.Lay(t.Context(), d, in)
+	c.Plan, err = lesson.Schedule(t.Context(), d, in)
 	require.NoError(t, err)
 	c.Cues = lesson.RunSheet(d, c.Plan, in)
 	return c
@@ -82,7 +82,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 		for _, text := range append(odd, strings.Join(odd, "")) {
 			c := content(t, 1, 2)
 			c.Lesson.Title, c.Lesson.Note = "Six "+text, text
-			c.Plan.Stretches[0].Title, c.Plan.Budgets[0].Name, c.Plan.Budgets[1].Fault = text, text+" Ostley", text
+			c.Plan.Blocks[0].Title, c.Plan.Budgets[0].Name, c.Plan.Budgets[1].Fault = text, text+" Ostley", text
 			c.Plan.Carry = append(c.Plan.Carry, lesson.Piece{Count: 1, Name: text})
 			c.Plan.Cautions = append(c.Plan.Cautions, text)
 			for i := range c.Cues {

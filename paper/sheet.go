@@ -47,7 +47,7 @@ const cardRow = 54.0
 func (s *sheet) head() {
 	c := s.content
 	full := s.width - 2*s.margin
-	line := s.font(drum, "", 26)
+	line := s.font(metricBox, "", 26)
 	s.CellFormat(s.GetStringWidth(c.Lesson.Start)+3, line, c.Lesson.Start, "", 0, "L", false, 0, "")
 	s.font(sans, "B", 17)
 	s.CellFormat(0, line, c.Lesson.Title, "", 1, "L", false, 0, "")
@@ -83,15 +83,15 @@ func (s *sheet) head() {
 func (s *sheet) road() {
 	p := s.content.Plan
 	total := max(p.Booked, p.Planned)
-	if total <= 0 || len(p.Stretches) == 0 {
+	if total <= 0 || len(p.Blocks) == 0 {
 		return
 	}
 	full, high := s.width-2*s.margin, 13.0
 	y := s.GetY() + 2 + high
 	s.SetDrawColor(0, 0, 0)
-	for _, stretch := range p.Stretches {
-		x, w := s.margin+full*stretch.Start/total, full*(stretch.End-stretch.Start)/total
-		h := 2 + (high-2)*float64(stretch.Effort)/10
+	for _, block := range p.Blocks {
+		x, w := s.margin+full*block.Start/total, full*(block.End-block.Start)/total
+		h := 2 + (high-2)*float64(block.Effort)/10
 		s.SetFillColor(225, 225, 225)
 		s.SetLineWidth(0.2)
 		s.Rect(x, y-h, w, h, "FD")
@@ -99,7 +99,7 @@ func (s *sheet) road() {
 	s.SetLineWidth(0.6)
 	s.Line(s.margin, y, s.margin+full, y)
 	s.SetLineWidth(0.2)
-	line := s.font(drum, "", 8)
+	line := s.font(metricBox, "", 8)
 	for i, stone := range p.Milestones {
 		x := s.margin + full*stone.Second/total
 		s.Line(x, y, x, y+1.2)
@@ -113,8 +113,8 @@ func (s *sheet) road() {
 // blocks writes block after block with its cues.
 func (s *sheet) blocks(x, width float64) {
 	clock := 13.0 * s.scale
-	for _, stretch := range s.content.Plan.Stretches {
-		line := s.font(drum, "", 14)
+	for _, block := range s.content.Plan.Blocks {
+		line := s.font(metricBox, "", 14)
 		if _, foot := s.GetAutoPageBreak(); s.GetY()+3*line > s.height-foot {
 			s.AddPage()
 		}
@@ -123,21 +123,21 @@ func (s *sheet) blocks(x, width float64) {
 		s.SetLineWidth(0.15)
 		s.Line(x, y, x+width, y)
 		s.SetXY(x, y+0.8)
-		s.CellFormat(clock, line, stretch.Clock, "", 0, "L", false, 0, "")
+		s.CellFormat(clock, line, block.Clock, "", 0, "L", false, 0, "")
 		s.font(sans, "B", 11.5)
-		s.CellFormat(width-clock-14, line, s.short(stretch.Title, width-clock-14), "", 0, "L", false, 0, "")
-		s.font(drum, "", 12)
-		s.CellFormat(14, line, stretch.Length, "", 1, "R", false, 0, "")
-		for _, words := range s.cues(stretch) {
-			s.text(x+clock, width-clock, 9.5, words)
+		s.CellFormat(width-clock-14, line, s.short(block.Title, width-clock-14), "", 0, "L", false, 0, "")
+		s.font(metricBox, "", 12)
+		s.CellFormat(14, line, block.Length, "", 1, "R", false, 0, "")
+		for _, phrase := range s.cues(block) {
+			s.text(x+clock, width-clock, 9.5, phrase)
 		}
 		s.SetY(s.GetY() + 1)
 	}
 }
 
 // short cuts text so that it fits into a width.
-func (s *sheet) short(words string, width float64) string {
-	letters := []rune(words)
+func (s *sheet) short(phrase string, width float64) string {
+	letters := []rune(phrase)
 	for len(letters) > 1 && s.GetStringWidth(string(letters)) > width {
 		letters = append(letters[:len(letters)-2], '…')
 	}
@@ -145,23 +145,23 @@ func (s *sheet) short(words string, width float64) string {
 }
 
 // cues puts what is to be said and done in a block into a few lines.
-func (s *sheet) cues(stretch lesson.Stretch) []string {
+func (s *sheet) cues(block lesson.ScheduledBlock) []string {
 	var list []string
 	for _, cue := range s.content.Cues {
-		if cue.Block != stretch.Block {
+		if cue.Block != block.Block {
 			continue
 		}
 		switch cue.Kind {
-		case lesson.Say:
+		case lesson.CallOut:
 			list = append(list, cue.After+"  "+cue.Text)
 		case lesson.Feed:
-			words := cue.Text
+			phrase := cue.Text
 			for _, role := range cue.Roles {
 				if role.Role != "as drawn" {
-					words += ". " + s.first(role.Name) + ": " + role.Role
+					phrase += ". " + s.first(role.Name) + ": " + role.Role
 				}
 			}
-			list = append(list, cue.After+"  "+words)
+			list = append(list, cue.After+"  "+phrase)
 		case lesson.Swap:
 			list = append(list, cue.After+"  "+cue.Text+": "+s.seats(cue.Roles))
 		case lesson.Begin:
@@ -188,11 +188,11 @@ func (s *sheet) seats(roles []lesson.Role) string {
 		}
 		names[role.Role] = append(names[role.Role], s.first(role.Name))
 	}
-	said := make([]string, len(order))
+	phrases := make([]string, len(order))
 	for i, role := range order {
-		said[i] = role + ": " + strings.Join(names[role], ", ")
+		phrases[i] = role + ": " + strings.Join(names[role], ", ")
 	}
-	return strings.Join(said, "; ")
+	return strings.Join(phrases, "; ")
 }
 
 // first is a first name, or the whole name where two share it.

@@ -27,9 +27,9 @@ func (s *Store) Settings(ctx context.Context) (coach.Settings, int64, error) {
 	return settings, revision, json.Unmarshal([]byte(text), &settings)
 }
 
-// ChangeSettings puts new settings in the place of the given revision, or fails with ErrStale. Settings that are
+// UpdateSettings puts new settings in the place of the given revision, or fails with ErrStale. Settings that are
 // there already, because their answer was lost, are answered like the first time.
-func (s *Store) ChangeSettings(ctx context.Context, revision int64, settings coach.Settings) (int64, error) {
+func (s *Store) UpdateSettings(ctx context.Context, revision int64, settings coach.Settings) (int64, error) {
 	text, err := json.Marshal(settings)
 	if err != nil {
 		return 0, err

@@ -112,7 +112,7 @@ func (c Collection[T]) Replace(ctx context.Context, id string, revision int64, d
 	if err != nil {
 		return Record[T]{}, err
 	}
-	record, err := c.change(ctx, id, "UPDATE "+c.table+" SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?", string(text), id, revision)
+	record, err := c.update(ctx, id, "UPDATE "+c.table+" SET document = ?, revision = revision + 1 WHERE id = ? AND revision = ?", string(text), id, revision)
 	if errors.Is(err, ErrStale) {
 		if there, readErr := json.Marshal(record.Document); readErr == nil && string(there) == string(text) {
 			return record, nil
@@ -123,7 +123,7 @@ func (c Collection[T]) Replace(ctx context.Context, id string, revision int64, d
 
 // Archive takes a document out of the lists, or brings it back.
 func (c Collection[T]) Archive(ctx context.Context, id string, archived bool) (Record[T], error) {
-	return c.change(ctx, id, "UPDATE "+c.table+" SET archived = ?, revision = revision + 1 WHERE id = ?", archived, id)
+	return c.update(ctx, id, "UPDATE "+c.table+" SET archived = ?, revision = revision + 1 WHERE id = ?", archived, id)
 }
 
 // Erase removes a document, and all that hangs on it, for good.
@@ -135,7 +135,7 @@ func (c Collection[T]) Erase(ctx context.Context, id string) error {
 	return err
 }
 
-func (c Collection[T]) change(ctx context.Context, id, statement string, args ...any) (Record[T], error) {
+func (c Collection[T]) update(ctx context.Context, id, statement string, args ...any) (Record[T], error) {
 	result, err := c.store.write.ExecContext(ctx, statement, args...)
 	if err != nil {
 		return Record[T]{}, err

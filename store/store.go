@@ -80,7 +80,7 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectSQLite3, db, files)
+	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat()))
 }
 
 // Close closes the file.
@@ -111,6 +111,11 @@ func collect[T any](ctx context.Context, db *sql.DB, scan func(*sql.Rows) (T, er
 	if err != nil {
 		return nil, err
 	}
+	return drain(rows, scan)
+}
+
+// drain reads all rows and closes them.
+func drain[T any](rows *sql.Rows, scan func(*sql.Rows) (T, error)) ([]T, error) {
 	defer func() { _ = rows.Close() }()
 	list := []T{}
 	for rows.Next() {

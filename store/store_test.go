@@ -49,18 +49,19 @@ func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
 	s := open(t, path)
 	record, err := s.Drills.Get(t.Context(), "a")
 	require.NoError(t, err)
-	require.Equal(t, drill.Version, record.Document.Version)
+	require.Equal(t, drill.FormatVersion, record.Document.FormatVersion)
 	require.Equal(t, "Old", record.Document.Name)
+	require.Equal(t, feed.ByHand, record.Document.Pattern.Method)
 	require.Len(t, record.Document.Pattern.Tasks, 1)
 	require.InDelta(t, 1, record.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
 
 	old, err := s.Lessons.Get(t.Context(), "b")
 	require.NoError(t, err)
-	require.Equal(t, lesson.Version, old.Document.Version)
+	require.Equal(t, lesson.FormatVersion, old.Document.FormatVersion)
 	require.Equal(t, "n", old.Document.Note)
 	warm := old.Document.Blocks[0]
 	require.Equal(t, &rotation.Form{Kind: rotation.Roles, Every: 1.5, Spots: []rotation.Spot{{Name: "net"}, {Name: "back"}}}, warm.Rotation)
-	require.Equal(t, []lesson.Call{{Minute: 0, Say: "Go"}}, warm.Calls)
+	require.Equal(t, []lesson.Call{{Minute: 0, Text: "Go"}}, warm.Calls)
 	require.Nil(t, old.Document.Blocks[1].Rotation)
 	old, err = s.Lessons.Get(t.Context(), "c")
 	require.NoError(t, err)
@@ -137,16 +138,16 @@ func TestSettings(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, coach.Default(), settings)
 	settings.Units = units.Feet
-	version, err = s.ChangeSettings(ctx, version, settings)
+	version, err = s.UpdateSettings(ctx, version, settings)
 	require.NoError(t, err)
-	again, err := s.ChangeSettings(ctx, 0, settings)
+	again, err := s.UpdateSettings(ctx, 0, settings)
 	require.NoError(t, err, "the same settings sent again are answered like the first time")
 	require.Equal(t, version, again)
 	other := settings
 	other.Basket++
-	_, err = s.ChangeSettings(ctx, 0, other)
+	_, err = s.UpdateSettings(ctx, 0, other)
 	require.ErrorIs(t, err, store.ErrStale)
-	_, err = s.ChangeSettings(ctx, version, settings)
+	_, err = s.UpdateSettings(ctx, version, settings)
 	require.NoError(t, err)
 	record, _, err := s.Settings(ctx)
 	require.NoError(t, err)
@@ -302,4 +303,40 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.NoError(t, err)
 		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: feed.Forehand, Rung: progress.Depth, At: at}}, positions)
 	}
+}
+
+// TestDocumentsOfTheSecondFormatAreKept opens a file whose documents name their fields as they were before the third.
+func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 7, `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 4, '{"name":"Ada","towards":"a title","limit":{"of":"serves","most":90}}'), ('cut', 1, '{"name":');
+		INSERT INTO drill (id, revision, document) VALUES ('d', 2, '{"version":2,"name":"Coin","play":"doubles",
+			"pattern":{"way":"hand","gap":1234567.0000001,"ends":"after a random count","sequences":2,"most":4,"tasks":[{"way":"racket","landing":{"whose":"far","place":{"x":1,"y":5}}}]},
+			"variations":[{"name":"soon","towards":"harder","steps":[{"change":"quicken","by":1}]}]}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 3, '{"version":2,"title":"Pair","date":"2026-03-10","blocks":[{"least":4,"most":9,"calls":[{"minute":1,"say":"Go"}]}]}')`))
+	s := open(t, path)
+	ada, err := s.Students.Get(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, int64(4), ada.Revision)
+	require.Equal(t, student.Profile{Name: "Ada", Objective: "a title", Limit: &student.Limit{Of: student.Serves, Max: 90}}, ada.Document)
+	text, err := s.Students.Text(ctx, "cut")
+	require.NoError(t, err)
+	require.Equal(t, `{"name":`, text, "what cannot be read stays as it is")
+
+	stored, err := s.Drills.Get(ctx, "d")
+	require.NoError(t, err)
+	d := stored.Document
+	require.Equal(t, drill.FormatVersion, d.FormatVersion)
+	require.Equal(t, court.Doubles, d.Format)
+	require.Equal(t, feed.ByHand, d.Pattern.Method)
+	require.Equal(t, 4, d.Pattern.MaxSequences)
+	require.InDelta(t, 1234567.0000001, d.Pattern.Gap, 0, "numbers stay as they were written")
+	require.Equal(t, feed.ByRacket, d.Pattern.Tasks[0].Method)
+	require.Equal(t, court.FarEndPlayer, d.Pattern.Tasks[0].Landing.View)
+	require.Equal(t, []drill.Variation{{Name: "soon", Difficulty: drill.Harder, Steps: []feed.Transformation{{Kind: feed.Quicken, By: 1}}}}, d.Variations)
+
+	pair, err := s.Lessons.Get(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, lesson.FormatVersion, pair.Document.FormatVersion)
+	require.Equal(t, []lesson.Block{{Min: 4, Max: 9, Calls: []lesson.Call{{Minute: 1, Text: "Go"}}}}, pair.Document.Blocks)
 }

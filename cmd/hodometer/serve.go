@@ -54,12 +54,12 @@ func serve(ctx context.Context, s service) error {
 		return err
 	}
 	defer func() { _ = listener.Close() }()
-	kept, path, err := s.open(ctx)
+	stored, path, err := s.open(ctx)
 	if err != nil {
 		return err
 	}
 	defer func() {
-		if err := kept.Close(); err != nil {
+		if err := stored.Close(); err != nil {
 			s.log.Error("closing the file", "error", err)
 		}
 	}()
@@ -67,7 +67,7 @@ func serve(ctx context.Context, s service) error {
 	if err != nil {
 		return err
 	}
-	handler, err := api.New(api.Options{Store: kept, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts})
+	handler, err := api.New(api.Options{Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts})
 	if err != nil {
 		return err
 	}
@@ -145,11 +145,11 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		return nil, "", err
 	}
 	if !s.demo {
-		kept, err := store.Open(ctx, path)
-		return kept, path, err
+		stored, err := store.Open(ctx, path)
+		return stored, path, err
 	}
-	kept, err := demo.Open(ctx, path, s.now())
-	return kept, path, err
+	stored, err := demo.Open(ctx, path, s.now())
+	return stored, path, err
 }
 
 // dataFolder is the user's folder for data of programs, by the XDG base directory specification.

@@ -20,9 +20,6 @@ const (
 	Diameter Within = "diameter"
 )
 
-// Enum lists the readings for the schema.
-func (Within) Enum() []any { return []any{Radius, Diameter} }
-
 // Settings are a coach's own choices. All of them have a working default.
 type Settings struct {
 	Units      units.System `json:"units"`
@@ -61,23 +58,20 @@ const (
 	Wild       Steadiness = "wild"
 )
 
-// Enum lists the degrees for the schema.
-func (Steadiness) Enum() []any { return []any{VerySteady, Usual, Wild} }
-
 // Flown is the air as flights need it.
 func (s Settings) Flown() flight.Air {
 	return flight.Air{Density: flight.Density(s.Air.Celsius, s.Air.Altitude), Wind: flight.Vec{X: s.Air.Across, Y: s.Air.Along}}
 }
 
 // Scatter is how much feeds differ, by the way of feeding. Common practice, no source.
-func (s Settings) Scatter() map[feed.Way]flight.Scatter {
+func (s Settings) Scatter() map[feed.Method]flight.Scatter {
 	const degree = math.Pi / 180
 	share := map[Steadiness]float64{VerySteady: 0.5, Usual: 1, Wild: 1.7}[s.Feeding]
 	own := func(speed, elevation, azimuth float64) flight.Scatter {
 		return flight.Scatter{Speed: share * speed, Elevation: share * elevation * degree, Azimuth: share * azimuth * degree}
 	}
 	partner := flight.Scatter{Speed: 0.08, Elevation: 2 * degree, Azimuth: 2.2 * degree}
-	return map[feed.Way]flight.Scatter{
+	return map[feed.Method]flight.Scatter{
 		feed.ByHand: own(0.05, 2, 1.5), feed.ByRacket: own(0.05, 1.2, 1.2), feed.SelfDrop: own(0.02, 1, 1), feed.OffWall: own(0.06, 1.5, 1.5),
 		feed.Machine: {Speed: 0.02, Elevation: 0.5 * degree, Azimuth: 0.5 * degree}, feed.Partner: partner, feed.Live: partner,
 	}

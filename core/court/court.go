@@ -24,9 +24,6 @@ const (
 	TableTennis Sport = "table tennis"
 )
 
-// Enum lists the sports for the schema.
-func (Sport) Enum() []any { return []any{Tennis, Pickleball, Badminton, Squash, TableTennis} }
-
 // ID names a court.
 type ID string
 
@@ -65,25 +62,22 @@ type Court struct {
 
 	Boxes    []Box      `json:"boxes" description:"Named parts of the surface, smaller ones first"`
 	Walls    []WallLine `json:"walls" description:"Lines on the walls of a squash court"`
-	Surfaces []string   `json:"surfaces" description:"What it is usually laid with"`
+	Surfaces []string   `json:"surfaces" description:"Usual materials"`
 	Above    float64    `json:"above" description:"How high the surface stands over the floor: the table's height, else 0"`
 }
 
-// Play is who shares the court; it decides which sidelines are out.
-type Play string
+// Format is who shares the court; it decides which sidelines are out.
+type Format string
 
 // The two ways of sharing a court.
 const (
-	SinglesPlay Play = "singles"
-	DoublesPlay Play = "doubles"
+	Singles Format = "singles"
+	Doubles Format = "doubles"
 )
 
-// Enum lists them for the schema.
-func (Play) Enum() []any { return []any{SinglesPlay, DoublesPlay} }
-
-// InPlay is the width of the court as it is played; no word means singles.
-func (c Court) InPlay(play Play) float64 {
-	if play == DoublesPlay {
+// InPlay is the width of the court as it is played; an empty format is singles.
+func (c Court) InPlay(format Format) float64 {
+	if format == Doubles {
 		return c.Width
 	}
 	return c.Singles
@@ -130,14 +124,14 @@ func (c Court) OnMap(p Point) bool {
 }
 
 // Inside says whether a place lies in the court as it is played.
-func (c Court) Inside(p Point, play Play) bool {
-	return math.Abs(p.X) <= c.InPlay(play)/2 && math.Abs(p.Y) <= c.Length/2
+func (c Court) Inside(p Point, format Format) bool {
+	return math.Abs(p.X) <= c.InPlay(format)/2 && math.Abs(p.Y) <= c.Length/2
 }
 
 // Margin returns the line nearest to a place among those around the court as it is played, and how far
 // off it is: the error the player can make before the ball is out. It is negative outside.
-func (c Court) Margin(p Point, play Play) (Line, float64) {
-	width := c.InPlay(play)
+func (c Court) Margin(p Point, format Format) (Line, float64) {
+	width := c.InPlay(format)
 	margin := math.Min(width/2-math.Abs(p.X), c.Length/2-math.Abs(p.Y))
 	for _, line := range c.Lines {
 		at, isY := line.position()

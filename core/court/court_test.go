@@ -118,31 +118,31 @@ func TestResolveRefuses(t *testing.T) {
 func TestSay(t *testing.T) {
 	tennis := find(t, "tennis")
 	mark := court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))
-	require.Equal(t, "6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", tennis.Say(mark, court.Tape{System: units.Feet}))
-	require.Equal(t, "1.98 m inside the far baseline, 1.37 m inside the left singles sideline", tennis.Say(mark, court.Tape{System: units.Metres}))
-	require.Equal(t, "0.5 m right of the middle, 2 m this side of the net", tennis.Say(court.At(0.5, -2), court.Tape{System: units.Metres}))
+	require.Equal(t, "6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", tennis.Describe(mark, court.Tape{System: units.Feet}))
+	require.Equal(t, "1.98 m inside the far baseline, 1.37 m inside the left singles sideline", tennis.Describe(mark, court.Tape{System: units.Metres}))
+	require.Equal(t, "0.5 m right of the middle, 2 m this side of the net", tennis.Describe(court.At(0.5, -2), court.Tape{System: units.Metres}))
 	require.Equal(t, "half-way from the net to the far service line, on the far centre line",
-		tennis.Say(court.From(court.Between(court.NetLine, court.FarService, 0.5), court.Off(court.FarCentre, 0, court.Right)), court.Tape{System: units.Metres}))
+		tennis.Describe(court.From(court.Between(court.NetLine, court.FarService, 0.5), court.Off(court.FarCentre, 0, court.Right)), court.Tape{System: units.Metres}))
 }
 
 func TestShape(t *testing.T) {
 	tennis := find(t, "tennis")
 	// A circle well inside: the whole of it counts.
-	circle, err := tennis.Shape(court.Ring(1, court.At(0, 8)), court.SinglesPlay)
+	circle, err := tennis.Shape(court.Ring(1, court.At(0, 8)), court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, math.Pi, circle.Area, 1e-4)
 	// Its middle on the baseline: only half of it is in, and the margin is nought.
-	edge, err := tennis.Shape(court.Ring(1, court.At(0, 39*ft)), court.SinglesPlay)
+	edge, err := tennis.Shape(court.Ring(1, court.At(0, 39*ft)), court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, math.Pi/2, edge.Area, 1e-3)
 	require.InDelta(t, 0, edge.Margin, 1e-9)
 	// Common practice, no source (T1): 4 ft from the sideline is the nearest line, not 6 ft from the baseline.
-	corner, err := tennis.Shape(court.Ring(1, court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.RightSingles, 4*ft, court.In))), court.SinglesPlay)
+	corner, err := tennis.Shape(court.Ring(1, court.From(court.Off(court.FarBaseline, 6*ft, court.In), court.Off(court.RightSingles, 4*ft, court.In))), court.Singles)
 	require.NoError(t, err)
 	require.Equal(t, court.RightSingles, corner.Nearest)
 	require.InDelta(t, 4*ft, corner.Margin, 1e-9)
 	// Common practice, no source (T3): markers 4.5 ft inside the baseline; 27 ft × 4.5 ft.
-	strip, err := tennis.Shape(court.StripAlong(court.FarBaseline, 4.5*ft), court.SinglesPlay)
+	strip, err := tennis.Shape(court.StripAlong(court.FarBaseline, 4.5*ft), court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, 27*4.5*ft*ft, strip.Area, 1e-9)
 
@@ -160,7 +160,7 @@ func TestShape(t *testing.T) {
 		{"an unknown shape", court.Target{Kind: "star"}, "kind"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			_, err := tennis.Shape(c.target, court.SinglesPlay)
+			_, err := tennis.Shape(c.target, court.Singles)
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.Equal(t, c.path, fields[0].Path)

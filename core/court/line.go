@@ -2,7 +2,7 @@ package court
 
 import "strings"
 
-// LineID names a line of a court. Near, far, left and right in a name are the near player's.
+// LineID names a line of a court; the list is open. Near, far, left and right in a name are the near player's.
 type LineID string
 
 // The lines that courts share. Not every court has each of them.
@@ -51,14 +51,14 @@ func (id BoxID) mirrored() BoxID { return BoxID(mirroredName(string(id))) }
 
 // mirroredName swaps the words for the sides in a name.
 func mirroredName(name string) string {
-	words := strings.Split(name, "-")
+	phrases := strings.Split(name, "-")
 	other := map[string]string{"left": "right", "right": "left", "deuce": "ad", "ad": "deuce"}
-	for i, word := range words {
+	for i, word := range phrases {
 		if swapped, is := other[word]; is {
-			words[i] = swapped
+			phrases[i] = swapped
 		}
 	}
-	return strings.Join(words, "-")
+	return strings.Join(phrases, "-")
 }
 
 // across builds the two lines parallel to the net at distance d from it.

@@ -22,9 +22,6 @@ const (
 	Right Toward = "right"
 )
 
-// Enum lists the directions for the schema.
-func (Toward) Enum() []any { return []any{In, Out, Near, Far, Left, Right} }
-
 // Measure fixes one coordinate of a mark: an offset from a line, or a fraction of the way from one
 // line to a parallel one.
 type Measure struct {
@@ -44,9 +41,6 @@ const (
 	FarEndPlayer  End = "far"
 )
 
-// Enum lists the ends for the schema.
-func (End) Enum() []any { return []any{NearEndPlayer, FarEndPlayer} }
-
 // Along is a place on a line, so far from one of its ends.
 type Along struct {
 	Line     LineID  `json:"line" maxLength:"40"`
@@ -60,7 +54,7 @@ type Mark struct {
 	Measures []Measure `json:"measures,omitempty" maxItems:"2"`
 	Along    *Along    `json:"along,omitempty"`
 	Place    *Point    `json:"place,omitempty"`
-	Whose    End       `json:"whose,omitempty" description:"Whose left and right are meant; no word means the near player's"`
+	View     End       `json:"view,omitempty" description:"Whose left and right are meant; empty: the near player's"`
 	Scales   bool      `json:"scales,omitempty" description:"On another court the offsets grow or shrink with it, instead of keeping their length"`
 }
 
@@ -82,7 +76,7 @@ func Between(line, to LineID, fraction float64) Measure {
 
 // Resolve finds where a mark is on a court. Its errors name the measure that makes no sense there.
 func (c Court) Resolve(m Mark) (Point, error) {
-	if m.Whose == FarEndPlayer {
+	if m.View == FarEndPlayer {
 		m = m.Mirrored()
 	}
 	var wrong invalid.Fields
@@ -218,22 +212,22 @@ func direction(toward Toward, at float64, isY bool) (float64, error) {
 // Measure says where a place is in the way another mark is said: from the same lines, on the same line,
 // or as a plain place. A fraction whose place has moved becomes an offset from its first line.
 func (c Court) Measure(p Point, like Mark) Mark {
-	if like.Whose == FarEndPlayer {
+	if like.View == FarEndPlayer {
 		p.X = 0 - p.X
 	}
-	plain := Mark{Place: &p, Whose: like.Whose, Scales: like.Scales}
+	plain := Mark{Place: &p, View: like.View, Scales: like.Scales}
 	if like.Along != nil {
 		line, ok := c.Line(like.Along.Line)
 		if !ok {
 			return plain
 		}
 		along := line.nearest(p, like.Along.From)
-		return Mark{Along: &along, Whose: like.Whose, Scales: like.Scales}
+		return Mark{Along: &along, View: like.View, Scales: like.Scales}
 	}
 	if len(like.Measures) != 2 {
 		return plain
 	}
-	m := Mark{Measures: make([]Measure, 2), Whose: like.Whose, Scales: like.Scales}
+	m := Mark{Measures: make([]Measure, 2), View: like.View, Scales: like.Scales}
 	for i, was := range like.Measures {
 		line, ok := c.Line(was.Line)
 		if !ok {
@@ -268,7 +262,7 @@ func word(offset, at float64, isY bool) Toward {
 
 // Mirrored swaps left and right: the same mark for a player of the other hand.
 func (m Mark) Mirrored() Mark {
-	mirrored := Mark{Whose: m.Whose, Scales: m.Scales}
+	mirrored := Mark{View: m.View, Scales: m.Scales}
 	if m.Place != nil {
 		mirrored.Place = &Point{X: 0 - m.Place.X, Y: m.Place.Y} // 0−x, so that nothing becomes a negative zero
 	}

@@ -76,13 +76,13 @@ func TestBoxes(t *testing.T) {
 func TestMarksOfTheFarPlayerAndAlongLines(t *testing.T) {
 	tennis := find(t, "tennis")
 	own := court.From(court.Off(court.FarBaseline, 1, court.In), court.Off(court.LeftSingles, 1, court.In))
-	own.Whose = court.FarEndPlayer
+	own.View = court.FarEndPlayer
 	p, err := tennis.Resolve(own)
 	require.NoError(t, err)
 	require.InDelta(t, 13.5*ft-1, p.X, 1e-9, "the far player's left is the near player's right")
-	require.Contains(t, tennis.Say(own, court.Tape{}), "the far player's")
+	require.Contains(t, tennis.Describe(own, court.Tape{}), "the far player's")
 	back := tennis.Measure(p, own)
-	require.Equal(t, court.FarEndPlayer, back.Whose)
+	require.Equal(t, court.FarEndPlayer, back.View)
 	again, err := tennis.Resolve(back)
 	require.NoError(t, err)
 	require.InDelta(t, p.X, again.X, 1e-9)
@@ -127,7 +127,7 @@ func TestChangingTheCourtAndBackRestoresEveryMark(t *testing.T) {
 		if err != nil {
 			t.Skip("these two lines run the same way")
 		}
-		back := to.ChangeTo(from.ChangeTo(mark, to).Mark, from)
+		back := to.TransferTo(from.TransferTo(mark, to).Mark, from)
 		require.Empty(t, back.Problem)
 		require.InDelta(t, before.X, back.At.X, 1e-9)
 		require.InDelta(t, before.Y, back.At.Y, 1e-9)
@@ -156,33 +156,33 @@ func TestTargets(t *testing.T) {
 		{"a window over the middle of the net", tennis, court.Target{Kind: court.Window, Low: 0.5, High: 1.5, Width: 2, Mark: &[]court.Mark{court.At(0, 0)}[0]}, 2, 0, 0.5},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			s, err := c.court.Shape(c.target, court.SinglesPlay)
+			s, err := c.court.Shape(c.target, court.Singles)
 			require.NoError(t, err)
 			require.InDelta(t, c.area, s.Area, 1e-4)
 			require.InDelta(t, c.out, s.Out, 1e-4)
 			require.InDelta(t, c.margin, s.Margin, 1e-9)
 			require.Equal(t, c.target.Mirrored().Mirrored(), c.target)
-			require.NotEmpty(t, c.court.SayTarget(c.target, court.Tape{}))
+			require.NotEmpty(t, c.court.DescribeTarget(c.target, court.Tape{}))
 		})
 	}
 	// The window's heights are over the floor: the net is 3 ft in the middle.
-	w, err := tennis.Shape(court.Target{Kind: court.Window, Low: 0.5, High: 1.5}, court.SinglesPlay)
+	w, err := tennis.Shape(court.Target{Kind: court.Window, Low: 0.5, High: 1.5}, court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, 3*ft+0.5, w.Low, 1e-9)
 	// A ball 1 m wide of the singles sideline is in the alley: in for doubles, out for singles.
 	alley := court.Ring(0.5, court.At(13.5*ft+0.7, 8))
-	singles, err := tennis.Shape(alley, court.SinglesPlay)
+	singles, err := tennis.Shape(alley, court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, 1, singles.Out, 1e-9)
-	doubles, err := tennis.Shape(alley, court.DoublesPlay)
+	doubles, err := tennis.Shape(alley, court.Doubles)
 	require.NoError(t, err)
 	require.InDelta(t, 0, doubles.Out, 1e-9)
 
 	post, other := court.At(1, 5), court.At(1, 6.5)
-	gate, err := tennis.Shape(court.Target{Kind: court.Gate, Mark: &post, Other: &other}, court.SinglesPlay)
+	gate, err := tennis.Shape(court.Target{Kind: court.Gate, Mark: &post, Other: &other}, court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, 1.5, gate.Area, 1e-9, "a gate is as wide as its posts are apart")
-	gate, err = tennis.Shape(court.Target{Kind: court.Gate, Mark: &post, Line: court.RightSingles}, court.SinglesPlay)
+	gate, err = tennis.Shape(court.Target{Kind: court.Gate, Mark: &post, Line: court.RightSingles}, court.Singles)
 	require.NoError(t, err)
 	require.InDelta(t, 13.5*ft-1, gate.Area, 1e-9, "or as far as the line")
 
@@ -205,7 +205,7 @@ func TestTargets(t *testing.T) {
 		{"a wall in tennis", tennis, court.Target{Kind: court.WallBand, High: 1}, "kind"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			_, err := c.court.Shape(c.target, court.SinglesPlay)
+			_, err := c.court.Shape(c.target, court.Singles)
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.Equal(t, c.path, fields[0].Path)
@@ -305,7 +305,7 @@ func TestWalkOffIsTheShortestOfAllOrders(t *testing.T) {
 	steps, err := tennis.WalkOff(many, court.Point{}, court.Tape{Step: 0.8})
 	require.NoError(t, err)
 	require.Len(t, steps, 20)
-	require.Contains(t, steps[0].Said, "steps")
+	require.Contains(t, steps[0].Description, "steps")
 }
 
 func TestReadMeasure(t *testing.T) {
@@ -405,7 +405,7 @@ func TestFactsOfTheTrade(t *testing.T) {
 	far, side := court.Off(court.FarBaseline, 0, court.In), court.Off(court.RightSingles, 0, court.In)
 
 	t.Run("T1: the short-ball aim in singles is nearest to the sideline", func(t *testing.T) {
-		s, err := tennis.Shape(court.Ring(4.5*ft, say(tennis, far, side, "6 ft 6 in", "4 ft 6 in")), court.SinglesPlay)
+		s, err := tennis.Shape(court.Ring(4.5*ft, say(tennis, far, side, "6 ft 6 in", "4 ft 6 in")), court.Singles)
 		require.NoError(t, err)
 		require.InDelta(t, 13.5*ft-4.5*ft, s.Centre.X, 1e-9)
 		require.InDelta(t, 32.5*ft, s.Centre.Y, 1e-9)
@@ -414,14 +414,14 @@ func TestFactsOfTheTrade(t *testing.T) {
 		require.Zero(t, s.Out, "the circle touches the line and no more")
 	})
 	t.Run("T1: in doubles 4 ft and 6 ft from the outer line", func(t *testing.T) {
-		s, err := tennis.Shape(court.Ring(4.5*ft, say(tennis, far, side, "6 ft", "4 ft inside the right sideline")), court.DoublesPlay)
+		s, err := tennis.Shape(court.Ring(4.5*ft, say(tennis, far, side, "6 ft", "4 ft inside the right sideline")), court.Doubles)
 		require.NoError(t, err)
 		require.InDelta(t, 14*ft, s.Centre.X, 1e-9)
 		require.InDelta(t, 4*ft, s.Margin, 1e-9)
 		require.Positive(t, s.Out, "half a foot of the circle lies out")
 	})
 	t.Run("T3: the depth strip", func(t *testing.T) {
-		s, err := tennis.Shape(court.StripAlong(court.FarBaseline, 4.5*ft), court.SinglesPlay)
+		s, err := tennis.Shape(court.StripAlong(court.FarBaseline, 4.5*ft), court.Singles)
 		require.NoError(t, err)
 		require.InDelta(t, 36.75*ft, s.Centre.Y, 1e-9)
 		require.InDelta(t, 2.25*ft, s.Margin, 1e-9)
@@ -430,7 +430,7 @@ func TestFactsOfTheTrade(t *testing.T) {
 	t.Run("T4: the safe cross-court mark", func(t *testing.T) {
 		p, err := tennis.Resolve(say(tennis, far, side, "3 ft", "2 ft inside the right singles sideline"))
 		require.NoError(t, err)
-		line, margin := tennis.Margin(p, court.SinglesPlay)
+		line, margin := tennis.Margin(p, court.Singles)
 		require.InDelta(t, 2*ft, margin, 1e-9)
 		require.Equal(t, court.RightSingles, line.ID)
 	})
@@ -441,11 +441,11 @@ func TestFactsOfTheTrade(t *testing.T) {
 		require.InDelta(t, 6.5*ft, p.Y, 1e-9)
 		box, _ := boxAt(pickleball, p)
 		require.Equal(t, "far no-volley zone", box.Name)
-		_, margin := pickleball.Margin(p, court.DoublesPlay)
+		_, margin := pickleball.Margin(p, court.Doubles)
 		require.InDelta(t, 3*ft, margin, 1e-9)
 	})
 	t.Run("T33: two bounces beyond the net", func(t *testing.T) {
-		s, err := table.Shape(court.Target{Kind: court.DoubleBounce, Box: "far-half"}, court.SinglesPlay)
+		s, err := table.Shape(court.Target{Kind: court.DoubleBounce, Box: "far-half"}, court.Singles)
 		require.NoError(t, err)
 		require.InDelta(t, 1.525*1.37, s.Area, 1e-9)
 		require.InDelta(t, 1.37/2, s.Centre.Y, 1e-9)

@@ -24,19 +24,19 @@ func clip(corners, window []Point) []Point {
 	for i, a := range window {
 		b := window[(i+1)%len(window)]
 		inside := func(p Point) float64 { return (b.X-a.X)*(p.Y-a.Y) - (b.Y-a.Y)*(p.X-a.X) }
-		var kept []Point
+		var within []Point
 		for j, p := range corners {
 			q := corners[(j+1)%len(corners)]
 			sp, sq := inside(p), inside(q)
 			if sp >= 0 {
-				kept = append(kept, p)
+				within = append(within, p)
 			}
 			if (sp > 0 && sq < 0) || (sp < 0 && sq > 0) {
 				t := sp / (sp - sq)
-				kept = append(kept, Point{p.X + t*(q.X-p.X), p.Y + t*(q.Y-p.Y)})
+				within = append(within, Point{p.X + t*(q.X-p.X), p.Y + t*(q.Y-p.Y)})
 			}
 		}
-		corners = kept
+		corners = within
 	}
 	return corners
 }

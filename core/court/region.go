@@ -17,9 +17,6 @@ const (
 	FromBaseline Numbering = "from the baseline in"
 )
 
-// Enum lists the schools for the schema.
-func (Numbering) Enum() []any { return []any{FromNet, FromBaseline} }
-
 // Depth is one depth region of a scheme, on the near half; the far half has the same, turned half round.
 type Depth struct {
 	Name    string  `json:"name" minLength:"1" maxLength:"40"`

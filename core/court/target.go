@@ -27,11 +27,6 @@ const (
 	DoubleBounce TargetKind = "double bounce"
 )
 
-// Enum lists the shapes for the schema.
-func (TargetKind) Enum() []any {
-	return []any{Circle, Strip, BoxTarget, Polygon, Gate, Object, Window, WallBand, DoubleBounce}
-}
-
 // Target is where the player aims. Which fields count depends on its kind.
 type Target struct {
 	Kind   TargetKind `json:"kind"`
@@ -74,18 +69,18 @@ type Shape struct {
 }
 
 // Shape resolves a target on the court as it is played. Only what lies in counts towards its area.
-func (c Court) Shape(t Target, play Play) (Shape, error) {
+func (c Court) Shape(t Target, format Format) (Shape, error) {
 	var s Shape
 	var err error
 	switch t.Kind {
 	case Circle, Object:
-		s, err = c.circle(t, play)
+		s, err = c.circle(t, format)
 	case Strip:
-		s, err = c.strip(t, play)
+		s, err = c.strip(t, format)
 	case BoxTarget, DoubleBounce:
-		s, err = c.box(t, play)
+		s, err = c.box(t, format)
 	case Polygon:
-		s, err = c.polygon(t, play)
+		s, err = c.polygon(t, format)
 	case Gate:
 		s, err = c.gate(t)
 	case Window, WallBand:
@@ -97,17 +92,17 @@ func (c Court) Shape(t Target, play Play) (Shape, error) {
 		return s, err
 	}
 	s.Kind = t.Kind
-	line, margin := c.Margin(s.Centre, play)
+	line, margin := c.Margin(s.Centre, format)
 	s.Margin, s.Nearest = margin, line.ID
-	if box, ok := c.around(s, play); ok && s.Kind != Gate {
+	if box, ok := c.around(s, format); ok && s.Kind != Gate {
 		s.Box, s.Share = box.Name, math.Min(1, s.Area/box.Area())
 	}
 	return s, nil
 }
 
 // around finds the smallest box that holds all of a target that lies in; ok is false where none does.
-func (c Court) around(s Shape, play Play) (box Box, ok bool) {
-	half, end := c.InPlay(play)/2, c.Length/2
+func (c Court) around(s Shape, format Format) (box Box, ok bool) {
+	half, end := c.InPlay(format)/2, c.Length/2
 	part := clip(s.Corners, rectangle(-half, half, -end, end))
 	if r := s.Radius; r > 0 {
 		part = rectangle(math.Max(-half, s.Centre.X-r), math.Min(half, s.Centre.X+r), math.Max(-end, s.Centre.Y-r), math.Min(end, s.Centre.Y+r))
@@ -138,7 +133,7 @@ func (c Court) need(path string, m *Mark, what string) (Point, error) {
 	return p, nil
 }
 
-func (c Court) circle(t Target, play Play) (Shape, error) {
+func (c Court) circle(t Target, format Format) (Shape, error) {
 	centre, err := c.need("mark", t.Mark, "its middle")
 	if err != nil {
 		return Shape{}, err
@@ -147,7 +142,7 @@ func (c Court) circle(t Target, play Play) (Shape, error) {
 		return Shape{}, sizeless("radius")
 	}
 	whole := math.Pi * t.Radius * t.Radius
-	in := c.circleIn(centre, t.Radius, play)
+	in := c.circleIn(centre, t.Radius, format)
 	return Shape{Centre: centre, Radius: t.Radius, Corners: []Point{}, Area: in, Out: share(whole-in, whole)}, nil
 }
 
@@ -156,8 +151,8 @@ func share(part, whole float64) float64 { return math.Round(part/whole*1e6) / 1e
 
 // circleIn is the area of a circle that lies in: the integral, by Simpson's rule with the substitution
 // x = r sin θ, of the chord clipped at the ends of the court.
-func (c Court) circleIn(centre Point, r float64, play Play) float64 {
-	half, end := c.InPlay(play)/2, c.Length/2
+func (c Court) circleIn(centre Point, r float64, format Format) float64 {
+	half, end := c.InPlay(format)/2, c.Length/2
 	if half-math.Abs(centre.X) >= r && end-math.Abs(centre.Y) >= r {
 		return math.Pi * r * r
 	}
@@ -183,7 +178,7 @@ func (c Court) circleIn(centre Point, r float64, play Play) float64 {
 
 func clamp(v float64) float64 { return math.Max(-1, math.Min(1, v)) }
 
-func (c Court) strip(t Target, play Play) (Shape, error) {
+func (c Court) strip(t Target, format Format) (Shape, error) {
 	line, ok := c.Line(t.Line)
 	if !ok {
 		return Shape{}, c.noLine("line", t.Line)
@@ -201,18 +196,18 @@ func (c Court) strip(t Target, play Play) (Shape, error) {
 	}
 	low, high := math.Min(at, inner), math.Max(at, inner)
 	if isY {
-		return c.outline(rectangle(-c.InPlay(play)/2, c.InPlay(play)/2, low, high), play)
+		return c.outline(rectangle(-c.InPlay(format)/2, c.InPlay(format)/2, low, high), format)
 	}
-	return c.outline(rectangle(low, high, 0, c.Length/2), play)
+	return c.outline(rectangle(low, high, 0, c.Length/2), format)
 }
 
-func (c Court) box(t Target, play Play) (Shape, error) {
+func (c Court) box(t Target, format Format) (Shape, error) {
 	if t.Box != "" {
 		box, ok := c.Box(t.Box)
 		if !ok {
 			return Shape{}, invalid.Fields{{Path: "box", Message: fmt.Sprintf("%s has no box called %q", c.Name, t.Box)}}
 		}
-		return c.outline(rectangle(box.Min.X, box.Max.X, box.Min.Y, box.Max.Y), play)
+		return c.outline(rectangle(box.Min.X, box.Max.X, box.Min.Y, box.Max.Y), format)
 	}
 	centre, err := c.need("mark", t.Mark, "its middle")
 	if err != nil {
@@ -224,14 +219,14 @@ func (c Court) box(t Target, play Play) (Shape, error) {
 	if t.Depth <= 0 {
 		return Shape{}, sizeless("depth")
 	}
-	return c.outline(rectangle(centre.X-t.Width/2, centre.X+t.Width/2, centre.Y-t.Depth/2, centre.Y+t.Depth/2), play)
+	return c.outline(rectangle(centre.X-t.Width/2, centre.X+t.Width/2, centre.Y-t.Depth/2, centre.Y+t.Depth/2), format)
 }
 
 func rectangle(left, right, bottom, top float64) []Point {
 	return []Point{{left, bottom}, {right, bottom}, {right, top}, {left, top}}
 }
 
-func (c Court) polygon(t Target, play Play) (Shape, error) {
+func (c Court) polygon(t Target, format Format) (Shape, error) {
 	if len(t.Points) < 3 {
 		return Shape{}, invalid.Fields{{Path: "points", Message: "a polygon has at least three corners"}}
 	}
@@ -245,17 +240,17 @@ func (c Court) polygon(t Target, play Play) (Shape, error) {
 	if i, j, crossed := crossing(corners); crossed {
 		return Shape{}, invalid.Fields{{Path: "points", Message: fmt.Sprintf("the sides after corners %d and %d cross; put the corners in order round the area", i+1, j+1)}}
 	}
-	return c.outline(corners, play)
+	return c.outline(corners, format)
 }
 
 // outline measures an area from its corners.
-func (c Court) outline(corners []Point, play Play) (Shape, error) {
+func (c Court) outline(corners []Point, format Format) (Shape, error) {
 	whole, centre := area(corners)
 	const leastArea = 1e-6 // a square millimetre
 	if whole < leastArea {
 		return Shape{}, sizeless("points")
 	}
-	half, end := c.InPlay(play)/2, c.Length/2
+	half, end := c.InPlay(format)/2, c.Length/2
 	in, _ := area(clip(corners, rectangle(-half, half, -end, end)))
 	return Shape{Corners: corners, Centre: centre, Area: in, Out: share(whole-in, whole)}, nil
 }
@@ -350,13 +345,13 @@ func (t Target) Mirrored() Target {
 	return t
 }
 
-// SayTarget puts a target into a coach's words.
-func (c Court) SayTarget(t Target, tape Tape) string {
+// DescribeTarget puts a target into a coach's words.
+func (c Court) DescribeTarget(t Target, tape Tape) string {
 	line, _ := c.Line(t.Line)
 	box, _ := c.Box(t.Box)
 	at := ""
 	if t.Mark != nil {
-		at = c.Say(*t.Mark, tape)
+		at = c.Describe(*t.Mark, tape)
 	}
 	switch t.Kind {
 	case Strip:
@@ -375,7 +370,7 @@ func (c Court) SayTarget(t Target, tape Tape) string {
 			return fmt.Sprintf("gate between the %s and the mark: %s", line.Name, at)
 		}
 		if t.Other != nil {
-			return fmt.Sprintf("gate between two marks: %s; and %s", at, c.Say(*t.Other, tape))
+			return fmt.Sprintf("gate between two marks: %s; and %s", at, c.Describe(*t.Other, tape))
 		}
 	case Object:
 		return fmt.Sprintf("cone or can, %s across, at the mark: %s", tape.Length(2*t.Radius), at)

@@ -10,10 +10,10 @@ type Stop struct {
 
 // Step is one stop of a walk.
 type Step struct {
-	Label string  `json:"label"`
-	At    Point   `json:"at"`
-	Said  string  `json:"said" description:"The place as a coach says it"`
-	Walk  float64 `json:"walk" description:"Metres from the stop before"`
+	Label       string  `json:"label"`
+	At          Point   `json:"at"`
+	Description string  `json:"description" description:"The place as a coach says it"`
+	Walk        float64 `json:"walk" description:"Metres from the stop before"`
 }
 
 // Corner is where a coach comes on: the near left corner.
@@ -37,7 +37,7 @@ func (c Court) WalkOff(stops []Stop, start Point, t Tape) ([]Step, error) {
 	steps := make([]Step, len(order))
 	at := start
 	for i, n := range order {
-		steps[i] = Step{Label: stops[n].Label, At: places[n], Said: c.Say(stops[n].Mark, t), Walk: at.Distance(places[n])}
+		steps[i] = Step{Label: stops[n].Label, At: places[n], Description: c.Describe(stops[n].Mark, t), Walk: at.Distance(places[n])}
 		at = places[n]
 	}
 	return steps, nil

@@ -26,8 +26,8 @@ func (z Zone) Proper() bool {
 // Zones are the zones of the half that balls are played to, as a coach looks at it from the near end: rows
 // from beyond the baseline to the net, each from left to right. The court as it is played is three thirds wide
 // and three deep, with a band of a third outside it.
-func (c Court) Zones(play Play, far bool) []Zone {
-	half, depth := c.InPlay(play)/2, c.Length/2
+func (c Court) Zones(format Format, far bool) []Zone {
+	half, depth := c.InPlay(format)/2, c.Length/2
 	across := []struct {
 		name        string
 		left, right float64

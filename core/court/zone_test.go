@@ -11,7 +11,7 @@ import (
 func TestZonesTileTheHalfAndWhatIsAroundIt(t *testing.T) {
 	for _, c := range court.All() {
 		for _, far := range []bool{true, false} {
-			zones := c.Zones(court.SinglesPlay, far)
+			zones := c.Zones(court.Singles, far)
 			require.Len(t, zones, 20)
 			in, names := 0.0, map[string]bool{}
 			for i, z := range zones {
@@ -19,7 +19,7 @@ func TestZonesTileTheHalfAndWhatIsAroundIt(t *testing.T) {
 				names[z.Name] = true
 				middle := court.Point{X: (z.Left + z.Right) / 2, Y: (z.Bottom + z.Top) / 2}
 				require.Equal(t, far, middle.Y > 0)
-				if c.Inside(middle, court.SinglesPlay) {
+				if c.Inside(middle, court.Singles) {
 					in += (z.Right - z.Left) * (z.Top - z.Bottom)
 				}
 				for _, other := range zones[:i] {
@@ -28,7 +28,7 @@ func TestZonesTileTheHalfAndWhatIsAroundIt(t *testing.T) {
 				}
 			}
 			require.Len(t, names, 20)
-			require.InDelta(t, c.InPlay(court.SinglesPlay)*c.Length/2, in, 1e-9, "those inside are the half of the court, no more and no less")
+			require.InDelta(t, c.InPlay(court.Singles)*c.Length/2, in, 1e-9, "those inside are the half of the court, no more and no less")
 		}
 	}
 	require.False(t, court.Zone{Right: 1, Top: 900}.Proper())

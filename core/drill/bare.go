@@ -13,7 +13,7 @@ import (
 
 // Bare is the least drill there is for a target: one ball to the middle of a player's half, met from
 // near the baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
-// squash the mark is in the back right corner, and the ball goes there off the front wall. Its error is a
+// squash the mark is in the back right corner, and the ball goes there off the front wall. It returns
 // list of fields.
 func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Document, error) {
 	c, err := court.Find(on)
@@ -21,17 +21,17 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Doc
 		return Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	d := Document{
-		Version: Version, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
+		FormatVersion: FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
 		Goal: odds.Goal{Kind: odds.Total, Count: 10},
 		Pattern: feed.Pattern{
-			Way: feed.ByRacket, Gap: 5, Sequences: 1,
+			Method: feed.ByRacket, Gap: 5, Sequences: 1,
 			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0, -c.Length/4)}},
 		},
 	}
 	feeder, start, end := court.At(0, c.Length/4), court.At(0, -c.Length/2), c.Length/2
 	if len(c.Walls) > 0 {
-		d.Pattern.Way, feeder, start, end = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9), -end
+		d.Pattern.Method, feeder, start, end = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9), -end
 		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, feed.Gentle
 	}
 	if c.Sport == court.Badminton {

@@ -16,9 +16,6 @@ const (
 	ByBoth     CountBy = "both"
 )
 
-// Enum lists them for the schema.
-func (CountBy) Enum() []any { return []any{ByLanding, ByMovement, ByBoth} }
-
 // Miss is the kind of a miss.
 type Miss string
 
@@ -29,13 +26,10 @@ const (
 	Wide    Miss = "wide"
 )
 
-// Enum lists them for the schema.
-func (Miss) Enum() []any { return []any{IntoNet, Long, Wide} }
-
 // Counts says what counts as a made ball in a drill, and what else is marked. The zero value counts
 // landings and marks nothing else.
 type Counts struct {
-	By      CountBy `json:"by,omitempty" description:"No word means landing"`
+	By      CountBy `json:"by,omitempty" description:"empty: landing"`
 	NoCount bool    `json:"noCount,omitempty" description:"A bad feed or a let can be marked: it is played again and counts for nobody"`
 	Misses  bool    `json:"misses,omitempty" description:"Each miss is marked net, long or wide"`
 	Choices bool    `json:"choices,omitempty" description:"Each ball is marked right or wrong choice, apart from made or missed"`
@@ -47,14 +41,14 @@ type NoGo struct {
 	Area *court.Target `json:"area,omitempty"`
 }
 
-func (n NoGo) check(c court.Court, play court.Play) error {
+func (n NoGo) check(c court.Court, simulation court.Format) error {
 	var wrong invalid.Fields
 	if (n.Line == "") == (n.Area == nil) {
 		wrong.Add("line", "name either a line or an area where no ball may go")
 		return wrong.Err()
 	}
 	if n.Area != nil {
-		_, err := c.Shape(*n.Area, play)
+		_, err := c.Shape(*n.Area, simulation)
 		wrong.Under("area", err)
 	} else if _, ok := c.Line(n.Line); !ok {
 		wrong.Add("line", "%s has no line called %q", c.Name, n.Line)

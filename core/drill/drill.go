@@ -14,8 +14,8 @@ import (
 	"hodometer/core/student"
 )
 
-// Version is the version of the document that this code reads and writes.
-const Version = 2
+// FormatVersion is the version of the document's format that this code reads and writes.
+const FormatVersion = 3
 
 // PlaceKind is what stands at a place.
 type PlaceKind string
@@ -34,33 +34,25 @@ const (
 	Obstacle PlaceKind = "obstacle"
 )
 
-// Enum lists the kinds for the schema.
-func (PlaceKind) Enum() []any {
-	return []any{Start, Feeder, Recovery, Opponent, Partner, Queue, OnDeck, Basket, Cone, Obstacle}
-}
-
 // carried says whether it is put down on court before the drill.
 func (k PlaceKind) carried() bool { return k == Basket || k == Cone || k == Obstacle }
 
-// Way is the side on which an obstacle is passed, as the player runs at it.
-type Way string
+// PassSide is the side on which an obstacle is passed, as the player runs at it.
+type PassSide string
 
 // The ways round.
 const (
-	EitherWay Way = "either"
-	LeftWay   Way = "left"
-	RightWay  Way = "right"
+	PassEither PassSide = "either"
+	PassLeft   PassSide = "left"
+	PassRight  PassSide = "right"
 )
 
-// Enum lists the ways for the schema.
-func (Way) Enum() []any { return []any{EitherWay, LeftWay, RightWay} }
-
-func (w Way) mirrored() Way {
+func (w PassSide) mirrored() PassSide {
 	switch w {
-	case LeftWay:
-		return RightWay
-	case RightWay:
-		return LeftWay
+	case PassLeft:
+		return PassRight
+	case PassRight:
+		return PassLeft
 	}
 	return w
 }
@@ -70,33 +62,33 @@ type Place struct {
 	Kind   PlaceKind  `json:"kind"`
 	Mark   court.Mark `json:"mark"`
 	Size   float64    `json:"size,omitempty" minimum:"0" maximum:"10" description:"Of an obstacle: its width, metres"`
-	Around Way        `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
+	Around PassSide   `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 }
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {
-	Version   int           `json:"version" minimum:"2" maximum:"2"`
-	Name      string        `json:"name" minLength:"1" maxLength:"80"`
-	Summary   string        `json:"summary" maxLength:"500"`
-	Sport     court.Sport   `json:"sport"`
-	Court     court.ID      `json:"court" maxLength:"40"`
-	Stroke    feed.Stroke   `json:"stroke" description:"The stroke whose ladder the drill stands on"`
-	Rung      progress.Rung `json:"rung"`
-	Places    []Place       `json:"places" minItems:"1" maxItems:"12"`
-	Pattern   feed.Pattern  `json:"pattern"`
-	Level     student.Level `json:"level,omitempty" description:"Whom it is written for; no word means a club player"`
-	Surface   string        `json:"surface,omitempty" maxLength:"40" description:"What the court is laid with; no word means what is usual"`
-	Turns     int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
-	Play      court.Play    `json:"play,omitempty" description:"Who shares the court; no word means singles"`
-	Target    court.Target  `json:"target"`
-	NoGo      []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
-	Counts    Counts        `json:"counts,omitempty" description:"What counts as made"`
-	Goal      odds.Goal     `json:"goal"`
-	SetUp     float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
-	Effort    int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
-	Cues      []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
-	Cautions  []string      `json:"cautions" maxItems:"6"`
-	Equipment []string      `json:"equipment" maxItems:"12"`
+	FormatVersion int           `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
+	Name          string        `json:"name" minLength:"1" maxLength:"80"`
+	Summary       string        `json:"summary" maxLength:"500"`
+	Sport         court.Sport   `json:"sport"`
+	Court         court.ID      `json:"court" maxLength:"40"`
+	Stroke        feed.Stroke   `json:"stroke" description:"The stroke whose ladder the drill stands on"`
+	Rung          progress.Rung `json:"rung"`
+	Places        []Place       `json:"places" minItems:"1" maxItems:"12"`
+	Pattern       feed.Pattern  `json:"pattern"`
+	Level         student.Level `json:"level,omitempty" description:"Whom it is written for; empty: a club player"`
+	Surface       string        `json:"surface,omitempty" maxLength:"40" description:"The material of the court; empty: what is usual"`
+	Turns         int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
+	Format        court.Format  `json:"format,omitempty" description:"Who shares the court; empty: singles"`
+	Target        court.Target  `json:"target"`
+	NoGo          []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
+	Counts        Counts        `json:"counts,omitempty" description:"What counts as made"`
+	Goal          odds.Goal     `json:"goal"`
+	SetUp         float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
+	Effort        int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
+	Cues          []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
+	Cautions      []string      `json:"cautions" maxItems:"6"`
+	Equipment     []string      `json:"equipment" maxItems:"12"`
 
 	Variations []Variation `json:"variations,omitempty" maxItems:"12" description:"Easier and harder versions that stand ready"`
 }
@@ -156,11 +148,11 @@ func (d Document) Check() error {
 			wrong.Add(invalid.Join("variations", i, "name"), "give the variation a name")
 		}
 	}
-	_, err = c.Shape(d.Target, d.Play)
+	_, err = c.Shape(d.Target, d.Format)
 	wrong.Under("target", err)
 	wrong.Under("goal", d.Goal.Check())
 	for i, noGo := range d.NoGo {
-		wrong.Under(invalid.Join("noGo", i), noGo.check(c, d.Play))
+		wrong.Under(invalid.Join("noGo", i), noGo.check(c, d.Format))
 	}
 	return wrong.Err()
 }
@@ -179,7 +171,7 @@ func (d Document) Aimed() (court.Shape, bool) {
 	if err != nil {
 		return court.Shape{}, false
 	}
-	shape, err := c.Shape(d.Target, d.Play)
+	shape, err := c.Shape(d.Target, d.Format)
 	return shape, err == nil
 }
 

@@ -113,7 +113,7 @@ func full() drill.Document {
 	d.NoGo = []drill.NoGo{{Area: &area}, {Line: court.LeftSingles}}
 	d.Places = append(d.Places,
 		drill.Place{Kind: drill.Cone, Mark: court.At(-3, -8)},
-		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.LeftWay},
+		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.PassLeft},
 		drill.Place{Kind: drill.OnDeck, Mark: court.At(-5, -14)})
 	d.Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
 	return d
@@ -123,7 +123,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	d := full()
 	require.NoError(t, d.Check())
 	require.Equal(t, d, d.Mirrored().Mirrored())
-	require.Equal(t, drill.RightWay, d.Mirrored().Places[4].Around)
+	require.Equal(t, drill.PassRight, d.Mirrored().Places[4].Around)
 	require.Equal(t, court.RightSingles, d.Mirrored().NoGo[1].Line)
 	r, err := d.Report(1, coach.Default())
 	require.NoError(t, err)
@@ -133,7 +133,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	for _, spot := range r.Spots {
 		require.False(t, handles[spot.Handle])
 		handles[spot.Handle] = true
-		moved, err := d.Changed(drill.Change{Move: &drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}}, student.RightHand, coach.Default())
+		moved, err := d.Edited(drill.Edit{Move: &drill.Move{Handle: spot.Handle, To: court.Point{X: spot.At.X + 0.1, Y: spot.At.Y}}}, student.RightHand, coach.Default())
 		require.NoError(t, err, spot.Handle)
 		require.NotEqual(t, d, moved)
 		require.Equal(t, full(), d, "moving a copy leaves the drill alone")
@@ -148,7 +148,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	steps.InSteps = true
 	r, err = d.Report(1, steps)
 	require.NoError(t, err)
-	require.Contains(t, r.Walk[0].Said, "step")
+	require.Contains(t, r.Walk[0].Description, "step")
 }
 
 func BenchmarkResolveMarks(b *testing.B) {
@@ -166,7 +166,7 @@ func BenchmarkResolveMarks(b *testing.B) {
 				b.Fatal(err)
 			}
 		}
-		if _, err := c.Shape(d.Target, d.Play); err != nil {
+		if _, err := c.Shape(d.Target, d.Format); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -184,7 +184,7 @@ func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
 		require.Equal(t, turns, d.TurnsIn(less.Need, group, s), "what a drill needs is enough for it and no more")
 		require.False(t, math.IsNaN(less.Need))
 	})
-	require.Equal(t, feed.ByRacket, coin().Pattern.Way)
+	require.Equal(t, feed.ByRacket, coin().Pattern.Method)
 	require.Contains(t, coin().Copy().Name, "my version")
 	long := coin()
 	long.Name = string(make([]rune, 80))

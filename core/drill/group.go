@@ -13,7 +13,7 @@ import (
 
 // Space is the courts there are for a lesson. The zero value is one whole court.
 type Space struct {
-	Courts int  `json:"courts,omitempty" minimum:"0" maximum:"6" description:"No number means one"`
+	Courts int  `json:"courts,omitempty" minimum:"0" maximum:"6" description:"0: one"`
 	Half   bool `json:"half,omitempty" description:"Only half of one court, lengthwise"`
 
 	Name string `json:"name,omitempty" maxLength:"40" description:"Which court or courts; two lessons at one time on the same are told"`
@@ -51,7 +51,7 @@ func (d Document) atOnce() int {
 
 // byPartner says whether players feed one another.
 func (d Document) byPartner() bool {
-	return d.Pattern.Rally != nil || d.Pattern.Way == feed.Partner || d.Pattern.Way == feed.Live
+	return d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live
 }
 
 // Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
@@ -114,12 +114,12 @@ func (d Document) Arrange(people, lines int, space Space) (Group, string) {
 		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
 	}
 	g.Lines = max(1, min(people/each, d.side(space)))
-	words := map[int]string{2: "pair", 3: "three"}[each]
-	said := units.Count(g.Lines, words, words+"s") + " side by side"
+	phrase := map[int]string{2: "pair", 3: "three"}[each]
+	phrase = units.Count(g.Lines, phrase, phrase+"s") + " side by side"
 	if left := people - g.Lines*each; left > 0 {
-		said += fmt.Sprintf(", %d on deck and in at the next change", left)
+		phrase += fmt.Sprintf(", %d on deck and in at the next change", left)
 	}
-	return g, said + "."
+	return g, phrase + "."
 }
 
 // spread says the lengths of lines: 4, or 3 and 4.

@@ -31,9 +31,9 @@ func TestADrillAdaptsToWhoTurnedUp(t *testing.T) {
 		{"two against one", "Pair Against One", 3, 1, whole, 1, "1 three side by side."},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			g, said := named(t, c.drill).Arrange(c.people, c.lines, c.space)
+			g, phrase := named(t, c.drill).Arrange(c.people, c.lines, c.space)
 			require.Equal(t, c.want, g.Lines)
-			require.Equal(t, c.said, said)
+			require.Equal(t, c.said, phrase)
 		})
 	}
 }
@@ -104,7 +104,7 @@ func TestWaitingIsWhatTheStartsSay(t *testing.T) {
 	for _, stored := range drill.Library() {
 		d := stored.Document
 		group, _ := d.Arrange(8, 1, drill.Space{})
-		if d.Pattern.Rally != nil || d.Pattern.Way == feed.Partner || d.Pattern.Way == feed.Live {
+		if d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live {
 			continue // no line
 		}
 		for _, overlap := range []float64{0, 0.7, d.Pattern.Pause / 2, d.Pattern.Pause} {

@@ -94,12 +94,12 @@ func off(line court.LineID, distance float64, toward court.Toward, across float6
 	return court.From(court.Off(line, distance, toward), court.Off(centre, across, side))
 }
 
-func easier(name string, steps ...feed.Step) Variation {
-	return Variation{Name: name, Towards: Easier, Steps: steps}
+func easier(name string, steps ...feed.Transformation) Variation {
+	return Variation{Name: name, Difficulty: Easier, Steps: steps}
 }
 
-func harder(name string, steps ...feed.Step) Variation {
-	return Variation{Name: name, Towards: Harder, Steps: steps}
+func harder(name string, steps ...feed.Transformation) Variation {
+	return Variation{Name: name, Difficulty: Harder, Steps: steps}
 }
 
 var (

@@ -17,14 +17,14 @@ func bollardsYourChoice() Document {
 	d.Pattern.Order, d.Pattern.Seed, d.Pattern.Gap = feed.Drawn, 3, 6
 	d.Counts = Counts{Choices: true}
 	d.Cues = []string{"Choose early", "Back to the middle whatever you chose"}
-	d.Variations = []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Fed earlier", feed.Step{Change: feed.Quicken, By: 0.5})}
+	d.Variations = []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Fed earlier", feed.Transformation{Kind: feed.Quicken, By: 0.5})}
 	return d
 }
 
 // shuttles is a badminton drill around the base in the middle.
 func shuttles(pattern feed.Pattern, effort int) Document {
 	return Document{
-		Version: Version, Sport: court.Badminton, Court: "badminton", Stroke: feed.Clear, Rung: progress.Consistency, Level: student.Improver,
+		FormatVersion: FormatVersion, Sport: court.Badminton, Court: "badminton", Stroke: feed.Clear, Rung: progress.Consistency, Level: student.Improver,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, off(court.FarService, 1, court.Out, 0)),
@@ -43,13 +43,13 @@ func corner(kind feed.Kind, line court.LineID, distance, across float64, stroke 
 
 // twoShadows has one mirror the partner's way over the court (common practice, no source).
 func twoShadows() Document {
-	d := shuttles(feed.Pattern{Way: feed.Partner, Gap: 3.2, Sequences: 8, Pause: 0, Order: feed.Drawn, Seed: 21, Tasks: []feed.Task{
+	d := shuttles(feed.Pattern{Method: feed.Partner, Gap: 3.2, Sequences: 8, Pause: 0, Order: feed.Drawn, Seed: 21, Tasks: []feed.Task{
 		corner(feed.ShadowTask, court.NearService, 0.2, 1.6, feed.Lift), corner(feed.ShadowTask, court.NearService, 0.2, -1.6, feed.Lift),
 		corner(feed.ShadowTask, court.NearBaseline, 1, 1.3, feed.Clear), corner(feed.ShadowTask, court.NearBaseline, 1, -1.3, feed.Clear),
 	}}, 7)
 	d.Name, d.Summary = "Two Shadows", "One leads over the court without a shuttle, the other is the mirror; after half a minute the lead changes."
 	d.Cues = []string{"Eyes on the leader's hips", "Split step as the leader turns"}
-	d.Variations = []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.8}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.5})}
+	d.Variations = []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5})}
 	return d
 }
 
@@ -61,32 +61,32 @@ func fastFeetThenGo() Document {
 	go1 := lobbed(3.8, feed.Lift, off(court.NearService, 0.5, court.In, 1.2))
 	go2 := ball(feed.Clear, off(court.NearBaseline, 1, court.In, 0.8))
 	go1.Gap, go2.Gap = 4, 4
-	d := shuttles(feed.Pattern{Way: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2}}, 8)
+	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2}}, 8)
 	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the feet are already moving."
 	d.Cues = []string{"Light on the toes", "First step towards the shuttle, not up"}
 	d.Equipment = []string{"1 box of shuttles", "2 flat markers"}
-	d.Variations = []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.4})}
+	d.Variations = []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})}
 	return d
 }
 
 // roundThePosts is the run to every corner on the clock (common practice, no source).
 func roundThePosts() Document {
-	d := shuttles(feed.Pattern{Way: feed.ByHand, Gap: 2.6, Sequences: 2, Pause: 20, Tasks: []feed.Task{
+	d := shuttles(feed.Pattern{Method: feed.ByHand, Gap: 2.6, Sequences: 2, Pause: 20, Tasks: []feed.Task{
 		corner(feed.TouchTask, court.NearService, 0.2, 1.8, feed.Lift), corner(feed.TouchTask, court.NearService, 0.2, -1.8, feed.Lift),
 		corner(feed.TouchTask, court.NearBaseline, 3, 1.8, feed.Smash), corner(feed.TouchTask, court.NearBaseline, 3, -1.8, feed.Smash),
 		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, feed.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, feed.Clear),
 	}}, 9)
 	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all on the clock, back to the base after each."
-	d.Goal = odds.Goal{Kind: odds.Most, Count: 30, Minutes: 1.5}
+	d.Goal = odds.Goal{Kind: odds.AsManyAsPossible, Count: 30, Minutes: 1.5}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
-	d.Variations = []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Step{Change: feed.Shuffle, Seed: 5})}
+	d.Variations = []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}
 	return d
 }
 
 // shuttleRain feeds many shuttles at a pace set for the player (common practice, no source).
 func shuttleRain() Document {
-	d := shuttles(feed.Pattern{Way: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 15, Tasks: []feed.Task{
+	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 15, Tasks: []feed.Task{
 		ball(feed.Clear, off(court.NearBaseline, 1, court.In, 1)), ball(feed.Clear, off(court.NearBaseline, 1, court.In, -1)),
 		lobbed(3.8, feed.Lift, off(court.NearService, 0.5, court.In, 1.2)), ball(feed.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
 	}}, 9)
@@ -96,7 +96,7 @@ func shuttleRain() Document {
 	d.Cues = []string{"Back to the base before the next one", "Reach up for the clear"}
 	d.Cautions = []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}
 	d.Equipment = []string{"1 box of shuttles"}
-	d.Variations = []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.8}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.4}), harder("In any order", feed.Step{Change: feed.Shuffle, Seed: 9})}
+	d.Variations = []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}), harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9})}
 	return d
 }
 
@@ -114,19 +114,19 @@ func conesOnTheLine() Document {
 // softOneIn plays the soft ball from deep that lets one come in (common practice, no source).
 func softOneIn() Document {
 	return Document{
-		Version: Version, Name: "The Soft One In", Sport: court.Pickleball, Court: "pickleball",
+		FormatVersion: FormatVersion, Name: "The Soft One In", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "A deep ball comes; answer it softly into the no-volley zone and walk in behind it, then do it again from half-way.",
 		Stroke:  feed.Drop, Rung: progress.Depth,
 		Places: []Place{
 			at(Start, behind(0.5, 0.8)), at(Recovery, off(court.NearKitchen, 1.5, court.Out, 0.8)), at(Feeder, off(court.FarKitchen, 0.3, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(feed.HalfPace, feed.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
 		}},
 		Turns: 3, SetUp: 30, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, Goal: odds.Goal{Kind: odds.Total, Count: 10},
 		Cues:     []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
 		Cautions: []string{eyes, looseBalls}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("Only from half-way", feed.Step{Change: feed.DropTask, Task: 1}), easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.6})},
+		Variations: []Variation{easier("Only from half-way", feed.Transformation{Kind: feed.DropTask, Task: 1}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.6})},
 	}
 }
 
@@ -140,17 +140,17 @@ func halfStepCloser() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Half a Step Closer", Sport: court.Pickleball, Court: "pickleball",
+		FormatVersion: FormatVersion, Name: "Half a Step Closer", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "Volleys with a partner, half a step nearer to the no-volley line each time; never into the zone.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
 		Places: []Place{at(Start, off(court.NearKitchen, 1.6, court.Out, 0)), at(Feeder, off(court.FarKitchen, 0.8, court.Out, 0))},
-		Pattern: feed.Pattern{Way: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			step(feed.ForehandVolley, 1.2, 0.4), step(feed.BackhandVolley, 0.8, -0.4), step(feed.ForehandVolley, 0.5, 0.4), step(feed.BackhandVolley, 1.6, -0.4),
 		}},
 		Turns: 3, SetUp: 20, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 8},
 		Cues:     []string{"Paddle up between balls", "Feet outside the zone"},
 		Cautions: []string{eyes, "At the last step play softly: nobody aims at a body."}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.7}), harder("From the line out", feed.Step{Change: feed.Reverse})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}), harder("From the line out", feed.Transformation{Kind: feed.Reverse})},
 	}
 }
 
@@ -158,12 +158,12 @@ func halfStepCloser() Document {
 // on a diagonal. Paces are common practice, no source.
 func table(tasks []feed.Task, target court.Target) Document {
 	return Document{
-		Version: Version, Sport: court.TableTennis, Court: "table-tennis", Stroke: feed.Forehand, Rung: progress.Consistency, Level: student.Improver,
+		FormatVersion: FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: feed.Forehand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []Place{at(Start, court.At(0, -1.9)), at(Recovery, court.At(0, -1.9)), at(Feeder, court.At(0, 1.8))},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
 		Turns:   3, SetUp: 15, Effort: 4, Target: target, Goal: odds.Goal{Kind: odds.Total, Count: 18},
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.5}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.4})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})},
 	}
 }
 
@@ -192,6 +192,6 @@ func twoAndOne() Document {
 	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet decide.", progress.Direction
 	d.Pattern.Sequences, d.Effort = 4, 6
 	d.Cues = []string{"Small steps around the ball", "Low in the knees between strokes"}
-	d.Variations = append(d.Variations, harder("In any order", feed.Step{Change: feed.Shuffle, Seed: 7}))
+	d.Variations = append(d.Variations, harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 7}))
 	return d
 }

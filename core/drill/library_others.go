@@ -10,7 +10,7 @@ import (
 
 func threeCornerRound() Document {
 	return Document{
-		Version: Version, Name: "Three-Corner Round", Sport: court.Badminton, Court: "badminton",
+		FormatVersion: FormatVersion, Name: "Three-Corner Round", Sport: court.Badminton, Court: "badminton",
 		Summary: "Front forehand, round-the-middle rear, front backhand: back to the base between shuttles.",
 		Stroke:  feed.Clear, Rung: progress.Depth,
 		Places: []Place{
@@ -18,7 +18,7 @@ func threeCornerRound() Document {
 			at(Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.4), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 8,
+			Method: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 8,
 			Tasks: []feed.Task{
 				lobbed(3.8, feed.Lift, court.From(court.Off(court.NearService, 0.5, court.In), court.Off(court.RightSingles, 0.6, court.In))),
 				ball(feed.Clear, court.From(court.Off(court.NearBaseline, 0.7, court.In), court.Off(court.NearCentre, 0.6, court.Right))),
@@ -32,17 +32,17 @@ func threeCornerRound() Document {
 		Cautions:  []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."},
 		Equipment: []string{"1 box of shuttles"},
 		Variations: []Variation{
-			easier("More time", feed.Step{Change: feed.Slow, By: 0.6}),
-			easier("Two corners", feed.Step{Change: feed.DropTask, Task: 2}),
-			harder("Any corner", feed.Step{Change: feed.Shuffle, Seed: 11}),
-			harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.4}),
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}),
+			easier("Two corners", feed.Transformation{Kind: feed.DropTask, Task: 2}),
+			harder("Any corner", feed.Transformation{Kind: feed.Shuffle, Seed: 11}),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}),
 		},
 	}
 }
 
 func softLanding() Document {
 	return Document{
-		Version: Version, Name: "Soft Landing", Sport: court.Pickleball, Court: "pickleball",
+		FormatVersion: FormatVersion, Name: "Soft Landing", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "One ball to the forehand, one to the backhand, both low: dink each cross-court so that it dies inside the no-volley zone.",
 		Stroke:  feed.Dink, Rung: progress.Consistency,
 		Places: []Place{
@@ -50,7 +50,7 @@ func softLanding() Document {
 			at(Feeder, court.From(court.Off(court.FarKitchen, 0.3, court.Out), court.Off(court.FarCentre, 1.2, court.Left))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByHand, Gap: 3, Sequences: 5, Pause: 4,
+			Method: feed.ByHand, Gap: 3, Sequences: 5, Pause: 4,
 			Tasks: []feed.Task{
 				ball(feed.Dink, court.From(court.Off(court.NearKitchen, 0.6, court.In), court.Off(court.RightSide, 0.9, court.In))),
 				ball(feed.Dink, court.From(court.Off(court.NearKitchen, 0.6, court.In), court.Off(court.NearCentre, 0.6, court.Right))),
@@ -63,9 +63,9 @@ func softLanding() Document {
 		Cautions:  []string{"Wear eye protection for close-range volleys.", looseBalls},
 		Equipment: []string{"1 basket", "2 cones"},
 		Variations: []Variation{
-			easier("One place", feed.Step{Change: feed.LockPlace, Task: 1}),
-			harder("Wider", feed.Step{Change: feed.Spread, By: 1.5}),
-			harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.8}),
+			easier("One place", feed.Transformation{Kind: feed.LockPlace, Task: 1}),
+			harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.5}),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.8}),
 		},
 	}
 }
@@ -79,19 +79,19 @@ func roundTheBollards() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Round the Bollards", Sport: court.Squash, Court: "squash",
+		FormatVersion: FormatVersion, Name: "Round the Bollards", Sport: court.Squash, Court: "squash",
 		Summary: "Length from both back corners; on the way back to the middle the player runs wide around a bollard. Feed earlier to raise the tempo.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
 		Places: []Place{
 			at(Start, court.At(0, -0.9)), at(Recovery, court.At(0, -0.9)), at(Feeder, court.At(0.4, 1.2)),
-			{Kind: Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: RightWay}, {Kind: Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: LeftWay},
+			{Kind: Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: PassRight}, {Kind: Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: PassLeft},
 		},
-		Pattern: feed.Pattern{Way: feed.Partner, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{deep(-2.3, feed.Backhand), deep(2.3, feed.Forehand)}},
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{deep(-2.3, feed.Backhand), deep(2.3, feed.Forehand)}},
 		Turns:   3, SetUp: 60, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "back-left"}, Goal: odds.Goal{Kind: odds.Total, Count: 16},
 		Cues:     []string{"Racket up before the turn", "Back to the middle in three strides"},
 		Cautions: []string{"Eye protection on, always.", "Nobody runs backwards into a bollard; touching one costs nothing but a breath.", "Forfeits are optional and not for everybody."}, Equipment: []string{"2 soft bollards", "6 balls"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), easier("One corner", feed.Step{Change: feed.LockPlace, Task: 1}),
-			harder("Fed earlier", feed.Step{Change: feed.Quicken, By: 0.8}), harder("The player cannot know", feed.Step{Change: feed.Shuffle, Seed: 4})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("One corner", feed.Transformation{Kind: feed.LockPlace, Task: 1}),
+			harder("Fed earlier", feed.Transformation{Kind: feed.Quicken, By: 0.8}), harder("The player cannot know", feed.Transformation{Kind: feed.Shuffle, Seed: 4})},
 	}
 }
 
@@ -112,14 +112,14 @@ func shadowSix() Document {
 		return feed.Task{Kind: feed.ShadowTask, Stroke: stroke, Landing: off(line, distance, court.In, across)}
 	}
 	return Document{
-		Version: Version, Name: "Shadow Six", Sport: court.Badminton, Court: "badminton",
+		FormatVersion: FormatVersion, Name: "Shadow Six", Sport: court.Badminton, Court: "badminton",
 		Summary: "Six corners without a shuttle: front, middle, back on either side, to the base in between.",
 		Stroke:  feed.Clear, Rung: progress.Consistency, Level: student.Improver,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, off(court.FarService, 1, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByHand, Gap: 3, Sequences: 2, Pause: 15, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3, Sequences: 2, Pause: 15, Tasks: []feed.Task{
 			corner(court.NearService, 0.2, 1.6, feed.Lift), corner(court.NearService, 0.2, -1.6, feed.Lift),
 			corner(court.NearBaseline, 3, 1.8, feed.Smash), corner(court.NearBaseline, 3, -1.8, feed.Smash),
 			corner(court.NearBaseline, 1, 1.3, feed.Clear), corner(court.NearBaseline, 1, -1.3, feed.Clear),
@@ -127,8 +127,8 @@ func shadowSix() Document {
 		Turns: 3, SetUp: 30, Effort: 7, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
 		Cues:     []string{"Split step at the base", "Last step long, racket foot in front"},
 		Cautions: []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."}, Equipment: []string{"6 flat markers"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 0.8}), harder("Called, in any order", feed.Step{Change: feed.Shuffle, Seed: 6}),
-			harder("Against the clock", feed.Step{Change: feed.Quicken, By: 0.6})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 6}),
+			harder("Against the clock", feed.Transformation{Kind: feed.Quicken, By: 0.6})},
 	}
 }
 
@@ -140,39 +140,39 @@ func cornerCatch() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Corner Catch", Sport: court.Badminton, Court: "badminton",
+		FormatVersion: FormatVersion, Name: "Corner Catch", Sport: court.Badminton, Court: "badminton",
 		Summary: "Shuttles are thrown to four corners and caught in the racket hand: the feet do all the work.",
 		Stroke:  feed.Lift, Rung: progress.Consistency, Level: student.Improver,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.4), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, off(court.FarService, 0.2, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByHand, Gap: 3.4, Sequences: 2, Pause: 10, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3.4, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			thrown(court.NearService, 0, 1.3, 3.2), thrown(court.NearBaseline, 2.2, -1, 4.2), thrown(court.NearService, 0, -1.3, 3.2), thrown(court.NearBaseline, 2.2, 1, 4.2),
 		}},
 		Turns: 3, SetUp: 30, Effort: 6, Counts: Counts{By: ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 18},
 		Cues:     []string{"Lunge with the racket foot", "Push back at once"},
 		Cautions: []string{"Sweep shuttles off the floor between turns."}, Equipment: []string{"1 box of shuttles"},
-		Variations: []Variation{easier("Front corners only", feed.Step{Change: feed.DropTask, Task: 4}, feed.Step{Change: feed.DropTask, Task: 2}), easier("More time", feed.Step{Change: feed.Slow, By: 0.8}),
-			harder("Any corner", feed.Step{Change: feed.Shuffle, Seed: 8})},
+		Variations: []Variation{easier("Front corners only", feed.Transformation{Kind: feed.DropTask, Task: 4}, feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
+			harder("Any corner", feed.Transformation{Kind: feed.Shuffle, Seed: 8})},
 	}
 }
 
 // twoHopsBeyond is the short table serve: spin first, then short, at least two bounces beyond the net
 // (common practice, no source).
 func twoHopsBeyond() Document {
-	serve := feed.Task{Stroke: feed.Serve, Landing: court.At(0.3, -1.2), Way: feed.SelfDrop, ReplySpin: feed.Slice, Contact: feed.Falling}
+	serve := feed.Task{Stroke: feed.Serve, Landing: court.At(0.3, -1.2), Method: feed.SelfDrop, ReplySpin: feed.Slice, Contact: feed.Falling}
 	reply := court.At(-0.3, 0.4)
 	serve.Reply = &reply
 	return Document{
-		Version: Version, Name: "Two Hops Beyond", Sport: court.TableTennis, Court: "table-tennis",
+		FormatVersion: FormatVersion, Name: "Two Hops Beyond", Sport: court.TableTennis, Court: "table-tennis",
 		Summary: "Serve with spin first, then short: left alone, the ball would bounce at least twice beyond the net.",
 		Stroke:  feed.Serve, Rung: progress.Spin, Level: student.Improver,
 		Places:  []Place{at(Start, court.At(0.2, -1.9)), at(Feeder, court.At(0, 1.8))},
-		Pattern: feed.Pattern{Way: feed.SelfDrop, Gap: 5, Sequences: 10, Pause: 0, Tasks: []feed.Task{serve}},
+		Pattern: feed.Pattern{Method: feed.SelfDrop, Gap: 5, Sequences: 10, Pause: 0, Tasks: []feed.Task{serve}},
 		Turns:   2, SetUp: 30, Effort: 2, Target: court.Target{Kind: court.DoubleBounce, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Brush under the ball", "First bounce near your own net half"},
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("To the other corner", feed.Step{Change: feed.ForLeftHander})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("To the other corner", feed.Transformation{Kind: feed.ForLeftHander})},
 	}
 }

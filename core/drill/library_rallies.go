@@ -17,12 +17,12 @@ func behind(distance, across float64) court.Mark {
 // no source.
 func rallied(r feed.Rally, gap float64, rallies int, pause float64) Document {
 	return Document{
-		Version: Version, Sport: court.Tennis, Court: "tennis", Stroke: feed.Forehand, Rung: progress.Consistency,
+		FormatVersion: FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.Forehand, Rung: progress.Consistency,
 		Places: []Place{at(Start, behind(1, 0)), at(Recovery, behind(1, 0)), at(Feeder, off(court.FarBaseline, 1, court.Out, 0))},
-		Pattern: feed.Pattern{Way: feed.Live, Gap: gap, Sequences: rallies, Pause: pause, Rally: &r,
+		Pattern: feed.Pattern{Method: feed.Live, Gap: gap, Sequences: rallies, Pause: pause, Rally: &r,
 			Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))}},
 		SetUp: 30, Effort: 6, Cautions: []string{looseBalls}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Slower gaps", feed.Step{Change: feed.Slow, By: 0.5}), harder("Mirrored", feed.Step{Change: feed.ForLeftHander})},
+		Variations: []Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
 	}
 }
 
@@ -65,7 +65,7 @@ func oneTwoAgain() Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 20)
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, one, two for a minute: fifty balls are the bar. A miss takes up the count where it was; height and pace must match."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, odds.Goal{Kind: odds.Most, Count: 50, Minutes: 1}
+	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, odds.Goal{Kind: odds.AsManyAsPossible, Count: 50, Minutes: 1}
 	d.Cues = []string{"Match the other one's height", "Shorten the swing, not the step"}
 	d.Cautions = append(d.Cautions, "A hard minute: a full rest before the next one.")
 	return d
@@ -87,7 +87,7 @@ func fourAndOut() Document {
 func fortyAndFour() Document {
 	d := coinInTheCorner()
 	d.Name, d.Summary = "Forty and Four", "Forehand and backhand, cross-court and down the line: ten of each, then five in a row of each: work for several lessons. In the second part swings get slow out of fear: watch for it."
-	d.Pattern = feed.Pattern{Way: feed.ByRacket, Gap: 4, Sequences: 5, Pause: 8, Tasks: []feed.Task{
+	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 5, Pause: 8, Tasks: []feed.Task{
 		paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 2.2, court.In))),
 		paced(feed.Gentle, feed.Backhand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.LeftSingles, 2.2, court.In))),
 	}}
@@ -96,8 +96,8 @@ func fortyAndFour() Document {
 	}
 	d.Turns, d.Goal = 8, odds.Goal{Kind: odds.Routine, Count: 10, Sets: 4, Then: 5}
 	d.Cues = []string{"The last ball as free as the first", "Small steps into the ball"}
-	d.Variations = []Variation{easier("One wing", feed.Step{Change: feed.DropTask, Task: 2}), easier("More time", feed.Step{Change: feed.Slow, By: 1}),
-		harder("In any order", feed.Step{Change: feed.Shuffle, Seed: 12})}
+	d.Variations = []Variation{easier("One wing", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+		harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 12})}
 	return d
 }
 
@@ -113,18 +113,18 @@ func regionTour() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "The Tour", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "The Tour", Sport: court.Tennis, Court: "tennis",
 		Summary: "A few balls in each of four regions, from the baseline to the net and out again, without stopping.",
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
 		Places: []Place{at(Start, behind(0.8, 0)), at(Feeder, off(court.FarBaseline, 3, court.In, 0))},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 5, Sequences: 2, Pause: 12, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 2, Pause: 12, Tasks: []feed.Task{
 			stop(0.78, 1.2, feed.Forehand), stop(0.78, -1.2, feed.Backhand), stop(0.55, 1, feed.Forehand), stop(0.5, -0.8, feed.BackhandVolley), stop(0.4, 0.8, feed.ForehandVolley),
 			stop(0.5, -0.8, feed.BackhandVolley), stop(0.55, 1, feed.Forehand), stop(0.78, -1.2, feed.Backhand),
 		}},
 		Turns: 2, SetUp: 30, Effort: 7, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
 		Cues:     []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket", "4 flat markers"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), easier("Without the net", feed.Step{Change: feed.DropTask, Task: 5}), harder("Other wing", feed.Step{Change: feed.ToOtherWing})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
 	}
 }
 
@@ -133,17 +133,17 @@ func regionTour() Document {
 func longArm() Document {
 	slow := feed.Task{Kind: feed.ShadowTask, Stroke: feed.Backhand, Landing: behind(0.3, -0.6)}
 	drop := ball(feed.Backhand, off(court.NearBaseline, 0.4, court.In, -0.7))
-	drop.Way, drop.Contact = feed.ByHand, feed.AtTheTop
+	drop.Method, drop.Contact = feed.ByHand, feed.AtTheTop
 	return Document{
-		Version: Version, Name: "Long Arm", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Long Arm", Sport: court.Tennis, Court: "tennis",
 		Summary: "A slow swing without a ball, then one with a ball tossed from the side: contact well in front of the body. Stints of about eighty seconds.",
 		Stroke:  feed.Backhand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []Place{at(Start, behind(0.6, 0)), at(Recovery, behind(0.6, 0)), at(Feeder, off(court.NetLine, 1, court.Far, -0.7))},
-		Pattern: feed.Pattern{Way: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
+		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
 		Turns:   2, SetUp: 40, Effort: 3, Counts: Counts{By: ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 15},
 		Cues:     []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},
 		Cautions: []string{looseBalls, "Stop when the elbow or the wrist hurts."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Only balls", feed.Step{Change: feed.DropTask, Task: 1})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Only balls", feed.Transformation{Kind: feed.DropTask, Task: 1})},
 	}
 }
 

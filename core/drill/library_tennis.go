@@ -12,7 +12,7 @@ import (
 // (common practice, no source).
 func coinInTheCorner() Document {
 	return Document{
-		Version: Version, Name: "Coin in the Corner", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Coin in the Corner", Sport: court.Tennis, Court: "tennis",
 		Summary: "A deep ball to push the player back, then a short one to step in on and place cross-court in the corner.",
 		Stroke:  feed.Forehand, Rung: progress.Direction,
 		Places: []Place{
@@ -21,7 +21,7 @@ func coinInTheCorner() Document {
 			at(Feeder, court.From(court.Off(court.FarService, 1, court.Out), court.Off(court.FarCentre, 0.6, court.Left))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
+			Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
 			Tasks: []feed.Task{
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 1.5, court.In), court.Off(court.RightSingles, 1.5, court.In))),
 				paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 1.8, court.In))),
@@ -35,10 +35,10 @@ func coinInTheCorner() Document {
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "4 flat markers"},
 		Variations: []Variation{
-			easier("Only the short ball", feed.Step{Change: feed.DropTask, Task: 1}),
-			easier("More time", feed.Step{Change: feed.Slow, By: 0.8}),
-			harder("Backhand wing", feed.Step{Change: feed.ToOtherWing}),
-			harder("Quicker, and one more", feed.Step{Change: feed.LinkOn}, feed.Step{Change: feed.Quicken, By: 0.5}),
+			easier("Only the short ball", feed.Transformation{Kind: feed.DropTask, Task: 1}),
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
+			harder("Backhand wing", feed.Transformation{Kind: feed.ToOtherWing}),
+			harder("Quicker, and one more", feed.Transformation{Kind: feed.LinkOn}, feed.Transformation{Kind: feed.Quicken, By: 0.5}),
 		},
 	}
 }
@@ -47,7 +47,7 @@ func coinInTheCorner() Document {
 // source).
 func lastStretch() Document {
 	return Document{
-		Version: Version, Name: "Last Stretch", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Last Stretch", Sport: court.Tennis, Court: "tennis",
 		Summary: "Alternate a ball to the backhand corner and one to the middle; every reply is to land in the last stretch before the baseline.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
 		Places: []Place{
@@ -56,7 +56,7 @@ func lastStretch() Document {
 			at(Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByRacket, Gap: 3, Sequences: 4, Pause: 4,
+			Method: feed.ByRacket, Gap: 3, Sequences: 4, Pause: 4,
 			Tasks: []feed.Task{
 				paced(feed.HalfPace, feed.Backhand, court.From(court.Off(court.NearBaseline, 2, court.In), court.Off(court.LeftSingles, 1.2, court.In))),
 				paced(feed.HalfPace, feed.Backhand, court.From(court.Off(court.NearBaseline, 2.2, court.In), court.Off(court.NearCentre, 0.8, court.Left))),
@@ -69,16 +69,16 @@ func lastStretch() Document {
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "1 rope or 6 flat markers"},
 		Variations: []Variation{
-			easier("All from one place", feed.Step{Change: feed.LockPlace, Task: 2}),
-			harder("Wider apart", feed.Step{Change: feed.Spread, By: 1.3}),
-			harder("In any order, quicker", feed.Step{Change: feed.Shuffle, Seed: 5}, feed.Step{Change: feed.Quicken, By: 0.4}),
+			easier("All from one place", feed.Transformation{Kind: feed.LockPlace, Task: 2}),
+			harder("Wider apart", feed.Transformation{Kind: feed.Spread, By: 1.3}),
+			harder("In any order, quicker", feed.Transformation{Kind: feed.Shuffle, Seed: 5}, feed.Transformation{Kind: feed.Quicken, By: 0.4}),
 		},
 	}
 }
 
 func inUpAndOver() Document {
 	return Document{
-		Version: Version, Name: "In, Up and Over", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "In, Up and Over", Sport: court.Tennis, Court: "tennis",
 		Summary: "Approach, volley, overhead: three balls on the way to the net, the last one played going back.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
 		Places: []Place{
@@ -87,7 +87,7 @@ func inUpAndOver() Document {
 			at(Feeder, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.FarCentre, 1, court.Right))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 8,
+			Method: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 8,
 			Tasks: []feed.Task{
 				paced(feed.HalfPace, feed.Approach, court.From(court.Off(court.NearService, 0.8, court.Out), court.Off(court.RightSingles, 2, court.In))),
 				paced(feed.HalfPace, feed.ForehandVolley, court.From(court.Between(court.NetLine, court.NearService, 0.9), court.Off(court.NearCentre, 1.4, court.Right))),
@@ -101,16 +101,16 @@ func inUpAndOver() Document {
 		Cautions:  []string{turnAndRun, looseBalls, "Count overheads for growing shoulders; pain means stop."},
 		Equipment: []string{"1 basket"},
 		Variations: []Variation{
-			easier("Without the overhead", feed.Step{Change: feed.DropTask, Task: 3}),
-			easier("More time", feed.Step{Change: feed.Slow, By: 1}),
-			harder("Backhand volley", feed.Step{Change: feed.ToOtherWing}),
+			easier("Without the overhead", feed.Transformation{Kind: feed.DropTask, Task: 3}),
+			easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+			harder("Backhand volley", feed.Transformation{Kind: feed.ToOtherWing}),
 		},
 	}
 }
 
 func bothVerges() Document {
 	return Document{
-		Version: Version, Name: "Both Verges", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Both Verges", Sport: court.Tennis, Court: "tennis",
 		Summary: "Wide to one side, wide to the other, then one to the middle: play high cross-court and get back each time.",
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
 		Places: []Place{
@@ -118,7 +118,7 @@ func bothVerges() Document {
 			at(Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
-			Way: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
+			Method: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
 			Tasks: []feed.Task{
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.RightSingles, 0.9, court.In))),
 				ball(feed.Backhand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.LeftSingles, 0.9, court.In))),
@@ -132,9 +132,9 @@ func bothVerges() Document {
 		Cautions:  []string{looseBalls, "Watch the fences and the next court when running wide."},
 		Equipment: []string{"1 basket", "2 flat markers"},
 		Variations: []Variation{
-			easier("Less wide", feed.Step{Change: feed.Gather, By: 1.4}),
-			harder("Deeper", feed.Step{Change: feed.Deeper, By: 1}),
-			harder("Quicker", feed.Step{Change: feed.Quicken, By: 1}),
+			easier("Less wide", feed.Transformation{Kind: feed.Gather, By: 1.4}),
+			harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 1}),
+			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 1}),
 		},
 	}
 }
@@ -148,22 +148,22 @@ func toeTheChalk() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Toe the Chalk", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Toe the Chalk", Sport: court.Tennis, Court: "tennis",
 		Summary: "Two deep balls from a stride behind the baseline, then two taken on the rise with the feet right behind it: no ball may pass the line.",
 		Stroke:  feed.Forehand, Rung: progress.Depth,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 3*ft, court.Out, 0)),
 			at(Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.6)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.6)),
 			rise(feed.Forehand, 1.2), rise(feed.Backhand, -1.2),
 		}},
 		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: odds.Goal{Kind: odds.Total, Count: 20},
 		Cues:     []string{"Short backswing on the rise", "Hold the line with the feet"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "1 rope for the line"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), harder("Deeper", feed.Step{Change: feed.Deeper, By: 0.8}),
-			harder("In any order", feed.Step{Change: feed.Shuffle, Seed: 2})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 0.8}),
+			harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 2})},
 	}
 }
 
@@ -171,21 +171,21 @@ func toeTheChalk() Document {
 // the roles change every minute (common practice, no source).
 func netAlphabet() Document {
 	return Document{
-		Version: Version, Name: "Net Alphabet", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Net Alphabet", Sport: court.Tennis, Court: "tennis",
 		Summary: "A pair warms up at the net: volleys on either side, then an overhead, fed by the partner; roles change every minute, no errors, feet never still.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NetLine, court.NearService, 0.55), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, off(court.FarBaseline, 3, court.In, 0.5)),
 		},
-		Pattern: feed.Pattern{Way: feed.Partner, Gap: 3, Sequences: 4, Pause: 6, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 3, Sequences: 4, Pause: 6, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.ForehandVolley, off(court.NearService, 0.5, court.Out, 1)), paced(feed.HalfPace, feed.BackhandVolley, off(court.NearService, 0.5, court.Out, -1)),
 			lobbed(4.5, feed.Overhead, off(court.NearService, 1, court.Out, 0)),
 		}},
 		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 10},
 		Cues:     []string{"Always moving between balls", "Meet it in front"},
 		Cautions: []string{turnAndRun, eyes}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Volleys only", feed.Step{Change: feed.DropTask, Task: 3}), harder("Wider", feed.Step{Change: feed.Spread, By: 1.4})},
+		Variations: []Variation{easier("Volleys only", feed.Transformation{Kind: feed.DropTask, Task: 3}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.4})},
 	}
 }
 
@@ -195,17 +195,17 @@ func firstAnswer() Document {
 	served := paced(feed.RallyPace, feed.Return, court.From(court.Off(court.NearService, 1.2, court.In), court.Off(court.NearCentre, 2, court.Right)))
 	served.Contact = feed.Rising
 	return Document{
-		Version: Version, Name: "First Answer", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "First Answer", Sport: court.Tennis, Court: "tennis",
 		Summary: "The partner serves at rally pace into one box; every return goes back deep, and after a minute the roles change.",
 		Stroke:  feed.Return, Rung: progress.Consistency,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
 		},
-		Pattern: feed.Pattern{Way: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
 		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 6},
 		Cues:     []string{"Split step as the server strikes", "Short backswing"},
 		Cautions: []string{looseBalls, "Serve with half the shoulder until it is warm."}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 2}), harder("Backhand side", feed.Step{Change: feed.ToOtherWing})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 2}), harder("Backhand side", feed.Transformation{Kind: feed.ToOtherWing})},
 	}
 }
 
@@ -222,21 +222,21 @@ func fourRungsIn() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
 		Summary: "Volleys from four depths, a step nearer to the net each time and back out again, all in one streak.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
 		Places: []Place{
 			at(Start, court.From(court.Between(court.NetLine, court.NearBaseline, 0.8), court.Off(court.NearCentre, 0, court.Right))),
 			at(Feeder, off(court.FarService, 1.5, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
 		}},
 		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Stages, Count: 1, Stages: []odds.Stage{{Count: 5, Hard: odds.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: odds.Easier}}},
 		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
 		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("Stay at one depth", feed.Step{Change: feed.LockPlace, Task: 2}), easier("More time", feed.Step{Change: feed.Slow, By: 0.7}),
-			harder("From the net out", feed.Step{Change: feed.Reverse})},
+		Variations: []Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
+			harder("From the net out", feed.Transformation{Kind: feed.Reverse})},
 	}
 }
 
@@ -244,21 +244,21 @@ func fourRungsIn() Document {
 // as they hit (common practice, no source).
 func twoAndAway() Document {
 	return Document{
-		Version: Version, Name: "Two and Away", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Two and Away", Sport: court.Tennis, Court: "tennis",
 		Summary: "A line behind the baseline: forehand, backhand, and away to the back of the line; pick up as many balls as you hit.",
 		Stroke:  feed.Forehand, Rung: progress.Direction, Level: student.Improver,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 0.8, court.Out, 0)), at(Queue, off(court.NearBaseline, 4.5, court.Out, 2.5)), at(OnDeck, off(court.NearBaseline, 3, court.Out, 1.5)),
 			at(Feeder, off(court.FarService, 0, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 3.2, Sequences: 1, Pause: 3, Next: feed.WhileTheLast, Overlap: 1.5, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 1, Pause: 3, Next: feed.WhileTheLast, Overlap: 1.5, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.8)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.4)),
 		}},
 		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: odds.Goal{Kind: odds.Total, Count: 8},
 		Cues:     []string{"Ready before the feed", "Walk back outside the court"},
 		Cautions: []string{looseBalls, "The line waits out of the swing of the one who plays."}, Equipment: []string{"1 basket", "3 flat markers"},
-		Variations: []Variation{easier("One ball each", feed.Step{Change: feed.DropTask, Task: 2}), easier("Nearer together", feed.Step{Change: feed.Gather, By: 2}),
-			harder("Three balls each", feed.Step{Change: feed.LinkOn})},
+		Variations: []Variation{easier("One ball each", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("Nearer together", feed.Transformation{Kind: feed.Gather, By: 2}),
+			harder("Three balls each", feed.Transformation{Kind: feed.LinkOn})},
 	}
 }
 
@@ -266,18 +266,18 @@ func twoAndAway() Document {
 // a rally; the second runs more (common practice, no source).
 func crossroads() Document {
 	return Document{
-		Version: Version, Name: "Crossroads", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Crossroads", Sport: court.Tennis, Court: "tennis",
 		Summary: "One plays only cross-court, the other only down the line: ten shots or more, then change over. Who goes down the line runs more.",
 		Stroke:  feed.Forehand, Rung: progress.Direction,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 1, court.Out, 0)), at(Recovery, off(court.NearBaseline, 1, court.Out, 0)), at(Feeder, off(court.FarBaseline, 1, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
+		Pattern: feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
 			Rally: &feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}},
 		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Rallies, Count: 3, From: 10, To: 30},
 		Cues:     []string{"Height over the net buys time", "Recover a step towards the longer way"},
 		Cautions: []string{looseBalls, "Long runs: water and a break after each change."}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Slower gaps", feed.Step{Change: feed.Slow, By: 1}), harder("Mirrored", feed.Step{Change: feed.ForLeftHander})},
+		Variations: []Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
 	}
 }
 
@@ -298,20 +298,20 @@ func threeDoorsIn() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Three Doors In", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Three Doors In", Sport: court.Tennis, Court: "tennis",
 		Summary: "Three forehands on the way in: near the baseline, a few steps inside, and near the service line. Feet open, open, closed.",
 		Stroke:  feed.Forehand, Rung: progress.Pace,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 0.5, court.Out, 0)), at(Recovery, off(court.NearService, 2, court.Out, 0)), at(Feeder, off(court.FarBaseline, 3, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			door("open", court.NearBaseline, 3.2, court.In, 1.2, feed.HalfPace), door("open", court.NearService, 1, court.Out, 1.2, feed.HalfPace), door("closed", court.NearService, 1.5, court.In, 0.8, feed.Gentle),
 		}},
 		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Load on the outside leg", "Step through the third"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "3 flat markers"},
-		Variations: []Variation{easier("More time", feed.Step{Change: feed.Slow, By: 1}), easier("Without the first", feed.Step{Change: feed.DropTask, Task: 1}),
-			harder("Other wing", feed.Step{Change: feed.ToOtherWing}), harder("And out again", feed.Step{Change: feed.Reverse})},
+		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the first", feed.Transformation{Kind: feed.DropTask, Task: 1}),
+			harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing}), harder("And out again", feed.Transformation{Kind: feed.Reverse})},
 	}
 }
 
@@ -319,13 +319,13 @@ func threeDoorsIn() Document {
 // replies out of the middle (common practice, no source).
 func metronome() Document {
 	return Document{
-		Version: Version, Name: "Metronome", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Metronome", Sport: court.Tennis, Court: "tennis",
 		Summary: "The machine gives three and a pause: wide, middle, wide. Every reply to the deep mark, not to the middle.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
 		Places: []Place{
 			at(Start, off(court.NearBaseline, 1, court.Out, 0)), at(Feeder, off(court.FarBaseline, 0.5, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.Machine, Gap: 3, Sequences: 5, Pause: 5, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.Machine, Gap: 3, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			{Stroke: feed.Backhand, Landing: off(court.NearBaseline, 3, court.In, -2.4), Pace: feed.RallyPace, Spin: feed.Topspin},
 			{Stroke: feed.Backhand, Landing: off(court.NearBaseline, 3, court.In, -0.6), Pace: feed.RallyPace, Spin: feed.Topspin},
 			{Stroke: feed.Forehand, Landing: off(court.NearBaseline, 3, court.In, 2.4), Pace: feed.RallyPace, Spin: feed.Topspin},
@@ -333,8 +333,8 @@ func metronome() Document {
 		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: odds.Goal{Kind: odds.Total, Count: 25},
 		Cues:     []string{"Aim at the mark, not back to the machine"},
 		Cautions: []string{looseBalls, "Switch the machine off before anybody walks in front of it."}, Equipment: []string{"ball machine", "2 baskets", "2 cones"},
-		Variations: []Variation{easier("Slower", feed.Step{Change: feed.Slow, By: 0.6}), harder("Quicker", feed.Step{Change: feed.Quicken, By: 0.5}),
-			harder("In any order", feed.Step{Change: feed.Shuffle, Seed: 9})},
+		Variations: []Variation{easier("Slower", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
+			harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9})},
 	}
 }
 
@@ -347,18 +347,18 @@ func underTheBar() Document {
 		return t
 	}
 	return Document{
-		Version: Version, Name: "Under the Bar", Sport: court.Tennis, Court: "tennis",
+		FormatVersion: FormatVersion, Name: "Under the Bar", Sport: court.Tennis, Court: "tennis",
 		Summary: "Slices that stay low at the feet: bend, and play them up the middle first; then from either side.",
 		Stroke:  feed.Backhand, Rung: progress.Consistency,
 		Places: []Place{
 			at(Start, off(court.NearService, 3, court.Out, 0)), at(Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
 		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Bend the knees, not the back", "Open the racket face"},
 		Cautions: []string{looseBalls, "Bend as deep as is comfortable; pain means stop."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("Up the middle only", feed.Step{Change: feed.LockPlace, Task: 1}), harder("Wider", feed.Step{Change: feed.Spread, By: 1.3}),
-			harder("Deeper", feed.Step{Change: feed.Deeper, By: 1})},
+		Variations: []Variation{easier("Up the middle only", feed.Transformation{Kind: feed.LockPlace, Task: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
+			harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 1})},
 	}
 }
 
@@ -377,7 +377,7 @@ func closingTheDoor() Document {
 		t.Contact, t.Recover = feed.OutOfTheAir, &to
 		return t
 	}
-	d.Pattern = feed.Pattern{Way: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
+	d.Pattern = feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 		step(0.4, 0.62, feed.ForehandVolley), step(-0.4, 0.5, feed.BackhandVolley), step(0.4, 0.38, feed.ForehandVolley), step(-0.4, 0.75, feed.BackhandVolley),
 	}}
 	d.Goal, d.Turns, d.Effort = odds.Goal{Kind: odds.Streak, Count: 4}, 3, 6

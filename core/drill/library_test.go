@@ -35,8 +35,8 @@ func TestLibrary(t *testing.T) {
 			require.Positive(t, r.Target.Margin)
 			for _, f := range r.Feeds {
 				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
-				require.True(t, r.Court.Inside(f.Landing, d.Play), "a fed ball lands in")
-				require.True(t, f.From.Y > 0 || d.Pattern.Way == feed.SelfDrop, "the feeder stands beyond the net")
+				require.True(t, r.Court.Inside(f.Landing, d.Format), "a fed ball lands in")
+				require.True(t, f.From.Y > 0 || d.Pattern.Method == feed.SelfDrop, "the feeder stands beyond the net")
 			}
 			for _, each := range r.Metrics {
 				require.NotEmpty(t, each.Derivation.Inputs, each.Name)
@@ -89,15 +89,15 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	}
 	for _, stored := range drill.Library() {
 		d := stored.Document
-		p, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		p, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err, d.Name)
 		require.Empty(t, p.Problems, d.Name)
 		got := []footwork.Verdict{}
 		for _, task := range p.Tasks {
-			m := p.Timeline.Meetings[task.Meeting]
+			m := p.Timeline.Interceptions[task.Interception]
 			got = append(got, m.Verdict)
-			require.True(t, m.Verdict != footwork.OutOfReach || m.Meant, "%s: %s", d.Name, task.Said)
-			require.NotEmpty(t, task.Said)
+			require.True(t, m.Verdict != footwork.OutOfReach || m.Meant, "%s: %s", d.Name, task.Sentence)
+			require.NotEmpty(t, task.Sentence)
 			require.NotEmpty(t, task.Flight.Formula)
 			require.NotEmpty(t, task.Running.Source)
 		}
@@ -133,14 +133,14 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T16 cones inside the zone", "Cones on the Line", func(d drill.Document) bool { return d.Target.Mark.Measures[0].Distance == 6*units.Inch }},
 		{"T18 the figure of eight", "Crossroads", func(d drill.Document) bool { return d.Goal.From == 10 }},
 		{"T22 the way in", "Three Doors In", func(d drill.Document) bool { return d.Pattern.Tasks[2].Stance == "closed" }},
-		{"T23 the machine", "Metronome", func(d drill.Document) bool { return d.Pattern.Way == feed.Machine && len(d.Pattern.Tasks) == 3 }},
+		{"T23 the machine", "Metronome", func(d drill.Document) bool { return d.Pattern.Method == feed.Machine && len(d.Pattern.Tasks) == 3 }},
 		{"T24 length round obstacles", "Round the Bollards", func(d drill.Document) bool { return d.Sport == court.Squash }},
 		{"T24 with a volley", "Bollards and a Volley", func(d drill.Document) bool { return d.Pattern.Tasks[1].Stroke == feed.ForehandVolley }},
 		{"T24 the player chooses", "Bollards, Your Choice", func(d drill.Document) bool { return d.Counts.Choices && d.Pattern.Order == feed.Drawn }},
 		{"T25 shadows", "Shadow Six", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.ShadowTask }},
-		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Way == feed.Partner }},
+		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Method == feed.Partner }},
 		{"T25 quick feet", "Fast Feet, Then Go", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.TouchTask }},
-		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == odds.Most }},
+		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == odds.AsManyAsPossible }},
 		{"T25 thrown and caught", "Corner Catch", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.CatchTask }},
 		{"T25 many shuttles", "Shuttle Rain", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 4 }},
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
@@ -159,8 +159,8 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 		d := stored.Document
 		for _, people := range []int{1, 2, 3, 5, 8} {
 			for _, half := range []bool{false, true} {
-				g, said := d.Arrange(people, 1, drill.Space{Half: half})
-				require.NotEmpty(t, said)
+				g, phrase := d.Arrange(people, 1, drill.Space{Half: half})
+				require.NotEmpty(t, phrase)
 				require.Equal(t, people, g.People)
 				load := d.LoadFor(g, d.Turns, coach.Default())
 				require.Positive(t, load.Need)
@@ -178,12 +178,12 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 func TestVariationsStandReady(t *testing.T) {
 	for _, stored := range drill.Library() {
 		d := stored.Document
-		ways := map[drill.Towards]bool{}
+		ways := map[drill.Difficulty]bool{}
 		for _, v := range d.Variations {
-			ways[v.Towards] = true
-			varied, said, err := d.Varied(t.Context(), v.Steps, coach.Default())
+			ways[v.Difficulty] = true
+			varied, phrases, err := d.Transformed(t.Context(), v.Steps, coach.Default())
 			require.NoError(t, err, "%s: %s", d.Name, v.Name)
-			require.Len(t, said, len(v.Steps))
+			require.Len(t, phrases, len(v.Steps))
 			require.NotEqual(t, d, varied, "%s: %s", d.Name, v.Name)
 		}
 		require.True(t, ways[drill.Easier] && ways[drill.Harder], "%s has an easier and a harder version", d.Name)
@@ -196,20 +196,20 @@ func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 	library := drill.Library()
 	long.Check(t, func(t *rapid.T) {
 		d := library[rapid.IntRange(0, len(library)-1).Draw(t, "drill")].Document
-		var steps []feed.Step
+		var steps []feed.Transformation
 		for range rapid.IntRange(1, 3).Draw(t, "steps") {
-			change, ok := rapid.SampledFrom(feed.Change("").Enum()).Draw(t, "change").(feed.Change)
+			change, ok := rapid.SampledFrom(feed.TransformationKind("").Enum()).Draw(t, "change").(feed.TransformationKind)
 			require.True(t, ok)
-			steps = append(steps, feed.Step{Change: change, Task: rapid.IntRange(0, 4).Draw(t, "task"), By: rapid.Float64Range(0, 3).Draw(t, "by")})
+			steps = append(steps, feed.Transformation{Kind: change, Task: rapid.IntRange(0, 4).Draw(t, "task"), By: rapid.Float64Range(0, 3).Draw(t, "by")})
 		}
-		varied, _, err := d.Varied(context.Background(), steps, coach.Default())
+		varied, _, err := d.Transformed(context.Background(), steps, coach.Default())
 		if err != nil {
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.NotEmpty(t, fields[0].Message)
 			return
 		}
-		p, err := varied.PlayOut(context.Background(), varied.PlayerFor(varied.Written(), student.RightHand), coach.Default())
+		p, err := varied.Simulate(context.Background(), varied.PlayerFor(varied.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err)
 		require.Empty(t, p.Problems)
 	})
@@ -218,9 +218,9 @@ func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 // TestBothMirrorsAndReverseTwice: on whole drills, too, done twice they are the drill again.
 func TestBothMirrorsAndReverseTwice(t *testing.T) {
 	for _, stored := range drill.Library() {
-		for _, change := range []feed.Change{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
-			step := feed.Step{Change: change}
-			varied, _, err := stored.Document.Varied(t.Context(), []feed.Step{step, step}, coach.Default())
+		for _, change := range []feed.TransformationKind{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
+			step := feed.Transformation{Kind: change}
+			varied, _, err := stored.Document.Transformed(t.Context(), []feed.Transformation{step, step}, coach.Default())
 			require.NoError(t, err)
 			require.Equal(t, stored.Document, varied, "%s %s", stored.Document.Name, change)
 		}
@@ -233,13 +233,13 @@ func TestALeftHanderHasTheSameVerdicts(t *testing.T) {
 		if d.Pattern.Rally != nil {
 			continue // a rally begins on the right of whoever plays
 		}
-		right, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		right, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err)
-		left, err := d.For(student.LeftHand).PlayOut(t.Context(), d.PlayerFor(d.Written(), student.LeftHand), coach.Default())
+		left, err := d.For(student.LeftHand).Simulate(t.Context(), d.PlayerFor(d.Written(), student.LeftHand), coach.Default())
 		require.NoError(t, err)
-		for i, m := range right.Timeline.Meetings {
-			require.Equal(t, m.Verdict, left.Timeline.Meetings[i].Verdict, "%s %d", d.Name, i)
-			require.InDelta(t, m.Metres, left.Timeline.Meetings[i].Metres, 0.02)
+		for i, m := range right.Timeline.Interceptions {
+			require.Equal(t, m.Verdict, left.Timeline.Interceptions[i].Verdict, "%s %d", d.Name, i)
+			require.InDelta(t, m.Metres, left.Timeline.Interceptions[i].Metres, 0.02)
 		}
 	}
 }

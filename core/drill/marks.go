@@ -95,18 +95,18 @@ func cloneMarks(marks ...**court.Mark) {
 	}
 }
 
-// MarkChange is one mark on another court.
-type MarkChange struct {
-	Handle string      `json:"handle"`
-	Label  string      `json:"label"`
-	Said   string      `json:"said" description:"The mark as it is said on the court it comes from"`
-	Moved  court.Moved `json:"moved"`
+// TransferredMark is one mark on another court.
+type TransferredMark struct {
+	Handle      string         `json:"handle"`
+	Label       string         `json:"label"`
+	Description string         `json:"description" description:"The mark as it is said on the court it comes from"`
+	Moved       court.Transfer `json:"moved"`
 }
 
-// ChangeCourt carries a drill over to another court of its sport or of any other. The listed marks scale
+// TransferTo carries a drill over to another court of its sport or of any other. The listed marks scale
 // with the court or become plain places; the others keep their offsets. It shows for
 // every mark what each way would do. A mark that makes no sense on the new court stays as it is.
-func (d Document) ChangeCourt(id court.ID, scales, plain []string, t court.Tape) (Document, []MarkChange, error) {
+func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) (Document, []TransferredMark, error) {
 	from, err := court.Find(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -117,15 +117,15 @@ func (d Document) ChangeCourt(id court.ID, scales, plain []string, t court.Tape)
 	}
 	changed := d.clone()
 	changed.Court, changed.Sport = to.ID, to.Sport
-	var list []MarkChange
+	var list []TransferredMark
 	for _, m := range changed.marks() {
-		list = append(list, MarkChange{Handle: m.handle, Label: m.label, Said: from.Say(*m.mark, t), Moved: from.Preview(*m.mark, to, t)})
+		list = append(list, TransferredMark{Handle: m.handle, Label: m.label, Description: from.Describe(*m.mark, t), Moved: from.Preview(*m.mark, to, t)})
 		if slices.Contains(plain, m.handle) {
 			*m.mark = list[len(list)-1].Moved.Plain.Mark
 			continue
 		}
 		m.mark.Scales = slices.Contains(scales, m.handle)
-		*m.mark = from.ChangeTo(*m.mark, to).Mark
+		*m.mark = from.TransferTo(*m.mark, to).Mark
 	}
 	return changed, list, nil
 }

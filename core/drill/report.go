@@ -29,12 +29,12 @@ type Report struct {
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
-	Label  string      `json:"label"`
-	At     court.Point `json:"at"`
-	Said   string      `json:"said" description:"The place as a coach says it"`
-	Size   float64     `json:"size" description:"Of an obstacle: its width; else 0"`
-	Around Way         `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
+	Handle      string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
+	Label       string      `json:"label"`
+	At          court.Point `json:"at"`
+	Description string      `json:"description" description:"The place as a coach says it"`
+	Size        float64     `json:"size" description:"Of an obstacle: its width; else 0"`
+	Around      PassSide    `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 
 	Mark      court.Mark   `json:"mark" description:"How it is said"`
 	Parts     []court.Part `json:"parts" description:"Its lengths, to be changed one by one"`
@@ -50,7 +50,7 @@ type Feed struct {
 	Release float64     `json:"release" description:"Seconds after the first ball of the sequence"`
 }
 
-// Report works out a drill for so many people. Its error is a list of fields.
+// Report works out a drill for so many people. It returns invalid.Fields.
 func (d Document) Report(people int, s coach.Settings) (Report, error) {
 	if err := d.Check(); err != nil {
 		return Report{}, err
@@ -65,10 +65,10 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 	tape := s.Tape()
 	group, _ := d.Arrange(people, 1, Space{})
 	r := Report{
-		Court: c, Feeds: []Feed{}, Load: d.LoadFor(group, d.Turns, s), Aim: c.SayTarget(d.Target, tape), Goal: d.Goal.String(),
+		Court: c, Feeds: []Feed{}, Load: d.LoadFor(group, d.Turns, s), Aim: c.DescribeTarget(d.Target, tape), Goal: d.Goal.String(),
 		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.sizes(s),
 	}
-	if r.Target, err = c.Shape(d.Target, d.Play); err != nil {
+	if r.Target, err = c.Shape(d.Target, d.Format); err != nil {
 		return Report{}, err
 	}
 	for _, noGo := range d.NoGo {
@@ -76,7 +76,7 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 			r.NoGoLines = append(r.NoGoLines, noGo.Line)
 			continue
 		}
-		shape, err := c.Shape(*noGo.Area, d.Play)
+		shape, err := c.Shape(*noGo.Area, d.Format)
 		if err != nil {
 			return Report{}, err
 		}
@@ -91,7 +91,7 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		if err != nil {
 			return Report{}, err
 		}
-		spot := Spot{Handle: m.handle, Label: m.label, At: at, Said: c.Say(*m.mark, tape), Mark: *m.mark, Parts: c.Parts(*m.mark, s.Units)}
+		spot := Spot{Handle: m.handle, Label: m.label, At: at, Description: c.Describe(*m.mark, tape), Mark: *m.mark, Parts: c.Parts(*m.mark, s.Units)}
 		if m.place != nil {
 			spot.Size, spot.Around, spot.Removable = m.place.Size, m.place.Around, d.removable(m.index)
 		}

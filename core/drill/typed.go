@@ -63,7 +63,7 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 				length /= 2
 			}
 			*size = length
-			if _, err := c.Shape(changed.Target, d.Play); err != nil {
+			if _, err := c.Shape(changed.Target, d.Format); err != nil {
 				return fail(err)
 			}
 			return changed, nil
@@ -85,14 +85,14 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 		if !ok {
 			continue
 		}
-		said, err := c.Retype(*m.mark, part, in.Text, s.Step)
+		phrase, err := c.Retype(*m.mark, part, in.Text, s.Step)
 		if err != nil {
 			return fail(err)
 		}
-		if _, err := c.Resolve(said); err != nil {
+		if _, err := c.Resolve(phrase); err != nil {
 			return fail(err)
 		}
-		*m.mark = said
+		*m.mark = phrase
 		return changed, nil
 	}
 	return d, invalid.Fields{{Path: "typed.path", Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed"}}

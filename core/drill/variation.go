@@ -11,28 +11,25 @@ import (
 	"hodometer/core/invalid"
 )
 
-// Towards is which way a variation goes.
-type Towards string
+// Difficulty is which way a variation goes.
+type Difficulty string
 
 // The ways.
 const (
-	Easier Towards = "easier"
-	Harder Towards = "harder"
+	Easier Difficulty = "easier"
+	Harder Difficulty = "harder"
 )
-
-// Enum lists them for the schema.
-func (Towards) Enum() []any { return []any{Easier, Harder} }
 
 // Variation is a version of a drill that stands ready: a list of transformations with a name.
 type Variation struct {
-	Name    string      `json:"name" minLength:"1" maxLength:"60"`
-	Towards Towards     `json:"towards"`
-	Steps   []feed.Step `json:"steps" minItems:"1" maxItems:"6"`
+	Name       string                `json:"name" minLength:"1" maxLength:"60"`
+	Difficulty Difficulty            `json:"difficulty"`
+	Steps      []feed.Transformation `json:"steps" minItems:"1" maxItems:"6"`
 }
 
-// Varied returns the drill after transformations, and a sentence for each on what changed. A change after
+// Transformed returns the drill after transformations, and a sentence for each on what changed. A change after
 // which a ball could no longer be fed is refused.
-func (d Document) Varied(ctx context.Context, steps []feed.Step, s coach.Settings) (Document, []string, error) {
+func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, s coach.Settings) (Document, []string, error) {
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
@@ -41,11 +38,11 @@ func (d Document) Varied(ctx context.Context, steps []feed.Step, s coach.Setting
 	if err != nil {
 		return d, nil, err
 	}
-	said := []string{}
+	phrases := []string{}
 	for i, step := range steps {
 		var sentence string
 		varied := d
-		switch step.Change {
+		switch step.Kind {
 		case feed.ToOtherWing, feed.ForLeftHander:
 			varied = d.Mirrored()
 		}
@@ -55,11 +52,11 @@ func (d Document) Varied(ctx context.Context, steps []feed.Step, s coach.Setting
 			wrong.Under(invalid.Join("steps", i), err)
 			return d, nil, wrong.Err()
 		}
-		if step.Change == feed.ToOtherWing {
+		if step.Kind == feed.ToOtherWing {
 			varied.Stroke = d.Stroke.OtherWing()
 		}
 		d = varied
-		said = append(said, sentence)
+		phrases = append(phrases, sentence)
 	}
 	if err := d.Check(); err != nil {
 		return d, nil, err
@@ -74,5 +71,5 @@ func (d Document) Varied(ctx context.Context, steps []feed.Step, s coach.Setting
 		}
 		err = invalid.Fields{{Path: "steps", Message: strings.Join(messages, " ")}}
 	}
-	return d, said, err
+	return d, phrases, err
 }

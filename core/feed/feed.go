@@ -12,22 +12,19 @@ import (
 	"hodometer/core/invalid"
 )
 
-// Way is how a ball is brought into play.
-type Way string
+// Method is how a ball is brought into play.
+type Method string
 
 // The ways of feeding.
 const (
-	ByHand   Way = "hand"
-	ByRacket Way = "racket"
-	Machine  Way = "machine"
-	Partner  Way = "partner"
-	SelfDrop Way = "self-drop"
-	OffWall  Way = "wall"
-	Live     Way = "live"
+	ByHand   Method = "hand"
+	ByRacket Method = "racket"
+	Machine  Method = "machine"
+	Partner  Method = "partner"
+	SelfDrop Method = "self-drop"
+	OffWall  Method = "wall"
+	Live     Method = "live"
 )
-
-// Enum lists the ways for the schema.
-func (Way) Enum() []any { return []any{ByHand, ByRacket, Machine, Partner, SelfDrop, OffWall, Live} }
 
 // Stroke is what the player answers with.
 type Stroke string
@@ -48,11 +45,6 @@ const (
 	Lift           Stroke = "lift"
 	Dink           Stroke = "dink"
 )
-
-// Enum lists the strokes for the schema.
-func (Stroke) Enum() []any {
-	return []any{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Clear, Smash, Lift, Dink}
-}
 
 // OtherWing is the same stroke from the other side of the body; strokes that have no sides stay.
 func (s Stroke) OtherWing() Stroke {
@@ -76,25 +68,25 @@ func (s Stroke) Volleyed() bool { return s == ForehandVolley || s == BackhandVol
 
 // Pattern is a sequence of tasks, played several times in a turn.
 type Pattern struct {
-	Way       Way     `json:"way"`
+	Method    Method  `json:"method"`
 	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"12"`
 	Gap       float64 `json:"gap" minimum:"0.5" maximum:"60" description:"Seconds between two releases"`
 	Sequences int     `json:"sequences" minimum:"1" maximum:"20" description:"Times the sequence is played in one turn"`
 	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
 
-	Ends    Ending  `json:"ends,omitempty" description:"What ends a turn"`
-	Most    int     `json:"most,omitempty" minimum:"0" maximum:"20" description:"The most sequences of a turn that ends at random"`
-	Next    Next    `json:"next,omitempty" description:"When the next player starts"`
-	Overlap float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
-	Order   Order   `json:"order,omitempty"`
-	Seed    uint64  `json:"seed,omitempty" maximum:"4294967295" description:"The same number gives the same random order again"`
-	Rally   *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
+	Ends         Ending  `json:"ends,omitempty" description:"What ends a turn"`
+	MaxSequences int     `json:"maxSequences,omitempty" minimum:"0" maximum:"20" description:"The most sequences of a turn that ends at random"`
+	Next         Next    `json:"next,omitempty" description:"When the next player starts"`
+	Overlap      float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
+	Order        Order   `json:"order,omitempty"`
+	Seed         uint64  `json:"seed,omitempty" maximum:"4294967295" description:"The same number gives the same random order again"`
+	Rally        *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
 }
 
 // usualSequences is how many sequences a turn is reckoned with.
 func (p Pattern) usualSequences() float64 {
-	if p.Ends == AtRandom && p.Most > p.Sequences {
-		return float64(p.Sequences+p.Most) / 2
+	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
+		return float64(p.Sequences+p.MaxSequences) / 2
 	}
 	return float64(p.Sequences)
 }
@@ -183,8 +175,8 @@ func (p Pattern) Check() error {
 			wrong.Add(invalid.Join(path, "at"), "say at which height the ball is to be met")
 		}
 	}
-	if p.Ends == AtRandom && p.Most < p.Sequences {
-		wrong.Add("most", "the most sequences cannot be fewer than the fewest, %d", p.Sequences)
+	if p.Ends == AtRandom && p.MaxSequences < p.Sequences {
+		wrong.Add("maxSequences", "the most sequences cannot be fewer than the fewest, %d", p.Sequences)
 	}
 	return wrong.Err()
 }

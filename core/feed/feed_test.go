@@ -17,7 +17,7 @@ import (
 
 func two() feed.Pattern {
 	return feed.Pattern{
-		Way: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
+		Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
 		Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1, -5)}, {Stroke: feed.Overhead, Landing: court.At(-1, -5)}},
 	}
 }
@@ -33,7 +33,7 @@ func TestATurnIsBounded(t *testing.T) {
 	p.Sequences = 300_000
 	_, err := p.PlanTurn(t.Context(), 0)
 	require.ErrorContains(t, err, "at most 240 tasks")
-	p.Sequences, p.Ends, p.Most = 1, feed.AtRandom, 300_000
+	p.Sequences, p.Ends, p.MaxSequences = 1, feed.AtRandom, 300_000
 	_, err = p.PlanTurn(t.Context(), 7)
 	require.ErrorContains(t, err, "at most 240 tasks")
 	gone, cancel := context.WithCancel(t.Context())
@@ -59,7 +59,7 @@ func TestTiming(t *testing.T) {
 	p.Tasks = append(p.Tasks, feed.Task{Kind: feed.TouchTask, Landing: court.At(0, -1), Gap: 2})
 	require.Equal(t, 6, p.BallsPerTurn(), "touching the net is no ball")
 	require.InDelta(t, 15, p.SequenceSeconds(), 1e-12)
-	p.Ends, p.Most = feed.AtRandom, 5
+	p.Ends, p.MaxSequences = feed.AtRandom, 5
 	require.Equal(t, 8, p.BallsPerTurn(), "three to five sequences, four on average")
 	require.InDelta(t, 6*60, p.FeedingSeconds(3, 2), 1e-12)
 	p.Next, p.Overlap = feed.WhileTheLast, 4
@@ -89,7 +89,7 @@ func TestOrders(t *testing.T) {
 	}
 	require.InDelta(t, 0.75, float64(count[0])/8000, 0.02, "drawn three times in four")
 
-	p.Ends, p.Sequences, p.Most = feed.AtRandom, 2, 4
+	p.Ends, p.Sequences, p.MaxSequences = feed.AtRandom, 2, 4
 	lengths := map[int]bool{}
 	for turn := range 100 {
 		lengths[len(plan(t, p, turn))/2] = true
@@ -116,7 +116,7 @@ func TestCheck(t *testing.T) {
 	for path, change := range map[string]func(*feed.Pattern){
 		"tasks.1.value": func(p *feed.Pattern) { p.Tasks[1].By = flight.ByApex },
 		"tasks.0.at":    func(p *feed.Pattern) { p.Tasks[0].Contact = feed.AtHeight },
-		"most":          func(p *feed.Pattern) { p.Ends = feed.AtRandom },
+		"maxSequences":  func(p *feed.Pattern) { p.Ends = feed.AtRandom },
 	} {
 		p := two()
 		change(&p)
@@ -139,7 +139,7 @@ func pattern(t *rapid.T) feed.Pattern {
 			return court.At(rapid.Float64Range(-4, 4).Draw(t, name+" x"), rapid.Float64Range(-11, -2).Draw(t, name+" y"))
 		}
 		task := feed.Task{Stroke: rapid.SampledFrom([]feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.Overhead}).Draw(t, "stroke"), Landing: at("landing"),
-			Spin: rapid.SampledFrom([]feed.SpinWord{"", feed.Topspin, feed.SideLeft}).Draw(t, "spin")}
+			Spin: rapid.SampledFrom([]feed.SpinKind{"", feed.Topspin, feed.SideLeft}).Draw(t, "spin")}
 		if rapid.Bool().Draw(t, "recovers") {
 			mark := at("recover")
 			task.Recover = &mark
@@ -154,11 +154,11 @@ func TestTransformationsTwice(t *testing.T) {
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
-		for _, change := range []feed.Change{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
-			once, said, err := feed.Step{Change: change}.Apply(p, c)
+		for _, change := range []feed.TransformationKind{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
+			once, phrase, err := feed.Transformation{Kind: change}.Apply(p, c)
 			require.NoError(t, err)
-			require.NotEmpty(t, said)
-			twice, _, err := feed.Step{Change: change}.Apply(once, c)
+			require.NotEmpty(t, phrase)
+			twice, _, err := feed.Transformation{Kind: change}.Apply(once, c)
 			require.NoError(t, err)
 			require.Equal(t, p, twice, change)
 		}
@@ -172,13 +172,13 @@ func TestNothingLeavesTheCourt(t *testing.T) {
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
-		step := feed.Step{
-			Change: rapid.SampledFrom([]feed.Change{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter, feed.LockPlace, feed.LinkOn}).Draw(t, "change"),
-			By:     rapid.Float64Range(0, 10).Draw(t, "by"),
+		step := feed.Transformation{
+			Kind: rapid.SampledFrom([]feed.TransformationKind{feed.Spread, feed.Gather, feed.Deeper, feed.Shorter, feed.LockPlace, feed.LinkOn}).Draw(t, "change"),
+			By:   rapid.Float64Range(0, 10).Draw(t, "by"),
 		}
-		after, said, err := step.Apply(p, c)
+		after, phrase, err := step.Apply(p, c)
 		require.NoError(t, err)
-		require.NotEmpty(t, said)
+		require.NotEmpty(t, phrase)
 		for _, task := range after.Tasks {
 			at, err := c.Resolve(task.Landing)
 			require.NoError(t, err)
@@ -192,23 +192,23 @@ func TestNothingLeavesTheCourt(t *testing.T) {
 func TestWhatChangesIsSaid(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
-	for said, step := range map[string]feed.Step{
-		"Without ball 1, forehand.":                                 {Change: feed.DropTask, Task: 1},
-		"The gap is 0.3 s shorter: 3.2 s instead of 3.5 s.":         {Change: feed.Quicken},
-		"The gap is 1 s longer: 4.5 s instead of 3.5 s.":            {Change: feed.Slow, By: 1},
-		"The places lie 25 % further apart.":                        {Change: feed.Spread},
-		"The places lie 10 m deeper, as far as the court allows.":   {Change: feed.Deeper, By: 10},
-		"Every task comes to the place of ball 2, overhead.":        {Change: feed.LockPlace},
-		"One more at the end: ball 3, overhead.":                    {Change: feed.LinkOn},
-		"Each sequence is played once constrained, then once free.": {Change: feed.Constrain},
-		"The order is shuffled anew for every sequence.":            {Change: feed.Shuffle, Seed: 3},
+	for phrase, step := range map[string]feed.Transformation{
+		"Without ball 1, forehand.":                                 {Kind: feed.DropTask, Task: 1},
+		"The gap is 0.3 s shorter: 3.2 s instead of 3.5 s.":         {Kind: feed.Quicken},
+		"The gap is 1 s longer: 4.5 s instead of 3.5 s.":            {Kind: feed.Slow, By: 1},
+		"The places lie 25 % further apart.":                        {Kind: feed.Spread},
+		"The places lie 10 m deeper, as far as the court allows.":   {Kind: feed.Deeper, By: 10},
+		"Every task comes to the place of ball 2, overhead.":        {Kind: feed.LockPlace},
+		"One more at the end: ball 3, overhead.":                    {Kind: feed.LinkOn},
+		"Each sequence is played once constrained, then once free.": {Kind: feed.Constrain},
+		"The order is shuffled anew for every sequence.":            {Kind: feed.Shuffle, Seed: 3},
 	} {
 		after, got, err := step.Apply(two(), c)
 		require.NoError(t, err)
-		require.Equal(t, said, got)
+		require.Equal(t, phrase, got)
 		require.NotEqual(t, two(), after)
 	}
-	for _, step := range []feed.Step{{Change: feed.DropTask, Task: 5}, {Change: "paint it blue"}} {
+	for _, step := range []feed.Transformation{{Kind: feed.DropTask, Task: 5}, {Kind: "paint it blue"}} {
 		_, _, err := step.Apply(two(), c)
 		require.Error(t, err)
 	}
@@ -216,11 +216,11 @@ func TestWhatChangesIsSaid(t *testing.T) {
 	for len(long.Tasks) < 12 {
 		long.Tasks = append(long.Tasks, long.Tasks[0])
 	}
-	for _, change := range []feed.Change{feed.LinkOn, feed.Constrain} {
-		_, _, err := feed.Step{Change: change}.Apply(long, c)
+	for _, change := range []feed.TransformationKind{feed.LinkOn, feed.Constrain} {
+		_, _, err := feed.Transformation{Kind: change}.Apply(long, c)
 		require.ErrorContains(t, err, "12")
 	}
 	long.Tasks = long.Tasks[:1]
-	_, _, err = feed.Step{Change: feed.DropTask}.Apply(long, c)
+	_, _, err = feed.Transformation{Kind: feed.DropTask}.Apply(long, c)
 	require.ErrorContains(t, err, "only task")
 }

@@ -10,41 +10,32 @@ import (
 // Ending is what ends a turn.
 type Ending string
 
-// The endings. No word means a fixed count of sequences.
+// The endings. The zero value is a fixed count of sequences.
 const (
 	AfterACount Ending = "after a count"
 	AtRandom    Ending = "after a random count"
 	AtAMiss     Ending = "at the first miss"
 )
 
-// Enum lists the endings for the schema.
-func (Ending) Enum() []any { return []any{AfterACount, AtRandom, AtAMiss} }
-
 // Next is when the next player starts.
 type Next string
 
-// The ways of following on. No word means when the last one has finished.
+// The ways of following on. The zero value is when the last one has finished.
 const (
 	AfterTheLast Next = "when the last one has finished"
 	WhileTheLast Next = "while the last one is finishing"
 	AllAtOnce    Next = "all at once"
 )
 
-// Enum lists them for the schema.
-func (Next) Enum() []any { return []any{AfterTheLast, WhileTheLast, AllAtOnce} }
-
 // Order is in which order the tasks of a sequence come.
 type Order string
 
-// The orders. No word means as they are listed.
+// The orders. The zero value is as they are listed.
 const (
 	AsListed Order = "as listed"
 	Shuffled Order = "shuffled"
 	Drawn    Order = "drawn by weight"
 )
-
-// Enum lists the orders for the schema.
-func (Order) Enum() []any { return []any{AsListed, Shuffled, Drawn} }
 
 // Release is one task of a turn and when it begins.
 type Release struct {
@@ -55,8 +46,8 @@ type Release struct {
 
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
 func (p Pattern) sequencesIn(r *numbers) int {
-	if p.Ends == AtRandom && p.Most > p.Sequences {
-		return p.Sequences + r.below(p.Most-p.Sequences+1)
+	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
+		return p.Sequences + r.below(p.MaxSequences-p.Sequences+1)
 	}
 	return p.Sequences
 }

@@ -18,9 +18,6 @@ const (
 	GamePace  Pace = "game pace"
 )
 
-// Enum lists the paces for the schema.
-func (Pace) Enum() []any { return []any{Gentle, HalfPace, RallyPace, GamePace} }
-
 // paces are mean speeds over the ground from release to landing, m/s. Common practice, no source.
 var paces = map[court.Sport]map[Pace]float64{
 	court.Tennis:      {Gentle: 9, HalfPace: 13, RallyPace: 17, GamePace: 22},
@@ -44,36 +41,31 @@ const fullCourt = 23.7744 // metres, ITF Rules of Tennis
 
 // PaceOf is the pace of a task: its own, else gentle by hand or dropped, else rally pace.
 func (p Pattern) PaceOf(t Task) Pace {
-	switch way := p.WayOf(t); {
+	switch method := p.MethodOf(t); {
 	case t.Pace != "":
 		return t.Pace
-	case way == ByHand || way == SelfDrop:
+	case method == ByHand || method == SelfDrop:
 		return Gentle
 	}
 	return RallyPace
 }
 
-// SpinWord is how a ball turns, in a coach's words.
-type SpinWord string
+// SpinKind is how a ball turns, in a coach's words.
+type SpinKind string
 
-// The spins. No word means flat.
+// The spins. The zero value is flat.
 const (
-	Flat         SpinWord = "flat"
-	Topspin      SpinWord = "topspin"
-	HeavyTopspin SpinWord = "heavy topspin"
-	Slice        SpinWord = "slice"
-	HeavySlice   SpinWord = "heavy slice"
-	SideLeft     SpinWord = "curving left"
-	SideRight    SpinWord = "curving right"
+	Flat         SpinKind = "flat"
+	Topspin      SpinKind = "topspin"
+	HeavyTopspin SpinKind = "heavy topspin"
+	Slice        SpinKind = "slice"
+	HeavySlice   SpinKind = "heavy slice"
+	SideLeft     SpinKind = "curving left"
+	SideRight    SpinKind = "curving right"
 )
 
-// Enum lists the spins for the schema.
-func (SpinWord) Enum() []any {
-	return []any{Flat, Topspin, HeavyTopspin, Slice, HeavySlice, SideLeft, SideRight}
-}
-
 // mirrored swaps left and right.
-func (s SpinWord) mirrored() SpinWord {
+func (s SpinKind) mirrored() SpinKind {
 	switch s {
 	case SideLeft:
 		return SideRight
@@ -87,7 +79,7 @@ func (s SpinWord) mirrored() SpinWord {
 var spins = map[court.Sport]float64{court.Tennis: 1200, court.Pickleball: 500, court.Squash: 300, court.TableTennis: 3000}
 
 // RPM is the turns a minute, over the top and to the side.
-func (s SpinWord) RPM(sport court.Sport) (top, side float64) {
+func (s SpinKind) RPM(sport court.Sport) (top, side float64) {
 	plain := spins[sport]
 	switch s {
 	case Topspin:

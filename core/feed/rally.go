@@ -11,9 +11,6 @@ const (
 	ToTheMiddle Direction = "to the middle"
 )
 
-// Enum lists the directions for the schema.
-func (Direction) Enum() []any { return []any{CrossCourt, DownTheLine, Alternate, ToTheMiddle} }
-
 // Wide says whether balls by the rule go from side to side.
 func (d Direction) Wide() bool { return d == CrossCourt || d == Alternate }
 

@@ -10,7 +10,7 @@ import (
 // Kind is what a player does in one task of a sequence.
 type Kind string
 
-// The kinds of task. No word means a ball.
+// The kinds of task. The zero value is a ball.
 const (
 	BallTask   Kind = "ball"
 	TouchTask  Kind = "touch"
@@ -18,16 +18,13 @@ const (
 	CatchTask  Kind = "catch"
 )
 
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any { return []any{BallTask, TouchTask, ShadowTask, CatchTask} }
-
 // Flies says whether a ball is fed.
 func (k Kind) Flies() bool { return k == "" || k == BallTask || k == CatchTask }
 
 // Moment is when the player meets the ball.
 type Moment string
 
-// The moments. No word means at the top of the bounce; before the bounce for strokes that are played so.
+// The moments. The zero value is at the top of the bounce; before the bounce for strokes that are played so.
 const (
 	OutOfTheAir Moment = "out of the air"
 	Rising      Moment = "rising"
@@ -36,22 +33,19 @@ const (
 	AtHeight    Moment = "at a height"
 )
 
-// Enum lists the moments for the schema.
-func (Moment) Enum() []any { return []any{OutOfTheAir, Rising, AtTheTop, Falling, AtHeight} }
-
 // Task is one thing to do in a sequence.
 type Task struct {
-	Kind    Kind       `json:"kind,omitempty" description:"No word means a ball"`
+	Kind    Kind       `json:"kind,omitempty" description:"empty: a ball"`
 	Stroke  Stroke     `json:"stroke" description:"What the player answers with"`
 	Landing court.Mark `json:"landing" description:"Where the ball lands first; of a touch or a shadow stroke, the place itself"`
 
 	From   *court.Mark `json:"from,omitempty" description:"Where the feeder stands for it; else where the drill says"`
-	Way    Way         `json:"way,omitempty" description:"How it is fed; else as the pattern says"`
+	Method Method      `json:"method,omitempty" description:"How it is fed; else as the pattern says"`
 	Height float64     `json:"height,omitempty" minimum:"0" maximum:"4" description:"Metres above the court at which it leaves; else what is usual"`
-	Pace   Pace        `json:"pace,omitempty" description:"No word means rally pace, gentle by hand"`
+	Pace   Pace        `json:"pace,omitempty" description:"empty: rally pace, gentle by hand"`
 	By     flight.By   `json:"by,omitempty" description:"Instead of the pace, what its flight is chosen by"`
 	Value  float64     `json:"value,omitempty" minimum:"0" maximum:"100" description:"Metres, m/s or seconds, as the flight is chosen"`
-	Spin   SpinWord    `json:"spin,omitempty"`
+	Spin   SpinKind    `json:"spin,omitempty"`
 	RPM    float64     `json:"rpm,omitempty" minimum:"-10000" maximum:"10000" description:"Turns a minute instead of the word; less than nothing is backspin"`
 
 	Contact Moment  `json:"contact,omitempty" description:"When the player meets it"`
@@ -60,7 +54,7 @@ type Task struct {
 
 	Reply     *court.Mark `json:"reply,omitempty" description:"Where the answer is to land; else on the drill's target"`
 	ReplyPace Pace        `json:"replyPace,omitempty"`
-	ReplySpin SpinWord    `json:"replySpin,omitempty"`
+	ReplySpin SpinKind    `json:"replySpin,omitempty"`
 	Recover   *court.Mark `json:"recover,omitempty" description:"Where to go afterwards; else where the drill says"`
 
 	Gap    float64 `json:"gap,omitempty" minimum:"0.5" maximum:"60" description:"Seconds until the next task; else the pattern's"`
@@ -101,10 +95,10 @@ func (p Pattern) GapOf(t Task) float64 {
 	return p.Gap
 }
 
-// WayOf is how a task's ball is fed.
-func (p Pattern) WayOf(t Task) Way {
-	if t.Way != "" {
-		return t.Way
+// MethodOf is how a task's ball is fed.
+func (p Pattern) MethodOf(t Task) Method {
+	if t.Method != "" {
+		return t.Method
 	}
-	return p.Way
+	return p.Method
 }

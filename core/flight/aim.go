@@ -24,9 +24,6 @@ const (
 	ByWall      By = "wall"      // where it meets the front wall, metres above the floor; squash only
 )
 
-// Enum lists them for the schema.
-func (By) Enum() []any { return []any{ByApex, ByClearance, BySpeed, ByTime, ByWall} }
-
 // Spin turns a ball about axes that go with its direction: Top about the level axis across it (less than
 // nothing is backspin), Side about the upright one, turning left seen from above. Radians a second.
 type Spin struct{ Top, Side float64 }

@@ -4,9 +4,9 @@ import "math"
 
 // Surface is what a ball bounces on: Keeps multiplies the ball's own restitution, Grip is the friction μ.
 type Surface struct {
-	Name  string
-	Keeps float64
-	Grip  float64
+	Name        string
+	Restitution float64
+	Grip        float64
 }
 
 // surfaces by the names that the courts use. Values are from memory, no source; a hard court is the slab
@@ -31,7 +31,7 @@ func SurfaceCalled(name string) Surface {
 // enough; rolling, it leaves along the surface with 0.6·v + 0.4·Rω. See Brody, Phys. Teach. 22 (1984) 494.
 func (b Ball) bounce(v, spin, n Vec, s Surface) (after, spinAfter Vec) {
 	const rolls = 0.4 // of the slip is taken away when it rolls: a shell's 1/(1 + mR²/I), I = ⅔mR²
-	e := math.Min(b.Restitution()*s.Keeps, 0.97)
+	e := math.Min(b.Restitution()*s.Restitution, 0.97)
 	into := -v.Dot(n)
 	along := v.Add(n.Times(into))
 	arm := n.Times(-b.Radius())

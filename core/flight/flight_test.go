@@ -128,7 +128,7 @@ func TestClosedFormsWithoutAir(t *testing.T) {
 func TestBounceOfAThinShell(t *testing.T) {
 	ball := flight.Ball{Mass: 0.057, Diameter: 0.066, Dropped: 1, Rebounds: 0.5625} // e = 0.75
 	along := func(v, down, top float64, grip float64) float64 {
-		w := flight.World{Ball: ball, Surface: flight.Surface{Keeps: 1, Grip: grip}}
+		w := flight.World{Ball: ball, Surface: flight.Surface{Restitution: 1, Grip: grip}}
 		path := w.Follow(flight.Launch{From: flight.Vec{Z: 0.0331}, Velocity: flight.Vec{Y: v, Z: -down}, Spin: flight.Spin{Top: top}.Along(0, 1)}, 2)
 		first, _ := path.Bounce(0)
 		return path.At(first.T + 0.01).V.Y

@@ -5,7 +5,7 @@ import (
 	"sort"
 )
 
-// Happening is what ends a stretch of a ball's way.
+// Happening is what ends a part of a ball's way.
 type Happening string
 
 // What can happen to a ball on its way.

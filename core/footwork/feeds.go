@@ -22,21 +22,21 @@ type Drill struct {
 	Recovery  []court.Point // where a task does not say; a player without one goes back to the start
 	Feeder    court.Point
 	Obstacles []Obstacle
-	Scatter   map[feed.Way]flight.Scatter
+	Scatter   map[feed.Method]flight.Scatter
 }
 
 // feedHeight is how high above the court a ball leaves, in metres. Common practice, no source.
-func feedHeight(sport court.Sport, way feed.Way) float64 {
+func feedHeight(sport court.Sport, route feed.Method) float64 {
 	switch {
 	case sport == court.TableTennis:
 		return 0.25
-	case sport == court.Badminton && way == feed.ByHand:
+	case sport == court.Badminton && route == feed.ByHand:
 		return 1.9
 	case sport == court.Badminton:
 		return 1.1
-	case way == feed.OffWall:
+	case route == feed.OffWall:
 		return 1.2
-	case way == feed.SelfDrop:
+	case route == feed.SelfDrop:
 		return 1.1
 	}
 	return 0.95
@@ -107,12 +107,12 @@ func under(task int, part string, err error) error {
 // launch finds how a task's ball leaves; slower says that it comes slower than its pace, so that it
 // clears the net.
 func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, slower bool, err error) {
-	w, way := d.World, d.Pattern.WayOf(t)
+	w, route := d.World, d.Pattern.MethodOf(t)
 	height := t.Height
 	if height == 0 {
-		height = feedHeight(w.Court.Sport, way)
+		height = feedHeight(w.Court.Sport, route)
 	}
-	if way == feed.SelfDrop {
+	if route == feed.SelfDrop {
 		from = court.Point{X: landing.X, Y: landing.Y - 0.1} // dropped in front of the body
 		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2}}
 		return l, false, nil
@@ -122,7 +122,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if len(w.Court.Walls) > 0 && (way == feed.OffWall || way == feed.Partner || way == feed.Live) {
+	if len(w.Court.Walls) > 0 && (route == feed.OffWall || route == feed.Partner || route == feed.Live) {
 		want.By, want.Value = flight.ByWall, wallHeight[d.Pattern.PaceOf(t)]
 		l, err = w.Aim(want)
 		return l, false, err

@@ -55,7 +55,7 @@ func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	for i := range tempo.Verdicts {
 		tempo.Verdicts[i] = Easy
 	}
-	for _, m := range line.Meetings {
+	for _, m := range line.Interceptions {
 		if m.Verdict.Worse(tempo.Verdicts[m.Task]) {
 			tempo.Verdicts[m.Task] = m.Verdict
 		}

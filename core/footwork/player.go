@@ -15,12 +15,12 @@ import (
 // Player is what of a player matters to running. Defaults are from For; every figure of them is common
 // practice or from memory, no source.
 type Player struct {
-	Reaction float64 `json:"reaction" minimum:"0.05" maximum:"1.5" description:"Seconds from the feeder's strike to the first step, when the ball is not known before"`
-	Speedup  float64 `json:"speedup" minimum:"0.5" maximum:"10" description:"Acceleration, m/s²"`
-	Top      float64 `json:"top" minimum:"1" maximum:"10" description:"Top speed on court, m/s"`
-	Reach    float64 `json:"reach" minimum:"0.2" maximum:"2" description:"Metres from the body to a ball that is met in comfort"`
-	Stretch  float64 `json:"stretch" minimum:"0.3" maximum:"3" description:"Metres from the body to a ball that is met in a lunge"`
-	High     float64 `json:"high" minimum:"1" maximum:"4" description:"Metres above the floor at which a ball is met overhead at most"`
+	Reaction   float64 `json:"reaction" minimum:"0.05" maximum:"1.5" description:"Seconds from the feeder's strike to the first step, when the ball is not known before"`
+	Speedup    float64 `json:"speedup" minimum:"0.5" maximum:"10" description:"Acceleration, m/s²"`
+	Top        float64 `json:"top" minimum:"1" maximum:"10" description:"Top speed on court, m/s"`
+	Reach      float64 `json:"reach" minimum:"0.2" maximum:"2" description:"Metres from the body to a ball that is met in comfort"`
+	LungeReach float64 `json:"lungeReach" minimum:"0.3" maximum:"3" description:"Metres from the body to a ball that is met in a lunge"`
+	High       float64 `json:"high" minimum:"1" maximum:"4" description:"Metres above the floor at which a ball is met overhead at most"`
 
 	Hand     student.Hand     `json:"hand"`
 	Backhand student.Backhand `json:"backhand"`
@@ -39,7 +39,7 @@ var byAge = map[student.AgeBand][2]float64{
 	student.Fourteen: {1, 0.96}, student.Adult: {1, 1}, student.Sixty: {0.78, 0.98},
 }
 
-// bySport is an adult's comfortable reach, stretch and overhead contact. Common practice, no source.
+// bySport is an adult's comfortable reach, lunge reach and overhead contact. Common practice, no source.
 var bySport = map[court.Sport][3]float64{
 	court.Tennis: {0.75, 1.75, 2.6}, court.Pickleball: {0.65, 1.5, 2.3}, court.Badminton: {0.70, 1.85, 2.6},
 	court.Squash: {0.75, 1.8, 2.3}, court.TableTennis: {0.50, 1.15, 1.6},
@@ -58,7 +58,7 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	reach := bySport[sport]
 	return Player{
 		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0],
-		Reach: reach[0] * share[1], Stretch: reach[1] * share[1], High: reach[2] * share[1],
+		Reach: reach[0] * share[1], LungeReach: reach[1] * share[1], High: reach[2] * share[1],
 		Hand: hand, Backhand: backhand,
 	}
 }

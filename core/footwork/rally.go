@@ -15,7 +15,7 @@ import (
 func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	r := *d.Pattern.Rally
 	movers := d.rallyPlayers(r)
-	line := Timeline{Worst: Easy, Meetings: []Meeting{}}
+	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
 	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feedHeight(d.World.Court.Sport, feed.Live))
 	now := 0.0
@@ -31,10 +31,10 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		f := flown{task: feed.Task{Pace: r.Pace, Stroke: feed.Forehand}, place: landing}
 		f.moment = f.task.Moment(d.World.Ball)
 		receiver := d.receiver(r, striker, landing)
-		m := Meeting{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
+		m := Interception{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
 		if f.launch, f.slower, f.fails = d.shot(f.task, ball, landing); f.fails != nil {
 			m.Problem, m.Verdict = f.problem(shot), OutOfReach
-			line.Meetings, line.Worst = append(line.Meetings, m), OutOfReach
+			line.Interceptions, line.Worst = append(line.Interceptions, m), OutOfReach
 			break
 		}
 		f.follow(d.World)
@@ -45,17 +45,17 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 			m.Label, f.task.Stroke = string(feed.Backhand), feed.Backhand
 		}
 		t := Timing{Drill: d, player: p, flown: []flown{f}, contacts: [][]contact{d.contacts(f, f.path, p)}}
-		t.meet(who, &m, feed.Release{At: now}, false)
+		t.intercept(who, &m, feed.Release{At: now}, false)
 		m.Trail = trail(f.path, now, m.Contact-now)
-		line.Meetings = append(line.Meetings, m)
+		line.Interceptions = append(line.Interceptions, m)
 		if m.Verdict.Worse(line.Worst) {
 			line.Worst = m.Verdict
 		}
 		now = m.Contact
-		if m.Met == nil {
+		if m.Where == nil {
 			break
 		}
-		ball, striker = flight.Vec{X: m.Met.X, Y: m.Met.Y, Z: m.Met.Z}, receiver
+		ball, striker = flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}, receiver
 	}
 	line.Seconds = now + d.Pattern.Pause
 	for _, m := range movers {
@@ -128,7 +128,7 @@ func (d Drill) Reply(t feed.Task, met flight.Vec, landing court.Point) (flight.L
 // shot is the launch of a reply from where the ball was met.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, bool, error) {
 	t.Height = from.Z
-	t.Way = feed.Live
+	t.Method = feed.Live
 	if t.Pace == "" {
 		t.Pace = feed.RallyPace
 	}

@@ -38,10 +38,10 @@ type Route struct {
 // straight is the route without anything in its way.
 func straight(from, to court.Point) Route { return Route{[]court.Point{from, to}, from.Distance(to)} }
 
-// Way is the shortest way around obstacles. One that has to be passed on a side bends every run that goes
+// ShortestRoute is the shortest way around obstacles. One that has to be passed on a side bends every run that goes
 // by within two and a half metres of it, also where the straight line would miss it. With a few obstacles
 // every choice of sides is tried.
-func Way(from, to court.Point, obstacles []Obstacle) Route {
+func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
 	if len(obstacles) == 0 || from == to {
 		return straight(from, to)
 	}
@@ -60,7 +60,7 @@ func Way(from, to court.Point, obstacles []Obstacle) Route {
 	return best
 }
 
-// around lays a route that passes each obstacle in its way on the side that the choice has for it.
+// around makes a route that passes each obstacle in its way on the side that the choice has for it.
 func around(from, to court.Point, obstacles []Obstacle, choice int) (Route, bool) {
 	places := []court.Point{from, to}
 	for range 4 { // a bend may lead into the next obstacle
@@ -100,7 +100,7 @@ func around(from, to court.Point, obstacles []Obstacle, choice int) (Route, bool
 
 func (o Obstacle) radius() float64 { return o.Width/2 + shoulder }
 
-// near is how near a stretch of way comes to a place.
+// near is how near a leg of a route comes to a place.
 func near(a, b, c court.Point) float64 {
 	d := a.Distance(b)
 	if d == 0 {
@@ -111,8 +111,8 @@ func near(a, b, c court.Point) float64 {
 	return c.Distance(court.Point{X: a.X + share*(b.X-a.X), Y: a.Y + share*(b.Y-a.Y)})
 }
 
-// bend finds the places by which a stretch goes round an obstacle on a side: the tangents and the arc
-// between them. It is not needed where the stretch passes clear of it, or on the right side of a forced one.
+// bend finds the places by which a leg goes round an obstacle on a side: the tangents and the arc
+// between them. It is not needed where the leg passes clear of it, or on the right side of a forced one.
 func bend(a, b court.Point, o Obstacle, left bool) ([]court.Point, bool) {
 	d, r := a.Distance(b), o.radius()
 	if d < 1e-9 {

@@ -33,7 +33,7 @@ func TestPlayersByAgeAndLevel(t *testing.T) {
 	adult, child := of(student.Adult, student.Club), of(student.Under8, student.Red)
 	require.Greater(t, child.Seconds(5), adult.Seconds(5))
 	require.Greater(t, child.Reaction, adult.Reaction)
-	require.Less(t, child.Stretch, adult.Stretch)
+	require.Less(t, child.LungeReach, adult.LungeReach)
 	require.Less(t, of(student.Adult, student.Tournament).Seconds(5), adult.Seconds(5))
 }
 
@@ -42,17 +42,17 @@ func TestTheWayRoundAnObstacle(t *testing.T) {
 	o := footwork.Obstacle{Width: 1.4} // a metre to each side with the shoulders
 	// Two tangents of √(4²−1²) and an arc of π − 2·arccos(1/4).
 	want := 2*math.Sqrt(15) + (math.Pi-2*math.Acos(0.25))*1
-	require.InDelta(t, want, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 0.02)
+	require.InDelta(t, want, footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length, 0.02)
 
 	o.At.X = 1.2 // the straight way just misses it
-	require.InDelta(t, 8, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 1e-9)
+	require.InDelta(t, 8, footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length, 1e-9)
 	o.Round = footwork.OnTheLeft
-	require.InDelta(t, 8, footwork.Way(a, b, []footwork.Obstacle{o}).Length, 1e-9, "it is passed on the left already")
+	require.InDelta(t, 8, footwork.ShortestRoute(a, b, []footwork.Obstacle{o}).Length, 1e-9, "it is passed on the left already")
 	o.Round = footwork.OnTheRight
-	wide := footwork.Way(a, b, []footwork.Obstacle{o})
+	wide := footwork.ShortestRoute(a, b, []footwork.Obstacle{o})
 	require.Greater(t, wide.Length, 9.0, "the forced wide way")
 	require.Greater(t, wide.After(wide.Length/2).X, 2.0)
-	require.InDelta(t, wide.Length, footwork.Way(b, a, []footwork.Obstacle{{At: o.At, Width: 1.4, Round: footwork.OnTheLeft}}).Length, 1e-9, "back on the same side is the other hand's")
+	require.InDelta(t, wide.Length, footwork.ShortestRoute(b, a, []footwork.Obstacle{{At: o.At, Width: 1.4, Round: footwork.OnTheLeft}}).Length, 1e-9, "back on the same side is the other hand's")
 }
 
 // TestNoShorterWay compares with many ways through a grid of places beside the obstacle.
@@ -66,7 +66,7 @@ func TestNoShorterWay(t *testing.T) {
 		if a.Distance(o.At) <= r || b.Distance(o.At) <= r {
 			return
 		}
-		route := footwork.Way(a, b, []footwork.Obstacle{o})
+		route := footwork.ShortestRoute(a, b, []footwork.Obstacle{o})
 		require.GreaterOrEqual(t, route.Length, a.Distance(b)-1e-9)
 		for i := range 100 {
 			at := route.After(route.Length * float64(i) / 100)
@@ -93,7 +93,7 @@ func TestNoShorterWay(t *testing.T) {
 
 func TestRoundTwoObstacles(t *testing.T) {
 	obstacles := []footwork.Obstacle{{At: court.Point{Y: -1}, Width: 0.8}, {At: court.Point{X: 0.3, Y: 1.5}, Width: 0.8}}
-	route := footwork.Way(court.Point{Y: -4}, court.Point{Y: 4}, obstacles)
+	route := footwork.ShortestRoute(court.Point{Y: -4}, court.Point{Y: 4}, obstacles)
 	require.Greater(t, route.Length, 8.0)
 	require.Less(t, route.Length, 9.0)
 	for i := range 200 {

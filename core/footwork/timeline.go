@@ -17,8 +17,8 @@ type Sample struct {
 	Z float64 `json:"z" description:"Metres above the court"`
 }
 
-// Meeting is one task of a turn as it is worked out. Times are seconds after the turn begins.
-type Meeting struct {
+// Interception is one task of a turn as it is worked out. Times are seconds after the turn begins.
+type Interception struct {
 	Task     int       `json:"task" description:"In the pattern, from 0"`
 	Sequence int       `json:"sequence"`
 	Player   int       `json:"player"`
@@ -33,7 +33,7 @@ type Meeting struct {
 	Bounce    *Sample       `json:"bounce" description:"Null where it does not bounce before it is met"`
 	Slower    bool          `json:"slower" description:"It comes slower than its pace, so that it clears the net"`
 	Contact   float64       `json:"contact"`
-	Met       *Sample       `json:"met" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
+	Where     *Sample       `json:"where" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
 	How       feed.Moment   `json:"how,omitempty"`
 	Late      bool          `json:"late" description:"Met later than was wanted, since there was no time"`
 	Leaves    float64       `json:"leaves" description:"When the player starts to run"`
@@ -60,10 +60,10 @@ type Runner struct {
 
 // Timeline is one turn of a pattern.
 type Timeline struct {
-	Meetings []Meeting `json:"meetings"`
-	Runners  []Runner  `json:"runners"`
-	Seconds  float64   `json:"seconds" description:"The turn with its pauses"`
-	Worst    Verdict   `json:"worst" description:"The hardest verdict that is not meant"`
+	Interceptions []Interception `json:"interceptions"`
+	Runners       []Runner       `json:"runners"`
+	Seconds       float64        `json:"seconds" description:"The turn with its pauses"`
+	Worst         Verdict        `json:"worst" description:"The hardest verdict that is not meant"`
 }
 
 // mover is a player on the way through a turn.
@@ -76,7 +76,7 @@ type mover struct {
 
 // at is where a player is when a new ball asks for them: on the way back, as far as the time allowed.
 func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
-	back := Way(m.place, m.recover, d.Obstacles)
+	back := ShortestRoute(m.place, m.recover, d.Obstacles)
 	gone := back.upTo(p.Metres(t - m.free))
 	return gone.Places[len(gone.Places)-1], gone
 }
@@ -91,7 +91,7 @@ type Timing struct {
 }
 
 // Timing aims and follows every ball of a pattern once. Several live players are alike. The error is that
-// of the context, or lists fields; a ball that cannot be fed is told in its meeting.
+// of the context, or lists fields; a ball that cannot be fed is told in its interception.
 func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
 	t := Timing{Drill: d, player: p}
 	if d.Pattern.Rally != nil {
@@ -113,7 +113,7 @@ func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
 			t.varied[i] = [3][]contact{t.contacts[i], t.contacts[i], t.contacts[i]}
 			continue
 		}
-		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.WayOf(f.task)]) {
+		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.MethodOf(f.task)]) {
 			t.varied[i][k] = d.contacts(f, coarse.Follow(launch, 2), p)
 		}
 	}
@@ -134,7 +134,7 @@ func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
 
 // run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
 func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
-	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Meetings: make([]Meeting, 0, len(plan))}
+	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Interceptions: make([]Interception, 0, len(plan))}
 	movers := make([]mover, len(t.Starts))
 	for i := range movers {
 		movers[i] = mover{place: t.Starts[i], free: math.Inf(-1), recover: t.Starts[i]}
@@ -145,7 +145,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		}
 		f := t.flown[r.Task]
 		i := min(f.task.Player, len(movers)-1)
-		m := Meeting{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: f.task.Kind, Label: string(f.task.Stroke), Meant: f.task.Meant, Release: r.At, Problem: f.problem(r.Task)}
+		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: f.task.Kind, Label: string(f.task.Stroke), Meant: f.task.Meant, Release: r.At, Problem: f.problem(r.Task)}
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
 		}
@@ -157,7 +157,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		case !f.task.Kind.Flies():
 			t.visit(&movers[i], &m, f)
 		default:
-			t.meet(&movers[i], &m, r, full)
+			t.intercept(&movers[i], &m, r, full)
 		}
 		t.recoverFrom(&movers[i], i, f)
 		if n+1 < len(plan) && plan[n+1].Sequence > r.Sequence && t.Pattern.Pause > 0 {
@@ -166,10 +166,10 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		if m.Verdict.Worse(line.Worst) && !m.Meant {
 			line.Worst = m.Verdict
 		}
-		line.Meetings = append(line.Meetings, m)
+		line.Interceptions = append(line.Interceptions, m)
 	}
 	for _, m := range movers {
-		back := Way(m.place, m.recover, t.Obstacles)
+		back := ShortestRoute(m.place, m.recover, t.Obstacles)
 		m.runner.Metres += back.Length
 		m.runner.Work += t.player.Seconds(back.Length)
 		m.runner.Rest = math.Max(0, line.Seconds-m.runner.Work)
@@ -193,33 +193,33 @@ func (t Timing) recoverFrom(m *mover, i int, f flown) {
 }
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
-func (t Timing) visit(m *mover, meeting *Meeting, f flown) {
+func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
 	const hurried = 1.25            // a task may take so much longer than the time there is before it is too much
-	from, back := m.at(t.Drill, t.player, meeting.Release)
-	run := Way(from, f.place, t.Obstacles)
+	from, back := m.at(t.Drill, t.player, interception.Release)
+	run := ShortestRoute(from, f.place, t.Obstacles)
 	doing := touch
 	if f.task.Kind == feed.ShadowTask {
 		doing = shadow
 	}
-	meeting.Leaves = math.Max(meeting.Release, m.free)
-	late := meeting.Leaves - meeting.Release
-	meeting.From, meeting.Body, meeting.Route = from, f.place, run.Places
-	meeting.Needed = late + t.player.Seconds(run.Length) + doing
-	meeting.Available = t.Pattern.GapOf(f.task)
-	meeting.Contact = meeting.Release + meeting.Needed - doing
-	meeting.Spare, meeting.Metres, meeting.Chance, meeting.Trail = meeting.Available-meeting.Needed, run.Length+back.Length, 1, []Sample{}
-	a := arrival{needed: meeting.Needed, reaching: meeting.Needed / hurried, available: meeting.Available}
-	if meeting.Verdict = a.verdict(); meeting.Verdict == OutOfReach {
-		meeting.Chance = 0
+	interception.Leaves = math.Max(interception.Release, m.free)
+	late := interception.Leaves - interception.Release
+	interception.From, interception.Body, interception.Route = from, f.place, run.Places
+	interception.Needed = late + t.player.Seconds(run.Length) + doing
+	interception.Available = t.Pattern.GapOf(f.task)
+	interception.Contact = interception.Release + interception.Needed - doing
+	interception.Spare, interception.Metres, interception.Chance, interception.Trail = interception.Available-interception.Needed, run.Length+back.Length, 1, []Sample{}
+	a := arrival{needed: interception.Needed, reaching: interception.Needed / hurried, available: interception.Available}
+	if interception.Verdict = a.verdict(); interception.Verdict == OutOfReach {
+		interception.Chance = 0
 	}
-	m.runner.Metres += meeting.Metres
-	m.runner.Work += t.player.Seconds(back.Length) + meeting.Needed - late
-	m.place, m.free = f.place, meeting.Release+meeting.Needed
+	m.runner.Metres += interception.Metres
+	m.runner.Work += t.player.Seconds(back.Length) + interception.Needed - late
+	m.place, m.free = f.place, interception.Release+interception.Needed
 }
 
-// meet runs to a ball.
-func (t Timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
+// intercept runs to a ball.
+func (t Timing) intercept(m *mover, interception *Interception, r feed.Release, full bool) {
 	f, p := t.flown[r.Task], t.player
 	react := p.Reaction
 	if t.Pattern.Order == "" || t.Pattern.Order == feed.AsListed {
@@ -227,44 +227,44 @@ func (t Timing) meet(m *mover, meeting *Meeting, r feed.Release, full bool) {
 	}
 	leaves := math.Max(r.At+react, m.free)
 	from, back := m.at(t.Drill, p, leaves)
-	if contacts := t.contacts[r.Task]; t.Pattern.WayOf(f.task) == feed.SelfDrop && len(contacts) > 0 { // they drop it where they stand
+	if contacts := t.contacts[r.Task]; t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(contacts) > 0 { // they drop it where they stand
 		leaves, back = r.At, Route{}
 		from = p.stand(contacts[0].at.P, f.task.Stroke, 1)
 	}
-	meeting.Leaves, meeting.From = leaves, from
+	interception.Leaves, interception.From = leaves, from
 	a, found := t.best(t.contacts[r.Task], f.task.Stroke, p, from, leaves-r.At)
-	meeting.Speed, meeting.Apex, meeting.Slower = f.launch.Velocity.Norm(), f.path.Top.P.Z, f.slower
+	interception.Speed, interception.Apex, interception.Slower = f.launch.Velocity.Norm(), f.path.Top.P.Z, f.slower
 	if f.net != nil {
 		over := t.World.Clearance(*f.net)
-		meeting.Clearance = &over
+		interception.Clearance = &over
 	}
 	m.runner.Balls++
 	if !found { // nowhere within the player's height
 		never := f.path.End() + 9
 		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: never, reaching: never}
 	}
-	meeting.Verdict = a.verdict()
-	meeting.How, meeting.Late = a.how, a.late
-	meeting.Contact = r.At + a.available
-	meeting.Needed, meeting.Available, meeting.Spare = a.needed, a.available, a.available-a.needed
-	meeting.Body, meeting.Route = a.body, a.run.Places
-	meeting.Metres = a.run.Length + back.Length
-	if meeting.Verdict != OutOfReach {
-		meeting.Met = sample(a.at, r.At)
+	interception.Verdict = a.verdict()
+	interception.How, interception.Late = a.how, a.late
+	interception.Contact = r.At + a.available
+	interception.Needed, interception.Available, interception.Spare = a.needed, a.available, a.available-a.needed
+	interception.Body, interception.Route = a.body, a.run.Places
+	interception.Metres = a.run.Length + back.Length
+	if interception.Verdict != OutOfReach {
+		interception.Where = sample(a.at, r.At)
 	}
 	if f.bounce != nil && f.bounce.T < a.available {
-		meeting.Bounce = sample(*f.bounce, r.At)
+		interception.Bounce = sample(*f.bounce, r.At)
 	}
-	m.runner.Metres += meeting.Metres
+	m.runner.Metres += interception.Metres
 	m.runner.Work += p.Seconds(back.Length) + math.Min(a.needed, a.available) - (leaves - r.At)
-	m.place, m.free = a.body, meeting.Contact
-	if meeting.Verdict != OutOfReach {
+	m.place, m.free = a.body, interception.Contact
+	if interception.Verdict != OutOfReach {
 		m.free += follow
 		m.runner.Work += follow
 	}
 	if full {
-		meeting.Chance = t.chance(r.Task, from, leaves-r.At)
-		meeting.Trail = trail(f.path, r.At, a.available)
+		interception.Chance = t.chance(r.Task, from, leaves-r.At)
+		interception.Trail = trail(f.path, r.At, a.available)
 	}
 }
 

@@ -28,9 +28,9 @@ func sideToSide(t require.TestingT, gap float64) footwork.Drill {
 	return footwork.Drill{
 		World:  flight.On(c, "hard"),
 		Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 6},
-		Pattern: feed.Pattern{Way: feed.ByRacket, Gap: gap, Sequences: 2, Pause: 5,
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: gap, Sequences: 2, Pause: 5,
 			Tasks: []feed.Task{ball(feed.Forehand, 3.2), ball(feed.Backhand, -3.2), ball(feed.Forehand, 3), ball(feed.Backhand, -3), ball(feed.Forehand, 2), ball(feed.Backhand, -2)}},
-		Scatter: map[feed.Way]flight.Scatter{feed.ByRacket: {Speed: 0.04, Elevation: 0.02, Azimuth: 0.02}},
+		Scatter: map[feed.Method]flight.Scatter{feed.ByRacket: {Speed: 0.04, Elevation: 0.02, Azimuth: 0.02}},
 	}
 }
 
@@ -45,9 +45,9 @@ func line(t require.TestingT, d footwork.Drill, p footwork.Player) footwork.Time
 func TestATimelineHangsTogether(t *testing.T) {
 	d := sideToSide(t, 3)
 	l := line(t, d, clubPlayer)
-	require.Len(t, l.Meetings, 12)
+	require.Len(t, l.Interceptions, 12)
 	sum := 0.0
-	for _, m := range l.Meetings {
+	for _, m := range l.Interceptions {
 		require.Empty(t, m.Problem)
 		require.Less(t, m.Release, m.Bounce.T)
 		require.Less(t, m.Bounce.T, m.Contact)
@@ -67,17 +67,17 @@ func TestATimelineHangsTogether(t *testing.T) {
 	require.Equal(t, 12, l.Runners[0].Balls)
 	require.InDelta(t, l.Seconds, l.Runners[0].Work+l.Runners[0].Rest, 1e-9)
 	// In comfort the ball is met beside the body, at the player's reach.
-	m := l.Meetings[0]
-	require.InDelta(t, math.Hypot(clubPlayer.Reach, 0.3), court.Point{X: m.Met.X, Y: m.Met.Y}.Distance(m.Body), 0.01)
-	require.Greater(t, m.Met.X, m.Body.X, "a right-hander's forehand is met on the right")
+	m := l.Interceptions[0]
+	require.InDelta(t, math.Hypot(clubPlayer.Reach, 0.3), court.Point{X: m.Where.X, Y: m.Where.Y}.Distance(m.Body), 0.01)
+	require.Greater(t, m.Where.X, m.Body.X, "a right-hander's forehand is met on the right")
 }
 
 func TestThePlaceCarriesOver(t *testing.T) {
 	slow, quick := line(t, sideToSide(t, 6), clubPlayer), line(t, sideToSide(t, 1.4), clubPlayer)
-	require.InDelta(t, 0, slow.Meetings[1].From.X, 0.05, "there is time to be back in the middle")
-	require.Greater(t, quick.Meetings[1].From.X, 0.8, "there is none: the next run starts out wide")
+	require.InDelta(t, 0, slow.Interceptions[1].From.X, 0.05, "there is time to be back in the middle")
+	require.Greater(t, quick.Interceptions[1].From.X, 0.8, "there is none: the next run starts out wide")
 	require.True(t, quick.Worst.Worse(slow.Worst))
-	require.Greater(t, slow.Meetings[1].Chance, quick.Meetings[1].Chance-1e-9)
+	require.Greater(t, slow.Interceptions[1].Chance, quick.Interceptions[1].Chance-1e-9)
 }
 
 func tempos(t require.TestingT, d footwork.Drill) []footwork.Tempo {
@@ -118,7 +118,7 @@ func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
 		better.Top *= rapid.Float64Range(1, 1.5).Draw(t, "faster")
 		better.Speedup *= rapid.Float64Range(1, 1.5).Draw(t, "quicker")
 		better.Reaction *= rapid.Float64Range(0.5, 1).Draw(t, "sooner")
-		a, b := line(t, d, clubPlayer).Meetings[0], line(t, d, better).Meetings[0]
+		a, b := line(t, d, clubPlayer).Interceptions[0], line(t, d, better).Interceptions[0]
 		require.False(t, b.Verdict.Worse(a.Verdict))
 		require.GreaterOrEqual(t, b.Chance, a.Chance-0.02)
 	})
@@ -126,21 +126,21 @@ func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
 
 func TestMomentsOfContact(t *testing.T) {
 	d := sideToSide(t, 6)
-	met := func(moment feed.Moment, height float64) footwork.Meeting {
+	met := func(moment feed.Moment, height float64) footwork.Interception {
 		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0.8, -8), Contact: moment, At: height}}
-		m := line(t, d, clubPlayer).Meetings[0]
-		require.NotNil(t, m.Met)
+		m := line(t, d, clubPlayer).Interceptions[0]
+		require.NotNil(t, m.Where)
 		return m
 	}
 	rising, top, falling := met(feed.Rising, 0), met(feed.AtTheTop, 0), met(feed.Falling, 0)
 	require.Less(t, rising.Contact, top.Contact)
 	require.Less(t, top.Contact, falling.Contact)
-	require.Greater(t, top.Met.Z, rising.Met.Z)
-	require.InDelta(t, 0.6, met(feed.AtHeight, 0.6).Met.Z, 0.02)
+	require.Greater(t, top.Where.Z, rising.Where.Z)
+	require.InDelta(t, 0.6, met(feed.AtHeight, 0.6).Where.Z, 0.02)
 	d.Starts[0].Y = -7
 	air := met(feed.OutOfTheAir, 0)
 	require.Nil(t, air.Bounce)
-	require.Greater(t, air.Met.Y, -8.0)
+	require.Greater(t, air.Where.Y, -8.0)
 }
 
 func TestTouchesShadowsAndCatches(t *testing.T) {
@@ -152,13 +152,13 @@ func TestTouchesShadowsAndCatches(t *testing.T) {
 	}
 	l := line(t, d, clubPlayer)
 	require.Equal(t, 2, l.Runners[0].Balls, "only the caught one is a ball, in both sequences")
-	require.InDelta(t, -0.3, l.Meetings[0].Body.Y, 1e-9)
-	require.Nil(t, l.Meetings[0].Met)
-	require.InDelta(t, clubPlayer.Seconds(12.2), l.Meetings[0].Contact, 1e-6, "12.2 m to the net from a standing start")
-	require.Greater(t, l.Meetings[1].Metres, 10.0)
-	require.NotNil(t, l.Meetings[2].Met)
+	require.InDelta(t, -0.3, l.Interceptions[0].Body.Y, 1e-9)
+	require.Nil(t, l.Interceptions[0].Where)
+	require.InDelta(t, clubPlayer.Seconds(12.2), l.Interceptions[0].Contact, 1e-6, "12.2 m to the net from a standing start")
+	require.Greater(t, l.Interceptions[1].Metres, 10.0)
+	require.NotNil(t, l.Interceptions[2].Where)
 	d.Pattern.Tasks[0].Gap = 1
-	require.Equal(t, footwork.OutOfReach, line(t, d, clubPlayer).Meetings[0].Verdict)
+	require.Equal(t, footwork.OutOfReach, line(t, d, clubPlayer).Interceptions[0].Verdict)
 }
 
 func TestSeveralLivePlayers(t *testing.T) {
@@ -188,13 +188,13 @@ func TestABallThatCannotBeFedIsTold(t *testing.T) {
 	require.Len(t, problems, 1)
 	require.Equal(t, "pattern.tasks.1", problems[0].Path)
 	require.Contains(t, problems[0].Message, "Ball 2 cannot be fed: it leaves at 0.95 m already")
-	require.NotEmpty(t, line(t, d, clubPlayer).Meetings[1].Problem)
+	require.NotEmpty(t, line(t, d, clubPlayer).Interceptions[1].Problem)
 }
 
 func TestAQuickFeedComesSlowerWhereTheNetIsInItsWay(t *testing.T) {
 	d := sideToSide(t, 3)
 	d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1, -3), Pace: feed.GamePace}}
-	m := line(t, d, clubPlayer).Meetings[0]
+	m := line(t, d, clubPlayer).Interceptions[0]
 	require.True(t, m.Slower)
 	require.InDelta(t, 0.15*0.914, *m.Clearance, 0.02)
 }
@@ -227,9 +227,9 @@ func TestTheDownTheLinePlayerRunsMore(t *testing.T) {
 			if swapped {
 				r.Near, r.Far = r.Far, r.Near
 			}
-			d.Pattern = feed.Pattern{Way: feed.Live, Gap: 2, Sequences: 1, Rally: &r}
+			d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &r}
 			l := line(t, d, p)
-			require.GreaterOrEqual(t, len(l.Meetings), 10, "at least ten shots on %s", id)
+			require.GreaterOrEqual(t, len(l.Interceptions), 10, "at least ten shots on %s", id)
 			// Whoever strikes first has met one ball less: metres for each ball.
 			cross, straight := l.Runners[0], l.Runners[1]
 			if swapped {
@@ -244,7 +244,7 @@ func TestTwoAgainstOne(t *testing.T) {
 	c, err := court.Find("tennis")
 	require.NoError(t, err)
 	d := footwork.Drill{World: flight.On(c, ""), Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 12}}
-	d.Pattern = feed.Pattern{Way: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: feed.HalfPace}}
+	d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: feed.HalfPace}}
 	l := line(t, d, clubPlayer)
 	require.Len(t, l.Runners, 3)
 	require.Greater(t, l.Runners[0].Metres, l.Runners[1].Metres+l.Runners[2].Metres, "the one does the running")

@@ -53,11 +53,11 @@ func count(list []Piece) (n int) {
 }
 
 // without is what of a list is not needed for another.
-func without(list, kept []Piece) []Piece {
+func without(list, needed []Piece) []Piece {
 	rest := []Piece{}
 	for _, p := range list {
-		if i := slices.IndexFunc(kept, p.same); i >= 0 {
-			p.Count -= kept[i].Count
+		if i := slices.IndexFunc(needed, p.same); i >= 0 {
+			p.Count -= needed[i].Count
 		}
 		if p.Count > 0 {
 			rest = append(rest, p)
@@ -66,47 +66,47 @@ func without(list, kept []Piece) []Piece {
 	return rest
 }
 
-// laid is a block with everything that it depends on beside itself.
-type laid struct {
-	block    Block
-	index    int
-	people   []Person
-	document drill.Document // with the set-up that is left
-	drilled  bool           // it has a drill, which is there, and somebody to play it
-	group    drill.Group
-	said     string  // how the group plays, in words
-	walk     float64 // seconds to walk over
-	collect  float64 // seconds to collect what is not needed any more
-	comes    []Piece // put down for it
-	goes     []Piece // collected before it
-	stays    []Piece
-	space    drill.Space
+// preparedBlock is a block with everything that it depends on beside itself.
+type preparedBlock struct {
+	block        Block
+	index        int
+	people       []Person
+	document     drill.Document // with the set-up that is left
+	drilled      bool           // it has a drill, which is there, and somebody to play it
+	group        drill.Group
+	groupSummary string  // how the group plays, in words
+	walk         float64 // seconds to walk over
+	collect      float64 // seconds to collect what is not needed any more
+	comes        []Piece // put down for it
+	goes         []Piece // collected before it
+	stays        []Piece
+	space        drill.Space
 }
 
 // changeOver is how long it takes until the block can be set up.
-func (l laid) changeOver() float64 { return l.walk + l.collect }
+func (l preparedBlock) changeOver() float64 { return l.walk + l.collect }
 
 // shortestTalk is how long explaining a drill takes at least, in seconds. Common practice, no source.
 const shortestTalk = 15
 
-// arranged puts each block together with who is in it, how they play, and what equipment has to be moved.
+// prepared puts each block together with who is in it, how they play, and what equipment has to be moved.
 //
 // Whatever stands for a drill stays where it is until another drill begins; then it is collected where that
 // has no use for it, each piece for so many seconds. A drill that goes on where it was has nothing to be put
 // down again: only explaining is left of its set-up.
-func (d Document) arranged(in Inputs) []laid {
-	list := make([]laid, len(d.Blocks))
+func (d Document) prepared(in Inputs) []preparedBlock {
+	list := make([]preparedBlock, len(d.Blocks))
 	var standing []Piece
 	last := ""
 	for i, block := range d.Blocks {
-		l := laid{block: block, index: i, space: d.Space, people: in.of(block), walk: in.Settings.ChangeOver, comes: []Piece{}, goes: []Piece{}, stays: standing}
+		l := preparedBlock{block: block, index: i, space: d.Space, people: in.of(block), walk: in.Settings.ChangeOver, comes: []Piece{}, goes: []Piece{}, stays: standing}
 		if i == 0 || block.Continues != "" {
 			l.walk = 0
 		}
 		document, known := in.Drills[block.Drill]
 		if block.Kind.drilled() && known && len(l.people) > 0 {
 			l.drilled, l.document = true, document
-			l.group, l.said = document.Arrange(len(l.people), block.Lines, d.Space)
+			l.group, l.groupSummary = document.Arrange(len(l.people), block.Lines, d.Space)
 			needed := pieces(document.Equipment)
 			switch {
 			case block.Continues != "":
@@ -144,7 +144,7 @@ func (in Inputs) of(b Block) []Person {
 const ballSeconds = 3
 
 // form is how the people of the block change places: as was chosen for it, or as its drill wants it.
-func (l laid) form() *rotation.Form {
+func (l preparedBlock) form() *rotation.Form {
 	if l.block.Rotation == nil && l.drilled {
 		return l.document.Form()
 	}
@@ -152,7 +152,7 @@ func (l laid) form() *rotation.Form {
 }
 
 // table is who is where in each round of a block; nil where nobody changes places.
-func (l laid) table(seconds float64) *rotation.Table {
+func (l preparedBlock) table(seconds float64) *rotation.Table {
 	form, perBall := l.form(), 0.0
 	if l.block.Kind == Ball {
 		perBall = ballSeconds
@@ -177,7 +177,7 @@ func (l laid) table(seconds float64) *rotation.Table {
 
 // sideBySide is how many groups change places beside one another where the coach leaves it open: as many as the
 // drill is arranged in; two on a court of those who warm up with the ball; else one on a court.
-func (l laid) sideBySide() int {
+func (l preparedBlock) sideBySide() int {
 	switch {
 	case l.drilled:
 		return l.group.Lines
@@ -189,10 +189,10 @@ func (l laid) sideBySide() int {
 	return l.courts()
 }
 
-func (l laid) courts() int { return max(1, l.space.Courts) }
+func (l preparedBlock) courts() int { return max(1, l.space.Courts) }
 
 // where says on which court everybody is, and on which part of it where several groups share one.
-func (l laid) where(t *rotation.Table) {
+func (l preparedBlock) where(t *rotation.Table) {
 	groups := 1
 	for _, round := range t.Rounds {
 		for _, seat := range round.Seats {
@@ -206,23 +206,23 @@ func (l laid) where(t *rotation.Table) {
 			if seat.Court == 0 || groups == 1 {
 				continue
 			}
-			var words []string
+			var phrases []string
 			if l.courts() > 1 {
-				words = append(words, fmt.Sprintf("court %d", (seat.Court-1)/each+1))
+				phrases = append(phrases, fmt.Sprintf("court %d", (seat.Court-1)/each+1))
 			}
 			switch part := (seat.Court - 1) % each; {
 			case each == 2:
-				words = append(words, [2]string{"left half", "right half"}[part])
+				phrases = append(phrases, [2]string{"left half", "right half"}[part])
 			case each > 2:
-				words = append(words, fmt.Sprintf("part %d", part+1))
+				phrases = append(phrases, fmt.Sprintf("part %d", part+1))
 			}
-			seat.Where = strings.Join(words, ", ")
+			seat.Where = strings.Join(phrases, ", ")
 		}
 	}
 }
 
 // moving explains the change-over and what is left of the set-up.
-func (l laid) moving() []metric.Input {
+func (l preparedBlock) moving() []metric.Input {
 	steps := []metric.Input{{Name: "Walking over", Value: seconds(l.walk)}}
 	if l.collect > 0 {
 		steps = append(steps, metric.Input{Name: "Collecting " + listed(l.goes), Value: seconds(l.collect)})
@@ -238,9 +238,9 @@ func (l laid) moving() []metric.Input {
 }
 
 func listed(list []Piece) string {
-	said := make([]string, len(list))
+	phrases := make([]string, len(list))
 	for i, p := range list {
-		said[i] = p.String()
+		phrases[i] = p.String()
 	}
-	return strings.Join(said, ", ")
+	return strings.Join(phrases, ", ")
 }

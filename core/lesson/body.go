@@ -28,7 +28,7 @@ const (
 func wantedWarmUp(effort int) float64 { return math.Round(2*(4+0.75*float64(effort))) / 2 }
 
 // warmUps holds the beginning of a lesson against its hardest block.
-func warmUps(d Document, list []laid) []Finding {
+func warmUps(d Document, list []preparedBlock) []Finding {
 	var all []Finding
 	hardest, body, first := -1, -1, -1
 	for i, l := range list {
@@ -64,13 +64,13 @@ func warmUps(d Document, list []laid) []Finding {
 	block, wanted := list[hardest].block, wantedWarmUp(list[hardest].block.Effort)
 	if body >= 0 && body < hardest && minutes < wanted-1e-6 {
 		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and %s min of warm-up come before it; %s min would suit.", block.Title, block.Effort, units.Decimal(minutes, 1), units.Decimal(wanted, 1)),
-			Remedy{Label: fmt.Sprintf("Stretch %s to %s min", list[body].block.Title, units.Decimal(roundHalf(list[body].block.Minutes+wanted-minutes), 1)), Change: Change{Kind: Stretched, Block: list[body].block.ID, Minutes: roundHalf(list[body].block.Minutes + wanted - minutes)}}))
+			Remedy{Label: fmt.Sprintf("Stretch %s to %s min", list[body].block.Title, units.Decimal(roundHalf(list[body].block.Minutes+wanted-minutes), 1)), Edit: Edit{Kind: Resize, Block: list[body].block.ID, Minutes: roundHalf(list[body].block.Minutes + wanted - minutes)}}))
 	}
 	if body >= 0 && body < hardest && top < block.Effort-softer {
 		ball := Starters()[1]
 		ball.Effort = block.Effort - softer
 		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and nothing before it is harder than %d: the warm-up is too soft for it.", block.Title, block.Effort, top),
-			Remedy{Label: fmt.Sprintf("Put a ball warm-up of %d out of 10 before it", ball.Effort), Change: Change{Kind: Inserted, To: hardest, New: &ball}}))
+			Remedy{Label: fmt.Sprintf("Put a ball warm-up of %d out of 10 before it", ball.Effort), Edit: Edit{Kind: InsertBlock, To: hardest, New: &ball}}))
 	}
 	return append(append(all, tooEarly(list)...), shoulders(list)...)
 }
@@ -80,13 +80,13 @@ func roundHalf(minutes float64) float64 { return math.Ceil(2*minutes-1e-6) / 2 }
 // remedyBody puts a body warm-up first: the one there is, or a new one.
 func remedyBody(d Document, at int, block Block) Remedy {
 	if at >= 0 {
-		return Remedy{Label: "Move " + d.Blocks[at].Title + " to the beginning", Change: Change{Kind: Moved, Block: d.Blocks[at].ID, To: 0}}
+		return Remedy{Label: "Move " + d.Blocks[at].Title + " to the beginning", Edit: Edit{Kind: MoveBlock, Block: d.Blocks[at].ID, To: 0}}
 	}
-	return Remedy{Label: "Begin with a body warm-up", Change: Change{Kind: Inserted, To: 0, New: &block}}
+	return Remedy{Label: "Begin with a body warm-up", Edit: Edit{Kind: InsertBlock, To: 0, New: &block}}
 }
 
 // tooEarly says that something at game pace comes before a warm-up.
-func tooEarly(list []laid) []Finding {
+func tooEarly(list []preparedBlock) []Finding {
 	last := -1
 	for i, l := range list {
 		if l.block.Kind.warms() {
@@ -98,31 +98,31 @@ func tooEarly(list []laid) []Finding {
 			continue
 		}
 		return []Finding{found(Warning, l.block, fmt.Sprintf("%s goes at game pace before %s is over.", l.block.Title, list[last].block.Title),
-			Remedy{Label: "Move it behind the warm-up", Change: Change{Kind: Moved, Block: l.block.ID, To: last}})}
+			Remedy{Label: "Move it behind the warm-up", Edit: Edit{Kind: MoveBlock, Block: l.block.ID, To: last}})}
 	}
 	return nil
 }
 
 // overhead says whether anybody serves or hits above the head in the block.
-func (l laid) overhead() bool {
+func (l preparedBlock) overhead() bool {
 	return l.block.Kind == Serving || l.drilled && l.document.AboveHead()
 }
 
 // shoulders says that somebody serves or hits above the head before the shoulder is warm.
-func shoulders(list []laid) []Finding {
+func shoulders(list []preparedBlock) []Finding {
 	body, ball := 0.0, 0.0
 	for i, l := range list {
 		if l.overhead() && (body < bodyWarm || ball < shoulderWarm) {
 			f := found(Warning, l.block, fmt.Sprintf("%s has serves or strokes above the head before the shoulder is warm: %s min of body warm-up and %s min with the ball come before it, and %s and %s are wanted.",
 				l.block.Title, units.Decimal(body, 1), units.Decimal(ball, 1), units.Decimal(bodyWarm, 0), units.Decimal(shoulderWarm, 0)))
-			later := slices.IndexFunc(list[i+1:], func(other laid) bool {
+			later := slices.IndexFunc(list[i+1:], func(other preparedBlock) bool {
 				return !other.block.Kind.rests() && !other.overhead()
 			})
 			if later >= 0 {
-				f.Remedies = append(f.Remedies, Remedy{Label: "Move it behind " + list[i+1+later].block.Title, Change: Change{Kind: Moved, Block: l.block.ID, To: i + 1 + later}})
+				f.Remedies = append(f.Remedies, Remedy{Label: "Move it behind " + list[i+1+later].block.Title, Edit: Edit{Kind: MoveBlock, Block: l.block.ID, To: i + 1 + later}})
 			} else {
 				starters := Starters()
-				f.Remedies = append(f.Remedies, Remedy{Label: "Put a ball warm-up before it", Change: Change{Kind: Inserted, To: i, New: &starters[1]}})
+				f.Remedies = append(f.Remedies, Remedy{Label: "Put a ball warm-up before it", Edit: Edit{Kind: InsertBlock, To: i, New: &starters[1]}})
 			}
 			return []Finding{f}
 		}
@@ -137,7 +137,7 @@ func shoulders(list []laid) []Finding {
 }
 
 // rests asks for a break in long hard work, sooner in the heat.
-func rests(list []laid, in Inputs) []Finding {
+func rests(list []preparedBlock, in Inputs) []Finding {
 	var all []Finding
 	young := slices.ContainsFunc(in.People, func(p Person) bool { return p.Profile.Age.Growing() })
 	old := slices.ContainsFunc(in.People, func(p Person) bool { return p.Profile.Age == student.Sixty })
@@ -160,7 +160,7 @@ func rests(list []laid, in Inputs) []Finding {
 		if work > 0 && work+l.block.Minutes > most && max(top, l.block.Effort) >= hard-1 {
 			water := water()
 			all = append(all, found(Warning, l.block, fmt.Sprintf("%s min of hard work without a break or water by the end of %s; %s min are enough%s.", units.Decimal(work+l.block.Minutes, 1), l.block.Title, units.Decimal(most, 0), inHeat(degrees)),
-				Remedy{Label: "Put a break before it", Change: Change{Kind: Inserted, To: l.index, New: &water}}))
+				Remedy{Label: "Put a break before it", Edit: Edit{Kind: InsertBlock, To: l.index, New: &water}}))
 			work, top = 0, 0
 		}
 		work += l.block.Minutes

@@ -23,14 +23,14 @@ type Budget struct {
 }
 
 // budgets add up what comes to each student.
-func (p Plan) budgets(list []laid, in Inputs) []Budget {
+func (p Plan) budgets(list []preparedBlock, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
 		b := Budget{Student: person.ID, Name: person.Profile.Name, Fault: person.Profile.Watching()}
 		for k, l := range list {
 			at := slices.IndexFunc(l.people, func(other Person) bool { return other.ID == person.ID })
 			if at >= 0 {
-				b.add(l, p.Stretches[k], at, in)
+				b.add(l, p.Blocks[k], at, in)
 			}
 		}
 		b.Ran = in.Settings.Units.Length(math.Round(b.Metres))
@@ -40,7 +40,7 @@ func (p Plan) budgets(list []laid, in Inputs) []Budget {
 }
 
 // add takes in one block, in which the student is the at-th.
-func (b *Budget) add(l laid, s Stretch, at int, in Inputs) {
+func (b *Budget) add(l preparedBlock, s ScheduledBlock, at int, in Inputs) {
 	switch {
 	case l.block.Kind.rests():
 		b.Rest += s.End - s.Start
@@ -67,14 +67,14 @@ func (b *Budget) add(l laid, s Stretch, at int, in Inputs) {
 
 // carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets
 // than the fullest drill feeds and the coach has.
-func (p Plan) carry(list []laid, in Inputs) []Piece {
+func (p Plan) carry(list []preparedBlock, in Inputs) []Piece {
 	carry := []Piece{}
 	most := 0
 	for i, l := range list {
 		if !l.drilled {
 			continue
 		}
-		most = max(most, p.Stretches[i].Load.Baskets)
+		most = max(most, p.Blocks[i].Load.Baskets)
 		for _, piece := range pieces(l.document.Equipment) {
 			if piece.same(basket) {
 				continue
@@ -86,7 +86,7 @@ func (p Plan) carry(list []laid, in Inputs) []Piece {
 			}
 		}
 	}
-	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, laid.fromABasket) {
+	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, preparedBlock.fromABasket) {
 		name := "baskets"
 		if n == 1 {
 			name = "basket"
@@ -100,7 +100,7 @@ func (p Plan) carry(list []laid, in Inputs) []Piece {
 var basket = Piece{Name: "basket"}
 
 // fromABasket says whether the balls of the block come out of a basket.
-func (l laid) fromABasket() bool {
+func (l preparedBlock) fromABasket() bool {
 	return l.drilled && slices.ContainsFunc(pieces(l.document.Equipment), basket.same)
 }
 
@@ -130,7 +130,7 @@ func CourtPlans(d Document, p Plan, in Inputs) ([]CourtPlan, error) {
 	}
 	seen := map[key]bool{}
 	stops := map[court.ID][]court.Stop{}
-	for i, l := range d.arranged(in) {
+	for i, l := range d.prepared(in) {
 		if !l.drilled {
 			continue
 		}
@@ -143,7 +143,7 @@ func CourtPlans(d Document, p Plan, in Inputs) ([]CourtPlan, error) {
 		if at < 0 {
 			at, plans = len(plans), append(plans, CourtPlan{Court: c, Walk: []court.Step{}, Moves: []Move{}})
 		}
-		s := p.Stretches[i]
+		s := p.Blocks[i]
 		plans[at].Moves = append(plans[at].Moves, Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays})
 		if k := (key{id, l.block.Drill}); !seen[k] {
 			seen[k] = true

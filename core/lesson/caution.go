@@ -12,7 +12,7 @@ const NoAdvice = "No medical advice; local rules and licensed practice come firs
 
 // cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
 // follow from who plays, what is carried and how they wait. Common practice, no source.
-func cautions(p Plan, list []laid, in Inputs) []string {
+func cautions(p Plan, list []preparedBlock, in Inputs) []string {
 	all := []string{}
 	add := func(text string) {
 		if text = strings.TrimSpace(text) + " " + NoAdvice; !slices.Contains(all, text) {
@@ -39,7 +39,7 @@ func cautions(p Plan, list []laid, in Inputs) []string {
 		if l.document.Sport == court.Squash {
 			add("Eye protection on, always.")
 		}
-		if growing && p.Stretches[i].Load.Overheads > 0 {
+		if growing && p.Blocks[i].Load.Overheads > 0 {
 			add("Count serves and overheads for growing shoulders.")
 		}
 		for _, piece := range pieces(l.document.Equipment) {
@@ -48,7 +48,7 @@ func cautions(p Plan, list []laid, in Inputs) []string {
 				add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
 			}
 		}
-		if l.document.Pattern.Next != "" && len(l.people) > 1 || p.Stretches[i].Load.Lines > 1 {
+		if l.document.Pattern.Next != "" && len(l.people) > 1 || p.Blocks[i].Load.Lines > 1 {
 			add("Nobody walks through a line of play; swing only when the space is clear.")
 		}
 	}

@@ -33,7 +33,7 @@ func (s Slot) span() (from, to time.Time, ok bool) {
 // Clashes says which of the others a lesson overlaps with: one coach cannot give both, and perhaps a student or
 // a court is in both. Names are those of the students by identifier.
 func (s Slot) Clashes(others []Slot, names map[string]string) []string {
-	said := []string{}
+	phrases := []string{}
 	from, to, ok := s.span()
 	for _, other := range others {
 		begins, ends, readable := other.span()
@@ -50,16 +50,16 @@ func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 		if other.Date != s.Date {
 			day = other.Date + " "
 		}
-		words := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, ends.Format("15:04"))
+		phrase := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, ends.Format("15:04"))
 		if len(both) > 0 {
-			words += "; " + and(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
+			phrase += "; " + and(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
 		}
 		if s.Court != "" && strings.EqualFold(s.Court, other.Court) {
-			words += "; both are on court " + s.Court
+			phrase += "; both are on court " + s.Court
 		}
-		said = append(said, words+".")
+		phrases = append(phrases, phrase+".")
 	}
-	return said
+	return phrases
 }
 
 // and lists names: Ada, Bo and Cy.

@@ -20,9 +20,6 @@ const (
 	Problem Severity = "problem"
 )
 
-// Enum lists the severities for the schema.
-func (Severity) Enum() []any { return []any{Note, Warning, Problem} }
-
 // Finding is something the plan gives to think about.
 type Finding struct {
 	Severity Severity `json:"severity"`
@@ -33,8 +30,8 @@ type Finding struct {
 
 // Remedy is a change that answers a finding.
 type Remedy struct {
-	Label  string `json:"label"`
-	Change Change `json:"change"`
+	Label string `json:"label"`
+	Edit  Edit   `json:"edit"`
 }
 
 func found(severity Severity, block Block, reason string, remedies ...Remedy) Finding {
@@ -51,14 +48,14 @@ const (
 	plentySpare    = 5 * 60 // seconds left over that are worth a word
 )
 
-// findings holds a plan against everything that a coach would want to know. The error is that of the context.
-func findings(ctx context.Context, d Document, p Plan, list []laid, in Inputs) ([]Finding, error) {
+// findings holds a plan against everything that a coach would want to know. It returns ctx.Err() when cancelled.
+func findings(ctx context.Context, d Document, p Plan, list []preparedBlock, in Inputs) ([]Finding, error) {
 	all := []Finding{}
 	all = append(all, missing(d, in)...)
 	all = append(all, overrun(d, p)...)
 	for i, l := range list {
-		s := p.Stretches[i]
-		all = append(all, l.gone(d)...)
+		s := p.Blocks[i]
+		all = append(all, l.missing(d)...)
 		if !l.drilled {
 			continue
 		}
@@ -99,7 +96,7 @@ func overrun(d Document, p Plan) []Finding {
 	if len(d.Blocks) == 0 {
 		return nil
 	}
-	fit := Remedy{Label: "Fit all blocks to the booking", Change: Change{Kind: Fitted}}
+	fit := Remedy{Label: "Fit all blocks to the booking", Edit: Edit{Kind: FitBlocks}}
 	if p.Over == 0 {
 		if p.Spare >= plentySpare {
 			return []Finding{found(Note, Block{}, fmt.Sprintf("%s of the booking is not planned yet.", units.Clock(p.Spare)), fit)}
@@ -108,14 +105,14 @@ func overrun(d Document, p Plan) []Finding {
 	}
 	remedies := []Remedy{fit}
 	if minutes := math.Ceil(p.Planned / 60); minutes <= longestBooking {
-		remedies = append(remedies, Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(minutes, 0)), Change: Change{Kind: Booked, Minutes: minutes}})
+		remedies = append(remedies, Remedy{Label: fmt.Sprintf("Book %s min", units.Decimal(minutes, 0)), Edit: Edit{Kind: SetBooking, Minutes: minutes}})
 	}
 	return []Finding{found(Problem, Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), remedies...)}
 }
 
-// gone says that a drill is no longer there, or that nobody is in a block.
-func (l laid) gone(d Document) []Finding {
-	takeOut := Remedy{Label: "Take it out", Change: Change{Kind: TookOut, Block: l.block.ID}}
+// missing says that a drill is no longer there, or that nobody is in a block.
+func (l preparedBlock) missing(d Document) []Finding {
+	takeOut := Remedy{Label: "Take it out", Edit: Edit{Kind: RemoveBlock, Block: l.block.ID}}
 	switch {
 	case l.block.Kind.drilled() && !l.drilled && len(l.people) > 0:
 		return []Finding{found(Problem, l.block, l.block.Title+": this drill is no longer there. Choose another one.", takeOut)}
@@ -126,7 +123,7 @@ func (l laid) gone(d Document) []Finding {
 }
 
 // tooLong says that a drill needs more time than it has.
-func (l laid) tooLong(s Stretch, in Inputs) []Finding {
+func (l preparedBlock) tooLong(s ScheduledBlock, in Inputs) []Finding {
 	if s.Over < 1 {
 		return nil
 	}
@@ -134,16 +131,16 @@ func (l laid) tooLong(s Stretch, in Inputs) []Finding {
 	minutes := math.Ceil((block.Seconds()+s.Over)/30) / 2
 	f := found(Warning, block, fmt.Sprintf("%s needs %s and has %s: %s over.", block.Title, units.Clock(block.Seconds()+s.Over), units.Clock(block.Seconds()), units.Clock(s.Over)))
 	if turns := l.turnsIn(in); turns > 0 {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Change: Change{Kind: SetTurns, Block: block.ID, Turns: turns}})
+		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: Edit{Kind: SetTurns, Block: block.ID, Turns: turns}})
 	}
 	if minutes <= longestBlock {
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Change: Change{Kind: Stretched, Block: block.ID, Minutes: minutes}})
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Edit: Edit{Kind: Resize, Block: block.ID, Minutes: minutes}})
 	}
 	return []Finding{f}
 }
 
 // waiting says that somebody stands too long between two turns.
-func (l laid) waiting(d Document, s Stretch, in Inputs) []Finding {
+func (l preparedBlock) waiting(d Document, s ScheduledBlock, in Inputs) []Finding {
 	if len(l.people) < 2 || s.Load.Waiting <= in.Settings.Wait {
 		return nil
 	}
@@ -155,20 +152,20 @@ func (l laid) waiting(d Document, s Stretch, in Inputs) []Finding {
 		l.block.Title, units.Decimal(s.Load.Waiting, 0), units.Decimal(s.Load.Rest, 1), units.Count(s.Load.Largest, "player", "players")))
 	const mostLines = 4
 	if lines := l.document.Split(len(l.people), in.Settings); lines > s.Load.Lines && lines <= min(mostLines, len(l.people)) && !d.Space.Half && l.form() == nil {
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Change: Change{Kind: SetLines, Block: l.block.ID, Lines: lines}})
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Edit: Edit{Kind: SetLines, Block: l.block.ID, Lines: lines}})
 	}
 	if l.block.OnDeck == "" {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Give the waiting a task", Change: Change{Kind: Deck, Block: l.block.ID, Text: "Shadow the stroke behind the line, feet never still"}})
+		f.Remedies = append(f.Remedies, Remedy{Label: "Give the waiting a task", Edit: Edit{Kind: SetOnDeck, Block: l.block.ID, Text: "Shadow the stroke behind the line, feet never still"}})
 	}
 	return []Finding{f}
 }
 
 // spacing says that a drill does not go with half a court, or that its line stands in the way of volleys.
-func (l laid) spacing(d Document) []Finding {
+func (l preparedBlock) spacing(d Document) []Finding {
 	var all []Finding
 	if d.Space.Half && !l.document.Narrow() {
 		all = append(all, found(Warning, l.block, l.block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose another drill.",
-			Remedy{Label: "Take the whole court", Change: Change{Kind: Where, Space: &drill.Space{Courts: d.Space.Courts}}}))
+			Remedy{Label: "Take the whole court", Edit: Edit{Kind: SetSpace, Space: &drill.Space{Courts: d.Space.Courts}}}))
 	}
 	if side := l.document.FacesVolleys(); side != "" && len(l.people) > 2 {
 		all = append(all, found(Warning, l.block, l.block.Title+": "+side+" Let the line wait behind the player's baseline."))
@@ -177,7 +174,7 @@ func (l laid) spacing(d Document) []Finding {
 }
 
 // emptied says that a drill feeds more than the coach's baskets hold.
-func (l laid) emptied(s Stretch, in Inputs) []Finding {
+func (l preparedBlock) emptied(s ScheduledBlock, in Inputs) []Finding {
 	has := in.Settings.Basket * in.Settings.Baskets
 	if s.Load.Balls <= has || !l.fromABasket() {
 		return nil
@@ -185,13 +182,13 @@ func (l laid) emptied(s Stretch, in Inputs) []Finding {
 	f := found(Note, l.block, fmt.Sprintf("%s feeds %d balls, and the baskets hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
 		l.block.Title, s.Load.Balls, has, units.Count((s.Load.Balls-1)/has, "time", "times")))
 	if turns := has * s.Load.Turns / s.Load.Balls; turns > 0 {
-		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Change: Change{Kind: SetTurns, Block: l.block.ID, Turns: turns}})
+		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: Edit{Kind: SetTurns, Block: l.block.ID, Turns: turns}})
 	}
 	return []Finding{f}
 }
 
 // bodyFindings holds the plan against what a student's body may be given in one lesson.
-func bodyFindings(person Person, p Plan, list []laid) []Finding {
+func bodyFindings(person Person, p Plan, list []preparedBlock) []Finding {
 	var all []Finding
 	profile := person.Profile
 	if profile.Hurts != "" {
@@ -211,13 +208,13 @@ func bodyFindings(person Person, p Plan, list []laid) []Finding {
 		return map[student.LimitOf]int{student.Overheads: b.Overheads, student.Serves: b.Serves, student.Balls: b.Balls}[limit.Of]
 	}
 	planned := of(budget)
-	if planned <= limit.Most {
+	if planned <= limit.Max {
 		return all
 	}
-	f := found(Warning, Block{}, fmt.Sprintf("%s: %d %s planned, and the limit is %d.", profile.Name, planned, limit.Of, limit.Most))
+	f := found(Warning, Block{}, fmt.Sprintf("%s: %d %s planned, and the limit is %d.", profile.Name, planned, limit.Of, limit.Max))
 	// Fewer turns where most of it comes from.
 	most, at := 0, -1
-	for i, s := range p.Stretches {
+	for i, s := range p.Blocks {
 		if s.Load == nil {
 			continue
 		}
@@ -226,12 +223,12 @@ func bodyFindings(person Person, p Plan, list []laid) []Finding {
 		}
 	}
 	if at >= 0 {
-		turns := p.Stretches[at].Load.Turns
-		if fewer := (most - (planned - limit.Most)) * turns / most; fewer > 0 {
+		turns := p.Blocks[at].Load.Turns
+		if fewer := (most - (planned - limit.Max)) * turns / most; fewer > 0 {
 			f.Block = list[at].block.ID
-			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s each", list[at].block.Title, units.Count(fewer, "turn", "turns")), Change: Change{Kind: SetTurns, Block: f.Block, Turns: fewer}})
+			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s each", list[at].block.Title, units.Count(fewer, "turn", "turns")), Edit: Edit{Kind: SetTurns, Block: f.Block, Turns: fewer}})
 		} else {
-			f.Remedies = append(f.Remedies, Remedy{Label: "Take out " + list[at].block.Title, Change: Change{Kind: TookOut, Block: list[at].block.ID}})
+			f.Remedies = append(f.Remedies, Remedy{Label: "Take out " + list[at].block.Title, Edit: Edit{Kind: RemoveBlock, Block: list[at].block.ID}})
 		}
 	}
 	return append(all, f)

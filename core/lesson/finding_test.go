@@ -25,9 +25,9 @@ func builtIn(t require.TestingT, name string, in lesson.Inputs) drill.Stored {
 	return drill.Stored{}
 }
 
-func about(findings []lesson.Finding, words string) (lesson.Finding, bool) {
+func about(findings []lesson.Finding, phrase string) (lesson.Finding, bool) {
 	for _, f := range findings {
-		if strings.Contains(f.Reason, words) {
+		if strings.Contains(f.Reason, phrase) {
 			return f, true
 		}
 	}
@@ -108,7 +108,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			in.Rates = map[string]map[string]odds.Rate{coin.ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
 		{"a limit", func(_ *lesson.Document, in *lesson.Inputs) {
-			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 150}
+			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 150}
 		}, "Ben: 172 balls planned, and the limit is 150", 0},
 		{"a student who is archived", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Archived = true }, "Ada is archived", -1},
 		{"a student who was erased", func(_ *lesson.Document, in *lesson.Inputs) { in.People = in.People[:1] }, "1 student of this lesson was erased", -1},
@@ -119,17 +119,17 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d, in := hour()
-			_, before := about(lay(t, d, in).Findings, c.says)
+			_, before := about(schedule(t, d, in).Findings, c.says)
 			require.False(t, before, "it is not there without a reason")
 			c.change(&d, &in)
-			f, is := about(lay(t, d, in).Findings, c.says)
-			require.True(t, is, fmt.Sprint(lay(t, d, in).Findings))
+			f, is := about(schedule(t, d, in).Findings, c.says)
+			require.True(t, is, fmt.Sprint(schedule(t, d, in).Findings))
 			if c.remedy < 0 {
 				require.Empty(t, f.Remedies)
 				return
 			}
-			mended := apply(t, d, f.Remedies[c.remedy].Change, in)
-			again, still := about(lay(t, mended.Document, in).Findings, c.says)
+			mended := apply(t, d, f.Remedies[c.remedy].Edit, in)
+			again, still := about(schedule(t, mended.Document, in).Findings, c.says)
 			require.False(t, still && again.Block == f.Block, "after %q: %s", f.Remedies[c.remedy].Label, again.Reason)
 		})
 	}
@@ -138,12 +138,12 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 func TestATaskForTheWaitingMakesItANote(t *testing.T) {
 	d, in := crowd(6)
 	in.Settings.Wait = 30
-	f, is := about(lay(t, d, in).Findings, "Coin: everybody waits")
+	f, is := about(schedule(t, d, in).Findings, "Coin: everybody waits")
 	require.True(t, is)
 	require.Equal(t, lesson.Warning, f.Severity)
 	task := f.Remedies[len(f.Remedies)-1]
-	mended := apply(t, d, task.Change, in).Document
-	f, _ = about(lay(t, mended, in).Findings, "Coin: everybody waits")
+	mended := apply(t, d, task.Edit, in).Document
+	f, _ = about(schedule(t, mended, in).Findings, "Coin: everybody waits")
 	require.Equal(t, lesson.Note, f.Severity)
 }
 
@@ -155,7 +155,7 @@ func TestCautionsApplyAndSayTheyAreNoAdvice(t *testing.T) {
 	banded := stored.Document
 	banded.Equipment = append(banded.Equipment, "2 elastic bands")
 	in.Drills[stored.ID] = banded
-	all := lay(t, d, in).Cautions
+	all := schedule(t, d, in).Cautions
 	for _, want := range []string{"turn and cross over", "growing shoulders", "Elastic resistance"} {
 		require.Contains(t, strings.Join(all, "\n"), want)
 	}
@@ -167,5 +167,5 @@ func TestCautionsApplyAndSayTheyAreNoAdvice(t *testing.T) {
 	}
 	d, in = hour()
 	d.Blocks[2].Drill = builtIn(t, "Round the Bollards", in).ID
-	require.Contains(t, strings.Join(lay(t, d, in).Cautions, "\n"), "Eye protection")
+	require.Contains(t, strings.Join(schedule(t, d, in).Cautions, "\n"), "Eye protection")
 }

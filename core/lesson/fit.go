@@ -6,11 +6,11 @@ import (
 	"slices"
 )
 
-// Part is one stretch of time to be fitted, in minutes.
+// Part is a length of time to be fitted, in minutes.
 type Part struct {
 	Wanted float64 // more than nothing
-	Least  float64
-	Most   float64
+	Min    float64
+	Max    float64
 	Weight float64 // how much it matters, more than nothing
 	Step   float64 // it comes only in multiples of this; 0 for any length
 }
@@ -22,8 +22,8 @@ type Fitting struct {
 	Best    bool    // no other choice of whole steps is better; else the search was cut off
 }
 
-// mostNodes bounds the search for whole steps.
-const mostNodes = 20_000
+// maxNodes bounds the search for whole steps.
+const maxNodes = 20_000
 
 // wasted is what a spare minute costs where a part of any length could have taken it: more than any part
 // costs by growing.
@@ -42,22 +42,22 @@ func Fit(ctx context.Context, total float64, parts []Part) (Fitting, bool, error
 	loose := false
 	for i, p := range open {
 		if p.Step > 0 {
-			open[i].Least, open[i].Most = roundUp(p.Least, p.Step), roundDown(p.Most, p.Step)
-			if open[i].Least > open[i].Most+exact {
+			open[i].Min, open[i].Max = roundUp(p.Min, p.Step), roundDown(p.Max, p.Step)
+			if open[i].Min > open[i].Max+exact {
 				return Fitting{}, false, nil // no whole step lies between its least and its most
 			}
-		} else if p.Most-p.Least > exact {
+		} else if p.Max-p.Min > exact {
 			loose = true
 		}
 	}
 	least := 0.0
 	for _, p := range open {
-		least += p.Least
+		least += p.Min
 	}
 	if least > total+exact {
 		return Fitting{}, false, nil
 	}
-	s := search{ctx: ctx, total: total, stepped: !loose, best: math.Inf(1), left: mostNodes}
+	s := search{ctx: ctx, total: total, stepped: !loose, best: math.Inf(1), left: maxNodes}
 	s.branch(open)
 	if err := ctx.Err(); err != nil {
 		return Fitting{}, false, err
@@ -115,10 +115,10 @@ func (s *search) branch(parts []Part) {
 	}
 	step := parts[at].Step
 	down, up := slices.Clone(parts), slices.Clone(parts)
-	down[at].Most = math.Floor(minutes[at]/step) * step
-	up[at].Least = down[at].Most + step
+	down[at].Max = math.Floor(minutes[at]/step) * step
+	up[at].Min = down[at].Max + step
 	first, second := down, up
-	if minutes[at]-down[at].Most > step/2 {
+	if minutes[at]-down[at].Max > step/2 {
 		first, second = up, down
 	}
 	s.branch(first)
@@ -130,10 +130,10 @@ func (s *search) branch(parts []Part) {
 func (s *search) relaxed(parts []Part) (minutes []float64, cost float64, ok bool) {
 	least, most := 0.0, 0.0
 	for _, p := range parts {
-		if p.Least > p.Most+exact {
+		if p.Min > p.Max+exact {
 			return nil, 0, false
 		}
-		least, most = least+p.Least, most+p.Most
+		least, most = least+p.Min, most+p.Max
 	}
 	if least > s.total+1e-7 {
 		return nil, 0, false
@@ -145,7 +145,7 @@ func (s *search) relaxed(parts []Part) (minutes []float64, cost float64, ok bool
 		return 0
 	}
 	length := func(p Part, lambda float64) float64 {
-		return math.Max(p.Least, math.Min(p.Wanted*(1+lambda/p.Weight), p.Most))
+		return math.Max(p.Min, math.Min(p.Wanted*(1+lambda/p.Weight), p.Max))
 	}
 	sum := func(lambda float64) float64 {
 		all := spare(lambda)

@@ -28,7 +28,7 @@ func TestFitAsTheReferenceHasIt(t *testing.T) {
 	for _, c := range file.Cases {
 		var parts []lesson.Part
 		for i := range c.Ideal {
-			parts = append(parts, lesson.Part{Wanted: c.Ideal[i], Least: c.Min[i], Most: c.Max[i], Weight: c.Weight[i]})
+			parts = append(parts, lesson.Part{Wanted: c.Ideal[i], Min: c.Min[i], Max: c.Max[i], Weight: c.Weight[i]})
 		}
 		f, ok, err := lesson.Fit(t.Context(), c.Total, parts)
 		require.NoError(t, err)
@@ -44,7 +44,7 @@ func anyParts(t *rapid.T, steps []float64) []lesson.Part {
 	for i := range parts {
 		wanted := rapid.Float64Range(2, 20).Draw(t, "wanted")
 		parts[i] = lesson.Part{
-			Wanted: wanted, Least: wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"), Most: wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
+			Wanted: wanted, Min: wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"), Max: wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
 			Weight: rapid.Float64Range(0.5, 4).Draw(t, "weight"), Step: rapid.SampledFrom(steps).Draw(t, "step"),
 		}
 	}
@@ -58,7 +58,7 @@ func cost(parts []lesson.Part, minutes []float64, total float64) float64 {
 	for i, p := range parts {
 		sum += p.Weight * (minutes[i] - p.Wanted) * (minutes[i] - p.Wanted) / p.Wanted
 		total -= minutes[i]
-		loose = loose || p.Step == 0 && p.Most-p.Least > 1e-9
+		loose = loose || p.Step == 0 && p.Max-p.Min > 1e-9
 	}
 	if loose {
 		return sum + 1e4*math.Max(0, total)
@@ -92,9 +92,9 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 				try(i+1, append(fixed, p))
 				return
 			}
-			for k := math.Ceil(p.Least/p.Step - 1e-9); k*p.Step <= p.Most+1e-9; k++ {
+			for k := math.Ceil(p.Min/p.Step - 1e-9); k*p.Step <= p.Max+1e-9; k++ {
 				one := p
-				one.Least, one.Most, one.Step = k*p.Step, k*p.Step, 0
+				one.Min, one.Max, one.Step = k*p.Step, k*p.Step, 0
 				try(i+1, append(fixed[:i:i], one))
 			}
 		}
@@ -107,8 +107,8 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 		require.InEpsilon(t, 1+best, 1+cost(parts, f.Minutes, total), 1e-5)
 		sum := f.Spare
 		for i, m := range f.Minutes {
-			require.GreaterOrEqual(t, m, parts[i].Least-1e-6)
-			require.LessOrEqual(t, m, parts[i].Most+1e-6)
+			require.GreaterOrEqual(t, m, parts[i].Min-1e-6)
+			require.LessOrEqual(t, m, parts[i].Max+1e-6)
 			if step := parts[i].Step; step > 0 {
 				require.InDelta(t, 0, math.Remainder(m, step), 1e-6)
 			}
@@ -119,13 +119,13 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 }
 
 func TestFitSaysWhatCannotBe(t *testing.T) {
-	_, ok, err := lesson.Fit(t.Context(), 10, []lesson.Part{{Wanted: 8, Least: 6, Most: 10, Weight: 1}, {Wanted: 8, Least: 6, Most: 10, Weight: 1}})
+	_, ok, err := lesson.Fit(t.Context(), 10, []lesson.Part{{Wanted: 8, Min: 6, Max: 10, Weight: 1}, {Wanted: 8, Min: 6, Max: 10, Weight: 1}})
 	require.NoError(t, err)
 	require.False(t, ok)
-	_, ok, err = lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Least: 4.5, Most: 5.5, Weight: 1, Step: 4}})
+	_, ok, err = lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Min: 4.5, Max: 5.5, Weight: 1, Step: 4}})
 	require.NoError(t, err)
 	require.False(t, ok)
-	f, ok, err := lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Least: 4, Most: 10, Weight: 1}})
+	f, ok, err := lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Min: 4, Max: 10, Weight: 1}})
 	require.NoError(t, err)
 	require.True(t, ok)
 	require.InDelta(t, 50, f.Spare, 1e-6)
@@ -136,7 +136,7 @@ func BenchmarkFit12Steps(b *testing.B) {
 	var parts []lesson.Part
 	for i := range 12 {
 		wanted := 3 + float64(i*7%11)
-		parts = append(parts, lesson.Part{Wanted: wanted, Least: wanted / 2, Most: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
+		parts = append(parts, lesson.Part{Wanted: wanted, Min: wanted / 2, Max: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
 	}
 	for b.Loop() {
 		if _, _, err := lesson.Fit(b.Context(), 77, parts); err != nil {

@@ -17,12 +17,12 @@ const unlikely = 0.5
 
 // goals says whose goal will rather not be met with the balls of the block, and which would be. Goals in
 // points and rallies are left alone: what they take is not planned ball by ball.
-func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error) {
+func (l preparedBlock) goals(ctx context.Context, s ScheduledBlock, in Inputs) ([]Finding, error) {
 	if in.Rates == nil {
 		return nil, nil
 	}
 	f := found(Warning, l.block, "")
-	said := map[string][]string{} // names and chances by goal
+	phrases := map[string][]string{} // names and chances by goal
 	var order []string
 	for _, person := range l.people {
 		rate := in.Rates[l.block.Drill][person.ID]
@@ -39,10 +39,10 @@ func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error
 			continue
 		}
 		goal := q.Goal.String()
-		if said[goal] == nil {
+		if phrases[goal] == nil {
 			order = append(order, goal)
 		}
-		said[goal] = append(said[goal], person.Profile.Name+" "+odds.Times(chance))
+		phrases[goal] = append(phrases[goal], person.Profile.Name+" "+odds.Times(chance))
 		fitted, err := q.Fit(ctx)
 		var wrong invalid.Fields
 		switch {
@@ -53,14 +53,14 @@ func (l laid) goals(ctx context.Context, s Stretch, in Inputs) ([]Finding, error
 		}
 		v := l.block.variant(person.ID)
 		v.Goal, v.Why = &fitted, "Met 4 times in 5 with the balls of this block."
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, fitted), Change: Change{Kind: Varied, Block: l.block.ID, Variant: &v}})
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, fitted), Edit: Edit{Kind: SetVariant, Block: l.block.ID, Variant: &v}})
 	}
 	if len(order) == 0 {
 		return nil, nil
 	}
 	f.Reason = fmt.Sprintf("%s, %s each:", l.block.Title, units.Count(s.Load.Each, "ball", "balls"))
 	for _, goal := range order {
-		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(said[goal], ", "))
+		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(phrases[goal], ", "))
 	}
 	return []Finding{f}, nil
 }

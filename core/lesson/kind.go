@@ -17,11 +17,6 @@ const (
 	Talk      Kind = "closing talk"
 )
 
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any {
-	return []any{Body, Ball, Technique, Drill, Points, Game, Serving, Break, CoolDown, Talk}
-}
-
 // drilled says whether a block of the kind has a drill.
 func (k Kind) drilled() bool { return k == Drill || k == Points }
 
@@ -49,16 +44,13 @@ func (k Kind) usual() (least, most float64, weight int) {
 	return 0.5, 1.8, 2
 }
 
-// StepWord is what lengths a block comes in.
-type StepWord string
+// LengthStep is what lengths a block comes in.
+type LengthStep string
 
-// The steps. No word means any length.
+// The steps. The zero value is any length.
 const (
-	AnyLength      StepWord = "any length"
-	WholeMinutes   StepWord = "whole minutes"
-	EvenMinutes    StepWord = "even minutes"
-	WholeRotations StepWord = "whole rotations"
+	AnyLength      LengthStep = "any length"
+	WholeMinutes   LengthStep = "whole minutes"
+	EvenMinutes    LengthStep = "even minutes"
+	WholeRotations LengthStep = "whole rotations"
 )
-
-// Enum lists the steps for the schema.
-func (StepWord) Enum() []any { return []any{AnyLength, WholeMinutes, EvenMinutes, WholeRotations} }

@@ -1,4 +1,4 @@
-// Package lesson fits a lesson to its minutes, lays it on the clock, says what fits, and writes the run sheet.
+// Package lesson fits a lesson to its minutes, schedules it, says what fits, and writes the run sheet.
 package lesson
 
 import (
@@ -11,8 +11,8 @@ import (
 	"hodometer/core/rotation"
 )
 
-// Version is the version of the document that this code reads and writes.
-const Version = 2
+// FormatVersion is the version of the document's format that this code reads and writes.
+const FormatVersion = 3
 
 // MaxBlocks is how many blocks a lesson can have.
 const MaxBlocks = 20
@@ -26,10 +26,10 @@ const (
 // Call is something to say at a minute of its block.
 type Call struct {
 	Minute float64 `json:"minute" minimum:"0" maximum:"240" description:"Minutes after the block begins"`
-	Say    string  `json:"say" minLength:"1" maxLength:"200"`
+	Text   string  `json:"text" minLength:"1" maxLength:"200"`
 }
 
-// Block is one stretch of a lesson.
+// Block is one part of a lesson.
 type Block struct {
 	ID       string         `json:"id" format:"uuid"`
 	Kind     Kind           `json:"kind"`
@@ -38,34 +38,34 @@ type Block struct {
 	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill"`
 	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
-	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; no number means one"`
+	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
 	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
 	Calls    []Call         `json:"calls" maxItems:"30"`
 	Rotation *rotation.Form `json:"rotation,omitempty" description:"How the group changes places"`
 
-	Wanted float64  `json:"wanted,omitempty" minimum:"0" maximum:"240" description:"Minutes it should have; no number means what it has"`
-	Least  float64  `json:"least,omitempty" minimum:"0" maximum:"240" description:"Fewest minutes that make sense; no number means what is usual for its kind"`
-	Most   float64  `json:"most,omitempty" minimum:"0" maximum:"240"`
-	Step   StepWord `json:"step,omitempty" description:"What lengths it comes in"`
-	Weight int      `json:"weight,omitempty" minimum:"0" maximum:"5" description:"How much its minutes matter, 1 to 5; no number means what is usual for its kind"`
-	Pinned bool     `json:"pinned,omitempty" description:"Fitting leaves it as it is"`
+	Wanted float64    `json:"wanted,omitempty" minimum:"0" maximum:"240" description:"Minutes it should have; 0: what it has"`
+	Min    float64    `json:"min,omitempty" minimum:"0" maximum:"240" description:"Fewest minutes that make sense; 0: what is usual for its kind"`
+	Max    float64    `json:"max,omitempty" minimum:"0" maximum:"240"`
+	Step   LengthStep `json:"step,omitempty" description:"What lengths it comes in"`
+	Weight int        `json:"weight,omitempty" minimum:"0" maximum:"5" description:"How much its minutes matter, 1 to 5; 0: what is usual for its kind"`
+	Pinned bool       `json:"pinned,omitempty" description:"Fitting leaves it as it is"`
 
-	People    []string  `json:"people,omitempty" maxItems:"12" description:"Who of the students is in it; nobody means all"`
+	People    []string  `json:"people,omitempty" maxItems:"12" description:"Who of the students is in it; empty: all"`
 	Continues string    `json:"continues,omitempty" format:"uuid" description:"The block it goes on from after somebody came or left: balls are counted on"`
 	Variants  []Variant `json:"variants,omitempty" maxItems:"12" description:"What is different for single students"`
 }
 
 // Document is a lesson.
 type Document struct {
-	Version  int         `json:"version" minimum:"2" maximum:"2"`
-	Title    string      `json:"title" minLength:"1" maxLength:"80"`
-	Date     string      `json:"date" format:"date" description:"Year-month-day"`
-	Start    string      `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
-	Minutes  int         `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
-	Students []string    `json:"students" minItems:"1" maxItems:"12"`
-	Space    drill.Space `json:"space" description:"The courts there are"`
-	Blocks   []Block     `json:"blocks" maxItems:"20"`
-	Note     string      `json:"note" maxLength:"2000"`
+	FormatVersion int         `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
+	Title         string      `json:"title" minLength:"1" maxLength:"80"`
+	Date          string      `json:"date" format:"date" description:"Year-month-day"`
+	Start         string      `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
+	Minutes       int         `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
+	Students      []string    `json:"students" minItems:"1" maxItems:"12"`
+	Space         drill.Space `json:"space" description:"The courts there are"`
+	Blocks        []Block     `json:"blocks" maxItems:"20"`
+	Note          string      `json:"note" maxLength:"2000"`
 }
 
 // Check says what is wrong with a lesson beyond its shape.
@@ -119,7 +119,7 @@ func (b Block) check() error {
 		wrong.Under("rotation", b.Rotation.Check())
 	}
 	if least, most := b.bounds(); least > most {
-		wrong.Add("least", "the least, %g min, is more than the most, %g min", least, most)
+		wrong.Add("min", "the least, %g min, is more than the most, %g min", least, most)
 	}
 	if b.Step == WholeRotations && b.Rotation == nil {
 		wrong.Add("step", "without a rotation there are no whole rotations")

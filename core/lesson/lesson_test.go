@@ -24,11 +24,11 @@ var coin = drill.Library()[0]
 // hour is an hour for two: 8 + 10 + 10 + 5 + 10 + 5 = 48 minutes, so that 12 are to spare.
 func hour() (lesson.Document, lesson.Inputs) {
 	d := lesson.Document{
-		Version: 2, Title: "Tuesday pair", Date: "2026-03-10", Start: "16:45", Minutes: 60, Students: []string{"ada", "ben"},
+		FormatVersion: 2, Title: "Tuesday pair", Date: "2026-03-10", Start: "16:45", Minutes: 60, Students: []string{"ada", "ben"},
 		Blocks: []lesson.Block{
 			{ID: "1", Kind: lesson.Body, Title: "Body warm-up", Minutes: 8, Effort: 3},
 			{ID: "2", Kind: lesson.Ball, Title: "Ball warm-up", Minutes: 10, Effort: 4, Rotation: &rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}}},
-				Calls: []lesson.Call{{Minute: 0, Say: "Forehand volleys"}, {Minute: 2, Say: "Backhand volleys"}}},
+				Calls: []lesson.Call{{Minute: 0, Text: "Forehand volleys"}, {Minute: 2, Text: "Backhand volleys"}}},
 			{ID: "3", Kind: lesson.Drill, Title: "Coin", Minutes: 10, Effort: 6, Drill: coin.ID},
 			{ID: "4", Kind: lesson.Break, Title: "Water", Minutes: 5},
 			{ID: "5", Kind: lesson.Drill, Title: "Coin again", Minutes: 10, Effort: 7, Drill: coin.ID, Turns: 8},
@@ -46,15 +46,15 @@ func hour() (lesson.Document, lesson.Inputs) {
 	return d, in
 }
 
-func lay(t require.TestingT, d lesson.Document, in lesson.Inputs) lesson.Plan {
-	p, err := lesson.Lay(context.Background(), d, in)
+func schedule(t require.TestingT, d lesson.Document, in lesson.Inputs) lesson.Plan {
+	p, err := lesson.Schedule(context.Background(), d, in)
 	require.NoError(t, err)
 	return p
 }
 
 func TestLayByHand(t *testing.T) {
 	d, in := hour()
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	// 48 minutes planned of 60 booked.
 	require.InDelta(t, 2880, p.Planned, 1e-9)
 	require.InDelta(t, 720, p.Spare, 1e-9)
@@ -65,7 +65,7 @@ func TestLayByHand(t *testing.T) {
 
 	// Coin, two players, four turns: 60 s set-up, 312 s feeding, 40 s picking up 48 balls, and 20 s to
 	// walk over: 432 s of 600 s, 168 s to spare.
-	first := p.Stretches[2]
+	first := p.Blocks[2]
 	require.InDelta(t, 80, first.SetUp, 1e-9)
 	require.InDelta(t, 312, first.Work, 1e-9)
 	require.InDelta(t, 40, first.PickUp, 1e-9)
@@ -74,7 +74,7 @@ func TestLayByHand(t *testing.T) {
 
 	// Eight turns of the same drill: its five pieces stand already, which saves 5 × 5 s of the 60 s of set-up.
 	// 20 + 35 + 624 + 80 = 759 s, 159 s over. A turn for both takes 88 s, so that the 545 s left hold 6 of them.
-	second := p.Stretches[4]
+	second := p.Blocks[4]
 	require.InDelta(t, 159, second.Over, 1e-9)
 	require.Equal(t, "8 turns each, 96 balls: 2:39 over; 6 turns would fit", second.Fits)
 	require.Equal(t, []lesson.Piece{{Count: 1, Name: "basket"}, {Count: 4, Name: "flat markers"}}, second.Stays)
@@ -85,25 +85,25 @@ func TestLayByHand(t *testing.T) {
 }
 
 func clocks(p lesson.Plan) []string {
-	said := make([]string, len(p.Stretches))
-	for i, s := range p.Stretches {
-		said[i] = s.Clock
+	phrases := make([]string, len(p.Blocks))
+	for i, s := range p.Blocks {
+		phrases[i] = s.Clock
 	}
-	return said
+	return phrases
 }
 
 func TestOverrunIsSaidWithItsRemedy(t *testing.T) {
 	d, in := hour()
 	d.Minutes = 45
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	require.InDelta(t, 180, p.Over, 1e-9)
 	require.InDelta(t, 180+159, p.Late, 1e-9)
 	require.Equal(t, lesson.Problem, p.Findings[0].Severity)
 	require.Equal(t, "The blocks take 48:00 and the booking is 45 min: 3:00 over.", p.Findings[0].Reason)
 	require.Equal(t, "Fit all blocks to the booking", p.Findings[0].Remedies[0].Label)
 	require.Equal(t, []lesson.Remedy{
-		{Label: "Play 6 turns each", Change: lesson.Change{Kind: lesson.SetTurns, Block: "5", Turns: 6}},
-		{Label: "Give it 13 min", Change: lesson.Change{Kind: lesson.Stretched, Block: "5", Minutes: 13}},
+		{Label: "Play 6 turns each", Edit: lesson.Edit{Kind: lesson.SetTurns, Block: "5", Turns: 6}},
+		{Label: "Give it 13 min", Edit: lesson.Edit{Kind: lesson.Resize, Block: "5", Minutes: 13}},
 	}, p.Findings[1].Remedies)
 }
 
@@ -113,14 +113,14 @@ func TestEveryRemedyOfADrillWorks(t *testing.T) {
 		d, in := hour()
 		d.Blocks[4].Minutes = float64(rapid.IntRange(1, 40).Draw(t, "half minutes")) / 2
 		d.Blocks[4].Turns = rapid.IntRange(1, 100).Draw(t, "turns")
-		for _, f := range lay(t, d, in).Findings {
+		for _, f := range schedule(t, d, in).Findings {
 			for _, remedy := range f.Remedies {
 				if !strings.HasPrefix(f.Reason, "Coin again needs") {
 					continue
 				}
-				mended, err := d.Apply(t.Context(), remedy.Change, nil, in)
+				mended, err := d.Apply(t.Context(), remedy.Edit, nil, in)
 				require.NoError(t, err)
-				require.Less(t, lay(t, mended.Document, in).Stretches[4].Over, 1.0, remedy.Label)
+				require.Less(t, schedule(t, mended.Document, in).Blocks[4].Over, 1.0, remedy.Label)
 				tried++
 			}
 		}
@@ -138,30 +138,30 @@ func TestFindings(t *testing.T) {
 		{"no body warm-up", func(d *lesson.Document, _ *lesson.Inputs) { d.Blocks = d.Blocks[2:] }, "before any body warm-up"},
 		{"a sore wrist", func(_ *lesson.Document, in *lesson.Inputs) { in.People[0].Profile.Hurts = "sore wrist" }, "Pain means stop"},
 		{"too many balls for one body", func(_ *lesson.Document, in *lesson.Inputs) {
-			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Most: 50}
+			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 50}
 		}, "Ben: 172 balls planned, and the limit is 50" /* 72 fed, 100 in five minutes of volleys */},
 		{"much time left", func(*lesson.Document, *lesson.Inputs) {}, "12:00 of the booking is not planned"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d, in := hour()
 			c.change(&d, &in)
-			said := ""
-			for _, f := range lay(t, d, in).Findings {
-				said += f.Reason + "\n"
+			phrase := ""
+			for _, f := range schedule(t, d, in).Findings {
+				phrase += f.Reason + "\n"
 			}
-			require.Contains(t, said, c.says)
+			require.Contains(t, phrase, c.says)
 		})
 	}
 	d, in := hour()
-	in.People[0].Profile.Limit = &student.Limit{Of: student.Overheads, Most: 1}
-	for _, f := range lay(t, d, in).Findings {
+	in.People[0].Profile.Limit = &student.Limit{Of: student.Overheads, Max: 1}
+	for _, f := range schedule(t, d, in).Findings {
 		require.NotContains(t, f.Reason, "limit", "the drill has no overheads")
 	}
 }
 
 func TestRunSheet(t *testing.T) {
 	d, in := hour()
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	sheet := lesson.RunSheet(d, p, in)
 	at := func(second float64, kind lesson.CueKind) lesson.Cue {
 		for _, cue := range sheet {
@@ -173,7 +173,7 @@ func TestRunSheet(t *testing.T) {
 		return lesson.Cue{}
 	}
 	require.Equal(t, "Body warm-up", at(0, lesson.Begin).Text)
-	require.Equal(t, "Backhand volleys", at(8*60+120, lesson.Say).Text)
+	require.Equal(t, "Backhand volleys", at(8*60+120, lesson.CallOut).Text)
 	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "volleys"}, {Name: "Ben", Role: "feeds"}}, at(480, lesson.Swap).Roles)
 	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "feeds"}, {Name: "Ben", Role: "volleys"}}, at(540, lesson.Swap).Roles)
 	feed := at(18*60+80, lesson.Feed)
@@ -186,7 +186,7 @@ func TestRunSheet(t *testing.T) {
 	}
 	// Alone, the student pairs with the coach.
 	in.People, d.Students = in.People[:1], d.Students[:1]
-	sheet = lesson.RunSheet(d, lay(t, d, in), in)
+	sheet = lesson.RunSheet(d, schedule(t, d, in), in)
 	require.Equal(t, lesson.Role{Name: "Coach", Role: "feeds"}, at(480, lesson.Swap).Roles[1])
 }
 
@@ -205,14 +205,14 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = 10 }, "blocks.1.calls.1.minute"},
 		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Rotation.Every = 0 }, "blocks.1.rotation.every"},
 		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" }, "blocks.1.rotation.spots.0"},
-		{"least beyond most", func(d *lesson.Document) { d.Blocks[1].Least, d.Blocks[1].Most = 9, 8 }, "blocks.1.least"},
+		{"least beyond most", func(d *lesson.Document) { d.Blocks[1].Min, d.Blocks[1].Max = 9, 8 }, "blocks.1.min"},
 		{"whole rotations of nothing", func(d *lesson.Document) { d.Blocks[0].Step = lesson.WholeRotations }, "blocks.0.step"},
 		{"one block twice", func(d *lesson.Document) { d.Blocks[1].ID = "1" }, "blocks.1.id"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			d, in := hour()
 			c.change(&d)
-			_, err := lesson.Lay(context.Background(), d, in)
+			_, err := lesson.Schedule(context.Background(), d, in)
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.Equal(t, c.path, fields[0].Path)
@@ -231,7 +231,7 @@ func TestStartersAndDrillBlocksFit(t *testing.T) {
 		for i := range d.Blocks {
 			d.Blocks[i].ID = string(rune('a' + i))
 		}
-		for _, s := range lay(t, d, in).Stretches {
+		for _, s := range schedule(t, d, in).Blocks {
 			collecting := 0
 			for _, piece := range s.Goes {
 				collecting += piece.Count
@@ -261,7 +261,7 @@ func BenchmarkLay12Blocks(b *testing.B) {
 		d.Blocks = append(d.Blocks, block)
 	}
 	for b.Loop() {
-		p, err := lesson.Lay(context.Background(), d, in)
+		p, err := lesson.Schedule(context.Background(), d, in)
 		require.NoError(b, err)
 		lesson.RunSheet(d, p, in)
 	}

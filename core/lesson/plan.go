@@ -25,7 +25,7 @@ type Person struct {
 	Archived bool // out of the lists
 }
 
-// Inputs is what a lesson is laid out from, besides its own document.
+// Inputs is what a lesson is scheduled from, besides its own document.
 type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
 	People   []Person                  // in the order of the document; those that are gone are missing
@@ -38,7 +38,7 @@ type Inputs struct {
 }
 
 // Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
-// The error is that of the context.
+// It returns ctx.Err() when cancelled.
 func (in *Inputs) Measure(ctx context.Context) error {
 	in.Metres = make(map[string]float64, len(in.Drills))
 	for id, d := range in.Drills {
@@ -57,24 +57,24 @@ func (in *Inputs) Measure(ctx context.Context) error {
 
 // Plan is a lesson on the clock. All times are seconds from its start.
 type Plan struct {
-	Stretches  []Stretch       `json:"stretches"`
-	Milestones []Milestone     `json:"milestones" description:"One every five minutes"`
-	Booked     float64         `json:"booked" description:"Length of the booking"`
-	Planned    float64         `json:"planned" description:"Length of all blocks"`
-	Over       float64         `json:"over" description:"Planned beyond the booking; 0 where it fits"`
-	Spare      float64         `json:"spare" description:"Booked but not planned; 0 where there is none"`
-	Late       float64         `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
-	Balls      int             `json:"balls"`
-	Baskets    int             `json:"baskets" description:"Basketfuls fed"`
-	Findings   []Finding       `json:"findings"`
-	Cautions   []string        `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
-	Budgets    []Budget        `json:"budgets" description:"What comes to each student"`
-	Carry      []Piece         `json:"carry" description:"What to carry to the court"`
-	Metrics    []metric.Metric `json:"metrics"`
+	Blocks     []ScheduledBlock `json:"blocks"`
+	Milestones []Milestone      `json:"milestones" description:"One every five minutes"`
+	Booked     float64          `json:"booked" description:"Length of the booking"`
+	Planned    float64          `json:"planned" description:"Length of all blocks"`
+	Over       float64          `json:"over" description:"Planned beyond the booking; 0 where it fits"`
+	Spare      float64          `json:"spare" description:"Booked but not planned; 0 where there is none"`
+	Late       float64          `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
+	Balls      int              `json:"balls"`
+	Baskets    int              `json:"baskets" description:"Basketfuls fed"`
+	Findings   []Finding        `json:"findings"`
+	Cautions   []string         `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Budgets    []Budget         `json:"budgets" description:"What comes to each student"`
+	Carry      []Piece          `json:"carry" description:"What to carry to the court"`
+	Metrics    []metric.Metric  `json:"metrics"`
 }
 
-// Stretch is one block on the road.
-type Stretch struct {
+// ScheduledBlock is one block on the road.
+type ScheduledBlock struct {
 	Block  string            `json:"block" description:"Identifier of the block"`
 	Kind   Kind              `json:"kind"`
 	Title  string            `json:"title"`
@@ -109,10 +109,10 @@ type Milestone struct {
 // Milestones stand five minutes apart.
 const milestoneEvery = 5 * 60
 
-// Lay puts the blocks of a lesson on the clock one after the other, each with the minutes it was
+// Schedule puts the blocks of a lesson on the clock one after the other, each with the minutes it was
 // given, and compares these with what its drill needs: the change-over from the block before, set-up,
-// feeding and picking up. Its error is a list of fields, or that of the context.
-func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
+// feeding and picking up. It returns invalid.Fields, or ctx.Err() when cancelled.
+func Schedule(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	if err := d.Check(); err != nil {
 		return Plan{}, err
 	}
@@ -123,13 +123,13 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	clock := func(second float64) string {
 		return start.Add(time.Duration(second) * time.Second).Format("15:04")
 	}
-	p := Plan{Stretches: []Stretch{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
-	list := d.arranged(in)
+	p := Plan{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
+	list := d.prepared(in)
 	for _, l := range list {
 		if err := ctx.Err(); err != nil {
 			return Plan{}, err
 		}
-		s := l.lay(in)
+		s := l.schedule(in)
 		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.block.Seconds(), clock(p.Planned)
 		s.Length = units.Decimal(l.block.Minutes, 1) + " min"
 		p.Planned = s.End
@@ -138,7 +138,7 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 			p.Balls += s.Load.Balls
 			p.Baskets += s.Load.Baskets
 		}
-		p.Stretches = append(p.Stretches, s)
+		p.Blocks = append(p.Blocks, s)
 	}
 	off := p.Planned - p.Booked
 	if math.Abs(off) < 1 {
@@ -158,12 +158,12 @@ func Lay(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	return p, nil
 }
 
-// lay works out one block without its place on the clock.
-func (l laid) lay(in Inputs) Stretch {
+// schedule works out one block without its place on the clock.
+func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 	has, block := l.block.Seconds(), l.block
-	s := Stretch{
+	s := ScheduledBlock{
 		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.said, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
+		SetUp: math.Min(l.changeOver(), has), Group: l.groupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
 	}
 	if s.Stays == nil {
 		s.Stays = []Piece{}
@@ -207,11 +207,11 @@ func (l laid) lay(in Inputs) Stretch {
 func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
 
 // turnsIn is how many turns each player has time for in the block.
-func (l laid) turnsIn(in Inputs) int {
+func (l preparedBlock) turnsIn(in Inputs) int {
 	return l.document.TurnsIn(l.block.Seconds()-l.changeOver(), l.group, in.Settings)
 }
 
-func (l laid) fits(turns int, s Stretch, in Inputs) string {
+func (l preparedBlock) fits(turns int, s ScheduledBlock, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
 	if s.Over == 0 {
 		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, units.Count(s.Load.Balls, "ball", "balls"), units.Clock(s.Spare))
@@ -220,9 +220,9 @@ func (l laid) fits(turns int, s Stretch, in Inputs) string {
 		units.Clock(s.Over), units.Count(l.turnsIn(in), "turn", "turns"))
 }
 
-func (p Plan) metrics(d Document, list []laid, in Inputs) []metric.Metric {
+func (p Plan) metrics(d Document, list []preparedBlock, in Inputs) []metric.Metric {
 	var sums, balls, baskets []metric.Input
-	for _, s := range p.Stretches {
+	for _, s := range p.Blocks {
 		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
 		if s.Load == nil {
 			continue
@@ -241,7 +241,7 @@ func (p Plan) metrics(d Document, list []laid, in Inputs) []metric.Metric {
 	}
 	wait := 0.0
 	var waits []metric.Input
-	for _, s := range p.Stretches {
+	for _, s := range p.Blocks {
 		if s.Load != nil {
 			wait = math.Max(wait, s.Load.Waiting)
 			waits = append(waits, metric.Input{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
@@ -285,14 +285,14 @@ func (p Plan) running() []metric.Metric {
 }
 
 // expected are the metrics that count balls with the misses that are to be expected of these students.
-func (p Plan) expected(list []laid, in Inputs) []metric.Metric {
+func (p Plan) expected(list []preparedBlock, in Inputs) []metric.Metric {
 	if in.Rates == nil {
 		return nil
 	}
 	made, goals := 0.0, 0.0
 	var makes, needs []metric.Input
 	for i, l := range list {
-		block, load := l.block, p.Stretches[i].Load
+		block, load := l.block, p.Blocks[i].Load
 		if load == nil {
 			continue
 		}

@@ -24,10 +24,10 @@ import (
 func TestEquipmentThatMovesTakesTime(t *testing.T) {
 	d, in := hour()
 	d.Blocks[4].Drill = builtIn(t, "Metronome", in).ID
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	// Coin leaves 1 basket and 4 flat markers; Metronome wants a machine, 2 baskets and 2 cones: the markers are
 	// collected in 4 × 5 s.
-	second := p.Stretches[4]
+	second := p.Blocks[4]
 	require.Equal(t, []lesson.Piece{{Count: 4, Name: "flat markers"}}, second.Goes)
 	require.Contains(t, fmt.Sprint(second.Comes), "1 ball machine")
 	require.InDelta(t, 20+20+120, second.SetUp, 1e-9, "walking over, collecting, setting up")
@@ -50,7 +50,7 @@ func TestEquipmentThatMovesTakesTime(t *testing.T) {
 func TestBudgetsByHand(t *testing.T) {
 	d, in := hour()
 	require.NoError(t, in.Measure(t.Context()))
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	ada := p.Budgets[0]
 	// 24 + 48 balls fed, and five minutes of volleys, a ball every three seconds.
 	require.Equal(t, 24+48+100, ada.Balls)
@@ -70,9 +70,9 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 	}}
 	d.Blocks[1].OnDeck = "skip behind the fence"
 	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &odds.Goal{Kind: odds.Total, Count: 8}}}
-	said := ""
-	for _, cue := range lesson.RunSheet(d, lay(t, d, in), in) {
-		said += fmt.Sprintf("%g %s: %s %v\n", cue.Second, cue.Kind, cue.Text, cue.Roles)
+	phrase := ""
+	for _, cue := range lesson.RunSheet(d, schedule(t, d, in), in) {
+		phrase += fmt.Sprintf("%g %s: %s %v\n", cue.Second, cue.Kind, cue.Text, cue.Roles)
 	}
 	for _, want := range []string{
 		"480 swap: Take your places. The net side begins [{Ada net left} {Ben net right} {Player 2 back left} {Player 3 back right} {Player 4 skip behind the fence}",
@@ -81,7 +81,7 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 		"{Ada 4.2 s apart; target 1.5 times as large; goal: 8 made in all} {Ben left-handed: mirror it} {Player 2 as drawn}",
 		"count: Count for each: 10 made in all [{Ben watch: late split step}]",
 	} {
-		require.Contains(t, said, want)
+		require.Contains(t, phrase, want)
 	}
 }
 
@@ -98,16 +98,16 @@ func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	require.Equal(t, coin.Document.Mirrored(), block.DrillFor(coin.Document, ada))
 	require.Equal(t, coin.Document.Mirrored(), block.DrillFor(coin.Document, ben))
 
-	taken := apply(t, d, lesson.Change{Kind: lesson.Varied, Block: "3", Variant: &lesson.Variant{Student: "ada", Gap: 5}}, in).Document
+	taken := apply(t, d, lesson.Edit{Kind: lesson.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada", Gap: 5}}, in).Document
 	require.Len(t, taken.Blocks[2].Variants, 1)
-	taken = apply(t, taken, lesson.Change{Kind: lesson.Varied, Block: "3", Variant: &lesson.Variant{Student: "ada"}}, in).Document
+	taken = apply(t, taken, lesson.Edit{Kind: lesson.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada"}}, in).Document
 	require.Empty(t, taken.Blocks[2].Variants, "nothing different is no variant")
 }
 
 func TestVariantsAreProposed(t *testing.T) {
 	d, in := hour()
 	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Beginner
-	weak := drill.Who{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}
+	weak := drill.PlayerEvidence{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}
 	v, err := d.Propose(t.Context(), "3", "ada", weak, in)
 	require.NoError(t, err)
 	require.Greater(t, v.Size, 1.1, "a larger target")
@@ -130,7 +130,7 @@ func TestTemplatesFillThemselves(t *testing.T) {
 		if template.Sport != "" {
 			sport = template.Sport
 		}
-		for n := template.Least; n <= template.Most; n++ {
+		for n := template.MinPlayers; n <= template.MaxPlayers; n++ {
 			t.Run(fmt.Sprint(template.Name, " for ", n), func(t *testing.T) {
 				d, in := crowd(n)
 				in.Settings = coach.Default()
@@ -140,13 +140,13 @@ func TestTemplatesFillThemselves(t *testing.T) {
 				}
 				filled, err := template.Fill(t.Context(), d, nil, drill.Library(), fresh, in)
 				require.NoError(t, err)
-				require.True(t, filled.Fits, fmt.Sprint(filled.Said))
+				require.True(t, filled.Fits, fmt.Sprint(filled.Sentences))
 				require.InDelta(t, template.Minutes, total(filled.Document), 1.01, "only whole rotations may leave a minute")
-				p := lay(t, filled.Document, in)
+				p := schedule(t, filled.Document, in)
 				for _, f := range p.Findings {
 					require.NotEqual(t, lesson.Problem, f.Severity, f.Reason)
 				}
-				for _, s := range p.Stretches {
+				for _, s := range p.Blocks {
 					require.Less(t, s.Over, 1.0, s.Title)
 				}
 			})
@@ -166,8 +166,8 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	needs := map[string][]lesson.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
 	filled, err := pair.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
 	require.NoError(t, err)
-	require.Contains(t, fmt.Sprint(filled.Said), "backhand, depth, the next step of Ada.")
-	require.Contains(t, fmt.Sprint(filled.Said), "forehand volley, consistency, the next step of Ben.")
+	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")
+	require.Contains(t, fmt.Sprint(filled.Sentences), "forehand volley, consistency, the next step of Ben.")
 
 	group, _ := lesson.FindTemplate("Group of six")
 	_, err = group.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
@@ -178,7 +178,7 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	// A sport without a drill in the library still gets its lesson.
 	filled, err = pair.Fill(t.Context(), d, needs, nil, fresh, in)
 	require.NoError(t, err)
-	require.Contains(t, filled.Said[0], "There is no drill for tennis")
+	require.Contains(t, filled.Sentences[0], "There is no drill for tennis")
 	_, ok = lesson.FindTemplate("none")
 	require.False(t, ok)
 }
@@ -201,11 +201,11 @@ func BenchmarkLesson12x12(b *testing.B) {
 	}
 	for b.Loop() {
 		require.NoError(b, in.Measure(b.Context()))
-		lesson.RunSheet(d, lay(b, d, in), in)
+		lesson.RunSheet(d, schedule(b, d, in), in)
 	}
 }
 
-// TestGroupsKeepToTheCourtsThatAreBooked lays every offered block out for every size of group.
+// TestGroupsKeepToTheCourtsThatAreBooked schedules every offered block for every size of group.
 func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 	for people := 2; people <= 12; people++ {
 		for _, space := range []drill.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
@@ -215,7 +215,7 @@ func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 				d.Blocks[i].ID = string(rune('a' + i))
 			}
 			booked := max(1, space.Courts)
-			for _, s := range lay(t, d, in).Stretches {
+			for _, s := range schedule(t, d, in).Blocks {
 				if s.Table == nil {
 					continue
 				}
@@ -240,7 +240,7 @@ func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 	game := lesson.More()[1]
 	game.ID = "game"
 	d.Blocks = []lesson.Block{game}
-	for _, round := range lay(t, d, in).Stretches[0].Table.Rounds {
+	for _, round := range schedule(t, d, in).Blocks[0].Table.Rounds {
 		waits := 0
 		for _, seat := range round.Seats {
 			if seat.Waits {
@@ -251,9 +251,9 @@ func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 	}
 	// The coach may still put three side by side; then it is parts of a court, and no courts that are not there.
 	d.Blocks[0].Rotation.Courts = 3
-	require.Equal(t, "part 3", lastWhere(lay(t, d, in).Stretches[0].Table.Rounds[0]))
+	require.Equal(t, "part 3", lastWhere(schedule(t, d, in).Blocks[0].Table.Rounds[0]))
 	d.Space.Courts = 3
-	require.Equal(t, "court 3", lastWhere(lay(t, d, in).Stretches[0].Table.Rounds[0]))
+	require.Equal(t, "court 3", lastWhere(schedule(t, d, in).Blocks[0].Table.Rounds[0]))
 }
 
 func lastWhere(round rotation.Round) string {
@@ -268,9 +268,9 @@ func lastWhere(round rotation.Round) string {
 
 func TestEveryCueSaysHowLongAfterItsBlockBegan(t *testing.T) {
 	d, in := crowd(6)
-	p := lay(t, d, in)
+	p := schedule(t, d, in)
 	starts := map[string]float64{}
-	for _, s := range p.Stretches {
+	for _, s := range p.Blocks {
 		starts[s.Block] = s.Start
 	}
 	for _, cue := range lesson.RunSheet(d, p, in) {
@@ -283,17 +283,17 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 	d, in := crowd(6)
 	gone, cancel := context.WithCancel(t.Context())
 	cancel()
-	_, err := lesson.Lay(gone, d, in)
+	_, err := lesson.Schedule(gone, d, in)
 	require.ErrorIs(t, err, context.Canceled)
 	_, err = d.Refit(gone, "", in)
 	require.ErrorIs(t, err, context.Canceled)
 	for _, stored := range drill.Library() {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
-		_, err := stored.Document.PlayOut(gone, player, in.Settings)
+		_, err := stored.Document.Simulate(gone, player, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, err = stored.Document.Metres(gone, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, _, err = stored.Document.Fitted(gone, drill.Fit{Minutes: 5}, drill.Who{Level: student.Club}, player, 2, in.Settings)
+		_, _, err = stored.Document.Fitted(gone, drill.FitRequest{Minutes: 5}, drill.PlayerEvidence{Level: student.Club}, player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }

@@ -22,13 +22,13 @@ func (b Block) wanted() float64 {
 func (b Block) bounds() (least, most float64) {
 	low, high, _ := b.Kind.usual()
 	least, most = low*b.wanted(), high*b.wanted()
-	if b.Least > 0 {
-		least = b.Least
+	if b.Min > 0 {
+		least = b.Min
 		most = math.Max(most, least)
 	}
-	if b.Most > 0 {
-		most = b.Most
-		if b.Least == 0 {
+	if b.Max > 0 {
+		most = b.Max
+		if b.Min == 0 {
 			least = math.Min(least, most)
 		}
 	}
@@ -57,7 +57,7 @@ func (b Block) step() float64 {
 
 // step is what the minutes of a block are multiples of; 0 for any length. Rotations are whole when
 // everybody had everything equally often.
-func (l laid) step() float64 {
+func (l preparedBlock) step() float64 {
 	if l.block.Step == WholeRotations {
 		if t := l.table(1); t != nil {
 			return t.Seconds / 60
@@ -68,43 +68,43 @@ func (l laid) step() float64 {
 
 // part is the block as it is fitted. A step that is longer than its most is left out of account: better
 // part of a rotation than none.
-func (l laid) part() Part {
+func (l preparedBlock) part() Part {
 	b := l.block
 	if b.Pinned {
-		return Part{Wanted: b.Minutes, Least: b.Minutes, Most: b.Minutes, Weight: 1}
+		return Part{Wanted: b.Minutes, Min: b.Minutes, Max: b.Minutes, Weight: 1}
 	}
 	least, most := b.bounds()
 	step := l.step()
 	if step > 0 && roundUp(least, step) > roundDown(most, step)+exact {
 		step = 0
 	}
-	return Part{Wanted: b.wanted(), Least: least, Most: most, Weight: float64(b.weight()), Step: step}
+	return Part{Wanted: b.wanted(), Min: least, Max: most, Weight: float64(b.weight()), Step: step}
 }
 
 // Refit shares the booking out among the blocks: each gets as near to what it should have as the others
 // let it, in its steps, and pinned ones stay. A block that was just given its minutes by hand is kept as
 // if it were pinned. Drills get the turns that fit.
-func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Changed, error) {
+func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, error) {
 	if err := d.Check(); err != nil {
-		return Changed{}, err
+		return Edited{}, err
 	}
 	if len(d.Blocks) == 0 {
-		return Changed{}, invalid.Fields{{Path: "blocks", Message: "there is nothing to fit yet; add a block"}}
+		return Edited{}, invalid.Fields{{Path: "blocks", Message: "there is nothing to fit yet; add a block"}}
 	}
 	parts := make([]Part, len(d.Blocks))
-	list := d.arranged(in)
+	list := d.prepared(in)
 	for i, l := range list {
 		l.block.Pinned = l.block.Pinned || l.block.ID == keep
 		parts[i] = l.part()
 	}
 	fitting, ok, err := Fit(ctx, float64(d.Minutes), parts)
 	if err != nil {
-		return Changed{}, err
+		return Edited{}, err
 	}
 	if !ok {
 		return d.tooMuch(ctx, keep, parts)
 	}
-	r := Changed{Document: d, Fits: true, Said: []string{}, Drop: []string{}}
+	r := Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}
 	r.Document.Blocks = slices.Clone(d.Blocks)
 	for i := range r.Document.Blocks {
 		block := &r.Document.Blocks[i]
@@ -115,17 +115,17 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Changed, e
 			block.Wanted = block.Minutes
 			continue
 		}
-		*block = block.stretched(math.Round(fitting.Minutes[i]*100) / 100)
-		if words := block.adapt(list[i], in); words != "" {
-			r.Said = append(r.Said, words+".")
+		*block = block.resized(math.Round(fitting.Minutes[i]*100) / 100)
+		if phrase := block.adapt(list[i], in); phrase != "" {
+			r.Sentences = append(r.Sentences, phrase+".")
 		}
 	}
-	if words := d.squeezed(parts, fitting.Spare); words != "" {
-		r.Said = append([]string{words}, r.Said...)
+	if phrase := d.squeezed(parts, fitting.Spare); phrase != "" {
+		r.Sentences = append([]string{phrase}, r.Sentences...)
 	}
 	r.Document.even(float64(d.Minutes)-fitting.Spare, keep)
 	if fitting.Spare >= 0.05 {
-		r.Said = append(r.Said, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
+		r.Sentences = append(r.Sentences, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
 	}
 	return r, nil
 }
@@ -135,7 +135,7 @@ func (d Document) squeezed(parts []Part, spare float64) string {
 	wanted, pinned := 0.0, 0.0
 	for _, p := range parts {
 		wanted += p.Wanted
-		if p.Least == p.Most {
+		if p.Min == p.Max {
 			pinned += p.Wanted
 		}
 	}
@@ -143,16 +143,16 @@ func (d Document) squeezed(parts []Part, spare float64) string {
 	if math.Abs(off) < 0.25 {
 		return ""
 	}
-	words, share := "more", "grows"
+	direction, share := "more", "grows"
 	if off < 0 {
-		words, share = "less", "gives way"
+		direction, share = "less", "gives way"
 	}
-	said := fmt.Sprintf("All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its minutes matter.",
-		units.Decimal(wanted, 1), units.Decimal(wanted+off, 1), units.Decimal(math.Abs(off), 1), words, share)
+	sentence := fmt.Sprintf("All blocks together should have %s min and there are %s, %s %s: each %s by its length, and less the more its minutes matter.",
+		units.Decimal(wanted, 1), units.Decimal(wanted+off, 1), units.Decimal(math.Abs(off), 1), direction, share)
 	if pinned > 0 {
-		said += fmt.Sprintf(" %s min are pinned.", units.Decimal(pinned, 1))
+		sentence += fmt.Sprintf(" %s min are pinned.", units.Decimal(pinned, 1))
 	}
-	return said
+	return sentence
 }
 
 // even gives what rounding left over to the longest block that may take it.
@@ -181,41 +181,41 @@ func (b *Block) shorten(was float64) {
 }
 
 // adapt gives a drill the turns that there is time for in its minutes, and says what became of the block as
-// it was laid out before. There are never more turns than were planned or than the drill has.
-func (b *Block) adapt(l laid, in Inputs) string {
-	words := ""
+// it was scheduled before. There are never more turns than were planned or than the drill has.
+func (b *Block) adapt(l preparedBlock, in Inputs) string {
+	phrase := ""
 	if off := b.Minutes - b.Wanted; b.Wanted > 0 && math.Abs(off) >= 0.25 && !b.Pinned {
 		change := "more"
 		if off < 0 {
 			change = "fewer"
 		}
-		words = fmt.Sprintf("%s has %s min, %s %s than it should", b.Title, units.Decimal(b.Minutes, 1), units.Decimal(math.Abs(off), 1), change)
+		phrase = fmt.Sprintf("%s has %s min, %s %s than it should", b.Title, units.Decimal(b.Minutes, 1), units.Decimal(math.Abs(off), 1), change)
 	}
 	if !l.drilled || b.Pinned {
-		return words
+		return phrase
 	}
 	planned := b.turns(l.document)
 	l.block.Minutes = b.Minutes
 	turns := max(1, min(l.turnsIn(in), max(planned, in.Drills[b.Drill].Turns)))
 	if turns == planned {
-		return words
+		return phrase
 	}
 	b.Turns = turns
-	if words == "" {
-		words = b.Title
+	if phrase == "" {
+		phrase = b.Title
 	}
-	return words + fmt.Sprintf("; %s each instead of %d", units.Count(turns, "turn", "turns"), planned)
+	return phrase + fmt.Sprintf("; %s each instead of %d", units.Count(turns, "turn", "turns"), planned)
 }
 
 // tooMuch says which blocks to take out so that the least of the rest fits: those that matter least
 // first, and of these the longest.
-func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Changed, error) {
-	r := Changed{Document: d, Said: []string{}, Drop: []string{}}
+func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Edited, error) {
+	r := Edited{Document: d, Sentences: []string{}, Drop: []string{}}
 	least := 0.0
 	for _, p := range parts {
-		least += p.Least
+		least += p.Min
 	}
-	r.Said = append(r.Said, fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes))
+	r.Sentences = append(r.Sentences, fmt.Sprintf("Even the least of all blocks takes %s min, and the booking has %d.", units.Decimal(least, 1), d.Minutes))
 	gone := make([]bool, len(parts))
 	for {
 		at := -1
@@ -223,17 +223,17 @@ func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Chang
 			if gone[i] || block.Pinned || block.ID == keep {
 				continue
 			}
-			if at < 0 || block.weight() < d.Blocks[at].weight() || block.weight() == d.Blocks[at].weight() && parts[i].Least > parts[at].Least {
+			if at < 0 || block.weight() < d.Blocks[at].weight() || block.weight() == d.Blocks[at].weight() && parts[i].Min > parts[at].Min {
 				at = i
 			}
 		}
 		if at < 0 {
-			r.Said = append(r.Said, "What is pinned does not fit; unpin a block or make the booking longer.")
+			r.Sentences = append(r.Sentences, "What is pinned does not fit; unpin a block or make the booking longer.")
 			return r, nil
 		}
 		gone[at] = true
 		r.Drop = append(r.Drop, d.Blocks[at].ID)
-		r.Said = append(r.Said, "Take out "+d.Blocks[at].Title+".")
+		r.Sentences = append(r.Sentences, "Take out "+d.Blocks[at].Title+".")
 		var rest []Part
 		for i, p := range parts {
 			if !gone[i] {

@@ -15,16 +15,13 @@ type CueKind string
 // The kinds of cue.
 const (
 	Begin   CueKind = "begin"
-	Say     CueKind = "say"
+	CallOut CueKind = "say"
 	Swap    CueKind = "swap"
 	Feed    CueKind = "feed"
 	CountIt CueKind = "count"
 	PickUp  CueKind = "pick up"
 	End     CueKind = "end"
 )
-
-// Enum lists the kinds for the schema.
-func (CueKind) Enum() []any { return []any{Begin, Say, Swap, Feed, CountIt, PickUp, End} }
 
 // Cue is one thing to say or do at its second.
 type Cue struct {
@@ -46,8 +43,8 @@ type Role struct {
 // to count.
 func RunSheet(d Document, p Plan, in Inputs) []Cue {
 	cues := []Cue{}
-	for i, l := range d.arranged(in) {
-		s := p.Stretches[i]
+	for i, l := range d.prepared(in) {
+		s := p.Blocks[i]
 		begin := Cue{Second: s.Start, Block: s.Block, Kind: Begin, Text: s.Title, Roles: []Role{}}
 		if s.Load != nil {
 			begin.Text = "Set up: " + s.Title
@@ -60,7 +57,7 @@ func RunSheet(d Document, p Plan, in Inputs) []Cue {
 		}
 		cues = append(cues, begin)
 		for _, call := range l.block.Calls {
-			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: Say, Text: call.Say, Roles: []Role{}})
+			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: CallOut, Text: call.Text, Roles: []Role{}})
 		}
 		cues = append(cues, l.swaps(s)...)
 		if s.Load != nil {
@@ -68,12 +65,12 @@ func RunSheet(d Document, p Plan, in Inputs) []Cue {
 		}
 	}
 	if p.Planned > 0 {
-		last := p.Stretches[len(p.Stretches)-1]
+		last := p.Blocks[len(p.Blocks)-1]
 		cues = append(cues, Cue{Second: p.Planned, Block: last.Block, Kind: End, Text: "End of the lesson", Roles: []Role{}})
 	}
 	slices.SortStableFunc(cues, func(a, b Cue) int { return cmp.Compare(a.Second, b.Second) })
 	starts := map[string]float64{}
-	for _, s := range p.Stretches {
+	for _, s := range p.Blocks {
 		starts[s.Block] = s.Start
 	}
 	for i, cue := range cues {
@@ -83,7 +80,7 @@ func RunSheet(d Document, p Plan, in Inputs) []Cue {
 }
 
 // swaps say who is where at the beginning of each round.
-func (l laid) swaps(s Stretch) []Cue {
+func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
 	if s.Table == nil {
 		return nil
 	}
@@ -91,16 +88,16 @@ func (l laid) swaps(s Stretch) []Cue {
 	if s.Load != nil {
 		begins += s.SetUp
 	}
-	words := "Swap roles"
+	phrase := "Swap roles"
 	if f := l.form(); f.Kind != rotation.Roles {
-		words = "Change: one place on"
+		phrase = "Change: one place on"
 		if f.Kind == rotation.Pairs {
-			words = "Next opponent"
+			phrase = "Next opponent"
 		}
 	}
 	var cues []Cue
 	for i, round := range s.Table.Rounds {
-		cue := Cue{Second: begins + round.Start, Block: s.Block, Kind: Swap, Text: words, Roles: make([]Role, len(round.Seats))}
+		cue := Cue{Second: begins + round.Start, Block: s.Block, Kind: Swap, Text: phrase, Roles: make([]Role, len(round.Seats))}
 		if i == 0 {
 			cue.Text = "Take your places"
 		}
@@ -116,7 +113,7 @@ func (l laid) swaps(s Stretch) []Cue {
 }
 
 // seated says where somebody is, and on which court where there are several.
-func (l laid) seated(seat rotation.Seat) string {
+func (l preparedBlock) seated(seat rotation.Seat) string {
 	if seat.Waits {
 		if l.block.OnDeck != "" {
 			return l.block.OnDeck
@@ -129,7 +126,7 @@ func (l laid) seated(seat rotation.Seat) string {
 	return seat.Spot
 }
 
-func (l laid) name(person int) string {
+func (l preparedBlock) name(person int) string {
 	if person == rotation.Coach {
 		return "Coach"
 	}
@@ -137,16 +134,16 @@ func (l laid) name(person int) string {
 }
 
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
-func (l laid) drillCues(s Stretch, in Inputs) []Cue {
+func (l preparedBlock) drillCues(s ScheduledBlock, in Inputs) []Cue {
 	d, at := l.document, s.Start+s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.said, d.Goal)
+	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.groupSummary, d.Goal)
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}
 	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(l.people))}
 	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each: " + d.Goal.String(), Roles: []Role{}}
 	for i, person := range l.people {
-		role := l.block.variant(person.ID).says(person, d)
+		role := l.block.variant(person.ID).describe(person, d)
 		if role == "" {
 			role = "as drawn"
 		}

@@ -14,19 +14,19 @@ func Starters() []Block {
 	netAndBack := NetAndBack()
 	return []Block{
 		{Kind: Body, Title: "Body warm-up", Minutes: 8, Effort: 3, Calls: []Call{
-			{Minute: 0, Say: "Easy jog and side steps, both ways"},
-			{Minute: 3, Say: "Leg swings, arm circles, trunk turns"},
-			{Minute: 6, Say: "Three short runs, each a little quicker"},
+			{Minute: 0, Text: "Easy jog and side steps, both ways"},
+			{Minute: 3, Text: "Leg swings, arm circles, trunk turns"},
+			{Minute: 6, Text: "Three short runs, each a little quicker"},
 		}},
 		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: []Call{
-			{Minute: 0, Say: "Forehand side, soft and clean"},
-			{Minute: 2, Say: "Backhand side"},
-			{Minute: 4, Say: "Alternate sides, always moving"},
-			{Minute: 6, Say: "Your choice, no errors"},
+			{Minute: 0, Text: "Forehand side, soft and clean"},
+			{Minute: 2, Text: "Backhand side"},
+			{Minute: 4, Text: "Alternate sides, always moving"},
+			{Minute: 6, Text: "Your choice, no errors"},
 		}},
 		water(),
 		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{
-			{Minute: 0, Say: "One thing that worked, one thing for next time"},
+			{Minute: 0, Text: "One thing that worked, one thing for next time"},
 		}},
 	}
 }
@@ -46,12 +46,12 @@ func water() Block {
 func More() []Block {
 	return []Block{
 		{Kind: Technique, Title: "Technique", Minutes: 8, Effort: 3, Step: WholeMinutes, Calls: []Call{
-			{Minute: 0, Say: "Ten slow swings without a ball"},
-			{Minute: 2, Say: "The same with a dropped ball"},
+			{Minute: 0, Text: "Ten slow swings without a ball"},
+			{Minute: 2, Text: "The same with a dropped ball"},
 		}},
-		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3, Spots: []rotation.Spot{}}, Calls: []Call{{Minute: 0, Say: "Points from the feed, every ball counts"}}},
-		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Say: "Five easy ones before the first full one"}}},
-		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Say: "Walk, then stretch what worked"}}},
+		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3, Spots: []rotation.Spot{}}, Calls: []Call{{Minute: 0, Text: "Points from the feed, every ball counts"}}},
+		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Text: "Five easy ones before the first full one"}}},
+		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Text: "Walk, then stretch what worked"}}},
 	}
 }
 

@@ -17,12 +17,12 @@ import (
 
 // Template is the shape of a lesson. It fills itself with drills for what its students should do next.
 type Template struct {
-	Name    string      `json:"name"`
-	For     string      `json:"for" description:"Whom it is for, in words"`
-	Least   int         `json:"least" description:"Fewest players"`
-	Most    int         `json:"most"`
-	Minutes int         `json:"minutes" description:"Usual length"`
-	Sport   court.Sport `json:"sport,omitempty" description:"No word means any"`
+	Name       string      `json:"name"`
+	For        string      `json:"for" description:"Whom it is for, in words"`
+	MinPlayers int         `json:"minPlayers" description:"Fewest players"`
+	MaxPlayers int         `json:"maxPlayers"`
+	Minutes    int         `json:"minutes" description:"Usual length"`
+	Sport      court.Sport `json:"sport,omitempty" description:"empty: any"`
 
 	slots []slot
 }
@@ -53,10 +53,10 @@ func drilled(p pick, kind Kind, minutes float64) slot {
 	return slot{block: Block{Kind: kind, Minutes: minutes, Calls: []Call{}}, pick: p}
 }
 
-func say(minute float64, text string) Call { return Call{Minute: minute, Say: text} }
+func callAt(minute float64, text string) Call { return Call{Minute: minute, Text: text} }
 
 // turning has a block's group change places.
-func (s slot) turning(f rotation.Form, step StepWord) slot {
+func (s slot) turning(f rotation.Form, step LengthStep) slot {
 	s.block.Rotation, s.block.Step = &f, step
 	return s
 }
@@ -64,15 +64,15 @@ func (s slot) turning(f rotation.Form, step StepWord) slot {
 // Templates lists the shapes of lessons. Lengths and wording are common practice, no source.
 func Templates() []Template {
 	body := func(minutes float64) slot {
-		return plain(Body, "Body warm-up", minutes, 3, say(0, "Easy jog and side steps, both ways"), say(3, "Leg swings, arm circles, trunk turns"), say(minutes-2, "Three short runs, each a little quicker"))
+		return plain(Body, "Body warm-up", minutes, 3, callAt(0, "Easy jog and side steps, both ways"), callAt(3, "Leg swings, arm circles, trunk turns"), callAt(minutes-2, "Three short runs, each a little quicker"))
 	}
 	ball := func(minutes float64) slot {
-		return plain(Ball, "Ball warm-up", minutes, 4, say(0, "Soft and clean, forehand side"), say(2, "Backhand side"), say(4, "Alternate, always moving")).turning(NetAndBack(), WholeRotations)
+		return plain(Ball, "Ball warm-up", minutes, 4, callAt(0, "Soft and clean, forehand side"), callAt(2, "Backhand side"), callAt(4, "Alternate, always moving")).turning(NetAndBack(), WholeRotations)
 	}
-	talk := plain(Talk, "Closing talk", 4, 1, say(0, "One thing that worked, one thing for next time"))
+	talk := plain(Talk, "Closing talk", 4, 1, callAt(0, "One thing that worked, one thing for next time"))
 	water := plain(Break, "Water", 4, 0)
 	cool := func(minutes float64, more string) slot {
-		return plain(CoolDown, "Cool-down", minutes, 1, say(0, "Walk, then stretch what worked"), say(minutes-2, more))
+		return plain(CoolDown, "Cool-down", minutes, 1, callAt(0, "Walk, then stretch what worked"), callAt(minutes-2, more))
 	}
 	court4 := rotation.Form{Kind: rotation.Spots, Every: 2, Begins: rotation.SameSide, Spots: []rotation.Spot{
 		{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},
@@ -81,33 +81,33 @@ func Templates() []Template {
 	mixed.Mix = true
 	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4, Spots: []rotation.Spot{}}
 	return []Template{
-		{Name: "Private hour", For: "One student, one focus", Least: 1, Most: 1, Minutes: 60, slots: []slot{
-			body(8), ball(8), plain(Technique, "Technique", 6, 3, say(0, "Ten slow swings without a ball"), say(2, "The same with a dropped ball")),
+		{Name: "Private hour", For: "One student, one focus", MinPlayers: 1, MaxPlayers: 1, Minutes: 60, slots: []slot{
+			body(8), ball(8), plain(Technique, "Technique", 6, 3, callAt(0, "Ten slow swings without a ball"), callAt(2, "The same with a dropped ball")),
 			drilled(focus, Drill, 12), water, drilled(second, Drill, 10), drilled(again, Points, 8), talk,
 		}},
-		{Name: "Hour for a pair", For: "Two who take turns and feed each other", Least: 2, Most: 2, Minutes: 60, slots: []slot{
-			body(8), ball(8), drilled(focus, Drill, 12), water, drilled(second, Drill, 12), plain(Game, "Games to seven", 10, 7, say(0, "Serve in turns; first to seven")), talk,
+		{Name: "Hour for a pair", For: "Two who take turns and feed each other", MinPlayers: 2, MaxPlayers: 2, Minutes: 60, slots: []slot{
+			body(8), ball(8), drilled(focus, Drill, 12), water, drilled(second, Drill, 12), plain(Game, "Games to seven", 10, 7, callAt(0, "Serve in turns; first to seven")), talk,
 		}},
-		{Name: "Group of six", For: "Five to eight with one coach", Least: 5, Most: 8, Minutes: 75, slots: []slot{
-			body(8), ball(8), drilled(focus, Drill, 14), water, drilled(second, Drill, 14), plain(Game, "Two against two, one place on", 16, 7, say(0, "Unscored first"), say(4, "Now everybody counts their own points")).turning(mixed, WholeRotations), cool(4, "Shake it out"), talk,
+		{Name: "Group of six", For: "Five to eight with one coach", MinPlayers: 5, MaxPlayers: 8, Minutes: 75, slots: []slot{
+			body(8), ball(8), drilled(focus, Drill, 14), water, drilled(second, Drill, 14), plain(Game, "Two against two, one place on", 16, 7, callAt(0, "Unscored first"), callAt(4, "Now everybody counts their own points")).turning(mixed, WholeRotations), cool(4, "Shake it out"), talk,
 		}},
-		{Name: "Junior group", For: "Three to twelve juniors, short blocks", Least: 3, Most: 12, Minutes: 60, slots: []slot{
-			body(8), plain(Ball, "Throw, catch, rally", 7, 4, say(0, "Throw and catch in twos, either hand"), say(3, "Rally over the line, soft")), drilled(focus, Drill, 11), water,
-			drilled(second, Drill, 11), plain(Game, "Catch the net", 12, 7, say(0, "Waiting feet never still")).turning(court4, WholeRotations), talk,
+		{Name: "Junior group", For: "Three to twelve juniors, short blocks", MinPlayers: 3, MaxPlayers: 12, Minutes: 60, slots: []slot{
+			body(8), plain(Ball, "Throw, catch, rally", 7, 4, callAt(0, "Throw and catch in twos, either hand"), callAt(3, "Rally over the line, soft")), drilled(focus, Drill, 11), water,
+			drilled(second, Drill, 11), plain(Game, "Catch the net", 12, 7, callAt(0, "Waiting feet never still")).turning(court4, WholeRotations), talk,
 		}},
-		{Name: "Table session", For: "Two to eight at the tables", Least: 2, Most: 8, Minutes: 90, Sport: court.TableTennis, slots: []slot{
-			body(6), plain(Ball, "Forehand and backhand at the table", 8, 4, say(0, "Forehand diagonal"), say(4, "Backhand diagonal")),
+		{Name: "Table session", For: "Two to eight at the tables", MinPlayers: 2, MaxPlayers: 8, Minutes: 90, Sport: court.TableTennis, slots: []slot{
+			body(6), plain(Ball, "Forehand and backhand at the table", 8, 4, callAt(0, "Forehand diagonal"), callAt(4, "Backhand diagonal")),
 			drilled(focus, Drill, 9), drilled(second, Drill, 9), drilled(again, Points, 9), plain(Break, "Water", 10, 0),
-			plain(Game, "Games with a rule", 10, 6, say(0, "Third ball decides")).turning(everybody, AnyLength), plain(Game, "Free games", 10, 7).turning(everybody, AnyLength),
-			plain(Serving, "Serving", 8, 4, say(0, "Spin first"), say(4, "Then short")), talk,
+			plain(Game, "Games with a rule", 10, 6, callAt(0, "Third ball decides")).turning(everybody, AnyLength), plain(Game, "Free games", 10, 7).turning(everybody, AnyLength),
+			plain(Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")), talk,
 		}},
-		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", Least: 2, Most: 4, Minutes: 10, slots: []slot{
-			plain(Ball, "Ten minutes for two", 10, 5, say(0, "Forehand volleys"), say(2, "Backhand volleys"), say(4, "Alternate, down the line; the partner answers cross-court"), say(6, "Overheads"), say(8, "Serve and return")).
+		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", MinPlayers: 2, MaxPlayers: 4, Minutes: 10, slots: []slot{
+			plain(Ball, "Ten minutes for two", 10, 5, callAt(0, "Forehand volleys"), callAt(2, "Backhand volleys"), callAt(4, "Alternate, down the line; the partner answers cross-court"), callAt(6, "Overheads"), callAt(8, "Serve and return")).
 				turning(NetAndBack(), WholeRotations),
 		}},
-		{Name: "Before an event", For: "The last session: groove, then rest", Least: 1, Most: 4, Minutes: 60, slots: []slot{
+		{Name: "Before an event", For: "The last session: groove, then rest", MinPlayers: 1, MaxPlayers: 4, Minutes: 60, slots: []slot{
 			body(8), ball(10), drilled(focus, Drill, 10), water, drilled(second, Drill, 8),
-			plain(Serving, "Serving", 8, 4, say(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
+			plain(Serving, "Serving", 8, 4, callAt(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
 		}},
 	}
 }
@@ -120,22 +120,22 @@ type Need struct {
 
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
-// fresh identifiers that are passed in. The error is a list of fields, or that of the context.
-func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need, library []drill.Stored, fresh []string, in Inputs) (Changed, error) {
-	if n := len(d.Students); n < t.Least || n > t.Most {
-		return Changed{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.Least, t.Most), n)}}
+// fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
+func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need, library []drill.Stored, fresh []string, in Inputs) (Edited, error) {
+	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
+		return Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
 	}
 	if len(fresh) < len(t.slots) {
-		return Changed{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
+		return Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
 	}
 	sport := in.sport()
 	if t.Sport != "" && t.Sport != sport {
-		return Changed{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
+		return Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
 	first, why := c.choose(nil)
 	other, alsoWhy := c.choose(first)
-	said := []string{}
+	phrases := []string{}
 	d.Blocks = []Block{}
 	for i, s := range t.slots {
 		block := s.block
@@ -146,14 +146,14 @@ func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need,
 		}
 		if s.pick != noDrill {
 			if chosen == nil {
-				said = append(said, fmt.Sprintf("There is no drill for %s in the library yet; a block of technique stands in its place.", sport))
+				phrases = append(phrases, fmt.Sprintf("There is no drill for %s in the library yet; a block of technique stands in its place.", sport))
 				block.Kind, block.Title, block.Effort = Technique, "Technique", 3
 			} else {
 				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
 				if s.pick == again {
 					block.Title += ", for points"
 				} else {
-					said = append(said, reason)
+					phrases = append(phrases, reason)
 				}
 				in.Drills[chosen.ID] = chosen.Document
 				block.Lines = c.lines(chosen.Document, block)
@@ -162,7 +162,7 @@ func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need,
 		d.Blocks = append(d.Blocks, block)
 	}
 	fitted, err := d.Refit(ctx, "", in)
-	fitted.Said = append(said, fitted.Said...)
+	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }
 

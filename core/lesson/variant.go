@@ -18,21 +18,18 @@ import (
 // Drawn is whether somebody plays a drill as it is drawn, or mirrored.
 type Drawn string
 
-// The ways. No word means by the hand that holds the racket.
+// The ways. empty: by the hand that holds the racket.
 const (
 	AsDrawn  Drawn = "as drawn"
 	Mirrored Drawn = "mirrored"
 )
 
-// Enum lists the ways for the schema.
-func (Drawn) Enum() []any { return []any{AsDrawn, Mirrored} }
-
 // Variant is what is different for one student in one drill block.
 type Variant struct {
 	Student string     `json:"student" format:"uuid"`
 	Drawn   Drawn      `json:"drawn,omitempty"`
-	Gap     float64    `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; no number means the drill's"`
-	Size    float64    `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; no number means as it is"`
+	Gap     float64    `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
+	Size    float64    `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
 	Goal    *odds.Goal `json:"goal,omitempty"`
 	Why     string     `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
 }
@@ -70,14 +67,14 @@ func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 	return d
 }
 
-// says puts a variant into words, beginning with how the drill is played; empty where nothing differs.
-func (v Variant) says(p Person, d drill.Document) string {
-	said := ""
+// describe puts a variant into words, beginning with how the drill is played; empty where nothing differs.
+func (v Variant) describe(p Person, d drill.Document) string {
+	phrase := ""
 	add := func(format string, args ...any) {
-		if said != "" {
-			said += "; "
+		if phrase != "" {
+			phrase += "; "
 		}
-		said += fmt.Sprintf(format, args...)
+		phrase += fmt.Sprintf(format, args...)
 	}
 	switch {
 	case v.Drawn == Mirrored || v.Drawn == "" && p.Profile.Hand == student.LeftHand:
@@ -98,24 +95,24 @@ func (v Variant) says(p Person, d drill.Document) string {
 	if v.Goal != nil {
 		add("goal: %s", v.Goal)
 	}
-	return said
+	return phrase
 }
 
 // wishedHits is how often a target that suits is hit: 6 times in 10, and where no size is hit so often, less.
 func wishedHits() []float64 { return []float64{0.6, 0.5, 0.4} }
 
 const (
-	leastChange  = 0.1 // a gap or a size is proposed where it differs by more than a tenth
+	minChange    = 0.1 // a gap or a size is proposed where it differs by more than a tenth
 	smallestSize = 0.5
 	largestSize  = 3.0
 )
 
 // Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
 // working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
-// What cannot be worked out is left as it is. The error is that of the context.
-func (d Document) Propose(ctx context.Context, blockID, studentID string, who drill.Who, in Inputs) (Variant, error) {
-	list := d.arranged(in)
-	i := slices.IndexFunc(list, func(l laid) bool { return l.block.ID == blockID })
+// What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
+func (d Document) Propose(ctx context.Context, blockID, studentID string, evidence drill.PlayerEvidence, in Inputs) (Variant, error) {
+	list := d.prepared(in)
+	i := slices.IndexFunc(list, func(l preparedBlock) bool { return l.block.ID == blockID })
 	if i < 0 || !list[i].drilled {
 		return Variant{}, invalid.Fields{{Path: "block", Message: "there is no such drill in this lesson"}}
 	}
@@ -130,7 +127,7 @@ func (d Document) Propose(ctx context.Context, blockID, studentID string, who dr
 	plain.Variants = nil
 	mine := plain.DrillFor(l.document, person)
 	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
-	play, err := mine.PlayOut(ctx, player, in.Settings)
+	simulation, err := mine.Simulate(ctx, player, in.Settings)
 	var wrong invalid.Fields
 	if err != nil {
 		if errors.As(err, &wrong) {
@@ -145,21 +142,21 @@ func (d Document) Propose(ctx context.Context, blockID, studentID string, who dr
 		}
 		why += sentence
 	}
-	for _, f := range play.Fastest {
-		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+leastChange) {
+	for _, f := range simulation.Fastest {
+		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+minChange) {
 			v.Gap = math.Ceil(*f.Gap*10) / 10
 			say(fmt.Sprintf("At %s s nothing is worse than working.", units.Decimal(v.Gap, 1)))
 		}
 	}
 	for _, hit := range wishedHits() {
-		fitted, sentence, err := mine.Fitted(ctx, drill.Fit{Hit: hit}, who, player, l.group.People, in.Settings)
+		fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Hit: hit}, evidence, player, l.group.People, in.Settings)
 		if errors.As(err, &wrong) {
 			continue // no size is hit so often; then a little less often
 		}
 		if err != nil {
 			return v, err
 		}
-		if size := sizeOf(fitted) / sizeOf(mine); math.Abs(size-1) > leastChange {
+		if size := sizeOf(fitted) / sizeOf(mine); math.Abs(size-1) > minChange {
 			v.Size = math.Round(math.Max(smallestSize, math.Min(size, largestSize))*100) / 100
 			say(sentence)
 		}
@@ -168,7 +165,7 @@ func (d Document) Propose(ctx context.Context, blockID, studentID string, who dr
 	plain.Variants = []Variant{v}
 	mine = plain.DrillFor(l.document, person)
 	minutes := l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings).Feeding / 60
-	fitted, sentence, err := mine.Fitted(ctx, drill.Fit{Minutes: minutes}, who, player, l.group.People, in.Settings)
+	fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Minutes: minutes}, evidence, player, l.group.People, in.Settings)
 	switch {
 	case err == nil:
 		if fitted.Goal.String() != l.document.Goal.String() {

@@ -13,7 +13,7 @@ import (
 type Aim struct {
 	At     court.Point `json:"at"`
 	Shares Shares      `json:"shares"`
-	Keeps  bool        `json:"keeps" description:"Errors stay under the share that was chosen; else this is where there are fewest"`
+	Within bool        `json:"within" description:"Errors stay under the share that was chosen; else this is where there are fewest"`
 }
 
 // BestAim finds where to aim so that the target is hit most often while the share of balls that are out or
@@ -27,7 +27,7 @@ func (g Ground) BestAim(ctx context.Context, s Scatter, most float64) (Aim, erro
 	try := func(at court.Point) (Aim, float64) {
 		a := Aim{At: at, Shares: g.Shares(s, at)}
 		errors := a.Shares.Errors()
-		if a.Keeps = errors <= most; a.Keeps {
+		if a.Within = errors <= most; a.Within {
 			return a, a.Shares.In
 		}
 		return a, most - errors // less than nothing, and the less the more errors
@@ -99,7 +99,7 @@ func (g Ground) Boldest(s Scatter, corner court.Point, most float64) (court.Poin
 
 // FitSize is the target that is hit so often by somebody who aims at its middle: the same shape about the
 // same place, larger or smaller. The chance of a size is worked out by what is passed in, so that it
-// serves targets on the ground and upright ones. The error is a list of fields: also where even the
+// serves targets on the ground and upright ones. It returns invalid.Fields: also where even the
 // largest is hit less often.
 func FitSize(ctx context.Context, t court.Target, wanted float64, chance func(court.Target) (float64, error)) (court.Target, error) {
 	if !(wanted > 0) || wanted >= 1 {

@@ -83,15 +83,15 @@ func checkRate(wrong *invalid.Fields, path string, rate float64) {
 	}
 }
 
-// Answer works a question out, exactly: no simulation. The error is a list of fields, or that of the
+// Answer works a question out, exactly: no simulation. It returns invalid.Fields, or that of the
 // context.
 func (q Question) Answer(ctx context.Context) (Answer, error) {
 	if err := q.Check(); err != nil {
 		return Answer{}, err
 	}
 	switch q.Goal.Kind {
-	case Most:
-		return q.most(), nil
+	case AsManyAsPossible:
+		return q.asMany(), nil
 	case FirstTo:
 		return q.race(), nil
 	}
@@ -102,7 +102,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 // coach would never feed them; false where the goal is not counted in balls of one player.
 func (g Goal) MeanBalls(rate float64) (float64, bool) {
 	switch g.Kind {
-	case Most, FirstTo, Rallies:
+	case AsManyAsPossible, FirstTo, Rallies:
 		return 0, false
 	}
 	if !(rate > 0) || rate > 1 || g.Check() != nil {
@@ -118,7 +118,7 @@ func (q Question) chain() chain {
 	if q.Goal.Kind == Rallies {
 		var c chain
 		c.add(q.Goal.Count, q.Goal.band(q.Rate).wanted, false)
-		c.stretches = append(c.stretches, len(c.rates))
+		c.sections = append(c.sections, len(c.rates))
 		return c
 	}
 	return q.Goal.chainOf(q.Rate, q.Partner)
@@ -202,8 +202,8 @@ func (q Question) from(w waiting, unit string) Answer {
 // usual is the quantile of 9 times in 10.
 func (a Answer) usual() Quantile { return a.Quantiles[slices.Index(shares(), usually)] }
 
-// most is how many are made within a time.
-func (q Question) most() Answer {
+// asMany is how many are made within a time.
+func (q Question) asMany() Answer {
 	balls := q.clock().Balls(q.Goal.Minutes * 60)
 	atLeast := survival(balls, q.Rate)
 	makes := func(share float64) float64 {

@@ -8,29 +8,29 @@ import (
 	"gonum.org/v1/gonum/mathext"
 )
 
-// chain is a goal as steps that are made one after the other, in stretches: a miss within a stretch leads
-// back to its beginning. A total is stretches of one step each.
+// chain is a goal as steps that are made one after the other, in sections: a miss within a section leads
+// back to its beginning. A total is sections of one step each.
 type chain struct {
-	rates     []float64 // chance to make each step
-	other     []float64 // the same for every second ball, where two players take turns; else nil
-	stretches []int     // where each stretch begins, and at last the number of steps
+	rates    []float64 // chance to make each step
+	other    []float64 // the same for every second ball, where two players take turns; else nil
+	sections []int     // where each section begins, and at last the number of steps
 }
 
-// add lengthens a chain by so many steps, in one stretch or in one of its own each.
+// add lengthens a chain by so many steps, in one section or in one of its own each.
 func (c *chain) add(steps int, rate float64, together bool) {
 	c.rates = slices.Grow(c.rates, steps)
 	if !together {
-		c.stretches = slices.Grow(c.stretches, steps+1)
+		c.sections = slices.Grow(c.sections, steps+1)
 	}
 	for i := range steps {
 		if i == 0 || !together {
-			c.stretches = append(c.stretches, len(c.rates))
+			c.sections = append(c.sections, len(c.rates))
 		}
 		c.rates = append(c.rates, rate)
 	}
 }
 
-// chainOf lays a goal out for somebody who makes a ball with a rate.
+// chainOf writes a goal as a chain for somebody who makes a ball with a rate.
 func (g Goal) chainOf(rate, partner float64) chain {
 	var c chain
 	switch g.Kind {
@@ -40,10 +40,10 @@ func (g Goal) chainOf(rate, partner float64) chain {
 		}
 	case Stages:
 		for i, stage := range g.Stages {
-			before := len(c.stretches)
+			before := len(c.sections)
 			c.add(stage.Count, stage.Hard.rate(rate), g.Miss != CarriesOn)
 			if i > 0 && g.Miss != CarriesOn && g.Miss != BackToStage {
-				c.stretches = c.stretches[:before] // one stretch from the first ball to the last
+				c.sections = c.sections[:before] // one section from the first ball to the last
 			}
 		}
 	case Routine:
@@ -60,24 +60,24 @@ func (g Goal) chainOf(rate, partner float64) chain {
 	default:
 		c.add(g.Count, rate, false)
 	}
-	c.stretches = append(c.stretches, len(c.rates))
+	c.sections = append(c.sections, len(c.rates))
 	return c
 }
 
 // moments returns the mean and the variance of the balls that a chain takes, from its first step to its
 // last. Two players who take turns are taken for one with their mean rate.
 //
-// The time for a step is one ball and, after a miss, all the steps of its stretch up to it once more: with
-// q the chance of a miss and X the mean of those, D = 1 + qX and V = qV' / p + qX². For one stretch of k
+// The time for a step is one ball and, after a miss, all the steps of its section up to it once more: with
+// q the chance of a miss and X the mean of those, D = 1 + qX and V = qV' / p + qX². For one section of k
 // steps this sums up to Feller's (1 − pᵏ) / ((1 − p)pᵏ), An Introduction to Probability Theory, vol. 1,
 // XIII.7.
 func (c chain) moments() (mean, variance float64) {
-	stretch := 0
-	before, spread := 0.0, 0.0 // of the steps of this stretch up to now
+	section := 0
+	before, spread := 0.0, 0.0 // of the steps of this section up to now
 	for i, p := range c.rates {
-		if i == c.stretches[stretch] {
+		if i == c.sections[section] {
 			before, spread = 0, 0
-			stretch++
+			section++
 		}
 		if c.other != nil {
 			p = (p + c.other[i]) / 2
@@ -92,8 +92,8 @@ func (c chain) moments() (mean, variance float64) {
 }
 
 const (
-	// mostUpdates bounds the work of following a chain ball by ball: about a millisecond.
-	mostUpdates = 600_000
+	// maxUpdates bounds the work of following a chain ball by ball: about a millisecond.
+	maxUpdates = 600_000
 	// negligible is the chance that is no longer followed.
 	negligible = 1e-17
 )
@@ -106,7 +106,7 @@ func (c chain) finished(ctx context.Context, share float64, least int) ([]float6
 	mass := make([]float64, steps+1)
 	mass[0] = 1
 	done := []float64{0}
-	low, high, last, updates := 0, 0, 0, 0 // the first and the last stretch that anybody is in, and the steps up to there
+	low, high, last, updates := 0, 0, 0, 0 // the first and the last section that anybody is in, and the steps up to there
 	for n := 1; ; n++ {
 		if n%512 == 0 && ctx.Err() != nil {
 			return nil, ctx.Err()
@@ -115,43 +115,43 @@ func (c chain) finished(ctx context.Context, share float64, least int) ([]float6
 		if c.other != nil && n%2 == 0 {
 			rates = c.other
 		}
-		first := c.stretches[low]
+		first := c.sections[low]
 		if last < steps && (n == 1 || mass[last] > negligible) {
 			last++
 		}
-		if high < len(c.stretches)-2 && c.stretches[high+1] < last {
+		if high < len(c.sections)-2 && c.sections[high+1] < last {
 			high++
 		}
-		stretch, back := high, 0.0
+		section, back := high, 0.0
 		for i := last - 1; i >= first; i-- {
 			m := mass[i]
 			made := rates[i] * m
 			mass[i+1] += made
 			mass[i] = 0
 			back += m - made
-			if i == c.stretches[stretch] {
+			if i == c.sections[section] {
 				mass[i] = back
 				back = 0
-				stretch--
+				section--
 			}
 		}
 		done = append(done, mass[steps])
 		updates += last - first
-		if n >= least && mass[steps] >= share || updates > mostUpdates {
+		if n >= least && mass[steps] >= share || updates > maxUpdates {
 			return done, nil
 		}
 		if n%16 == 0 {
-			for low < len(c.stretches)-2 && c.empty(mass, low) {
+			for low < len(c.sections)-2 && c.empty(mass, low) {
 				low++
 			}
 		}
 	}
 }
 
-// empty says whether hardly anybody is in a stretch any more.
-func (c chain) empty(mass []float64, stretch int) bool {
+// empty says whether hardly anybody is in a section any more.
+func (c chain) empty(mass []float64, section int) bool {
 	sum := 0.0
-	for _, m := range mass[c.stretches[stretch]:c.stretches[stretch+1]] {
+	for _, m := range mass[c.sections[section]:c.sections[section+1]] {
 		sum += m
 	}
 	return sum < negligible

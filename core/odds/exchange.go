@@ -30,7 +30,7 @@ type Exchange struct {
 
 // Rallied is how fast two players can rally.
 type Rallied struct {
-	Most       float64           `json:"most" description:"Balls a minute, both players together, as long as nobody misses"`
+	PerMinute  float64           `json:"perMinute" description:"Balls a minute, both players together, as long as nobody misses"`
 	Needed     *float64          `json:"needed" description:"Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it"`
 	Speed      float64           `json:"speed" description:"Mean speed at the most, m/s"`
 	InTime     int               `json:"inTime" description:"Balls in the time without a miss"`
@@ -62,8 +62,8 @@ func (e Exchange) Check() error {
 		wrong.Add("pace", "there is no pace called %q", e.Pace)
 	}
 	checkRate(&wrong, "rate", e.Rate)
-	if !(e.Seconds > 0) || e.Wanted < 1 || e.Wanted > mostCount || e.Sets < 1 || !(e.Restart >= 0) {
-		wrong.Add("wanted", "say how many balls, between 1 and %d, are wanted in how many seconds", mostCount)
+	if !(e.Seconds > 0) || e.Wanted < 1 || e.Wanted > maxCount || e.Sets < 1 || !(e.Restart >= 0) {
+		wrong.Add("wanted", "say how many balls, between 1 and %d, are wanted in how many seconds", maxCount)
 	}
 	return wrong.Err()
 }
@@ -107,15 +107,15 @@ func (e Exchange) trips(ctx context.Context, from, to float64) ([]trip, error) {
 		if !landed {
 			continue
 		}
-		if met, ok := e.met(path, bounce, to); ok {
+		if met, ok := e.contactTime(path, bounce, to); ok {
 			list = append(list, trip{speed: (from + landing.Y) / bounce.T, seconds: met})
 		}
 	}
 	return list, nil
 }
 
-// met is when a ball comes to the depth of the other player, at a height that can be played.
-func (e Exchange) met(path flight.Path, bounce flight.State, depth float64) (float64, bool) {
+// contactTime is when a ball comes to the depth of the other player, at a height that can be played.
+func (e Exchange) contactTime(path flight.Path, bounce flight.State, depth float64) (float64, bool) {
 	volley := e.Volleys || !e.World.Ball.Bounces()
 	low, high := bounce.T, path.End()
 	if volley {
@@ -169,7 +169,7 @@ func (e Exchange) Answer(ctx context.Context) (Rallied, error) {
 		return Rallied{}, e.tooSlow(there, back)
 	}
 	each := (a.seconds + b.seconds) / 2
-	r := Rallied{Most: 60 / each, Speed: math.Max(a.speed, b.speed), InTime: int(e.Seconds/each + 1e-9)}
+	r := Rallied{PerMinute: 60 / each, Speed: math.Max(a.speed, b.speed), InTime: int(e.Seconds/each + 1e-9)}
 	r.Sets = r.InTime / e.Sets
 	for _, t := range append(there, back...) {
 		x, ok := quickest(there, t.speed)
@@ -213,24 +213,24 @@ func (e Exchange) tooSlow(ways ...[]trip) error {
 }
 
 func (e Exchange) sentence(r Rallied) string {
-	words := fmt.Sprintf("at most %s balls a minute: %d in %s s", units.Decimal(r.Most, 0), r.InTime, units.Decimal(e.Seconds, 0))
+	phrase := fmt.Sprintf("at most %s balls a minute: %d in %s s", units.Decimal(r.PerMinute, 0), r.InTime, units.Decimal(e.Seconds, 0))
 	if e.Sets > 1 {
-		words += fmt.Sprintf(", %s of %d", units.Count(r.Sets, "set", "sets"), e.Sets)
+		phrase += fmt.Sprintf(", %s of %d", units.Count(r.Sets, "set", "sets"), e.Sets)
 	}
-	words += fmt.Sprintf("; with their misses about %s. %d in that time: %s", units.Decimal(r.Expected, 0), e.Wanted, Times(r.Chance))
+	phrase += fmt.Sprintf("; with their misses about %s. %d in that time: %s", units.Decimal(r.Expected, 0), e.Wanted, Times(r.Chance))
 	switch {
 	case r.Needed == nil:
-		return words + ", and no pace that lands is quick enough: lower the ball over the net or come closer"
+		return phrase + ", and no pace that lands is quick enough: lower the ball over the net or come closer"
 	case *r.Needed > r.Speed+1e-9:
-		return words + fmt.Sprintf("; it needs a pace of %s m/s", units.Decimal(*r.Needed, 1))
+		return phrase + fmt.Sprintf("; it needs a pace of %s m/s", units.Decimal(*r.Needed, 1))
 	}
-	return words
+	return phrase
 }
 
 func (e Exchange) derivation(r Rallied, there, back trip) metric.Derivation {
 	speed := func(v float64) string { return units.Decimal(v, 1) + " m/s" }
 	w := metric.Derivation{
-		Figure: "Balls a minute", Value: units.Decimal(r.Most, 1), Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count carries on",
+		Figure: "Balls a minute", Value: units.Decimal(r.PerMinute, 1), Formula: "120 ÷ (seconds there + seconds back); a miss takes its ball's time and the restart, and the count carries on",
 		Inputs: []metric.Input{
 			{Name: "From the net", Value: units.Metres.Length(e.Near) + " and " + units.Metres.Length(e.Far)},
 			{Name: "Over the net", Value: units.Metres.Length(e.Height)},

@@ -28,15 +28,15 @@ func TestFiftyBallsInAMinute(t *testing.T) {
 	back, err := e.Answer(t.Context())
 	require.NoError(t, err)
 	// From baseline to baseline not even game pace is quick enough.
-	require.Less(t, back.Most, 50.0)
+	require.Less(t, back.PerMinute, 50.0)
 	require.Zero(t, back.Chance)
 	require.Equal(t, back.InTime/2, back.Sets)
 	// Half-way between service line and baseline it can be done.
 	e.Near, e.Far = 7.5, 7.5
 	near, err := e.Answer(t.Context())
 	require.NoError(t, err)
-	require.Greater(t, near.Most, 50.0)
-	require.Greater(t, near.Most, back.Most)
+	require.Greater(t, near.PerMinute, 50.0)
+	require.Greater(t, near.PerMinute, back.PerMinute)
 	require.NotNil(t, near.Needed)
 	require.LessOrEqual(t, *near.Needed, near.Speed)
 	require.Contains(t, near.Sentence, "50 in that time")
@@ -49,12 +49,12 @@ func TestFiftyBallsInAMinute(t *testing.T) {
 	e.Height = 2
 	high, err := e.Answer(t.Context())
 	require.NoError(t, err)
-	require.Less(t, high.Most, sure.Most)
+	require.Less(t, high.PerMinute, sure.PerMinute)
 	// Out of the air is quicker than after the bounce.
 	e.Height, e.Volleys, e.Near, e.Far = 0.4, true, 4, 4
 	volleys, err := e.Answer(t.Context())
 	require.NoError(t, err)
-	require.Greater(t, volleys.Most, sure.Most)
+	require.Greater(t, volleys.PerMinute, sure.PerMinute)
 }
 
 func TestEverySportWithANetRallies(t *testing.T) {
@@ -66,8 +66,8 @@ func TestEverySportWithANetRallies(t *testing.T) {
 		}
 		r, err := e.Answer(t.Context())
 		require.NoError(t, err, on)
-		require.Greater(t, r.Most, 20.0, on)
-		require.Less(t, r.Most, 150.0, on)
+		require.Greater(t, r.PerMinute, 20.0, on)
+		require.Less(t, r.PerMinute, 150.0, on)
 	}
 }
 

@@ -8,14 +8,14 @@ import (
 	"hodometer/core/invalid"
 )
 
-// Wished is how often a goal that suits a player is met: 4 times in 5.
-const Wished = 0.8
+// WantedChance is how often a goal that suits a player is met: 4 times in 5.
+const WantedChance = 0.8
 
 // Within is the chance to meet the goal within the time of the question.
 func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	switch q.Goal.Kind {
-	case Most:
+	case AsManyAsPossible:
 		balls := q.clock().Balls(q.Goal.Minutes * 60)
 		if q.Goal.Count > balls {
 			return 0, nil
@@ -54,24 +54,24 @@ func (q Question) with(count int) Question {
 }
 
 // Fit is the largest goal of its kind that is met 4 times in 5 within the time of the question. A race is
-// fitted by its length, as many as possible by what is hoped for. The error is a list of fields: also
+// fitted by its length, as many as possible by what is hoped for. It returns invalid.Fields: also
 // where even the smallest goal takes longer.
 func (q Question) Fit(ctx context.Context) (Goal, error) {
 	small := q.with(1)
 	if err := small.Check(); err != nil {
 		return Goal{}, err
 	}
-	if q.Seconds <= 0 && q.Goal.Kind != Most {
+	if q.Seconds <= 0 && q.Goal.Kind != AsManyAsPossible {
 		return Goal{}, invalid.Fields{{Path: "seconds", Message: "say how many minutes there are"}}
 	}
-	low, high := 0, mostCount+1
+	low, high := 0, maxCount+1
 	for low+1 < high {
 		mid := (low + high) / 2
 		if tried := q.with(mid); tried.Goal.Check() != nil {
 			high = mid
 		} else if chance, err := tried.Within(ctx); err != nil {
 			return Goal{}, err
-		} else if chance >= Wished {
+		} else if chance >= WantedChance {
 			low = mid
 		} else {
 			high = mid
@@ -87,24 +87,24 @@ func (q Question) Fit(ctx context.Context) (Goal, error) {
 // be met 4 times in 5; there is none where even the smallest takes longer.
 func (q Question) Suggest(ctx context.Context, a Answer) (*Goal, string, error) {
 	limit := q.Seconds
-	if q.Goal.Kind == Most {
+	if q.Goal.Kind == AsManyAsPossible {
 		limit = 60 * q.Goal.Minutes
 	}
-	said := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
+	phrase := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
 	if q.Goal.Kind == FirstTo { // its chance is that of winning
 		chance, err := q.Within(ctx)
 		if err != nil {
 			return nil, "", err
 		}
-		said = fmt.Sprintf("In %s min it is over %s.", minutes(limit), Times(chance))
+		phrase = fmt.Sprintf("In %s min it is over %s.", minutes(limit), Times(chance))
 	}
 	goal, err := q.Fit(ctx)
 	var wrong invalid.Fields
 	switch {
 	case errors.As(err, &wrong):
-		return nil, said + " Even the smallest goal of this kind would be met less than 4 times in 5.", nil
+		return nil, phrase + " Even the smallest goal of this kind would be met less than 4 times in 5.", nil
 	case err != nil:
 		return nil, "", err
 	}
-	return &goal, said + fmt.Sprintf(" 4 times in 5: %s.", goal), nil
+	return &goal, phrase + fmt.Sprintf(" 4 times in 5: %s.", goal), nil
 }

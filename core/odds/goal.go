@@ -17,38 +17,30 @@ type Kind string
 
 // The goals.
 const (
-	Total    Kind = "total"                // so many makes in all
-	Streak   Kind = "in a row"             // so many in a row, once or for several sets
-	Stages   Kind = "in stages"            // a streak whose stages are not equally hard
-	Routine  Kind = "total, then in a row" // so many in all for each part, then so many in a row for each
-	Together Kind = "together"             // so many in all, two players counting jointly
-	Most     Kind = "as many as possible"  // makes within a time
-	FirstTo  Kind = "first to"             // points against somebody
-	Rallies  Kind = "rallies of a length"  // so many rallies neither too short nor too long
+	Total            Kind = "total"                // so many makes in all
+	Streak           Kind = "in a row"             // so many in a row, once or for several sets
+	Stages           Kind = "in stages"            // a streak whose stages are not equally hard
+	Routine          Kind = "total, then in a row" // so many in all for each part, then so many in a row for each
+	Together         Kind = "together"             // so many in all, two players counting jointly
+	AsManyAsPossible Kind = "as many as possible"  // makes within a time
+	FirstTo          Kind = "first to"             // points against somebody
+	Rallies          Kind = "rallies of a length"  // so many rallies neither too short nor too long
 )
-
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any {
-	return []any{Total, Streak, Stages, Routine, Together, Most, FirstTo, Rallies}
-}
 
 // AfterMiss is what a miss does to a streak.
 type AfterMiss string
 
-// The schools. No word means back to zero.
+// The schools. The zero value is back to zero.
 const (
 	BackToZero  AfterMiss = "back to zero"
 	BackToStage AfterMiss = "back to the start of the stage"
 	CarriesOn   AfterMiss = "carries on where it was"
 )
 
-// Enum lists the schools for the schema.
-func (AfterMiss) Enum() []any { return []any{BackToZero, BackToStage, CarriesOn} }
-
 // Hardness is how hard a stage is beside the drill as a whole.
 type Hardness string
 
-// The degrees. No word means as usual.
+// The degrees. The zero value is as usual.
 const (
 	MuchEasier Hardness = "much easier"
 	Easier     Hardness = "easier"
@@ -56,9 +48,6 @@ const (
 	Harder     Hardness = "harder"
 	MuchHarder Hardness = "much harder"
 )
-
-// Enum lists the degrees for the schema.
-func (Hardness) Enum() []any { return []any{MuchEasier, Easier, AsUsual, Harder, MuchHarder} }
 
 // logit is what a degree does to the logarithm of the odds of a make. Half a unit turns 6 of 10 into 7.1
 // or 4.8. Common practice, no source.
@@ -78,33 +67,33 @@ func (h Hardness) rate(p float64) float64 {
 // Stage is one part of a streak.
 type Stage struct {
 	Count int      `json:"count" minimum:"1" maximum:"100"`
-	Hard  Hardness `json:"hard,omitempty" description:"Beside the drill as a whole; no word means as usual"`
+	Hard  Hardness `json:"hard,omitempty" description:"Beside the drill as a whole; empty: as usual"`
 }
 
 // Goal is what a player is to reach.
 type Goal struct {
 	Kind    Kind      `json:"kind"`
 	Count   int       `json:"count" minimum:"1" maximum:"1000" description:"Makes, points or rallies; of a goal in stages it is not used"`
-	Sets    int       `json:"sets,omitempty" minimum:"0" maximum:"20" description:"Of a streak: how often; of a routine: its parts; no number means once"`
+	Sets    int       `json:"sets,omitempty" minimum:"0" maximum:"20" description:"Of a streak: how often; of a routine: its parts; 0: once"`
 	Then    int       `json:"then,omitempty" minimum:"0" maximum:"100" description:"Of a routine: makes in a row for each part"`
 	Stages  []Stage   `json:"stages,omitempty" maxItems:"12"`
-	Miss    AfterMiss `json:"miss,omitempty" description:"What a miss does to a streak; no word means back to zero"`
+	Miss    AfterMiss `json:"miss,omitempty" description:"What a miss does to a streak; empty: back to zero"`
 	Minutes float64   `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"Of as many as possible: the time"`
-	Against int       `json:"against,omitempty" minimum:"0" maximum:"1000" description:"Of first to: points the other needs; no number means as many"`
+	Against int       `json:"against,omitempty" minimum:"0" maximum:"1000" description:"Of first to: points the other needs; 0: as many"`
 	From    int       `json:"from,omitempty" minimum:"0" maximum:"100" description:"Of rallies: strokes at least"`
 	To      int       `json:"to,omitempty" minimum:"0" maximum:"200" description:"Of rallies: strokes at most; one that gets longer is stopped"`
 }
 
 const (
-	mostCount  = 1000
-	mostPlaces = 2000 // steps in all that a goal can have
+	maxCount  = 1000
+	maxPlaces = 2000 // steps in all that a goal can have
 )
 
 // Check says what is wrong with a goal, by field.
 func (g Goal) Check() error {
 	var wrong invalid.Fields
-	if g.Kind != Stages && (g.Count < 1 || g.Count > mostCount) {
-		wrong.Add("count", "a goal is between 1 and %d; this one is %d", mostCount, g.Count)
+	if g.Kind != Stages && (g.Count < 1 || g.Count > maxCount) {
+		wrong.Add("count", "a goal is between 1 and %d; this one is %d", maxCount, g.Count)
 	}
 	switch g.Kind {
 	case Total, Streak, Together, FirstTo:
@@ -113,7 +102,7 @@ func (g Goal) Check() error {
 			wrong.Add("stages", "say how many each stage has")
 		}
 		for i, stage := range g.Stages {
-			if stage.Count < 1 || stage.Count > mostCount {
+			if stage.Count < 1 || stage.Count > maxCount {
 				wrong.Add(invalid.Join("stages", i, "count"), "a stage has at least one ball")
 			}
 		}
@@ -121,7 +110,7 @@ func (g Goal) Check() error {
 		if g.Then < 1 {
 			wrong.Add("then", "say how many in a row come after the total")
 		}
-	case Most:
+	case AsManyAsPossible:
 		if g.Minutes <= 0 {
 			wrong.Add("minutes", "say how many minutes there are")
 		}
@@ -135,8 +124,8 @@ func (g Goal) Check() error {
 	default:
 		wrong.Add("kind", "there is no goal called %q", g.Kind)
 	}
-	if wrong == nil && g.steps() > mostPlaces {
-		wrong.Add("sets", "that is %d balls to be made in all; at most %d", g.steps(), mostPlaces)
+	if wrong == nil && g.steps() > maxPlaces {
+		wrong.Add("sets", "that is %d balls to be made in all; at most %d", g.steps(), maxPlaces)
 	}
 	return wrong.Err()
 }
@@ -199,14 +188,14 @@ func (g Goal) Reached(c tally.Count) (have int, met bool) {
 func (g Goal) String() string {
 	switch g.Kind {
 	case Streak:
-		words := fmt.Sprintf("%d in a row", g.Count)
+		phrase := fmt.Sprintf("%d in a row", g.Count)
 		if g.sets() > 1 {
-			words += fmt.Sprintf(", %d times", g.Sets)
+			phrase += fmt.Sprintf(", %d times", g.Sets)
 		}
 		if g.Miss == CarriesOn {
-			words += ", a miss carries on where it was"
+			phrase += ", a miss carries on where it was"
 		}
-		return words
+		return phrase
 	case Stages:
 		parts := make([]string, len(g.Stages))
 		for i, stage := range g.Stages {
@@ -217,7 +206,7 @@ func (g Goal) String() string {
 		return fmt.Sprintf("%d made, then %d in a row, for each of %s", g.Count, g.Then, units.Count(g.sets(), "part", "parts"))
 	case Together:
 		return fmt.Sprintf("%d made together", g.Count)
-	case Most:
+	case AsManyAsPossible:
 		return fmt.Sprintf("as many as possible in %s min, hoping for %d", units.Decimal(g.Minutes, 1), g.Count)
 	case FirstTo:
 		if g.Against > 0 && g.Against != g.Count {

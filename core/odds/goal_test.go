@@ -156,12 +156,12 @@ func TestTheShortBallRoutine(t *testing.T) {
 }
 
 func TestAsManyAsPossible(t *testing.T) {
-	a := ask(t, odds.Goal{Kind: odds.Most, Count: 30, Minutes: 4}, 0.6)
+	a := ask(t, odds.Goal{Kind: odds.AsManyAsPossible, Count: 30, Minutes: 4}, 0.6)
 	// 48 balls at one every five seconds, so 28.8 makes; the binomial distribution's 10th percentile is 24.
 	require.InDelta(t, 48*0.6, a.Mean, 1e-9)
 	require.Equal(t, 24.0, balls(t, a, 0.9))
 	require.InDelta(t, 0.42, *a.Chance, 0.02)
-	sure := ask(t, odds.Goal{Kind: odds.Most, Count: 48, Minutes: 4}, 1)
+	sure := ask(t, odds.Goal{Kind: odds.AsManyAsPossible, Count: 48, Minutes: 4}, 1)
 	require.InDelta(t, 1, *sure.Chance, 1e-12)
 }
 
@@ -207,19 +207,19 @@ func TestTheGoalIsFittedToTheMinutes(t *testing.T) {
 			q.Goal = fitted
 			a, err := q.Answer(t.Context())
 			require.NoError(t, err)
-			require.GreaterOrEqual(t, *a.Chance, odds.Wished)
+			require.GreaterOrEqual(t, *a.Chance, odds.WantedChance)
 			q.Goal.Count++
 			for i := range q.Goal.Stages {
 				q.Goal.Stages[i].Count++
 			}
 			a, err = q.Answer(t.Context())
 			require.NoError(t, err)
-			require.Less(t, *a.Chance, odds.Wished)
+			require.Less(t, *a.Chance, odds.WantedChance)
 		})
 	}
 	_, err := odds.Question{Goal: inARow(1, 20), Rate: 0.1, Clock: clock(), Seconds: 60}.Fit(t.Context())
 	require.ErrorContains(t, err, "even the smallest goal")
-	hope, err := odds.Question{Goal: odds.Goal{Kind: odds.Most, Count: 1, Minutes: 4}, Rate: 0.6, Clock: clock()}.Fit(t.Context())
+	hope, err := odds.Question{Goal: odds.Goal{Kind: odds.AsManyAsPossible, Count: 1, Minutes: 4}, Rate: 0.6, Clock: clock()}.Fit(t.Context())
 	require.NoError(t, err)
 	require.Equal(t, 26, hope.Count) // the 20th percentile of 48 balls at 6 of 10
 }
@@ -237,7 +237,7 @@ func TestBadQuestionsAreAnsweredInWords(t *testing.T) {
 		{"goal.sets", "at most 2000", odds.Question{Goal: inARow(500, 20), Rate: 0.5}},
 		{"goal.stages", "each stage", odds.Question{Goal: odds.Goal{Kind: odds.Stages, Count: 1}, Rate: 0.5}},
 		{"goal.then", "after the total", odds.Question{Goal: odds.Goal{Kind: odds.Routine, Count: 1}, Rate: 0.5}},
-		{"goal.minutes", "how many minutes", odds.Question{Goal: odds.Goal{Kind: odds.Most, Count: 1}, Rate: 0.5}},
+		{"goal.minutes", "how many minutes", odds.Question{Goal: odds.Goal{Kind: odds.AsManyAsPossible, Count: 1}, Rate: 0.5}},
 		{"goal.to", "shorter", odds.Question{Goal: odds.Goal{Kind: odds.Rallies, Count: 1, From: 5, To: 3}, Rate: 0.5}},
 		{"goal.kind", "no goal called", odds.Question{Goal: odds.Goal{Kind: "golf", Count: 1}, Rate: 0.5}},
 		{"partner", "never gets there", odds.Question{Goal: odds.Goal{Kind: odds.Together, Count: 1}, Rate: 0.5}},
@@ -307,7 +307,7 @@ func BenchmarkGoal(b *testing.B) {
 		"ten in a row, twenty sets": {Goal: inARow(10, 20), Rate: 0.6},
 		"the short-ball routine":    {Goal: odds.Goal{Kind: odds.Routine, Count: 10, Then: 5, Sets: 4}, Rate: 0.6},
 		"a thousand together":       {Goal: odds.Goal{Kind: odds.Together, Count: 1000}, Rate: 0.5, Partner: 0.7},
-		"as many as possible":       {Goal: odds.Goal{Kind: odds.Most, Count: 100, Minutes: 60}, Rate: 0.5},
+		"as many as possible":       {Goal: odds.Goal{Kind: odds.AsManyAsPossible, Count: 100, Minutes: 60}, Rate: 0.5},
 		"first to a thousand":       {Goal: odds.Goal{Kind: odds.FirstTo, Count: 1000}, Rate: 0.5},
 	} {
 		q.Clock = clock()

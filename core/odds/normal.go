@@ -24,15 +24,15 @@ func (n Normal) at(p court.Point) Normal {
 	return n
 }
 
-// area is a part of the plane, as stretches of y for each x.
+// area is a part of the plane, as spans of y for each x.
 type area struct {
 	breaks  []float64 // in order: its left end, where its outline turns, its right end
 	round   float64   // of a circle: its radius, since its outline is steep at both ends
 	centre  float64   // of a circle
-	between func(x float64) []stretch
+	between func(x float64) []span
 }
 
-type stretch struct{ from, to float64 }
+type span struct{ from, to float64 }
 
 // gauss is Gauss and Legendre's rule for one panel, on 0 … 1.
 var gauss = func() (r struct{ at, weight [16]float64 }) {
@@ -93,7 +93,7 @@ func unit(v float64) float64 { return math.Max(-1, math.Min(v, 1)) }
 type rect struct{ left, right, bottom, top float64 }
 
 func (r rect) area() area {
-	return area{breaks: []float64{r.left, math.Max(r.left, r.right)}, between: func(float64) []stretch { return []stretch{{r.bottom, r.top}} }}
+	return area{breaks: []float64{r.left, math.Max(r.left, r.right)}, between: func(float64) []span { return []span{{r.bottom, r.top}} }}
 }
 
 // disc is a circle as far as it lies in a rectangle.
@@ -108,12 +108,12 @@ func disc(centre court.Point, radius float64, in rect) area {
 	}
 	breaks = append(breaks, centre.X+radius, in.left, in.right)
 	slices.Sort(breaks)
-	return area{breaks: breaks, round: radius, centre: centre.X, between: func(x float64) []stretch {
+	return area{breaks: breaks, round: radius, centre: centre.X, between: func(x float64) []span {
 		half := math.Sqrt(math.Max(0, radius*radius-(x-centre.X)*(x-centre.X)))
 		if half == 0 || x < in.left || x > in.right {
 			return nil
 		}
-		return []stretch{{math.Max(centre.Y-half, in.bottom), math.Min(centre.Y+half, in.top)}}
+		return []span{{math.Max(centre.Y-half, in.bottom), math.Min(centre.Y+half, in.top)}}
 	}}
 }
 
@@ -130,7 +130,7 @@ func outline(corners []court.Point, in rect) area {
 		}
 	}
 	slices.Sort(breaks)
-	return area{breaks: breaks, between: func(x float64) []stretch {
+	return area{breaks: breaks, between: func(x float64) []span {
 		if x < in.left || x > in.right {
 			return nil
 		}
@@ -142,9 +142,9 @@ func outline(corners []court.Point, in rect) area {
 			}
 		}
 		slices.Sort(edges)
-		var list []stretch
+		var list []span
 		for i := 1; i < len(edges); i += 2 {
-			list = append(list, stretch{math.Max(edges[i-1], in.bottom), math.Min(edges[i], in.top)})
+			list = append(list, span{math.Max(edges[i-1], in.bottom), math.Min(edges[i], in.top)})
 		}
 		return list
 	}}

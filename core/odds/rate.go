@@ -32,7 +32,7 @@ type Rate struct {
 	Balls      int               `json:"balls" description:"On this very drill"`
 	Related    int               `json:"related" description:"Balls on related drills, which count for less"`
 	Known      bool              `json:"known" description:"There is evidence; else it is only the level's"`
-	Words      string            `json:"words"`
+	Sentence   string            `json:"sentence"`
 	Derivation metric.Derivation `json:"derivation"`
 
 	made, missed float64 // of the beta distribution
@@ -51,13 +51,13 @@ const (
 	halfLife     = 28.0 // days after which a ball counts half
 	priorBalls   = 6.0  // that the prior is worth
 	relatedShare = 0.3  // what a ball on a related drill counts
-	relatedMost  = 15.0 // balls that all related drills are worth together
+	maxRelated   = 15.0 // balls that all related drills are worth together
 )
 
 // Prior is what is thought of a player on a drill before anything was counted.
 type Prior struct {
-	Rate float64
-	Said string // where it comes from
+	Rate        float64
+	Description string // where it comes from
 }
 
 // LevelPrior is the rate of a level on a drill that is written for it. Common practice, no source.
@@ -69,7 +69,7 @@ func LevelPrior(level student.Level) Prior {
 	if !known {
 		rate = 0.5
 	}
-	return Prior{Rate: rate, Said: "what is usual for the level"}
+	return Prior{Rate: rate, Description: "what is usual for the level"}
 }
 
 // Estimate works out a player's rates from what they did on the drill and on related ones: the prior
@@ -79,7 +79,7 @@ func Estimate(prior Prior, own, related []Practised) Estimates {
 	made, missed := priorBalls*prior.Rate, priorBalls*(1-prior.Rate)
 	near := sum(related, execution(false))
 	if all := relatedShare * (near.made + near.missed); all > 0 {
-		share := relatedShare * math.Min(1, relatedMost/all)
+		share := relatedShare * math.Min(1, maxRelated/all)
 		made, missed = made+share*near.made, missed+share*near.missed
 	}
 	here := sum(own, execution(false))
@@ -134,11 +134,11 @@ func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 	between := fmt.Sprintf("between %s and %s", units.Decimal(10*r.Low, 1), ofTen(r.High))
 	switch {
 	case here.balls > 0:
-		r.Words = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, here.right, here.balls)
+		r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, here.right, here.balls)
 	case r.Known:
-		r.Words = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Count(near.balls, "ball", "balls"), ofTen(r.Mean), between)
+		r.Sentence = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Count(near.balls, "ball", "balls"), ofTen(r.Mean), between)
 	default:
-		r.Words = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Said, between)
+		r.Sentence = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Description, between)
 	}
 	r.Derivation = metric.Derivation{
 		Figure: "Makes", Value: ofTen(r.Mean),
@@ -146,7 +146,7 @@ func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 		Inputs: []metric.Input{
 			{Name: "On this drill", Value: fmt.Sprintf("%d of %d, weighing %s balls today", here.right, here.balls, units.Decimal(here.made+here.missed, 1))},
 			{Name: "On related drills", Value: units.Count(near.balls, "ball", "balls") + ", each counting three tenths, at most 15 together"},
-			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Said, units.Decimal(priorBalls, 0))},
+			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Description, units.Decimal(priorBalls, 0))},
 			{Name: "95 times in 100", Value: between},
 		},
 		Source: "Beta-binomial model; weights and what is usual for a level: common practice, no source",
@@ -193,10 +193,10 @@ func Wilson(made, balls int) (low, high float64) {
 
 // Difference is how much more is made in the drill than in points.
 type Difference struct {
-	Mean  float64 `json:"mean"`
-	Low   float64 `json:"low" description:"Lower end of the middle 95 %"`
-	High  float64 `json:"high"`
-	Words string  `json:"words"`
+	Mean     float64 `json:"mean"`
+	Low      float64 `json:"low" description:"Lower end of the middle 95 %"`
+	High     float64 `json:"high"`
+	Sentence string  `json:"sentence"`
 }
 
 // Compare sets a drill against points: the difference of two rates with its 95 % interval, by Newcombe's
@@ -208,11 +208,11 @@ func Compare(made, balls, madeInPoints, inPoints int) Difference {
 	d := Difference{Mean: p1 - p2, Low: p1 - p2 - math.Hypot(p1-l1, u2-p2), High: p1 - p2 + math.Hypot(u1-p1, p2-l2)}
 	switch less := units.Decimal(10*math.Abs(d.Mean), 1); {
 	case d.Low > 0:
-		d.Words = less + " of 10 fewer in points than in the drill"
+		d.Sentence = less + " of 10 fewer in points than in the drill"
 	case d.High < 0:
-		d.Words = less + " of 10 more in points than in the drill"
+		d.Sentence = less + " of 10 more in points than in the drill"
 	default:
-		d.Words = "no sure difference between drill and points yet"
+		d.Sentence = "no sure difference between drill and points yet"
 	}
 	return d
 }

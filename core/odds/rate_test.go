@@ -27,14 +27,14 @@ func TestDrillAgainstPoints(t *testing.T) {
 	require.InDelta(t, 0.2, d.Mean, 1e-9)
 	require.InDelta(t, 0.0524, d.Low, 5e-5)
 	require.InDelta(t, 0.3339, d.High, 5e-5)
-	require.Equal(t, "2 of 10 fewer in points than in the drill", d.Words)
-	require.Contains(t, odds.Compare(3, 5, 2, 5).Words, "no sure difference")
+	require.Equal(t, "2 of 10 fewer in points than in the drill", d.Sentence)
+	require.Contains(t, odds.Compare(3, 5, 2, 5).Sentence, "no sure difference")
 }
 
 func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {
 	e := odds.Estimate(odds.LevelPrior(student.Club), nil, nil)
 	require.False(t, e.Rate.Known)
-	require.Contains(t, e.Rate.Words, "nothing is known yet")
+	require.Contains(t, e.Rate.Sentence, "nothing is known yet")
 	require.InDelta(t, 0.6, e.Rate.Mean, 1e-9)
 	require.Nil(t, e.Choice)
 	require.Nil(t, e.Points)
@@ -54,8 +54,8 @@ func TestEvidenceMovesAnEstimate(t *testing.T) {
 	require.Greater(t, then.Mean, nothing.Mean)
 	require.Equal(t, 18, now.Made)
 	require.Equal(t, 20, now.Balls)
-	require.Contains(t, now.Words, "18 of 20 on this drill")
-	require.Contains(t, related.Words, "has not done this drill")
+	require.Contains(t, now.Sentence, "18 of 20 on this drill")
+	require.Contains(t, related.Sentence, "has not done this drill")
 	// A beta distribution of 2.7 + 18 makes and 3.3 + 2 misses.
 	require.InDelta(t, 20.7/26, now.Mean, 1e-9)
 

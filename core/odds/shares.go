@@ -38,11 +38,11 @@ type Ground struct {
 var ErrUpright = errors.New("this target stands upright, and balls do not land in it")
 
 // OnGround is a resolved target that balls land in. Windows, gates and bands are not.
-func OnGround(c court.Court, shape court.Shape, play court.Play) (Ground, error) {
+func OnGround(c court.Court, shape court.Shape, format court.Format) (Ground, error) {
 	if shape.Radius <= 0 && len(shape.Corners) < 3 {
 		return Ground{}, ErrUpright
 	}
-	half, end := c.InPlay(play)/2, c.Length/2
+	half, end := c.InPlay(format)/2, c.Length/2
 	g := Ground{shape: shape, end: end, ahead: 1, in: rect{-half, half, 0, end}}
 	switch {
 	case c.Net.HalfUp == 0:

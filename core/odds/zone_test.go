@@ -22,7 +22,7 @@ func wide() court.Court {
 }
 
 func field(t require.TestingT, shape court.Shape) odds.Ground {
-	g, err := odds.OnGround(wide(), shape, court.SinglesPlay)
+	g, err := odds.OnGround(wide(), shape, court.Singles)
 	require.NoError(t, err)
 	return g
 }
@@ -81,9 +81,9 @@ func TestABiggerTargetIsNeverHarder(t *testing.T) {
 			if kind == "box" {
 				target = court.Target{Kind: court.BoxTarget, Mark: target.Mark, Width: size, Depth: size}
 			}
-			shape, err := c.Shape(target, court.SinglesPlay)
+			shape, err := c.Shape(target, court.Singles)
 			require.NoError(t, err)
-			g, err := odds.OnGround(c, shape, court.SinglesPlay)
+			g, err := odds.OnGround(c, shape, court.Singles)
 			require.NoError(t, err)
 			return g.Shares(s, aim).In
 		}
@@ -98,9 +98,9 @@ func TestSharesAreAllThereIs(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		y := rapid.Float64Range(-11.5, 11.5).Filter(func(y float64) bool { return math.Abs(y) > 1 }).Draw(t, "y")
 		centre := court.Point{X: rapid.Float64Range(-4, 4).Draw(t, "x"), Y: y}
-		shape, err := c.Shape(court.Ring(rapid.Float64Range(0.2, 3).Draw(t, "radius"), court.At(centre.X, centre.Y)), court.SinglesPlay)
+		shape, err := c.Shape(court.Ring(rapid.Float64Range(0.2, 3).Draw(t, "radius"), court.At(centre.X, centre.Y)), court.Singles)
 		require.NoError(t, err)
-		g, err := odds.OnGround(c, shape, court.SinglesPlay)
+		g, err := odds.OnGround(c, shape, court.Singles)
 		require.NoError(t, err)
 		r := g.Shares(anyScatter(t), centre)
 		for _, share := range []float64{r.In, r.Long, r.Wide, r.Short, r.Beside, r.Net} {
@@ -149,7 +149,7 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 		// Nothing of either circle lies out and one error in five is allowed: its middle is the best aim.
 		best, err := g.BestAim(t.Context(), s, 0.2)
 		require.NoError(t, err)
-		require.True(t, best.Keeps)
+		require.True(t, best.Within)
 		require.InDelta(t, 0, best.At.Distance(mark), 0.02)
 		// One error in ten leads to the trade's mark, a hand's breadth off; one in five brings it a third
 		// nearer to the lines.
@@ -166,9 +166,9 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 }
 
 func ring(t require.TestingT, c court.Court, at court.Point, radius float64) odds.Ground {
-	shape, err := c.Shape(court.Ring(radius, court.At(at.X, at.Y)), court.SinglesPlay)
+	shape, err := c.Shape(court.Ring(radius, court.At(at.X, at.Y)), court.Singles)
 	require.NoError(t, err)
-	g, err := odds.OnGround(c, shape, court.SinglesPlay)
+	g, err := odds.OnGround(c, shape, court.Singles)
 	require.NoError(t, err)
 	return g
 }
@@ -187,7 +187,7 @@ func TestTheBestAimKeepsErrorsDownWhereItCan(t *testing.T) {
 	most := 0.25
 	best, err := g.BestAim(t.Context(), s, most)
 	require.NoError(t, err)
-	require.True(t, best.Keeps)
+	require.True(t, best.Within)
 	require.LessOrEqual(t, best.Shares.Errors(), most)
 	require.Greater(t, g.Shares(s, corner).Errors(), most)
 	// No other aim nearby that keeps errors down hits more.
@@ -201,7 +201,7 @@ func TestTheBestAimKeepsErrorsDownWhereItCan(t *testing.T) {
 	wild.SX, wild.SY = 6, 8
 	hopeless, err := g.BestAim(t.Context(), wild, 0.05)
 	require.NoError(t, err)
-	require.False(t, hopeless.Keeps)
+	require.False(t, hopeless.Within)
 	_, err = g.BestAim(t.Context(), s, 0)
 	require.ErrorContains(t, err, "share of errors")
 	_, err = g.BestAim(cancelled(t), s, 0.2)
@@ -213,11 +213,11 @@ func TestATargetIsFittedToARate(t *testing.T) {
 	at := court.Point{X: 2, Y: 9}
 	_, _, s := drive(t, student.Club, at)
 	chance := func(target court.Target) (float64, error) {
-		shape, err := c.Shape(target, court.SinglesPlay)
+		shape, err := c.Shape(target, court.Singles)
 		if err != nil {
 			return 0, err
 		}
-		g, err := odds.OnGround(c, shape, court.SinglesPlay)
+		g, err := odds.OnGround(c, shape, court.Singles)
 		return g.Shares(s, shape.Centre).In, err
 	}
 	for _, target := range []court.Target{court.Ring(1, court.At(at.X, at.Y)), court.StripAlong(court.FarBaseline, 1)} {
@@ -272,7 +272,7 @@ func TestUprightTargetsAreHitByTheLaunch(t *testing.T) {
 	w, l, _ := drive(t, student.Club, court.Point{X: 0, Y: 9})
 	scatter := odds.LaunchScatter(student.Club)
 	window := func(high float64) float64 {
-		shape, err := w.Court.Shape(court.Target{Kind: court.Window, Low: 0, High: high}, court.SinglesPlay)
+		shape, err := w.Court.Shape(court.Target{Kind: court.Window, Low: 0, High: high}, court.Singles)
 		require.NoError(t, err)
 		chance, ok := odds.Upright(w, l, scatter, shape)
 		require.True(t, ok)
@@ -281,13 +281,13 @@ func TestUprightTargetsAreHitByTheLaunch(t *testing.T) {
 	require.Less(t, window(0.3), window(0.8))
 	require.Greater(t, window(5), 0.9)
 	left, right := court.At(-0.5, 6), court.At(0.5, 6)
-	gate, err := w.Court.Shape(court.Target{Kind: court.Gate, Mark: &left, Other: &right}, court.SinglesPlay)
+	gate, err := w.Court.Shape(court.Target{Kind: court.Gate, Mark: &left, Other: &right}, court.Singles)
 	require.NoError(t, err)
 	chance, ok := odds.Upright(w, l, scatter, gate)
 	require.True(t, ok)
 	require.Greater(t, chance, 0.3)
 	require.Less(t, chance, 0.8)
-	_, err = odds.OnGround(w.Court, gate, court.SinglesPlay)
+	_, err = odds.OnGround(w.Court, gate, court.Singles)
 	require.ErrorIs(t, err, odds.ErrUpright)
 }
 

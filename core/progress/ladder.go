@@ -16,9 +16,6 @@ const (
 	Pace        Rung = "pace"
 )
 
-// Enum lists the rungs for the schema.
-func (Rung) Enum() []any { return []any{Consistency, Direction, Depth, Spin, Pace} }
-
 // Ladder lists the rungs of the quality ladder, lowest first.
 func Ladder() []Rung { return []Rung{Consistency, Direction, Depth, Spin, Pace} }
 

@@ -26,9 +26,6 @@ const (
 	StepBack Decision = "step back"
 )
 
-// Enum lists the decisions for the schema.
-func (Decision) Enum() []any { return []any{StepUp, Stay, StepBack} }
-
 // Advice is a decision with its reason.
 type Advice struct {
 	Decision   Decision          `json:"decision"`

@@ -24,9 +24,6 @@ const (
 	TwoToOne Kind = "two against one"
 )
 
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any { return []any{Roles, Spots, Stations, Pairs, TwoToOne} }
-
 // Counted is what a round is counted in where it is not timed.
 type Counted string
 
@@ -35,9 +32,6 @@ const (
 	Balls  Counted = "balls"
 	Points Counted = "points"
 )
-
-// Enum lists them for the schema.
-func (Counted) Enum() []any { return []any{Balls, Points} }
 
 // PointSeconds is how long a point takes with what comes between it and the next. Common practice, no source.
 const PointSeconds = 20
@@ -51,9 +45,6 @@ const (
 	TakeTurns Begins = "the sides take turns"
 	Winners   Begins = "whoever won the last"
 )
-
-// Enum lists them for the schema.
-func (Begins) Enum() []any { return []any{SameSide, TakeTurns, Winners} }
 
 // Spot is a place, a role or a station.
 type Spot struct {
@@ -69,7 +60,7 @@ type Form struct {
 	Every  float64 `json:"every,omitempty" minimum:"0" maximum:"60" description:"Minutes of a round"`
 	Count  int     `json:"count,omitempty" minimum:"0" maximum:"200" description:"Or: balls or points of a round"`
 	Of     Counted `json:"of,omitempty"`
-	Courts int     `json:"courts,omitempty" minimum:"0" maximum:"6" description:"How many can play it side by side; no number means as many as fit"`
+	Courts int     `json:"courts,omitempty" minimum:"0" maximum:"6" description:"How many can play it side by side; 0: as many as fit"`
 	Mix    bool    `json:"mix,omitempty" description:"Take the spots in an order in which partners change most; else in the order listed, and neighbours stay neighbours"`
 	Begins Begins  `json:"begins,omitempty"`
 }

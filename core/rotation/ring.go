@@ -46,7 +46,7 @@ func (f Form) ring(people int) (seats func(round int) []Seat, cycle int) {
 	}, period(places, spots)
 }
 
-// around lays the places of the courts along the ring, and behind each court its share of those who wait.
+// around puts the places of the courts along the ring, and behind each court its share of those who wait.
 func around(n, courts, spots int) []place {
 	places := make([]place, 0, n)
 	waiting := n - courts*spots
@@ -156,22 +156,22 @@ type mixing struct {
 	counts []int // partnerships at each distance
 	best   []int
 	spread int // of the best
-	least  int // no order has less
+	fewest int // no order has less
 	left   int // steps of the search
 }
 
-// mostMixing bounds the search; it is over long before for all groups of up to twelve in pairs.
-const mostMixing = 200_000
+// maxMixing bounds the search; it is over long before for all groups of up to twelve in pairs.
+const maxMixing = 200_000
 
 // order returns the position of the ring for each position, so that partners change most.
 func order(groups [][]int, n int) []int {
-	m := mixing{n: n, groups: groups, used: make([]bool, n), to: make([]int, n), counts: make([]int, n/2+1), spread: 1 << 30, left: mostMixing}
-	meetings, pairs := 0, n*(n-1)/2
+	m := mixing{n: n, groups: groups, used: make([]bool, n), to: make([]int, n), counts: make([]int, n/2+1), spread: 1 << 30, left: maxMixing}
+	encounters, pairs := 0, n*(n-1)/2
 	for _, g := range groups {
-		meetings += n * len(g) * (len(g) - 1) / 2
+		encounters += n * len(g) * (len(g) - 1) / 2
 	}
-	if pairs > 0 && meetings%pairs != 0 {
-		m.least = 1
+	if pairs > 0 && encounters%pairs != 0 {
+		m.fewest = 1
 	}
 	m.group(0, 0, 0)
 	// Positions without partners take what is left, in order.
@@ -196,7 +196,7 @@ func order(groups [][]int, n int) []int {
 
 // group places the members of a group from the k-th on, at positions from a position on.
 func (m *mixing) group(g, k, from int) {
-	if m.left--; m.best != nil && (m.left < 0 || m.spread <= m.least) {
+	if m.left--; m.best != nil && (m.left < 0 || m.spread <= m.fewest) {
 		return
 	}
 	if g == len(m.groups) {

@@ -47,7 +47,7 @@ func TestRolesSwapByTheMinute(t *testing.T) {
 	require.Equal(t, []int{1}, two.Rounds[0].Seats[0].With)
 	require.Equal(t, 100, two.People[0].Balls, "five minutes of volleys, a ball every three seconds")
 	require.True(t, two.Even)
-	require.Equal(t, "Everybody plays all of 10:00 min. 5 full cycles: everybody has every place equally often.", two.Said)
+	require.Equal(t, "Everybody plays all of 10:00 min. 5 full cycles: everybody has every place equally often.", two.Sentence)
 
 	four := form.Table(4, 600, 3)
 	require.Equal(t, 2, four.Cycle, "two pairs side by side are even as soon as one pair is")
@@ -62,8 +62,8 @@ func TestRolesSwapByTheMinute(t *testing.T) {
 	three := form.Table(3, 180, 0)
 	require.Equal(t, rotation.Ready, spotOf(three, 0, 2))
 	require.InDelta(t, 60, three.People[1].Waited, 1e-9)
-	require.Equal(t, "Everybody plays 2:00 min and waits 1:00 min. 1 full cycle: everybody has every place equally often.", three.Said)
-	require.Contains(t, form.Table(3, 120, 0).Said, "It comes out even after 3 rounds (3:00 min).")
+	require.Equal(t, "Everybody plays 2:00 min and waits 1:00 min. 1 full cycle: everybody has every place equally often.", three.Sentence)
+	require.Contains(t, form.Table(3, 120, 0).Sentence, "It comes out even after 3 rounds (3:00 min).")
 
 	require.Empty(t, form.Table(0, 600, 0).Rounds)
 	require.Empty(t, form.Table(2, 0, 0).Rounds)

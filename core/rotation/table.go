@@ -27,7 +27,7 @@ type Seat struct {
 	Waits   bool   `json:"waits"`
 }
 
-// Round is one stretch of time with the spot everybody has in it.
+// Round is a length of time with the spot everybody has in it.
 type Round struct {
 	Start   float64 `json:"start" description:"Seconds from the beginning of the block"`
 	Seconds float64 `json:"seconds"`
@@ -53,18 +53,18 @@ type Share struct {
 
 // Table is a rotation as it is played.
 type Table struct {
-	Rounds  []Round `json:"rounds"`
-	People  []Share `json:"people"`
-	Cycle   int     `json:"cycle" description:"Rounds after which everybody had everything equally often"`
-	Seconds float64 `json:"seconds" description:"Length of that cycle"`
-	Even    bool    `json:"even" description:"Everybody plays equally long in these rounds, to half a minute"`
-	Said    string  `json:"said" description:"Whether it is fair, in a sentence"`
+	Rounds   []Round `json:"rounds"`
+	People   []Share `json:"people"`
+	Cycle    int     `json:"cycle" description:"Rounds after which everybody had everything equally often"`
+	Seconds  float64 `json:"seconds" description:"Length of that cycle"`
+	Even     bool    `json:"even" description:"Everybody plays equally long in these rounds, to half a minute"`
+	Sentence string  `json:"sentence" description:"Whether it is fair, in a sentence"`
 }
 
-// mostRounds bounds a table: beyond any lesson.
-const mostRounds = 240
+// maxRounds bounds a table: beyond any lesson.
+const maxRounds = 240
 
-// Table lays out the rounds of a form for so many people in so many seconds, the last one cut short where
+// Table makes the rounds of a form for so many people in so many seconds, the last one cut short where
 // it does not fit. A ball takes perBall seconds; 0 where balls are not counted. It has no rounds where
 // there is nobody or no time.
 //
@@ -87,7 +87,7 @@ func (f Form) Table(people int, seconds, perBall float64) Table {
 		seats, t.Cycle = f.ring(people)
 	}
 	t.Seconds = float64(t.Cycle) * length
-	for start := 0.0; start < seconds-1e-9 && len(t.Rounds) < mostRounds; start += length {
+	for start := 0.0; start < seconds-1e-9 && len(t.Rounds) < maxRounds; start += length {
 		n := len(t.Rounds)
 		t.Rounds = append(t.Rounds, Round{Start: start, Seconds: math.Min(length, seconds-start), Begins: f.begins(n), Seats: seats(n)})
 	}
@@ -147,5 +147,5 @@ func (t *Table) share(people int, perBall float64) {
 			}
 		}
 	}
-	t.say()
+	t.describe()
 }

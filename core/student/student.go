@@ -21,9 +21,6 @@ const (
 	Sixty    AgeBand = "60 and over"
 )
 
-// Enum lists the bands for the schema.
-func (AgeBand) Enum() []any { return []any{Under8, Eight, Eleven, Fourteen, Adult, Sixty} }
-
 // Growing says whether a player of this age is still growing.
 func (a AgeBand) Growing() bool { return a != Adult && a != Sixty }
 
@@ -36,9 +33,6 @@ const (
 	LeftHand  Hand = "left"
 )
 
-// Enum lists the hands for the schema.
-func (Hand) Enum() []any { return []any{RightHand, LeftHand} }
-
 // Backhand is how many hands are on the grip.
 type Backhand string
 
@@ -47,9 +41,6 @@ const (
 	OneHanded Backhand = "one-handed"
 	TwoHanded Backhand = "two-handed"
 )
-
-// Enum lists the backhands for the schema.
-func (Backhand) Enum() []any { return []any{OneHanded, TwoHanded} }
 
 // Level is a playing level or, for juniors, a ball stage.
 type Level string
@@ -64,11 +55,6 @@ const (
 	Club       Level = "club player"
 	Tournament Level = "tournament player"
 )
-
-// Enum lists the levels for the schema.
-func (Level) Enum() []any {
-	return []any{Red, Orange, Green, Beginner, Improver, Club, Tournament}
-}
 
 // Rank is how far a level is, from 0 for the first ball stage.
 func (l Level) Rank() int {
@@ -85,28 +71,25 @@ const (
 	Balls     LimitOf = "balls"
 )
 
-// Enum lists the limits for the schema.
-func (LimitOf) Enum() []any { return []any{Overheads, Serves, Balls} }
-
 // Limit is the most of something in one lesson.
 type Limit struct {
-	Of   LimitOf `json:"of"`
-	Most int     `json:"most" minimum:"1" maximum:"2000"`
+	Of  LimitOf `json:"of"`
+	Max int     `json:"max" minimum:"1" maximum:"2000"`
 }
 
 // Profile is what is kept about a student.
 type Profile struct {
-	Name     string      `json:"name" minLength:"1" maxLength:"80"`
-	Age      AgeBand     `json:"age"`
-	Hand     Hand        `json:"hand"`
-	Backhand Backhand    `json:"backhand"`
-	Sport    court.Sport `json:"sport"`
-	Level    Level       `json:"level"`
-	Towards  string      `json:"towards" maxLength:"200" description:"What they work towards"`
-	Hurts    string      `json:"hurts" maxLength:"200" description:"What hurts"`
-	Note     string      `json:"note" maxLength:"2000"`
-	Limit    *Limit      `json:"limit,omitempty"`
-	Watch    []string    `json:"watch,omitempty" maxItems:"2" description:"One or two faults to watch, from lesson to lesson"`
+	Name      string      `json:"name" minLength:"1" maxLength:"80"`
+	Age       AgeBand     `json:"age"`
+	Hand      Hand        `json:"hand"`
+	Backhand  Backhand    `json:"backhand"`
+	Sport     court.Sport `json:"sport"`
+	Level     Level       `json:"level"`
+	Objective string      `json:"objective" maxLength:"200" description:"What they work towards"`
+	Hurts     string      `json:"hurts" maxLength:"200" description:"What hurts"`
+	Note      string      `json:"note" maxLength:"2000"`
+	Limit     *Limit      `json:"limit,omitempty"`
+	Watch     []string    `json:"watch,omitempty" maxItems:"2" description:"One or two faults to watch, from lesson to lesson"`
 }
 
 const longestFault = 60 // characters, so that it can be read on court

@@ -23,9 +23,6 @@ const (
 	Undo   Kind = "undo"
 )
 
-// Enum lists the kinds for the schema.
-func (Kind) Enum() []any { return []any{Made, Missed, Turn, Again, Undo} }
-
 // Choice is whether it was the right idea, marked apart from how it was carried out.
 type Choice string
 
@@ -34,9 +31,6 @@ const (
 	RightChoice Choice = "right"
 	WrongChoice Choice = "wrong"
 )
-
-// Enum lists them for the schema.
-func (Choice) Enum() []any { return []any{RightChoice, WrongChoice} }
 
 // Entry is one tap, numbered by the device that took it, so that it is counted once however often it
 // is sent.
@@ -47,7 +41,7 @@ type Entry struct {
 	Of   int       `json:"of,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls played"`
 	At   time.Time `json:"at"`
 
-	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; no word means that it was not marked"`
+	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; empty: that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
 	Zone    *court.Zone  `json:"zone,omitempty" description:"Of one ball: in which zone it landed, where the place was not noted"`
 }
@@ -115,8 +109,8 @@ type Count struct {
 // Missed is the number of balls missed.
 func (c Count) Missed() int { return c.Balls - c.Made }
 
-// Standing returns the entries in order without those taken back.
-func Standing(entries []Entry) []Entry {
+// Effective returns the entries in order without those taken back.
+func Effective(entries []Entry) []Entry {
 	sorted := slices.Clone(entries)
 	slices.SortFunc(sorted, func(a, b Entry) int { return a.Seq - b.Seq })
 	standing := sorted[:0]
@@ -134,7 +128,7 @@ func Standing(entries []Entry) []Entry {
 // Landings are the places where balls landed that were not taken back, in order.
 func Landings(entries []Entry) []court.Point {
 	var places []court.Point
-	for _, entry := range Standing(entries) {
+	for _, entry := range Effective(entries) {
 		if entry.Landing != nil {
 			places = append(places, *entry.Landing)
 		}
@@ -145,7 +139,7 @@ func Landings(entries []Entry) []court.Point {
 // Zones are the zones in which balls landed that were not taken back, in order.
 func Zones(entries []Entry) []court.Zone {
 	var zones []court.Zone
-	for _, entry := range Standing(entries) {
+	for _, entry := range Effective(entries) {
 		if entry.Zone != nil {
 			zones = append(zones, *entry.Zone)
 		}
@@ -191,11 +185,11 @@ func Fold(devices ...[]Entry) Count {
 // together puts the standing entries of several devices in the order in which they were taken.
 func together(devices [][]Entry) []Entry {
 	if len(devices) == 1 {
-		return Standing(devices[0])
+		return Effective(devices[0])
 	}
 	var all []Entry
 	for _, entries := range devices {
-		all = append(all, Standing(entries)...)
+		all = append(all, Effective(entries)...)
 	}
 	slices.SortStableFunc(all, func(a, b Entry) int { return a.At.Compare(b.At) })
 	return all

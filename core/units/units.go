@@ -26,9 +26,6 @@ const (
 	Feet   System = "feet"
 )
 
-// Enum lists the systems for the schema.
-func (System) Enum() []any { return []any{Metres, Feet} }
-
 // Grain is the length, in metres, to which a place is rounded when it is dragged: 5 cm or 3 in.
 func (s System) Grain() float64 {
 	if s == Feet {

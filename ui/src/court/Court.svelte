@@ -228,7 +228,7 @@
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
       role={onmove ? 'button' : 'img'}
-      aria-label="{spot.label}: {spot.said}"
+      aria-label="{spot.label}: {spot.description}"
       tabindex={onmove ? 0 : undefined}
       class="spot"
       class:movable={onmove}

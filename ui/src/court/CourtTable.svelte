@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Report, Wording } from '../lib/api/client'
+  import type { Report, Reference } from '../lib/api/client'
   import Reword from './Reword.svelte'
   import { sign } from './view'
 
@@ -11,7 +11,7 @@
     /** A place or a length was typed, in words. */
     ontype?: (path: string, text: string) => void
     /** A place is to be said in another way. */
-    onreword?: (handle: string, wording: Wording) => void
+    onreword?: (handle: string, wording: Reference) => void
     onremove?: (handle: string) => void
   }
   let { report, errors = {}, ontype, onreword, onremove }: Props = $props()
@@ -33,7 +33,7 @@
           {spot.label}
           {#if onremove && spot.removable}
             <button class="link block text-sm" onclick={() => onremove(spot.handle)}
-              >take away<span class="sr-only"> {spot.label}, {spot.said}</span></button
+              >take away<span class="sr-only"> {spot.label}, {spot.description}</span></button
             >
           {/if}
         </th>
@@ -57,14 +57,14 @@
                 {#if wrong(path)}<p class="text-error text-sm" role="alert">{wrong(path)}</p>{/if}
               {/each}
             </div>
-            <span class="sr-only">{spot.said}</span>
+            <span class="sr-only">{spot.description}</span>
             {#if onreword}<Reword
                 {spot}
                 court={report.court}
                 onreword={(wording) => onreword(spot.handle, wording)}
               />{/if}
           {:else}
-            {spot.said}
+            {spot.description}
           {/if}
           {#if wrong(spot.handle) && !(ontype && spot.parts.some( (part) => wrong(`${spot.handle}.${part.path}`) ))}
             <p class="text-error" role="alert">{wrong(spot.handle)}</p>

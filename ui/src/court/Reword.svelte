@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { Report, Wording } from '../lib/api/client'
+  import type { Report, Reference } from '../lib/api/client'
 
   /** How a mark is said: from which lines, whose left and right, and what it does on another court. */
   interface Props {
     spot: Report['spots'][number]
     court: Report['court']
-    onreword: (wording: Wording) => void
+    onreword: (wording: Reference) => void
   }
   let { spot, court, onreword }: Props = $props()
   const across = $derived(court.lines.filter((line) => line.from.y === line.to.y))
@@ -21,8 +21,8 @@
   /** The line of a measure that runs one way, whichever stands first. */
   const chosen = (list: typeof across) => lines.find((id) => list.some((line) => line.id === id))
 
-  function say(change: Partial<Wording>) {
-    onreword({ lines, whose: spot.mark.whose, scales: spot.mark.scales, ...change })
+  function say(change: Partial<Reference>) {
+    onreword({ lines, view: spot.mark.view, scales: spot.mark.scales, ...change })
   }
   function sayIn(way: string) {
     if (way === ways[0]) say({ lines: [] })
@@ -73,8 +73,8 @@
     <select
       class="select select-xs w-auto"
       aria-label="{spot.label}: whose left and right"
-      value={spot.mark.whose ?? 'near'}
-      onchange={(event) => say({ whose: event.currentTarget.value as 'near' | 'far' })}
+      value={spot.mark.view ?? 'near'}
+      onchange={(event) => say({ view: event.currentTarget.value as 'near' | 'far' })}
     >
       <option value="near">the near player’s left and right</option>
       <option value="far">the far player’s left and right</option>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Goal, Words } from '../lib/api/client'
+  import type { Goal, Vocabulary } from '../lib/api/client'
   import NumberField from '../lib/NumberField.svelte'
   import SelectField from '../lib/SelectField.svelte'
   import { anew, breaks } from './goals'
@@ -7,13 +7,13 @@
   /** What is to be reached, field by field as its kind needs them. */
   interface Props {
     goal: Goal
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
     /** By path, with the goal's own path before it. */
     errors: Record<string, string>
     disabled?: boolean
     onchange: (goal: Goal) => void
   }
-  let { goal, words, errors, disabled = false, onchange }: Props = $props()
+  let { goal, vocabulary, errors, disabled = false, onchange }: Props = $props()
   const set = (change: Partial<Goal>) => onchange({ ...$state.snapshot(goal), ...change })
   const counted = $derived(
     {
@@ -34,7 +34,7 @@
     <SelectField
       label="Goal"
       value={goal.kind}
-      options={(words?.goals ?? [goal.kind]).map((kind) =>
+      options={(vocabulary?.goals ?? [goal.kind]).map((kind) =>
         kind === 'total' ? { value: kind, label: 'made in all' } : kind,
       )}
       error={errors['goal.kind']}
@@ -105,7 +105,7 @@
       <SelectField
         label="After a miss"
         value={goal.miss ?? 'back to zero'}
-        options={(words?.misses ?? ['back to zero' as const]).filter(
+        options={(vocabulary?.misses ?? ['back to zero' as const]).filter(
           (school) => goal.kind === 'in stages' || school !== 'back to the start of the stage',
         )}
         onchange={(miss) => set({ miss })}
@@ -131,7 +131,7 @@
             value={stage.hard ?? 'as usual'}
             onchange={(event) => setStage(i, { hard: event.currentTarget.value as Stage['hard'] })}
           >
-            {#each words?.hard ?? [] as hard (hard)}<option>{hard}</option>{/each}
+            {#each vocabulary?.hard ?? [] as hard (hard)}<option>{hard}</option>{/each}
           </select>
           <button
             type="button"

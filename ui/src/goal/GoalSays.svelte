@@ -62,7 +62,7 @@
   {#if reckoned.answer.carry > 0 && !reckoned.answer.never && reckoned.answer.carry < 10_000}
     <p class="mt-1">Carry {Math.round(reckoned.answer.carry)} balls: they last 9 times in 10.</p>
   {/if}
-  {#if reckoned.said}<p class="mt-1">{reckoned.said}</p>{/if}
+  {#if reckoned.sentence}<p class="mt-1">{reckoned.sentence}</p>{/if}
   {#if slides(goal)}
     <div class="no-print mt-2 flex items-center gap-3">
       <label for="{id}-slide" class="text-sm">Slide the goal</label>

@@ -4,10 +4,12 @@
 
   interface Props {
     draft: Draft<T>
+    /** An edit is still being worked out, and not in the draft yet. */
+    busy?: boolean
     /** What to do about a newer version elsewhere, besides choosing one of both. */
     onkeep?: () => void
   }
-  let { draft, onkeep }: Props = $props()
+  let { draft, busy = false, onkeep }: Props = $props()
 
   const words = {
     saved: 'All changes saved',
@@ -25,7 +27,7 @@
   role="status"
   class:text-error={draft.status !== 'saved' && draft.status !== 'waiting' && draft.status !== 'saving'}
 >
-  {words[draft.status]}
+  {words[busy && draft.status === 'saved' ? 'waiting' : draft.status]}
 </span>
 {#if draft.unkept}
   <span class="text-error text-sm">This device cannot keep a copy meanwhile.</span>

@@ -7,7 +7,7 @@ import {
   type Settings,
   type TargetAsked,
   type Unreadable,
-  type Words,
+  type Vocabulary,
 } from './api/client'
 
 /** The keys under which answers are kept. */
@@ -25,7 +25,7 @@ export const keys = {
   sheet: (id: string) => ['lessons', id, 'sheet'] as const,
   settings: ['settings'] as const,
   courts: ['courts'] as const,
-  words: ['words'] as const,
+  vocabulary: ['vocabulary'] as const,
   length: (metres: number, units: string) => ['lengths', metres, units] as const,
   goal: (asked: GoalAsked) => ['reckoner', 'goal', asked] as const,
   target: (asked: TargetAsked) => ['reckoner', 'target', asked] as const,
@@ -43,10 +43,10 @@ export const diary = (back: number, ahead: number) =>
 export const settingsQuery = () =>
   createQuery<Settings>(() => ({ queryKey: keys.settings, queryFn: () => answer(api.GET('/api/settings')) }))
 
-export const wordsQuery = () =>
-  createQuery<Words>(() => ({
-    queryKey: keys.words,
-    queryFn: () => answer(api.GET('/api/words')),
+export const vocabularyQuery = () =>
+  createQuery<Vocabulary>(() => ({
+    queryKey: keys.vocabulary,
+    queryFn: () => answer(api.GET('/api/vocabulary')),
     staleTime: Infinity,
   }))
 

@@ -1,3 +1,5 @@
+import { toThirdFormat } from './drafts/formats'
+
 /**
  * What is typed into a form that is not sent yet stays in this tab, also when the page is read again, until it is
  * sent or left on purpose. A tab that may keep nothing works without.
@@ -14,7 +16,8 @@ export function keepUnsent(form: string, typed: object | null) {
 /** unsent returns what was typed into a form before, or null. */
 export function unsent<T>(form: string): T | null {
   try {
-    return JSON.parse(sessionStorage.getItem(`hodometer.unsent.${form}`) ?? 'null') as T | null
+    const typed = JSON.parse(sessionStorage.getItem(`hodometer.unsent.${form}`) ?? 'null') as T | null
+    return toThirdFormat(form, typed)
   } catch {
     return null
   }

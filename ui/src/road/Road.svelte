@@ -47,8 +47,8 @@
   /** The signs with their places: those of a block stand above it, the others at the beginning of the road. */
   const signs = $derived.by(() => {
     return plan.findings.map((finding, i) => {
-      const stretch = plan.stretches.find((s) => s.block === finding.block)
-      const stands = (other: Finding) => plan.stretches.find((s) => s.block === other.block) === stretch
+      const stretch = plan.blocks.find((s) => s.block === finding.block)
+      const stands = (other: Finding) => plan.blocks.find((s) => s.block === other.block) === stretch
       const n = plan.findings.slice(0, i).filter(stands).length
       // Side by side as far as the block is wide, then one above the other.
       const columns = Math.max(
@@ -61,11 +61,11 @@
     })
   })
   const marks = { problem: '✕', warning: '!', note: 'i' }
-  const dropped = $derived(drag?.whole ? dropAt(drag.second, plan.stretches, drag.block) : -1)
+  const dropped = $derived(drag?.whole ? dropAt(drag.second, plan.blocks, drag.block) : -1)
   /** Where the dragged block would begin. */
   const dropLine = $derived.by(() => {
     if (!drag?.whole) return 0
-    const others = plan.stretches.filter((s) => s.block !== drag?.block)
+    const others = plan.blocks.filter((s) => s.block !== drag?.block)
     return x(others[dropped]?.start ?? plan.planned)
   })
 
@@ -98,7 +98,7 @@
     const { block, start, end, whole } = drag
     if (whole) onact?.(block, { kind: 'move to', to: dropped })
     else if (event.currentTarget !== svg)
-      onact?.(block, { kind: 'stretch', by: (stretched(drag) - (end - start)) / 60 })
+      onact?.(block, { kind: 'resize', by: (stretched(drag) - (end - start)) / 60 })
     drag = null
   }
 
@@ -141,7 +141,7 @@
       >
     {/if}
   {/each}
-  {#each plan.stretches as stretch (stretch.block)}
+  {#each plan.blocks as stretch (stretch.block)}
     {@const left = x(stretch.start)}
     {@const room = x(stretch.end) - left}
     {@const high = top(stretch.effort)}

@@ -1,6 +1,6 @@
 /** RoadAct is what a key does to the block of the road that has the focus. */
 export type RoadAct =
-  { kind: 'choose' | 'pin' | 'take out' } | { kind: 'move'; by: -1 | 1 } | { kind: 'stretch'; by: number }
+  { kind: 'choose' | 'pin' | 'remove' } | { kind: 'move'; by: -1 | 1 } | { kind: 'resize'; by: number }
 
 /** actOf reads a key: left and right move a block, up and down make it longer and shorter. */
 export function actOf(key: string, shift: boolean): RoadAct | undefined {
@@ -14,14 +14,14 @@ export function actOf(key: string, shift: boolean): RoadAct | undefined {
     case 'ArrowRight':
       return { kind: 'move', by: 1 }
     case 'ArrowUp':
-      return { kind: 'stretch', by: minutes }
+      return { kind: 'resize', by: minutes }
     case 'ArrowDown':
-      return { kind: 'stretch', by: -minutes }
+      return { kind: 'resize', by: -minutes }
     case 'p':
     case 'P':
       return { kind: 'pin' }
     case 'Delete':
-      return { kind: 'take out' }
+      return { kind: 'remove' }
   }
   return undefined
 }
@@ -29,8 +29,8 @@ export function actOf(key: string, shift: boolean): RoadAct | undefined {
 /** dropAt is the place in the order at which a block is let go, from the middles of the others. */
 export function dropAt(
   second: number,
-  stretches: { block: string; start: number; end: number }[],
+  blocks: { block: string; start: number; end: number }[],
   block: string,
 ) {
-  return stretches.filter((s) => s.block !== block && (s.start + s.end) / 2 < second).length
+  return blocks.filter((s) => s.block !== block && (s.start + s.end) / 2 < second).length
 }

@@ -55,23 +55,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/drills/change-court": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Carry a drill over to another court without saving it */
-        post: operations["changeCourt"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/drills/fit": {
         parameters: {
             query?: never;
@@ -123,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/transfer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Carry a drill over to another court without saving it */
+        post: operations["transferDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/{id}": {
         parameters: {
             query?: never;
@@ -133,7 +133,7 @@ export interface paths {
         /** One drill */
         get: operations["getDrill"];
         /** Add or change a drill */
-        put: operations["keepDrill"];
+        put: operations["saveDrill"];
         post?: never;
         delete?: never;
         options?: never;
@@ -243,23 +243,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/change": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Do one thing to a lesson and fit the rest, without saving it */
-        post: operations["changeLesson"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/courts": {
         parameters: {
             query?: never;
@@ -271,6 +254,23 @@ export interface paths {
         put?: never;
         /** Where everything stands in a lesson, and in which order it is walked off */
         post: operations["planCourts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/edit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do one thing to a lesson and fit the rest, without saving it */
+        post: operations["editLesson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -372,7 +372,7 @@ export interface paths {
         /** One lesson on the clock */
         get: operations["getLesson"];
         /** Add or change a lesson */
-        put: operations["keepLesson"];
+        put: operations["saveLesson"];
         post?: never;
         delete?: never;
         options?: never;
@@ -629,7 +629,7 @@ export interface paths {
         /** One student */
         get: operations["getStudent"];
         /** Add or change a student */
-        put: operations["keepStudent"];
+        put: operations["saveStudent"];
         post?: never;
         /** Erase a student and all that was counted, for good */
         delete: operations["eraseStudent"];
@@ -655,6 +655,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{id}/ladder-position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a student on a rung */
+        post: operations["setLadderPosition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students/{id}/progress": {
         parameters: {
             query?: never;
@@ -666,23 +683,6 @@ export interface paths {
         get: operations["getProgress"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/students/{id}/standing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Put a student on a rung */
-        post: operations["stand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -706,7 +706,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/words": {
+    "/api/vocabulary": {
         parameters: {
             query?: never;
             header?: never;
@@ -714,7 +714,7 @@ export interface paths {
             cookie?: never;
         };
         /** What a coach can choose from */
-        get: operations["listWords"];
+        get: operations["listVocabulary"];
         put?: never;
         post?: never;
         delete?: never;
@@ -732,10 +732,6 @@ export interface components {
             lesson: components["schemas"]["Lesson"];
             students: components["schemas"]["Result"][];
         };
-        ApiLessonChange: {
-            change: components["schemas"]["LessonChange"];
-            document: components["schemas"]["LessonDocument"];
-        };
         Archiving: {
             archived: boolean;
         };
@@ -745,14 +741,6 @@ export interface components {
             more: components["schemas"]["LessonBlock"][];
             /** @description What a new lesson begins with */
             start: components["schemas"]["LessonBlock"][];
-        };
-        ChangedCourt: {
-            /** @description Each mark carried over in its own way */
-            document: components["schemas"]["DrillDocument"];
-            /** @description What keeping and what scaling the offsets would do */
-            marks: components["schemas"]["DrillMarkChange"][];
-            /** @description What makes no sense on the new court */
-            problems: components["schemas"]["InvalidFields"];
         };
         ClockChange: {
             finished: boolean;
@@ -899,14 +887,6 @@ export interface components {
             min: components["schemas"]["CourtPoint"];
             name: string;
         };
-        CourtChange: {
-            court: string;
-            document: components["schemas"]["DrillDocument"];
-            /** @description Handles of the marks to be carried over as plain places */
-            plain: string[];
-            /** @description Handles of the marks whose offsets grow or shrink with the court */
-            scales: string[];
-        };
         CourtCourt: {
             /**
              * Format: double
@@ -933,7 +913,7 @@ export interface components {
             /** @description The published rules its dimensions come from */
             source: string;
             sport: components["schemas"]["CourtSport"];
-            /** @description What it is usually laid with */
+            /** @description Usual materials */
             surfaces: string[];
             /** @description Lines on the walls of a squash court */
             walls: components["schemas"]["CourtWallLine"][];
@@ -952,6 +932,8 @@ export interface components {
         };
         /** @enum {string} */
         CourtEnd: "near" | "far";
+        /** @enum {string} */
+        CourtFormat: "singles" | "doubles";
         CourtLine: {
             from: components["schemas"]["CourtPoint"];
             id: string;
@@ -965,8 +947,8 @@ export interface components {
             place?: components["schemas"]["CourtPoint"];
             /** @description On another court the offsets grow or shrink with it, instead of keeping their length */
             scales?: boolean;
-            /** @description Whose left and right are meant; no word means the near player's */
-            whose?: components["schemas"]["CourtEnd"];
+            /** @description Whose left and right are meant; empty: the near player's */
+            view?: components["schemas"]["CourtEnd"];
         };
         CourtMeasure: {
             /**
@@ -980,14 +962,6 @@ export interface components {
             /** @description The other line of a fraction */
             to?: string;
             toward?: components["schemas"]["CourtToward"];
-        };
-        CourtMoved: {
-            /** @description With its offsets as they are */
-            keeps: components["schemas"]["CourtOutcome"];
-            /** @description As a plain place, at the same share of the court and at most at its edge; for a mark whose lines are not there */
-            plain: components["schemas"]["CourtOutcome"];
-            /** @description With offsets that grow or shrink with the court */
-            scales: components["schemas"]["CourtOutcome"];
         };
         CourtNet: {
             /**
@@ -1015,7 +989,7 @@ export interface components {
             /** @description Why it makes no sense; empty where it does */
             problem: string;
             /** @description The place there as a coach says it */
-            said: string;
+            wording: string;
         };
         CourtPart: {
             /** @description What follows it in words: inside the far baseline */
@@ -1025,8 +999,6 @@ export interface components {
             /** @description The length or the fraction, exactly */
             text: string;
         };
-        /** @enum {string} */
-        CourtPlay: "singles" | "doubles";
         CourtPoint: {
             /** Format: double */
             x: number;
@@ -1089,9 +1061,9 @@ export interface components {
         CourtSport: "tennis" | "pickleball" | "badminton" | "squash" | "table tennis";
         CourtStep: {
             at: components["schemas"]["CourtPoint"];
-            label: string;
             /** @description The place as a coach says it */
-            said: string;
+            description: string;
+            label: string;
             /**
              * Format: double
              * @description Metres from the stop before
@@ -1137,6 +1109,14 @@ export interface components {
         CourtTargetKind: "circle" | "strip" | "box" | "polygon" | "gate" | "object" | "window" | "wall band" | "double bounce";
         /** @enum {string} */
         CourtToward: "in" | "out" | "near" | "far" | "left" | "right";
+        CourtTransfer: {
+            /** @description With its offsets as they are */
+            keeps: components["schemas"]["CourtOutcome"];
+            /** @description As a plain place, at the same share of the court and at most at its edge; for a mark whose lines are not there */
+            plain: components["schemas"]["CourtOutcome"];
+            /** @description With offsets that grow or shrink with the court */
+            scales: components["schemas"]["CourtOutcome"];
+        };
         CourtWallLine: {
             /**
              * Format: double
@@ -1219,20 +1199,10 @@ export interface components {
             /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
             upright: boolean;
         };
-        DrillChange: {
-            /** @description A place was moved */
-            move?: components["schemas"]["DrillMove"];
-            /** @description The handle of a thing that is taken off the court */
-            remove?: string;
-            /** @description A place is to be said in another way */
-            reword?: components["schemas"]["DrillReword"];
-            /** @description A length or a place was typed in words */
-            typed?: components["schemas"]["DrillTyped"];
-        };
         /** @enum {string} */
         DrillCountBy: "landing" | "movement" | "both";
         DrillCounts: {
-            /** @description No word means landing */
+            /** @description empty: landing */
             by?: components["schemas"]["DrillCountBy"];
             /** @description Each ball is marked right or wrong choice, apart from made or missed */
             choices?: boolean;
@@ -1241,6 +1211,8 @@ export interface components {
             /** @description A bad feed or a let can be marked: it is played again and counts for nobody */
             noCount?: boolean;
         };
+        /** @enum {string} */
+        DrillDifficulty: "easier" | "harder";
         DrillDocument: {
             cautions: string[];
             /** @description What counts as made */
@@ -1251,16 +1223,16 @@ export interface components {
             /** @description How hard it is, out of ten */
             effort: number;
             equipment: string[];
+            /** @description Who shares the court; empty: singles */
+            format?: components["schemas"]["CourtFormat"];
             goal: components["schemas"]["OddsGoal"];
-            /** @description Whom it is written for; no word means a club player */
+            /** @description Whom it is written for; empty: a club player */
             level?: components["schemas"]["StudentLevel"];
             name: string;
             /** @description Where no ball may go */
             noGo?: components["schemas"]["DrillNoGo"][];
             pattern: components["schemas"]["FeedPattern"];
             places: components["schemas"]["DrillPlace"][];
-            /** @description Who shares the court; no word means singles */
-            play?: components["schemas"]["CourtPlay"];
             rung: components["schemas"]["ProgressRung"];
             /**
              * Format: double
@@ -1271,23 +1243,34 @@ export interface components {
             /** @description The stroke whose ladder the drill stands on */
             stroke: components["schemas"]["FeedStroke"];
             summary: string;
-            /** @description What the court is laid with; no word means what is usual */
+            /** @description The material of the court; empty: what is usual */
             surface?: string;
             target: components["schemas"]["CourtTarget"];
             /** @description Turns for each player */
             turns: number;
             /** @description Easier and harder versions that stand ready */
             variations?: components["schemas"]["DrillVariation"][];
+            /** @description Of the format of this document */
             version: number;
+        };
+        DrillEdit: {
+            /** @description A place was moved */
+            move?: components["schemas"]["DrillMove"];
+            /** @description The handle of a thing that is taken off the court */
+            remove?: string;
+            /** @description A place is to be said in another way */
+            reword?: components["schemas"]["DrillReword"];
+            /** @description A length or a place was typed in words */
+            typed?: components["schemas"]["DrillTyped"];
         };
         DrillExplained: {
             /** @description Its figures in the coach's units */
             facts: components["schemas"]["MetricInput"][];
             flight: components["schemas"]["MetricDerivation"];
-            /** @description Which meeting of the timeline it is, from 0 */
-            meeting: number;
+            /** @description Which interception of the timeline it is, from 0 */
+            interception: number;
             running: components["schemas"]["MetricDerivation"];
-            said: string;
+            sentence: string;
         };
         DrillFeed: {
             from: components["schemas"]["CourtPoint"];
@@ -1301,7 +1284,7 @@ export interface components {
              */
             release: number;
         };
-        DrillFit: {
+        DrillFitRequest: {
             /**
              * Format: double
              * @description The target to the best aim that keeps errors under a share
@@ -1374,13 +1357,6 @@ export interface components {
              */
             waiting: number;
         };
-        DrillMarkChange: {
-            handle: string;
-            label: string;
-            moved: components["schemas"]["CourtMoved"];
-            /** @description The mark as it is said on the court it comes from */
-            said: string;
-        };
         DrillMove: {
             /** @description The handle of a spot in the report */
             handle: string;
@@ -1408,9 +1384,11 @@ export interface components {
             id: string;
             report: components["schemas"]["DrillReport"];
         };
+        /** @enum {string} */
+        DrillPassSide: "either" | "left" | "right";
         DrillPlace: {
             /** @description Of an obstacle: the side on which it is passed */
-            around?: components["schemas"]["DrillWay"];
+            around?: components["schemas"]["DrillPassSide"];
             kind: components["schemas"]["DrillPlaceKind"];
             mark: components["schemas"]["CourtMark"];
             /**
@@ -1421,26 +1399,22 @@ export interface components {
         };
         /** @enum {string} */
         DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
-        DrillPlay: {
-            fastest: components["schemas"]["FootworkFastest"][];
+        DrillPlayerFit: {
+            /** @description How this player's balls come */
+            clock: components["schemas"]["OddsClock"];
+            /** @description What the goal takes; null where it cannot be worked out */
+            goal: null | components["schemas"]["OddsAnswer"];
             metrics: components["schemas"]["MetricMetric"][];
-            player: components["schemas"]["FootworkPlayer"];
-            /** @description By field: balls that cannot be fed */
-            problems: components["schemas"]["InvalidFields"];
-            /** @description What each live player runs in the turn, in words */
-            runs: string[];
-            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
-            tasks: components["schemas"]["DrillExplained"][];
-            /** @description What other gaps make of it; none for a rally */
-            tempos: components["schemas"]["FootworkTempo"][];
-            timeline: components["schemas"]["FootworkTimeline"];
-            /** @description In a sentence */
-            verdict: string;
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["DrillAimed"];
+            /** @description Why there is no goal or no target, in words; else empty */
+            why: string;
         };
         DrillPreview: {
-            /** @description What is to be done to it first */
-            change?: components["schemas"]["DrillChange"];
             document: components["schemas"]["DrillDocument"];
+            /** @description What is to be done to it first */
+            edit?: components["schemas"]["DrillEdit"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
             /** @description Which drill it is, for what was counted on it */
@@ -1449,7 +1423,7 @@ export interface components {
             level?: components["schemas"]["StudentLevel"];
             people: number;
             /** @description Transformations to be tried on it */
-            steps?: components["schemas"]["FeedStep"][];
+            steps?: components["schemas"]["FeedTransformation"][];
             /** @description Tried on this student */
             student?: string;
         };
@@ -1484,7 +1458,23 @@ export interface components {
             lines: string[];
             scales?: boolean;
             /** @description Whose left and right are meant */
-            whose?: components["schemas"]["CourtEnd"];
+            view?: components["schemas"]["CourtEnd"];
+        };
+        DrillSimulation: {
+            fastest: components["schemas"]["FootworkFastest"][];
+            metrics: components["schemas"]["MetricMetric"][];
+            player: components["schemas"]["FootworkPlayer"];
+            /** @description By field: balls that cannot be fed */
+            problems: components["schemas"]["InvalidFields"];
+            /** @description What each live player runs in the turn, in words */
+            runs: string[];
+            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
+            tasks: components["schemas"]["DrillExplained"][];
+            /** @description What other gaps make of it; none for a rally */
+            tempos: components["schemas"]["FootworkTempo"][];
+            timeline: components["schemas"]["FootworkTimeline"];
+            /** @description In a sentence */
+            verdict: string;
         };
         DrillSize: {
             label: string;
@@ -1493,7 +1483,7 @@ export interface components {
             text: string;
         };
         DrillSpace: {
-            /** @description No number means one */
+            /** @description 0: one */
             courts?: number;
             /** @description Only half of one court, lengthwise */
             half?: boolean;
@@ -1502,8 +1492,10 @@ export interface components {
         };
         DrillSpot: {
             /** @description Of an obstacle: the side on which it is passed */
-            around?: components["schemas"]["DrillWay"];
+            around?: components["schemas"]["DrillPassSide"];
             at: components["schemas"]["CourtPoint"];
+            /** @description The place as a coach says it */
+            description: string;
             /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark */
             handle: string;
             label: string;
@@ -1513,25 +1505,11 @@ export interface components {
             parts: components["schemas"]["CourtPart"][];
             /** @description It can be taken off the court */
             removable: boolean;
-            /** @description The place as a coach says it */
-            said: string;
             /**
              * Format: double
              * @description Of an obstacle: its width; else 0
              */
             size: number;
-        };
-        DrillSuit: {
-            /** @description How this player's balls come */
-            clock: components["schemas"]["OddsClock"];
-            /** @description What the goal takes; null where it cannot be worked out */
-            goal: null | components["schemas"]["OddsAnswer"];
-            metrics: components["schemas"]["MetricMetric"][];
-            rates: components["schemas"]["OddsEstimates"];
-            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
-            target: null | components["schemas"]["DrillAimed"];
-            /** @description Why there is no goal or no target, in words; else empty */
-            why: string;
         };
         DrillTime: {
             /** Format: date-time */
@@ -1543,32 +1521,45 @@ export interface components {
             lesson: string;
             met: boolean;
         };
-        /** @enum {string} */
-        DrillTowards: "easier" | "harder";
+        DrillTransferredMark: {
+            /** @description The mark as it is said on the court it comes from */
+            description: string;
+            handle: string;
+            label: string;
+            moved: components["schemas"]["CourtTransfer"];
+        };
         DrillTyped: {
             /** @description A measure, target.mark.measures.0, or a size, target.radius or places.3.size */
             path: string;
             text: string;
         };
         DrillVariation: {
+            difficulty: components["schemas"]["DrillDifficulty"];
             name: string;
-            steps: components["schemas"]["FeedStep"][];
-            towards: components["schemas"]["DrillTowards"];
+            steps: components["schemas"]["FeedTransformation"][];
         };
-        /** @enum {string} */
-        DrillWay: "either" | "left" | "right";
         Duplicate: {
             /** Format: uuid */
             id: string;
         };
-        /** @enum {string} */
-        FeedChange: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on";
+        EditedLesson: {
+            document: components["schemas"]["LessonDocument"];
+            /** @description Identifiers of the blocks to take out so that the rest fits */
+            drop: string[];
+            /** @description Else something has to go */
+            fits: boolean;
+            plan: components["schemas"]["LessonPlan"];
+            /** @description What was squeezed or stretched, and why; or what to do */
+            sentences: string[];
+        };
         /** @enum {string} */
         FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
         /** @enum {string} */
         FeedEnding: "after a count" | "after a random count" | "at the first miss";
         /** @enum {string} */
         FeedKind: "ball" | "touch" | "shadow" | "catch";
+        /** @enum {string} */
+        FeedMethod: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live";
         /** @enum {string} */
         FeedMoment: "out of the air" | "rising" | "at the top" | "falling" | "at a height";
         /** @enum {string} */
@@ -1586,7 +1577,8 @@ export interface components {
              */
             gap: number;
             /** @description The most sequences of a turn that ends at random */
-            most?: number;
+            maxSequences?: number;
+            method: components["schemas"]["FeedMethod"];
             /** @description When the next player starts */
             next?: components["schemas"]["FeedNext"];
             order?: components["schemas"]["FeedOrder"];
@@ -1607,7 +1599,6 @@ export interface components {
             /** @description Times the sequence is played in one turn */
             sequences: number;
             tasks: components["schemas"]["FeedTask"][];
-            way: components["schemas"]["FeedWay"];
         };
         FeedRally: {
             /**
@@ -1631,19 +1622,7 @@ export interface components {
             wide: number;
         };
         /** @enum {string} */
-        FeedSpinWord: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
-        FeedStep: {
-            /**
-             * Format: double
-             * @description Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual
-             */
-            by?: number;
-            change: components["schemas"]["FeedChange"];
-            /** @description Of a shuffle */
-            seed?: number;
-            /** @description Which task is dropped, or holds the place, from 1; none for the last */
-            task?: number;
-        };
+        FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
         /** @enum {string} */
         FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink";
         FeedTask: {
@@ -1668,13 +1647,15 @@ export interface components {
              * @description Metres above the court at which it leaves; else what is usual
              */
             height?: number;
-            /** @description No word means a ball */
+            /** @description empty: a ball */
             kind?: components["schemas"]["FeedKind"];
             /** @description Where the ball lands first; of a touch or a shadow stroke, the place itself */
             landing: components["schemas"]["CourtMark"];
             /** @description Too much on purpose: an overload that the coach means */
             meant?: boolean;
-            /** @description No word means rally pace, gentle by hand */
+            /** @description How it is fed; else as the pattern says */
+            method?: components["schemas"]["FeedMethod"];
+            /** @description empty: rally pace, gentle by hand */
             pace?: components["schemas"]["FeedPace"];
             /** @description Whose task it is where several players are live, from 0 */
             player?: number;
@@ -1683,13 +1664,13 @@ export interface components {
             /** @description Where the answer is to land; else on the drill's target */
             reply?: components["schemas"]["CourtMark"];
             replyPace?: components["schemas"]["FeedPace"];
-            replySpin?: components["schemas"]["FeedSpinWord"];
+            replySpin?: components["schemas"]["FeedSpinKind"];
             /**
              * Format: double
              * @description Turns a minute instead of the word; less than nothing is backspin
              */
             rpm?: number;
-            spin?: components["schemas"]["FeedSpinWord"];
+            spin?: components["schemas"]["FeedSpinKind"];
             /** @description A cue for the feet: open, closed */
             stance?: string;
             /** @description What the player answers with */
@@ -1699,19 +1680,29 @@ export interface components {
              * @description Metres, m/s or seconds, as the flight is chosen
              */
             value?: number;
-            /** @description How it is fed; else as the pattern says */
-            way?: components["schemas"]["FeedWay"];
             /**
              * Format: double
              * @description How often it is drawn, against the others; no figure means 1
              */
             weight?: number;
         };
+        FeedTransformation: {
+            /**
+             * Format: double
+             * @description Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual
+             */
+            by?: number;
+            kind: components["schemas"]["FeedTransformationKind"];
+            /** @description Of a shuffle */
+            seed?: number;
+            /** @description Which task is dropped, or holds the place, from 1; none for the last */
+            task?: number;
+        };
         /** @enum {string} */
-        FeedWay: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live";
+        FeedTransformationKind: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on";
         FitAsked: {
             document: components["schemas"]["DrillDocument"];
-            fit: components["schemas"]["DrillFit"];
+            fit: components["schemas"]["DrillFitRequest"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
             /** @description Which drill it is, for what was counted on it */
@@ -1726,7 +1717,7 @@ export interface components {
             /** @description As written for a right-hander */
             document: components["schemas"]["DrillDocument"];
             /** @description What changed, in a sentence */
-            said: string;
+            sentence: string;
         };
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
@@ -1735,7 +1726,7 @@ export interface components {
             gap: null | number;
             strain: components["schemas"]["FootworkVerdict"];
         };
-        FootworkMeeting: {
+        FootworkInterception: {
             /**
              * Format: double
              * @description Highest point before the bounce, metres
@@ -1773,8 +1764,6 @@ export interface components {
             leaves: number;
             /** @description The coach means it to be too much */
             meant: boolean;
-            /** @description Where the ball is met; null where there is no ball, or it is out of reach */
-            met: null | components["schemas"]["FootworkSample"];
             /**
              * Format: double
              * @description Run for it, and back from the one before
@@ -1806,6 +1795,8 @@ export interface components {
             /** @description The ball until it is met */
             trail: components["schemas"]["FootworkSample"][];
             verdict: components["schemas"]["FootworkVerdict"];
+            /** @description Where the ball is met; null where there is no ball, or it is out of reach */
+            where: null | components["schemas"]["FootworkSample"];
         };
         FootworkPlayer: {
             backhand: components["schemas"]["StudentBackhand"];
@@ -1815,6 +1806,11 @@ export interface components {
              * @description Metres above the floor at which a ball is met overhead at most
              */
             high: number;
+            /**
+             * Format: double
+             * @description Metres from the body to a ball that is met in a lunge
+             */
+            lungeReach: number;
             /**
              * Format: double
              * @description Metres from the body to a ball that is met in comfort
@@ -1830,11 +1826,6 @@ export interface components {
              * @description Acceleration, m/s²
              */
             speedup: number;
-            /**
-             * Format: double
-             * @description Metres from the body to a ball that is met in a lunge
-             */
-            stretch: number;
             /**
              * Format: double
              * @description Top speed on court, m/s
@@ -1884,7 +1875,7 @@ export interface components {
             worst: components["schemas"]["FootworkVerdict"];
         };
         FootworkTimeline: {
-            meetings: components["schemas"]["FootworkMeeting"][];
+            interceptions: components["schemas"]["FootworkInterception"][];
             runners: components["schemas"]["FootworkRunner"][];
             /**
              * Format: double
@@ -1920,7 +1911,7 @@ export interface components {
             /** @description Met 4 times in 5 within the minutes; null where none was asked for or none is */
             fitted: null | components["schemas"]["OddsGoal"];
             /** @description How likely it is within the minutes, and which goal suits them; empty where none were asked for */
-            said: string;
+            sentence: string;
         };
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
@@ -1929,6 +1920,10 @@ export interface components {
             path: string;
         };
         InvalidFields: components["schemas"]["InvalidField"][];
+        LadderPosition: {
+            rung: components["schemas"]["ProgressRung"];
+            stroke: components["schemas"]["FeedStroke"];
+        };
         Length: {
             /** Format: double */
             metres: number;
@@ -1957,6 +1952,17 @@ export interface components {
             revision: number;
             state: components["schemas"]["State"];
         };
+        LessonAttendance: {
+            /** @description Identifiers of the students who are there from now on */
+            present: string[];
+            /**
+             * Format: double
+             * @description Second of the lesson; 0 before it begins
+             */
+            second?: number;
+            /** @description The courts there are from now on */
+            space: components["schemas"]["DrillSpace"];
+        };
         LessonBlock: {
             calls: components["schemas"]["LessonCall"][];
             /**
@@ -1974,27 +1980,27 @@ export interface components {
             /** Format: uuid */
             id: string;
             kind: components["schemas"]["LessonKind"];
-            /**
-             * Format: double
-             * @description Fewest minutes that make sense; no number means what is usual for its kind
-             */
-            least?: number;
-            /** @description Of a drill in lines: how many side by side; no number means one */
+            /** @description Of a drill in lines: how many side by side; 0: one */
             lines?: number;
             /** Format: double */
-            minutes: number;
+            max?: number;
+            /**
+             * Format: double
+             * @description Fewest minutes that make sense; 0: what is usual for its kind
+             */
+            min?: number;
             /** Format: double */
-            most?: number;
+            minutes: number;
             /** @description What those who wait do */
             onDeck?: string;
-            /** @description Who of the students is in it; nobody means all */
+            /** @description Who of the students is in it; empty: all */
             people?: string[];
             /** @description Fitting leaves it as it is */
             pinned?: boolean;
             /** @description How the group changes places */
             rotation?: components["schemas"]["RotationForm"];
             /** @description What lengths it comes in */
-            step?: components["schemas"]["LessonStepWord"];
+            step?: components["schemas"]["LessonLengthStep"];
             title: string;
             /** @description Turns for each player, where they differ from the drill's */
             turns?: number;
@@ -2002,10 +2008,10 @@ export interface components {
             variants?: components["schemas"]["LessonVariant"][];
             /**
              * Format: double
-             * @description Minutes it should have; no number means what it has
+             * @description Minutes it should have; 0: what it has
              */
             wanted?: number;
-            /** @description How much its minutes matter, 1 to 5; no number means what is usual for its kind */
+            /** @description How much its minutes matter, 1 to 5; 0: what is usual for its kind */
             weight?: number;
         };
         LessonBudget: {
@@ -2047,41 +2053,7 @@ export interface components {
              * @description Minutes after the block begins
              */
             minute: number;
-            say: string;
-        };
-        LessonChange: {
-            /** @description Identifier of the block it is about */
-            block?: string;
-            kind: components["schemas"]["LessonChangeKind"];
-            lines?: number;
-            /**
-             * Format: double
-             * @description New length of the block or the booking
-             */
-            minutes?: number;
-            /** @description The block to put in */
-            new?: components["schemas"]["LessonBlock"];
-            /** @description Pinned */
-            on?: boolean;
-            space?: components["schemas"]["DrillSpace"];
-            text?: string;
-            /** @description Place in the order, from 0 */
-            to?: number;
-            turnout?: components["schemas"]["LessonTurnout"];
-            turns?: number;
-            variant?: components["schemas"]["LessonVariant"];
-        };
-        /** @enum {string} */
-        LessonChangeKind: "stretch" | "turns" | "lines" | "pin" | "move" | "insert" | "take out" | "fit" | "booking" | "variant" | "on deck" | "turned up" | "space";
-        LessonChanged: {
-            document: components["schemas"]["LessonDocument"];
-            /** @description Identifiers of the blocks to take out so that the rest fits */
-            drop: string[];
-            /** @description Else something has to go */
-            fits: boolean;
-            plan: components["schemas"]["LessonPlan"];
-            /** @description What was squeezed or stretched, and why; or what to do */
-            said: string[];
+            text: string;
         };
         LessonClock: {
             /**
@@ -2136,11 +2108,40 @@ export interface components {
             start: string;
             students: string[];
             title: string;
+            /** @description Of the format of this document */
             version: number;
         };
         /** @enum {string} */
         LessonDrawn: "as drawn" | "mirrored";
-        LessonFill: {
+        LessonEdit: {
+            attendance?: components["schemas"]["LessonAttendance"];
+            /** @description Identifier of the block it is about */
+            block?: string;
+            kind: components["schemas"]["LessonEditKind"];
+            lines?: number;
+            /**
+             * Format: double
+             * @description New length of the block or the booking
+             */
+            minutes?: number;
+            /** @description The block to put in */
+            new?: components["schemas"]["LessonBlock"];
+            /** @description Pinned */
+            on?: boolean;
+            space?: components["schemas"]["DrillSpace"];
+            text?: string;
+            /** @description Place in the order, from 0 */
+            to?: number;
+            turns?: number;
+            variant?: components["schemas"]["LessonVariant"];
+        };
+        LessonEditAsked: {
+            document: components["schemas"]["LessonDocument"];
+            edit: components["schemas"]["LessonEdit"];
+        };
+        /** @enum {string} */
+        LessonEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
+        LessonFillAsked: {
             document: components["schemas"]["LessonDocument"];
             template: string;
         };
@@ -2153,6 +2154,8 @@ export interface components {
         };
         /** @enum {string} */
         LessonKind: "body warm-up" | "ball warm-up" | "technique" | "drill" | "drill as points" | "game" | "serving" | "break" | "cool-down" | "closing talk";
+        /** @enum {string} */
+        LessonLengthStep: "any length" | "whole minutes" | "even minutes" | "whole rotations";
         LessonMilestone: {
             clock: string;
             /** Format: double */
@@ -2174,6 +2177,7 @@ export interface components {
             balls: number;
             /** @description Basketfuls fed */
             baskets: number;
+            blocks: components["schemas"]["LessonScheduledBlock"][];
             /**
              * Format: double
              * @description Length of the booking
@@ -2209,21 +2213,16 @@ export interface components {
              * @description Booked but not planned; 0 where there is none
              */
             spare: number;
-            stretches: components["schemas"]["LessonStretch"][];
         };
         LessonRemedy: {
-            change: components["schemas"]["LessonChange"];
+            edit: components["schemas"]["LessonEdit"];
             label: string;
         };
         LessonRole: {
             name: string;
             role: string;
         };
-        /** @enum {string} */
-        LessonSeverity: "note" | "warning" | "problem";
-        /** @enum {string} */
-        LessonStepWord: "any length" | "whole minutes" | "even minutes" | "whole rotations";
-        LessonStretch: {
+        LessonScheduledBlock: {
             /** @description Identifier of the block */
             block: string;
             /** @description When it begins, on the clock */
@@ -2281,40 +2280,31 @@ export interface components {
              */
             work: number;
         };
+        /** @enum {string} */
+        LessonSeverity: "note" | "warning" | "problem";
         LessonTemplate: {
             /** @description Whom it is for, in words */
             for: string;
+            maxPlayers: number;
             /** @description Fewest players */
-            least: number;
+            minPlayers: number;
             /** @description Usual length */
             minutes: number;
-            most: number;
             name: string;
-            /** @description No word means any */
+            /** @description empty: any */
             sport?: components["schemas"]["CourtSport"];
-        };
-        LessonTurnout: {
-            /** @description Identifiers of the students who are there from now on */
-            present: string[];
-            /**
-             * Format: double
-             * @description Second of the lesson; 0 before it begins
-             */
-            second?: number;
-            /** @description The courts there are from now on */
-            space: components["schemas"]["DrillSpace"];
         };
         LessonVariant: {
             drawn?: components["schemas"]["LessonDrawn"];
             /**
              * Format: double
-             * @description Seconds between two balls; no number means the drill's
+             * @description Seconds between two balls; 0: the drill's
              */
             gap?: number;
             goal?: components["schemas"]["OddsGoal"];
             /**
              * Format: double
-             * @description The target so many times as large; no number means as it is
+             * @description The target so many times as large; 0: as it is
              */
             size?: number;
             /** Format: uuid */
@@ -2413,7 +2403,7 @@ export interface components {
             low: number;
             /** Format: double */
             mean: number;
-            words: string;
+            sentence: string;
         };
         OddsEstimates: {
             /** @description Drill against points; null where one of them is missing */
@@ -2426,7 +2416,7 @@ export interface components {
             rate: components["schemas"]["OddsRate"];
         };
         OddsGoal: {
-            /** @description Of first to: points the other needs; no number means as many */
+            /** @description Of first to: points the other needs; 0: as many */
             against?: number;
             /** @description Makes, points or rallies; of a goal in stages it is not used */
             count: number;
@@ -2438,9 +2428,9 @@ export interface components {
              * @description Of as many as possible: the time
              */
             minutes?: number;
-            /** @description What a miss does to a streak; no word means back to zero */
+            /** @description What a miss does to a streak; empty: back to zero */
             miss?: components["schemas"]["OddsAfterMiss"];
-            /** @description Of a streak: how often; of a routine: its parts; no number means once */
+            /** @description Of a streak: how often; of a routine: its parts; 0: once */
             sets?: number;
             stages?: components["schemas"]["OddsStage"][];
             /** @description Of a routine: makes in a row for each part */
@@ -2481,13 +2471,13 @@ export interface components {
             expected: number;
             /** @description Balls in the time without a miss */
             inTime: number;
+            /** @description Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it */
+            needed: null | number;
             /**
              * Format: double
              * @description Balls a minute, both players together, as long as nobody misses
              */
-            most: number;
-            /** @description Mean speed of the ball over the ground that the wanted number takes, m/s; null where no speed that lands does it */
-            needed: null | number;
+            perMinute: number;
             sentence: string;
             /** @description Whole sets in the time */
             sets: number;
@@ -2513,7 +2503,7 @@ export interface components {
             mean: number;
             /** @description Balls on related drills, which count for less */
             related: number;
-            words: string;
+            sentence: string;
         };
         OddsScatter: {
             /** @description Landings it rests on; 0 where it is only the level's */
@@ -2577,7 +2567,7 @@ export interface components {
         };
         OddsStage: {
             count: number;
-            /** @description Beside the drill as a whole; no word means as usual */
+            /** @description Beside the drill as a whole; empty: as usual */
             hard?: components["schemas"]["OddsHardness"];
         };
         Past: {
@@ -2697,7 +2687,7 @@ export interface components {
             begins?: components["schemas"]["RotationBegins"];
             /** @description Or: balls or points of a round */
             count?: number;
-            /** @description How many can play it side by side; no number means as many as fit */
+            /** @description How many can play it side by side; 0: as many as fit */
             courts?: number;
             /**
              * Format: double
@@ -2775,13 +2765,13 @@ export interface components {
             even: boolean;
             people: components["schemas"]["RotationShare"][];
             rounds: components["schemas"]["RotationRound"][];
-            /** @description Whether it is fair, in a sentence */
-            said: string;
             /**
              * Format: double
              * @description Length of that cycle
              */
             seconds: number;
+            /** @description Whether it is fair, in a sentence */
+            sentence: string;
         };
         Settings: {
             /**
@@ -2803,10 +2793,6 @@ export interface components {
             cues: components["schemas"]["LessonCue"][];
             drills: components["schemas"]["DrillOnSheet"][];
             lesson: components["schemas"]["Lesson"];
-        };
-        Standing: {
-            rung: components["schemas"]["ProgressRung"];
-            stroke: components["schemas"]["FeedStroke"];
         };
         /** @enum {string} */
         State: "planned" | "begun" | "finished";
@@ -2835,7 +2821,7 @@ export interface components {
         /** @enum {string} */
         StudentLevel: "red ball" | "orange ball" | "green ball" | "beginner" | "improver" | "club player" | "tournament player";
         StudentLimit: {
-            most: number;
+            max: number;
             of: components["schemas"]["StudentLimitOf"];
         };
         /** @enum {string} */
@@ -2850,9 +2836,9 @@ export interface components {
             limit?: components["schemas"]["StudentLimit"];
             name: string;
             note: string;
-            sport: components["schemas"]["CourtSport"];
             /** @description What they work towards */
-            towards: string;
+            objective: string;
+            sport: components["schemas"]["CourtSport"];
             /** @description One or two faults to watch, from lesson to lesson */
             watch?: string[];
         };
@@ -2876,7 +2862,7 @@ export interface components {
         TallyEntry: {
             /** Format: date-time */
             at: string;
-            /** @description Of one ball: right or wrong choice; no word means that it was not marked */
+            /** @description Of one ball: right or wrong choice; empty: that it was not marked */
             choice?: components["schemas"]["TallyChoice"];
             kind: components["schemas"]["TallyKind"];
             /** @description Of one ball: where it landed, metres on the court */
@@ -2916,13 +2902,13 @@ export interface components {
              * @description Share of balls out or in the net that is allowed
              */
             errors: number;
+            format?: components["schemas"]["CourtFormat"];
             /**
              * Format: double
              * @description Share of balls that is to hit the target
              */
             hit: number;
             level: components["schemas"]["StudentLevel"];
-            play?: components["schemas"]["CourtPlay"];
             /** Format: double */
             radius: number;
             /**
@@ -2936,10 +2922,26 @@ export interface components {
             aim: string;
             /** @description The least drill with this target */
             document: components["schemas"]["DrillDocument"];
+            playerFit: components["schemas"]["DrillPlayerFit"];
             report: components["schemas"]["DrillReport"];
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
-            suit: components["schemas"]["DrillSuit"];
+        };
+        TransferAsked: {
+            court: string;
+            document: components["schemas"]["DrillDocument"];
+            /** @description Handles of the marks to be carried over as plain places */
+            plain: string[];
+            /** @description Handles of the marks whose offsets grow or shrink with the court */
+            scales: string[];
+        };
+        Transferred: {
+            /** @description Each mark carried over in its own way */
+            document: components["schemas"]["DrillDocument"];
+            /** @description What keeping and what scaling the offsets would do */
+            marks: components["schemas"]["DrillTransferredMark"][];
+            /** @description What makes no sense on the new court */
+            problems: components["schemas"]["InvalidFields"];
         };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
@@ -2963,11 +2965,9 @@ export interface components {
             /** Format: uuid */
             student: string;
         };
-        Words: {
+        Vocabulary: {
             /** @description Which side begins a round */
             begins: components["schemas"]["RotationBegins"][];
-            /** @description Transformations of a pattern */
-            changes: components["schemas"]["FeedChange"][];
             /** @description What a round is counted in */
             counted: components["schemas"]["RotationCounted"][];
             directions: components["schemas"]["FeedDirection"][];
@@ -2977,6 +2977,7 @@ export interface components {
             hard: components["schemas"]["OddsHardness"][];
             kinds: components["schemas"]["FeedKind"][];
             levels: components["schemas"]["StudentLevel"][];
+            methods: components["schemas"]["FeedMethod"][];
             /** @description What a miss does to a streak */
             misses: components["schemas"]["OddsAfterMiss"][];
             moments: components["schemas"]["FeedMoment"][];
@@ -2985,23 +2986,24 @@ export interface components {
             paces: components["schemas"]["FeedPace"][];
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
-            spins: components["schemas"]["FeedSpinWord"][];
+            spins: components["schemas"]["FeedSpinKind"][];
             /** @description What lengths a block comes in */
-            steps: components["schemas"]["LessonStepWord"][];
+            steps: components["schemas"]["LessonLengthStep"][];
             strokes: components["schemas"]["FeedStroke"][];
-            ways: components["schemas"]["FeedWay"][];
+            /** @description Transformations of a pattern */
+            transformations: components["schemas"]["FeedTransformationKind"][];
         };
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
-            /** @description One turn, ball by ball */
-            play: components["schemas"]["DrillPlay"];
+            /** @description How goal and target suit whoever it is tried on */
+            playerFit: components["schemas"]["DrillPlayerFit"];
             /** @description For the hand that was asked for */
             report: components["schemas"]["DrillReport"];
             /** @description What each transformation changed */
-            said: string[];
-            /** @description How goal and target suit whoever it is tried on */
-            suit: components["schemas"]["DrillSuit"];
+            sentences: string[];
+            /** @description One turn, ball by ball */
+            simulation: components["schemas"]["DrillSimulation"];
         };
     };
     responses: never;
@@ -3089,38 +3091,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"][];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    changeCourt: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CourtChange"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ChangedCourt"];
                 };
             };
             default: {
@@ -3229,6 +3199,38 @@ export interface operations {
             };
         };
     };
+    transferDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Transferred"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getDrill: {
         parameters: {
             query?: never;
@@ -3259,7 +3261,7 @@ export interface operations {
             };
         };
     };
-    keepDrill: {
+    saveDrill: {
         parameters: {
             query?: never;
             header?: {
@@ -3492,38 +3494,6 @@ export interface operations {
             };
         };
     };
-    changeLesson: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ApiLessonChange"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LessonChanged"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     planCourts: {
         parameters: {
             query?: never;
@@ -3556,7 +3526,7 @@ export interface operations {
             };
         };
     };
-    fillLesson: {
+    editLesson: {
         parameters: {
             query?: never;
             header?: never;
@@ -3565,7 +3535,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LessonFill"];
+                "application/json": components["schemas"]["LessonEditAsked"];
             };
         };
         responses: {
@@ -3575,7 +3545,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonChanged"];
+                    "application/json": components["schemas"]["EditedLesson"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fillLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonFillAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditedLesson"];
                 };
             };
             default: {
@@ -3741,7 +3743,7 @@ export interface operations {
             };
         };
     };
-    keepLesson: {
+    saveLesson: {
         parameters: {
             query?: never;
             header?: {
@@ -4295,7 +4297,7 @@ export interface operations {
             };
         };
     };
-    keepStudent: {
+    saveStudent: {
         parameters: {
             query?: never;
             header?: {
@@ -4396,7 +4398,7 @@ export interface operations {
             };
         };
     };
-    getProgress: {
+    setLadderPosition: {
         parameters: {
             query?: never;
             header?: never;
@@ -4405,7 +4407,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LadderPosition"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4426,7 +4432,7 @@ export interface operations {
             };
         };
     };
-    stand: {
+    getProgress: {
         parameters: {
             query?: never;
             header?: never;
@@ -4435,11 +4441,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Standing"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -4490,7 +4492,7 @@ export interface operations {
             };
         };
     };
-    listWords: {
+    listVocabulary: {
         parameters: {
             query?: never;
             header?: never;
@@ -4505,7 +4507,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Words"];
+                    "application/json": components["schemas"]["Vocabulary"];
                 };
             };
             default: {

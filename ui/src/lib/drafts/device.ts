@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import { v7 } from 'uuid'
+import { toThirdFormat } from './formats'
 
 /** Stored is a draft as it is written down on this device until the server has answered. */
 export interface Stored {
@@ -32,11 +33,21 @@ class Device extends Dexie {
           delete draft.version
         }),
     )
+    this.version(3).upgrade((all) =>
+      all
+        .table<Stored, string>('drafts')
+        .toCollection()
+        .modify((draft) => {
+          draft.base = toThirdFormat(draft.kind, draft.base)
+          draft.document = toThirdFormat(draft.kind, draft.document)
+          draft.sent = draft.sent.map((each) => toThirdFormat(draft.kind, each))
+        }),
+    )
   }
 }
 
-/** Shelf is where drafts are written down. */
-export interface Shelf {
+/** Storage is where drafts are written down. */
+export interface Storage {
   put: (draft: Omit<Stored, 'key' | 'tab' | 'changed'>) => Promise<void>
   drop: (kind: string, id: string) => Promise<void>
   /** The drafts of this tab, and of tabs that are there no more; the newest first. */
@@ -80,8 +91,8 @@ async function alive(): Promise<Set<string>> {
   return new Set(held?.map((each) => each.name ?? ''))
 }
 
-/** shelfOfDevice writes drafts into the browser's database, apart for each tab so that tabs do not overwrite. */
-export function shelfOfDevice(): Shelf {
+/** deviceStorage writes drafts into the browser's database, apart for each tab so that tabs do not overwrite. */
+export function deviceStorage(): Storage {
   const device = new Device()
   const tab = claim()
   const keyOf = async (kind: string, id: string) => `${await tab}/${kind}/${id}`

@@ -1,5 +1,5 @@
 import { Refusal, say } from '../api/client'
-import type { Shelf, Stored } from './device'
+import type { Storage, Stored } from './device'
 import { merge, same, type Conflict } from './merge'
 
 type Status = 'saved' | 'waiting' | 'saving' | 'refused' | 'stale' | 'unsent'
@@ -20,7 +20,7 @@ export interface Source<T> {
   send: (document: T, revision: number) => Promise<number>
   /** load reads what the server has now. */
   load: () => Promise<Revision<T>>
-  shelf: Shelf
+  storage: Storage
 }
 
 /**
@@ -199,7 +199,7 @@ export class Draft<T extends object> {
 
   /** Writes the draft down on this device, or takes it off once it is saved. One after the other, in order. */
   #keep() {
-    const { shelf, kind, id } = this.#source
+    const { storage, kind, id } = this.#source
     const draft = {
       kind,
       id,
@@ -211,7 +211,7 @@ export class Draft<T extends object> {
     const clean = same(draft.document, draft.base)
     this.#written = this.#written.then(async () => {
       try {
-        await (clean ? shelf.drop(kind, id) : shelf.put($state.snapshot(draft) as typeof draft))
+        await (clean ? storage.drop(kind, id) : storage.put($state.snapshot(draft) as typeof draft))
         this.unkept = ''
       } catch (error) {
         this.unkept = say(error)

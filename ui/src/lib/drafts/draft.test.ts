@@ -18,7 +18,7 @@ interface Drill {
   blocks?: { id: string; minutes: number }[]
 }
 
-/** A shelf in memory, which can be made to fail. */
+/** A storage in memory, which can be made to fail. */
 function memory() {
   const kept = new Map<string, Stored>()
   return {
@@ -45,13 +45,13 @@ function drafted(
   send: Send,
   more: {
     load?: () => Promise<{ document: Drill; revision: number }>
-    shelf?: ReturnType<typeof memory>
+    storage?: ReturnType<typeof memory>
     left?: Stored
   } = {},
 ) {
-  const shelf = more.shelf ?? memory()
+  const storage = more.storage ?? memory()
   const load = more.load ?? (() => Promise.reject(new Error('not asked for')))
-  const source = { kind: 'drill', id: 'd', send, load, shelf }
+  const source = { kind: 'drill', id: 'd', send, load, storage }
   return new Draft<Drill>({ document: read, revision }, source, more.left)
 }
 
@@ -161,18 +161,18 @@ describe('Draft', () => {
   })
 
   it('is written down at each change, and taken off once it is saved', async () => {
-    const shelf = memory()
+    const storage = memory()
     const store = vi.fn<Send>().mockRejectedValueOnce(new Error('gone')).mockResolvedValue(2)
-    const draft = drafted({ gap: 3 }, 1, store, { shelf })
+    const draft = drafted({ gap: 3 }, 1, store, { storage })
     draft.change((d) => (d.gap = 4))
     await draft.written()
-    expect(shelf.kept.get('d')).toMatchObject({ base: { gap: 3 }, document: { gap: 4 }, revision: 1 })
+    expect(storage.kept.get('d')).toMatchObject({ base: { gap: 3 }, document: { gap: 4 }, revision: 1 })
     await draft.flush()
     await draft.written()
-    expect(shelf.kept.get('d')?.sent).toEqual([{ gap: 4 }])
+    expect(storage.kept.get('d')?.sent).toEqual([{ gap: 4 }])
     await draft.flush()
     await draft.written()
-    expect(shelf.kept.size).toBe(0)
+    expect(storage.kept.size).toBe(0)
   })
 
   it('goes on from what an earlier page left', async () => {
@@ -195,9 +195,9 @@ describe('Draft', () => {
   })
 
   it('says that this device keeps nothing, and saves all the same', async () => {
-    const shelf = memory()
-    shelf.broken = true
-    const draft = drafted({ gap: 3 }, 1, vi.fn<Send>().mockResolvedValue(2), { shelf })
+    const storage = memory()
+    storage.broken = true
+    const draft = drafted({ gap: 3 }, 1, vi.fn<Send>().mockResolvedValue(2), { storage })
     draft.change((d) => (d.gap = 4))
     await draft.written()
     expect(draft.unkept).toBe('the disk is full')

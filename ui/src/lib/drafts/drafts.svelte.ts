@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/svelte-query'
 import { SvelteMap } from 'svelte/reactivity'
-import { shelfOfDevice, type Shelf, type Stored } from './device'
+import { deviceStorage, type Storage, type Stored } from './device'
 import { Draft, type Revision } from './draft.svelte'
 import { rules, shownAgain, type Documents, type Kind } from './kinds'
 
@@ -17,12 +17,12 @@ export class Drafts {
   /** Ends once what an earlier page left on this device was taken up. */
   readonly ready: Promise<void>
   #all = new SvelteMap<string, Waiting>()
-  #shelf: Shelf
+  #storage: Storage
   #client: QueryClient | undefined
 
-  constructor(shelf: Shelf) {
-    this.#shelf = shelf
-    this.ready = shelf.left().then(
+  constructor(storage: Storage) {
+    this.#storage = storage
+    this.ready = storage.left().then(
       (left) => left.forEach((each) => this.#takeUp(each)),
       () => undefined, // this device keeps nothing; each draft says so when it is changed
     )
@@ -58,7 +58,7 @@ export class Drafts {
   /** forget drops the draft of a document that is gone for good. */
   forget(kind: Kind, id: string) {
     this.#all.delete(`${kind}/${id}`)
-    void this.#shelf.drop(kind, id).catch(() => undefined)
+    void this.#storage.drop(kind, id).catch(() => undefined)
   }
 
   /** What is kept on this device and not saved, with its name and the page it is edited on. */
@@ -85,7 +85,7 @@ export class Drafts {
     const source = {
       kind,
       id,
-      shelf: this.#shelf,
+      storage: this.#storage,
       load: () => load(id),
       send: async (document: Documents[K], revision: number) => {
         const saved = await send(id, document, revision)
@@ -103,4 +103,4 @@ export class Drafts {
   }
 }
 
-export const drafts = new Drafts(shelfOfDevice())
+export const drafts = new Drafts(deviceStorage())

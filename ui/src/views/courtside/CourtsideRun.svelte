@@ -29,8 +29,8 @@
   const swapShown = 15
   let sound = $state(localStorage.getItem('hodometer.sound') === 'on')
 
-  const stretch = $derived(run.stretch)
-  const blockCounters = $derived(run.counters.filter((counter) => counter.block === stretch?.block))
+  const scheduled = $derived(run.scheduled)
+  const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
   const over = $derived(run.second >= run.data.lesson.plan.planned)
 
   onMount(() => {
@@ -55,12 +55,12 @@
   }
 
   function jump(by: -1 | 1) {
-    const { stretches, planned } = run.data.lesson.plan
-    const here = stretches.findIndex((s) => s.block === stretch?.block)
+    const { blocks, planned } = run.data.lesson.plan
+    const here = blocks.findIndex((s) => s.block === scheduled?.block)
     const second =
       by === 1
-        ? (stretch?.end ?? planned)
-        : (stretches[Math.max(0, here - (run.second - (stretch?.start ?? 0) < 5 ? 1 : 0))]?.start ?? 0)
+        ? (scheduled?.end ?? planned)
+        : (blocks[Math.max(0, here - (run.second - (scheduled?.start ?? 0) < 5 ? 1 : 0))]?.start ?? 0)
     void run.set(second, run.running || !run.begun)
   }
 
@@ -94,18 +94,20 @@
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="above" role="region" aria-label="The lesson as it runs" tabindex="0">
     <section class="clock" aria-label="Time">
-      <p class="text-lg">{over ? 'The road is travelled' : stretch?.title}</p>
+      <p class="text-lg">{over ? 'The road is travelled' : scheduled?.title}</p>
       <p class="drum">
         <Rolling
           still
-          text={minutes(over ? run.second - run.data.lesson.plan.planned : (stretch?.end ?? 0) - run.second)}
+          text={minutes(
+            over ? run.second - run.data.lesson.plan.planned : (scheduled?.end ?? 0) - run.second,
+          )}
         />
       </p>
       <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
     </section>
 
     <div class="px-3">
-      <Road plan={run.data.lesson.plan} at={run.second} selected={stretch?.block} height={74} />
+      <Road plan={run.data.lesson.plan} at={run.second} selected={scheduled?.block} height={74} />
     </div>
 
     <section class="cue" aria-live="polite" aria-label="Now">
@@ -145,13 +147,13 @@
   </div>
 
   {#if blockCounters.length && !over}
-    {#key stretch?.block}<Part name="Counting"
+    {#key scheduled?.block}<Part name="Counting"
         ><Counting
           counters={blockCounters}
           waiting={run.waiting}
-          last={run.lastIn(stretch?.block ?? '')}
-          ontap={(student, tap) => void run.tap(stretch?.block ?? '', student, tap)}
-          onundo={(student) => void run.undo(stretch?.block ?? '', student)}
+          last={run.lastIn(scheduled?.block ?? '')}
+          ontap={(student, tap) => void run.tap(scheduled?.block ?? '', student, tap)}
+          onundo={(student) => void run.undo(scheduled?.block ?? '', student)}
         /></Part
       >{/key}
   {/if}

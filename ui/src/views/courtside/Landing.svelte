@@ -23,7 +23,7 @@
     at && {
       handle: 'ball.landing',
       label: 'ball',
-      said: 'where it landed; arrow keys move it',
+      description: 'where it landed; arrow keys move it',
       at,
       mark: {},
       parts: [],

@@ -65,12 +65,12 @@
     event.preventDefault()
     try {
       const changed = await answer(
-        api.POST('/api/lessons/change', {
+        api.POST('/api/lessons/edit', {
           body: {
             document,
-            change: {
-              kind: 'turned up',
-              turnout: {
+            edit: {
+              kind: 'attendance',
+              attendance: {
                 present: $state.snapshot(here),
                 second: data.clock ? second : 0,
                 space: { ...document.space, half },
@@ -87,7 +87,7 @@
       )
       forget()
       await ondone()
-      said = changed.said
+      said = changed.sentences
       if (!said.length) dialog?.close()
     } catch (error) {
       said = [say(error)]

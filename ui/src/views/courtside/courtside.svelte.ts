@@ -1,4 +1,11 @@
-import { answer, api, type Counter, type Courtside, type Cue, type Stretch } from '../../lib/api/client'
+import {
+  answer,
+  api,
+  type Counter,
+  type Courtside,
+  type Cue,
+  type ScheduledBlock,
+} from '../../lib/api/client'
 import { notices } from '../../lib/notice.svelte'
 import { TapQueue, type Tap, type Waiting } from './queue'
 
@@ -48,9 +55,9 @@ export class Run {
     return this.data.clock !== null
   }
 
-  get stretch(): Stretch | undefined {
-    const { stretches } = this.data.lesson.plan
-    return stretches.find((s) => this.second < s.end) ?? stretches.at(-1)
+  get scheduled(): ScheduledBlock | undefined {
+    const { blocks } = this.data.lesson.plan
+    return blocks.find((s) => this.second < s.end) ?? blocks.at(-1)
   }
 
   /** The calls; what to count and to watch stands with the counters. */
@@ -70,7 +77,7 @@ export class Run {
   /** The newest call of roles in the block that is on. */
   get roles(): Cue | undefined {
     return this.#calls.findLast(
-      (cue) => cue.second <= this.second && cue.roles.length > 0 && cue.block === this.stretch?.block,
+      (cue) => cue.second <= this.second && cue.roles.length > 0 && cue.block === this.scheduled?.block,
     )
   }
 

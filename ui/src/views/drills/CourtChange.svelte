@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api, type ChangedCourt, type DrillDocument, type Report } from '../../lib/api/client'
+  import { answer, api, type Transferred, type DrillDocument, type Report } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
 
@@ -18,21 +18,22 @@
   }))
   const others = $derived((courts.data ?? []).filter((court) => court.id !== drill.court))
   let chosen = $state('')
-  let changed = $state.raw<ChangedCourt | null>(null)
+  let changed = $state.raw<Transferred | null>(null)
   type Way = 'keeps' | 'scales' | 'plain'
   const ways: Record<Way, string> = { keeps: 'Keeps', scales: 'Scales', plain: 'Plain place' }
   /** How each mark goes, by its handle; the others keep their offsets where they can. */
   let chosenWays = $state<Record<string, Way>>({})
   let dialog = $state<HTMLDialogElement>()
 
-  const where = (outcome: ChangedCourt['marks'][number]['moved']['keeps']) => outcome.problem || outcome.said
+  const where = (outcome: Transferred['marks'][number]['moved']['keeps']) =>
+    outcome.problem || outcome.wording
 
   async function preview() {
     try {
       const document = $state.snapshot(drill) as DrillDocument
       const going = (way: Way) => Object.keys(chosenWays).filter((handle) => chosenWays[handle] === way)
       changed = await answer(
-        api.POST('/api/drills/change-court', {
+        api.POST('/api/drills/transfer', {
           body: { document, court: chosen, scales: going('scales'), plain: going('plain') },
         }),
       )
@@ -94,7 +95,7 @@
             <tr>
               <th scope="row" class="font-normal"
                 >{mark.label}
-                <p class="hint text-sm">{mark.said}</p></th
+                <p class="hint text-sm">{mark.description}</p></th
               >
               {#each Object.keys(ways) as Way[] as way (way)}
                 {@const outcome = mark.moved[way]}

@@ -1,11 +1,19 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, type Aimed, type Play, type Report, type Settings } from '../../lib/api/client'
+  import {
+    answer,
+    api,
+    over,
+    type Aimed,
+    type Simulation,
+    type Report,
+    type Settings,
+  } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
-  import PlayLayer from '../../court/PlayLayer.svelte'
+  import SimulationLayer from '../../court/SimulationLayer.svelte'
   import ScatterLayer from '../../court/ScatterLayer.svelte'
-  import type { Moment } from '../../court/play'
+  import type { Moment } from '../../court/simulation'
   import type { Crop, Frame, Snapped } from '../../court/view'
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
@@ -17,14 +25,14 @@
     settings: Settings | undefined
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
     /** The turn that is played, and the moment of it that is shown. */
-    play?: Play
+    simulation?: Simulation
     moment?: Moment | null
     /** Where balls aimed at the target land. */
     aimed?: Aimed
     /** What stands right below the court. */
     controls?: Snippet
   }
-  let { report, label, settings, onmove, play, moment = null, aimed, controls }: Props = $props()
+  let { report, label, settings, onmove, simulation, moment = null, aimed, controls }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
@@ -46,14 +54,14 @@
 
   /** Where each ball is met, to be dragged along its way. */
   const contacts = $derived<Report['spots']>(
-    (play?.tasks ?? []).flatMap((task) => {
-      const meeting = play?.timeline.meetings[task.meeting]
-      if (!meeting?.met || play?.timeline.runners.length !== 1) return []
-      const { x, y } = meeting.met
-      const label = `ball ${meeting.task + 1} is met`
-      const handle = `pattern.tasks.${meeting.task}.contact`
+    (simulation?.tasks ?? []).flatMap((task) => {
+      const interception = simulation?.timeline.interceptions[task.interception]
+      if (!interception?.where || simulation?.timeline.runners.length !== 1) return []
+      const { x, y } = interception.where
+      const label = `ball ${interception.task + 1} is met`
+      const handle = `pattern.tasks.${interception.task}.contact`
       const place = { at: { x, y }, mark: {}, parts: [], removable: false, size: 0 }
-      return [{ handle, label, said: task.said, ...place }]
+      return [{ handle, label, description: task.sentence, ...place }]
     }),
   )
 
@@ -74,7 +82,7 @@
 
 {#snippet under(frame: Frame, px: number)}
   {#if aimed && crop !== 'walls'}<ScatterLayer {aimed} {frame} {px} />{/if}
-  {#if play}<PlayLayer {play} {frame} {px} {moment} />{/if}
+  {#if simulation}<SimulationLayer {simulation} {frame} {px} {moment} />{/if}
 {/snippet}
 <Court
   {report}

@@ -11,9 +11,9 @@
     type Drill,
     type DrillDocument,
     type Settings,
-    type Wording,
+    type Reference,
   } from '../../lib/api/client'
-  import { keys, renew, wordsQuery } from '../../lib/data'
+  import { keys, renew, vocabularyQuery } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
@@ -50,9 +50,9 @@
   $effect(() => draft.offer(drill))
   const bench = new Bench(id)
   const report = $derived(bench.worked?.report)
-  const play = $derived(bench.worked?.play)
-  const words = wordsQuery()
-  const playback = new Playback(() => play)
+  const simulation = $derived(bench.worked?.simulation)
+  const vocabulary = vocabularyQuery()
+  const playback = new Playback(() => simulation)
   const trying = $derived(bench.steps.length > 0)
 
   $effect(() => {
@@ -73,10 +73,10 @@
     else bench.move(current, handle, place, how === 'dropped', changed)
   }
 
-  const type = (path: string, text: string) => bench.change(current, { typed: { path, text } }, changed)
-  const reword = (handle: string, wording: Wording) =>
-    bench.change(current, { reword: { handle, ...wording } }, changed)
-  const remove = (handle: string) => bench.change(current, { remove: handle }, changed)
+  const type = (path: string, text: string) => bench.edit(current, { typed: { path, text } }, changed)
+  const reword = (handle: string, wording: Reference) =>
+    bench.edit(current, { reword: { handle, ...wording } }, changed)
+  const remove = (handle: string) => bench.edit(current, { remove: handle }, changed)
 
   async function keepCopy(body: DrillDocument) {
     try {
@@ -125,7 +125,7 @@
   {#if builtIn}
     <span class="badge">built in</span>
   {:else}
-    <SaveState {draft} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
+    <SaveState {draft} busy={bench.editing} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
   {/if}
   <div class="ml-auto flex flex-wrap items-center gap-2">
     {#if !builtIn}
@@ -147,8 +147,8 @@
         label="{draft.document.name} on {report.court.name}"
         {settings}
         onmove={builtIn || trying ? undefined : move}
-        {play}
-        aimed={bench.worked?.suit.target ?? undefined}
+        {simulation}
+        aimed={bench.worked?.playerFit.target ?? undefined}
         moment={playback.moment}
       >
         {#snippet controls()}<PlayControls {playback} />{/snippet}
@@ -164,7 +164,7 @@
           ><input type="radio" class="radio radio-sm" value="left" bind:group={bench.hand} /> left-hander</label
         >
       </fieldset>
-      <TryOn {bench} drill={draft.document} words={words.data} />
+      <TryOn {bench} drill={draft.document} vocabulary={vocabulary.data} />
     </div>
     {#if !builtIn}<div class="readout no-print mt-1 text-sm"><ReadOff moved={bench.moved} /></div>{/if}
     {#if bench.refusal && draft.status !== 'refused'}<p class="text-error mt-1" role="alert">
@@ -174,24 +174,24 @@
   <div class="flex flex-col gap-4">
     <section class="sheet" aria-labelledby="sequence">
       <h2 id="sequence">The sequence</h2>
-      {#if play}
+      {#if simulation}
         <p class="mt-1 mb-2 flex items-center gap-2" role="status">
-          <VerdictSign verdict={play.timeline.worst} bare />{play.verdict}
+          <VerdictSign verdict={simulation.timeline.worst} bare />{simulation.verdict}
         </p>
       {/if}
       {#if !draft.document.pattern.rally}
         <Sequence
           {draft}
-          {play}
-          words={words.data}
+          {simulation}
+          vocabulary={vocabulary.data}
           {report}
           {builtIn}
           tried={trying ? bench.worked?.document : undefined}
           {errors}
         />
-        {#if play && report}
+        {#if simulation && report}
           <Tempo
-            {play}
+            {simulation}
             {report}
             gap={(trying ? bench.worked?.document : draft.document)?.pattern.gap ?? 3}
             disabled={builtIn || trying}
@@ -199,17 +199,17 @@
           />
         {/if}
       {/if}
-      {#if play && play.runs.length > 1}
+      {#if simulation && simulation.runs.length > 1}
         <ul class="mt-1 flex flex-wrap gap-x-5" aria-label="Who runs how far">
-          {#each play.runs as run, i (i)}<li>{run}</li>{/each}
+          {#each simulation.runs as run, i (i)}<li>{run}</li>{/each}
         </ul>
       {/if}
-      {#if words.data}<PatternFields {draft} {report} words={words.data} {builtIn} />{/if}
+      {#if vocabulary.data}<PatternFields {draft} {report} vocabulary={vocabulary.data} {builtIn} />{/if}
     </section>
     <Variations
       {draft}
       {builtIn}
-      words={words.data}
+      vocabulary={vocabulary.data}
       worked={bench.worked}
       steps={bench.steps}
       ontry={(steps) => (bench.steps = steps)}
@@ -219,7 +219,7 @@
         {draft}
         {bench}
         {report}
-        words={words.data}
+        vocabulary={vocabulary.data}
         {builtIn}
         {errors}
         ontype={type}
@@ -259,7 +259,7 @@
         <h2 id="walk">Walk it off</h2>
         <ol class="mt-1 list-decimal pl-5">
           {#each report.walk as step, i (i)}<li>
-              <strong class="font-medium">{step.label}</strong>: {step.said}
+              <strong class="font-medium">{step.label}</strong>: {step.description}
             </li>{/each}
         </ol>
         <p class="hint mt-1 text-sm">From the near left corner, the shortest way.</p>
@@ -280,8 +280,8 @@
     {/if}
   </div>
 </div>
-{#if report && play}<div class="foot">
-    <Drums metrics={[...report.metrics, ...play.metrics, ...(bench.worked?.suit.metrics ?? [])]} />
+{#if report && simulation}<div class="foot">
+    <Drums metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]} />
   </div>{/if}
 
 <style>

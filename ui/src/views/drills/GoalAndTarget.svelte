@@ -1,7 +1,7 @@
 <script lang="ts">
   import GoalFields from '../../goal/GoalFields.svelte'
   import GoalSays from '../../goal/GoalSays.svelte'
-  import type { DrillDocument, Fit, Report, Words, Derivation } from '../../lib/api/client'
+  import type { DrillDocument, FitRequest, Report, Vocabulary, Derivation } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import type { Bench } from './bench.svelte'
@@ -13,25 +13,23 @@
     draft: Draft<DrillDocument>
     bench: Bench
     report: Report
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
     builtIn: boolean
     errors: Record<string, string>
     ontype: (path: string, text: string) => void
-    onfit: (fit: Fit) => void
+    onfit: (fit: FitRequest) => void
   }
-  let { draft, bench, report, words, builtIn, errors, ontype, onfit }: Props = $props()
-  const suit = $derived(bench.worked?.suit)
-  const dots = $derived(suit?.target?.landings.length ?? 0)
-  const zoned = $derived((suit?.target?.scatter.logged ?? 0) - dots)
+  let { draft, bench, report, vocabulary, builtIn, errors, ontype, onfit }: Props = $props()
+  const fit = $derived(bench.worked?.playerFit)
+  const dots = $derived(fit?.target?.landings.length ?? 0)
+  const zoned = $derived((fit?.target?.scatter.logged ?? 0) - dots)
   let minutes = $state(6)
   let hit = $state(7)
   let allowed = $state(1.5)
   let derivation = $state<Derivation | null>(null)
   /** Without a word for it, a goal of points is even. */
   const rate = $derived(
-    draft.document.goal.kind === 'first to'
-      ? (suit?.rates.points?.mean ?? 0.5)
-      : (suit?.rates.rate.mean ?? 0),
+    draft.document.goal.kind === 'first to' ? (fit?.rates.points?.mean ?? 0.5) : (fit?.rates.rate.mean ?? 0),
   )
 </script>
 
@@ -41,24 +39,24 @@
   {#if !builtIn}
     <GoalFields
       goal={draft.document.goal}
-      {words}
+      {vocabulary}
       {errors}
       onchange={(goal) => draft.change((d) => (d.goal = goal))}
     />
   {/if}
-  {#if suit}
+  {#if fit}
     <p class="mt-3 first-letter:uppercase">
-      {suit.rates.rate.words}
-      <button class="link no-print" onclick={() => (derivation = suit.rates.rate.derivation)}
+      {fit.rates.rate.sentence}
+      <button class="link no-print" onclick={() => (derivation = fit.rates.rate.derivation)}
         >how<span class="sr-only"> this rate came about</span></button
       >
     </p>
-    {#if suit.rates.choice}<p>Right choice: {suit.rates.choice.words}</p>{/if}
-    {#if suit.rates.between}<p>{suit.rates.between.words}</p>{/if}
+    {#if fit.rates.choice}<p>Right choice: {fit.rates.choice.sentence}</p>{/if}
+    {#if fit.rates.between}<p>{fit.rates.between.sentence}</p>{/if}
     <GoalSays
       goal={draft.document.goal}
       {rate}
-      clock={suit.clock}
+      clock={fit.clock}
       disabled={builtIn}
       onchange={(goal) => draft.change((d) => (d.goal = goal))}
     />
@@ -89,21 +87,21 @@
       {errors}
       {ontype}
     />{/if}
-  {#if suit?.target}
+  {#if fit?.target}
     <p
       class="mt-3 text-lg first-letter:uppercase"
       role="status"
       aria-label="What becomes of balls aimed there"
     >
-      {suit.target.sentence}.
+      {fit.target.sentence}.
     </p>
-    {#if !suit.target.upright}<p class="hint text-sm">
+    {#if !fit.target.upright}<p class="hint text-sm">
         On the court: the inner ring holds half of the balls, the outer one nine of ten{dots
           ? `; dots are the ${dots} that were logged by place`
           : ''}{zoned ? `; ${zoned} more ${zoned === 1 ? 'was' : 'were'} logged by zone` : ''}.
       </p>{/if}
     <p class="no-print">
-      <button class="link" onclick={() => (derivation = suit.target?.derivation ?? null)}
+      <button class="link" onclick={() => (derivation = fit.target?.derivation ?? null)}
         >how<span class="sr-only"> these shares came about</span></button
       >
     </p>
@@ -143,8 +141,8 @@
         >
       </form>
     {/if}
-  {:else if suit?.why}
-    <p class="hint mt-3">Of balls aimed there: {suit.why}.</p>
+  {:else if fit?.why}
+    <p class="hint mt-3">Of balls aimed there: {fit.why}.</p>
   {/if}
   {#if bench.said}<p class="mt-2" role="status">{bench.said}</p>{/if}
   {#if draft.document.cues.length}<p class="mt-3">Watch: {draft.document.cues.join('; ')}.</p>{/if}

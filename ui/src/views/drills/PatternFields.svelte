@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DrillDocument, Report, Words } from '../../lib/api/client'
+  import type { DrillDocument, Report, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
@@ -8,11 +8,11 @@
   /** How the whole pattern runs: its feeding, order, turns, and a rally's rules. */
   interface Props {
     draft: Draft<DrillDocument>
-    words: Words
+    vocabulary: Vocabulary
     report: Report | undefined
     builtIn: boolean
   }
-  let { draft, words, report, builtIn }: Props = $props()
+  let { draft, vocabulary, report, builtIn }: Props = $props()
   type Pattern = DrillDocument['pattern']
   type Rally = NonNullable<Pattern['rally']>
   const pattern = $derived(draft.document.pattern)
@@ -29,7 +29,7 @@
   <SelectField
     label="Written for"
     value={draft.document.level ?? 'club player'}
-    options={words.levels}
+    options={vocabulary.levels}
     onchange={(level) => draft.change((d) => (d.level = level))}
   />
   {#if report && report.court.surfaces.length > 1}
@@ -40,32 +40,37 @@
       onchange={(surface) => draft.change((d) => (d.surface = surface))}
     />
   {/if}
-  <SelectField label="Fed by" value={pattern.way} options={words.ways} onchange={(way) => set({ way })} />
+  <SelectField
+    label="Fed by"
+    value={pattern.method}
+    options={vocabulary.methods}
+    onchange={(method) => set({ method })}
+  />
   <SelectField
     label="Order"
     value={pattern.order ?? 'as listed'}
-    options={words.orders}
+    options={vocabulary.orders}
     onchange={(order) => set({ order })}
   />
   <SelectField
     label="A turn ends"
     value={pattern.ends ?? 'after a count'}
-    options={words.endings}
+    options={vocabulary.endings}
     onchange={(ends) =>
-      set({ ends, most: ends === 'after a random count' ? pattern.sequences + 2 : undefined })}
+      set({ ends, maxSequences: ends === 'after a random count' ? pattern.sequences + 2 : undefined })}
   />
   {#if pattern.ends === 'after a random count'}
     <NumberField
-      label="Sequences at most"
-      value={pattern.most ?? 0}
-      error={errors['pattern.most']}
-      onchange={(most) => set({ most })}
+      label="Sequences at maxSequences"
+      value={pattern.maxSequences ?? 0}
+      error={errors['pattern.maxSequences']}
+      onchange={(maxSequences) => set({ maxSequences })}
     />
   {/if}
   <SelectField
     label="The next one starts"
     value={pattern.next ?? 'when the last one has finished'}
-    options={words.nexts}
+    options={vocabulary.nexts}
     onchange={(next) => set({ next, overlap: next === 'while the last one is finishing' ? 2 : undefined })}
   />
   {#if pattern.next === 'while the last one is finishing'}
@@ -99,13 +104,13 @@
     <SelectField
       label="The student plays"
       value={rally.near}
-      options={words.directions}
+      options={vocabulary.directions}
       onchange={(near) => setRally({ near })}
     />
     <SelectField
       label="The other end plays"
       value={rally.far}
-      options={words.directions}
+      options={vocabulary.directions}
       onchange={(far) => setRally({ far })}
     />
     <SelectField
@@ -117,7 +122,7 @@
     <SelectField
       label="Pace"
       value={rally.pace ?? 'rally pace'}
-      options={words.paces}
+      options={vocabulary.paces}
       onchange={(pace) => setRally({ pace })}
     />
     <NumberField

@@ -9,7 +9,7 @@
 </script>
 
 {#if moved?.spot}
-  <p><strong class="font-medium">{moved.spot.label}</strong>: {moved.spot.said}</p>
+  <p><strong class="font-medium">{moved.spot.label}</strong>: {moved.spot.description}</p>
   {#if moved.spot.handle.startsWith('target')}
     <p>{moved.measured.map((part) => `${part.name} ${part.value}`).join(', ')}</p>
   {/if}

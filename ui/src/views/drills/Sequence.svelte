@@ -1,6 +1,14 @@
 <script lang="ts">
   import { tick } from 'svelte'
-  import type { DrillDocument, Meeting, Play, Report, Task, Derivation, Words } from '../../lib/api/client'
+  import type {
+    DrillDocument,
+    Interception,
+    Simulation,
+    Report,
+    Task,
+    Derivation,
+    Vocabulary,
+  } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import TaskMore from './TaskMore.svelte'
@@ -9,15 +17,15 @@
   /** The tasks of a sequence as rows to be edited, each with what the turn makes of it. */
   interface Props {
     draft: Draft<DrillDocument>
-    play: Play | undefined
-    words: Words | undefined
+    simulation: Simulation | undefined
+    vocabulary: Vocabulary | undefined
     report: Report | undefined
     builtIn: boolean
     /** A variation is being tried: rows show it and cannot be changed. */
     tried: DrillDocument | undefined
     errors: Record<string, string>
   }
-  let { draft, play, words, report, builtIn, tried, errors }: Props = $props()
+  let { draft, simulation, vocabulary, report, builtIn, tried, errors }: Props = $props()
   const pattern = $derived((tried ?? draft.document).pattern)
   const fixed = $derived(builtIn || Boolean(tried))
   let derivation = $state<Derivation | null>(null)
@@ -25,9 +33,9 @@
   const most = 12
 
   const explained = (task: number) =>
-    play?.tasks.find((each) => play.timeline.meetings[each.meeting]?.task === task)
-  const meetingOf = (task: number): Meeting | undefined =>
-    play?.timeline.meetings[explained(task)?.meeting ?? -1]
+    simulation?.tasks.find((each) => simulation.timeline.interceptions[each.interception]?.task === task)
+  const interceptionOf = (task: number): Interception | undefined =>
+    simulation?.timeline.interceptions[explained(task)?.interception ?? -1]
   const set = (i: number, change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[i] && Object.assign(d.pattern.tasks[i], change))
 
@@ -119,16 +127,16 @@
     </thead>
     <tbody>
       {#each pattern.tasks as task, i (i)}
-        {@const meeting = meetingOf(i)}
+        {@const interception = interceptionOf(i)}
         {@const name = `Task ${i + 1}`}
         <tr onkeydown={(event) => key(event, i)}>
           <th scope="row" class="drum-digits align-top text-xl">{i + 1}</th>
           <td class="align-top">
             <div class="flex flex-wrap gap-1">
-              {@render choice(`${name}: kind`, task.kind ?? 'ball', '', words?.kinds ?? [], (v) =>
+              {@render choice(`${name}: kind`, task.kind ?? 'ball', '', vocabulary?.kinds ?? [], (v) =>
                 set(i, { kind: v as Task['kind'] }),
               )}
-              {@render choice(`${name}: stroke`, task.stroke, '', words?.strokes ?? [], (v) =>
+              {@render choice(`${name}: stroke`, task.stroke, '', vocabulary?.strokes ?? [], (v) =>
                 set(i, { stroke: v as Task['stroke'] }),
               )}
               {#if (task.kind ?? 'ball') === 'ball' || task.kind === 'catch'}
@@ -136,21 +144,26 @@
                   `${name}: pace`,
                   task.by ? '' : task.pace,
                   task.by ? `by ${task.by}` : 'usual pace',
-                  words?.paces ?? [],
+                  vocabulary?.paces ?? [],
                   (v) => set(i, { pace: (v || undefined) as Task['pace'], by: undefined, value: undefined }),
                 )}
                 {@render choice(
                   `${name}: spin`,
                   task.spin,
                   'no spin',
-                  (words?.spins ?? []).filter((s) => s !== 'flat'),
+                  (vocabulary?.spins ?? []).filter((s) => s !== 'flat'),
                   (v) => set(i, { spin: (v || undefined) as Task['spin'] }),
                 )}
-                {@render choice(`${name}: met`, task.contact, 'met as usual', words?.moments ?? [], (v) =>
-                  set(i, {
-                    contact: (v || undefined) as Task['contact'],
-                    at: v === 'at a height' ? (task.at ?? 0.8) : undefined,
-                  }),
+                {@render choice(
+                  `${name}: met`,
+                  task.contact,
+                  'met as usual',
+                  vocabulary?.moments ?? [],
+                  (v) =>
+                    set(i, {
+                      contact: (v || undefined) as Task['contact'],
+                      at: v === 'at a height' ? (task.at ?? 0.8) : undefined,
+                    }),
                 )}
               {/if}
               <label class="flex items-center gap-1 text-sm">
@@ -175,24 +188,24 @@
                 overload on purpose<span class="sr-only">, {name}</span>
               </label>
             </div>
-            {#if !fixed && words && report}<TaskMore
+            {#if !fixed && vocabulary && report}<TaskMore
                 {draft}
                 {task}
                 index={i}
                 {report}
-                {words}
+                {vocabulary}
                 players={draft.document.places.filter((place) => place.kind === 'start').length}
               />{/if}
             {#if task.stance}<p class="hint text-sm">Feet: {task.stance}</p>{/if}
             {#if wrong(i)}<p class="text-error text-sm" role="alert">{wrong(i)}</p>{/if}
           </td>
           <td class="align-top text-sm">
-            {#if meeting?.problem}
-              <p class="text-error" role="alert">{meeting.problem}</p>
-            {:else if meeting}
-              <VerdictSign verdict={meeting.verdict} />{meeting.meant ? ', as you mean it' : ''}
-              {#if meeting.late}<p>met later than wanted, for want of time</p>{/if}
-              {#if meeting.slower}<p>slower than its pace, to clear the net</p>{/if}
+            {#if interception?.problem}
+              <p class="text-error" role="alert">{interception.problem}</p>
+            {:else if interception}
+              <VerdictSign verdict={interception.verdict} />{interception.meant ? ', as you mean it' : ''}
+              {#if interception.late}<p>met later than wanted, for want of time</p>{/if}
+              {#if interception.slower}<p>slower than its pace, to clear the net</p>{/if}
               <dl class="flex flex-wrap gap-x-3">
                 {#each explained(i)?.facts ?? [] as fact, n (n)}
                   <div class="flex gap-1">

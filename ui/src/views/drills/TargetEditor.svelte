@@ -106,12 +106,12 @@
   {/each}
   <SelectField
     label="Played by"
-    value={draft.document.play ?? 'singles'}
+    value={draft.document.format ?? 'singles'}
     options={[
       { value: 'singles', label: 'one against one' },
       { value: 'doubles', label: 'pairs' },
     ]}
-    onchange={(play) => draft.change((d) => (d.play = play))}
+    onchange={(format) => draft.change((d) => (d.format = format))}
   />
 </div>
 {#if target.kind === 'polygon'}

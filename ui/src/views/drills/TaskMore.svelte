@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DrillDocument, Report, Task, Words } from '../../lib/api/client'
+  import type { DrillDocument, Report, Task, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
@@ -12,16 +12,16 @@
     task: Task
     index: number
     report: Report
-    words: Words
+    vocabulary: Vocabulary
     players: number
   }
-  let { draft, task, index, report, words, players }: Props = $props()
+  let { draft, task, index, report, vocabulary, players }: Props = $props()
   const path = $derived(`pattern.tasks.${index}`)
   const error = (part: string) => draft.fields[`${path}.${part}`]
   const set = (change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
   const some = (value: number) => (value > 0 ? value : undefined)
-  const ways = {
+  const methods = {
     height: 'its highest point',
     clearance: 'over the net',
     speed: 'as it leaves',
@@ -30,7 +30,7 @@
   }
   const units = { height: 'm', clearance: 'm', speed: 'm/s', time: 's', wall: 'm' }
   const usual = { height: 3, clearance: 1, speed: 15, time: 1.2, wall: 2.4 }
-  type By = keyof typeof ways
+  type By = keyof typeof methods
   /** Places of its own start where the drill has them, to be dragged or typed in the table. */
   const own = [
     { part: 'from', label: 'a feeder’s place of its own', like: 'feeder' },
@@ -51,7 +51,7 @@
       value={task.by ?? ''}
       options={[
         { value: '', label: 'its pace' },
-        ...(Object.keys(ways) as By[]).filter((by) => by !== 'wall' || report.court.walls.length > 0),
+        ...(Object.keys(methods) as By[]).filter((by) => by !== 'wall' || report.court.walls.length > 0),
       ]}
       onchange={(by) =>
         set({ by: by === '' ? undefined : by, value: by === '' ? undefined : usual[by], pace: undefined })}
@@ -59,14 +59,14 @@
     {#if task.by}
       {#if units[task.by] === 'm'}
         <LengthField
-          label={ways[task.by]}
+          label={methods[task.by]}
           metres={task.value ?? 0}
           error={error('value')}
           onchange={(value) => set({ value })}
         />
       {:else}
         <NumberField
-          label={ways[task.by]}
+          label={methods[task.by]}
           unit={units[task.by]}
           step={0.1}
           value={task.value ?? 0}
@@ -94,20 +94,20 @@
     {/if}
     <SelectField
       label="Fed by"
-      value={task.way ?? ''}
-      options={[{ value: '', label: 'as the pattern' }, ...words.ways]}
-      onchange={(way) => set({ way: way === '' ? undefined : way })}
+      value={task.method ?? ''}
+      options={[{ value: '', label: 'as the pattern' }, ...vocabulary.methods]}
+      onchange={(method) => set({ method: method === '' ? undefined : method })}
     />
     <SelectField
       label="Reply: pace"
       value={task.replyPace ?? ''}
-      options={[{ value: '', label: 'any' }, ...words.paces]}
+      options={[{ value: '', label: 'any' }, ...vocabulary.paces]}
       onchange={(pace) => set({ replyPace: pace === '' ? undefined : pace })}
     />
     <SelectField
       label="Reply: spin"
       value={task.replySpin ?? ''}
-      options={[{ value: '', label: 'any' }, ...words.spins]}
+      options={[{ value: '', label: 'any' }, ...vocabulary.spins]}
       onchange={(spin) => set({ replySpin: spin === '' ? undefined : spin })}
     />
     <TextField

@@ -1,24 +1,24 @@
 <script lang="ts">
-  import type { Play, Report } from '../../lib/api/client'
+  import type { Simulation, Report } from '../../lib/api/client'
   import VerdictSign from './VerdictSign.svelte'
 
   /** The gap between balls as a slider, and where along it each ball becomes easier. */
   interface Props {
-    play: Play
+    simulation: Simulation
     report: Report
     gap: number
     disabled: boolean
     onchange: (gap: number) => void
   }
-  let { play, report, gap, disabled, onchange }: Props = $props()
+  let { simulation, report, gap, disabled, onchange }: Props = $props()
   const [least, most] = [0.5, 8]
   const share = (seconds: number) => (100 * (seconds - least)) / (most - least)
-  const tasks = $derived(play.tempos[0]?.verdicts.length ?? 0)
+  const tasks = $derived(simulation.tempos[0]?.verdicts.length ?? 0)
   /** Stretches of one verdict along the slider. */
   const bands = $derived(
     Array.from({ length: tasks }, (_, task) => {
-      const list: { verdict: Play['timeline']['worst']; from: number; to: number }[] = []
-      for (const tempo of play.tempos) {
+      const list: { verdict: Simulation['timeline']['worst']; from: number; to: number }[] = []
+      for (const tempo of simulation.tempos) {
         const verdict = tempo.verdicts[task] ?? 'easy'
         const last = list.at(-1)
         if (last?.verdict === verdict) last.to = tempo.gap
@@ -72,7 +72,7 @@
       <i style:left="{share(Math.min(Math.max(shown, least), most))}%"></i>
     </div>
     <ul class="mt-2 flex flex-wrap gap-x-5 text-sm" aria-label="How fast it can go">
-      {#each play.fastest as fastest (fastest.strain)}
+      {#each simulation.fastest as fastest (fastest.strain)}
         <li class="flex items-center gap-1.5">
           {#if fastest.gap === null}never{/if}
           <VerdictSign verdict={fastest.strain} />

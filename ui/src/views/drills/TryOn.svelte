@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import type { DrillDocument, Words } from '../../lib/api/client'
+  import type { DrillDocument, Vocabulary } from '../../lib/api/client'
   import { keys, students } from '../../lib/data'
   import type { Bench } from './bench.svelte'
 
@@ -8,16 +8,16 @@
   interface Props {
     bench: Bench
     drill: DrillDocument
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
   }
-  let { bench, drill, words }: Props = $props()
+  let { bench, drill, vocabulary }: Props = $props()
   const query = createQuery(() => ({
     queryKey: [...keys.students, { withArchived: false }],
     queryFn: () => students(false),
   }))
   const own = $derived((query.data ?? []).filter((student) => student.profile.sport === drill.sport))
   const levels = $derived(
-    (words?.levels ?? []).filter((level) => drill.sport === 'tennis' || !level.endsWith('ball')),
+    (vocabulary?.levels ?? []).filter((level) => drill.sport === 'tennis' || !level.endsWith('ball')),
   )
   const written = $derived(drill.level ?? 'club player')
 

@@ -1,21 +1,21 @@
 <script lang="ts">
-  import type { DrillDocument, Step, Words, WorkedDrill } from '../../lib/api/client'
+  import type { DrillDocument, Transformation, Vocabulary, WorkedDrill } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
 
   /** Easier and harder versions that stand ready; one key tries each. */
   interface Props {
     draft: Draft<DrillDocument>
     builtIn: boolean
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
     worked: WorkedDrill | undefined
-    steps: Step[]
-    ontry: (steps: Step[]) => void
+    steps: Transformation[]
+    ontry: (steps: Transformation[]) => void
   }
-  let { draft, builtIn, words, worked, steps, ontry }: Props = $props()
+  let { draft, builtIn, vocabulary, worked, steps, ontry }: Props = $props()
   const list = $derived(draft.document.variations ?? [])
-  const same = (a: Step[], b: Step[]) => JSON.stringify(a) === JSON.stringify(b)
+  const same = (a: Transformation[], b: Transformation[]) => JSON.stringify(a) === JSON.stringify(b)
   const named = $derived(list.find((each) => same(each.steps, $state.snapshot(steps))))
-  let change = $state<Step['change']>('quicken')
+  let kind = $state<Transformation['kind']>('quicken')
   let name = $state('')
 
   function keyboard(event: KeyboardEvent) {
@@ -35,12 +35,12 @@
     ontry([])
   }
 
-  function stand(towards: 'easier' | 'harder') {
+  function stand(difficulty: 'easier' | 'harder') {
     const kept = $state.snapshot(steps)
     draft.change((d) => {
       d.variations = [
         ...(d.variations ?? []),
-        { name: name || `Version ${(d.variations?.length ?? 0) + 1}`, towards, steps: kept },
+        { name: name || `Version ${(d.variations?.length ?? 0) + 1}`, difficulty, steps: kept },
       ]
     })
     name = ''
@@ -61,7 +61,7 @@
         aria-pressed={each === named}
         onclick={() => ontry($state.snapshot(each.steps))}
         ><kbd class="drum-digits">{i + 1}</kbd>
-        {each.name} <span class="text-xs">{each.towards}</span></button
+        {each.name} <span class="text-xs">{each.difficulty}</span></button
       >
     {/each}
   </div>
@@ -69,17 +69,17 @@
     class="mt-2 flex flex-wrap items-center gap-2"
     onsubmit={(event) => {
       event.preventDefault()
-      ontry([...$state.snapshot(steps), { change }])
+      ontry([...$state.snapshot(steps), { kind }])
     }}
   >
-    <select class="select select-sm w-56" aria-label="A change to try" bind:value={change}>
-      {#each words?.changes ?? [] as each (each)}<option>{each}</option>{/each}
+    <select class="select select-sm w-56" aria-label="A change to try" bind:value={kind}>
+      {#each vocabulary?.transformations ?? [] as each (each)}<option>{each}</option>{/each}
     </select>
     <button class="btn btn-sm" type="submit">Try it</button>
   </form>
   {#if steps.length}
     <div class="mt-2" role="status">
-      {#each worked?.said ?? [] as sentence, i (i)}<p>{sentence}</p>{/each}
+      {#each worked?.sentences ?? [] as sentence, i (i)}<p>{sentence}</p>{/each}
     </div>
     {#if !builtIn}
       <div class="mt-2 flex flex-wrap items-center gap-2">

@@ -3,11 +3,11 @@ import {
   api,
   Refusal,
   why,
-  type Change,
+  type DrillEdit,
   type DrillDocument,
-  type Fit,
+  type FitRequest,
   type Moved,
-  type Step,
+  type Transformation,
   type WorkedDrill,
 } from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
@@ -32,15 +32,17 @@ export class Bench {
   student = $state('')
   level = $state('')
   /** Transformations that are tried without being kept. */
-  steps = $state.raw<Step[]>([])
+  steps = $state.raw<Transformation[]>([])
   /** What was wrong with the last change, by its path. */
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
   /** What the last fit changed, in a sentence. */
   said = $state('')
+  /** An edit is being worked out; it is not in the document yet. */
+  editing = $state(false)
   #asking = false
   #next: (() => Promise<void>) | undefined
-  #changes: { handle?: string; make: () => Promise<void> }[] = []
+  #edits: { handle?: string; make: () => Promise<void> }[] = []
   /** A place is being dragged. */
   #held = false
 
@@ -75,46 +77,48 @@ export class Bench {
     this.#held = false
     const roundX = round && place.x === undefined
     const roundY = round && place.y === undefined
-    this.change(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
+    this.edit(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
   }
 
   /**
-   * change does something to the document and has it worked out. Where the document was changed while an
+   * edit does something to the document and has it worked out. Where the document was changed while an
    * answer was on its way, the change is made to the newer one. Of moves of one place that wait, the last is made.
    */
-  change(current: () => DrillDocument, change: Change, changed: (document: DrillDocument) => void) {
-    const handle = change.move?.handle
-    if (handle && this.#changes.at(-1)?.handle === handle) this.#changes.pop()
+  edit(current: () => DrillDocument, edit: DrillEdit, changed: (document: DrillDocument) => void) {
+    const handle = edit.move?.handle
+    if (handle && this.#edits.at(-1)?.handle === handle) this.#edits.pop()
     const make = async () => {
       let before: DrillDocument
       let worked: WorkedDrill
       do {
         before = current()
-        worked = await this.#preview(before, change)
+        worked = await this.#preview(before, edit)
       } while (JSON.stringify(before) !== JSON.stringify(current()))
       this.worked = worked
       this.moved = undefined
       changed(worked.document)
     }
-    this.#changes.push({ handle, make })
-    if (!this.#asking) void this.#work()
+    this.#edits.push({ handle, make })
+    this.editing = true
+    this.#start()
   }
 
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
-  fit(current: () => DrillDocument, fit: Fit, changed: (document: DrillDocument) => void) {
+  fit(current: () => DrillDocument, fit: FitRequest, changed: (document: DrillDocument) => void) {
     const make = async () => {
       const body = { ...this.#tried(current()), fit }
       const fitted = await answer(api.POST('/api/drills/fit', { body }))
-      this.said = fitted.said
+      this.said = fitted.sentence
       changed(fitted.document)
     }
-    this.#changes.push({ make })
-    if (!this.#asking) void this.#work()
+    this.#edits.push({ make })
+    this.editing = true
+    this.#start()
   }
 
-  #preview(document: DrillDocument, change?: Change) {
+  #preview(document: DrillDocument, edit?: DrillEdit) {
     // What is changed by hand is the drill itself, not the variation that is being tried.
-    const body = { ...this.#tried(document), ...(change ? { change } : { steps: this.steps }) }
+    const body = { ...this.#tried(document), ...(edit ? { edit } : { steps: this.steps }) }
     return answer(api.POST('/api/drills/preview', { body }))
   }
 
@@ -131,13 +135,18 @@ export class Bench {
 
   #run(question: () => Promise<void>) {
     this.#next = question
+    this.#start()
+  }
+
+  #start() {
     if (!this.#asking) void this.#work()
   }
 
   async #work() {
     this.#asking = true
     for (;;) {
-      let question = this.#changes.shift()?.make
+      let question = this.#edits.shift()?.make
+      this.editing = question !== undefined
       if (!question) {
         question = this.#next
         this.#next = undefined

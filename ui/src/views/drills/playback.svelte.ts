@@ -1,5 +1,5 @@
-import type { Play } from '../../lib/api/client'
-import { at, type Moment } from '../../court/play'
+import type { Simulation } from '../../lib/api/client'
+import { at, type Moment } from '../../court/simulation'
 
 /** Playback runs through a worked-out turn in real time, or at half of it. */
 export class Playback {
@@ -8,22 +8,22 @@ export class Playback {
   half = $state(false)
   /** Something was played or looked at: the moment is shown. */
   shown = $state(false)
-  #play: () => Play | undefined
+  #simulation: () => Simulation | undefined
   #last = 0
 
-  constructor(play: () => Play | undefined) {
-    this.#play = play
+  constructor(simulation: () => Simulation | undefined) {
+    this.#simulation = simulation
   }
 
   /** The turn ends with its last contact; its pause is not waited for. */
   get end(): number {
-    const meetings = this.#play()?.timeline.meetings ?? []
-    return Math.max(0.1, ...meetings.map((meeting) => meeting.contact)) + 0.5
+    const interceptions = this.#simulation()?.timeline.interceptions ?? []
+    return Math.max(0.1, ...interceptions.map((interception) => interception.contact)) + 0.5
   }
 
   get moment(): Moment | null {
-    const play = this.#play()
-    return play && this.shown ? at(play, this.time) : null
+    const simulation = this.#simulation()
+    return simulation && this.shown ? at(simulation, this.time) : null
   }
 
   toggle() {
@@ -45,7 +45,9 @@ export class Playback {
   /** step goes to the contact before or after this moment. */
   step(by: 1 | -1) {
     this.playing = false
-    const contacts = (this.#play()?.timeline.meetings ?? []).map((meeting) => meeting.contact)
+    const contacts = (this.#simulation()?.timeline.interceptions ?? []).map(
+      (interception) => interception.contact,
+    )
     const next =
       by > 0
         ? contacts.find((time) => time > this.time + 0.01)

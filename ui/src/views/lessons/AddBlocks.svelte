@@ -23,7 +23,9 @@
     queryFn: () => answer(api.GET('/api/lessons/templates')),
     staleTime: Infinity,
   }))
-  const fitting = $derived((shapes.data ?? []).filter((t) => people >= t.least && people <= t.most))
+  const fitting = $derived(
+    (shapes.data ?? []).filter((t) => people >= t.minPlayers && people <= t.maxPlayers),
+  )
 
   function addDrill(event: SubmitEvent) {
     event.preventDefault()
@@ -71,6 +73,6 @@
     </select>
     <button class="btn btn-sm" type="submit">Fill it with next steps</button>
   </form>
-  <button class="btn btn-sm" onclick={() => void planner.alter({ kind: 'fit' })}>Fit to the booking</button>
+  <button class="btn btn-sm" onclick={() => void planner.edit({ kind: 'fit' })}>Fit to the booking</button>
 </div>
 {#if missing}<p class="text-error mt-1 text-sm" role="alert">{missing}</p>{/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Block, Stretch, Words, Derivation } from '../../lib/api/client'
+  import type { Block, ScheduledBlock, Vocabulary, Derivation } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
@@ -11,11 +11,11 @@
   interface Props {
     planner: Planner
     block: Block
-    stretch: Stretch | undefined
+    scheduled: ScheduledBlock | undefined
     names: Record<string, string>
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
   }
-  let { planner, block, stretch, names, words }: Props = $props()
+  let { planner, block, scheduled, names, vocabulary }: Props = $props()
   let open = $state<Derivation | null>(null)
   let tab = $state<'block' | 'places' | 'players'>('block')
 
@@ -24,12 +24,12 @@
   const first = $derived(planner.at === 0)
   const last = $derived(planner.at === planner.document.blocks.length - 1)
   const error = (field: string) => errors[`${path}.${field}`]
-  const callError = (i: number) => errors[`${path}.calls.${i}.minute`] ?? errors[`${path}.calls.${i}.say`]
+  const callError = (i: number) => errors[`${path}.calls.${i}.minute`] ?? errors[`${path}.calls.${i}.text`]
   const onchange = (part: Partial<Block>) => planner.set(block.id, part)
   const tabs = $derived([
     { key: 'block' as const, label: 'The block' },
     { key: 'places' as const, label: 'Who is where' },
-    ...(stretch?.load ? [{ key: 'players' as const, label: 'Each player' }] : []),
+    ...(scheduled?.load ? [{ key: 'players' as const, label: 'Each player' }] : []),
   ])
   const shown = $derived(tabs.some((t) => t.key === tab) ? tab : 'block')
 
@@ -55,10 +55,10 @@
       <button class="btn btn-sm" onclick={() => void planner.takeOut(block.id)}>Take out</button>
     </div>
   </div>
-  {#if stretch}
+  {#if scheduled}
     <p class="mt-1">
-      From {stretch.clock}: <strong class:text-error={stretch.over > 0}>{stretch.fits}</strong>.
-      <button class="link text-sm" onclick={() => (open = stretch.time)}>How this came about</button>
+      From {scheduled.clock}: <strong class:text-error={scheduled.over > 0}>{scheduled.fits}</strong>.
+      <button class="link text-sm" onclick={() => (open = scheduled.time)}>How this came about</button>
     </p>
   {/if}
   <div class="mt-2 flex flex-wrap gap-1" role="tablist" aria-label="About this block">
@@ -74,11 +74,11 @@
   </div>
   {#if shown === 'places'}
     <div class="mt-3" role="tabpanel" aria-label="Who is where">
-      <Places {block} {stretch} {names} {words} {errors} {path} {onchange} />
+      <Places {block} {scheduled} {names} {vocabulary} {errors} {path} {onchange} />
     </div>
-  {:else if shown === 'players' && stretch}
+  {:else if shown === 'players' && scheduled}
     <div class="mt-3" role="tabpanel" aria-label="Each player">
-      <Variants {planner} {block} {stretch} {names} {words} {errors} {path} />
+      <Variants {planner} {block} {scheduled} {names} {vocabulary} {errors} {path} />
     </div>
   {:else}
     <div class="mt-3" role="tabpanel" aria-label="The block">
@@ -106,10 +106,10 @@
           error={error('effort')}
           onchange={(effort) => onchange({ effort })}
         />
-        {#if stretch?.load}
+        {#if scheduled?.load}
           <NumberField
             label="Turns each"
-            value={stretch.load.turns}
+            value={scheduled.load.turns}
             error={error('turns')}
             onchange={(turns) => onchange({ turns })}
           />
@@ -148,26 +148,26 @@
           />
           <NumberField
             label="At least"
-            unit={block.least ? 'min' : 'min, 0 = usual'}
+            unit={block.min ? 'min' : 'min, 0 = usual'}
             step={0.5}
             min={0}
-            value={block.least ?? 0}
-            error={error('least')}
-            onchange={(least) => onchange({ least })}
+            value={block.min ?? 0}
+            error={error('min')}
+            onchange={(min) => onchange({ min })}
           />
           <NumberField
             label="At most"
-            unit={block.most ? 'min' : 'min, 0 = usual'}
+            unit={block.max ? 'min' : 'min, 0 = usual'}
             step={0.5}
             min={0}
-            value={block.most ?? 0}
-            error={error('most')}
-            onchange={(most) => onchange({ most })}
+            value={block.max ?? 0}
+            error={error('max')}
+            onchange={(max) => onchange({ max })}
           />
           <SelectField
             label="Comes in"
             value={block.step ?? 'any length'}
-            options={words?.steps ?? ['any length']}
+            options={vocabulary?.steps ?? ['any length']}
             error={error('step')}
             onchange={(step) => onchange({ step: step === 'any length' ? undefined : step })}
           />
@@ -197,9 +197,9 @@
               />
               <TextField
                 label="Say"
-                value={each.say}
+                value={each.text}
                 error={callError(i)}
-                onchange={(say) => call(i, { say })}
+                onchange={(text) => call(i, { text })}
               />
               <button
                 class="btn btn-sm mt-7"
@@ -217,7 +217,7 @@
                 ...block.calls,
                 {
                   minute: Math.min((block.calls.at(-1)?.minute ?? -1) + 1, block.minutes - 0.5),
-                  say: 'Change',
+                  text: 'Change',
                 },
               ],
             })}>Add a call</button

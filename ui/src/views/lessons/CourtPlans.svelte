@@ -46,7 +46,7 @@
             >Walk it off once ({plan.walk.length} places)</summary
           >
           <ol class="mt-1 list-decimal pl-6 text-sm">
-            {#each plan.walk as step, i (i)}<li>{step.label}: {step.said}</li>{/each}
+            {#each plan.walk as step, i (i)}<li>{step.label}: {step.description}</li>{/each}
           </ol>
         </details>
       {:else}

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { Block, Finding, LessonChange } from '../../lib/api/client'
+  import type { Block, Finding, LessonEdit } from '../../lib/api/client'
 
   interface Props {
     finding: Finding
     blocks: Block[]
-    onremedy: (change: LessonChange) => void
+    onremedy: (change: LessonEdit) => void
   }
   let { finding, blocks, onremedy }: Props = $props()
   const signs = { problem: '✕', warning: '!', note: 'i' }
@@ -27,7 +27,7 @@
     {#if finding.remedies.length}
       <div class="mt-1 flex flex-wrap gap-2">
         {#each finding.remedies as remedy, i (i)}
-          <button class="btn btn-sm h-auto py-1" onclick={() => onremedy(remedy.change)}
+          <button class="btn btn-sm h-auto py-1" onclick={() => onremedy(remedy.edit)}
             >{remedy.label}{#if about}<span class="sr-only"> ({about})</span>{/if}</button
           >
         {/each}

@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { Block, LessonChange, Plan } from '../../lib/api/client'
+  import type { Block, LessonEdit, Plan } from '../../lib/api/client'
   import FindingItem from './FindingItem.svelte'
 
   interface Props {
     plan: Plan
     blocks: Block[]
-    onremedy: (change: LessonChange) => void
+    onremedy: (change: LessonEdit) => void
   }
   let { plan, blocks, onremedy }: Props = $props()
 </script>

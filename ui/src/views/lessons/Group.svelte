@@ -30,11 +30,11 @@
     return last?.length ? last : booked
   })
   const toggle = (id: string, here: boolean) =>
-    void planner.alter((lesson) => {
+    void planner.edit((lesson) => {
       const last = lesson.blocks.at(-1)?.people
       const before = last?.length ? last : lesson.students
       const now = lesson.students.filter((s) => (s === id ? here : before.includes(s)))
-      return { kind: 'turned up', turnout: { present: now, space: lesson.space } }
+      return { kind: 'attendance', attendance: { present: now, space: lesson.space } }
     })
 </script>
 

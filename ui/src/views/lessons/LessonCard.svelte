@@ -13,7 +13,7 @@
     lesson.plan.metrics.filter((metric) => metric.name === 'Balls' || metric.name === 'Baskets'),
   )
   /** What stands on court when the first drill begins. */
-  const firstDrill = $derived(lesson.plan.stretches.find((s) => s.comes.length > 0))
+  const firstDrill = $derived(lesson.plan.blocks.find((s) => s.comes.length > 0))
   const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
 </script>
 

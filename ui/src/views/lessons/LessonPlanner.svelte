@@ -2,8 +2,8 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, isNew, type Finding, type Lesson, type LessonChange } from '../../lib/api/client'
-  import { keys, renew, students as allStudents, wordsQuery } from '../../lib/data'
+  import { answer, api, isNew, type Finding, type Lesson, type LessonEdit } from '../../lib/api/client'
+  import { keys, renew, students as allStudents, vocabularyQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
@@ -20,7 +20,7 @@
   import Findings from './Findings.svelte'
   import Group from './Group.svelte'
   import { Planner } from './planner.svelte'
-  import Said from './Said.svelte'
+  import EditNotes from './EditNotes.svelte'
 
   interface Props {
     lesson: Lesson
@@ -48,7 +48,7 @@
     retry: false,
   }))
   const clashes = $derived(clashing.data ?? lesson.clashes)
-  const words = wordsQuery()
+  const vocabulary = vocabularyQuery()
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withArchived: true }],
     queryFn: () => allStudents(true),
@@ -61,7 +61,7 @@
   $effect(() => {
     const again = faults !== told // what is watched in a student shows in the plan
     told = faults
-    return planner.lay(again)
+    return planner.schedule(again)
   })
   /** A sign stays open for as long as it stands. */
   const alike = (a: Finding, b: Finding | null) => a.block === b?.block && a.reason === b?.reason
@@ -75,17 +75,17 @@
       case 'move':
         return void planner.move(block, what.by)
       case 'move to':
-        return void planner.alter({ kind: 'move', block, to: what.to })
-      case 'stretch':
-        return void planner.stretch(block, what.by)
+        return void planner.edit({ kind: 'move', block, to: what.to })
+      case 'resize':
+        return void planner.resize(block, what.by)
       case 'pin':
         return void planner.pin(block)
-      case 'take out':
+      case 'remove':
         return void planner.takeOut(block)
     }
   }
 
-  const remedy = (change: LessonChange) => void planner.alter(change)
+  const remedy = (change: LessonEdit) => void planner.edit(change)
 
   async function keepCopy() {
     try {
@@ -121,7 +121,7 @@
 <a class="link link-hover text-sm" href="#/lessons">Lessons</a>
 <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
   <h1>{draft.document.title}</h1>
-  <SaveState {draft} onkeep={() => void keepCopy()} />
+  <SaveState {draft} busy={planner.editing > 0} onkeep={() => void keepCopy()} />
   <div class="ml-auto flex flex-wrap gap-2">
     <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => planner.undo()}>Undo</button>
     <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => planner.redo()}>Redo</button>
@@ -181,9 +181,9 @@
         ><BlockEditor
           {planner}
           {block}
-          stretch={planner.plan.stretches.find((s) => s.block === planner.selected)}
+          scheduled={planner.plan.blocks.find((s) => s.block === planner.selected)}
           {names}
-          words={words.data}
+          vocabulary={vocabulary.data}
         /></Part
       >
     {:else}
@@ -200,7 +200,7 @@
   </div>
 </div>
 <div class="foot">
-  <Part name="The figures"><Said {planner} /><Drums metrics={planner.plan.metrics} /></Part>
+  <Part name="The figures"><EditNotes {planner} /><Drums metrics={planner.plan.metrics} /></Part>
 </div>
 
 <style>

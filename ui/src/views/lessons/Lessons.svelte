@@ -65,7 +65,7 @@
       const body = {
         ...chosen,
         date: chosen.date ?? day?.today ?? '',
-        version: 2,
+        version: 3,
         space: {},
         title: chosen.title || together(names ?? []),
         note: '',

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Block, RotationForm, Stretch, Words } from '../../lib/api/client'
+  import type { Block, RotationForm, ScheduledBlock, Vocabulary } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import { elapsed, lasting } from '../../lib/words'
@@ -9,27 +9,27 @@
 
   interface Props {
     block: Block
-    stretch: Stretch | undefined
+    scheduled: ScheduledBlock | undefined
     names: Record<string, string>
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
     errors: Record<string, string>
     path: string
     onchange: (part: Partial<Block>) => void
   }
-  let { block, stretch, names, words, errors, path, onchange }: Props = $props()
+  let { block, scheduled, names, vocabulary, errors, path, onchange }: Props = $props()
   const form = $derived(block.rotation)
   const named = $derived(form && ['roles', 'spots', 'stations'].includes(form.kind))
-  const table = $derived(stretch?.table)
+  const table = $derived(scheduled?.table)
   /** Whether balls are known, and not only minutes. */
   const counted = $derived(table?.people.some((p) => p.balls > 0))
-  const people = $derived((stretch?.people ?? []).map((id) => (names[id] ?? '').split(' ')[0] ?? ''))
+  const people = $derived((scheduled?.people ?? []).map((id) => (names[id] ?? '').split(' ')[0] ?? ''))
   const error = (field: string) =>
     errors[`${path}.rotation.${field}`] ??
     Object.entries(errors).find(([key]) => key.startsWith(`${path}.rotation.${field}.`))?.[1]
   let round = $state(0)
   // Once it is open it stays so, whatever becomes of the table.
   // svelte-ignore state_referenced_locally
-  let changing = $state(!stretch?.table)
+  let changing = $state(!scheduled?.table)
   const shown = $derived(Math.min(round, (table?.rounds.length ?? 1) - 1))
 
   const set = (part: Partial<RotationForm>) =>
@@ -68,14 +68,14 @@
   const who = (person: number | undefined) => (person === -1 ? 'Coach' : (people[person ?? 0] ?? ''))
 </script>
 
-{#if stretch?.group}<p class="mt-3">{stretch.group}</p>{/if}
-{#if stretch?.load && stretch.load.people > 1}
+{#if scheduled?.group}<p class="mt-3">{scheduled.group}</p>{/if}
+{#if scheduled?.load && scheduled.load.people > 1}
   <p class="mt-1 text-sm">
-    Each plays {stretch.load.each} balls and waits {Math.round(stretch.load.waiting)} s between two turns.
+    Each plays {scheduled.load.each} balls and waits {Math.round(scheduled.load.waiting)} s between two turns.
   </p>
 {/if}
 {#if table && table.rounds.length}
-  <p class="mt-3 font-medium">{table.said}</p>
+  <p class="mt-3 font-medium">{table.sentence}</p>
   <div class="mt-2 flex flex-col gap-4">
     <Ring {table} {people} round={shown} />
     <div class="min-w-0 overflow-x-auto">
@@ -130,7 +130,7 @@
           value={form?.kind ?? still}
           options={[
             { value: still, label: still },
-            ...(words?.rotations ?? []).map((kind) => ({ value: kind, label: kinds[kind] ?? kind })),
+            ...(vocabulary?.rotations ?? []).map((kind) => ({ value: kind, label: kinds[kind] ?? kind })),
           ]}
           onchange={choose}
         />
@@ -147,7 +147,7 @@
         <SelectField
           label="counted in"
           value={form.count ? (form.of ?? 'points') : 'minutes'}
-          options={['minutes', ...(words?.counted ?? [])]}
+          options={['minutes', ...(vocabulary?.counted ?? [])]}
           error={error('of')}
           onchange={(of) =>
             set(
@@ -187,7 +187,7 @@
           <SelectField
             label="Who begins"
             value={form.begins ?? 'left open'}
-            options={['left open', ...(words?.begins ?? [])]}
+            options={['left open', ...(vocabulary?.begins ?? [])]}
             onchange={(v) => set({ begins: v === 'left open' ? undefined : (v as RotationForm['begins']) })}
           />
         {/if}

@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { answer, api, say, type Block, type Stretch, type Variant, type Words } from '../../lib/api/client'
+  import {
+    answer,
+    api,
+    say,
+    type Block,
+    type ScheduledBlock,
+    type Variant,
+    type Vocabulary,
+  } from '../../lib/api/client'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import GoalFields from '../../goal/GoalFields.svelte'
@@ -8,13 +16,13 @@
   interface Props {
     planner: Planner
     block: Block
-    stretch: Stretch
+    scheduled: ScheduledBlock
     names: Record<string, string>
-    words: Words | undefined
+    vocabulary: Vocabulary | undefined
     errors: Record<string, string>
     path: string
   }
-  let { planner, block, stretch, names, words, errors, path }: Props = $props()
+  let { planner, block, scheduled, names, vocabulary, errors, path }: Props = $props()
   let busy = $state('')
   let wrong = $state('')
 
@@ -41,7 +49,7 @@
   }
 
   async function proposeAll() {
-    for (const student of stretch.people) await propose(student)
+    for (const student of scheduled.people) await propose(student)
   }
 </script>
 
@@ -51,7 +59,7 @@
 </div>
 {#if wrong}<p class="text-error text-sm" role="alert">{wrong}</p>{/if}
 <ul class="mt-2 flex flex-col gap-3">
-  {#each stretch.people as student (student)}
+  {#each scheduled.people as student (student)}
     {@const variant = variantOf(student)}
     {@const at = (block.variants ?? []).findIndex((v) => v.student === student)}
     <li class="border-base-300 rounded-box border p-3">
@@ -64,7 +72,7 @@
           >
           {#if at >= 0}<button
               class="btn btn-xs"
-              onclick={() => void planner.alter({ kind: 'variant', block: block.id, variant: { student } })}
+              onclick={() => void planner.edit({ kind: 'variant', block: block.id, variant: { student } })}
               >As it is<span class="sr-only"> for {names[student]}</span></button
             >{/if}
         </div>
@@ -101,7 +109,7 @@
         <div class="mt-2">
           <GoalFields
             goal={variant.goal}
-            {words}
+            {vocabulary}
             errors={Object.fromEntries(
               Object.entries(errors).map(([key, text]) => [key.replace(`${path}.variants.${at}.`, ''), text]),
             )}

@@ -6,8 +6,8 @@ import {
   say,
   type Block,
   type Lesson,
-  type LessonChange,
-  type LessonChanged,
+  type LessonEdit,
+  type EditedLesson,
   type LessonDocument,
   type Plan,
   type Space,
@@ -20,14 +20,16 @@ export class Planner {
   readonly id: string
   plan = $state.raw<Plan>() as Plan
   selected = $state('')
-  /** What the last change squeezed or stretched, or why it could not be done. */
-  said = $state.raw<string[]>([])
+  /** What the last edit squeezed or stretched, or why it could not be done. */
+  sentences = $state.raw<string[]>([])
   /** What to take out so that the rest fits. */
   drop = $state.raw<string[]>([])
   unread = $state('')
+  /** Edits that are being worked out; they are not in the document yet. */
+  editing = $state(0)
   #doing: Promise<void> = Promise.resolve()
-  /** The lesson that the plan was laid out from, where a change brought its plan along. */
-  #laid = ''
+  /** The lesson that the plan was made from, where an edit brought its plan along. */
+  #planned = ''
 
   constructor(
     lesson: Lesson,
@@ -49,11 +51,11 @@ export class Planner {
     return this.document.blocks[this.at]
   }
 
-  /** lay asks for the plan of the lesson as it stands, unless a change brought it along; stop makes it stale. */
-  lay(again: boolean): () => void {
+  /** schedule asks for the plan of the lesson as it stands, unless a change brought it along; stop makes it stale. */
+  schedule(again: boolean): () => void {
     const body = this.snapshot()
     let current = true
-    if (again || JSON.stringify(body) !== this.#laid) {
+    if (again || JSON.stringify(body) !== this.#planned) {
       answer(api.POST('/api/lessons/preview', { body }))
         .then((plan) => {
           if (!current) return
@@ -73,20 +75,20 @@ export class Planner {
   }
 
   /**
-   * alter does one thing to the lesson and has the rest fitted. Changes that follow quickly wait in line; one that
+   * edit does one thing to the lesson and has the rest fitted. Changes that follow quickly wait in line; one that
    * builds on the lesson as it is then is passed as a function.
    */
-  alter(change: LessonChange | ((lesson: LessonDocument) => LessonChange)): Promise<void> {
+  edit(edit: LessonEdit | ((lesson: LessonDocument) => LessonEdit)): Promise<void> {
     return this.#queue((document) => {
-      const todo = typeof change === 'function' ? change(document) : change
+      const todo = typeof edit === 'function' ? edit(document) : edit
       const put = todo.new ? { ...todo.new, id: todo.new.id || v7() } : undefined
-      return answer(api.POST('/api/lessons/change', { body: { document, change: { ...todo, new: put } } }))
+      return answer(api.POST('/api/lessons/edit', { body: { document, edit: { ...todo, new: put } } }))
     })
   }
 
   /** vary changes something of what is different for one student in a block. */
   vary(block: string, student: string, part: Partial<Variant>) {
-    return this.alter((lesson) => {
+    return this.edit((lesson) => {
       const before = lesson.blocks.find((b) => b.id === block)?.variants?.find((v) => v.student === student)
       return { kind: 'variant', block, variant: { ...before, ...part, student } }
     })
@@ -107,7 +109,8 @@ export class Planner {
   }
 
   /** Asks for a change in its turn. Where something was typed meanwhile, it is asked for again on top of that. */
-  #queue(ask: (document: LessonDocument) => Promise<LessonChanged>): Promise<void> {
+  #queue(ask: (document: LessonDocument) => Promise<EditedLesson>): Promise<void> {
+    this.editing++
     this.#doing = this.#doing.then(async () => {
       try {
         let before = this.snapshot()
@@ -116,14 +119,16 @@ export class Planner {
           before = this.snapshot()
           changed = await ask(before)
         }
-        this.#laid = JSON.stringify(changed.document)
+        this.#planned = JSON.stringify(changed.document)
         this.plan = changed.plan
         this.draft.replace(changed.document)
-        this.said = changed.said
+        this.sentences = changed.sentences
         this.drop = changed.drop
       } catch (error) {
-        this.said = [say(error)]
+        this.sentences = [say(error)]
         this.drop = []
+      } finally {
+        this.editing--
       }
     })
     return this.#doing
@@ -143,33 +148,33 @@ export class Planner {
     const beforeTalk = blocks.at(-1)?.kind === 'closing talk' && block.kind !== 'closing talk'
     const to = this.at >= 0 ? this.at + 1 : blocks.length - (beforeTalk ? 1 : 0)
     this.selected = fresh.id
-    return this.alter({ kind: 'insert', to, new: fresh })
+    return this.edit({ kind: 'insert', to, new: fresh })
   }
 
   takeOut(block: string) {
     const { blocks } = this.document
     const at = blocks.findIndex((b) => b.id === block)
     if (block === this.selected) this.selected = (blocks[at + 1] ?? blocks[at - 1])?.id ?? ''
-    return this.alter({ kind: 'take out', block })
+    return this.edit({ kind: 'remove', block })
   }
 
   move(block: string, by: number) {
-    return this.alter((lesson) => {
+    return this.edit((lesson) => {
       const at = lesson.blocks.findIndex((b) => b.id === block)
       return { kind: 'move', block, to: Math.max(0, at + by) }
     })
   }
 
-  /** stretch makes a block longer or shorter by so many minutes, to half minutes. */
-  stretch(block: string, by: number) {
-    return this.alter((lesson) => {
+  /** resize makes a block longer or shorter by so many minutes, to half minutes. */
+  resize(block: string, by: number) {
+    return this.edit((lesson) => {
       const minutes = (lesson.blocks.find((b) => b.id === block)?.minutes ?? 0) + by
-      return { kind: 'stretch', block, minutes: Math.max(0.5, Math.round(2 * minutes) / 2) }
+      return { kind: 'resize', block, minutes: Math.max(0.5, Math.round(2 * minutes) / 2) }
     })
   }
 
   pin(block: string) {
-    return this.alter((lesson) => {
+    return this.edit((lesson) => {
       const pinned = lesson.blocks.find((b) => b.id === block)?.pinned
       return { kind: 'pin', block, on: !pinned }
     })
@@ -177,7 +182,7 @@ export class Planner {
 
   /** space changes something about the courts there are. */
   space(part: Partial<Space>) {
-    return this.alter((lesson) => ({ kind: 'space', space: { ...lesson.space, ...part } }))
+    return this.edit((lesson) => ({ kind: 'space', space: { ...lesson.space, ...part } }))
   }
 
   /** leave goes on to another page once everything is saved. */

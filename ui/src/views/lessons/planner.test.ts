@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { api, type Lesson, type LessonChange, type LessonDocument } from '../../lib/api/client'
+import { api, type Lesson, type LessonEdit, type LessonDocument } from '../../lib/api/client'
 import { Draft } from '../../lib/drafts/draft.svelte'
 import { Planner } from './planner.svelte'
 
@@ -15,7 +15,7 @@ const lesson = {
   id: 'l',
   revision: 1,
   document: {
-    version: 2,
+    version: 3,
     title: 'Pair',
     date: '2026-03-10',
     start: '16:00',
@@ -28,27 +28,27 @@ const lesson = {
 
 interface Asked {
   document: LessonDocument
-  change: LessonChange
+  edit: LessonEdit
 }
 let asked: Asked[] = []
-/** What a change does on the server of these tests; it answers when it is let. */
+/** What an edit does on the server of these tests; it answers when it is let. */
 let letGo: (() => void)[] = []
 let hold = false
 
-function changed({ document, change }: Asked) {
-  const at = document.blocks.findIndex((b) => b.id === change.block)
+function edited({ document, edit }: Asked) {
+  const at = document.blocks.findIndex((b) => b.id === edit.block)
   const after = structuredClone(document)
   const block = after.blocks[at]
-  if (block && change.kind === 'stretch') block.minutes = change.minutes ?? 0
-  if (block && change.kind === 'variant')
+  if (block && edit.kind === 'resize') block.minutes = edit.minutes ?? 0
+  if (block && edit.kind === 'variant')
     block.variants = [
-      ...(block.variants ?? []).filter((v) => v.student !== change.variant?.student),
-      change.variant!,
+      ...(block.variants ?? []).filter((v) => v.student !== edit.variant?.student),
+      edit.variant!,
     ]
-  if (change.kind === 'take out') after.blocks.splice(at, 1)
+  if (edit.kind === 'remove') after.blocks.splice(at, 1)
   return {
     document: after,
-    said: [change.kind],
+    sentences: [edit.kind],
     drop: [],
     fits: true,
     plan: { name: `after ${asked.length}` },
@@ -61,21 +61,21 @@ beforeEach(() => {
   hold = false
   const response = new Response()
   vi.spyOn(api, 'POST').mockImplementation((async (path: string, init: { body: unknown }) => {
-    if (path !== '/api/lessons/change') return { data: { name: 'asked for' }, response }
+    if (path !== '/api/lessons/edit') return { data: { name: 'asked for' }, response }
     const body = structuredClone(init.body) as Asked
     asked.push(body)
-    if (body.change.kind === 'fit')
+    if (body.edit.kind === 'fit')
       return {
         error: { detail: 'nothing to fit', fields: [], status: 422, title: '', type: '' },
         response: new Response(null, { status: 422 }),
       }
     if (hold) await new Promise<void>((resolve) => letGo.push(resolve))
-    return { data: changed(body), response }
+    return { data: edited(body), response }
   }) as unknown as typeof api.POST)
 })
 afterEach(() => vi.restoreAllMocks())
 
-const shelf = {
+const storage = {
   put: () => Promise.resolve(),
   drop: () => Promise.resolve(),
   left: () => Promise.resolve([]),
@@ -88,14 +88,14 @@ const planner = () =>
       id: 'l',
       send: () => Promise.resolve(2),
       load: () => Promise.resolve(lesson),
-      shelf,
+      storage,
     }),
   )
 
 test('presses that follow quickly add up', async () => {
   const p = planner()
-  await Promise.all([p.stretch('a', 0.5), p.stretch('a', 0.5), p.stretch('a', 2)])
-  expect(asked.map((a) => a.change.minutes)).toEqual([10.5, 11, 13])
+  await Promise.all([p.resize('a', 0.5), p.resize('a', 0.5), p.resize('a', 2)])
+  expect(asked.map((a) => a.edit.minutes)).toEqual([10.5, 11, 13])
   expect(p.document.blocks[0]?.minutes).toBe(13)
 })
 
@@ -108,7 +108,7 @@ test('fields of one player that are changed quickly are all kept', async () => {
 test('what is typed while a change is under way is kept', async () => {
   const p = planner()
   hold = true
-  const done = p.stretch('b', 5)
+  const done = p.resize('b', 5)
   await vi.waitFor(() => expect(letGo).toHaveLength(1))
   p.draft.change((d) => (d.title = 'Typed meanwhile'))
   hold = false
@@ -131,21 +131,21 @@ test('undo waits for what is under way, and brings back what was', async () => {
 
 test('a change that cannot be done is told and changes nothing', async () => {
   const p = planner()
-  await p.alter({ kind: 'fit' })
-  expect(p.said).toEqual(['nothing to fit'])
+  await p.edit({ kind: 'fit' })
+  expect(p.sentences).toEqual(['nothing to fit'])
   expect(p.document.blocks).toHaveLength(3)
 })
 
 test('a plan that a change brought along is not asked for again', async () => {
   const p = planner()
-  await p.stretch('a', 1)
+  await p.resize('a', 1)
   expect(p.plan).toEqual({ name: 'after 1' })
-  p.lay(false)
-  expect(vi.mocked(api.POST).mock.calls.map((call) => call[0])).toEqual(['/api/lessons/change'])
-  p.lay(true)
+  p.schedule(false)
+  expect(vi.mocked(api.POST).mock.calls.map((call) => call[0])).toEqual(['/api/lessons/edit'])
+  p.schedule(true)
   await vi.waitFor(() => expect(p.plan).toEqual({ name: 'asked for' }))
   p.draft.change((d) => (d.minutes = 45))
-  p.lay(false)
+  p.schedule(false)
   expect(vi.mocked(api.POST)).toHaveBeenCalledTimes(3)
 })
 
@@ -153,7 +153,7 @@ test('a new block gets an identifier and stands behind the chosen one', async ()
   const p = planner()
   p.selected = 'a'
   await p.add({ ...blocks[0]!, id: '', title: 'Water', kind: 'break' })
-  expect(asked[0]?.change).toMatchObject({ kind: 'insert', to: 1 })
-  expect(asked[0]?.change.new?.id).toMatch(/^[0-9a-f-]{36}$/)
-  expect(p.selected).toBe(asked[0]?.change.new?.id)
+  expect(asked[0]?.edit).toMatchObject({ kind: 'insert', to: 1 })
+  expect(asked[0]?.edit.new?.id).toMatch(/^[0-9a-f-]{36}$/)
+  expect(p.selected).toBe(asked[0]?.edit.new?.id)
 })

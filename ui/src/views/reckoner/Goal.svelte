@@ -2,10 +2,10 @@
   import GoalFields from '../../goal/GoalFields.svelte'
   import GoalSays from '../../goal/GoalSays.svelte'
   import type { Goal } from '../../lib/api/client'
-  import { settingsQuery, wordsQuery } from '../../lib/data'
+  import { settingsQuery, vocabularyQuery } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
 
-  const words = wordsQuery()
+  const vocabulary = vocabularyQuery()
   const settings = settingsQuery()
   let goal = $state<Goal>({ kind: 'in a row', count: 5 })
   let ofTen = $state(6)
@@ -67,7 +67,7 @@
       onchange={(v) => (minutes = v)}
     />
   </div>
-  <GoalFields {goal} words={words.data} {errors} onchange={(changed) => (goal = changed)} />
+  <GoalFields {goal} vocabulary={vocabulary.data} {errors} onchange={(changed) => (goal = changed)} />
   <GoalSays
     {goal}
     rate={ofTen / 10}

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { answer, api, Refusal, why, type RallyAsked, type Derivation } from '../../lib/api/client'
-  import { keys, wordsQuery } from '../../lib/data'
+  import { keys, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
-  const words = wordsQuery()
+  const vocabulary = vocabularyQuery()
   const courts = createQuery(() => ({
     queryKey: keys.courts,
     queryFn: () => answer(api.GET('/api/courts')),
@@ -80,7 +80,7 @@
     <SelectField
       label="Pace, up to"
       value={asked.pace}
-      options={words.data?.paces ?? [asked.pace]}
+      options={vocabulary.data?.paces ?? [asked.pace]}
       error={errors.pace}
       onchange={(pace) => (asked.pace = pace)}
     />

@@ -4,13 +4,13 @@
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
   import { answer, api, Refusal, why, type TargetAsked, type Derivation } from '../../lib/api/client'
-  import { keys, wordsQuery } from '../../lib/data'
+  import { keys, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
-  const words = wordsQuery()
+  const vocabulary = vocabularyQuery()
   const courts = createQuery(() => ({
     queryKey: keys.courts,
     queryFn: () => answer(api.GET('/api/courts')),
@@ -55,7 +55,7 @@
 </script>
 
 {#snippet scatter(frame: Frame, px: number)}
-  {#if target?.suit.target}<ScatterLayer aimed={target.suit.target} {frame} {px} />{/if}
+  {#if target?.playerFit.target}<ScatterLayer aimed={target.playerFit.target} {frame} {px} />{/if}
 {/snippet}
 <p class="hint max-sm:hidden">
   What becomes of balls aimed at a mark, where to aim, and how large a target suits?
@@ -72,7 +72,7 @@
       <SelectField
         label="Player"
         value={asked.level}
-        options={words.data?.levels ?? [asked.level]}
+        options={vocabulary.data?.levels ?? [asked.level]}
         onchange={(level) => (asked.level = level)}
       />
       <LengthField
@@ -118,13 +118,14 @@
       </p>
     {:else if target}
       <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">
-        {target.suit.target?.sentence ?? target.suit.why}.
+        {target.playerFit.target?.sentence ?? target.playerFit.why}.
       </p>
       <p class="mt-1">{target.aim}</p>
       <p class="mt-1 first-letter:uppercase">{target.size}</p>
-      {#if target.suit.target}<button
+      {#if target.playerFit.target}<button
           class="link mt-1"
-          onclick={() => (derivation = target.suit.target?.derivation ?? null)}>how this came about</button
+          onclick={() => (derivation = target.playerFit.target?.derivation ?? null)}
+          >how this came about</button
         >{/if}
     {/if}
   </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Cue, Sheet, Stretch } from '../../lib/api/client'
+  import type { Cue, Sheet, ScheduledBlock } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
   import Road from '../../road/Road.svelte'
   import { listed } from '../../lib/words'
@@ -18,9 +18,9 @@
       year: 'numeric',
     }),
   )
-  const cuesOf = (stretch: Stretch): Cue[] =>
+  const cuesOf = (scheduled: ScheduledBlock): Cue[] =>
     sheet.cues.filter(
-      (cue) => cue.block === stretch.block && cue.kind !== 'end' && cue.text !== stretch.title,
+      (cue) => cue.block === scheduled.block && cue.kind !== 'end' && cue.text !== scheduled.title,
     )
   const told = (cue: Cue) => cue.roles.filter((role) => role.role !== 'as drawn')
   const watched = $derived(plan.budgets.filter((b) => b.fault))
@@ -51,15 +51,15 @@
 
   <div class="columns mt-3">
     <ol class="blocks">
-      {#each plan.stretches as stretch (stretch.block)}
+      {#each plan.blocks as scheduled (scheduled.block)}
         <li class="block">
           <h2>
-            <span class="drum-digits text-2xl">{stretch.clock}</span>
-            {stretch.title}
-            <span class="length drum-digits">{stretch.length}</span>
+            <span class="drum-digits text-2xl">{scheduled.clock}</span>
+            {scheduled.title}
+            <span class="length drum-digits">{scheduled.length}</span>
           </h2>
           <ul>
-            {#each cuesOf(stretch) as cue, i (i)}
+            {#each cuesOf(scheduled) as cue, i (i)}
               <li>
                 <span class="at drum-digits">{cue.after}</span>
                 <span

@@ -20,7 +20,7 @@
   type LimitOf = NonNullable<Profile['limit']>['of']
 
   function limit(of: LimitOf | 'none') {
-    set({ limit: of === 'none' ? undefined : { of, most: profile.limit?.most ?? 30 } })
+    set({ limit: of === 'none' ? undefined : { of, max: profile.limit?.max ?? 30 } })
   }
 </script>
 
@@ -72,9 +72,9 @@
   <TextField
     label="Works towards"
     live
-    value={profile.towards}
-    error={errors.towards}
-    onchange={(towards) => set({ towards })}
+    value={profile.objective}
+    error={errors.objective}
+    onchange={(objective) => set({ objective })}
   />
   <TextField
     label="What hurts"
@@ -94,9 +94,9 @@
     {#if profile.limit}
       <NumberField
         label="At most"
-        value={profile.limit.most}
-        error={errors['limit.most']}
-        onchange={(most) => profile.limit && set({ limit: { of: profile.limit.of, most } })}
+        value={profile.limit.max}
+        error={errors['limit.max']}
+        onchange={(max) => profile.limit && set({ limit: { of: profile.limit.of, max } })}
       />
     {/if}
   </div>

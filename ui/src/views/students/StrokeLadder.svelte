@@ -19,7 +19,7 @@
     const before = advice.rung
     try {
       const data = await answer(
-        api.POST('/api/students/{id}/standing', {
+        api.POST('/api/students/{id}/ladder-position', {
           params: { path: { id: student } },
           body: { stroke: stroke.stroke, rung },
         }),

@@ -25,7 +25,7 @@
     backhand: 'two-handed',
     sport: 'tennis',
     level: 'improver',
-    towards: '',
+    objective: '',
     hurts: '',
     note: '',
   }
@@ -136,7 +136,7 @@
                 <td>{student.profile.age}</td>
                 <td>{student.profile.hand}</td>
                 <td
-                  >{student.profile.towards}{#if student.profile.hurts}<p class="text-error">
+                  >{student.profile.objective}{#if student.profile.hurts}<p class="text-error">
                       Hurts: {student.profile.hurts}
                     </p>{/if}</td
                 >

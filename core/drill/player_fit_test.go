@@ -25,50 +25,50 @@ func named(t testing.TB, name string) drill.Document {
 	return drill.Document{}
 }
 
-func suits(t testing.TB, d drill.Document, who drill.Who) drill.Suit {
+func fitOf(t testing.TB, d drill.Document, evidence drill.PlayerEvidence) drill.PlayerFit {
 	t.Helper()
-	play, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	simulation, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(t, err)
-	suit, err := d.Suits(t.Context(), play, who, 1, coach.Default())
+	fit, err := d.FitFor(t.Context(), simulation, evidence, 1, coach.Default())
 	require.NoError(t, err)
-	return suit
+	return fit
 }
 
 func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 	for _, stored := range drill.Library() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
-			suit := suits(t, d, drill.Who{Level: d.Written()})
-			require.NotNil(t, suit.Goal)
-			require.False(t, suit.Goal.Never)
-			require.NotEmpty(t, suit.Goal.Sentence)
-			require.False(t, suit.Rates.Rate.Known)
-			if suit.Target == nil {
-				require.NotEmpty(t, suit.Why)
+			fit := fitOf(t, d, drill.PlayerEvidence{Level: d.Written()})
+			require.NotNil(t, fit.Goal)
+			require.False(t, fit.Goal.Never)
+			require.NotEmpty(t, fit.Goal.Sentence)
+			require.False(t, fit.Rates.Rate.Known)
+			if fit.Target == nil {
+				require.NotEmpty(t, fit.Why)
 				return
 			}
-			require.NotEmpty(t, suit.Target.Sentence)
+			require.NotEmpty(t, fit.Target.Sentence)
 			// No goal of the library takes the level it is written for more than half an hour, but for the two that
 			// say that they are work for several lessons.
 			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
-				require.Greater(t, suit.Goal.Quantiles[2].Seconds, 3600.0)
+				require.Greater(t, fit.Goal.Quantiles[2].Seconds, 3600.0)
 				return
 			}
-			require.Less(t, suit.Goal.Quantiles[2].Seconds, 1800.0, suit.Goal.Sentence)
+			require.Less(t, fit.Goal.Quantiles[2].Seconds, 1800.0, fit.Goal.Sentence)
 		})
 	}
 }
 
 func TestASuitFollowsTheEvidence(t *testing.T) {
 	d := named(t, "Coin in the Corner")
-	nothing := suits(t, d, drill.Who{Level: student.Club})
-	good := suits(t, d, drill.Who{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
+	nothing := fitOf(t, d, drill.PlayerEvidence{Level: student.Club})
+	good := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
 	require.Less(t, good.Goal.Mean, nothing.Goal.Mean)
 	// Counted makes make the scatter as narrow as they say.
 	require.InDelta(t, good.Rates.Rate.Mean, good.Target.Shares.In, 1e-3)
 	require.Less(t, good.Target.Scatter.SX, nothing.Target.Scatter.SX)
-	require.Contains(t, nothing.Rates.Rate.Words, "scatter")
-	better := suits(t, d, drill.Who{Level: student.Tournament})
+	require.Contains(t, nothing.Rates.Rate.Sentence, "scatter")
+	better := fitOf(t, d, drill.PlayerEvidence{Level: student.Tournament})
 	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
 
 	// Landings that are all close to the mark make the target easier, and are shown where they were.
@@ -76,35 +76,35 @@ func TestASuitFollowsTheEvidence(t *testing.T) {
 	for i := range 40 {
 		near = append(near, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
 	}
-	steady := suits(t, d, drill.Who{Level: student.Club, Landings: near})
+	steady := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Landings: near})
 	require.Greater(t, steady.Target.Shares.In, 0.7)
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
 	require.Contains(t, steady.Target.Derivation.Source, "Logged landings")
 
 	// Counted by zone: all in the one that holds the mark narrow the scatter, all long move it.
-	about := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
+	about := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
 	require.Less(t, about.Target.Scatter.SY, nothing.Target.Scatter.SY)
 	require.Contains(t, about.Target.Derivation.Source, "by zone")
-	long := suits(t, d, drill.Who{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
+	long := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
 	require.Greater(t, long.Target.Shares.Long, nothing.Target.Shares.Long)
 }
 
 func TestDrumsCountExpectedMisses(t *testing.T) {
 	d := named(t, "Coin in the Corner")
-	suit := suits(t, d, drill.Who{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
+	fit := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
 	byName := map[string]float64{}
-	for _, metric := range suit.Metrics {
+	for _, metric := range fit.Metrics {
 		byName[metric.Name] = metric.Value
 	}
 	require.InDelta(t, 0.6*float64(d.Turns*d.Pattern.BallsPerTurn()), byName["Made"], 0.6)
 	require.InDelta(t, 10/0.6, byName["For the goal"], 0.1)
-	require.Equal(t, suit.Goal.Quantiles[2].Balls, suit.Goal.Carry)
+	require.Equal(t, fit.Goal.Quantiles[2].Balls, fit.Goal.Carry)
 }
 
 func TestWhatHasNoLandingsSaysSo(t *testing.T) {
-	require.Contains(t, suits(t, named(t, "Corner Catch"), drill.Who{}).Why, "counts movement")
-	require.Contains(t, suits(t, named(t, "Two Hops Beyond"), drill.Who{}).Why, "own half first")
+	require.Contains(t, fitOf(t, named(t, "Corner Catch"), drill.PlayerEvidence{}).Why, "counts movement")
+	require.Contains(t, fitOf(t, named(t, "Two Hops Beyond"), drill.PlayerEvidence{}).Why, "own half first")
 	d := named(t, "Coin in the Corner")
 	d.Goal = odds.Goal{Kind: odds.Total, Count: 5000}
 	_, err := d.Report(1, coach.Default())
@@ -113,43 +113,43 @@ func TestWhatHasNoLandingsSaysSo(t *testing.T) {
 
 func TestADrillIsFittedToAPlayer(t *testing.T) {
 	d := named(t, "Coin in the Corner")
-	who := drill.Who{Level: student.Club}
+	evidence := drill.PlayerEvidence{Level: student.Club}
 	player := d.PlayerFor(student.Club, student.RightHand)
-	fit := func(d drill.Document, f drill.Fit) (drill.Document, string, error) {
-		return d.Fitted(t.Context(), f, who, player, 1, coach.Default())
+	fit := func(d drill.Document, f drill.FitRequest) (drill.Document, string, error) {
+		return d.Fitted(t.Context(), f, evidence, player, 1, coach.Default())
 	}
-	short, said, err := fit(d, drill.Fit{Minutes: 3})
+	short, phrase, err := fit(d, drill.FitRequest{Minutes: 3})
 	require.NoError(t, err)
 	require.Less(t, short.Goal.Count, d.Goal.Count)
-	require.Contains(t, said, "4 times in 5 within 3 min")
+	require.Contains(t, phrase, "4 times in 5 within 3 min")
 
-	large, said, err := fit(d, drill.Fit{Hit: 0.5})
+	large, phrase, err := fit(d, drill.FitRequest{Hit: 0.5})
 	require.NoError(t, err)
 	require.Greater(t, large.Target.Radius, d.Target.Radius)
-	require.InDelta(t, 0.5, suits(t, large, who).Target.Shares.In, 0.005)
-	require.Contains(t, said, "5 of 10")
+	require.InDelta(t, 0.5, fitOf(t, large, evidence).Target.Shares.In, 0.005)
+	require.Contains(t, phrase, "5 of 10")
 
-	safe, said, err := fit(d, drill.Fit{Errors: 0.15})
+	safe, phrase, err := fit(d, drill.FitRequest{Errors: 0.15})
 	require.NoError(t, err)
-	require.Contains(t, said, "Best aim: ")
-	require.Less(t, suits(t, safe, who).Target.Shares.Errors(), suits(t, d, who).Target.Shares.Errors())
+	require.Contains(t, phrase, "Best aim: ")
+	require.Less(t, fitOf(t, safe, evidence).Target.Shares.Errors(), fitOf(t, d, evidence).Target.Shares.Errors())
 	// It is still said from the same lines.
 	require.Equal(t, d.Target.Mark.Measures[0].Line, safe.Target.Mark.Measures[0].Line)
 
-	_, _, err = fit(d, drill.Fit{})
+	_, _, err = fit(d, drill.FitRequest{})
 	require.ErrorContains(t, err, "what is to be fitted")
-	_, _, err = fit(named(t, "Last Stretch"), drill.Fit{Errors: 0.1})
+	_, _, err = fit(named(t, "Last Stretch"), drill.FitRequest{Errors: 0.1})
 	require.ErrorContains(t, err, "mark of its own")
-	_, _, err = fit(named(t, "Net Alphabet"), drill.Fit{Hit: 0.5})
+	_, _, err = fit(named(t, "Net Alphabet"), drill.FitRequest{Hit: 0.5})
 	require.ErrorContains(t, err, "choose a circle")
 }
 
-func BenchmarkSuit(b *testing.B) {
+func BenchmarkPlayerFit(b *testing.B) {
 	d := named(b, "Coin in the Corner")
-	play, err := d.PlayOut(b.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	simulation, err := d.Simulate(b.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(b, err)
 	for b.Loop() {
-		if _, err := d.Suits(b.Context(), play, drill.Who{Level: student.Club}, 1, coach.Default()); err != nil {
+		if _, err := d.FitFor(b.Context(), simulation, drill.PlayerEvidence{Level: student.Club}, 1, coach.Default()); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -160,10 +160,10 @@ func TestABareTargetOnEveryCourt(t *testing.T) {
 		t.Run(c.Name, func(t *testing.T) {
 			d, err := drill.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
 			require.NoError(t, err)
-			suit := suits(t, d, drill.Who{Level: student.Club})
-			require.NotNil(t, suit.Target, suit.Why)
-			require.Greater(t, suit.Target.Shares.In, 0.02)
-			t.Log(suit.Target.Sentence)
+			fit := fitOf(t, d, drill.PlayerEvidence{Level: student.Club})
+			require.NotNil(t, fit.Target, fit.Why)
+			require.Greater(t, fit.Target.Shares.In, 0.02)
+			t.Log(fit.Target.Sentence)
 		})
 	}
 	_, err := drill.Bare("moon", student.Club, 1, 1, 1)

@@ -7,16 +7,16 @@ import (
 	"hodometer/core/units"
 )
 
-// Wording is a way of saying a place: from two lines, so far along one, or plainly.
-type Wording struct {
+// Reference is a way of saying a place: from two lines, so far along one, or plainly.
+type Reference struct {
 	Lines  []LineID `json:"lines" maxItems:"2" description:"Two lines to measure from, one to go along, none for a plain place"`
-	Whose  End      `json:"whose,omitempty" description:"Whose left and right are meant"`
+	View   End      `json:"view,omitempty" description:"Whose left and right are meant"`
 	Scales bool     `json:"scales,omitempty"`
 }
 
-// Word says a place in the way that is asked for. Along a line it is the nearest place on that line.
-func (c Court) Word(p Point, w Wording) (Mark, error) {
-	like := Mark{Whose: w.Whose, Scales: w.Scales}
+// MarkFrom says a place in the way that is asked for. Along a line it is the nearest place on that line.
+func (c Court) MarkFrom(p Point, w Reference) (Mark, error) {
+	like := Mark{View: w.View, Scales: w.Scales}
 	var wrong invalid.Fields
 	for i, id := range w.Lines {
 		if _, ok := c.Line(id); !ok {
@@ -33,9 +33,9 @@ func (c Court) Word(p Point, w Wording) (Mark, error) {
 		first, second := c.onLine(w.Lines[0]), c.onLine(w.Lines[1])
 		like.Measures = []Measure{first, second}
 	}
-	said := c.Measure(p, like)
-	_, err := c.Resolve(said)
-	return said, err
+	phrase := c.Measure(p, like)
+	_, err := c.Resolve(phrase)
+	return phrase, err
 }
 
 // nearest is the place on a line nearest to a point, from one of its ends; no word for the nearer one.
@@ -65,11 +65,11 @@ func (c Court) Parts(m Mark, system units.System) []Part {
 	switch {
 	case m.Place != nil:
 		return []Part{
-			{Path: "place.x", Text: system.Write(math.Abs(m.Place.X)), After: toWords(word(m.Place.X, 0, false), false) + " the middle"},
+			{Path: "place.x", Text: system.Write(math.Abs(m.Place.X)), After: directionFrom(word(m.Place.X, 0, false), false) + " the middle"},
 			{Path: "place.y", Text: system.Write(math.Abs(m.Place.Y)), After: c.beyond(m.Place.Y)},
 		}
 	case m.Along != nil:
-		return []Part{{Path: "along", Text: system.Write(m.Along.Distance), After: c.alongWords(*m.Along)}}
+		return []Part{{Path: "along", Text: system.Write(m.Along.Distance), After: c.describeAlong(*m.Along)}}
 	}
 	list := []Part{}
 	for i, measure := range m.Measures {
@@ -82,8 +82,8 @@ func (c Court) Parts(m Mark, system units.System) []Part {
 	return list
 }
 
-// alongWords is what follows the length of a place along a line.
-func (c Court) alongWords(a Along) string {
+// describeAlong is what follows the length of a place along a line.
+func (c Court) describeAlong(a Along) string {
 	line, _ := c.Line(a.Line)
 	return "along the " + line.Name + " from its " + string(a.From) + " end"
 }

@@ -10,8 +10,8 @@ import (
 // uneven is from how much difference on a table is no longer even, in seconds.
 const uneven = 30
 
-// say puts the fairness of the table into a sentence.
-func (t *Table) say() {
+// describe puts the fairness of the table into a sentence.
+func (t *Table) describe() {
 	if len(t.Rounds) == 0 {
 		return
 	}
@@ -24,19 +24,19 @@ func (t *Table) say() {
 	t.Even = most-least <= uneven
 	switch {
 	case t.Even && waited == 0:
-		t.Said = fmt.Sprintf("Everybody plays all of %s.", minutes(most))
+		t.Sentence = fmt.Sprintf("Everybody plays all of %s.", minutes(most))
 	case t.Even:
-		t.Said = fmt.Sprintf("Everybody plays %s and waits %s.", minutes(most), minutes(waited))
+		t.Sentence = fmt.Sprintf("Everybody plays %s and waits %s.", minutes(most), minutes(waited))
 	default:
-		t.Said = fmt.Sprintf("Some play %s, others only %s.", minutes(most), minutes(least))
+		t.Sentence = fmt.Sprintf("Some play %s, others only %s.", minutes(most), minutes(least))
 	}
 	switch full := len(t.Rounds) / max(1, t.Cycle); {
 	case len(t.Rounds)%max(1, t.Cycle) == 0 && t.Rounds[len(t.Rounds)-1].Seconds >= t.Rounds[0].Seconds-1e-6:
-		t.Said += " " + units.Count(full, "full cycle", "full cycles") + ": everybody has every place equally often."
+		t.Sentence += " " + units.Count(full, "full cycle", "full cycles") + ": everybody has every place equally often."
 	case spots && t.Even:
-		t.Said += " Everybody has every place equally often."
+		t.Sentence += " Everybody has every place equally often."
 	default:
-		t.Said += fmt.Sprintf(" It comes out even after %s (%s).", units.Count(t.Cycle, "round", "rounds"), minutes(t.Seconds))
+		t.Sentence += fmt.Sprintf(" It comes out even after %s (%s).", units.Count(t.Cycle, "round", "rounds"), minutes(t.Seconds))
 	}
 }
 

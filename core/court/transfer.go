@@ -2,8 +2,8 @@ package court
 
 import "math"
 
-// Moved is what becomes of a mark on another court.
-type Moved struct {
+// Transfer is what becomes of a mark on another court.
+type Transfer struct {
 	Keeps  Outcome `json:"keeps" description:"With its offsets as they are"`
 	Scales Outcome `json:"scales" description:"With offsets that grow or shrink with the court"`
 	Plain  Outcome `json:"plain" description:"As a plain place, at the same share of the court and at most at its edge; for a mark whose lines are not there"`
@@ -13,12 +13,12 @@ type Moved struct {
 type Outcome struct {
 	Mark    Mark   `json:"mark"`
 	At      *Point `json:"at" description:"Null where the mark makes no sense"`
-	Said    string `json:"said" description:"The place there as a coach says it"`
+	Wording string `json:"wording" description:"The place there as a coach says it"`
 	Problem string `json:"problem" description:"Why it makes no sense; empty where it does"`
 }
 
 // Preview shows a mark of this court on another one, both with its offsets kept and with them scaled.
-func (c Court) Preview(m Mark, to Court, t Tape) Moved {
+func (c Court) Preview(m Mark, to Court, t Tape) Transfer {
 	keeps, scales := m, m
 	keeps.Scales, scales.Scales = false, true
 	plain := Outcome{Mark: m, Problem: "it makes no sense on this court either"}
@@ -28,19 +28,19 @@ func (c Court) Preview(m Mark, to Court, t Tape) Moved {
 		held := Point{math.Max(-x, math.Min(x, scaled.Place.X)), math.Max(-y, math.Min(y, scaled.Place.Y))}
 		plain = to.outcome(Mark{Place: &held}, t)
 	}
-	return Moved{Plain: plain, Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
+	return Transfer{Plain: plain, Keeps: to.outcome(c.onto(keeps, to), t), Scales: to.outcome(c.onto(scales, to), t)}
 }
 
-// ChangeTo carries a mark over to another court in the way the mark itself says. Nothing is lost: a mark
+// TransferTo carries a mark over to another court in the way the mark itself says. Nothing is lost: a mark
 // that makes no sense there is returned all the same, with the reason.
-func (c Court) ChangeTo(m Mark, to Court) Outcome { return to.outcome(c.onto(m, to), Tape{}) }
+func (c Court) TransferTo(m Mark, to Court) Outcome { return to.outcome(c.onto(m, to), Tape{}) }
 
 func (c Court) outcome(m Mark, t Tape) Outcome {
 	at, err := c.Resolve(m)
 	if err != nil {
 		return Outcome{Mark: m, Problem: err.Error()}
 	}
-	return Outcome{Mark: m, At: &at, Said: c.Say(m, t)}
+	return Outcome{Mark: m, At: &at, Wording: c.Describe(m, t)}
 }
 
 // onto rewrites a mark for another court. Lines and fractions stay as they are said; only the lengths of
@@ -61,7 +61,7 @@ func (c Court) onto(m Mark, to Court) Mark {
 		}
 		return wide
 	}
-	scaled := Mark{Whose: m.Whose, Scales: true}
+	scaled := Mark{View: m.View, Scales: true}
 	if m.Place != nil {
 		scaled.Place = &Point{X: m.Place.X * wide, Y: m.Place.Y * long}
 	}

@@ -16,12 +16,12 @@ import (
 	"hodometer/internal/long"
 )
 
-func apply(t require.TestingT, d lesson.Document, c lesson.Change, in lesson.Inputs) lesson.Changed {
+func apply(t require.TestingT, d lesson.Document, c lesson.Edit, in lesson.Inputs) lesson.Edited {
 	return applyWith(t, "f", d, c, in)
 }
 
 // applyWith gives new blocks identifiers that begin with a letter.
-func applyWith(t require.TestingT, fresh string, d lesson.Document, c lesson.Change, in lesson.Inputs) lesson.Changed {
+func applyWith(t require.TestingT, fresh string, d lesson.Document, c lesson.Edit, in lesson.Inputs) lesson.Edited {
 	if c.New != nil {
 		block := *c.New
 		block.ID = fresh + "1"
@@ -41,7 +41,7 @@ func total(d lesson.Document) (sum float64) {
 
 func TestStretchingABlockFitsTheRest(t *testing.T) {
 	d, in := hour()
-	changed := apply(t, d, lesson.Change{Kind: lesson.Stretched, Block: "3", Minutes: 18}, in)
+	changed := apply(t, d, lesson.Edit{Kind: lesson.Resize, Block: "3", Minutes: 18}, in)
 	require.True(t, changed.Fits)
 	require.InDelta(t, 18, changed.Document.Blocks[2].Minutes, 1e-9, "what was just set stays")
 	require.InDelta(t, 60, total(changed.Document), 0.05)
@@ -49,25 +49,25 @@ func TestStretchingABlockFitsTheRest(t *testing.T) {
 
 	// A pinned block stays too.
 	d.Blocks[0].Pinned = true
-	changed = apply(t, d, lesson.Change{Kind: lesson.Stretched, Block: "3", Minutes: 16}, in)
+	changed = apply(t, d, lesson.Edit{Kind: lesson.Resize, Block: "3", Minutes: 16}, in)
 	require.InDelta(t, 8, changed.Document.Blocks[0].Minutes, 1e-9)
 	require.InDelta(t, 60, total(changed.Document), 0.05)
 
 	// Too much for the booking: the lesson stays as it is but for the block, and it is said what to drop.
-	changed = apply(t, d, lesson.Change{Kind: lesson.Stretched, Block: "3", Minutes: 55}, in)
+	changed = apply(t, d, lesson.Edit{Kind: lesson.Resize, Block: "3", Minutes: 55}, in)
 	require.False(t, changed.Fits)
 	require.NotEmpty(t, changed.Drop)
-	require.Contains(t, changed.Said[0], "the booking has 60")
+	require.Contains(t, changed.Sentences[0], "the booking has 60")
 }
 
 func TestSqueezedDrillsHaveFewerTurnsAndItIsSaid(t *testing.T) {
 	d, in := hour()
-	changed := apply(t, d, lesson.Change{Kind: lesson.Booked, Minutes: 40}, in)
+	changed := apply(t, d, lesson.Edit{Kind: lesson.SetBooking, Minutes: 40}, in)
 	require.True(t, changed.Fits)
 	require.InDelta(t, 40, total(changed.Document), 0.05)
-	require.Equal(t, "All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the more its minutes matter.", changed.Said[0])
-	require.Contains(t, fmt.Sprint(changed.Said), "turns each instead of 8")
-	for _, s := range lay(t, changed.Document, in).Stretches {
+	require.Equal(t, "All blocks together should have 48 min and there are 40, 8 less: each gives way by its length, and less the more its minutes matter.", changed.Sentences[0])
+	require.Contains(t, fmt.Sprint(changed.Sentences), "turns each instead of 8")
+	for _, s := range schedule(t, changed.Document, in).Blocks {
 		require.Less(t, s.Over, 1.0, s.Title)
 	}
 	require.Empty(t, slices.DeleteFunc(changed.Document.Blocks, func(b lesson.Block) bool {
@@ -84,7 +84,7 @@ func TestWholeRotationsComeWhole(t *testing.T) {
 	d, in := hour()
 	d.Blocks[1].Step = lesson.WholeRotations
 	for _, minutes := range []float64{45, 50, 55, 60, 70} {
-		changed := apply(t, d, lesson.Change{Kind: lesson.Booked, Minutes: minutes}, in)
+		changed := apply(t, d, lesson.Edit{Kind: lesson.SetBooking, Minutes: minutes}, in)
 		require.InDelta(t, 0, int(changed.Document.Blocks[1].Minutes)%2, 1e-9, "two roles of a minute each")
 		require.InDelta(t, float64(int(changed.Document.Blocks[1].Minutes)), changed.Document.Blocks[1].Minutes, 1e-9)
 	}
@@ -92,39 +92,39 @@ func TestWholeRotationsComeWhole(t *testing.T) {
 
 func TestMovingInsertingTakingOut(t *testing.T) {
 	d, in := hour()
-	order := func(c lesson.Changed) (ids string) {
+	order := func(c lesson.Edited) (ids string) {
 		for _, b := range c.Document.Blocks {
 			ids += b.ID + " "
 		}
 		return ids
 	}
-	require.Equal(t, "1 3 2 4 5 6 ", order(apply(t, d, lesson.Change{Kind: lesson.Moved, Block: "3", To: 1}, in)))
-	require.Equal(t, "2 3 4 5 6 1 ", order(apply(t, d, lesson.Change{Kind: lesson.Moved, Block: "1", To: 99}, in)))
-	require.Equal(t, "1 2 4 5 6 ", order(apply(t, d, lesson.Change{Kind: lesson.TookOut, Block: "3"}, in)))
+	require.Equal(t, "1 3 2 4 5 6 ", order(apply(t, d, lesson.Edit{Kind: lesson.MoveBlock, Block: "3", To: 1}, in)))
+	require.Equal(t, "2 3 4 5 6 1 ", order(apply(t, d, lesson.Edit{Kind: lesson.MoveBlock, Block: "1", To: 99}, in)))
+	require.Equal(t, "1 2 4 5 6 ", order(apply(t, d, lesson.Edit{Kind: lesson.RemoveBlock, Block: "3"}, in)))
 	game := lesson.More()[1]
-	put := apply(t, d, lesson.Change{Kind: lesson.Inserted, To: 5, New: &game}, in)
+	put := apply(t, d, lesson.Edit{Kind: lesson.InsertBlock, To: 5, New: &game}, in)
 	require.Equal(t, "1 2 3 4 5 f1 6 ", order(put))
 	require.InDelta(t, 58, total(put.Document), 1e-9, "48 and 10: there was room")
 	game.Minutes = 30
-	put = apply(t, d, lesson.Change{Kind: lesson.Inserted, To: 5, New: &game}, in)
+	put = apply(t, d, lesson.Edit{Kind: lesson.InsertBlock, To: 5, New: &game}, in)
 	require.InDelta(t, 60, total(put.Document), 0.05, "there was none")
-	require.True(t, apply(t, d, lesson.Change{Kind: lesson.Pin, Block: "3", On: true}, in).Document.Blocks[2].Pinned)
-	require.Equal(t, 2, apply(t, d, lesson.Change{Kind: lesson.SetLines, Block: "3", Lines: 2}, in).Document.Blocks[2].Lines)
+	require.True(t, apply(t, d, lesson.Edit{Kind: lesson.Pin, Block: "3", On: true}, in).Document.Blocks[2].Pinned)
+	require.Equal(t, 2, apply(t, d, lesson.Edit{Kind: lesson.SetLines, Block: "3", Lines: 2}, in).Document.Blocks[2].Lines)
 }
 
 func TestAChangeThatMakesNoSenseIsTold(t *testing.T) {
 	d, in := hour()
 	for _, c := range []struct {
 		path   string
-		change lesson.Change
+		change lesson.Edit
 	}{
-		{"block", lesson.Change{Kind: lesson.Pin, Block: "gone"}},
-		{"block", lesson.Change{Kind: lesson.Pin}},
-		{"minutes", lesson.Change{Kind: lesson.Stretched, Block: "3", Minutes: 0.1}},
-		{"new", lesson.Change{Kind: lesson.Inserted}},
-		{"variant", lesson.Change{Kind: lesson.Varied, Block: "3"}},
-		{"turnout", lesson.Change{Kind: lesson.TurnedUp}},
-		{"blocks.6.drill", lesson.Change{Kind: lesson.Inserted, To: 9, New: &lesson.Block{Kind: lesson.Drill, Title: "None", Minutes: 5}}},
+		{"block", lesson.Edit{Kind: lesson.Pin, Block: "gone"}},
+		{"block", lesson.Edit{Kind: lesson.Pin}},
+		{"minutes", lesson.Edit{Kind: lesson.Resize, Block: "3", Minutes: 0.1}},
+		{"new", lesson.Edit{Kind: lesson.InsertBlock}},
+		{"variant", lesson.Edit{Kind: lesson.SetVariant, Block: "3"}},
+		{"attendance", lesson.Edit{Kind: lesson.SetAttendance}},
+		{"blocks.6.drill", lesson.Edit{Kind: lesson.InsertBlock, To: 9, New: &lesson.Block{Kind: lesson.Drill, Title: "None", Minutes: 5}}},
 	} {
 		_, err := d.Apply(t.Context(), c.change, nil, in)
 		var fields invalid.Fields
@@ -153,19 +153,19 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 	for _, n := range []int{2, 3, 5, 8} {
 		for _, half := range []bool{false, true} {
 			present := d.Students[:n]
-			changed := apply(t, d, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: present, Space: drill.Space{Half: half}}}, in)
+			changed := apply(t, d, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: present, Space: drill.Space{Half: half}}}, in)
 			require.True(t, changed.Fits)
 			require.Equal(t, d.Students, changed.Document.Students, "nobody is lost")
 			require.Equal(t, half, changed.Document.Space.Half)
-			p := lay(t, changed.Document, in)
-			for _, s := range p.Stretches {
+			p := schedule(t, changed.Document, in)
+			for _, s := range p.Blocks {
 				require.Len(t, s.People, n, s.Title)
 				if s.Load != nil {
 					require.Equal(t, n, s.Load.People)
 				}
 			}
 			// Everybody back again.
-			back := apply(t, changed.Document, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: d.Students}}, in)
+			back := apply(t, changed.Document, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: d.Students}}, in)
 			require.Nil(t, back.Document.Blocks[2].People)
 		}
 	}
@@ -174,9 +174,9 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 	d, in := crowd(3)
 	// Two begin. In the middle of the first drill, 4 minutes into it, the third comes.
-	started := apply(t, d, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{"ada", "ben"}}}, in).Document
+	started := apply(t, d, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: []string{"ada", "ben"}}}, in).Document
 	into := started.Blocks[0].Minutes + started.Blocks[1].Minutes + 4
-	late := apply(t, started, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: d.Students, Second: into * 60}}, in)
+	late := apply(t, started, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: d.Students, Second: into * 60}}, in)
 	got := late.Document
 	require.Len(t, got.Blocks, len(d.Blocks)+1, "the drill is cut in two")
 	for i := range 2 {
@@ -192,14 +192,14 @@ func TestSomebodyComesLateAndWhatWasPlayedStays(t *testing.T) {
 	require.Equal(t, "3", rest.CountedAs(), "balls count on")
 	require.Empty(t, rest.People, "all three")
 	require.InDelta(t, 60, total(got), 0.05)
-	require.Contains(t, late.Said[0], "goes on from")
+	require.Contains(t, late.Sentences[0], "goes on from")
 	for _, b := range got.Blocks[3:] {
-		require.Len(t, lay(t, got, in).Stretches[slices.IndexFunc(got.Blocks, func(o lesson.Block) bool { return o.ID == b.ID })].People, 3)
+		require.Len(t, schedule(t, got, in).Blocks[slices.IndexFunc(got.Blocks, func(o lesson.Block) bool { return o.ID == b.ID })].People, 3)
 	}
 
 	// Then Ada leaves in the closing talk: all before it stays.
 	second := (total(got) - got.Blocks[len(got.Blocks)-1].Minutes + 1) * 60
-	left := applyWith(t, "g", got, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{"ben", "p2"}, Second: second}}, in).Document
+	left := applyWith(t, "g", got, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: []string{"ben", "p2"}, Second: second}}, in).Document
 	for i, b := range got.Blocks[:len(got.Blocks)-1] {
 		require.Equal(t, b.Minutes, left.Blocks[i].Minutes)
 	}
@@ -212,7 +212,7 @@ func TestWhatWasPlayedNeverChanges(t *testing.T) {
 		d, in := crowd(5)
 		second := rapid.Float64Range(1, 50*60).Draw(t, "second")
 		n := rapid.IntRange(1, 5).Draw(t, "present")
-		changed := apply(t, d, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: d.Students[:n], Second: second}}, in).Document
+		changed := apply(t, d, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: d.Students[:n], Second: second}}, in).Document
 		begins := 0.0
 		for i, b := range d.Blocks {
 			ends := begins + b.Seconds()
@@ -245,9 +245,9 @@ func TestClashes(t *testing.T) {
 func TestALessonIsPlannedAgainWhole(t *testing.T) {
 	d, in := crowd(3)
 	d.Blocks[3].Pinned = true // by the coach's own hand
-	started := apply(t, d, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: []string{"ada", "ben"}}}, in).Document
+	started := apply(t, d, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: []string{"ada", "ben"}}}, in).Document
 	into := started.Blocks[0].Minutes + 4 // in the ball warm-up, with a call still to come
-	late := apply(t, started, lesson.Change{Kind: lesson.TurnedUp, Turnout: &lesson.Turnout{Present: d.Students, Second: into * 60}}, in).Document
+	late := apply(t, started, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: d.Students, Second: into * 60}}, in).Document
 	require.Len(t, late.Blocks, len(d.Blocks)+1)
 
 	again := late.Again("2026-03-17")

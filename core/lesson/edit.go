@@ -11,86 +11,81 @@ import (
 	"hodometer/core/units"
 )
 
-// ChangeKind is something that is done to a lesson on its road.
-type ChangeKind string
+// EditKind is something that is done to a lesson on its road.
+type EditKind string
 
 // The kinds.
 const (
-	Stretched ChangeKind = "stretch"  // a block to so many minutes; the rest is fitted again
-	SetTurns  ChangeKind = "turns"    // of a drill, for each player
-	SetLines  ChangeKind = "lines"    // side by side
-	Pin       ChangeKind = "pin"      // or unpin
-	Moved     ChangeKind = "move"     // a block to another place in the order
-	Inserted  ChangeKind = "insert"   // a block at a place in the order
-	TookOut   ChangeKind = "take out" // a block
-	Fitted    ChangeKind = "fit"      // all blocks to the booking
-	Booked    ChangeKind = "booking"  // another length; the blocks are fitted to it
-	Varied    ChangeKind = "variant"  // what is different for one student
-	Deck      ChangeKind = "on deck"  // what those do who wait
-	TurnedUp  ChangeKind = "turned up"
-	Where     ChangeKind = "space" // the courts there are
+	Resize        EditKind = "resize"  // a block to so many minutes; the rest is fitted again
+	SetTurns      EditKind = "turns"   // of a drill, for each player
+	SetLines      EditKind = "lines"   // side by side
+	Pin           EditKind = "pin"     // or unpin
+	MoveBlock     EditKind = "move"    // a block to another place in the order
+	InsertBlock   EditKind = "insert"  // a block at a place in the order
+	RemoveBlock   EditKind = "remove"  // a block
+	FitBlocks     EditKind = "fit"     // all blocks to the booking
+	SetBooking    EditKind = "booking" // another length; the blocks are fitted to it
+	SetVariant    EditKind = "variant" // what is different for one student
+	SetOnDeck     EditKind = "on deck" // what those do who wait
+	SetAttendance EditKind = "attendance"
+	SetSpace      EditKind = "space" // the courts there are
 )
 
-// Enum lists the kinds for the schema.
-func (ChangeKind) Enum() []any {
-	return []any{Stretched, SetTurns, SetLines, Pin, Moved, Inserted, TookOut, Fitted, Booked, Varied, Deck, TurnedUp, Where}
+// Edit is one thing done to a lesson: by hand on the road, or as the remedy of a finding.
+type Edit struct {
+	Kind       EditKind     `json:"kind"`
+	Block      string       `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
+	Minutes    float64      `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
+	Turns      int          `json:"turns,omitempty" minimum:"0" maximum:"100"`
+	Lines      int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
+	To         int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
+	On         bool         `json:"on,omitempty" description:"Pinned"`
+	New        *Block       `json:"new,omitempty" description:"The block to put in"`
+	Variant    *Variant     `json:"variant,omitempty"`
+	Text       string       `json:"text,omitempty" maxLength:"120"`
+	Attendance *Attendance  `json:"attendance,omitempty"`
+	Space      *drill.Space `json:"space,omitempty"`
 }
 
-// Change is one thing done to a lesson: by hand on the road, or as the remedy of a finding.
-type Change struct {
-	Kind    ChangeKind   `json:"kind"`
-	Block   string       `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
-	Minutes float64      `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
-	Turns   int          `json:"turns,omitempty" minimum:"0" maximum:"100"`
-	Lines   int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
-	To      int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
-	On      bool         `json:"on,omitempty" description:"Pinned"`
-	New     *Block       `json:"new,omitempty" description:"The block to put in"`
-	Variant *Variant     `json:"variant,omitempty"`
-	Text    string       `json:"text,omitempty" maxLength:"120"`
-	Turnout *Turnout     `json:"turnout,omitempty"`
-	Space   *drill.Space `json:"space,omitempty"`
-}
-
-// Changed is a lesson after a change.
-type Changed struct {
-	Document Document `json:"document"`
-	Fits     bool     `json:"fits" description:"Else something has to go"`
-	Said     []string `json:"said" description:"What was squeezed or stretched, and why; or what to do"`
-	Drop     []string `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
+// Edited is a lesson after a change.
+type Edited struct {
+	Document  Document `json:"document"`
+	Fits      bool     `json:"fits" description:"Else something has to go"`
+	Sentences []string `json:"sentences" description:"What was squeezed or stretched, and why; or what to do"`
+	Drop      []string `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
 }
 
 // Apply does one thing to a lesson and fits the rest to it where that is called for. A block that
-// is cut gets a fresh identifier of those that are passed in. The error is a list of fields, or that of the context.
-func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs) (Changed, error) {
-	before := d.arranged(in)
+// is cut gets a fresh identifier of those that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
+func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) (Edited, error) {
+	before := d.prepared(in)
 	d.Blocks = slices.Clone(d.Blocks)
-	done := func(said ...string) (Changed, error) {
-		if said == nil {
-			said = []string{}
+	done := func(phrases ...string) (Edited, error) {
+		if phrases == nil {
+			phrases = []string{}
 		}
-		return Changed{Document: d, Fits: true, Said: said, Drop: []string{}}, d.Check()
+		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
 	}
 	at := slices.IndexFunc(d.Blocks, func(b Block) bool { return b.ID == c.Block })
 	if at < 0 && c.Block != "" {
-		return Changed{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
+		return Edited{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
-	if at < 0 && !slices.Contains([]ChangeKind{Inserted, Fitted, Booked, TurnedUp, Where}, c.Kind) {
-		return Changed{}, invalid.Fields{{Path: "block", Message: "say which block"}}
+	if at < 0 && !slices.Contains([]EditKind{InsertBlock, FitBlocks, SetBooking, SetAttendance, SetSpace}, c.Kind) {
+		return Edited{}, invalid.Fields{{Path: "block", Message: "say which block"}}
 	}
 	switch c.Kind {
-	case Stretched:
+	case Resize:
 		if c.Minutes < shortestBlock {
-			return Changed{}, invalid.Fields{{Path: "minutes", Message: "a block has at least half a minute"}}
+			return Edited{}, invalid.Fields{{Path: "minutes", Message: "a block has at least half a minute"}}
 		}
-		d.Blocks[at] = d.Blocks[at].stretched(c.Minutes)
-		words := d.Blocks[at].adapt(before[at], in)
+		d.Blocks[at] = d.Blocks[at].resized(c.Minutes)
+		phrase := d.Blocks[at].adapt(before[at], in)
 		fitted, err := d.Refit(ctx, c.Block, in)
-		if err == nil && words != "" && d.Blocks[at].Kind.drilled() {
-			fitted.Said = append([]string{words + "."}, fitted.Said...)
+		if err == nil && phrase != "" && d.Blocks[at].Kind.drilled() {
+			fitted.Sentences = append([]string{phrase + "."}, fitted.Sentences...)
 		}
 		return fitted, err
-	case Where:
+	case SetSpace:
 		if c.Space != nil {
 			d.Space = *c.Space
 		}
@@ -100,59 +95,59 @@ func (d Document) Apply(ctx context.Context, c Change, fresh []string, in Inputs
 		d.Blocks[at].Lines = c.Lines
 	case Pin:
 		d.Blocks[at].Pinned = c.On
-	case Deck:
+	case SetOnDeck:
 		d.Blocks[at].OnDeck = c.Text
-	case Varied:
+	case SetVariant:
 		if c.Variant == nil {
-			return Changed{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
+			return Edited{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
 		}
 		d.Blocks[at] = d.Blocks[at].with(*c.Variant)
-	case Moved:
+	case MoveBlock:
 		block := d.Blocks[at]
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
 		d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), block)
-	case TookOut:
+	case RemoveBlock:
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
-	case Inserted:
+	case InsertBlock:
 		return d.insert(ctx, c, in)
-	case Booked:
+	case SetBooking:
 		d.Minutes = int(math.Round(c.Minutes))
 		if len(d.Blocks) == 0 {
 			return done()
 		}
 		return d.Refit(ctx, "", in)
-	case Fitted:
+	case FitBlocks:
 		return d.Refit(ctx, "", in)
-	case TurnedUp:
-		if c.Turnout == nil {
-			return Changed{}, invalid.Fields{{Path: "turnout", Message: "say who is there"}}
+	case SetAttendance:
+		if c.Attendance == nil {
+			return Edited{}, invalid.Fields{{Path: "attendance", Message: "say who is there"}}
 		}
-		return d.turnUp(ctx, *c.Turnout, fresh, in)
+		return d.setAttendance(ctx, *c.Attendance, fresh, in)
 	}
 	return done()
 }
 
 // insert puts a block in, and fits the rest where it does not fit any more.
-func (d Document) insert(ctx context.Context, c Change, in Inputs) (Changed, error) {
+func (d Document) insert(ctx context.Context, c Edit, in Inputs) (Edited, error) {
 	if c.New == nil {
-		return Changed{}, invalid.Fields{{Path: "new", Message: "say which block to put in"}}
+		return Edited{}, invalid.Fields{{Path: "new", Message: "say which block to put in"}}
 	}
 	d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), *c.New)
 	if err := d.Check(); err != nil {
-		return Changed{}, err
+		return Edited{}, err
 	}
 	total := 0.0
 	for _, b := range d.Blocks {
 		total += b.Minutes
 	}
 	if total <= float64(d.Minutes) {
-		return Changed{Document: d, Fits: true, Said: []string{}, Drop: []string{}}, nil
+		return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, nil
 	}
 	return d.Refit(ctx, "", in)
 }
 
-// stretched is the block with other minutes, its calls within them.
-func (b Block) stretched(minutes float64) Block {
+// resized is the block with other minutes, its calls within them.
+func (b Block) resized(minutes float64) Block {
 	was := b.Minutes
 	b.Minutes = minutes
 	b.shorten(was)
@@ -171,24 +166,24 @@ func (b Block) with(v Variant) Block {
 	return b
 }
 
-// Turnout is who turned up, and when that was seen.
-type Turnout struct {
+// Attendance is who turned up, and when that was seen.
+type Attendance struct {
 	Present []string    `json:"present" minItems:"1" maxItems:"12" description:"Identifiers of the students who are there from now on"`
 	Second  float64     `json:"second,omitempty" minimum:"0" maximum:"86400" description:"Second of the lesson; 0 before it begins"`
 	Space   drill.Space `json:"space" description:"The courts there are from now on"`
 }
 
-// turnUp plans the lesson anew, from a second on, for those who are there. What was played stays as it was,
+// setAttendance plans the lesson anew, from a second on, for those who are there. What was played stays as it was,
 // with those who played it: a block under way is cut where it stands and goes on with its balls counted on.
 // The rest is fitted to the time that is left.
-func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inputs) (Changed, error) {
+func (d Document) setAttendance(ctx context.Context, t Attendance, fresh []string, in Inputs) (Edited, error) {
 	everybody := slices.Clone(d.Students)
 	for _, id := range t.Present {
 		if !slices.Contains(everybody, id) {
 			everybody = append(everybody, id)
 		}
 	}
-	said := []string{}
+	phrases := []string{}
 	var blocks []Block
 	begins := 0.0
 	for _, block := range d.Blocks {
@@ -199,12 +194,12 @@ func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inpu
 			blocks = append(blocks, block.played(d.Students))
 		case gone >= 60*shortestBlock && len(d.Blocks) >= MaxBlocks: // under way, and no room for a part of its own
 			blocks = append(blocks, block.forThose(t.Present, everybody))
-			said = append(said, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, MaxBlocks))
+			phrases = append(phrases, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, MaxBlocks))
 		case gone >= 60*shortestBlock && len(fresh) > 0: // under way
 			played, rest := block.cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]
 			blocks = append(blocks, played.played(d.Students), rest.forThose(t.Present, everybody))
-			said = append(said, block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.")
+			phrases = append(phrases, block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.")
 		default:
 			blocks = append(blocks, block.forThose(t.Present, everybody))
 		}
@@ -212,11 +207,11 @@ func (d Document) turnUp(ctx context.Context, t Turnout, fresh []string, in Inpu
 	}
 	d.Students, d.Blocks, d.Space = everybody, blocks, t.Space
 	if len(d.Blocks) == 0 {
-		return Changed{Document: d, Fits: true, Said: said, Drop: []string{}}, d.Check()
+		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
 	}
 	in.People = in.known(everybody)
 	fitted, err := d.Refit(ctx, "", in)
-	fitted.Said = append(said, fitted.Said...)
+	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }
 
@@ -255,7 +250,7 @@ func (b Block) cut(minutes float64) (played, rest Block) {
 	played, rest = b, b
 	played.Minutes, rest.Minutes = minutes, math.Max(shortestBlock, math.Round((b.Minutes-minutes)*100)/100)
 	played.Wanted, rest.Wanted = 0, 0
-	played.Least, played.Most, rest.Least, rest.Most = 0, 0, 0, 0
+	played.Min, played.Max, rest.Min, rest.Max = 0, 0, 0, 0
 	played.Step, rest.Step = "", ""
 	rest.Continues, rest.Pinned = b.CountedAs(), false
 	played.Calls, rest.Calls = []Call{}, []Call{}

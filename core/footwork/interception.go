@@ -20,9 +20,6 @@ const (
 	OutOfReach Verdict = "out of reach"
 )
 
-// Enum lists the verdicts for the schema.
-func (Verdict) Enum() []any { return []any{Easy, Working, Stretched, OutOfReach} }
-
 // Worse says whether one verdict is harder than another.
 func (v Verdict) Worse(than Verdict) bool { return v.rank() > than.rank() }
 
@@ -163,7 +160,7 @@ func (p Player) stand(at flight.Vec, stroke feed.Stroke, facing float64) court.P
 	return court.Point{X: at.X + side*reach, Y: at.Y - facing*behind}
 }
 
-// arrival is what meeting a ball asks for.
+// arrival is what intercepting a ball asks for.
 type arrival struct {
 	contact
 	body             court.Point // where the body is when the ball is met
@@ -193,7 +190,7 @@ func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point,
 		facing = -1
 	}
 	comfortable := p.stand(c.at.P, stroke, facing)
-	a := arrival{contact: c, body: comfortable, available: c.at.T, run: Way(from, comfortable, d.Obstacles)}
+	a := arrival{contact: c, body: comfortable, available: c.at.T, run: ShortestRoute(from, comfortable, d.Obstacles)}
 	a.needed = leaves + p.Seconds(a.run.Length)
 	if a.run.Length > noRun {
 		if d.World.Court.Above > 0 {
@@ -203,7 +200,7 @@ func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point,
 		}
 	}
 	toBall := from.Distance(c.at.P.Floor())
-	short := math.Max(0, toBall-p.Stretch)
+	short := math.Max(0, toBall-p.LungeReach)
 	if extra := a.run.Length - from.Distance(comfortable); short > 0 {
 		short += math.Max(0, extra) // the way round an obstacle
 	}

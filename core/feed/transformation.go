@@ -10,44 +10,39 @@ import (
 	"hodometer/core/units"
 )
 
-// Change is what a transformation does.
-type Change string
+// TransformationKind is what a transformation does.
+type TransformationKind string
 
 // The transformations.
 const (
-	ToOtherWing   Change = "other wing"
-	ForLeftHander Change = "for a left-hander"
-	Reverse       Change = "reverse"
-	Shuffle       Change = "shuffle"
-	DropTask      Change = "drop a task"
-	Quicken       Change = "quicken"
-	Slow          Change = "slow"
-	Spread        Change = "spread"
-	Gather        Change = "gather"
-	Deeper        Change = "deeper"
-	Shorter       Change = "shorter"
-	LockPlace     Change = "lock to one place"
-	Constrain     Change = "alternate constrained and free"
-	LinkOn        Change = "link one more on"
+	ToOtherWing   TransformationKind = "other wing"
+	ForLeftHander TransformationKind = "for a left-hander"
+	Reverse       TransformationKind = "reverse"
+	Shuffle       TransformationKind = "shuffle"
+	DropTask      TransformationKind = "drop a task"
+	Quicken       TransformationKind = "quicken"
+	Slow          TransformationKind = "slow"
+	Spread        TransformationKind = "spread"
+	Gather        TransformationKind = "gather"
+	Deeper        TransformationKind = "deeper"
+	Shorter       TransformationKind = "shorter"
+	LockPlace     TransformationKind = "lock to one place"
+	Constrain     TransformationKind = "alternate constrained and free"
+	LinkOn        TransformationKind = "link one more on"
 )
 
-// Enum lists the transformations for the schema.
-func (Change) Enum() []any {
-	return []any{ToOtherWing, ForLeftHander, Reverse, Shuffle, DropTask, Quicken, Slow, Spread, Gather, Deeper, Shorter, LockPlace, Constrain, LinkOn}
+// Transformation is one transformation of a pattern.
+type Transformation struct {
+	Kind TransformationKind `json:"kind"`
+	Task int                `json:"task,omitempty" minimum:"0" maximum:"12" description:"Which task is dropped, or holds the place, from 1; none for the last"`
+	By   float64            `json:"by,omitempty" minimum:"0" maximum:"10" description:"Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual"`
+	Seed uint64             `json:"seed,omitempty" maximum:"4294967295" description:"Of a shuffle"`
 }
 
-// Step is one transformation of a pattern.
-type Step struct {
-	Change Change  `json:"change"`
-	Task   int     `json:"task,omitempty" minimum:"0" maximum:"12" description:"Which task is dropped, or holds the place, from 1; none for the last"`
-	By     float64 `json:"by,omitempty" minimum:"0" maximum:"10" description:"Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual"`
-	Seed   uint64  `json:"seed,omitempty" maximum:"4294967295" description:"Of a shuffle"`
-}
-
-const mostTasks = 12
+const maxTasks = 12
 
 // Apply returns the pattern after a step, and a sentence on what changed.
-func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
+func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 	p = p.clone()
 	n := len(p.Tasks)
 	task := s.Task - 1
@@ -55,12 +50,12 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		task = n - 1
 	}
 	fail := func(format string, args ...any) (Pattern, string, error) {
-		return p, "", invalid.Fields{{Path: "change", Message: fmt.Sprintf(format, args...)}}
+		return p, "", invalid.Fields{{Path: "kind", Message: fmt.Sprintf(format, args...)}}
 	}
 	if task >= n {
 		return fail("there is no task %d: the sequence has %d", s.Task, n)
 	}
-	switch s.Change {
+	switch s.Kind {
 	case ToOtherWing:
 		p = p.Mirrored()
 		for i := range p.Tasks {
@@ -92,8 +87,8 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		}
 		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].Label(task)), nil
 	case Constrain:
-		if 2*n > mostTasks {
-			return fail("the sequence would have %d tasks; %d is the most", 2*n, mostTasks)
+		if 2*n > maxTasks {
+			return fail("the sequence would have %d tasks; %d is the most", 2*n, maxTasks)
 		}
 		var both []Task
 		for _, cue := range []string{"constrained", "free"} {
@@ -105,25 +100,25 @@ func (s Step) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 		p.Tasks = both
 		return p, "Each sequence is played once constrained, then once free.", nil
 	case LinkOn:
-		if n == mostTasks {
-			return fail("the sequence has %d tasks already, and that is the most", mostTasks)
+		if n == maxTasks {
+			return fail("the sequence has %d tasks already, and that is the most", maxTasks)
 		}
 		p.Tasks = append(p.Tasks, p.Mirrored().Tasks[n-1])
 		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()
 		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].Label(n)), nil
 	}
-	return fail("%q is no change that can be made", s.Change)
+	return fail("%q is no change that can be made", s.Kind)
 }
 
 // retime changes all gaps by so many seconds.
-func (s Step) retime(p Pattern) (Pattern, string, error) {
+func (s Transformation) retime(p Pattern) (Pattern, string, error) {
 	const usual, shortest, longest = 0.3, 0.5, 60
 	by := s.By
 	if by == 0 {
 		by = usual
 	}
 	word := "longer"
-	if s.Change == Quicken {
+	if s.Kind == Quicken {
 		by, word = -by, "shorter"
 	}
 	timed := func(gap float64) float64 {
@@ -140,7 +135,7 @@ func (s Step) retime(p Pattern) (Pattern, string, error) {
 }
 
 // replace moves the landing places, and keeps them on the court.
-func (s Step) replace(p Pattern, c court.Court) (Pattern, string, error) {
+func (s Transformation) replace(p Pattern, c court.Court) (Pattern, string, error) {
 	places := make([]court.Point, len(p.Tasks))
 	var middle court.Point
 	for i, t := range p.Tasks {
@@ -153,7 +148,7 @@ func (s Step) replace(p Pattern, c court.Court) (Pattern, string, error) {
 		places[i] = at
 		middle.X, middle.Y = middle.X+at.X/float64(len(p.Tasks)), middle.Y+at.Y/float64(len(p.Tasks))
 	}
-	share, deeper, said := 1.0, 0.0, ""
+	share, deeper, phrase := 1.0, 0.0, ""
 	amount := func(usual float64) float64 {
 		if s.By > 0 {
 			return s.By
@@ -161,30 +156,30 @@ func (s Step) replace(p Pattern, c court.Court) (Pattern, string, error) {
 		return usual
 	}
 	metres := amount(0.04 * c.Length)
-	switch s.Change {
+	switch s.Kind {
 	case Spread:
 		share = math.Max(1, amount(1.25))
-		said = fmt.Sprintf("The places lie %s %% further apart", units.Decimal(100*(share-1), 0))
+		phrase = fmt.Sprintf("The places lie %s %% further apart", units.Decimal(100*(share-1), 0))
 	case Gather:
 		share = 1 / math.Max(1, amount(1.25))
-		said = fmt.Sprintf("The places lie %s %% nearer to one another", units.Decimal(100*(1-share), 0))
+		phrase = fmt.Sprintf("The places lie %s %% nearer to one another", units.Decimal(100*(1-share), 0))
 	case Deeper:
-		deeper, said = metres, fmt.Sprintf("The places lie %s deeper", units.Metres.Length(metres))
+		deeper, phrase = metres, fmt.Sprintf("The places lie %s deeper", units.Metres.Length(metres))
 	case Shorter:
-		deeper, said = -metres, fmt.Sprintf("The places lie %s shorter", units.Metres.Length(metres))
+		deeper, phrase = -metres, fmt.Sprintf("The places lie %s shorter", units.Metres.Length(metres))
 	}
 	held := false
 	for i, at := range places {
 		to := court.Point{X: middle.X + share*(at.X-middle.X), Y: middle.Y + share*(at.Y-middle.Y)}
 		to.Y -= deeper // away from the net, or from the front wall, on the student's half
-		kept := onCourt(to, at, c)
-		held = held || kept.Distance(to) > 1e-9
-		p.Tasks[i].Landing = c.Measure(kept, p.Tasks[i].Landing)
+		moved := onCourt(to, at, c)
+		held = held || moved.Distance(to) > 1e-9
+		p.Tasks[i].Landing = c.Measure(moved, p.Tasks[i].Landing)
 	}
 	if held {
-		said += ", as far as the court allows"
+		phrase += ", as far as the court allows"
 	}
-	return p, said + ".", nil
+	return p, phrase + ".", nil
 }
 
 // onCourt keeps a place on the court, on its own half, off the lines and off the net. A place that was

@@ -1,12 +1,12 @@
-import type { Meeting, Play, Point } from '../lib/api/client'
+import type { Interception, Simulation, Point } from '../lib/api/client'
 
 /** Moment is what is to be seen of a turn at one time. */
 export interface Moment {
   balls: { task: number; x: number; y: number; z: number }[]
   /** Where each live player is. */
   players: Point[]
-  /** The meeting that is going on. */
-  meeting: number
+  /** The interception that is going on. */
+  interception: number
 }
 
 const mix = (a: number, b: number, share: number) => a + (b - a) * share
@@ -28,8 +28,8 @@ export function along(route: Point[], share: number): Point | undefined {
 }
 
 /** placed is where a player is at a time: on the way to a ball, or back towards where the next run starts. */
-function placed(own: Meeting[], time: number): Point | undefined {
-  const next = own.findIndex((meeting) => meeting.contact > time)
+function placed(own: Interception[], time: number): Point | undefined {
+  const next = own.findIndex((interception) => interception.contact > time)
   const going = next < 0 ? undefined : own[next]
   const last = next < 0 ? own.at(-1) : own[next - 1]
   if (!going) return last?.body
@@ -43,25 +43,27 @@ function placed(own: Meeting[], time: number): Point | undefined {
 }
 
 /** at interpolates a worked-out turn: nothing is computed here that was not answered. */
-export function at(play: Play, time: number): Moment {
-  const { meetings, runners } = play.timeline
-  const balls = meetings.flatMap((meeting) => {
-    const i = meeting.trail.findIndex((sample) => sample.t >= time)
-    const [a, b] = [meeting.trail[i - 1], meeting.trail[i]]
+export function at(simulation: Simulation, time: number): Moment {
+  const { interceptions, runners } = simulation.timeline
+  const balls = interceptions.flatMap((interception) => {
+    const i = interception.trail.findIndex((sample) => sample.t >= time)
+    const [a, b] = [interception.trail[i - 1], interception.trail[i]]
     if (!a || !b) return []
     const share = (time - a.t) / Math.max(b.t - a.t, 1e-6)
-    return [{ task: meeting.task, x: mix(a.x, b.x, share), y: mix(a.y, b.y, share), z: mix(a.z, b.z, share) }]
+    return [
+      { task: interception.task, x: mix(a.x, b.x, share), y: mix(a.y, b.y, share), z: mix(a.z, b.z, share) },
+    ]
   })
   const players = runners.flatMap(
     (_, player) =>
       placed(
-        meetings.filter((meeting) => meeting.player === player),
+        interceptions.filter((interception) => interception.player === player),
         time,
       ) ?? [],
   )
-  const meeting = Math.max(
+  const interception = Math.max(
     0,
-    meetings.findLastIndex((each) => each.release <= time),
+    interceptions.findLastIndex((each) => each.release <= time),
   )
-  return { balls, players, meeting }
+  return { balls, players, interception }
 }

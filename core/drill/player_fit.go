@@ -18,8 +18,8 @@ import (
 	"hodometer/core/units"
 )
 
-// Who is a player that a drill is to suit.
-type Who struct {
+// PlayerEvidence is a player that a drill is to suit.
+type PlayerEvidence struct {
 	Level   student.Level
 	Own     []odds.Practised // on this drill
 	Related []odds.Practised // on drills for the same stroke
@@ -29,8 +29,8 @@ type Who struct {
 	Zones []odds.Zone
 }
 
-// Suit is how a drill's goal and target suit one player.
-type Suit struct {
+// PlayerFit is how a drill's goal and target suit one player.
+type PlayerFit struct {
 	Rates   odds.Estimates  `json:"rates"`
 	Clock   odds.Clock      `json:"clock" description:"How this player's balls come"`
 	Goal    *odds.Answer    `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
@@ -55,10 +55,10 @@ type Aimed struct {
 const tapError = 0.015
 
 // clock is how one player's balls come, for what is counted in balls. Of a rally every stroke is one.
-func (d Document) clock(play Play, people int, s coach.Settings) odds.Clock {
+func (d Document) clock(simulation Simulation, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	if strokes := len(play.Timeline.Meetings); p.Rally != nil && strokes > 0 {
-		return odds.Clock{Gap: max(0.1, (play.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
+	if strokes := len(simulation.Timeline.Interceptions); p.Rally != nil && strokes > 0 {
+		return odds.Clock{Gap: max(0.1, (simulation.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
 	}
 	balls := max(p.BallsPerTurn()/max(p.Sequences, 1), 1)
 	sequence := p.TurnSeconds()/float64(max(p.Sequences, 1)) - p.Pause
@@ -69,8 +69,8 @@ func (d Document) clock(play Play, people int, s coach.Settings) odds.Clock {
 }
 
 // question is the drill's goal for somebody with a rate.
-func (d Document) question(rates odds.Estimates, play Play, people int, s coach.Settings) odds.Question {
-	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: d.clock(play, people, s)}
+func (d Document) question(rates odds.Estimates, simulation Simulation, people int, s coach.Settings) odds.Question {
+	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: d.clock(simulation, people, s)}
 	if d.Goal.Kind == odds.FirstTo {
 		q.Rate = 0.5 // of points nobody knows better, until some were played
 		if rates.Points != nil {
@@ -80,35 +80,35 @@ func (d Document) question(rates odds.Estimates, play Play, people int, s coach.
 	return q
 }
 
-// Suits works out what the drill's goal and its target are for a player, from one turn that was played
-// out for them. The error is that of the context; what cannot be worked out is said.
-func (d Document) Suits(ctx context.Context, play Play, who Who, people int, s coach.Settings) (Suit, error) {
-	suit := Suit{}
-	replies, rates, err := d.replies(play, who, s)
-	suit.Rates = rates
+// FitFor works out what the drill's goal and its target are for a player, from one turn that was played
+// out for them. It returns ctx.Err() when cancelled; what cannot be worked out is said in PlayerFit.Why.
+func (d Document) FitFor(ctx context.Context, simulation Simulation, evidence PlayerEvidence, people int, s coach.Settings) (PlayerFit, error) {
+	fit := PlayerFit{}
+	replies, rates, err := d.replies(simulation, evidence, s)
+	fit.Rates = rates
 	var aimed Aimed
 	if err == nil {
-		aimed, err = d.aimed(replies, who, s)
+		aimed, err = d.aimed(replies, evidence, s)
 	}
 	if err != nil {
-		suit.Why = err.Error()
+		fit.Why = err.Error()
 	} else {
-		suit.Target = &aimed
+		fit.Target = &aimed
 	}
-	question := d.question(suit.Rates, play, people, s)
-	suit.Clock = question.Clock
+	question := d.question(fit.Rates, simulation, people, s)
+	fit.Clock = question.Clock
 	answer, err := question.Answer(ctx)
 	var wrong invalid.Fields
 	switch {
 	case errors.As(err, &wrong):
-		suit.Why = wrong[0].Message
+		fit.Why = wrong[0].Message
 	case err != nil:
-		return Suit{}, err
+		return PlayerFit{}, err
 	default:
-		suit.Goal = &answer
+		fit.Goal = &answer
 	}
-	suit.Metrics = d.suitDrums(suit, people, s)
-	return suit, nil
+	fit.Metrics = d.fitMetrics(fit, people, s)
+	return fit, nil
 }
 
 // Stroke is a reply that a player aims at the target: how it leaves, and in which world.
@@ -120,7 +120,7 @@ type stroke struct {
 }
 
 // stroke finds the first ball of the turn that is met and can be played to the drill's target.
-func (d Document) stroke(play Play, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
+func (d Document) stroke(simulation Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
 	drill, err := d.resolved(s)
 	if err != nil {
 		return stroke{}, err
@@ -141,8 +141,8 @@ func (d Document) stroke(play Play, level student.Level, shape court.Shape, s co
 		at = court.Point{X: shape.Centre.X, Y: -c.Length / 4}
 	}
 	err = errors.New("no ball of this turn is met")
-	for _, m := range play.Timeline.Meetings {
-		if m.Met == nil || m.Player != 0 {
+	for _, m := range simulation.Timeline.Interceptions {
+		if m.Where == nil || m.Player != 0 {
 			continue
 		}
 		task := feed.Task{Stroke: d.Stroke}
@@ -158,8 +158,8 @@ func (d Document) stroke(play Play, level student.Level, shape court.Shape, s co
 }
 
 // reply is how one ball is answered: in squash and at a band on the wall off the front wall.
-func reply(drill footwork.Drill, task feed.Task, m footwork.Meeting, at court.Point, shape court.Shape) (flight.Launch, error) {
-	met := flight.Vec{X: m.Met.X, Y: m.Met.Y, Z: m.Met.Z}
+func reply(drill footwork.Drill, task feed.Task, m footwork.Interception, at court.Point, shape court.Shape) (flight.Launch, error) {
+	met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
 	if shape.Kind == court.WallBand {
 		return drill.World.Aim(flight.Want{From: met, Landing: at, By: flight.ByWall, Value: (shape.Low + shape.High) / 2})
 	}
@@ -177,13 +177,13 @@ type replies struct {
 // replies finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
 // is as wide as they say. The estimates hold also where there is an error.
-func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.Estimates, error) {
-	rates := odds.Estimate(odds.LevelPrior(who.Level), who.Own, who.Related)
+func (d Document) replies(simulation Simulation, evidence PlayerEvidence, s coach.Settings) (replies, odds.Estimates, error) {
+	rates := odds.Estimate(odds.LevelPrior(evidence.Level), evidence.Own, evidence.Related)
 	shape, ok := d.Aimed()
 	if !ok {
 		return replies{}, rates, errors.New("the target makes no sense on this court")
 	}
-	stroke, err := d.stroke(play, who.Level, shape, s)
+	stroke, err := d.stroke(simulation, evidence.Level, shape, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -191,23 +191,23 @@ func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.E
 	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
 		return replies{}, rates, errors.New("the reply never lands")
 	}
-	if len(who.Landings) > 0 {
-		r.scatter = r.scatter.Learn(who.Landings, tapError*r.court.Length)
+	if len(evidence.Landings) > 0 {
+		r.scatter = r.scatter.Learn(evidence.Landings, tapError*r.court.Length)
 		r.source = "Logged landings, drawn together robustly (Huber, Ann. Math. Stat. 35 (1964) 73) with the level's scatter as eight more"
 	}
-	if len(who.Zones) > 0 {
-		r.scatter = r.scatter.LearnZones(who.Zones)
+	if len(evidence.Zones) > 0 {
+		r.scatter = r.scatter.LearnZones(evidence.Zones)
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, with the level's scatter as eight more"
 	}
-	aimed, err := d.aimed(r, who, s)
+	aimed, err := d.aimed(r, evidence, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
 	if aimed.Shares.In > 0 {
-		prior := odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Said: "what the level's scatter makes of this target"}
-		rates = odds.Estimate(prior, who.Own, who.Related)
+		prior := odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Description: "what the level's scatter makes of this target"}
+		rates = odds.Estimate(prior, evidence.Own, evidence.Related)
 	}
-	if rates.Rate.Balls > 0 && len(who.Landings)+len(who.Zones) == 0 && !aimed.Upright {
+	if rates.Rate.Balls > 0 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
 		if ground, err := d.ground(r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
@@ -218,7 +218,7 @@ func (d Document) replies(play Play, who Who, s coach.Settings) (replies, odds.E
 
 // ground is a target that balls land in: of one where they bounce twice, the part from which they do.
 func (d Document) ground(r replies, shape court.Shape) (odds.Ground, error) {
-	ground, err := odds.OnGround(r.court, shape, d.Play)
+	ground, err := odds.OnGround(r.court, shape, d.Format)
 	if err == nil && d.Target.Kind == court.DoubleBounce {
 		var ok bool
 		if ground, ok = ground.Twice(r.world, r.launch); !ok {
@@ -229,13 +229,13 @@ func (d Document) ground(r replies, shape court.Shape) (odds.Ground, error) {
 }
 
 // aimed works out what becomes of replies that are aimed at the drill's target.
-func (d Document) aimed(r replies, who Who, s coach.Settings) (Aimed, error) {
+func (d Document) aimed(r replies, evidence PlayerEvidence, s coach.Settings) (Aimed, error) {
 	shape, ok := d.Aimed()
 	if !ok {
 		return Aimed{}, errors.New("the target makes no sense on this court")
 	}
 	a := Aimed{At: shape.Centre, Scatter: r.scatter, Landings: []court.Point{}}
-	for _, offset := range who.Landings {
+	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
 	ground, err := d.ground(r, shape)
@@ -264,18 +264,18 @@ func (a Aimed) sentence() string {
 	// All that can become of a ball, so that the parts add up to the hundred.
 	of := units.Percents(s.In, s.Long, s.Wide, s.Net, s.Short, s.Beside)
 	in, long, wide, net, short, beside := of[0], of[1], of[2], of[3], of[4], of[5]
-	words := fmt.Sprintf("of 100 balls %d in the target, %d out", in, long+wide)
+	phrase := fmt.Sprintf("of 100 balls %d in the target, %d out", in, long+wide)
 	if long+wide > 0 {
-		words += fmt.Sprintf(" (%d long, %d wide)", long, wide)
+		phrase += fmt.Sprintf(" (%d long, %d wide)", long, wide)
 	}
 	if net > 0 {
-		words += fmt.Sprintf(", %d in the net", net)
+		phrase += fmt.Sprintf(", %d in the net", net)
 	}
-	words += fmt.Sprintf(", %d in but short of it", short)
+	phrase += fmt.Sprintf(", %d in but short of it", short)
 	if beside > 0 {
-		words += fmt.Sprintf(", %d in beside it", beside)
+		phrase += fmt.Sprintf(", %d in beside it", beside)
 	}
-	return words
+	return phrase
 }
 
 func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
@@ -292,15 +292,15 @@ func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	}
 }
 
-// suitDrums count balls with the misses that are to be expected.
-func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []metric.Metric {
+// fitMetrics count balls with the misses that are to be expected.
+func (d Document) fitMetrics(fit PlayerFit, people int, s coach.Settings) []metric.Metric {
 	planned := float64(d.LoadFor(Group{People: people}, d.Turns, s).Each)
-	rate := suit.Rates.Rate
+	rate := fit.Rates.Rate
 	metrics := []metric.Metric{metric.New("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), metric.Derivation{
 		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",
-		Inputs: []metric.Input{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Words}},
+		Inputs: []metric.Input{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Sentence}},
 	})}
-	if a := suit.Goal; a != nil && !a.Never {
+	if a := fit.Goal; a != nil && !a.Never {
 		text := units.Decimal(math.Min(a.Mean, 9999), 0)
 		goal := metric.New("For the goal", a.Mean, text, a.Unit, a.Derivation)
 		goal.Derivation.Value = text + " " + a.Unit
@@ -309,69 +309,69 @@ func (d Document) suitDrums(suit Suit, people int, s coach.Settings) []metric.Me
 	return metrics
 }
 
-// Fit is what is to be fitted to a player: one of its parts.
-type Fit struct {
+// FitRequest is what is to be fitted to a player: one of its parts.
+type FitRequest struct {
 	Minutes float64 `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"The goal to so many minutes, met 4 times in 5"`
 	Hit     float64 `json:"hit,omitempty" minimum:"0" maximum:"1" description:"The target to a share of balls that hit it"`
 	Errors  float64 `json:"errors,omitempty" minimum:"0" maximum:"1" description:"The target to the best aim that keeps errors under a share"`
 }
 
 // Fitted changes the goal or the target so that it suits a player, and says what changed. The drill is
-// taken as it stands, as Suits takes it. The error is a list of fields.
-func (d Document) Fitted(ctx context.Context, fit Fit, who Who, player footwork.Player, people int, s coach.Settings) (Document, string, error) {
-	play, err := d.PlayOut(ctx, player, s)
+// taken as it stands, as FitFor takes it. It returns invalid.Fields.
+func (d Document) Fitted(ctx context.Context, want FitRequest, evidence PlayerEvidence, player footwork.Player, people int, s coach.Settings) (Document, string, error) {
+	simulation, err := d.Simulate(ctx, player, s)
 	if err != nil {
 		return d, "", err
 	}
 	switch {
-	case fit.Minutes > 0:
-		return d.fitGoal(ctx, fit, play, who, people, s)
-	case fit.Hit > 0:
-		return d.fitSize(ctx, fit, play, who, s)
-	case fit.Errors > 0:
-		return d.fitAim(ctx, fit, play, who, s)
+	case want.Minutes > 0:
+		return d.fitGoal(ctx, want, simulation, evidence, people, s)
+	case want.Hit > 0:
+		return d.fitSize(ctx, want, simulation, evidence, s)
+	case want.Errors > 0:
+		return d.fitAim(ctx, want, simulation, evidence, s)
 	}
 	return d, "", invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
 }
 
-func (d Document) fitGoal(ctx context.Context, fit Fit, play Play, who Who, people int, s coach.Settings) (Document, string, error) {
-	suit, err := d.Suits(ctx, play, who, people, s)
+func (d Document) fitGoal(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, people int, s coach.Settings) (Document, string, error) {
+	fit, err := d.FitFor(ctx, simulation, evidence, people, s)
 	if err != nil {
 		return d, "", err
 	}
-	q := d.question(suit.Rates, play, people, s)
-	q.Seconds = 60 * fit.Minutes
-	if q.Goal.Kind == odds.Most {
-		q.Goal.Minutes = fit.Minutes
+	q := d.question(fit.Rates, simulation, people, s)
+	q.Seconds = 60 * want.Minutes
+	if q.Goal.Kind == odds.AsManyAsPossible {
+		q.Goal.Minutes = want.Minutes
 	}
 	goal, err := q.Fit(ctx)
 	if err != nil {
 		return d, "", err
 	}
 	d.Goal = goal
-	return d, fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(fit.Minutes, 1)), nil
+	return d, fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(want.Minutes, 1)), nil
 }
 
-func (d Document) fitSize(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
-	replies, _, err := d.replies(play, who, s)
+func (d Document) fitSize(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, s coach.Settings) (Document, string, error) {
+	replies, _, err := d.replies(simulation, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
-	target, err := odds.FitSize(ctx, d.Target, fit.Hit, func(t court.Target) (float64, error) {
+	target, err := odds.FitSize(ctx, d.Target, want.Hit, func(t court.Target) (float64, error) {
 		tried := d
 		tried.Target = t
-		aimed, err := tried.aimed(replies, who, s)
+		aimed, err := tried.aimed(replies, evidence, s)
 		return aimed.Shares.In, err
 	})
 	if err != nil {
 		return d, "", err
 	}
 	d.Target = target
-	return d, fmt.Sprintf("The %s is hit %s of 10.", replies.court.SayTarget(target, s.Tape()), units.Decimal(10*fit.Hit, 1)), nil
+	return d, fmt.Sprintf("The %s is hit %s of 10.", replies.court.DescribeTarget(target, s.Tape()), units.Decimal(10*want.Hit, 1)), nil
 }
 
-func (d Document) fitAim(ctx context.Context, fit Fit, play Play, who Who, s coach.Settings) (Document, string, error) {
-	replies, _, err := d.replies(play, who, s)
+func (d Document) fitAim(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, s coach.Settings) (Document, string, error) {
+	replies, _, err := d.replies(simulation, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
@@ -380,15 +380,15 @@ func (d Document) fitAim(ctx context.Context, fit Fit, play Play, who Who, s coa
 	if d.Target.Mark == nil || err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
 	}
-	best, err := ground.BestAim(ctx, replies.scatter, fit.Errors)
+	best, err := ground.BestAim(ctx, replies.scatter, want.Errors)
 	if err != nil {
 		return d, "", err
 	}
 	mark := replies.court.Measure(best.At, *d.Target.Mark)
 	d.Target.Mark = &mark
-	words := "fewest errors there are here"
-	if best.Keeps {
-		words = fmt.Sprintf("errors %s of 100", units.Decimal(100*best.Shares.Errors(), 0))
+	phrase := "fewest errors there are here"
+	if best.Within {
+		phrase = fmt.Sprintf("errors %s of 100", units.Decimal(100*best.Shares.Errors(), 0))
 	}
-	return d, fmt.Sprintf("Best aim: %s; %s.", replies.court.Say(mark, s.Tape()), words), nil
+	return d, fmt.Sprintf("Best aim: %s; %s.", replies.court.Describe(mark, s.Tape()), phrase), nil
 }

@@ -44,23 +44,23 @@ func (q Question) sentence(a Answer) string {
 		return fmt.Sprintf("at %s this is never reached: more %s than anybody will ever play", ofTen(q.Rate), a.Unit)
 	}
 	high, clock := a.usual(), q.clock()
-	words := fmt.Sprintf("about %s %s, 9 times in 10 within %s", rounded(a.Mean), a.Unit, rounded(high.Balls))
+	phrase := fmt.Sprintf("about %s %s, 9 times in 10 within %s", rounded(a.Mean), a.Unit, rounded(high.Balls))
 	pickUp := clock.PickUps(high.Balls) * float64(clock.Basket) * clock.PickUp / float64(clock.People+1)
 	long := high.Seconds - pickUp
 	switch {
 	case long > 100*3600:
-		return words + ": more than a hundred hours"
+		return phrase + ": more than a hundred hours"
 	case long > 3*3600:
-		words += fmt.Sprintf(": %s hours", units.Decimal(long/3600, 0))
+		phrase += fmt.Sprintf(": %s hours", units.Decimal(long/3600, 0))
 	case q.Goal.Kind == Rallies:
-		words += fmt.Sprintf("; that is %s min", minutes(long))
+		phrase += fmt.Sprintf("; that is %s min", minutes(long))
 	default:
-		words += fmt.Sprintf("; at %s a minute that is %s min", units.Decimal(clock.Rate()/float64(clock.People), 1), minutes(long))
+		phrase += fmt.Sprintf("; at %s a minute that is %s min", units.Decimal(clock.Rate()/float64(clock.People), 1), minutes(long))
 	}
 	if high.PickUps > 0 {
-		words += " and " + units.Count(int(high.PickUps), "pick-up", "pick-ups")
+		phrase += " and " + units.Count(int(high.PickUps), "pick-up", "pick-ups")
 	}
-	return words
+	return phrase
 }
 
 // rounded writes a count of balls: to the ball where that means something.
@@ -82,7 +82,7 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	switch q.Goal.Kind {
 	case Total, Together:
 		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on the negative binomial distribution"
-	case Most:
+	case AsManyAsPossible:
 		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text on the binomial distribution"
 	case FirstTo:
 		w.Formula, w.Source = "the chance to win is the regularised incomplete beta function I(a, b) at the chance of a point; the length is added up point by point", "An identity of the negative binomial distribution"
@@ -104,11 +104,11 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	}
 	if !a.Never {
 		for _, each := range a.Quantiles {
-			words := fmt.Sprintf("within %s: %s min", rounded(each.Balls), minutes(each.Seconds))
-			if q.Goal.Kind == Most {
-				words = "at least " + rounded(each.Balls)
+			phrase := fmt.Sprintf("within %s: %s min", rounded(each.Balls), minutes(each.Seconds))
+			if q.Goal.Kind == AsManyAsPossible {
+				phrase = "at least " + rounded(each.Balls)
 			}
-			add(Times(each.Share), words)
+			add(Times(each.Share), phrase)
 		}
 	}
 	add("One ball every", units.Decimal(q.Clock.Gap, 1)+" s")

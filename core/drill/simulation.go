@@ -17,8 +17,8 @@ import (
 	"hodometer/core/units"
 )
 
-// Play is one turn of a drill worked out ball by ball for one player.
-type Play struct {
+// Simulation is one turn of a drill worked out ball by ball for one player.
+type Simulation struct {
 	Player   footwork.Player    `json:"player"`
 	Timeline footwork.Timeline  `json:"timeline"`
 	Tempos   []footwork.Tempo   `json:"tempos" description:"What other gaps make of it; none for a rally"`
@@ -32,11 +32,11 @@ type Play struct {
 
 // Explained is one task in words, and how its figures came about.
 type Explained struct {
-	Meeting int               `json:"meeting" description:"Which meeting of the timeline it is, from 0"`
-	Said    string            `json:"said"`
-	Facts   []metric.Input    `json:"facts" description:"Its figures in the coach's units"`
-	Flight  metric.Derivation `json:"flight"`
-	Running metric.Derivation `json:"running"`
+	Interception int               `json:"interception" description:"Which interception of the timeline it is, from 0"`
+	Sentence     string            `json:"sentence"`
+	Facts        []metric.Input    `json:"facts" description:"Its figures in the coach's units"`
+	Flight       metric.Derivation `json:"flight"`
+	Running      metric.Derivation `json:"running"`
 }
 
 // Written is the level a drill is written for.
@@ -77,7 +77,7 @@ func (d Document) resolved(s coach.Settings) (footwork.Drill, error) {
 		case Feeder:
 			drill.Feeder = at
 		case Obstacle:
-			round := map[Way]footwork.Round{LeftWay: footwork.OnTheLeft, RightWay: footwork.OnTheRight}[place.Around]
+			round := map[PassSide]footwork.Round{PassLeft: footwork.OnTheLeft, PassRight: footwork.OnTheRight}[place.Around]
 			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
 		}
 	}
@@ -97,7 +97,7 @@ func (d Document) feedProblems(ctx context.Context, s coach.Settings) (invalid.F
 }
 
 // Metres is how far each live player runs in one turn, worked out for the player that the drill is written
-// for. The error is a list of fields, or that of the context.
+// for. It returns invalid.Fields, or ctx.Err() when cancelled.
 func (d Document) Metres(ctx context.Context, s coach.Settings) (float64, error) {
 	drill, err := d.resolved(s)
 	if err != nil {
@@ -115,30 +115,30 @@ func (d Document) Metres(ctx context.Context, s coach.Settings) (float64, error)
 	return line.Runners[0].Metres, nil
 }
 
-// PlayOut works one turn of a drill out for a player. The drill is taken as it stands: one for a
-// left-hander has to be mirrored first. The error is a list of fields, or that of the context.
-func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.Settings) (Play, error) {
+// Simulate works one turn of a drill out for a player. The drill is taken as it stands: one for a
+// left-hander has to be mirrored first. It returns invalid.Fields, or ctx.Err() when cancelled.
+func (d Document) Simulate(ctx context.Context, player footwork.Player, s coach.Settings) (Simulation, error) {
 	if err := d.Check(); err != nil {
-		return Play{}, err
+		return Simulation{}, err
 	}
 	drill, err := d.resolved(s)
 	if err != nil {
-		return Play{}, err
+		return Simulation{}, err
 	}
-	p := Play{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
+	p := Simulation{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
 	work, err := drill.Timing(ctx, player)
 	if err != nil {
-		return Play{}, err
+		return Simulation{}, err
 	}
 	if p.Timeline, err = work.Turn(ctx, 0); err != nil {
-		return Play{}, err
+		return Simulation{}, err
 	}
 	if p.Tempos, err = work.Tempos(ctx); err != nil {
-		return Play{}, err
+		return Simulation{}, err
 	}
 	p.Fastest = footwork.FastestGaps(p.Tempos)
 	seen := map[int]bool{}
-	for i, m := range p.Timeline.Meetings {
+	for i, m := range p.Timeline.Interceptions {
 		if seen[m.Task] {
 			continue
 		}
@@ -146,9 +146,9 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 		if m.Problem != "" {
 			p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
 		}
-		p.Tasks = append(p.Tasks, Explained{Meeting: i, Said: said(m, s.Units), Facts: facts(m, s.Units), Flight: d.flightWorking(m, drill, s), Running: runningWorking(m, player, s)})
+		p.Tasks = append(p.Tasks, Explained{Interception: i, Sentence: interceptionSentence(m, s.Units), Facts: facts(m, s.Units), Flight: d.flightDerivation(m, drill, s), Running: runningDerivation(m, player, s)})
 	}
-	p.Metrics = d.playDrums(p, s)
+	p.Metrics = d.simulationMetrics(p, s)
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
@@ -157,26 +157,26 @@ func (d Document) PlayOut(ctx context.Context, player footwork.Player, s coach.S
 	return p, nil
 }
 
-// said puts a meeting into words.
-func said(m footwork.Meeting, system units.System) string {
+// interceptionSentence describes an interception.
+func interceptionSentence(m footwork.Interception, system units.System) string {
 	if m.Problem != "" {
 		return m.Problem
 	}
-	words := fmt.Sprintf("%s: %s", m.Label, m.Verdict)
+	phrase := fmt.Sprintf("%s: %s", m.Label, m.Verdict)
 	if m.Meant {
-		words += ", as you mean it"
+		phrase += ", as you mean it"
 	}
-	if m.Met != nil {
-		words += fmt.Sprintf("; met %s at %s", m.How, system.Length(m.Met.Z))
+	if m.Where != nil {
+		phrase += fmt.Sprintf("; met %s at %s", m.How, system.Length(m.Where.Z))
 		if m.Late {
-			words += ", later than wanted"
+			phrase += ", later than wanted"
 		}
 	}
-	words += fmt.Sprintf("; %s run", system.Length(m.Metres))
+	phrase += fmt.Sprintf("; %s run", system.Length(m.Metres))
 	if m.Slower {
-		words += "; it comes slower than its pace, or it would not clear the net"
+		phrase += "; it comes slower than its pace, or it would not clear the net"
 	}
-	return words
+	return phrase
 }
 
 // runner names a live player.
@@ -192,15 +192,15 @@ func (d Document) runner(i int) string {
 	return "The other end"
 }
 
-// facts are the figures of a meeting, each with its unit.
-func facts(m footwork.Meeting, system units.System) []metric.Input {
+// facts are the figures of an interception, each with its unit.
+func facts(m footwork.Interception, system units.System) []metric.Input {
 	list := []metric.Input{}
 	add := func(name, value string) { list = append(list, metric.Input{Name: name, Value: value}) }
 	if m.Problem != "" {
 		return list
 	}
-	if m.Met != nil {
-		add("met", fmt.Sprintf("%s at %s", m.How, system.Length(m.Met.Z)))
+	if m.Where != nil {
+		add("met", fmt.Sprintf("%s at %s", m.How, system.Length(m.Where.Z)))
 	}
 	if m.Kind.Flies() {
 		add("in the air", units.Decimal(m.Available, 2)+" s")
@@ -224,12 +224,12 @@ func facts(m footwork.Meeting, system units.System) []metric.Input {
 }
 
 // sentence sums the turn up.
-func (p Play) sentence() string {
+func (p Simulation) sentence() string {
 	if len(p.Problems) > 0 {
 		return p.Problems[0].Message
 	}
 	count := map[footwork.Verdict]int{}
-	for _, m := range p.Timeline.Meetings {
+	for _, m := range p.Timeline.Interceptions {
 		if !m.Meant {
 			count[m.Verdict]++
 		}
@@ -245,7 +245,7 @@ func (p Play) sentence() string {
 	return "All can be reached with ease."
 }
 
-func (d Document) flightWorking(m footwork.Meeting, drill footwork.Drill, s coach.Settings) metric.Derivation {
+func (d Document) flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Settings) metric.Derivation {
 	if m.Kind == feed.TouchTask || m.Kind == feed.ShadowTask {
 		return metric.Derivation{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []metric.Input{}, Source: metric.OwnArithmetic}
 	}
@@ -270,7 +270,7 @@ func (d Document) flightWorking(m footwork.Meeting, drill footwork.Drill, s coac
 	}
 }
 
-func runningWorking(m footwork.Meeting, p footwork.Player, s coach.Settings) metric.Derivation {
+func runningDerivation(m footwork.Interception, p footwork.Player, s coach.Settings) metric.Derivation {
 	second := func(v float64) string { return units.Decimal(v, 2) + " s" }
 	return metric.Derivation{
 		Figure: "Time to spare", Value: second(m.Spare),
@@ -294,8 +294,8 @@ func length(route []court.Point) (sum float64) {
 	return sum
 }
 
-// playDrums are what one player runs and rests in a turn, and how fast the pattern can go.
-func (d Document) playDrums(p Play, s coach.Settings) []metric.Metric {
+// simulationMetrics are what one player runs and rests in a turn, and how fast the pattern can go.
+func (d Document) simulationMetrics(p Simulation, s coach.Settings) []metric.Metric {
 	if len(p.Timeline.Runners) == 0 {
 		return nil
 	}
@@ -308,7 +308,7 @@ func (d Document) playDrums(p Play, s coach.Settings) []metric.Metric {
 	metrics := []metric.Metric{
 		metric.New("Run a turn", r.Metres, run, unit, metric.Derivation{
 			Formula: "every run for a ball and every way back, for one player", Source: metric.OwnArithmetic,
-			Inputs: []metric.Input{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Meetings)), 0)}},
+			Inputs: []metric.Input{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Interceptions)), 0)}},
 		}),
 		metric.New("Work : rest", r.Rest, ratio, "", metric.Derivation{
 			Formula: "seconds running and striking : the other seconds of the turn, pauses included", Source: metric.OwnArithmetic,

@@ -11,9 +11,9 @@ import (
 	"hodometer/core/student"
 )
 
-// Change is what a coach does to a drill on its court or in the table beside it. The steps that are there
+// Edit is what a coach does to a drill on its court or in the table beside it. The steps that are there
 // are taken in the order in which they are listed.
-type Change struct {
+type Edit struct {
 	Move   *Move   `json:"move,omitempty" description:"A place was moved"`
 	Typed  *Typed  `json:"typed,omitempty" description:"A length or a place was typed in words"`
 	Reword *Reword `json:"reword,omitempty" description:"A place is to be said in another way"`
@@ -23,12 +23,12 @@ type Change struct {
 // Reword is another way of saying the same place.
 type Reword struct {
 	Handle string `json:"handle" maxLength:"60" description:"The handle of a spot in the report"`
-	court.Wording
+	court.Reference
 }
 
-// Changed returns the drill after a change that was made as a player of a hand sees it: on a
+// Edited returns the drill after a change that was made as a player of a hand sees it: on a
 // left-hander's court the places are the mirrored ones of the drill as it is written.
-func (d Document) Changed(change Change, hand student.Hand, s coach.Settings) (Document, error) {
+func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Document, error) {
 	seen, err := d.For(hand), error(nil)
 	if change.Move != nil {
 		if task, ok := d.contactTask(change.Move.Handle); ok {
@@ -59,7 +59,7 @@ type Moved struct {
 
 // Moved says what a place would be, and what the target would be with it, without the rest of the report.
 func (d Document) Moved(move Move, hand student.Hand, s coach.Settings) (Moved, error) {
-	changed, err := d.Changed(Change{Move: &move}, hand, s)
+	changed, err := d.Edited(Edit{Move: &move}, hand, s)
 	if err != nil {
 		return Moved{}, err
 	}
@@ -86,7 +86,7 @@ func (d Document) reworded(r Reword) (Document, error) {
 		}
 		at, err := c.Resolve(*m.mark)
 		if err == nil {
-			*m.mark, err = c.Word(at, r.Wording)
+			*m.mark, err = c.MarkFrom(at, r.Reference)
 		}
 		var wrong invalid.Fields
 		wrong.Under(r.Handle, err)

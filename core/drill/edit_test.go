@@ -14,7 +14,7 @@ import (
 )
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
+	d, err := coin().Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
 	require.NoError(t, err)
 	landing := d.Pattern.Tasks[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
@@ -23,7 +23,7 @@ func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
 
 	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
-		_, err := coin().Changed(drill.Change{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
+		_, err := coin().Edited(drill.Edit{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, handle)
 		require.Equal(t, path, fields[0].Path)
@@ -33,7 +33,7 @@ func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
 func TestTyped(t *testing.T) {
 	s := coach.Default()
 	typed := func(d drill.Document, path, text string) drill.Document {
-		changed, err := d.Changed(drill.Change{Typed: &drill.Typed{Path: path, Text: text}}, student.RightHand, s)
+		changed, err := d.Edited(drill.Edit{Typed: &drill.Typed{Path: path, Text: text}}, student.RightHand, s)
 		require.NoError(t, err, path+" "+text)
 		return changed
 	}
@@ -56,66 +56,66 @@ func TestTyped(t *testing.T) {
 
 func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 	s, d := coach.Default(), full()
-	change := func(d drill.Document, c drill.Change) drill.Document {
-		changed, err := d.Changed(c, student.RightHand, s)
+	change := func(d drill.Document, c drill.Edit) drill.Document {
+		changed, err := d.Edited(c, student.RightHand, s)
 		require.NoError(t, err)
 		return changed
 	}
-	reword := func(d drill.Document, w court.Wording) drill.Document {
-		return change(d, drill.Change{Reword: &drill.Reword{Handle: "places.3.mark", Wording: w}})
+	reword := func(d drill.Document, w court.Reference) drill.Document {
+		return change(d, drill.Edit{Reword: &drill.Reword{Handle: "places.3.mark", Reference: w}})
 	}
 	spot := func(d drill.Document) drill.Spot {
 		r, err := d.Report(1, s)
 		require.NoError(t, err)
 		return r.Spots[3]
 	}
-	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(d).Said)
-	lines := reword(d, court.Wording{Lines: []court.LineID{court.NearBaseline, court.LeftSingles}})
+	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(d).Description)
+	lines := reword(d, court.Reference{Lines: []court.LineID{court.NearBaseline, court.LeftSingles}})
 	// 11.8872 − 8 and 4.1148 − 3.
-	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the left singles sideline", spot(lines).Said)
+	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the left singles sideline", spot(lines).Description)
 	require.InDelta(t, 0, spot(lines).At.Distance(court.Point{X: -3, Y: -8}), 1e-9, "the cone stays where it is")
-	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(reword(lines, court.Wording{})).Said, "and back")
+	require.Equal(t, "3 m left of the middle, 8 m this side of the net", spot(reword(lines, court.Reference{})).Description, "and back")
 
-	theirs := reword(d, court.Wording{Lines: []court.LineID{court.NearBaseline, court.RightSingles}, Whose: court.FarEndPlayer, Scales: true})
-	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the right singles sideline (the far player's left and right)", spot(theirs).Said)
+	theirs := reword(d, court.Reference{Lines: []court.LineID{court.NearBaseline, court.RightSingles}, View: court.FarEndPlayer, Scales: true})
+	require.Equal(t, "3.89 m inside the near baseline, 1.11 m inside the right singles sideline (the far player's left and right)", spot(theirs).Description)
 	require.InDelta(t, 0, spot(theirs).At.Distance(court.Point{X: -3, Y: -8}), 1e-9)
 	require.True(t, spot(theirs).Mark.Scales)
 
-	along := reword(d, court.Wording{Lines: []court.LineID{court.LeftSingles}})
-	require.Equal(t, "3.89 m along the left singles sideline from its near end", spot(along).Said, "on the line, where it is nearest")
-	along = change(along, drill.Change{Typed: &drill.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
-	require.Equal(t, "2 m along the left singles sideline from its far end", spot(along).Said)
-	along = change(along, drill.Change{Move: &drill.Move{Handle: "places.3.mark", To: court.Point{X: 0, Y: 1}}})
+	along := reword(d, court.Reference{Lines: []court.LineID{court.LeftSingles}})
+	require.Equal(t, "3.89 m along the left singles sideline from its near end", spot(along).Description, "on the line, where it is nearest")
+	along = change(along, drill.Edit{Typed: &drill.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
+	require.Equal(t, "2 m along the left singles sideline from its far end", spot(along).Description)
+	along = change(along, drill.Edit{Move: &drill.Move{Handle: "places.3.mark", To: court.Point{X: 0, Y: 1}}})
 	require.InDelta(t, 0, spot(along).At.Distance(court.Point{X: -4.1148, Y: 1}), 1e-9, "dragged, it slides on its line")
-	plain := change(d, drill.Change{Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m right"}})
-	require.Equal(t, "1 m right of the middle, 8 m this side of the net", spot(plain).Said)
+	plain := change(d, drill.Edit{Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m right"}})
+	require.Equal(t, "1 m right of the middle, 8 m this side of the net", spot(plain).Description)
 
-	for path, c := range map[string]drill.Change{
-		"places.3.mark.lines.0": {Reword: &drill.Reword{Handle: "places.3.mark", Wording: court.Wording{Lines: []court.LineID{"rope"}}}},
+	for path, c := range map[string]drill.Edit{
+		"places.3.mark.lines.0": {Reword: &drill.Reword{Handle: "places.3.mark", Reference: court.Reference{Lines: []court.LineID{"rope"}}}},
 		"places.3.mark.measures.1.line": {Reword: &drill.Reword{Handle: "places.3.mark",
-			Wording: court.Wording{Lines: []court.LineID{court.LeftSingles, court.RightSingles}}}},
+			Reference: court.Reference{Lines: []court.LineID{court.LeftSingles, court.RightSingles}}}},
 		"reword.handle":         {Reword: &drill.Reword{Handle: "places.30.mark"}},
 		"remove":                {Remove: "places.0.mark"}, // the only start
 		"places.3.mark.place.x": {Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m far"}},
 		"places.3.mark.along":   {Typed: &drill.Typed{Path: "places.3.mark.along", Text: "1 m"}},
 		"places.3.mark.place.y": {Typed: &drill.Typed{Path: "places.3.mark.place.y", Text: ""}},
 	} {
-		_, err := d.Changed(c, student.RightHand, s)
+		_, err := d.Edited(c, student.RightHand, s)
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, path)
 		require.Equal(t, path, fields[0].Path)
 	}
-	require.Len(t, change(d, drill.Change{Remove: "places.3.mark"}).Places, len(d.Places)-1)
+	require.Len(t, change(d, drill.Edit{Remove: "places.3.mark"}).Places, len(d.Places)-1)
 }
 
 func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
 	d, s := coin(), coach.Default()
-	p, err := d.PlayOut(t.Context(), d.PlayerFor(d.Written(), student.RightHand), s)
+	p, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), s)
 	require.NoError(t, err)
-	m := p.Timeline.Meetings[0]
+	m := p.Timeline.Interceptions[0]
 	drag := func(y float64) feed.Task {
-		x := m.Bounce.X + (m.Met.X-m.Bounce.X)*(y-m.Bounce.Y)/(m.Met.Y-m.Bounce.Y)
-		changed, err := d.Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.0.contact", To: court.Point{X: x, Y: y}}}, student.RightHand, s)
+		x := m.Bounce.X + (m.Where.X-m.Bounce.X)*(y-m.Bounce.Y)/(m.Where.Y-m.Bounce.Y)
+		changed, err := d.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.contact", To: court.Point{X: x, Y: y}}}, student.RightHand, s)
 		require.NoError(t, err)
 		return changed.Pattern.Tasks[0]
 	}
@@ -123,6 +123,6 @@ func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
 	require.Equal(t, feed.Rising, drag(m.Bounce.Y-0.5).Contact)
 	require.Equal(t, feed.AtHeight, drag(m.Bounce.Y-6).Contact)
 	require.Positive(t, drag(m.Bounce.Y-6).At)
-	_, err = d.Changed(drill.Change{Move: &drill.Move{Handle: "pattern.tasks.7.contact"}}, student.RightHand, s)
+	_, err = d.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.7.contact"}}, student.RightHand, s)
 	require.Error(t, err)
 }

@@ -21,31 +21,31 @@ func (t Tape) Length(metres float64) string {
 	return t.System.Length(metres)
 }
 
-// Say puts a mark into a coach's words. Left and right are the near player's, unless it says whose.
-func (c Court) Say(m Mark, t Tape) string {
-	said := c.say(m, t)
-	if m.Whose == FarEndPlayer {
-		said += " (the far player's left and right)"
+// Describe puts a mark into a coach's words. Left and right are the near player's, unless it says whose.
+func (c Court) Describe(m Mark, t Tape) string {
+	phrase := c.describe(m, t)
+	if m.View == FarEndPlayer {
+		phrase += " (the far player's left and right)"
 	}
-	return said
+	return phrase
 }
 
-func (c Court) say(m Mark, t Tape) string {
+func (c Court) describe(m Mark, t Tape) string {
 	switch {
 	case m.Place != nil:
 		return fmt.Sprintf("%s %s of the middle, %s %s", t.Length(math.Abs(m.Place.X)), word(m.Place.X, 0, false),
 			t.Length(math.Abs(m.Place.Y)), c.beyond(m.Place.Y))
 	case m.Along != nil:
-		return t.Length(m.Along.Distance) + " " + c.alongWords(*m.Along)
+		return t.Length(m.Along.Distance) + " " + c.describeAlong(*m.Along)
 	}
-	said := ""
+	phrase := ""
 	for i, measure := range m.Measures {
 		if i > 0 {
-			said += ", "
+			phrase += ", "
 		}
-		said += c.sayMeasure(measure, t)
+		phrase += c.describeMeasure(measure, t)
 	}
-	return said
+	return phrase
 }
 
 func (c Court) beyond(y float64) string {
@@ -60,7 +60,7 @@ func (c Court) beyond(y float64) string {
 	return "beyond the net"
 }
 
-func (c Court) sayMeasure(m Measure, t Tape) string {
+func (c Court) describeMeasure(m Measure, t Tape) string {
 	if m.Fraction != nil {
 		share := units.Decimal(*m.Fraction*100, 0) + " % of the way"
 		if *m.Fraction == 0.5 {
@@ -83,11 +83,11 @@ func (c Court) reference(m Measure) string {
 		return fmt.Sprintf("from the %s to the %s", line.Name, other.Name)
 	}
 	_, across := line.position()
-	return toWords(m.Toward, across) + " the " + line.Name
+	return directionFrom(m.Toward, across) + " the " + line.Name
 }
 
-// toWords puts a direction from a line into words.
-func toWords(toward Toward, across bool) string {
+// directionFrom puts a direction from a line into words.
+func directionFrom(toward Toward, across bool) string {
 	switch {
 	case toward == In:
 		return "inside"

@@ -1,28 +1,30 @@
 <script lang="ts">
-  import type { Play } from '../lib/api/client'
-  import type { Moment } from './play'
+  import type { Simulation } from '../lib/api/client'
+  import type { Moment } from './simulation'
   import { drawn, type Frame } from './view'
 
   /** The runs of a turn as footprints, and ball, shadow and player at a moment of it. */
   interface Props {
-    play: Play
+    simulation: Simulation
     frame: Frame
     /** Metres to a pixel. */
     px: number
     /** Null while the turn is not played. */
     moment: Moment | null
   }
-  let { play, frame, px, moment }: Props = $props()
+  let { simulation, frame, px, moment }: Props = $props()
   const pt = (p: { x: number; y: number }) => drawn(frame, p)
   /** A footprint every so many metres, left and right in turn. */
   const stride = 0.75
-  const shown = $derived(play.timeline.meetings.filter((meeting) => meeting.sequence === 0).slice(0, 12))
+  const shown = $derived(
+    simulation.timeline.interceptions.filter((interception) => interception.sequence === 0).slice(0, 12),
+  )
   const prints = $derived(
-    shown.flatMap((meeting) => {
+    shown.flatMap((interception) => {
       const list: { x: number; y: number; turn: number }[] = []
       let since = 0
-      for (const [i, to] of meeting.route.entries()) {
-        const from = meeting.route[i - 1]
+      for (const [i, to] of interception.route.entries()) {
+        const from = interception.route[i - 1]
         if (!from) continue
         const length = Math.hypot(to.x - from.x, to.y - from.y)
         const turn = Math.atan2(to.y - from.y, to.x - from.x)

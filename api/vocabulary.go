@@ -1,0 +1,61 @@
+package api
+
+import (
+	"context"
+
+	"hodometer/core/feed"
+	"hodometer/core/lesson"
+	"hodometer/core/odds"
+	"hodometer/core/rotation"
+	"hodometer/core/student"
+)
+
+// Vocabulary are what a coach can choose from, in the order in which it is offered.
+type Vocabulary struct {
+	Strokes         []feed.Stroke             `json:"strokes"`
+	Kinds           []feed.Kind               `json:"kinds"`
+	Methods         []feed.Method             `json:"methods"`
+	Paces           []feed.Pace               `json:"paces"`
+	Spins           []feed.SpinKind           `json:"spins"`
+	Moments         []feed.Moment             `json:"moments"`
+	Orders          []feed.Order              `json:"orders"`
+	Endings         []feed.Ending             `json:"endings"`
+	Nexts           []feed.Next               `json:"nexts"`
+	Directions      []feed.Direction          `json:"directions"`
+	Transformations []feed.TransformationKind `json:"transformations" description:"Transformations of a pattern"`
+	Levels          []student.Level           `json:"levels"`
+	Goals           []odds.Kind               `json:"goals"`
+	Misses          []odds.AfterMiss          `json:"misses" description:"What a miss does to a streak"`
+	Hard            []odds.Hardness           `json:"hard" description:"How hard a stage is beside the drill as a whole"`
+
+	Rotations []rotation.Kind     `json:"rotations" description:"Ways in which a group changes places"`
+	Counted   []rotation.Counted  `json:"counted" description:"What a round is counted in"`
+	Begins    []rotation.Begins   `json:"begins" description:"Which side begins a round"`
+	Steps     []lesson.LengthStep `json:"steps" description:"What lengths a block comes in"`
+}
+
+func (s *server) wordRoutes() []Route {
+	return []Route{
+		route("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, None, None) (Vocabulary, error) {
+			return Vocabulary{
+				Strokes: choices[feed.Stroke](), Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
+				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
+				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Levels: choices[student.Level](),
+				Goals: choices[odds.Kind](), Misses: choices[odds.AfterMiss](), Hard: choices[odds.Hardness](),
+				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
+			}, nil
+		}),
+	}
+}
+
+// choices lists the values of a type that knows them.
+func choices[T interface{ Enum() []any }]() []T {
+	var zero T
+	list := []T{}
+	for _, each := range zero.Enum() {
+		if value, ok := each.(T); ok {
+			list = append(list, value)
+		}
+	}
+	return list
+}

@@ -1,0 +1,32 @@
+import { expect, test } from 'vitest'
+import { toThirdFormat } from './formats'
+
+test('a draft of an earlier program keeps what was typed, under the names of this one', () => {
+  const drill = {
+    version: 2,
+    play: 'doubles',
+    pattern: { way: 'hand', most: 4, tasks: [{ way: 'racket', landing: { whose: 'far', measures: [] } }] },
+    variations: [{ name: 'v', towards: 'easier', steps: [{ change: 'quicken', by: 1 }] }],
+  }
+  expect(toThirdFormat('drill', drill)).toEqual({
+    version: 3,
+    format: 'doubles',
+    pattern: {
+      method: 'hand',
+      maxSequences: 4,
+      tasks: [{ method: 'racket', landing: { view: 'far', measures: [] } }],
+    },
+    variations: [{ name: 'v', difficulty: 'easier', steps: [{ kind: 'quicken', by: 1 }] }],
+  })
+  expect(
+    toThirdFormat('lesson', {
+      version: 2,
+      blocks: [{ least: 4, most: 9, calls: [{ minute: 1, say: 'Go' }] }],
+    }),
+  ).toEqual({ version: 3, blocks: [{ min: 4, max: 9, calls: [{ minute: 1, text: 'Go' }] }] })
+  expect(toThirdFormat('student', { towards: 'a title', limit: { of: 'balls', most: 90 } })).toEqual({
+    objective: 'a title',
+    limit: { of: 'balls', max: 90 },
+  })
+  expect(toThirdFormat('remark', { remark: 'say most' })).toEqual({ remark: 'say most' })
+})
