@@ -5,7 +5,6 @@ import (
 	"errors"
 	"net/http"
 	"slices"
-	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -156,11 +155,10 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 
 // counters returns a counter for every drill block and student, with what was counted so far.
 func (s *server) counters(ctx context.Context, id string, d lesson.Document, in lesson.Inputs) ([]Counter, error) {
-	runs, err := s.store.RunsOfLesson(ctx, id)
+	done, err := s.store.AttemptsOfLesson(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	done := attempts(runs)
 	counters := []Counter{}
 	for _, block := range d.Blocks {
 		document, known := in.Drills[block.Drill]
@@ -181,9 +179,9 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				c.Zones = zones(document, aim)
 			}
 			goal := mine.Goal
-			i := slices.IndexFunc(done, func(a attempt) bool { return a.Block == block.CountedAs() && a.Student == person.ID })
+			i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == block.CountedAs() && a.Student == person.ID })
 			if i >= 0 {
-				goal, c.Count = done[i].Goal, done[i].count
+				goal, c.Count = done[i].Goal, done[i].Count
 			}
 			c.fill(goal)
 			counters = append(counters, c)
@@ -245,11 +243,10 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if shape, ok := mine.Aimed(); ok {
 		aim = &shape.Centre
 	}
-	err = s.store.AddTaps(ctx, store.Run{
-		ID: body.Run, Lesson: p.ID, Block: d.Blocks[i].CountedAs(), Student: body.Student, Drill: played.ID, Name: played.Document.Name,
-		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: mine.Goal,
-		Aim: aim, At: body.Entries[0].At.Truncate(time.Millisecond), Taps: body.Entries,
-	})
+	err = s.store.AddTaps(ctx, store.Run{ID: body.Run, Taps: body.Entries, Attempt: store.Attempt{
+		Lesson: p.ID, Block: d.Blocks[i].CountedAs(), Student: body.Student, Drill: played.ID, Name: played.Document.Name,
+		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: mine.Goal, Aim: aim, At: body.Entries[0].At,
+	}})
 	if err != nil {
 		return nil, err
 	}

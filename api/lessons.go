@@ -8,7 +8,6 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -200,19 +199,8 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, e
 	if err != nil {
 		return in, err
 	}
-	in.Rates = map[string]map[string]odds.Rate{}
-	for id := range in.Drills {
-		in.Rates[id] = map[string]odds.Rate{}
-	}
-	for _, person := range in.People {
-		runs, err := s.store.RunsOfStudent(ctx, person.ID)
-		if err != nil {
-			return in, err
-		}
-		for id, d := range in.Drills {
-			evidence := evidenceOf(runs, id, d.Stroke, s.now())
-			in.Rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), evidence.Own, evidence.Related).Rate
-		}
+	if in.Rates, err = s.rates(ctx, in); err != nil {
+		return in, err
 	}
 	return in, in.Measure(ctx)
 }

@@ -58,44 +58,15 @@ type DatedRemark struct {
 	Remark     string `json:"remark"`
 }
 
-// attempt is one student's run of one drill in one block, from all devices.
-type attempt struct {
-	store.Run
-	count tally.Count
-}
-
-// attempts puts together the runs that several devices counted of the same student and block.
-func attempts(runs []store.Run) []attempt {
-	type key struct{ lesson, block, student string }
-	var order []key
-	byKey := map[key][]store.Run{}
-	for _, run := range runs {
-		k := key{run.Lesson, run.Block, run.Student}
-		if _, seen := byKey[k]; !seen {
-			order = append(order, k)
-		}
-		byKey[k] = append(byKey[k], run)
-	}
-	list := make([]attempt, len(order))
-	for i, k := range order {
-		devices := make([][]tally.Entry, len(byKey[k]))
-		for j, run := range byKey[k] {
-			devices[j] = run.Taps
-		}
-		list[i] = attempt{Run: byKey[k][0], count: tally.Fold(devices...)}
-	}
-	return list
-}
-
 func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if _, err := s.store.Students.Get(ctx, id); err != nil {
 		return Progress{}, err
 	}
-	runs, err := s.store.RunsOfStudent(ctx, id)
+	done, err := s.store.AttemptsOfStudent(ctx, id)
 	if err != nil {
 		return Progress{}, err
 	}
-	standings, err := s.store.LadderPositions(ctx, id)
+	positions, err := s.store.LadderPositions(ctx, id)
 	if err != nil {
 		return Progress{}, err
 	}
@@ -103,14 +74,13 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
-	done := attempts(runs)
 	engagement := 0
 	for _, remark := range slices.Backward(remarks) {
 		if remark.Engagement > 0 {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, standings, engagement), Drills: histories(done), Remarks: remarks}, nil
+	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks}, nil
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {
@@ -130,14 +100,14 @@ func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, er
 }
 
 // strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
-func strokes(done []attempt, standings []store.LadderPosition, engagement int) []StrokeProgress {
+func strokes(done []store.Attempt, positions []store.LadderPosition, engagement int) []StrokeProgress {
 	var order []feed.Stroke
 	stands := map[feed.Stroke]store.LadderPosition{}
-	for _, standing := range standings {
-		if _, seen := stands[standing.Stroke]; !seen {
-			order = append(order, standing.Stroke)
+	for _, position := range positions {
+		if _, seen := stands[position.Stroke]; !seen {
+			order = append(order, position.Stroke)
 		}
-		stands[standing.Stroke] = standing
+		stands[position.Stroke] = position
 	}
 	for _, a := range done {
 		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
@@ -152,7 +122,7 @@ func strokes(done []attempt, standings []store.LadderPosition, engagement int) [
 		var evidence []progress.Evidence
 		for _, a := range done {
 			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) {
-				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.count.Made, Missed: a.count.Missed()})
+				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.Made, Missed: a.Missed()})
 			}
 		}
 		list[i] = StrokeProgress{Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(stands[stroke].Rung, evidence, engagement)}
@@ -160,7 +130,7 @@ func strokes(done []attempt, standings []store.LadderPosition, engagement int) [
 	return list
 }
 
-func histories(done []attempt) []DrillHistory {
+func histories(done []store.Attempt) []DrillHistory {
 	list := []DrillHistory{}
 	for _, a := range done {
 		i := slices.IndexFunc(list, func(h DrillHistory) bool { return h.Drill == a.Drill })
@@ -174,7 +144,7 @@ func histories(done []attempt) []DrillHistory {
 	return list
 }
 
-func timeOf(a attempt) DrillTime {
-	have, met := a.Goal.Reached(a.count)
-	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.count, Goal: a.Goal.String(), Have: have, Met: met}
+func timeOf(a store.Attempt) DrillTime {
+	have, met := a.Goal.Reached(a.Count)
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Goal: a.Goal.String(), Have: have, Met: met}
 }

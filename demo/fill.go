@@ -112,10 +112,10 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
 	i := slices.IndexFunc(drill.Library(), func(s drill.Stored) bool { return s.ID == block.Drill })
 	d := drill.Library()[i].Document
-	run := store.Run{
-		ID: f.id(), Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
+	run := store.Run{ID: f.id(), Attempt: store.Attempt{
+		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
 		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
-	}
+	}}
 	if shape, ok := d.For(hand).Aimed(); ok && !afterTheTurn && d.Target.Kind == court.Circle {
 		run.Aim = &shape.Centre
 	}

@@ -4,6 +4,8 @@ import (
 	"context"
 	"database/sql"
 	"errors"
+
+	"hodometer/core/tally"
 )
 
 // FileOf makes a file as it was after a migration, and fills it.
@@ -22,4 +24,19 @@ func FileOf(ctx context.Context, path string, migration int64, fill string) (err
 	}
 	_, err = db.ExecContext(ctx, fill)
 	return err
+}
+
+// TapsOfLesson returns what each device counted of the attempts of a lesson, in order.
+func (s *Store) TapsOfLesson(ctx context.Context, lessonID string) ([][]tally.Entry, error) {
+	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE lesson = ?)", lessonID)
+	taps := make([][]tally.Entry, len(runs))
+	for i, run := range runs {
+		taps[i] = run.entries
+	}
+	return taps, err
+}
+
+// BallsLeft returns how many balls the file has.
+func (s *Store) BallsLeft(ctx context.Context) (n int, err error) {
+	return n, s.read.QueryRowContext(ctx, "SELECT count(*) FROM ball").Scan(&n)
 }

@@ -80,7 +80,7 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat()))
+	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat(), compact()))
 }
 
 // Close closes the file.
@@ -105,8 +105,13 @@ func (s *Store) in(ctx context.Context, work func(tx *sql.Tx) error) error {
 	return tx.Commit()
 }
 
+// querier is a database or a transaction on it.
+type querier interface {
+	QueryContext(ctx context.Context, query string, args ...any) (*sql.Rows, error)
+}
+
 // collect reads all rows of a query.
-func collect[T any](ctx context.Context, db *sql.DB, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
+func collect[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
 	rows, err := db.QueryContext(ctx, query, args...)
 	if err != nil {
 		return nil, err

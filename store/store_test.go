@@ -4,11 +4,13 @@ import (
 	"database/sql"
 	"fmt"
 	"path/filepath"
+	"slices"
 	"sync"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -163,9 +165,11 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	require.NoError(t, err)
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
 	run := store.Run{
-		ID: "r", Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
-		Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at,
-		Aim: &court.Point{X: 2.5, Y: 9},
+		ID: "r",
+		Attempt: store.Attempt{
+			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
+			Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
+		},
 		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
 			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}},
 	}
@@ -182,12 +186,33 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	require.NoError(t, s.SetLadderPosition(ctx, store.LadderPosition{Student: "ada", Stroke: "forehand", Rung: "direction", At: at}))
 
 	s = open(t, path)
-	runs, err := s.RunsOfLesson(ctx, "l")
+	taps, err := s.TapsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Equal(t, []store.Run{run}, runs)
-	mine, err := s.RunsOfStudent(ctx, "ada")
+	require.Equal(t, [][]tally.Entry{run.Taps}, taps)
+	attempts, err := s.AttemptsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Equal(t, runs, mine)
+	want := run.Attempt
+	want.Summary = tally.Summary{
+		Count: tally.Count{Made: 5, Balls: 7, Best: 2, AtLeast: true, Right: 1, Taps: 3},
+		Zones: []tally.Zoned{{Zone: *run.Taps[2].Zone, Balls: 1}}, Landed: 1, Last: at,
+	}
+	require.Equal(t, []store.Attempt{want}, attempts)
+	mine, err := s.AttemptsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, attempts, mine)
+	landings, err := s.Landings(ctx, "ada", "d")
+	require.NoError(t, err)
+	require.Equal(t, []store.Landing{{At: court.Point{X: 2.1, Y: 8.4}, Aim: court.Point{X: 2.5, Y: 9}}}, landings)
+	practised, err := s.Practised(ctx, []string{"bo", "ada"}, []string{"d"}, nil)
+	require.NoError(t, err)
+	require.Len(t, practised, 1)
+	require.Equal(t, []int{1, 0, 5, 7}, []int{practised[0].Student, practised[0].Drill, practised[0].Made, practised[0].Balls})
+	practised, err = s.Practised(ctx, []string{"ada"}, []string{"x"}, []feed.Stroke{feed.Forehand})
+	require.NoError(t, err)
+	require.Equal(t, -1, practised[0].Drill, "another drill for the same stroke")
+	practised, err = s.Practised(ctx, []string{"ada"}, []string{"x"}, []feed.Stroke{feed.Backhand})
+	require.NoError(t, err)
+	require.Empty(t, practised)
 	record, finished, ok, err := s.Clock(ctx, "l")
 	require.NoError(t, err)
 	require.True(t, ok)
@@ -204,9 +229,12 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	require.Len(t, lessons, 1)
 
 	require.NoError(t, s.Students.Erase(ctx, "ada"))
-	runs, err = s.RunsOfLesson(ctx, "l")
+	attempts, err = s.AttemptsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Empty(t, runs, "erasing a student erases what was counted of them")
+	require.Empty(t, attempts, "erasing a student erases what was counted of them")
+	left, err := s.BallsLeft(ctx)
+	require.NoError(t, err)
+	require.Zero(t, left)
 }
 
 func TestADocumentThatCannotBeReadHidesNoOther(t *testing.T) {
@@ -262,10 +290,10 @@ func TestInstantsOfAFarFutureAreMended(t *testing.T) {
 		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '10000-01-01T04:59:59.000Z');
 		INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '10000-01-01T04:59:59.000Z')`))
 	s := open(t, path)
-	runs, err := s.RunsOfStudent(ctx, "ada")
+	attempts, err := s.AttemptsOfStudent(ctx, "ada")
 	require.NoError(t, err)
-	require.Equal(t, 9999, runs[0].At.Year())
-	require.Len(t, runs[0].Taps, 1, "what was counted is kept")
+	require.Equal(t, 9999, attempts[0].At.Year())
+	require.Equal(t, 1, attempts[0].Made, "what was counted is kept")
 }
 
 // TestFilesOfEveryEarlierVersionAreKept writes the same club into a file as it was after each migration, and compares
@@ -295,10 +323,15 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.NoError(t, err)
 		require.Equal(t, int64(3), revision)
 		require.Equal(t, 50, settings.Basket)
-		runs, err := s.RunsOfStudent(ctx, "ada")
+		taps, err := s.TapsOfLesson(ctx, "l")
 		require.NoError(t, err)
-		require.Len(t, runs, 1)
-		require.Equal(t, []tally.Entry{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}, runs[0].Taps)
+		require.Equal(t, [][]tally.Entry{{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}}, taps)
+		attempts, err := s.AttemptsOfStudent(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, []store.Attempt{{
+			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
+			Summary: tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
+		}}, attempts)
 		positions, err := s.LadderPositions(ctx, "ada")
 		require.NoError(t, err)
 		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: feed.Forehand, Rung: progress.Depth, At: at}}, positions)
@@ -339,4 +372,50 @@ func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, lesson.FormatVersion, pair.Document.FormatVersion)
 	require.Equal(t, []lesson.Block{{Min: 4, Max: 9, Calls: []lesson.Call{{Minute: 1, Text: "Go"}}}}, pair.Document.Blocks)
+}
+
+// TestSummariesAreThoseOfTheirBalls counts on several devices, with balls taken back, sent twice and out of order, and
+// works the summaries out again.
+func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
+	s, ctx := fresh(t), t.Context()
+	_, err := s.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	_, err = s.Lessons.Create(ctx, "l", lesson.Document{Date: "2026-03-10", Start: "16:00"})
+	require.NoError(t, err)
+	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
+	n := 0
+	rapid.Check(t, func(t *rapid.T) {
+		n++
+		devices := make([][]tally.Entry, rapid.IntRange(1, 3).Draw(t, "devices"))
+		for i := range devices {
+			for seq := range rapid.IntRange(1, 12).Draw(t, "taps") {
+				kind := rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo}).Draw(t, "kind")
+				// Every tap has an instant of its own, so that there is one order of them all.
+				e := tally.Entry{Seq: seq, Kind: kind, At: at.Add(time.Duration(3*seq+i) * time.Millisecond)}
+				if kind == tally.Turn {
+					e.Of = rapid.IntRange(1, 9).Draw(t, "of")
+					e.Made = rapid.IntRange(0, e.Of).Draw(t, "made")
+				}
+				devices[i] = append(devices[i], e)
+			}
+		}
+		block := fmt.Sprint("b", n)
+		for i, taps := range devices {
+			run := store.Run{ID: fmt.Sprint(block, i), Attempt: store.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: taps[0].At}}
+			for _, cut := range []int{rapid.IntRange(1, len(taps)).Draw(t, "cut"), len(taps)} {
+				run.Taps = taps[:cut]
+				require.NoError(t, s.AddTaps(ctx, run))
+			}
+		}
+		attempts, err := s.AttemptsOfLesson(ctx, "l")
+		require.NoError(t, err)
+		i := slices.IndexFunc(attempts, func(a store.Attempt) bool { return a.Block == block })
+		require.Equal(t, tally.Summarise(devices...), attempts[i].Summary)
+	})
+	before, err := s.AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.NoError(t, s.Resummarise(ctx))
+	after, err := s.AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, before, after, "they can be built again from the balls")
 }

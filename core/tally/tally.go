@@ -136,17 +136,6 @@ func Landings(entries []Entry) []court.Point {
 	return places
 }
 
-// Zones are the zones in which balls landed that were not taken back, in order.
-func Zones(entries []Entry) []court.Zone {
-	var zones []court.Zone
-	for _, entry := range Effective(entries) {
-		if entry.Zone != nil {
-			zones = append(zones, *entry.Zone)
-		}
-	}
-	return zones
-}
-
 // Fold counts the entries of one player on one drill.
 //
 // A turn counted as a whole hides its order. All made, it lengthens the streak. With m made and k

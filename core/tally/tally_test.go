@@ -88,7 +88,12 @@ func TestLandingsThatStand(t *testing.T) {
 	list[0].Landing, list[1].Landing, list[4].Landing = &court.Point{X: 1}, &court.Point{X: 2}, &court.Point{X: 3}
 	require.Equal(t, []court.Point{{X: 1}, {X: 3}}, tally.Landings(list))
 	list[0].Zone, list[1].Zone = &court.Zone{Left: 1, Right: 2}, &court.Zone{Left: 5, Right: 6}
-	require.Equal(t, []court.Zone{{Left: 1, Right: 2}}, tally.Zones(list), "what was taken back counts nowhere")
+	sum := tally.Summarise(list)
+	require.Equal(t, []tally.Zoned{{Zone: court.Zone{Left: 1, Right: 2}, Balls: 1}}, sum.Zones, "what was taken back counts nowhere")
+	require.Equal(t, 2, sum.Landed)
+	require.Equal(t, list[4].At, sum.Last)
+	require.Equal(t, tally.Fold(list), sum.Count)
+	require.Zero(t, tally.Summarise().Last)
 }
 
 // The best streak certain in a turn never exceeds what any order of its balls holds.

@@ -1,0 +1,142 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"fmt"
+	"time"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/odds"
+	"hodometer/core/progress"
+	"hodometer/core/tally"
+)
+
+// Attempt is what one student did on one drill in one block, from all devices, with what the drill stood for then.
+type Attempt struct {
+	Lesson  string
+	Block   string
+	Student string
+	Drill   string
+	Name    string // of the drill
+	Stroke  feed.Stroke
+	Rung    progress.Rung
+	Goal    odds.Goal
+	Aim     *court.Point // where the target was, on the court; nil where that is not known
+	At      time.Time    // when it began
+	tally.Summary
+}
+
+// AttemptsOfLesson returns the attempts of a lesson, oldest first.
+func (s *Store) AttemptsOfLesson(ctx context.Context, lessonID string) ([]Attempt, error) {
+	return s.attempts(ctx, "lesson = ?", lessonID)
+}
+
+// AttemptsOfStudent returns the attempts of a student, oldest first.
+func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Attempt, error) {
+	return s.attempts(ctx, "student = ?", studentID)
+}
+
+func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
+	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, goal, aim, at,
+		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
+}
+
+func scanAttempt(rows *sql.Rows) (Attempt, error) {
+	var a Attempt
+	var at, last int64
+	var goal string
+	var aim, zones sql.NullString
+	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &goal, &aim, &at,
+		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones)
+	if err != nil {
+		return a, err
+	}
+	a.At = time.UnixMilli(at).UTC()
+	if last != 0 {
+		a.Last = time.UnixMilli(last).UTC()
+	}
+	if a.Aim, err = readPlace[court.Point](aim); err != nil {
+		return a, err
+	}
+	if zones.Valid {
+		if err := json.Unmarshal([]byte(zones.String), &a.Zones); err != nil {
+			return a, fmt.Errorf("zones of %s in %s: %w", a.Student, a.Lesson, err)
+		}
+	}
+	if err := json.Unmarshal([]byte(goal), &a.Goal); err != nil {
+		return a, fmt.Errorf("goal of %s in %s: %w", a.Student, a.Lesson, err)
+	}
+	return a, nil
+}
+
+// Practice is how one attempt went, without what it was for.
+type Practice struct {
+	Student int // which of those that were asked for
+	Drill   int // which of those that were asked for; -1 for another one
+	Stroke  feed.Stroke
+	At      time.Time
+	tally.Count
+}
+
+// Practised returns how the attempts of some students went on some drills and on other drills for the same strokes,
+// each student's oldest first.
+func (s *Store) Practised(ctx context.Context, students, drills []string, strokes []feed.Stroke) ([]Practice, error) {
+	lists := make([]any, 3)
+	for i, list := range []any{students, drills, strokes} {
+		text, err := json.Marshal(list)
+		if err != nil {
+			return nil, err
+		}
+		lists[i] = string(text)
+	}
+	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
+		var p Practice
+		var at int64
+		err := rows.Scan(&p.Student, &p.Drill, &p.Stroke, &at, &p.Made, &p.Balls, &p.Right, &p.Wrong)
+		p.At = time.UnixMilli(at)
+		return p, err
+	}, `SELECT student.key, coalesce(drill.key, -1), attempt.stroke, attempt.at, attempt.made, attempt.balls, attempt."right", attempt.wrong
+		FROM json_each(?) AS student JOIN attempt ON attempt.student = student.value LEFT JOIN json_each(?) AS drill ON drill.value = attempt.drill
+		WHERE drill.key IS NOT NULL OR attempt.stroke IN (SELECT value FROM json_each(?))
+		ORDER BY student.key, attempt.at, attempt.key`, lists...)
+}
+
+// Landing is a place where a ball landed, and where it was aimed.
+type Landing struct{ At, Aim court.Point }
+
+// Landings returns where a student's balls landed on a drill, in order, without those taken back.
+func (s *Store) Landings(ctx context.Context, studentID, drillID string) ([]Landing, error) {
+	where := "attempt.student = ? AND attempt.drill = ? AND attempt.landed > 0 AND attempt.aim IS NOT NULL"
+	aims := map[int64]court.Point{}
+	_, err := collect(ctx, s.read, func(rows *sql.Rows) (struct{}, error) {
+		var key int64
+		var text sql.NullString
+		if err := rows.Scan(&key, &text); err != nil {
+			return struct{}{}, err
+		}
+		aim, err := readPlace[court.Point](text)
+		if aim != nil {
+			aims[key] = *aim
+		}
+		return struct{}{}, err
+	}, "SELECT key, aim FROM attempt WHERE "+where, studentID, drillID)
+	if err != nil {
+		return nil, err
+	}
+	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE "+where+")", studentID, drillID)
+	if err != nil {
+		return nil, err
+	}
+	var list []Landing
+	for _, run := range runs {
+		for _, at := range tally.Landings(run.entries) {
+			if aim, ok := aims[run.attempt]; ok {
+				list = append(list, Landing{At: at, Aim: aim})
+			}
+		}
+	}
+	return list, nil
+}

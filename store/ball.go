@@ -1,0 +1,117 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"fmt"
+	"math"
+	"slices"
+	"time"
+
+	"hodometer/core/court"
+	"hodometer/core/tally"
+)
+
+// ballsOfRun is how many keys of balls a run has: one more than the largest number of a tap on its device.
+const ballsOfRun = 1 << 17
+
+// Kinds and choices are stored as their places in these lists.
+var (
+	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo}
+	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
+)
+
+// millimetres and metres convert the coordinates of landings, which are stored to the millimetre: a tap on a drawn
+// court is a hundred times coarser.
+func millimetres(metres float64) int64 { return int64(math.Round(1000 * metres)) }
+
+func metres(millimetres int64) float64 { return float64(millimetres) / 1000 }
+
+// addBalls stores the balls of a run that are not there yet.
+func addBalls(ctx context.Context, tx *sql.Tx, run, began int64, entries []tally.Entry) error {
+	insert, err := tx.PrepareContext(ctx, `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = insert.Close() }()
+	for _, e := range entries {
+		var choice, made, of, x, y, zone any
+		if i := slices.Index(ballChoices, e.Choice); i >= 0 {
+			choice = i
+		}
+		if e.Kind == tally.Turn {
+			made, of = e.Made, e.Of
+		}
+		if e.Landing != nil {
+			x, y = millimetres(e.Landing.X), millimetres(e.Landing.Y)
+		}
+		if e.Zone != nil {
+			if zone, err = zoneKey(ctx, tx, *e.Zone); err != nil {
+				return err
+			}
+		}
+		at := e.At.UnixMilli() - began
+		if _, err := insert.ExecContext(ctx, run*ballsOfRun+int64(e.Seq), at, slices.Index(ballKinds, e.Kind), choice, made, of, x, y, zone); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func zoneKey(ctx context.Context, tx *sql.Tx, zone court.Zone) (key int64, err error) {
+	bounds, err := json.Marshal(zone)
+	if err != nil {
+		return 0, err
+	}
+	if _, err := tx.ExecContext(ctx, "INSERT INTO zone (bounds) VALUES (?) ON CONFLICT DO NOTHING", string(bounds)); err != nil {
+		return 0, err
+	}
+	return key, tx.QueryRowContext(ctx, "SELECT key FROM zone WHERE bounds = ?", string(bounds)).Scan(&key)
+}
+
+// counted is what one device counted of an attempt.
+type counted struct {
+	run     int64
+	attempt int64
+	entries []tally.Entry
+}
+
+// balls reads the balls of runs, each run's in order.
+func balls(ctx context.Context, db querier, where string, args ...any) ([]counted, error) {
+	var runs []counted
+	_, err := collect(ctx, db, func(rows *sql.Rows) (struct{}, error) {
+		var run, attempt, at int64
+		var kind int
+		var e tally.Entry
+		var choice, made, of, x, y sql.NullInt64
+		var zone sql.NullString
+		if err := rows.Scan(&run, &attempt, &e.Seq, &at, &kind, &choice, &made, &of, &x, &y, &zone); err != nil {
+			return struct{}{}, err
+		}
+		e.At, e.Made, e.Of = time.UnixMilli(at).UTC(), int(made.Int64), int(of.Int64)
+		if kind < 0 || kind >= len(ballKinds) || choice.Int64 < 0 || choice.Int64 >= int64(len(ballChoices)) {
+			return struct{}{}, fmt.Errorf("ball %d of run %d: unknown kind %d or choice %d", e.Seq, run, kind, choice.Int64)
+		}
+		e.Kind = ballKinds[kind]
+		if choice.Valid {
+			e.Choice = ballChoices[choice.Int64]
+		}
+		if x.Valid && y.Valid {
+			e.Landing = &court.Point{X: metres(x.Int64), Y: metres(y.Int64)}
+		}
+		var err error
+		if e.Zone, err = readPlace[court.Zone](zone); err != nil {
+			return struct{}{}, err
+		}
+		if n := len(runs); n == 0 || runs[n-1].run != run {
+			runs = append(runs, counted{run: run, attempt: attempt})
+		}
+		last := &runs[len(runs)-1]
+		last.entries = append(last.entries, e)
+		return struct{}{}, nil
+	}, `SELECT run.key, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
+		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
+		WHERE `+where+` ORDER BY run.attempt, run.at, run.key, ball.key`, args...)
+	return runs, err
+}
