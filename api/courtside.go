@@ -95,7 +95,7 @@ func (s *server) courtsideRoutes() []Route {
 	return []Route{
 		route("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run", func(ctx context.Context, p byID, _ None) (Courtside, error) {
 			return s.courtside(ctx, p.ID)
-		}),
+		}).anew(),
 		route("PUT", "/api/lessons/:id/clock", "setClock", "Begin, pause, move on or finish", func(ctx context.Context, p byID, body ClockChange) (Courtside, error) {
 			if _, err := s.store.Lessons.Get(ctx, p.ID); err != nil {
 				return Courtside{}, err

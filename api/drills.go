@@ -184,18 +184,8 @@ func (s *server) drillRoutes() []Route {
 	}
 }
 
-// libraryDrill finds a drill in the built-in library.
-func libraryDrill(id string) (drill.Document, bool) {
-	for _, stored := range drill.Library() {
-		if stored.ID == id {
-			return stored.Document, true
-		}
-	}
-	return drill.Document{}, false
-}
-
 func refuseBuiltIn(id string) error {
-	if _, builtIn := libraryDrill(id); builtIn {
+	if _, builtIn := drill.BuiltIn(id); builtIn {
 		return problem(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
 	}
 	return nil
@@ -203,7 +193,7 @@ func refuseBuiltIn(id string) error {
 
 // drill finds a drill, built-in or kept.
 func (s *server) drill(ctx context.Context, id string) (Drill, error) {
-	if document, ok := libraryDrill(id); ok {
+	if document, ok := drill.BuiltIn(id); ok {
 		return Drill{ID: id, Revision: 1, BuiltIn: true, Document: document}, nil
 	}
 	record, err := s.store.Drills.Get(ctx, id)

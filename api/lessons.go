@@ -2,7 +2,6 @@ package api
 
 import (
 	"context"
-	"errors"
 	"time"
 
 	"hodometer/core/drill"
@@ -45,35 +44,10 @@ type Lesson struct {
 
 func (l Lesson) tag() int64 { return l.Revision }
 
-// Diary is the lessons of some days.
-type Diary struct {
-	Today   string   `json:"today" description:"The day it is where Hodometer runs"`
-	Lessons []Lesson `json:"lessons"`
-
-	Unreadable []Unreadable `json:"unreadable" description:"Lessons of these days, or of no day, that cannot be shown"`
-}
-
-// Past is lessons before today, a page of them.
-type Past struct {
-	Diary
-	More bool `json:"more" description:"There are earlier ones"`
-}
-
-// paged is the parameter of a list that comes in pages.
-type paged struct {
-	Skip int `query:"skip" description:"How many to leave out at the beginning" minimum:"0"`
-}
-
-// between is the parameter of a span of days.
-type between struct {
-	Ahead int `query:"ahead" description:"Days from today on; 0 for today only" minimum:"0" maximum:"366"`
-	Back  int `query:"back" description:"Days back from today" minimum:"0" maximum:"366"`
-}
-
 func (s *server) lessonRoutes() []Route {
 	return []Route{
 		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
-		route("GET", "/api/lessons/past", "listPastLessons", "Lessons before today, the latest first", s.past),
+		route("GET", "/api/lessons/week", "listWeek", "The lessons of a week, and which weeks have lessons before and after it", s.week),
 		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (Lesson, error) {
 			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
@@ -95,7 +69,7 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks),
+		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks).anew(),
 		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]lesson.Template, error) {
 			return lesson.Templates(), nil
 		}),
@@ -159,38 +133,57 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	return ready, nil
 }
 
-// inputs gathers what a lesson is scheduled from. Students and drills that are gone, or cannot be
-// read, are left out.
+// inputs gathers what a lesson is scheduled from; see gather.
 func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
-	settings, _, err := s.store.Settings(ctx)
+	all, err := s.gather(ctx, d)
 	if err != nil {
 		return lesson.Inputs{}, err
 	}
-	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
-	for _, id := range d.Students {
-		record, err := s.store.Students.Get(ctx, id)
-		switch {
-		case errors.Is(err, store.ErrNotFound), errors.Is(err, store.ErrUnreadable):
-			continue
-		case err != nil:
-			return in, err
-		}
-		in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
+	return all[0], nil
+}
+
+// gather reads what lessons are scheduled from, with one query for the settings, one for the students and one for the
+// drills of them all. Students and drills that are gone, or cannot be read, are left out.
+func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]lesson.Inputs, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
 	}
-	for _, block := range d.Blocks {
-		if _, known := in.Drills[block.Drill]; known || block.Drill == "" {
-			continue
+	var people, drills []string
+	for _, d := range lessons {
+		people = append(people, d.Students...)
+		for _, block := range d.Blocks {
+			if _, builtIn := drill.BuiltIn(block.Drill); !builtIn && block.Drill != "" {
+				drills = append(drills, block.Drill)
+			}
 		}
-		found, err := s.drill(ctx, block.Drill)
-		switch {
-		case errors.Is(err, store.ErrNotFound), errors.Is(err, store.ErrUnreadable):
-			continue
-		case err != nil:
-			return in, err
-		}
-		in.Drills[block.Drill] = found.Document
 	}
-	return in, nil
+	students, err := s.store.Students.Some(ctx, people)
+	if err != nil {
+		return nil, err
+	}
+	own, err := s.store.Drills.Some(ctx, drills)
+	if err != nil {
+		return nil, err
+	}
+	all := make([]lesson.Inputs, len(lessons))
+	for i, d := range lessons {
+		in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
+		for _, id := range d.Students {
+			if record, ok := students[id]; ok {
+				in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
+			}
+		}
+		for _, block := range d.Blocks {
+			if document, ok := drill.BuiltIn(block.Drill); ok {
+				in.Drills[block.Drill] = document
+			} else if record, ok := own[block.Drill]; ok {
+				in.Drills[block.Drill] = record.Document
+			}
+		}
+		all[i] = in
+	}
+	return all, nil
 }
 
 // rated gathers the same with what the students make of the drills, and how far these make them run.
@@ -237,14 +230,6 @@ func names(in lesson.Inputs) map[string]string {
 	return list
 }
 
-func slots(record []store.Record[lesson.Document]) []lesson.Slot {
-	list := make([]lesson.Slot, len(record))
-	for i, k := range record {
-		list[i] = lesson.SlotOf(k.ID, k.Document)
-	}
-	return list
-}
-
 // plan schedules a lesson. Blocks that a remedy would put in get fresh identifiers.
 func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan, error) {
 	scheduled, err := lesson.Schedule(ctx, d, in)
@@ -276,15 +261,8 @@ func (s *server) schedule(ctx context.Context, record store.Record[lesson.Docume
 	if err != nil {
 		return Lesson{}, err
 	}
-	state := Planned
-	switch {
-	case finished:
-		state = Finished
-	case begun:
-		state = Begun
-	}
 	return Lesson{
-		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: state,
+		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: stateOf(begun, finished),
 		Document: record.Document, People: people(in), Plan: scheduled, Clashes: []string{},
 	}, nil
 }
@@ -298,68 +276,4 @@ func people(in lesson.Inputs) []Person {
 		}
 	}
 	return list
-}
-
-func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
-	var wrong invalid.Fields
-	const year = 366
-	if p.Ahead < 0 || p.Ahead > year {
-		wrong.Add("ahead", "between 0 and %d days", year)
-	}
-	if p.Back < 0 || p.Back > year {
-		wrong.Add("back", "between 0 and %d days", year)
-	}
-	if wrong.Err() != nil {
-		return Diary{}, wrong.Err()
-	}
-	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
-	record, broken, err := s.store.LessonsBetween(ctx, day(-p.Back), day(p.Ahead))
-	if err != nil {
-		return Diary{}, err
-	}
-	return s.listed(ctx, record, broken)
-}
-
-// pastPage is how many past lessons are listed at once.
-const pastPage = 20
-
-// past lists lessons before today, the latest first.
-func (s *server) past(ctx context.Context, p paged, _ None) (Past, error) {
-	if p.Skip < 0 {
-		return Past{}, invalid.Fields{{Path: "skip", Message: "at least 0"}}
-	}
-	record, broken, err := s.store.LessonsBefore(ctx, s.now().Format(time.DateOnly), p.Skip, pastPage+1)
-	if err != nil {
-		return Past{}, err
-	}
-	more := len(record)+len(broken) > pastPage
-	diary, err := s.listed(ctx, record[:min(len(record), pastPage)], broken)
-	return Past{Diary: diary, More: more}, err
-}
-
-// listed schedules lessons for a list. Those that cannot be scheduled are told beside them.
-func (s *server) listed(ctx context.Context, record []store.Record[lesson.Document], broken []store.Unreadable) (Diary, error) {
-	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []Lesson{}, Unreadable: asUnreadable(StoredLesson, broken)}
-	all := slots(record)
-	for i, k := range record {
-		in, err := s.inputs(ctx, k.Document)
-		if err != nil {
-			return Diary{}, err
-		}
-		scheduled, err := s.schedule(ctx, k, in)
-		var wrong invalid.Fields
-		if errors.As(err, &wrong) {
-			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: k.ID, Name: k.Document.Title, Why: why(err)})
-			continue
-		}
-		if err != nil {
-			return Diary{}, err
-		}
-		scheduled.Clashes = all[i].Clashes(all, names(in))
-		for j := range scheduled.Plan.Blocks {
-			scheduled.Plan.Blocks[j].Table = nil // a long list needs no rounds
-		}
-		diary.Lessons = append(diary.Lessons, scheduled)
-	}
-	return diary, nil
 }

@@ -20,7 +20,8 @@ type Route struct {
 	Name    string // the operation's name, unique
 	Summary string
 
-	params, body, answer any // values of the shapes; nil for none
+	live                 bool // the answer is another one every time
+	params, body, answer any  // values of the shapes; nil for none
 	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)
 }
 
@@ -76,8 +77,32 @@ func queryNames(params any) []string {
 	return names
 }
 
-// handle turns a line of the table into a handler.
-func (r Route) handle(schemas bodies) echo.HandlerFunc {
+// anew marks a line of the table whose answer is another one every time, so that it is not remembered.
+func (r Route) anew() Route {
+	r.live = true
+	return r
+}
+
+// handle turns a line of the table into a handler. What is read is remembered; see memory.
+func (r Route) handle(schemas bodies, known *memory) echo.HandlerFunc {
+	if r.Method == http.MethodGet && !r.live {
+		return func(c *echo.Context) error {
+			request, at := c.Request().RequestURI, known.moment()
+			if answer, ok := known.recall(request, at); ok {
+				return answer.send(c)
+			}
+			answer, err := r.work(c.Request().Context(), c, schemas)
+			if err != nil {
+				return err
+			}
+			packed, err := pack(answer)
+			if err != nil {
+				return err
+			}
+			known.keep(request, at, packed)
+			return packed.send(c)
+		}
+	}
 	return func(c *echo.Context) error {
 		answer, err := r.work(c.Request().Context(), c, schemas)
 		if err != nil {
@@ -117,6 +142,7 @@ func (k keep) revision() (revision int64, isNew bool, err error) {
 			invalid.Field{Path: "If-Match", Message: "the revision in quotes, or If-None-Match: * for something new"})
 	}
 	text, err := strconv.Unquote(k.IfMatch)
+	text, _, _ = strings.Cut(text, "-") // the tag of a read names its content after the revision
 	if err == nil {
 		revision, err = strconv.ParseInt(text, 10, 64)
 	}

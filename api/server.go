@@ -70,9 +70,14 @@ func New(o Options) (http.Handler, error) {
 	e := echo.New()
 	e.Logger = o.Log
 	e.HTTPErrorHandler = answerProblems(o.Log)
-	e.Use(middleware.Recover(), headers, middleware.Gzip(), middleware.BodyLimit(largestBody), limitTime)
+	// What is read comes compressed already; see memory.
+	packed := middleware.GzipWithConfig(middleware.GzipConfig{Skipper: func(c *echo.Context) bool {
+		return c.Request().Method == http.MethodGet && strings.HasPrefix(c.Request().URL.Path, "/api/")
+	}})
+	e.Use(middleware.Recover(), headers, packed, middleware.BodyLimit(largestBody), limitTime)
+	known := newMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
-		e.Add(r.Method, r.Path, r.handle(schemas))
+		e.Add(r.Method, r.Path, r.handle(schemas, known))
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/schemas/:name", documentSchema())
@@ -108,11 +113,11 @@ func headers(next echo.HandlerFunc) echo.HandlerFunc {
 func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {
-		record := "no-cache"
+		cache := "no-cache"
 		if strings.HasPrefix(c.Request().URL.Path, "/assets/") {
-			record = "public, max-age=31536000, immutable"
+			cache = "public, max-age=31536000, immutable"
 		}
-		c.Response().Header().Set("Cache-Control", record)
+		c.Response().Header().Set("Cache-Control", cache)
 		served.ServeHTTP(c.Response(), c.Request())
 		return nil
 	}

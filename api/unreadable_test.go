@@ -56,7 +56,7 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 		}[each.Name], each.Why)
 	}
 	c.now = c.now.Add(48 * time.Hour)
-	require.Len(t, read[api.Past](t, c.ask("GET", "/api/lessons/past", nil)).Unreadable, 2)
+	require.Len(t, read[api.Week](t, c.ask("GET", "/api/lessons/week", nil)).Unreadable, 2)
 	c.now = c.now.Add(-48 * time.Hour)
 	for kind, list := range map[string]string{"student": "/api/students", "drill": "/api/drills"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", list, nil).Code)
@@ -117,28 +117,30 @@ func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 	require.NotContains(t, c.log.String(), "level=ERROR")
 }
 
-func TestPastLessonsComeInPages(t *testing.T) {
+func TestLessonsComeInWeeks(t *testing.T) {
 	c := newClub(t)
 	studentID := c.student(ada())
-	day := time.Date(2023, 1, 1, 0, 0, 0, 0, time.UTC)
+	day := time.Date(2025, 1, 1, 0, 0, 0, 0, time.UTC)
 	for i := range 45 {
-		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day.AddDate(0, 0, 7*i).Format(time.DateOnly)), fresh, "*")
+		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", day.AddDate(0, 0, 9*i).Format(time.DateOnly)), fresh, "*")
 	}
 	seen := map[string]bool{}
 	last := "9"
-	for skip, pages := 0, 0; ; pages++ {
-		require.Less(t, pages, 5)
-		page := read[api.Past](t, c.ask("GET", "/api/lessons/past?skip="+strconv.Itoa(skip), nil))
-		for _, l := range page.Lessons {
-			require.LessOrEqual(t, l.Document.Date, last, "the latest first")
-			last = l.Document.Date
+	week := read[api.Week](t, c.ask("GET", "/api/lessons/week", nil))
+	require.Len(t, week.Days, 7)
+	require.Nil(t, week.Later)
+	for at := week.Earlier; at != nil; at = week.Earlier {
+		week = read[api.Week](t, c.ask("GET", "/api/lessons/week?week="+strconv.Itoa(*at), nil))
+		require.NotEmpty(t, week.Lessons, "weeks without lessons are passed over")
+		require.NotNil(t, week.Days)
+		for _, l := range week.Lessons {
+			require.Less(t, l.Date, last, "from week to week further back")
+			require.Contains(t, week.Days, l.Date)
+			last = l.Date
 			seen[l.ID] = true
-		}
-		skip += len(page.Lessons)
-		if !page.More {
-			break
 		}
 	}
 	require.Len(t, seen, 45)
-	readProblem(t, c.ask("GET", "/api/lessons/past?skip=-1", nil), http.StatusUnprocessableEntity)
+	require.NotNil(t, week.Later)
+	readProblem(t, c.ask("GET", "/api/lessons/week?week=-99999", nil), http.StatusUnprocessableEntity)
 }

@@ -110,8 +110,7 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
 func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
-	i := slices.IndexFunc(drill.Library(), func(s drill.Stored) bool { return s.ID == block.Drill })
-	d := drill.Library()[i].Document
+	d, _ := drill.BuiltIn(block.Drill)
 	run := store.Run{ID: f.id(), Attempt: store.Attempt{
 		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
 		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,

@@ -38,9 +38,9 @@ export const test = base.extend<Clubs>({
 /** lessonOf finds the lesson of a title in a club. */
 export async function lessonOf(club: Club, title: string): Promise<string> {
   const diary = (await (await fetch(`${club.url}/api/lessons?ahead=7&back=0`)).json()) as {
-    lessons: { id: string; document: { title: string } }[]
+    lessons: { id: string; title: string }[]
   }
-  const id = diary.lessons.find((lesson) => lesson.document.title === title)?.id
+  const id = diary.lessons.find((lesson) => lesson.title === title)?.id
   if (!id) throw new Error(`no lesson ${title}`)
   return id
 }

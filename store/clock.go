@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"database/sql"
+	"encoding/json"
 	"errors"
 
 	"hodometer/core/lesson"
@@ -23,9 +24,26 @@ func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock,
 	return clock, finished, true, err
 }
 
+// Begun says of those of some lessons that were begun whether they are finished.
+func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]bool, error) {
+	list, err := json.Marshal(lessonIDs)
+	if err != nil {
+		return nil, err
+	}
+	begun := map[string]bool{}
+	_, err = collect(ctx, s.read, func(rows *sql.Rows) (struct{}, error) {
+		var id string
+		var finished bool
+		err := rows.Scan(&id, &finished)
+		begun[id] = finished
+		return struct{}{}, err
+	}, "SELECT lesson, finished FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", string(list))
+	return begun, err
+}
+
 // SetClock keeps where a lesson stands.
 func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Clock, finished bool) error {
-	_, err := s.write.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
+	_, err := s.exec(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
 		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
 		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished)
 	return err

@@ -38,7 +38,7 @@ func (s *Store) UpdateSettings(ctx context.Context, revision int64, settings coa
 	if revision == 0 {
 		statement, args = "INSERT INTO coach (id, revision, document) VALUES (1, 1, ?) ON CONFLICT DO NOTHING", args[:1]
 	}
-	result, err := s.write.ExecContext(ctx, statement, args...)
+	result, err := s.exec(ctx, statement, args...)
 	if err != nil {
 		return 0, err
 	}

@@ -70,6 +70,25 @@ func (c Collection[T]) Get(ctx context.Context, id string) (Record[T], error) {
 	return list[0].record, list[0].err
 }
 
+// Some returns the documents of a list of identifiers, archived or not, by their identifiers. Those that are not there,
+// or cannot be read, are missing.
+func (c Collection[T]) Some(ctx context.Context, ids []string) (map[string]Record[T], error) {
+	if len(ids) == 0 {
+		return map[string]Record[T]{}, nil
+	}
+	list, err := json.Marshal(ids)
+	if err != nil {
+		return nil, err
+	}
+	all, err := c.query(ctx, "WHERE id IN (SELECT value FROM json_each(?))", string(list))
+	good, _ := split(all)
+	some := make(map[string]Record[T], len(good))
+	for _, record := range good {
+		some[record.ID] = record
+	}
+	return some, err
+}
+
 // List returns all documents, or those not archived, in the order in which they came. Documents that cannot
 // be read are left out; see Unreadable.
 func (c Collection[T]) List(ctx context.Context, withArchived bool) ([]Record[T], error) {
@@ -131,12 +150,12 @@ func (c Collection[T]) Erase(ctx context.Context, id string) error {
 	if _, err := c.Text(ctx, id); err != nil {
 		return err
 	}
-	_, err := c.store.write.ExecContext(ctx, "DELETE FROM "+c.table+" WHERE id = ?", id) //nolint:gosec // the table's name is a constant of this package
+	_, err := c.store.exec(ctx, "DELETE FROM "+c.table+" WHERE id = ?", id) //nolint:gosec // the table's name is a constant of this package
 	return err
 }
 
 func (c Collection[T]) update(ctx context.Context, id, statement string, args ...any) (Record[T], error) {
-	result, err := c.store.write.ExecContext(ctx, statement, args...)
+	result, err := c.store.exec(ctx, statement, args...)
 	if err != nil {
 		return Record[T]{}, err
 	}

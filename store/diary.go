@@ -24,10 +24,10 @@ func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Record[l
 	return good, err
 }
 
-// LessonsBefore returns up to limit lessons before a day, the latest first, without the first skip of them,
-// and those among them that cannot be read.
-func (s *Store) LessonsBefore(ctx context.Context, day string, skip, limit int) ([]Record[lesson.Document], []Unreadable, error) {
-	all, err := s.Lessons.query(ctx, "WHERE archived = 0 AND date < ? AND date >= '2000' ORDER BY date DESC, json_extract(document, '$.start') DESC, id DESC LIMIT ? OFFSET ?", day, limit, skip)
-	good, broken := split(all)
-	return good, broken, err
+// DaysAround returns the last day with a lesson before one day, and the first after another; empty where there is none.
+func (s *Store) DaysAround(ctx context.Context, from, to string) (before, after string, err error) {
+	err = s.read.QueryRowContext(ctx, `SELECT
+		coalesce((SELECT max(date) FROM lesson WHERE archived = 0 AND date < ? AND date >= '2000'), ''),
+		coalesce((SELECT min(date) FROM lesson WHERE archived = 0 AND date > ? AND date < '2100'), '')`, from, to).Scan(&before, &after)
+	return before, after, err
 }

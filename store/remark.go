@@ -17,7 +17,7 @@ type Remark struct {
 
 // SetRemark keeps a remark. It fails with ErrNotFound where the lesson or the student was erased.
 func (s *Store) SetRemark(ctx context.Context, r Remark) error {
-	result, err := s.write.ExecContext(ctx, `INSERT INTO remark (lesson, student, engagement, remark)
+	result, err := s.exec(ctx, `INSERT INTO remark (lesson, student, engagement, remark)
 		SELECT lesson.id, student.id, ?, ? FROM lesson, student WHERE lesson.id = ? AND student.id = ?
 		ON CONFLICT DO UPDATE SET engagement = excluded.engagement, remark = excluded.remark`, r.Engagement, r.Remark, r.Lesson, r.Student)
 	if err != nil {

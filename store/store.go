@@ -9,6 +9,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"sync/atomic"
 	"time"
 
 	"github.com/pressly/goose/v3"
@@ -28,6 +29,7 @@ var migrations embed.FS
 // Store is an open file. One connection writes; four read.
 type Store struct {
 	write, read *sql.DB
+	writes      atomic.Uint64
 
 	Students Collection[student.Profile]
 	Drills   Collection[drill.Document]
@@ -93,8 +95,19 @@ func writeTime(t time.Time) string { return t.UTC().Format(timeLayout) }
 
 func readTime(text string) (time.Time, error) { return time.Parse(timeLayout, text) }
 
+// Writes counts the writes to the file since it was opened. What was read while it stood is still so as long as it
+// stands: it moves on after a change is in the file and before whoever made it is answered.
+func (s *Store) Writes() uint64 { return s.writes.Load() }
+
+// exec changes something by one statement.
+func (s *Store) exec(ctx context.Context, statement string, args ...any) (sql.Result, error) {
+	defer s.writes.Add(1)
+	return s.write.ExecContext(ctx, statement, args...)
+}
+
 // in runs work in one transaction.
 func (s *Store) in(ctx context.Context, work func(tx *sql.Tx) error) error {
+	defer s.writes.Add(1)
 	tx, err := s.write.BeginTx(ctx, nil)
 	if err != nil {
 		return err

@@ -1,7 +1,9 @@
 package drill
 
 import (
+	"slices"
 	"strings"
+	"sync"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
@@ -17,8 +19,8 @@ type Stored struct {
 
 const ft = units.Foot
 
-// Library returns the built-in drills. Their counts and times are common practice, no source.
-func Library() []Stored {
+// library makes the built-in drills once. Their counts and times are common practice, no source.
+var library = sync.OnceValue(func() []Stored {
 	return []Stored{
 		{ID: "f239ec76-d0f1-5e8d-9d2a-d3df78c0ebd9", Document: coinInTheCorner()},
 		{ID: "8c3975de-44f5-5271-adf5-a8a6d6ed0e74", Document: lastStretch()},
@@ -63,6 +65,20 @@ func Library() []Stored {
 		{ID: "aa450a40-aa08-5b89-b07d-613665a9e38a", Document: diagonalBackhand()},
 		{ID: "702c6545-eaf8-5568-85f0-b8a42576ab1b", Document: twoAndOne()},
 	}
+})
+
+// Library returns the built-in drills. The list is the caller's own; the documents share their lists, which nobody may
+// change: an edit works on a copy.
+func Library() []Stored { return slices.Clone(library()) }
+
+// BuiltIn returns a drill of the library; false where there is none of that identifier.
+func BuiltIn(id string) (Document, bool) {
+	list := library()
+	i := slices.IndexFunc(list, func(s Stored) bool { return s.ID == id })
+	if i < 0 {
+		return Document{}, false
+	}
+	return list[i].Document, true
 }
 
 func at(kind PlaceKind, mark court.Mark) Place { return Place{Kind: kind, Mark: mark} }

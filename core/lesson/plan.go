@@ -183,7 +183,7 @@ func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 		return s
 	}
 	turns := block.turns(l.document)
-	load := l.document.LoadFor(l.group, turns, in.Settings)
+	load := l.load(in)
 	need := l.changeOver() + load.Need
 	s.Load = &load
 	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
@@ -201,6 +201,29 @@ func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 		Source: metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice,
 	}
 	return s
+}
+
+// load is what the drill of the block takes with all its turns.
+func (l preparedBlock) load(in Inputs) drill.Load {
+	return l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings)
+}
+
+// Glance is what a list shows of a lesson, without scheduling it.
+type Glance struct {
+	Planned float64 `json:"planned" description:"Length of all blocks, seconds"`
+	Balls   int     `json:"balls"`
+}
+
+// Glance adds up what a list shows of a lesson. The figures are those of its plan.
+func (d Document) Glance(in Inputs) Glance {
+	var g Glance
+	for _, l := range d.prepared(in) {
+		g.Planned += l.block.Seconds()
+		if l.drilled {
+			g.Balls += l.load(in).Balls
+		}
+	}
+	return g
 }
 
 // seconds writes a short time.

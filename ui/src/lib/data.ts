@@ -1,4 +1,4 @@
-import { createQuery, type QueryClient } from '@tanstack/svelte-query'
+import { createInfiniteQuery, createQuery, type QueryClient } from '@tanstack/svelte-query'
 import {
   answer,
   api,
@@ -8,6 +8,7 @@ import {
   type TargetAsked,
   type Unreadable,
   type Vocabulary,
+  type Week,
 } from './api/client'
 
 /** The keys under which answers are kept. */
@@ -18,7 +19,8 @@ export const keys = {
   drills: ['drills'] as const,
   drill: (id: string) => ['drills', id] as const,
   lessons: ['lessons'] as const,
-  past: ['lessons', 'past'] as const,
+  weeks: ['lessons', 'weeks'] as const,
+  week: (week: number) => ['lessons', 'week', week] as const,
   lesson: (id: string) => ['lessons', id] as const,
   blocks: (people: number) => ['lessons', 'blocks', people] as const,
   templates: ['lessons', 'templates'] as const,
@@ -39,6 +41,18 @@ export const drills = (archived: boolean) =>
   answer(api.GET('/api/drills', { params: { query: { archived } } }))
 export const diary = (back: number, ahead: number) =>
   answer(api.GET('/api/lessons', { params: { query: { back, ahead } } }))
+
+/** week reads the lessons of the week that lies so many weeks after this one. */
+export const week = (week: number) => answer(api.GET('/api/lessons/week', { params: { query: { week } } }))
+
+/** weeksQuery reads weeks with lessons one after the other, from this one on into the past or the future. */
+export const weeksQuery = (direction: 'earlier' | 'later') =>
+  createInfiniteQuery(() => ({
+    queryKey: [...keys.weeks, direction],
+    queryFn: ({ pageParam }: { pageParam: number }) => week(pageParam),
+    initialPageParam: 0,
+    getNextPageParam: (last: Week) => last[direction],
+  }))
 
 export const settingsQuery = () =>
   createQuery<Settings>(() => ({ queryKey: keys.settings, queryFn: () => answer(api.GET('/api/settings')) }))

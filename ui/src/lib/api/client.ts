@@ -62,7 +62,8 @@ export type Point = Schemas['CourtPoint']
 export type Court = Schemas['CourtCourt']
 export type Entry = Schemas['TallyEntry']
 export type Remark = Schemas['Remark']
-export type Past = Schemas['Past']
+export type LessonBrief = Schemas['LessonBrief']
+export type Week = Schemas['Week']
 export type Unreadable = Schemas['Unreadable']
 
 export const api = createClient<paths>({ baseUrl: '/' })

@@ -294,23 +294,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/past": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Lessons before today, the latest first */
-        get: operations["listPastLessons"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/preview": {
         parameters: {
             query?: never;
@@ -354,6 +337,23 @@ export interface paths {
         };
         /** The shapes of lessons */
         get: operations["listTemplates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lessons of a week, and which weeks have lessons before and after it */
+        get: operations["listWeek"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1163,7 +1163,7 @@ export interface components {
             remark: string;
         };
         Diary: {
-            lessons: components["schemas"]["Lesson"][];
+            lessons: components["schemas"]["LessonBrief"][];
             /** @description The day it is where Hodometer runs */
             today: string;
             /** @description Lessons of these days, or of no day, that cannot be shown */
@@ -2014,6 +2014,29 @@ export interface components {
             /** @description How much its minutes matter, 1 to 5; 0: what is usual for its kind */
             weight?: number;
         };
+        LessonBrief: {
+            balls: number;
+            /** @description Other lessons of the list at the same time, in words */
+            clashes: string[];
+            /** Format: date */
+            date: string;
+            id: string;
+            /** @description Length of the booking */
+            minutes: number;
+            /** @description Names of the students */
+            people: string[];
+            /**
+             * Format: double
+             * @description Length of all blocks, seconds
+             */
+            planned: number;
+            /** Format: int64 */
+            revision: number;
+            /** @description Hours:minutes */
+            start: string;
+            state: components["schemas"]["State"];
+            title: string;
+        };
         LessonBudget: {
             /** @description Balls fed to them, and hit in warm-ups with a rotation */
             balls: number;
@@ -2570,15 +2593,6 @@ export interface components {
             /** @description Beside the drill as a whole; empty: as usual */
             hard?: components["schemas"]["OddsHardness"];
         };
-        Past: {
-            lessons: components["schemas"]["Lesson"][];
-            /** @description There are earlier ones */
-            more: boolean;
-            /** @description The day it is where Hodometer runs */
-            today: string;
-            /** @description Lessons of these days, or of no day, that cannot be shown */
-            unreadable: components["schemas"]["Unreadable"][];
-        };
         Person: {
             /** @description Out of the lists */
             archived: boolean;
@@ -2992,6 +3006,19 @@ export interface components {
             strokes: components["schemas"]["FeedStroke"][];
             /** @description Transformations of a pattern */
             transformations: components["schemas"]["FeedTransformationKind"][];
+        };
+        Week: {
+            /** @description From Monday */
+            days: string[];
+            /** @description The nearest week before this one that has lessons; null where there is none */
+            earlier: null | number;
+            /** @description The nearest week after this one that has lessons */
+            later: null | number;
+            lessons: components["schemas"]["LessonBrief"][];
+            /** @description The day it is where Hodometer runs */
+            today: string;
+            /** @description Lessons of these days, or of no day, that cannot be shown */
+            unreadable: components["schemas"]["Unreadable"][];
         };
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
@@ -3590,37 +3617,6 @@ export interface operations {
             };
         };
     };
-    listPastLessons: {
-        parameters: {
-            query?: {
-                /** @description How many to leave out at the beginning */
-                skip?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Past"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     previewLesson: {
         parameters: {
             query?: never;
@@ -3701,6 +3697,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonTemplate"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listWeek: {
+        parameters: {
+            query?: {
+                /** @description Weeks after that of today; less than 0 for weeks before it */
+                week?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Week"];
                 };
             };
             default: {

@@ -1,29 +1,36 @@
 <script lang="ts">
-  import type { Lesson } from '../../lib/api/client'
+  import { createQuery } from '@tanstack/svelte-query'
+  import { answer, api, say, type LessonBrief } from '../../lib/api/client'
+  import { keys } from '../../lib/data'
   import { listed } from '../../lib/words'
   import Road from '../../road/Road.svelte'
 
   interface Props {
-    lesson: Lesson
+    brief: LessonBrief
   }
-  let { lesson }: Props = $props()
-  const document = $derived(lesson.document)
-  const open = $derived(`#/lessons/${lesson.id}`)
+  let { brief }: Props = $props()
+  const open = $derived(`#/lessons/${brief.id}`)
+  /** The plan comes after the list, lesson by lesson. */
+  const query = createQuery(() => ({
+    queryKey: keys.lesson(brief.id),
+    queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: brief.id } } })),
+  }))
+  const plan = $derived(query.data?.plan)
   const carry = $derived(
-    lesson.plan.metrics.filter((metric) => metric.name === 'Balls' || metric.name === 'Baskets'),
+    plan?.metrics.filter((metric) => metric.name === 'Balls' || metric.name === 'Baskets') ?? [],
   )
   /** What stands on court when the first drill begins. */
-  const firstDrill = $derived(lesson.plan.blocks.find((s) => s.comes.length > 0))
-  const signs = $derived(lesson.plan.findings.filter((finding) => finding.severity !== 'note').length)
+  const firstDrill = $derived(plan?.blocks.find((s) => s.comes.length > 0))
+  const signs = $derived(plan?.findings.filter((finding) => finding.severity !== 'note').length ?? 0)
 </script>
 
-<article class="sheet" aria-labelledby="lesson-{lesson.id}">
+<article class="sheet" aria-labelledby="lesson-{brief.id}">
   <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
-    <span class="drum-digits text-2xl">{document.start}</span>
-    <h3 id="lesson-{lesson.id}" class="text-lg font-semibold">
-      <a class="link-hover" href={open}>{document.title}</a>
+    <span class="drum-digits text-2xl">{brief.start}</span>
+    <h3 id="lesson-{brief.id}" class="text-lg font-semibold">
+      <a class="link-hover" href={open}>{brief.title}</a>
     </h3>
-    <span class="hint">{document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</span>
+    <span class="hint">{brief.minutes} min · {brief.people.join(', ')}</span>
     <span class="flex gap-3 sm:ml-auto">
       {#each carry as metric, i (i)}
         <span class="whitespace-nowrap"
@@ -33,22 +40,25 @@
       {/each}
     </span>
   </div>
-  {#each lesson.clashes as clash, i (i)}<p class="text-error text-sm">{clash}</p>{/each}
-  <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
-  {#if lesson.plan.carry.length}
+  {#each brief.clashes as clash, i (i)}<p class="text-error text-sm">{clash}</p>{/each}
+  <div class="road mt-2">
+    {#if plan}<Road {plan} height={86} />
+    {:else if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
+  </div>
+  {#if plan?.carry.length}
     <p class="mt-1 text-sm">
       <strong>Carry</strong>
-      {listed(lesson.plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
+      {listed(plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
           firstDrill.comes,
         )}{/if}.
     </p>
   {/if}
   <div class="mt-2 flex flex-wrap items-center gap-2">
-    {#if lesson.state === 'finished'}
+    {#if brief.state === 'finished'}
       <a class="btn btn-sm btn-primary" href="{open}/afterwards">Afterwards</a>
     {:else}
       <a class="btn btn-sm btn-primary" href="{open}/courtside"
-        >{lesson.state === 'begun' ? 'Back courtside' : 'Go courtside'}</a
+        >{brief.state === 'begun' ? 'Back courtside' : 'Go courtside'}</a
       >
     {/if}
     <a class="btn btn-sm" href={open}>Plan</a>
@@ -58,3 +68,10 @@
       >{/if}
   </div>
 </article>
+
+<style>
+  /* Nothing moves when the road comes. */
+  .road {
+    min-height: 86px;
+  }
+</style>

@@ -3,21 +3,17 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import { answer, api, isNew, Refusal, say } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { diary, keys, renew, students } from '../../lib/data'
+  import { keys, renew, students, week } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import { dayName } from '../../lib/words'
-  import Part from '../../lib/Part.svelte'
-  import UnreadableList from '../../lib/UnreadableList.svelte'
   import { keepUnsent, unsent } from '../../lib/unsent'
-  import LessonCard from './LessonCard.svelte'
+  import Coming from './Coming.svelte'
   import Past from './Past.svelte'
   import StudentPicker from './StudentPicker.svelte'
   import Week from './Week.svelte'
 
   const client = useQueryClient()
-  const query = createQuery(() => ({ queryKey: [...keys.lessons, 'all'], queryFn: () => diary(0, 366) }))
+  const query = createQuery(() => ({ queryKey: keys.week(0), queryFn: () => week(0) }))
   const people = createQuery(() => ({
     queryKey: [...keys.students, { withArchived: false }],
     queryFn: () => students(false),
@@ -135,19 +131,6 @@
   </form>
 {/if}
 
-<Async {query}>
-  {#snippet children(data)}
-    <div class="mt-5"><Week today={data.today} /></div>
-    <UnreadableList list={data.unreadable} />
-    <h2 class="mt-6 mb-2">Coming</h2>
-    <div class="flex flex-col gap-3">
-      {#each data.lessons as lesson (lesson.id)}
-        <p class="-mb-2 text-sm font-medium">{dayName(lesson.document.date, data.today)}</p>
-        <Part name={lesson.document.title}><LessonCard {lesson} /></Part>
-      {:else}
-        <p class="sheet">Nothing planned. Plan a lesson to see it as a road here.</p>
-      {/each}
-    </div>
-  {/snippet}
-</Async>
+<div class="mt-5"><Week /></div>
+<Coming />
 <Past />

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import type { Lesson, LessonDocument } from '../../lib/api/client'
+  import type { LessonBrief, LessonDocument } from '../../lib/api/client'
   import TextField from '../../lib/TextField.svelte'
 
   interface Props {
-    lesson: Lesson
+    lesson: LessonBrief
     onmove: (to: Pick<LessonDocument, 'date' | 'start'>) => void
     onclose: () => void
   }
@@ -12,9 +12,9 @@
   let dialog = $state<HTMLDialogElement>()
   // The dialog is made anew for every lesson that is moved.
   // svelte-ignore state_referenced_locally
-  let date = $state(lesson.document.date)
+  let date = $state(lesson.date)
   // svelte-ignore state_referenced_locally
-  let start = $state(lesson.document.start)
+  let start = $state(lesson.start)
 
   onMount(() => dialog?.showModal())
 
@@ -26,7 +26,7 @@
 
 <dialog bind:this={dialog} class="modal" {onclose} aria-labelledby="move-title">
   <div class="modal-box">
-    <h2 id="move-title">Move {lesson.document.title}</h2>
+    <h2 id="move-title">Move {lesson.title}</h2>
     <form onsubmit={move} novalidate>
       <div class="mt-2 grid grid-cols-2 gap-3">
         <TextField label="Day" type="date" value={date} onchange={(v) => (date = v)} />

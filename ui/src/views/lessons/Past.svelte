@@ -1,28 +1,30 @@
 <script lang="ts">
-  import { createInfiniteQuery } from '@tanstack/svelte-query'
-  import { answer, api, say, type Past } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
+  import { say } from '../../lib/api/client'
+  import { weeksQuery } from '../../lib/data'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
 
-  /** All lessons before today, the latest first, a page at a time. */
-  const query = createInfiniteQuery(() => ({
-    queryKey: keys.past,
-    queryFn: ({ pageParam: skip }) =>
-      answer(api.GET('/api/lessons/past', { params: { query: { skip } } })) as Promise<Past>,
-    initialPageParam: 0,
-    getNextPageParam: (last: Past, all: Past[]) =>
-      last.more
-        ? all.reduce((sum, page) => sum + page.lessons.length + page.unreadable.length, 0)
-        : undefined,
-  }))
-  const pages = $derived(query.data?.pages ?? [])
-  const lessons = $derived(pages.flatMap((page) => page.lessons))
+  /** All lessons before today, the latest first, week by week. */
+  const query = weeksQuery('earlier')
+  const weeks = $derived(query.data?.pages ?? [])
+  const lessons = $derived(
+    weeks.flatMap((week) => week.lessons.filter((lesson) => lesson.date < week.today).toReversed()),
+  )
+  /** Those of this week, and those of no day, are told with the lessons to come. */
+  const told = $derived(weeks[0]?.unreadable.map((each) => each.id) ?? [])
+  const unreadable = $derived(
+    weeks.flatMap((week) => week.unreadable).filter((each) => !told.includes(each.id)),
+  )
+
+  /** A week with little in it is followed by the next one that has something. */
+  $effect(() => {
+    if (lessons.length < 8 && query.hasNextPage && !query.isFetching) void query.fetchNextPage()
+  })
 </script>
 
 <h2 class="mt-6 mb-2">Past</h2>
 <Part name="The past lessons">
-  <UnreadableList list={pages.flatMap((page) => page.unreadable)} />
+  <UnreadableList list={unreadable} />
   <div class="overflow-x-auto">
     <table class="table">
       <thead
@@ -36,22 +38,20 @@
       <tbody>
         {#each lessons as lesson (lesson.id)}
           <tr>
-            <td class="whitespace-nowrap tabular-nums">{lesson.document.date} {lesson.document.start}</td>
-            <th scope="row"
-              ><a class="link link-hover" href="#/lessons/{lesson.id}">{lesson.document.title}</a></th
-            >
-            <td>{lesson.people.map((p) => p.name).join(', ')}</td>
-            <td class="text-right tabular-nums">{lesson.plan.balls}</td>
+            <td class="whitespace-nowrap tabular-nums">{lesson.date} {lesson.start}</td>
+            <th scope="row"><a class="link link-hover" href="#/lessons/{lesson.id}">{lesson.title}</a></th>
+            <td>{lesson.people.join(', ')}</td>
+            <td class="text-right tabular-nums">{lesson.balls}</td>
             <td class="text-right"
               ><a class="btn btn-sm" href="#/lessons/{lesson.id}/afterwards"
-                >Afterwards<span class="sr-only">
-                  of {lesson.document.title} on {lesson.document.date}</span
-                ></a
+                >Afterwards<span class="sr-only"> of {lesson.title} on {lesson.date}</span></a
               ></td
             >
           </tr>
         {:else}
-          <tr><td colspan="5">{query.isPending ? 'Loading…' : 'No past lessons.'}</td></tr>
+          <tr
+            ><td colspan="5">{query.isPending || query.hasNextPage ? 'Loading…' : 'No past lessons.'}</td></tr
+          >
         {/each}
       </tbody>
     </table>

@@ -1,28 +1,17 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { answer, api, over, type Lesson, type LessonDocument } from '../../lib/api/client'
+  import { answer, api, over, type LessonBrief, type LessonDocument } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
-  import { diary, keys, renew } from '../../lib/data'
+  import { keys, renew, week } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import MoveLesson from './MoveLesson.svelte'
-  import { daysBetween, later, weekOf } from './week'
 
-  interface Props {
-    today: string
-  }
-  let { today }: Props = $props()
   const client = useQueryClient()
   let ahead = $state(0)
-  let moving = $state.raw<Lesson | null>(null)
+  let moving = $state.raw<LessonBrief | null>(null)
   let target = $state('')
 
-  const days = $derived(weekOf(later(today, 7 * ahead)))
-  const back = $derived(Math.max(0, daysBetween(days[0] ?? today, today)))
-  const forth = $derived(Math.max(0, daysBetween(today, days[6] ?? today)))
-  const query = createQuery(() => ({
-    queryKey: [...keys.lessons, 'week', days[0]],
-    queryFn: () => diary(Math.min(366, back), Math.min(366, forth)),
-  }))
+  const query = createQuery(() => ({ queryKey: keys.week(ahead), queryFn: () => week(ahead) }))
   const name = (day: string) =>
     new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', {
       weekday: 'short',
@@ -31,37 +20,45 @@
     })
 
   /** move gives a lesson another day or hour; the way back is offered. */
-  async function move(lesson: Lesson, to: Pick<LessonDocument, 'date' | 'start'>) {
-    const { date, start } = lesson.document
+  async function move(
+    lesson: Pick<LessonBrief, 'id' | 'date' | 'start'>,
+    to: Pick<LessonDocument, 'date' | 'start'>,
+  ) {
+    const { date, start } = lesson
     moving = null
     if (date === to.date && start === to.start) return
     try {
+      const path = { id: lesson.id }
+      const { document, revision } = await answer(api.GET('/api/lessons/{id}', { params: { path } }))
       const kept = await answer(
         api.PUT('/api/lessons/{id}', {
-          params: { path: { id: lesson.id }, header: over(lesson.revision) },
-          body: { ...lesson.document, ...to },
+          params: { path, header: over(revision) },
+          body: { ...document, ...to },
         }),
       )
       await renew(client, keys.lessons)
       notices.done(
         `${kept.document.title} is on ${name(to.date)} at ${to.start}. ${kept.clashes.join(' ')}`.trim(),
-        { label: 'Undo', run: () => move(kept, { date, start }) },
+        { label: 'Undo', run: () => move({ id: kept.id, ...to }, { date, start }) },
       )
     } catch (error) {
       notices.wrong(error)
     }
   }
 
-  function drop(event: DragEvent, date: string, lessons: Lesson[]) {
+  function drop(event: DragEvent, date: string, lessons: LessonBrief[]) {
     event.preventDefault()
     target = ''
     const lesson = lessons.find((l) => l.id === event.dataTransfer?.getData('text/plain'))
-    if (lesson) void move(lesson, { date, start: lesson.document.start })
+    if (lesson) void move(lesson, { date, start: lesson.start })
   }
 </script>
 
 <div class="flex flex-wrap items-center gap-2">
-  <h2>Week of {name(days[0] ?? today)}</h2>
+  <h2>
+    Week{#if query.data}
+      of {name(query.data.days[0] ?? '')}{/if}
+  </h2>
   <div class="ml-auto flex gap-2">
     <button class="btn btn-sm" onclick={() => ahead--}>Week before</button>
     <button class="btn btn-sm" disabled={ahead === 0} onclick={() => (ahead = 0)}>This week</button>
@@ -71,38 +68,37 @@
 <Async {query}>
   {#snippet children(data)}
     <div class="week mt-2">
-      {#each days as day (day)}
-        {@const lessons = data.lessons.filter((l) => l.document.date === day)}
+      {#each data.days as day (day)}
+        {@const lessons = data.lessons.filter((l) => l.date === day)}
         <section
           class="day"
-          class:today={day === today}
+          class:today={day === data.today}
           class:over={target === day}
           aria-label={name(day)}
           ondragover={(event) => (event.preventDefault(), (target = day))}
           ondragleave={() => (target = '')}
           ondrop={(event) => drop(event, day, data.lessons)}
         >
-          <h3 class="text-sm font-semibold">{name(day)}{day === today ? ', today' : ''}</h3>
+          <h3 class="text-sm font-semibold">{name(day)}{day === data.today ? ', today' : ''}</h3>
           {#each lessons as lesson (lesson.id)}
             <div
               class="card"
               role="group"
-              aria-label="{lesson.document.start} {lesson.document.title}"
+              aria-label="{lesson.start} {lesson.title}"
               draggable={lesson.state === 'planned'}
               ondragstart={(event) => event.dataTransfer?.setData('text/plain', lesson.id)}
             >
               <a href="#/lessons/{lesson.id}" class="link-hover block">
-                <span class="drum-digits text-lg">{lesson.document.start}</span>
-                <span class="block leading-tight font-medium">{lesson.document.title}</span>
+                <span class="drum-digits text-lg">{lesson.start}</span>
+                <span class="block leading-tight font-medium">{lesson.title}</span>
               </a>
-              <span class="hint block text-sm">{lesson.document.minutes} min · {lesson.plan.balls} balls</span
-              >
+              <span class="hint block text-sm">{lesson.minutes} min · {lesson.balls} balls</span>
               {#each lesson.clashes as clash, i (i)}
                 <span class="text-error block text-sm">{clash}</span>
               {/each}
               {#if lesson.state === 'planned'}
                 <button class="btn btn-xs mt-1" onclick={() => (moving = lesson)}
-                  >Move<span class="sr-only"> {lesson.document.title}</span></button
+                  >Move<span class="sr-only"> {lesson.title}</span></button
                 >
               {/if}
             </div>

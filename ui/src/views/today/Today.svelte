@@ -13,14 +13,14 @@
 <h1>Today</h1>
 <Async {query}>
   {#snippet children(data)}
-    {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.document.date)])]}
+    {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.date)])]}
     <UnreadableList list={data.unreadable} />
     {#each days as day (day)}
-      {@const lessons = data.lessons.filter((l) => l.document.date === day)}
+      {@const lessons = data.lessons.filter((l) => l.date === day)}
       <h2 class="mt-5 mb-2">{dayName(day, data.today)}</h2>
       <div class="flex flex-col gap-3">
         {#each lessons as lesson (lesson.id)}
-          <Part name={lesson.document.title}><LessonCard {lesson} /></Part>
+          <Part name={lesson.title}><LessonCard brief={lesson} /></Part>
         {:else}
           <div class="sheet">
             <p>No lessons today.</p>

@@ -1,0 +1,158 @@
+package api
+
+import (
+	"context"
+	"time"
+
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/store"
+)
+
+// LessonBrief is what a list shows of a lesson.
+type LessonBrief struct {
+	ID       string   `json:"id"`
+	Revision int64    `json:"revision"`
+	State    State    `json:"state"`
+	Title    string   `json:"title"`
+	Date     string   `json:"date" format:"date"`
+	Start    string   `json:"start" description:"Hours:minutes"`
+	Minutes  int      `json:"minutes" description:"Length of the booking"`
+	People   []string `json:"people" description:"Names of the students"`
+	Clashes  []string `json:"clashes" description:"Other lessons of the list at the same time, in words"`
+	lesson.Glance
+}
+
+// Diary is the lessons of some days, in the order in which they are given.
+type Diary struct {
+	Today   string        `json:"today" description:"The day it is where Hodometer runs"`
+	Lessons []LessonBrief `json:"lessons"`
+
+	Unreadable []Unreadable `json:"unreadable" description:"Lessons of these days, or of no day, that cannot be shown"`
+}
+
+// Week is the lessons of one week.
+type Week struct {
+	Diary
+	Days    []string `json:"days" description:"From Monday"`
+	Earlier *int     `json:"earlier" description:"The nearest week before this one that has lessons; null where there is none"`
+	Later   *int     `json:"later" description:"The nearest week after this one that has lessons"`
+}
+
+// between is the parameter of a span of days.
+type between struct {
+	Ahead int `query:"ahead" description:"Days from today on; 0 for today only" minimum:"0" maximum:"366"`
+	Back  int `query:"back" description:"Days back from today" minimum:"0" maximum:"366"`
+}
+
+// mostWeeks is how far from today a week can lie: a hundred years.
+const mostWeeks = 5200
+
+// ofWeek is the parameter of something about a week.
+type ofWeek struct {
+	Week int `query:"week" description:"Weeks after that of today; less than 0 for weeks before it" minimum:"-5200" maximum:"5200"`
+}
+
+func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
+	var wrong invalid.Fields
+	const year = 366
+	if p.Ahead < 0 || p.Ahead > year {
+		wrong.Add("ahead", "between 0 and %d days", year)
+	}
+	if p.Back < 0 || p.Back > year {
+		wrong.Add("back", "between 0 and %d days", year)
+	}
+	if wrong.Err() != nil {
+		return Diary{}, wrong.Err()
+	}
+	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
+	return s.days(ctx, day(-p.Back), day(p.Ahead))
+}
+
+func (s *server) week(ctx context.Context, p ofWeek, _ None) (Week, error) {
+	if p.Week < -mostWeeks || p.Week > mostWeeks {
+		return Week{}, invalid.Fields{{Path: "week", Message: "within a hundred years"}}
+	}
+	days := lesson.Week(s.now(), p.Week)
+	first, last := days[0], days[len(days)-1]
+	diary, err := s.days(ctx, first, last)
+	if err != nil {
+		return Week{}, err
+	}
+	before, after, err := s.store.DaysAround(ctx, first, last)
+	if err != nil {
+		return Week{}, err
+	}
+	offset := func(day string) *int {
+		at, err := time.Parse(time.DateOnly, day)
+		if err != nil {
+			return nil // there is none
+		}
+		weeks := lesson.WeeksAfter(s.now(), at)
+		return &weeks
+	}
+	return Week{Diary: diary, Days: days, Earlier: offset(before), Later: offset(after)}, nil
+}
+
+// days lists the lessons from one day to another, both included, in a fixed number of queries.
+func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
+	records, broken, err := s.store.LessonsBetween(ctx, from, to)
+	if err != nil {
+		return Diary{}, err
+	}
+	documents, ids := make([]lesson.Document, len(records)), make([]string, len(records))
+	for i, record := range records {
+		documents[i], ids[i] = record.Document, record.ID
+	}
+	inputs, err := s.gather(ctx, documents...)
+	if err != nil {
+		return Diary{}, err
+	}
+	begun, err := s.store.Begun(ctx, ids)
+	if err != nil {
+		return Diary{}, err
+	}
+	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []LessonBrief{}, Unreadable: asUnreadable(StoredLesson, broken)}
+	all := slots(records)
+	for i, record := range records {
+		d := record.Document
+		if err := d.Check(); err != nil {
+			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: record.ID, Name: d.Title, Why: why(err)})
+			continue
+		}
+		finished, started := begun[record.ID]
+		diary.Lessons = append(diary.Lessons, LessonBrief{
+			ID: record.ID, Revision: record.Revision, State: stateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
+			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: all[i].Clashes(all, names(inputs[i])), Glance: d.Glance(inputs[i]),
+		})
+	}
+	return diary, nil
+}
+
+func namesOf(in lesson.Inputs) []string {
+	list := make([]string, len(in.People))
+	for i, p := range in.People {
+		list[i] = p.Profile.Name
+	}
+	return list
+}
+
+// stateOf is how far a lesson has come.
+func stateOf(begun, finished bool) State {
+	switch {
+	case finished:
+		return Finished
+	case begun:
+		return Begun
+	}
+	return Planned
+}
+
+// slots are when lessons are given.
+func slots(records []store.Record[lesson.Document]) []lesson.Slot {
+	list := make([]lesson.Slot, len(records))
+	for i, record := range records {
+		list[i] = lesson.SlotOf(record.ID, record.Document)
+	}
+	return list
+}

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import { say } from '../../lib/api/client'
+  import { weeksQuery } from '../../lib/data'
+  import Part from '../../lib/Part.svelte'
+  import UnreadableList from '../../lib/UnreadableList.svelte'
+  import { dayName } from '../../lib/words'
+  import LessonCard from './LessonCard.svelte'
+
+  /** The lessons from today on, week by week. */
+  const query = weeksQuery('later')
+  const weeks = $derived(query.data?.pages ?? [])
+  const lessons = $derived(
+    weeks.flatMap((week) =>
+      week.lessons
+        .filter((lesson) => lesson.date >= week.today)
+        .map((lesson) => ({ lesson, today: week.today })),
+    ),
+  )
+  /** Those of no day are in every week. */
+  const unreadable = $derived([
+    ...new Map(weeks.flatMap((week) => week.unreadable).map((each) => [each.id, each])).values(),
+  ])
+
+  /** A week with little in it is followed by the next one that has something. */
+  $effect(() => {
+    if (lessons.length < 3 && query.hasNextPage && !query.isFetching) void query.fetchNextPage()
+  })
+</script>
+
+<h2 class="mt-6 mb-2">Coming</h2>
+<Part name="The lessons to come">
+  <UnreadableList list={unreadable} />
+  <div class="flex flex-col gap-3">
+    {#each lessons as { lesson, today } (lesson.id)}
+      <p class="-mb-2 text-sm font-medium">{dayName(lesson.date, today)}</p>
+      <Part name={lesson.title}><LessonCard brief={lesson} /></Part>
+    {:else}
+      <p class="sheet">
+        {query.isPending || query.hasNextPage
+          ? 'Loading…'
+          : 'Nothing planned. Plan a lesson to see it as a road here.'}
+      </p>
+    {/each}
+  </div>
+  {#if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
+  {#if query.hasNextPage}
+    <button
+      class="btn btn-sm mt-2"
+      disabled={query.isFetchingNextPage}
+      onclick={() => void query.fetchNextPage()}>Later lessons</button
+    >
+  {/if}
+</Part>
