@@ -18,8 +18,8 @@ import (
 var ErrRealData = errors.New("this file holds real data, and the demo does not touch it; name another one with --data")
 
 // Open opens the demo in a file. A file that is not there is made, with its lessons around the day of
-// now; one that a demo made earlier is opened as it was left.
-func Open(ctx context.Context, path string, now time.Time) (*store.Store, error) {
+// now, and with so many years of a busy coach before them; one that a demo made earlier is opened as it was left.
+func Open(ctx context.Context, path string, now time.Time, years int) (*store.Store, error) {
 	_, err := os.Stat(path)
 	switch {
 	case err == nil:
@@ -34,14 +34,14 @@ func Open(ctx context.Context, path string, now time.Time) (*store.Store, error)
 	case !errors.Is(err, fs.ErrNotExist):
 		return nil, err
 	}
-	if err := build(ctx, path, now); err != nil {
+	if err := build(ctx, path, now, years); err != nil {
 		return nil, fmt.Errorf("make the demo: %w", err)
 	}
 	return store.Open(ctx, path)
 }
 
 // build makes the file beside its place and moves it there whole, so that no half demo is ever found.
-func build(ctx context.Context, path string, now time.Time) error {
+func build(ctx context.Context, path string, now time.Time, years int) error {
 	folder, err := os.MkdirTemp(filepath.Dir(path), ".demo-")
 	if err != nil {
 		return err
@@ -52,7 +52,8 @@ func build(ctx context.Context, path string, now time.Time) error {
 	if err != nil {
 		return err
 	}
-	err = errors.Join(fill(ctx, stored, now), stored.MarkDemo(ctx), stored.Close())
+	// A file that is cut off half-way is thrown away.
+	err = errors.Join(stored.Hasten(ctx), fill(ctx, stored, now, years), stored.MarkDemo(ctx), stored.Close())
 	if err != nil {
 		return err
 	}

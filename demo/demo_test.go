@@ -16,7 +16,7 @@ var now = time.Date(2026, 3, 10, 9, 0, 0, 0, time.UTC)
 
 func TestDemoHoldsAClub(t *testing.T) {
 	path, ctx := filepath.Join(t.TempDir(), "demo.db"), t.Context()
-	s, err := demo.Open(ctx, path, now)
+	s, err := demo.Open(ctx, path, now, 0)
 	require.NoError(t, err)
 	students, err := s.Students.List(ctx, false)
 	require.NoError(t, err)
@@ -51,7 +51,7 @@ func TestDemoHoldsAClub(t *testing.T) {
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
 
-	again, err := demo.Open(ctx, path, now.AddDate(0, 0, 1))
+	again, err := demo.Open(ctx, path, now.AddDate(0, 0, 1), 0)
 	require.NoError(t, err)
 	stored, err := again.Students.Get(ctx, students[0].ID)
 	require.NoError(t, err)
@@ -66,6 +66,27 @@ func TestDemoDoesNotTouchRealData(t *testing.T) {
 	_, err = s.Students.Create(t.Context(), "a", student.Profile{Name: "Ada"})
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
-	_, err = demo.Open(t.Context(), path, now)
+	_, err = demo.Open(t.Context(), path, now, 0)
 	require.ErrorIs(t, err, demo.ErrRealData)
+}
+
+func TestYearsOfABusyCoach(t *testing.T) {
+	now, ctx := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC), t.Context()
+	s, err := demo.Open(ctx, filepath.Join(t.TempDir(), "busy.db"), now, 1)
+	require.NoError(t, err)
+	defer func() { require.NoError(t, s.Close()) }()
+	lessons, broken, err := s.LessonsBetween(ctx, "2025-03-10", "2026-02-01")
+	require.NoError(t, err)
+	require.Empty(t, broken)
+	require.Greater(t, len(lessons), 900, "twenty a week")
+	for _, l := range lessons {
+		require.NoError(t, l.Document.Check())
+		attempts, err := s.AttemptsOfLesson(ctx, l.ID)
+		require.NoError(t, err)
+		require.NotEmpty(t, attempts)
+		for _, a := range attempts {
+			require.Equal(t, 23, a.Balls)
+			require.Contains(t, l.Document.Students, a.Student)
+		}
+	}
 }

@@ -24,7 +24,7 @@ type filler struct {
 	ids    int
 }
 
-func fill(ctx context.Context, stored *store.Store, now time.Time) error {
+func fill(ctx context.Context, stored *store.Store, now time.Time, years int) error {
 	f := &filler{store: stored, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
 	students := make([]string, len(people()))
 	for i, profile := range people() {
@@ -43,7 +43,7 @@ func fill(ctx context.Context, stored *store.Store, now time.Time) error {
 			}
 		}
 	}
-	return nil
+	return f.years(ctx, years)
 }
 
 // id returns the next identifier: a UUIDv7 of an instant long ago, counting up.

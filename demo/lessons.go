@@ -1,6 +1,8 @@
 package demo
 
 import (
+	"sync"
+
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
@@ -23,7 +25,7 @@ func timetable() []series {
 			title: "Noor and Teo", start: "16:00", minutes: 60, students: []int{noor, teo},
 			past: []int{-21, -18, -14, -11, -7, -4}, next: []int{0, 3},
 			blocks: []lesson.Block{
-				body(8), volleys(10), simulate("Coin in the Corner", 0, 9), water(4), simulate("Last Stretch", 1, 12), twice(simulate("Both Verges", 3, 11)), talk(4),
+				body(8), volleys(10), drillBlock("Coin in the Corner", 0, 9), water(4), drillBlock("Last Stretch", 1, 12), twice(drillBlock("Both Verges", 3, 11)), talk(4),
 			},
 			rates:   map[int][]float64{noor: {0.86, 0.64, 0.6}, teo: {0.71, 0.58, 0.74}},
 			remarks: []string{"Good first session back", "Windy; aimed lower", "Feet slower in the last ten minutes", "Asked for more points", "Much better spacing", "Ready for more"},
@@ -31,28 +33,28 @@ func timetable() []series {
 		{
 			title: "Ines and Bram", start: "16:30", minutes: 45, students: []int{ines, bram},
 			past: []int{-20, -13, -6}, next: []int{1},
-			blocks:  []lesson.Block{body(7), volleys(6), simulate("Both Verges", 3, 11), water(4), simulate("Coin in the Corner", 0, 9), talk(4)},
+			blocks:  []lesson.Block{body(7), volleys(6), drillBlock("Both Verges", 3, 11), water(4), drillBlock("Coin in the Corner", 0, 9), talk(4)},
 			rates:   map[int][]float64{ines: {0.52, 0.34}, bram: {0.47, 0.4}},
 			remarks: []string{"Two bounces today, one next week", "Laughing all the way through", "Watches the ball onto the strings now"},
 		},
 		{
 			title: "Priya", start: "18:30", minutes: 60, students: []int{priya},
 			past: []int{-19, -12, -5}, next: []int{1},
-			blocks:  []lesson.Block{body(8), volleys(8), simulate("In, Up and Over", 2, 7), water(4), simulate("Last Stretch", 1, 12), simulate("Coin in the Corner", 0, 10), talk(5)},
+			blocks:  []lesson.Block{body(8), volleys(8), drillBlock("In, Up and Over", 2, 7), water(4), drillBlock("Last Stretch", 1, 12), drillBlock("Coin in the Corner", 0, 10), talk(5)},
 			rates:   map[int][]float64{priya: {0.36, 0.61, 0.58}},
 			remarks: []string{"Elbow fine today", "Overheads still a worry", "Shorter swing on the volley helped"},
 		},
 		{
 			title: "Oskar and Lotte", start: "10:00", minutes: 60, students: []int{oskar, lotte},
 			past: []int{-17, -10, -3}, next: []int{0},
-			blocks:  []lesson.Block{body(10), volleys(10), simulate("Soft Landing", 5, 9), water(6), simulate("Soft Landing, longer", 5, 15), talk(5)},
+			blocks:  []lesson.Block{body(10), volleys(10), drillBlock("Soft Landing", 5, 9), water(6), drillBlock("Soft Landing, longer", 5, 15), talk(5)},
 			rates:   map[int][]float64{oskar: {0.88, 0.84}, lotte: {0.7, 0.72}},
 			remarks: []string{"Knee strapped, no trouble", "Long dinking rallies", "Wants to play for points"},
 		},
 		{
 			title: "Kwame and Suki", start: "18:00", minutes: 60, students: []int{kwame, suki},
 			past: []int{-16, -9, -2}, next: []int{0, 7},
-			blocks:  []lesson.Block{body(10), volleys(8), simulate("Three-Corner Round", 4, 12), water(5), simulate("Three-Corner Round, again", 4, 12), talk(5)},
+			blocks:  []lesson.Block{body(10), volleys(8), drillBlock("Three-Corner Round", 4, 12), water(5), drillBlock("Three-Corner Round, again", 4, 12), talk(5)},
 			rates:   map[int][]float64{kwame: {0.82, 0.8}, suki: {0.56, 0.6}},
 			remarks: []string{"Recovery a step late", "Suki clears deeper from the left", "Good length all evening"},
 		},
@@ -60,7 +62,7 @@ func timetable() []series {
 			title: "The afternoon six", start: "14:15", minutes: 75, students: []int{noor, ines, bram, wren, callum, ottilie},
 			next: []int{0, 7},
 			blocks: []lesson.Block{
-				body(8), volleys(8), line(simulate("Two and Away", 10, 12)), water(4), simulate("Coin in the Corner", 0, 14), netGame(18), talk(4),
+				body(8), volleys(8), line(drillBlock("Two and Away", 10, 12)), water(4), drillBlock("Coin in the Corner", 0, 14), netGame(18), talk(4),
 			},
 		},
 	}
@@ -81,8 +83,11 @@ func volleys(minutes float64) lesson.Block {
 	}
 }
 
-func simulate(title string, built int, minutes float64) lesson.Block {
-	d := drill.Library()[built]
+// library is read only, and once.
+var library = sync.OnceValue(drill.Library)
+
+func drillBlock(title string, built int, minutes float64) lesson.Block {
+	d := library()[built]
 	return lesson.Block{Kind: lesson.Drill, Title: title, Minutes: minutes, Effort: d.Document.Effort, Drill: d.ID, Calls: []lesson.Call{}}
 }
 

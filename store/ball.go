@@ -28,13 +28,8 @@ func millimetres(metres float64) int64 { return int64(math.Round(1000 * metres))
 
 func metres(millimetres int64) float64 { return float64(millimetres) / 1000 }
 
-// addBalls stores the balls of a run that are not there yet.
-func addBalls(ctx context.Context, tx *sql.Tx, run, began int64, entries []tally.Entry) error {
-	insert, err := tx.PrepareContext(ctx, `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`)
-	if err != nil {
-		return err
-	}
-	defer func() { _ = insert.Close() }()
+// balls stores the balls of a run that are not there yet.
+func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally.Entry) error {
 	for _, e := range entries {
 		var choice, made, of, x, y, zone any
 		if i := slices.Index(ballChoices, e.Choice); i >= 0 {
@@ -47,12 +42,14 @@ func addBalls(ctx context.Context, tx *sql.Tx, run, began int64, entries []tally
 			x, y = millimetres(e.Landing.X), millimetres(e.Landing.Y)
 		}
 		if e.Zone != nil {
-			if zone, err = zoneKey(ctx, tx, *e.Zone); err != nil {
+			key, err := zoneKey(ctx, w.tx, *e.Zone)
+			if err != nil {
 				return err
 			}
+			zone = key
 		}
 		at := e.At.UnixMilli() - began
-		if _, err := insert.ExecContext(ctx, run*ballsOfRun+int64(e.Seq), at, slices.Index(ballKinds, e.Kind), choice, made, of, x, y, zone); err != nil {
+		if _, err := w.ball.ExecContext(ctx, run*ballsOfRun+int64(e.Seq), at, slices.Index(ballKinds, e.Kind), choice, made, of, x, y, zone); err != nil {
 			return err
 		}
 	}

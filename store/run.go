@@ -18,46 +18,106 @@ type Run struct {
 	Taps []tally.Entry // in order
 }
 
-// AddTaps stores taps of a run, making the run and its attempt where they are new, and brings the attempt's summary up
-// to date. A tap that is there already is passed over, so that a device may send everything again until it is
-// answered. It fails with ErrTaken where the run belongs to another student, block or lesson.
-func (s *Store) AddTaps(ctx context.Context, run Run) error {
-	goal, err := json.Marshal(run.Goal)
-	if err != nil {
-		return err
-	}
-	aim, err := writePlace(run.Aim)
-	if err != nil {
-		return err
-	}
+// AddTaps stores taps of runs, making the runs and their attempts where they are new, and brings the attempts' summaries
+// up to date: all of them, or none. A tap that is there already is passed over, so that a device may send everything
+// again until it is answered. It fails with ErrTaken where a run belongs to another student, block or lesson.
+func (s *Store) AddTaps(ctx context.Context, runs ...Run) error {
 	return s.in(ctx, func(tx *sql.Tx) error {
-		var attempt, key, began int64
-		same := true
-		err := tx.QueryRowContext(ctx, `SELECT (lesson, block, student) = (?, ?, ?) FROM run JOIN attempt ON attempt.key = run.attempt WHERE run.id = ?`,
-			run.Lesson, run.Block, run.Student, run.ID).Scan(&same)
-		if err != nil && !errors.Is(err, sql.ErrNoRows) {
-			return err
-		}
-		if !same {
-			return fmt.Errorf("run %s: %w", run.ID, ErrTaken)
-		}
-		err = tx.QueryRowContext(ctx, `INSERT INTO attempt (lesson, block, student, drill, name, stroke, rung, goal, aim, at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (lesson, block, student) DO UPDATE SET at = min(at, excluded.at) RETURNING key`,
-			run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), aim, run.At.UnixMilli()).Scan(&attempt)
+		w, err := newTapWriter(ctx, tx)
 		if err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, "INSERT INTO run (id, attempt, at) VALUES (?, ?, ?) ON CONFLICT DO NOTHING", run.ID, attempt, run.At.UnixMilli()); err != nil {
-			return err
+		defer w.close()
+		for _, run := range runs {
+			if err := w.add(ctx, run); err != nil {
+				return err
+			}
 		}
-		if err := tx.QueryRowContext(ctx, "SELECT key, at FROM run WHERE id = ?", run.ID).Scan(&key, &began); err != nil {
-			return err
-		}
-		if err := addBalls(ctx, tx, key, began, run.Taps); err != nil {
-			return err
-		}
-		return summarise(ctx, tx, attempt)
+		return nil
 	})
+}
+
+// tapWriter writes runs in one transaction.
+type tapWriter struct {
+	tx                           *sql.Tx
+	owner, known, attempt, entry *sql.Stmt
+	ball                         *sql.Stmt
+}
+
+func newTapWriter(ctx context.Context, tx *sql.Tx) (*tapWriter, error) {
+	w := &tapWriter{tx: tx}
+	for statement, text := range map[**sql.Stmt]string{
+		&w.owner: `SELECT run.key, run.at, attempt.key, (lesson, block, student) = (?, ?, ?) FROM run JOIN attempt ON attempt.key = run.attempt WHERE run.id = ?`,
+		&w.known: `SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ?`,
+		&w.attempt: `INSERT INTO attempt (lesson, block, student, drill, name, stroke, rung, goal, aim, at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING key`,
+		&w.entry: `INSERT INTO run (id, attempt, at) VALUES (?, ?, ?) RETURNING key`,
+		&w.ball:  `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
+	} {
+		prepared, err := tx.PrepareContext(ctx, text)
+		if err != nil {
+			w.close()
+			return nil, err
+		}
+		*statement = prepared
+	}
+	return w, nil
+}
+
+func (w *tapWriter) close() {
+	for _, statement := range []*sql.Stmt{w.owner, w.known, w.attempt, w.entry, w.ball} {
+		if statement != nil {
+			_ = statement.Close() // the transaction closes it too
+		}
+	}
+}
+
+func (w *tapWriter) add(ctx context.Context, run Run) error {
+	var key, attempt int64
+	began, same, isNew := run.At.UnixMilli(), true, false
+	err := w.owner.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.ID).Scan(&key, &began, &attempt, &same)
+	switch {
+	case errors.Is(err, sql.ErrNoRows):
+		if attempt, isNew, err = w.attemptOf(ctx, run); err != nil {
+			return err
+		}
+		if err := w.entry.QueryRowContext(ctx, run.ID, attempt, began).Scan(&key); err != nil {
+			return err
+		}
+	case err != nil:
+		return err
+	case !same:
+		return fmt.Errorf("run %s: %w", run.ID, ErrTaken)
+	}
+	if err := w.balls(ctx, key, began, run.Taps); err != nil {
+		return err
+	}
+	if isNew {
+		return writeSummary(ctx, w.tx, attempt, tally.Summarise(run.Taps))
+	}
+	return summarise(ctx, w.tx, attempt)
+}
+
+// attemptOf finds the attempt that a new run counts for, or makes it. It began with the earliest of its runs.
+func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bool, err error) {
+	err = w.known.QueryRowContext(ctx, run.Lesson, run.Block, run.Student).Scan(&key)
+	if err == nil {
+		_, err = w.tx.ExecContext(ctx, "UPDATE attempt SET at = min(at, ?) WHERE key = ?", run.At.UnixMilli(), key)
+		return key, false, err
+	}
+	if !errors.Is(err, sql.ErrNoRows) {
+		return 0, false, err
+	}
+	goal, err := json.Marshal(run.Goal)
+	if err != nil {
+		return 0, false, err
+	}
+	aim, err := writePlace(run.Aim)
+	if err != nil {
+		return 0, false, err
+	}
+	err = w.attempt.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), aim, run.At.UnixMilli()).Scan(&key)
+	return key, true, err
 }
 
 // writePlace writes a place of the court as JSON, and none as null.

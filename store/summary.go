@@ -52,7 +52,10 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	for i, run := range runs {
 		devices[i] = run.entries
 	}
-	sum := tally.Summarise(devices...)
+	return writeSummary(ctx, tx, attempt, tally.Summarise(devices...))
+}
+
+func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, sum tally.Summary) error {
 	var zones sql.NullString
 	if len(sum.Zones) > 0 {
 		text, err := json.Marshal(sum.Zones)
@@ -65,7 +68,7 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?
+	_, err := tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?
 		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, attempt)
 	return err
 }

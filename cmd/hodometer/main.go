@@ -13,6 +13,7 @@ import (
 	"syscall"
 
 	"hodometer/api"
+	"hodometer/demo"
 )
 
 const usage = `Hodometer plans, runs and follows up lessons in racket sports.
@@ -30,6 +31,9 @@ Options of serve and demo:
   --allow-network    let --addr be one that other machines can reach; there is no password yet
   --host NAME        answer under this name too; may be given several times
   --now TIME         let the clock begin at 2006-01-02T15:04:05 instead of the time it is
+
+Option of demo:
+  --years N          with so many years of a busy coach before today, in a file of their own (takes a minute for 20)
 `
 
 func main() {
@@ -58,6 +62,10 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		data := flags.String("data", "", "file to keep everything in")
 		network := flags.Bool("allow-network", false, "listen on an address that other machines can reach")
 		start := flags.String("now", "", "when the clock begins")
+		years := 0
+		if command == "demo" {
+			flags.IntVar(&years, "years", 0, "years of a busy coach before today")
+		}
 		var hosts []string
 		flags.Func("host", "answer under this name too", func(name string) error {
 			hosts = append(hosts, name)
@@ -66,13 +74,16 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		if err := flags.Parse(args); err != nil {
 			return err
 		}
+		if years < 0 || years > demo.MaxYears {
+			return fmt.Errorf("--years is between 0 and %d", demo.MaxYears)
+		}
 		now, err := clock(*start)
 		if err != nil {
 			return err
 		}
 		log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
 		return serve(ctx, service{
-			addr: *addr, data: *data, demo: command == "demo", network: *network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
+			addr: *addr, data: *data, demo: command == "demo", years: years, network: *network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
 		})
 	case "openapi":
 		document, err := api.OpenAPI()

@@ -25,6 +25,7 @@ type service struct {
 	addr    string
 	data    string // empty for the usual file
 	demo    bool
+	years   int      // of a demo, before today
 	network bool     // the address may be one that other machines can reach
 	hosts   []string // names to answer under, besides the addresses
 	now     func() time.Time
@@ -138,7 +139,11 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		if s.demo {
 			// A file for each day, so that its lessons are today and tomorrow and nothing played with
 			// yesterday is lost.
-			path = filepath.Join(folder, "demo-"+s.now().Format(time.DateOnly)+".db")
+			name := "demo-" + s.now().Format(time.DateOnly)
+			if s.years > 0 {
+				name += fmt.Sprintf("-%d-years", s.years)
+			}
+			path = filepath.Join(folder, name+".db")
 		}
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
@@ -148,7 +153,7 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		stored, err := store.Open(ctx, path)
 		return stored, path, err
 	}
-	stored, err := demo.Open(ctx, path, s.now())
+	stored, err := demo.Open(ctx, path, s.now(), s.years)
 	return stored, path, err
 }
 

@@ -67,9 +67,14 @@ var library = sync.OnceValue(func() []Stored {
 	}
 })
 
-// Library returns the built-in drills. The list is the caller's own; the documents share their lists, which nobody may
-// change: an edit works on a copy.
-func Library() []Stored { return slices.Clone(library()) }
+// Library returns the built-in drills, to be changed as the caller likes.
+func Library() []Stored {
+	list := slices.Clone(library())
+	for i := range list {
+		list[i].Document = list[i].Document.clone()
+	}
+	return list
+}
 
 // BuiltIn returns a drill of the library; false where there is none of that identifier.
 func BuiltIn(id string) (Document, bool) {
@@ -78,7 +83,7 @@ func BuiltIn(id string) (Document, bool) {
 	if i < 0 {
 		return Document{}, false
 	}
-	return list[i].Document, true
+	return list[i].Document.clone(), true
 }
 
 func at(kind PlaceKind, mark court.Mark) Place { return Place{Kind: kind, Mark: mark} }

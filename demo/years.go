@@ -1,0 +1,150 @@
+package demo
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+	"hodometer/core/tally"
+	"hodometer/store"
+)
+
+// MaxYears is how many years a demo can go back.
+const MaxYears = 40
+
+// A busy coach's year: a club of five hundred in twenty years, of whom twelve come all the time.
+const (
+	regulars      = 12
+	newcomers     = 25 // students who begin in a year
+	stayingYears  = 3  // how long they stay
+	lessonsOfWeek = 19 // beside that of the regulars
+	weeksOfYear   = 52
+	ballsOfRun    = 23 // of one student on one drill
+)
+
+// years fills in what a busy coach did in the years before the demo: each week a lesson of the regulars, and lessons of
+// one to three students who stay for some years.
+func (f *filler) years(ctx context.Context, years int) error {
+	group, err := f.students(ctx, regulars, "Regular")
+	if err != nil {
+		return err
+	}
+	var cohorts [][]string
+	for year := years; year >= 1; year-- {
+		cohort, err := f.students(ctx, newcomers, fmt.Sprint("of ", f.now.Year()-year))
+		if err != nil {
+			return err
+		}
+		cohorts = append(cohorts, cohort)
+		var there []string
+		for _, each := range cohorts[max(0, len(cohorts)-stayingYears):] {
+			there = append(there, each...)
+		}
+		for week := range weeksOfYear {
+			first := f.now.AddDate(-year, 0, 7*week)
+			if err := ctx.Err(); err != nil {
+				return err
+			}
+			if err := f.past(ctx, "The twelve", first.AddDate(0, 0, 3), 18, group, 1); err != nil {
+				return err
+			}
+			for n := range lessonsOfWeek {
+				who := f.some(there, 1+n%3)
+				if err := f.past(ctx, fmt.Sprintf("Lesson %d of the week", n+1), first.AddDate(0, 0, n%6), 9+n/2, who, 2); err != nil {
+					return err
+				}
+			}
+		}
+	}
+	return nil
+}
+
+// students adds invented students.
+func (f *filler) students(ctx context.Context, count int, family string) ([]string, error) {
+	given := []string{"Alba", "Birk", "Cora", "Dag", "Effie", "Finn", "Greta", "Hugo", "Isla", "Jory", "Kaya", "Lars", "Mina", "Ned", "Orla", "Piet", "Quinn", "Rosa", "Sten", "Thea", "Una", "Vito", "Willa", "Yara", "Zeno"}
+	hands := []student.Hand{student.RightHand, student.RightHand, student.RightHand, student.LeftHand}
+	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}
+	ids := make([]string, count)
+	for i := range ids {
+		ids[i] = f.id()
+		profile := student.Profile{
+			Name: given[i%len(given)] + " " + family, Age: student.Adult, Hand: hands[i%len(hands)], Backhand: student.TwoHanded,
+			Sport: court.Tennis, Level: levels[i%len(levels)], Objective: "Playing well for a long time",
+		}
+		if err := profile.Check(); err != nil {
+			return nil, err
+		}
+		if _, err := f.store.Students.Create(ctx, ids[i], profile); err != nil {
+			return nil, err
+		}
+	}
+	return ids, nil
+}
+
+// some draws a few different ones of a list.
+func (f *filler) some(list []string, count int) []string {
+	start, drawn := f.dice.IntN(len(list)), []string{}
+	for i := range min(count, len(list)) {
+		drawn = append(drawn, list[(start+7*i)%len(list)])
+	}
+	return drawn
+}
+
+// past adds a lesson that was given, with what everybody did on its drills.
+func (f *filler) past(ctx context.Context, title string, day time.Time, hour int, who []string, drills int) error {
+	names := []string{"Coin in the Corner", "Last Stretch", "In, Up and Over", "Both Verges"}
+	blocks := []lesson.Block{body(8), volleys(8)}
+	for i := range drills {
+		built := (f.ids + i) % len(names)
+		blocks = append(blocks, drillBlock(names[built], built, 12), water(4))
+	}
+	d := lesson.Document{
+		FormatVersion: lesson.FormatVersion, Title: title, Date: day.Format(time.DateOnly), Start: fmt.Sprintf("%02d:00", hour), Minutes: 60,
+		Students: who, Blocks: append(blocks, talk(4)),
+	}
+	for i := range d.Blocks {
+		d.Blocks[i].ID = f.id()
+	}
+	if err := d.Check(); err != nil {
+		return err
+	}
+	id := f.id()
+	if _, err := f.store.Lessons.Create(ctx, id, d); err != nil {
+		return err
+	}
+	begins := time.Date(day.Year(), day.Month(), day.Day(), hour, 0, 0, 0, f.now.Location())
+	if err := f.store.SetClock(ctx, id, lesson.Clock{Anchor: begins.Add(time.Hour), Second: 3600}, true); err != nil {
+		return err
+	}
+	var runs []store.Run
+	for _, student := range who {
+		for _, block := range d.Blocks {
+			if block.Kind == lesson.Drill {
+				runs = append(runs, f.counted(id, block, student, begins.Add(16*time.Minute)))
+			}
+		}
+	}
+	return f.store.AddTaps(ctx, runs...)
+}
+
+// counted is a run that was counted ball by ball.
+func (f *filler) counted(lessonID string, block lesson.Block, studentID string, at time.Time) store.Run {
+	i := slices.IndexFunc(library(), func(s drill.Stored) bool { return s.ID == block.Drill })
+	d := &library()[i].Document
+	run := store.Run{ID: f.id(), Taps: make([]tally.Entry, ballsOfRun), Attempt: store.Attempt{
+		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
+	}}
+	for i := range run.Taps {
+		kind := tally.Made
+		if f.dice.Float64() > 0.62 {
+			kind = tally.Missed
+		}
+		run.Taps[i] = tally.Entry{Seq: i, Kind: kind, At: at.Add(time.Duration(i) * 3217 * time.Millisecond)}
+	}
+	return run
+}
