@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"slices"
+	"sync"
 	"time"
 
 	"hodometer/core/court"
@@ -61,44 +62,61 @@ func addZones(list []odds.Zone, a store.Attempt) []odds.Zone {
 	return list
 }
 
-// rates are what the people of a lesson make of its drills: by drill, then by student. They are read in one query.
+// rates are what the people of a lesson make of its drills: by drill, then by student.
 func (s *server) rates(ctx context.Context, in lesson.Inputs) (map[string]map[string]odds.Rate, error) {
-	var drills, students []string
-	var strokes []feed.Stroke
-	for id, d := range in.Drills {
-		drills = append(drills, id)
-		if !slices.Contains(strokes, d.Stroke) {
-			strokes = append(strokes, d.Stroke)
-		}
-	}
-	slices.Sort(drills)
-	for _, person := range in.People {
-		students = append(students, person.ID)
-	}
-	rates := make(map[string]map[string]odds.Rate, len(drills))
-	if len(drills) == 0 {
+	rates := make(map[string]map[string]odds.Rate, len(in.Drills))
+	if len(in.Drills) == 0 {
 		return rates, nil
 	}
-	rows, err := s.store.Practised(ctx, students, drills, strokes)
+	students := make([]string, len(in.People))
+	for i, person := range in.People {
+		students[i] = person.ID
+	}
+	rows, err := s.practice.of(ctx, s.store, students)
 	if err != nil {
 		return nil, err
 	}
 	now := s.now()
-	for i, id := range drills {
-		rates[id] = map[string]odds.Rate{}
-		for j, person := range in.People {
-			var own, related []odds.Practised
-			for _, row := range rows {
-				switch did := practised(now, row.At, row.Count); {
-				case row.Student != j:
-				case row.Drill == i:
-					own = append(own, did)
-				case row.Stroke == in.Drills[id].Stroke:
-					related = append(related, did)
-				}
+	for id, d := range in.Drills {
+		rates[id] = make(map[string]odds.Rate, len(in.People))
+		own, related := make([][]odds.Practised, len(in.People)), make([][]odds.Practised, len(in.People))
+		for _, row := range rows {
+			switch {
+			case row.Drill == id:
+				own[row.Student] = append(own[row.Student], practised(now, row.At, row.Count))
+			case row.Stroke == d.Stroke:
+				related[row.Student] = append(related[row.Student], practised(now, row.At, row.Count))
 			}
-			rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), own, related).Rate
+		}
+		for i, person := range in.People {
+			rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), own[i], related[i]).Rate
 		}
 	}
 	return rates, nil
+}
+
+// practice remembers what was read for the last lesson until anything is stored: while a lesson is being shaped, it is
+// asked for again and again.
+type practice struct {
+	mu       sync.Mutex
+	writes   uint64
+	students []string
+	rows     []store.Practice
+}
+
+func (p *practice) of(ctx context.Context, from *store.Store, students []string) ([]store.Practice, error) {
+	writes := from.Writes()
+	p.mu.Lock()
+	rows, known := p.rows, p.writes == writes && slices.Equal(p.students, students)
+	p.mu.Unlock()
+	if known && rows != nil {
+		return rows, nil
+	}
+	rows, err := from.Practised(ctx, students)
+	if err == nil {
+		p.mu.Lock()
+		p.writes, p.students, p.rows = writes, students, rows
+		p.mu.Unlock()
+	}
+	return rows, err
 }

@@ -20,6 +20,8 @@ import (
 type server struct {
 	store *store.Store
 	now   func() time.Time
+
+	practice practice
 }
 
 // Options are what a server is made from.

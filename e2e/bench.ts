@@ -30,14 +30,14 @@ for (let round = 0; round < rounds; round++) {
   const context = await browser.newContext()
   const page = await context.newPage()
   const began = performance.now()
-  const club = await open('demo', folder)
+  const club = await open('demo', undefined, folder)
   await (await fetch(club.url)).text()
   answered.push(performance.now() - began)
   await page.goto(club.url)
   await page.getByRole('heading', { name: /^Today,/ }).waitFor()
   drawn.push(performance.now() - began)
-  for (const room of ['students', 'drills', 'lessons'])
-    await (await fetch(`${club.url}/api/${room}?back=60&ahead=60`)).text()
+  for (const room of ['students', 'drills', 'lessons/week'])
+    await (await fetch(`${club.url}/api/${room}`)).text()
   memory.push(residentMiB(club.pid))
   await context.close()
   await club.close(false)
@@ -45,7 +45,7 @@ for (let round = 0; round < rounds; round++) {
 
 /** Frames while a mark that was taken hold of is dragged for three seconds on a processor four times as slow. */
 async function dragging(): Promise<{ perSecond: number; slowest: number }> {
-  const club = await open('demo', folder)
+  const club = await open('demo', undefined, folder)
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await page.goto(`${club.url}/#/drills`)
@@ -95,7 +95,7 @@ for (let round = 0; round < rounds; round++) drags.push(await dragging())
 
 /** Milliseconds of 300 answers to a six-ball pattern, and from an edit to new read-outs on screen. */
 async function previews(): Promise<{ answer: number; screen: number }> {
-  const club = await open('demo', folder)
+  const club = await open('demo', undefined, folder)
   const drills = (await (await fetch(`${club.url}/api/drills`)).json()) as {
     document: { name: string; pattern: { tasks: unknown[] } }
   }[]
@@ -157,7 +157,7 @@ const preview = await previews()
 
 /** Milliseconds from letting a dragged block go to the fitted road on screen, for a lesson of six players. */
 async function road(): Promise<number[]> {
-  const club = await open('demo', folder)
+  const club = await open('demo', undefined, folder)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(club.url)
   await page.getByRole('link', { name: 'The afternoon six' }).click()
@@ -189,7 +189,69 @@ async function road(): Promise<number[]> {
   await club.close(false)
   return times.sort((a, b) => a - b)
 }
+
+/** Years of a busy coach: how long they take to make, and what reading costs the first time. */
+async function years(count: number) {
+  const folder = mkdtempSync(join(tmpdir(), 'hodometer-years-'))
+  const began = performance.now()
+  const first = await open('demo', undefined, folder, ['--years', String(count)])
+  const made = performance.now() - began
+  await first.stop()
+  const again = performance.now()
+  await first.start()
+  await (await fetch(first.url)).text()
+  const started = performance.now() - again
+
+  const read = async <T>(path: string) => (await (await fetch(first.url + path)).json()) as T
+  const slow = async (paths: string[]) => {
+    const times: number[] = []
+    for (const path of paths) {
+      const began = performance.now()
+      await (await fetch(first.url + path)).text()
+      times.push(performance.now() - began)
+    }
+    return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)] ?? NaN
+  }
+  const students = await read<{ id: string }[]>('/api/students')
+  const weeks = Array.from({ length: 200 }, (_, i) => `/api/lessons/week?week=${-5 * i}`)
+  const lessons: { id: string; title: string }[] = []
+  for (const path of weeks.slice(0, 20))
+    lessons.push(...(await read<{ lessons: typeof lessons }>(path)).lessons)
+  const of = (list: { id: string }[], end = '') => list.map((each) => `/api/lessons/${each.id}${end}`)
+  const pages = {
+    student: await slow(students.slice(0, 200).map(({ id }) => `/api/students/${id}/progress`)),
+    lesson: await slow(of(lessons)),
+    week: await slow(weeks.slice(20)),
+  }
+  const twelve = lessons.find((lesson) => lesson.title === 'The twelve')
+  if (!twelve) throw new Error('the regulars have no lesson')
+  await first.stop()
+  await first.start()
+  const cold = await slow(of([twelve]))
+  const { document } = await read<{ document: { blocks: { id: string }[] } }>(`/api/lessons/${twelve.id}`)
+  const drags: number[] = []
+  for (let i = 0; i < 40; i++) {
+    const edit = { kind: 'resize', block: document.blocks[2]?.id, minutes: 10 + i / 4 }
+    const began = performance.now()
+    const answer = await fetch(`${first.url}/api/lessons/edit`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ document, edit }),
+    })
+    await answer.text()
+    if (!answer.ok) throw new Error(`a drag answered ${answer.status}`)
+    drags.push(performance.now() - began)
+  }
+  const memory = residentMiB(first.pid)
+  const file = statSync(first.file).size / 1e6
+  await first.close()
+  rmSync(folder, { recursive: true, force: true })
+  const drag = drags.sort((a, b) => a - b)[Math.floor(drags.length * 0.95)] ?? NaN
+  return { made, started, pages, cold, drag, memory, file }
+}
+
 const fitted = await road()
+const busy = await years(20)
 await browser.close()
 rmSync(folder, { recursive: true, force: true })
 
@@ -207,4 +269,13 @@ console.table({
   'from letting a block go to the fitted road on screen, median, ms': median(fitted).toFixed(0),
   'the same, slowest': (fitted.at(-1) ?? NaN).toFixed(0),
   'memory after the demo is loaded and listed, MiB': median(memory).toFixed(1),
+  'twenty years: making them, s': (busy.made / 1000).toFixed(0),
+  'twenty years: file, MB': busy.file.toFixed(1),
+  'twenty years: process start to first answer, ms': busy.started.toFixed(0),
+  'twenty years: student page, 95th percentile, ms': busy.pages.student.toFixed(1),
+  'twenty years: lesson page, 95th percentile, ms': busy.pages.lesson.toFixed(1),
+  'twenty years: week, 95th percentile, ms': busy.pages.week.toFixed(1),
+  'twenty years: lesson of twelve regulars, first read, ms': busy.cold.toFixed(1),
+  'twenty years: a drag in it, 95th percentile, ms': busy.drag.toFixed(1),
+  'twenty years: memory, MiB': busy.memory.toFixed(1),
 })

@@ -24,6 +24,7 @@ export async function open(
   command: 'serve' | 'demo',
   now = usual,
   folder = mkdtempSync(join(tmpdir(), 'hodometer-')),
+  more: string[] = [],
 ): Promise<Club> {
   const file = join(folder, 'club.db')
   let address = '127.0.0.1:0'
@@ -33,7 +34,7 @@ export async function open(
   process.once('exit', kill) // no orphan where a script fails
 
   const start = async () => {
-    const args = [command, '--addr', address, '--data', file, '--now', now]
+    const args = [command, '--addr', address, '--data', file, '--now', now, ...more]
     program = spawn('bin/hodometer', args, { stdio: ['ignore', 'pipe', 'inherit'] })
     ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
     address = await new Promise<string>((resolve, reject) => {

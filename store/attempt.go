@@ -75,33 +75,26 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 // Practice is how one attempt went, without what it was for.
 type Practice struct {
 	Student int // which of those that were asked for
-	Drill   int // which of those that were asked for; -1 for another one
+	Drill   string
 	Stroke  feed.Stroke
 	At      time.Time
 	tally.Count
 }
 
-// Practised returns how the attempts of some students went on some drills and on other drills for the same strokes,
-// each student's oldest first.
-func (s *Store) Practised(ctx context.Context, students, drills []string, strokes []feed.Stroke) ([]Practice, error) {
-	lists := make([]any, 3)
-	for i, list := range []any{students, drills, strokes} {
-		text, err := json.Marshal(list)
-		if err != nil {
-			return nil, err
-		}
-		lists[i] = string(text)
+// Practised returns how all attempts of some students went, each student's oldest first.
+func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, error) {
+	list, err := json.Marshal(students)
+	if err != nil {
+		return nil, err
 	}
 	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
 		var p Practice
 		var at int64
-		err := rows.Scan(&p.Student, &p.Drill, &p.Stroke, &at, &p.Made, &p.Balls, &p.Right, &p.Wrong)
+		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong)
 		p.At = time.UnixMilli(at)
 		return p, err
-	}, `SELECT student.key, coalesce(drill.key, -1), attempt.stroke, attempt.at, attempt.made, attempt.balls, attempt."right", attempt.wrong
-		FROM json_each(?) AS student JOIN attempt ON attempt.student = student.value LEFT JOIN json_each(?) AS drill ON drill.value = attempt.drill
-		WHERE drill.key IS NOT NULL OR attempt.stroke IN (SELECT value FROM json_each(?))
-		ORDER BY student.key, attempt.at, attempt.key`, lists...)
+	}, `SELECT student.key, at, drill, stroke, made, balls, "right", wrong
+		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, string(list))
 }
 
 // Landing is a place where a ball landed, and where it was aimed.

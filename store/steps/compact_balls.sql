@@ -64,7 +64,8 @@ WHERE NOT EXISTS (
         AND (earlier.at, earlier.id) < (first.at, first.id))
 ORDER BY at, id;
 CREATE UNIQUE INDEX attempt_counted ON attempt (lesson, block, student);
-CREATE INDEX attempt_student ON attempt (student, at);
+-- All that rates are estimated from, so that it is read without the attempts themselves.
+CREATE INDEX attempt_practised ON attempt (student, at, drill, stroke, made, balls, "right", wrong);
 
 INSERT INTO device_run (id, attempt, at)
 SELECT run.id, attempt.key, CAST(round((julianday(run.at) - 2440587.5) * 86400000) AS INTEGER)
