@@ -2,9 +2,9 @@
 
 BIN := bin/hodometer
 LINT := go tool -modfile=tools/go.mod golangci-lint
-PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts -type f)
+PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
 
-.PHONY: demo test test-long test-fresh check bench dev generate format build fuzz screenshots
+.PHONY: demo test test-long test-fresh check bench dev hooks generate format build fuzz screenshots
 
 demo: build
 	$(BIN) demo $(ARGS)
@@ -61,9 +61,14 @@ bench: build
 dev: node_modules/.installed
 	@trap 'kill 0' EXIT; go run ./cmd/hodometer demo & npm run dev
 
-# Made files: which values closed types have, the OpenAPI document from the route table, and the client's types from it.
+# Has git run make check before every commit; git commit --no-verify goes without.
+hooks:
+	git config core.hooksPath .githooks
+
+# Made files: which values closed types have, the licences of the modules, the OpenAPI document from the route table, and the client's types from it.
 generate: node_modules/.installed
 	go run ./internal/enums core api paper
+	go run ./internal/notices > cmd/hodometer/modules.txt.new && mv cmd/hodometer/modules.txt.new cmd/hodometer/modules.txt
 	go run ./cmd/hodometer openapi > api/openapi.json.new && mv api/openapi.json.new api/openapi.json
 	npm run --silent types
 

@@ -21,16 +21,19 @@ type server struct {
 	store *store.Store
 	now   func() time.Time
 
+	about    About
 	practice practice
 }
 
 // Options are what a server is made from.
 type Options struct {
-	Store *store.Store
-	Now   func() time.Time // the clock on the wall, in the coach's zone
-	Log   *slog.Logger
-	Pages fs.FS    // the built interface
-	Hosts []string // names to answer under, besides localhost and the address that a request came in at
+	Store   *store.Store
+	Now     func() time.Time // the clock on the wall, in the coach's zone
+	Log     *slog.Logger
+	Pages   fs.FS // the built interface
+	About   About
+	Modules string   // licences of the modules that ship in the program
+	Hosts   []string // names to answer under, besides localhost and the address that a request came in at
 }
 
 const (
@@ -45,6 +48,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.drillRoutes()...)
 	table = append(table, s.lessonRoutes()...)
 	table = append(table, s.settingsRoutes()...)
+	table = append(table, s.aboutRoutes()...)
 	table = append(table, s.lengthRoutes()...)
 	table = append(table, s.wordRoutes()...)
 	table = append(table, s.reckonerRoutes()...)
@@ -63,7 +67,7 @@ func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handler for everything. The caller closes the store.
 func New(o Options) (http.Handler, error) {
-	s := &server{store: o.Store, now: o.Now}
+	s := &server{store: o.Store, now: o.Now, about: o.About}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {
@@ -82,6 +86,7 @@ func New(o Options) (http.Handler, error) {
 		e.Add(r.Method, r.Path, r.handle(schemas, known))
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
+	e.GET("/api/notices", notices(o))
 	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/stored/:kind/:id", s.storedText)

@@ -5,7 +5,10 @@ import (
 	"encoding/json"
 	"errors"
 	"io"
+	"os"
 	"os/exec"
+	"regexp"
+	"slices"
 	"strings"
 	"testing"
 
@@ -38,6 +41,37 @@ func TestCoreImportsOnlyWhatItMay(t *testing.T) {
 		}
 	}
 	require.Greater(t, seen, 8, "no packages were looked at")
+}
+
+// TestRoomsOfCoreBuildOnOneAnother fails when a room takes in one that stands after it in docs/house.md.
+func TestRoomsOfCoreBuildOnOneAnother(t *testing.T) {
+	house, err := os.ReadFile("../docs/house.md")
+	require.NoError(t, err)
+	var rooms []string
+	for _, line := range strings.Split(string(house), "\n") {
+		cells := strings.Split(line, "|")
+		if len(cells) < 3 {
+			continue
+		}
+		for _, room := range regexp.MustCompile("`core/([a-z]+)`").FindAllStringSubmatch(cells[1], -1) {
+			rooms = append(rooms, room[1])
+		}
+	}
+	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...").Output()
+	require.NoError(t, err)
+	for _, line := range strings.Split(strings.TrimSpace(string(out)), "\n") {
+		paths := strings.Fields(line)
+		room := strings.TrimPrefix(paths[0], "hodometer/core/")
+		if room == "hodometer/core" {
+			continue
+		}
+		require.Contains(t, rooms, room, "docs/house.md knows every room")
+		for _, imported := range paths[1:] {
+			if other, ours := strings.CutPrefix(imported, "hodometer/core/"); ours {
+				require.Less(t, slices.Index(rooms, other), slices.Index(rooms, room), "%s imports %s", room, other)
+			}
+		}
+	}
 }
 
 // TestCoreHasNoClock fails when core asks for the time or for random numbers instead of being given

@@ -6,6 +6,14 @@ const link = (page: Page, name: string | RegExp) => page.getByRole('link', { nam
 const views: [string, (page: Page) => Promise<unknown>][] = [
   ['today', () => Promise.resolve()],
   [
+    'about',
+    async (page) => (
+      await link(page, 'Settings'),
+      await link(page, /^About Hodometer/),
+      page.getByText('All licences').waitFor()
+    ),
+  ],
+  [
     'students',
     async (page) => (
       await link(page, 'Students'),

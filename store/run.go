@@ -54,7 +54,7 @@ func newTapWriter(ctx context.Context, tx *sql.Tx) (*tapWriter, error) {
 		&w.entry: `INSERT INTO run (id, attempt, at) VALUES (?, ?, ?) RETURNING key`,
 		&w.ball:  `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
 	} {
-		prepared, err := tx.PrepareContext(ctx, text)
+		prepared, err := tx.PrepareContext(ctx, text) //nolint:sqlclosecheck // close does it
 		if err != nil {
 			w.close()
 			return nil, err

@@ -22,6 +22,10 @@ const usage = `Hodometer plans, runs and follows up lessons in racket sports.
         start with your own data
   hodometer demo [options]
         start with an invented club, in a file of its own
+  hodometer version
+        say which Hodometer this is
+  hodometer licenses
+        print the licences of all that ships in it, fonts included
   hodometer openapi
         print the description of the interface between page and program
 
@@ -85,6 +89,16 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		return serve(ctx, service{
 			addr: *addr, data: *data, demo: command == "demo", years: years, network: *network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
 		})
+	case "version":
+		_, err := io.WriteString(out, aboutLine(about()))
+		return err
+	case "licenses":
+		text, err := licenses()
+		if err != nil {
+			return err
+		}
+		_, err = io.WriteString(out, text)
+		return err
 	case "openapi":
 		document, err := api.OpenAPI()
 		if err != nil {

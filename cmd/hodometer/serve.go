@@ -68,7 +68,7 @@ func serve(ctx context.Context, s service) error {
 	if err != nil {
 		return err
 	}
-	handler, err := api.New(api.Options{Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts})
+	handler, err := api.New(api.Options{Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules})
 	if err != nil {
 		return err
 	}

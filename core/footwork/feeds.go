@@ -26,17 +26,17 @@ type Drill struct {
 }
 
 // feedHeight is how high above the court a ball leaves, in metres. Common practice, no source.
-func feedHeight(sport court.Sport, route feed.Method) float64 {
+func feedHeight(sport court.Sport, method feed.Method) float64 {
 	switch {
 	case sport == court.TableTennis:
 		return 0.25
-	case sport == court.Badminton && route == feed.ByHand:
+	case sport == court.Badminton && method == feed.ByHand:
 		return 1.9
 	case sport == court.Badminton:
 		return 1.1
-	case route == feed.OffWall:
+	case method == feed.OffWall:
 		return 1.2
-	case route == feed.SelfDrop:
+	case method == feed.SelfDrop:
 		return 1.1
 	}
 	return 0.95
@@ -107,12 +107,12 @@ func under(task int, part string, err error) error {
 // launch finds how a task's ball leaves; slower says that it comes slower than its pace, so that it
 // clears the net.
 func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, slower bool, err error) {
-	w, route := d.World, d.Pattern.MethodOf(t)
+	w, method := d.World, d.Pattern.MethodOf(t)
 	height := t.Height
 	if height == 0 {
-		height = feedHeight(w.Court.Sport, route)
+		height = feedHeight(w.Court.Sport, method)
 	}
-	if route == feed.SelfDrop {
+	if method == feed.SelfDrop {
 		from = court.Point{X: landing.X, Y: landing.Y - 0.1} // dropped in front of the body
 		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2}}
 		return l, false, nil
@@ -122,7 +122,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if len(w.Court.Walls) > 0 && (route == feed.OffWall || route == feed.Partner || route == feed.Live) {
+	if len(w.Court.Walls) > 0 && (method == feed.OffWall || method == feed.Partner || method == feed.Live) {
 		want.By, want.Value = flight.ByWall, wallHeight[d.Pattern.PaceOf(t)]
 		l, err = w.Aim(want)
 		return l, false, err

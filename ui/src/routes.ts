@@ -25,5 +25,6 @@ export const routes: RouteDefinition = {
   '/reckoner': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/reckoner/:question': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/settings': later(() => import('./views/settings/Settings.svelte')),
+  '/about': later(() => import('./views/about/About.svelte')),
   '*': NotFound,
 }

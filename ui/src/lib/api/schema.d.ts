@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/about": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which Hodometer this is */
+        get: operations["getAbout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/courts": {
         parameters: {
             query?: never;
@@ -727,6 +744,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        About: {
+            /** @description The commit that it was built from; empty where that is not known */
+            build: string;
+            /** @description The version of Go that it was built with */
+            go: string;
+            version: string;
+        };
         Afterwards: {
             counters: components["schemas"]["Counter"][];
             lesson: components["schemas"]["Lesson"];
@@ -3041,6 +3065,34 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    getAbout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["About"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listCourts: {
         parameters: {
             query?: never;

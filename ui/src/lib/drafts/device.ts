@@ -50,8 +50,10 @@ class Device extends Dexie {
 export interface Storage {
   put: (draft: Omit<Stored, 'key' | 'tab' | 'changed'>) => Promise<void>
   drop: (kind: string, id: string) => Promise<void>
-  /** The drafts of this tab, and of tabs that are there no more; the newest first. */
-  left: () => Promise<Stored[]>
+  /** The drafts of this tab from before a reload. */
+  mine: () => Promise<Stored[]>
+  /** Takes over the drafts of tabs that are there no more, but for documents that this tab has a draft of itself. */
+  takeOver: () => Promise<Stored[]>
 }
 
 const lock = (tab: string) => `hodometer-tab-${tab}`
@@ -108,20 +110,27 @@ export function deviceStorage(): Storage {
     async drop(kind, id) {
       await device.drafts.delete(await keyOf(kind, id))
     },
-    async left() {
+    async mine() {
+      const mine = await tab
+      return device.drafts.filter((each) => each.tab === mine).toArray()
+    },
+    async takeOver() {
       const [mine, all] = [await tab, await device.drafts.toArray()]
       const others = await alive()
-      const dead = all.filter((each) => each.tab === mine || !others.has(lock(each.tab)))
-      // What a tab left behind is this tab's now.
+      const dead = all.filter((each) => each.tab !== mine && !others.has(lock(each.tab)))
+      const taken: Stored[] = []
+      if (dead.length === 0) return taken
       await device.transaction('rw', device.drafts, async () => {
-        for (const each of dead.filter((d) => d.tab !== mine)) {
+        for (const each of dead) {
           const key = `${mine}/${each.kind}/${each.id}`
-          if (await device.drafts.get(key)) continue // that one goes first; the other waits for the next start
+          if (await device.drafts.get(key)) continue // that one goes first; the other waits until it is saved
+          if (!(await device.drafts.get(each.key))) continue // another tab was quicker
           await device.drafts.delete(each.key)
           await device.drafts.put({ ...each, tab: mine, key })
+          taken.push({ ...each, tab: mine, key })
         }
       })
-      return device.drafts.filter((each) => each.tab === mine).toArray()
+      return taken
     },
   }
 }

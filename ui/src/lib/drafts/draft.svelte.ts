@@ -50,17 +50,25 @@ export class Draft<T extends object> {
   #inFlight: Promise<void> | undefined
   #written: Promise<void> = Promise.resolve()
 
-  constructor(read: Revision<T>, source: Source<T>, left?: Stored) {
+  constructor(read: Revision<T>, source: Source<T>) {
     this.#source = source
     this.document = read.document
     this.#base = read.document
     this.#revision = read.revision
-    if (!left) return
+  }
+
+  /** restore goes on with what was left on this device, and sends it. What was changed here meanwhile stays. */
+  restore(left: Stored) {
+    const mine = this.#copy()
+    if (!same(mine, this.#base))
+      return this.replace(merge(left.base as T, mine, left.document as T, 'mine').merged)
+    const read = { document: this.#base, revision: this.#revision }
     this.document = left.document as T
     this.#base = left.base as T
     this.#revision = left.revision
     this.#sent = left.sent as T[]
     this.#schedule()
+    this.offer(read)
   }
 
   get kind() {

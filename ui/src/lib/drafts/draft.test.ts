@@ -23,7 +23,8 @@ function memory() {
   const kept = new Map<string, Stored>()
   return {
     kept,
-    left: () => Promise.resolve([...kept.values()]),
+    mine: () => Promise.resolve([...kept.values()]),
+    takeOver: () => Promise.resolve([]),
     broken: false,
     put(draft: Omit<Stored, 'key' | 'tab' | 'changed'>) {
       if (this.broken) return Promise.reject(new Error('the disk is full'))
@@ -52,7 +53,9 @@ function drafted(
   const storage = more.storage ?? memory()
   const load = more.load ?? (() => Promise.reject(new Error('not asked for')))
   const source = { kind: 'drill', id: 'd', send, load, storage }
-  return new Draft<Drill>({ document: read, revision }, source, more.left)
+  const draft = new Draft<Drill>({ document: read, revision }, source)
+  if (more.left) draft.restore(more.left)
+  return draft
 }
 
 describe('Draft', () => {
@@ -192,6 +195,33 @@ describe('Draft', () => {
     expect(draft.document.gap).toBe(4)
     await draft.flush()
     expect(store.mock.calls).toEqual([[{ gap: 4 }, 1]])
+  })
+
+  it('takes in what another tab left, also when its page was open already', async () => {
+    const left = (document: Drill, base: Drill, revision: number) => ({
+      key: 'd',
+      tab: 't',
+      kind: 'drill',
+      id: 'd',
+      base,
+      revision,
+      document,
+      sent: [],
+      changed: 0,
+    })
+    // The server has something newer than what the tab built on, and the page shows it.
+    const store = vi.fn<Send>().mockResolvedValue(4)
+    const draft = drafted({ gap: 3, turns: 9 }, 3, store)
+    draft.restore(left({ gap: 4, turns: 2 }, { gap: 3, turns: 2 }, 2))
+    expect(draft.document).toEqual({ gap: 4, turns: 9 })
+    await draft.flush()
+    expect(store.mock.calls).toEqual([[{ gap: 4, turns: 9 }, 3]])
+
+    // Something was typed here before it came.
+    const typed = drafted({ gap: 3, turns: 2 }, 2, vi.fn<Send>().mockResolvedValue(3))
+    typed.change((d) => (d.turns = 7))
+    typed.restore(left({ gap: 4, turns: 2 }, { gap: 3, turns: 2 }, 2))
+    expect(typed.document).toEqual({ gap: 4, turns: 7 })
   })
 
   it('says that this device keeps nothing, and saves all the same', async () => {

@@ -7,7 +7,7 @@ import { rules, shownAgain, type Documents, type Kind } from './kinds'
 const retryAfter = 3000
 
 /** Waiting is what all drafts have in common, whatever they are of. */
-type Waiting = Pick<Draft<object>, 'kind' | 'id' | 'status' | 'document' | 'flush'>
+type Waiting = Pick<Draft<object>, 'kind' | 'id' | 'status' | 'document' | 'flush' | 'restore'>
 
 /**
  * Drafts are all documents that are being edited in this tab. They outlive the page that edits them: what could not
@@ -22,10 +22,11 @@ export class Drafts {
 
   constructor(storage: Storage) {
     this.#storage = storage
-    this.ready = storage.left().then(
-      (left) => left.forEach((each) => this.#takeUp(each)),
-      () => undefined, // this device keeps nothing; each draft says so when it is changed
-    )
+    this.ready = storage
+      .mine()
+      .then((mine) => mine.forEach((each) => this.#takeUp(each)))
+      .then(() => this.#takeOver())
+      .catch(() => undefined) // this device keeps nothing; each draft says so when it is changed
   }
 
   /** start sends again what waits, every few seconds and as soon as the device is back on a network. */
@@ -33,6 +34,8 @@ export class Drafts {
     this.#client = client
     const send = () => {
       for (const draft of this.#all.values()) if (draft.status === 'unsent') void draft.flush()
+      // A tab that crashed may be gone only now.
+      void this.#takeOver().catch(() => undefined)
     }
     const timer = setInterval(send, retryAfter)
     addEventListener('online', send)
@@ -75,12 +78,7 @@ export class Drafts {
       })
   }
 
-  #make<K extends Kind>(
-    kind: K,
-    id: string,
-    read: Revision<Documents[K]>,
-    left?: Stored,
-  ): Draft<Documents[K]> {
+  #make<K extends Kind>(kind: K, id: string, read: Revision<Documents[K]>): Draft<Documents[K]> {
     const { send, load } = rules[kind]
     const source = {
       kind,
@@ -93,13 +91,20 @@ export class Drafts {
         return saved
       },
     }
-    return new Draft<Documents[K]>(read, source, left)
+    return new Draft<Documents[K]>(read, source)
+  }
+
+  async #takeOver() {
+    for (const each of await this.#storage.takeOver()) this.#takeUp(each)
   }
 
   #takeUp(left: Stored) {
     if (!(left.kind in rules)) return
+    const key = `${left.kind}/${left.id}`
     const read = { document: left.base as never, revision: left.revision }
-    this.#all.set(`${left.kind}/${left.id}`, this.#make(left.kind as Kind, left.id, read, left))
+    const draft = this.#all.get(key) ?? this.#make(left.kind as Kind, left.id, read)
+    draft.restore(left)
+    this.#all.set(key, draft)
   }
 }
 

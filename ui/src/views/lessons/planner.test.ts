@@ -78,7 +78,8 @@ afterEach(() => vi.restoreAllMocks())
 const storage = {
   put: () => Promise.resolve(),
   drop: () => Promise.resolve(),
-  left: () => Promise.resolve([]),
+  mine: () => Promise.resolve([]),
+  takeOver: () => Promise.resolve([]),
 }
 const planner = () =>
   new Planner(

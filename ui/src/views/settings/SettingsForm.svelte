@@ -139,6 +139,7 @@
       : 'Change to chalk, for daylight'}</button
   >
 </section>
+<p class="mt-4"><a class="link" href="#/about">About Hodometer: version and licences</a></p>
 <p class="hint mt-4 max-w-2xl text-sm">
   Hodometer is no medical advice. Local safeguarding, club and federation rules and licensed practice come
   first; pain means stop.
