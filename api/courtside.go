@@ -30,6 +30,7 @@ type Counter struct {
 	Counted string       `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
 	Student string       `json:"student"`
 	Name    string       `json:"name" description:"Of the student"`
+	Short   string       `json:"short" description:"What to call them on court"`
 	Drill   string       `json:"drill" description:"Its name"`
 	Goal    string       `json:"goal"`
 	Wanted  int          `json:"wanted"`
@@ -171,7 +172,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			}
 			mine := block.DrillFor(document, person)
 			c := Counter{
-				Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(),
+				Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(),
 				Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 			}
 			if aim, ok := mine.Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {

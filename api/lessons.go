@@ -25,6 +25,7 @@ const (
 type Person struct {
 	ID       string       `json:"id"`
 	Name     string       `json:"name"`
+	Short    string       `json:"short" description:"What to call them on court"`
 	Hand     student.Hand `json:"hand"`
 	Archived bool         `json:"archived" description:"Out of the lists"`
 	Watch    []string     `json:"watch" description:"Faults to watch"`
@@ -73,6 +74,7 @@ func (s *server) lessonRoutes() []Route {
 		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]lesson.Template, error) {
 			return lesson.Templates(), nil
 		}),
+		route("POST", "/api/lessons/begin", "beginLesson", "A lesson to begin with, without saving it", s.begin),
 		route("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),
 		route("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
 		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
@@ -181,7 +183,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 				in.Drills[block.Drill] = record.Document
 			}
 		}
-		all[i] = in
+		all[i] = in.Named()
 	}
 	return all, nil
 }
@@ -270,7 +272,7 @@ func (s *server) schedule(ctx context.Context, record store.Record[lesson.Docume
 func people(in lesson.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}
+		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}
 		if list[i].Watch == nil {
 			list[i].Watch = []string{}
 		}

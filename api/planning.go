@@ -32,6 +32,38 @@ type EditedLesson struct {
 	Plan lesson.Plan `json:"plan"`
 }
 
+// LessonBegun asks for a lesson to begin with.
+type LessonBegun struct {
+	Title    string   `json:"title" maxLength:"80" description:"Empty: the students' names"`
+	Date     string   `json:"date" maxLength:"10" description:"Empty: today"`
+	Start    string   `json:"start" maxLength:"5" description:"Hours:minutes where the lesson is given"`
+	Minutes  int      `json:"minutes" minimum:"0" maximum:"600"`
+	Students []string `json:"students" maxItems:"12"`
+}
+
+// begin makes a lesson to begin with: a block of every kind but drills.
+func (s *server) begin(ctx context.Context, _ None, body LessonBegun) (lesson.Document, error) {
+	d := lesson.Document{
+		FormatVersion: lesson.FormatVersion, Title: body.Title, Date: cmp.Or(body.Date, s.now().Format(time.DateOnly)), Start: body.Start,
+		Minutes: body.Minutes, Students: body.Students, Blocks: lesson.Starters(),
+	}
+	in, err := s.inputs(ctx, d)
+	if err != nil {
+		return d, err
+	}
+	ids, err := fresh(len(d.Blocks))
+	if err != nil {
+		return d, err
+	}
+	for i := range d.Blocks {
+		d.Blocks[i].ID = ids[i]
+	}
+	if d = d.Titled(in); d.Title == "" {
+		d.Title = "A lesson" // the missing students are what is to be put right
+	}
+	return d, d.Check()
+}
+
 // LessonFillAsked is a lesson to be filled from a template.
 type LessonFillAsked struct {
 	Document lesson.Document `json:"document"`

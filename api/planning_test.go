@@ -113,3 +113,20 @@ func TestTheSheetOfALesson(t *testing.T) {
 	require.Equal(t, "paper", p.Fields[0].Path)
 	readProblem(t, c.ask("GET", "/api/lessons/"+newID()+"/sheet.pdf", nil), 404)
 }
+
+func TestALessonToBeginWith(t *testing.T) {
+	c := newClub(t)
+	studentID := c.student(ada())
+	begin := func(body map[string]any) lesson.Document {
+		return read[lesson.Document](t, c.ask("POST", "/api/lessons/begin", body))
+	}
+	asked := map[string]any{"title": "", "date": "", "start": "16:00", "minutes": 60, "students": []string{studentID}}
+	d := begin(asked)
+	require.Equal(t, "Ada", d.Title, "their names, where it has no title")
+	require.Equal(t, "2026-03-10", d.Date, "today, where no day is said")
+	require.NotEmpty(t, d.Blocks)
+	require.NotEqual(t, d.Blocks[0].ID, begin(asked).Blocks[0].ID, "blocks of their own every time")
+	c.ok("PUT", "/api/lessons/"+newID(), d, fresh, "*")
+	p := readProblem(t, c.ask("POST", "/api/lessons/begin", map[string]any{"title": "", "date": "2026-02-31", "start": "16:00", "minutes": 60, "students": []string{}}), http.StatusUnprocessableEntity)
+	require.Equal(t, []string{"date", "students"}, []string{p.Fields[0].Path, p.Fields[1].Path})
+}

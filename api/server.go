@@ -50,7 +50,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.settingsRoutes()...)
 	table = append(table, s.aboutRoutes()...)
 	table = append(table, s.lengthRoutes()...)
-	table = append(table, s.wordRoutes()...)
+	table = append(table, s.vocabularyRoutes()...)
 	table = append(table, s.reckonerRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
 	return append(table, s.courtsideRoutes()...)

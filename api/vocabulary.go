@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 
+	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
@@ -23,7 +24,11 @@ type Vocabulary struct {
 	Nexts           []feed.Next               `json:"nexts"`
 	Directions      []feed.Direction          `json:"directions"`
 	Transformations []feed.TransformationKind `json:"transformations" description:"Transformations of a pattern"`
-	Levels          []student.Level           `json:"levels"`
+	Sports          []SportWords              `json:"sports"`
+	Ages            []student.AgeBand         `json:"ages"`
+	Hands           []student.Hand            `json:"hands"`
+	Backhands       []student.Backhand        `json:"backhands"`
+	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
 	Goals           []odds.Kind               `json:"goals"`
 	Misses          []odds.AfterMiss          `json:"misses" description:"What a miss does to a streak"`
 	Hard            []odds.Hardness           `json:"hard" description:"How hard a stage is beside the drill as a whole"`
@@ -34,13 +39,28 @@ type Vocabulary struct {
 	Steps     []lesson.LengthStep `json:"steps" description:"What lengths a block comes in"`
 }
 
-func (s *server) wordRoutes() []Route {
+// SportWords is what there is to choose from in one sport.
+type SportWords struct {
+	Sport  court.Sport     `json:"sport"`
+	Levels []student.Level `json:"levels"`
+}
+
+func sports() []SportWords {
+	var list []SportWords
+	for _, sport := range choices[court.Sport]() {
+		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport)})
+	}
+	return list
+}
+
+func (s *server) vocabularyRoutes() []Route {
 	return []Route{
 		route("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, None, None) (Vocabulary, error) {
 			return Vocabulary{
 				Strokes: choices[feed.Stroke](), Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
-				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Levels: choices[student.Level](),
+				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
+				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Goals: choices[odds.Kind](), Misses: choices[odds.AfterMiss](), Hard: choices[odds.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil

@@ -33,7 +33,7 @@ func TestEveryRoundIsOnTheSheet(t *testing.T) {
 	block := lesson.ScheduledBlock{Block: "b", Table: &rotation.Table{}}
 	c := Content{Plan: lesson.Plan{Blocks: []lesson.ScheduledBlock{block}}}
 	for _, after := range []string{"+0:00", "+2:00", "+4:00"} {
-		c.Cues = append(c.Cues, lesson.Cue{Block: "b", Kind: lesson.Swap, After: after, Text: "Change", Roles: []lesson.Role{{Name: "Ada Marsh", Role: "net " + after}, {Name: "Bo Vance", Role: "back"}}})
+		c.Cues = append(c.Cues, lesson.Cue{Block: "b", Kind: lesson.Swap, After: after, Text: "Change", Roles: []lesson.Role{{Name: "Ada Marsh", Short: "Ada", Role: "net " + after}, {Name: "Bo Vance", Short: "Bo", Role: "back"}}})
 	}
 	all := strings.Join((&sheet{content: c, size: A4}).cues(block), "\n")
 	require.Equal(t, "+0:00  Change: net +0:00: Ada; back: Bo\n+2:00  Change: net +2:00: Ada; back: Bo\n+4:00  Change: net +4:00: Ada; back: Bo", all)

@@ -158,7 +158,7 @@ func (s *sheet) cues(block lesson.ScheduledBlock) []string {
 			phrase := cue.Text
 			for _, role := range cue.Roles {
 				if role.Role != "as drawn" {
-					phrase += ". " + s.first(role.Name) + ": " + role.Role
+					phrase += ". " + role.Short + ": " + role.Role
 				}
 			}
 			list = append(list, cue.After+"  "+phrase)
@@ -186,24 +186,13 @@ func (s *sheet) seats(roles []lesson.Role) string {
 		if names[role.Role] == nil {
 			order = append(order, role.Role)
 		}
-		names[role.Role] = append(names[role.Role], s.first(role.Name))
+		names[role.Role] = append(names[role.Role], role.Short)
 	}
 	phrases := make([]string, len(order))
 	for i, role := range order {
 		phrases[i] = role + ": " + strings.Join(names[role], ", ")
 	}
 	return strings.Join(phrases, "; ")
-}
-
-// first is a first name, or the whole name where two share it.
-func (s *sheet) first(name string) string {
-	first, _, _ := strings.Cut(name, " ")
-	for _, b := range s.content.Plan.Budgets {
-		if other, _, _ := strings.Cut(b.Name, " "); other == first && b.Name != name {
-			return name
-		}
-	}
-	return first
 }
 
 // cautions close the sheet.

@@ -9,7 +9,12 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [tailwindcss(), svelte({ configFile: '../svelte.config.js' }), notices()],
   cacheDir: '../node_modules/.vite',
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', rolldownOptions: { checks: { pluginTimings: false } } },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    rolldownOptions: { checks: { pluginTimings: false } },
+  },
   server: { proxy: { '/api': { target: api, changeOrigin: true } } },
   test: { include: ['src/**/*.test.ts'] },
 })

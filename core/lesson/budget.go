@@ -11,6 +11,7 @@ import (
 type Budget struct {
 	Student   string  `json:"student"`
 	Name      string  `json:"name"`
+	Short     string  `json:"short" description:"What to call them on court"`
 	Balls     int     `json:"balls" description:"Balls fed to them, and hit in warm-ups with a rotation"`
 	Overheads int     `json:"overheads" description:"Strokes above the head, serves included"`
 	Serves    int     `json:"serves"`
@@ -26,7 +27,7 @@ type Budget struct {
 func (p Plan) budgets(list []preparedBlock, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
-		b := Budget{Student: person.ID, Name: person.Profile.Name, Fault: person.Profile.Watching()}
+		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching()}
 		for k, l := range list {
 			at := slices.IndexFunc(l.people, func(other Person) bool { return other.ID == person.ID })
 			if at >= 0 {

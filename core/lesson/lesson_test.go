@@ -174,8 +174,8 @@ func TestRunSheet(t *testing.T) {
 	}
 	require.Equal(t, "Body warm-up", at(0, lesson.Begin).Text)
 	require.Equal(t, "Backhand volleys", at(8*60+120, lesson.CallOut).Text)
-	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "volleys"}, {Name: "Ben", Role: "feeds"}}, at(480, lesson.Swap).Roles)
-	require.Equal(t, []lesson.Role{{Name: "Ada", Role: "feeds"}, {Name: "Ben", Role: "volleys"}}, at(540, lesson.Swap).Roles)
+	require.Equal(t, []lesson.Role{{Name: "Ada", Short: "Ada", Role: "volleys"}, {Name: "Ben", Short: "Ben", Role: "feeds"}}, at(480, lesson.Swap).Roles)
+	require.Equal(t, []lesson.Role{{Name: "Ada", Short: "Ada", Role: "feeds"}, {Name: "Ben", Short: "Ben", Role: "volleys"}}, at(540, lesson.Swap).Roles)
 	feed := at(18*60+80, lesson.Feed)
 	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 10 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
@@ -187,7 +187,7 @@ func TestRunSheet(t *testing.T) {
 	// Alone, the student pairs with the coach.
 	in.People, d.Students = in.People[:1], d.Students[:1]
 	sheet = lesson.RunSheet(d, schedule(t, d, in), in)
-	require.Equal(t, lesson.Role{Name: "Coach", Role: "feeds"}, at(480, lesson.Swap).Roles[1])
+	require.Equal(t, lesson.Role{Name: "Coach", Short: "Coach", Role: "feeds"}, at(480, lesson.Swap).Roles[1])
 }
 
 func TestCheckNamesTheField(t *testing.T) {

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"time"
 
@@ -22,7 +23,8 @@ import (
 type Person struct {
 	ID       string
 	Profile  student.Profile
-	Archived bool // out of the lists
+	Archived bool   // out of the lists
+	Short    string // what to call them on court; see Inputs.Named
 }
 
 // Inputs is what a lesson is scheduled from, besides its own document.
@@ -35,6 +37,19 @@ type Inputs struct {
 	Rates map[string]map[string]odds.Rate
 	// Metres are what a player runs in one turn of a drill; see Measure. Without them nothing is said of running.
 	Metres map[string]float64
+}
+
+// Named gives everybody a short name that nobody else in the lesson has.
+func (in Inputs) Named() Inputs {
+	names := make([]string, len(in.People))
+	for i, p := range in.People {
+		names[i] = p.Profile.Name
+	}
+	in.People = slices.Clone(in.People)
+	for i, short := range student.ShortNames(names) {
+		in.People[i].Short = short
+	}
+	return in
 }
 
 // Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
@@ -123,6 +138,7 @@ func Schedule(ctx context.Context, d Document, in Inputs) (Plan, error) {
 	clock := func(second float64) string {
 		return start.Add(time.Duration(second) * time.Second).Format("15:04")
 	}
+	in = in.Named()
 	p := Plan{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
 	list := d.prepared(in)
 	for _, l := range list {

@@ -72,7 +72,11 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &odds.Goal{Kind: odds.Total, Count: 8}}}
 	phrase := ""
 	for _, cue := range lesson.RunSheet(d, schedule(t, d, in), in) {
-		phrase += fmt.Sprintf("%g %s: %s %v\n", cue.Second, cue.Kind, cue.Text, cue.Roles)
+		phrase += fmt.Sprintf("%g %s: %s [", cue.Second, cue.Kind, cue.Text)
+		for i, role := range cue.Roles {
+			phrase += strings.Repeat(" ", min(i, 1)) + fmt.Sprintf("{%s %s}", role.Name, role.Role)
+		}
+		phrase += "]\n"
 	}
 	for _, want := range []string{
 		"480 swap: Take your places. The net side begins [{Ada net left} {Ben net right} {Player 2 back left} {Player 3 back right} {Player 4 skip behind the fence}",
@@ -296,4 +300,25 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		_, _, err = stored.Document.Fitted(gone, drill.FitRequest{Minutes: 5}, drill.PlayerEvidence{Level: student.Club}, player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
+}
+
+func TestPeopleOfOneNameAreToldApartEverywhere(t *testing.T) {
+	d, in := hour()
+	in.People[0].Profile.Name, in.People[1].Profile.Name = "Ada Fenn", "Ada Marsh"
+	p := schedule(t, d, in)
+	require.Equal(t, []string{"Ada F.", "Ada M."}, []string{p.Budgets[0].Short, p.Budgets[1].Short})
+	roles := 0
+	for _, cue := range lesson.RunSheet(d, p, in) {
+		for _, role := range cue.Roles {
+			require.Equal(t, map[string]string{"Ada Fenn": "Ada F.", "Ada Marsh": "Ada M."}[role.Name], role.Short)
+			roles++
+		}
+	}
+	require.NotZero(t, roles)
+	d.Title = " "
+	require.Equal(t, "Ada F. and Ada M.", d.Titled(in).Title, "a lesson without a title has their names")
+	in.People = append(in.People, lesson.Person{ID: "c", Profile: student.Profile{Name: "Cleo Marsh"}}, lesson.Person{ID: "d", Profile: student.Profile{Name: "Dov Lund"}})
+	require.Equal(t, "Ada F., Ada M. and 2 more", d.Titled(in).Title)
+	d.Title = "Tuesday"
+	require.Equal(t, "Tuesday", d.Titled(in).Title)
 }

@@ -35,14 +35,16 @@ type Cue struct {
 
 // Role is what one person does.
 type Role struct {
-	Name string `json:"name"`
-	Role string `json:"role"`
+	Name  string `json:"name"`
+	Short string `json:"short" description:"What to call them on court"`
+	Role  string `json:"role"`
 }
 
 // RunSheet writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
 // to count.
 func RunSheet(d Document, p Plan, in Inputs) []Cue {
 	cues := []Cue{}
+	in = in.Named()
 	for i, l := range d.prepared(in) {
 		s := p.Blocks[i]
 		begin := Cue{Second: s.Start, Block: s.Block, Kind: Begin, Text: s.Title, Roles: []Role{}}
@@ -105,7 +107,7 @@ func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
 			cue.Text += ". The " + round.Begins + " side begins"
 		}
 		for j, seat := range round.Seats {
-			cue.Roles[j] = Role{Name: l.name(seat.Person), Role: l.seated(seat)}
+			cue.Roles[j] = l.role(seat)
 		}
 		cues = append(cues, cue)
 	}
@@ -126,11 +128,13 @@ func (l preparedBlock) seated(seat rotation.Seat) string {
 	return seat.Spot
 }
 
-func (l preparedBlock) name(person int) string {
-	if person == rotation.Coach {
-		return "Coach"
+// role is what somebody does from now on.
+func (l preparedBlock) role(seat rotation.Seat) Role {
+	if seat.Person == rotation.Coach {
+		return Role{Name: "Coach", Short: "Coach", Role: l.seated(seat)}
 	}
-	return l.people[person].Profile.Name
+	person := l.people[seat.Person]
+	return Role{Name: person.Profile.Name, Short: person.Short, Role: l.seated(seat)}
 }
 
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
@@ -147,9 +151,9 @@ func (l preparedBlock) drillCues(s ScheduledBlock, in Inputs) []Cue {
 		if role == "" {
 			role = "as drawn"
 		}
-		first.Roles[i] = Role{Name: person.Profile.Name, Role: role}
+		first.Roles[i] = Role{Name: person.Profile.Name, Short: person.Short, Role: role}
 		if fault := person.Profile.Watching(); fault != "" {
-			counting.Roles = append(counting.Roles, Role{Name: person.Profile.Name, Role: "watch: " + fault})
+			counting.Roles = append(counting.Roles, Role{Name: person.Profile.Name, Short: person.Short, Role: "watch: " + fault})
 		}
 	}
 	cues := []Cue{first, counting}

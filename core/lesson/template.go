@@ -132,6 +132,7 @@ func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need,
 	if t.Sport != "" && t.Sport != sport {
 		return Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
+	in = in.Named()
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
 	first, why := c.choose(nil)
 	other, alsoWhy := c.choose(first)
@@ -216,7 +217,7 @@ func (c chooser) choose(but *drill.Stored) (best *drill.Stored, why string) {
 				}
 			}
 			if fit == 4 {
-				served = append(served, firstName(p.Profile.Name))
+				served = append(served, p.Short)
 			}
 			score += fit - 0.7*math.Abs(float64(p.Profile.Level.Rank()-s.Document.Written().Rank()))
 		}
@@ -259,11 +260,6 @@ func (c chooser) lines(d drill.Document, b Block) int {
 		return 0
 	}
 	return lines
-}
-
-func firstName(name string) string {
-	first, _, _ := strings.Cut(name, " ")
-	return first
 }
 
 // FindTemplate returns a template by its name.

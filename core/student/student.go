@@ -2,6 +2,7 @@
 package student
 
 import (
+	"slices"
 	"strings"
 
 	"hodometer/core/court"
@@ -108,8 +109,7 @@ func (p Profile) Check() error {
 			wrong.Add(invalid.Join("watch", i), "a fault to watch is 1 to %d characters", longestFault)
 		}
 	}
-	stage := p.Level == Red || p.Level == Orange || p.Level == Green
-	if stage && p.Sport != court.Tennis {
+	if p.Level != "" && !slices.Contains(LevelsFor(p.Sport), p.Level) {
 		wrong.Add("level", "ball stages belong to tennis; choose a level for %s", p.Sport)
 	}
 	return wrong.Err()

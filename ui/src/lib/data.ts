@@ -3,6 +3,7 @@ import {
   answer,
   api,
   type GoalAsked,
+  type Profile,
   type RallyAsked,
   type Settings,
   type TargetAsked,
@@ -63,6 +64,13 @@ export const vocabularyQuery = () =>
     queryFn: () => answer(api.GET('/api/vocabulary')),
     staleTime: Infinity,
   }))
+
+/** levelsOf lists the levels of a sport. The one that is chosen stays in sight, also where it is not one of them. */
+export const levelsOf = (
+  vocabulary: Vocabulary | undefined,
+  sport: Profile['sport'] | undefined,
+  chosen: Profile['level'],
+) => [...new Set([...(vocabulary?.sports.find((each) => each.sport === sport)?.levels ?? []), chosen])]
 
 /** Students or drills that are stored and cannot be shown. */
 export const unreadableQuery = (kind: 'student' | 'drill') =>

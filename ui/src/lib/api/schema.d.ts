@@ -243,6 +243,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A lesson to begin with, without saving it */
+        post: operations["beginLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/blocks": {
         parameters: {
             query?: never;
@@ -870,6 +887,8 @@ export interface components {
             met: boolean;
             /** @description Of the student */
             name: string;
+            /** @description What to call them on court */
+            short: string;
             student: string;
             /** @description Balls in one turn */
             turn: number;
@@ -1987,6 +2006,16 @@ export interface components {
             /** @description The courts there are from now on */
             space: components["schemas"]["DrillSpace"];
         };
+        LessonBegun: {
+            /** @description Empty: today */
+            date: string;
+            minutes: number;
+            /** @description Hours:minutes where the lesson is given */
+            start: string;
+            students: string[];
+            /** @description Empty: the students' names */
+            title: string;
+        };
         LessonBlock: {
             calls: components["schemas"]["LessonCall"][];
             /**
@@ -2087,6 +2116,8 @@ export interface components {
              */
             rest: number;
             serves: number;
+            /** @description What to call them on court */
+            short: string;
             student: string;
             /**
              * Format: double
@@ -2268,6 +2299,8 @@ export interface components {
         LessonRole: {
             name: string;
             role: string;
+            /** @description What to call them on court */
+            short: string;
         };
         LessonScheduledBlock: {
             /** @description Identifier of the block */
@@ -2623,6 +2656,8 @@ export interface components {
             hand: components["schemas"]["StudentHand"];
             id: string;
             name: string;
+            /** @description What to call them on court */
+            short: string;
             /** @description Faults to watch */
             watch: string[];
         };
@@ -2832,6 +2867,10 @@ export interface components {
             drills: components["schemas"]["DrillOnSheet"][];
             lesson: components["schemas"]["Lesson"];
         };
+        SportWords: {
+            levels: components["schemas"]["StudentLevel"][];
+            sport: components["schemas"]["CourtSport"];
+        };
         /** @enum {string} */
         State: "planned" | "begun" | "finished";
         /** @enum {string} */
@@ -3004,6 +3043,8 @@ export interface components {
             student: string;
         };
         Vocabulary: {
+            ages: components["schemas"]["StudentAgeBand"][];
+            backhands: components["schemas"]["StudentBackhand"][];
             /** @description Which side begins a round */
             begins: components["schemas"]["RotationBegins"][];
             /** @description What a round is counted in */
@@ -3011,10 +3052,12 @@ export interface components {
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
             goals: components["schemas"]["OddsKind"][];
+            hands: components["schemas"]["StudentHand"][];
             /** @description How hard a stage is beside the drill as a whole */
             hard: components["schemas"]["OddsHardness"][];
             kinds: components["schemas"]["FeedKind"][];
-            levels: components["schemas"]["StudentLevel"][];
+            /** @description What can be limited in a lesson */
+            limits: components["schemas"]["StudentLimitOf"][];
             methods: components["schemas"]["FeedMethod"][];
             /** @description What a miss does to a streak */
             misses: components["schemas"]["OddsAfterMiss"][];
@@ -3025,6 +3068,7 @@ export interface components {
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
             spins: components["schemas"]["FeedSpinKind"][];
+            sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
             steps: components["schemas"]["LessonLengthStep"][];
             strokes: components["schemas"]["FeedStroke"][];
@@ -3530,6 +3574,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Diary"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginLesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonBegun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonDocument"];
                 };
             };
             default: {

@@ -30,7 +30,6 @@
           .map((tap) => tap.entry),
       ),
   )
-  const first = (name: string | undefined) => name?.split(' ')[0] ?? ''
   /** Undo belongs to the last act, whoever's it was. */
   const undone = $derived(counters.find((each) => each.student === last) ?? counter)
   const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
@@ -82,7 +81,7 @@
               class="btn"
               class:btn-primary={i === chosen}
               aria-pressed={i === chosen}
-              onclick={() => (chosen = i)}>{first(each.name)}</button
+              onclick={() => (chosen = i)}>{each.short}</button
             >
           {/each}
         </div>
@@ -156,8 +155,7 @@
     {/if}
     <div class="less">
       <button class="btn big" disabled={!canUndo} onclick={undo}
-        >Undo{#if counters.length > 1 && last !== undefined}<span class="block text-sm"
-            >{first(undone?.name)}</span
+        >Undo{#if counters.length > 1 && last !== undefined}<span class="block text-sm">{undone?.short}</span
           >{/if}</button
       >
       {#if counter.again && way === 'ball'}

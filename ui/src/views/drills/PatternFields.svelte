@@ -3,6 +3,7 @@
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
+  import { levelsOf } from '../../lib/data'
   import SelectField from '../../lib/SelectField.svelte'
 
   /** How the whole pattern runs: its feeding, order, turns, and a rally's rules. */
@@ -29,7 +30,7 @@
   <SelectField
     label="Written for"
     value={draft.document.level ?? 'club player'}
-    options={vocabulary.levels}
+    options={levelsOf(vocabulary, draft.document.sport, draft.document.level ?? 'club player')}
     onchange={(level) => draft.change((d) => (d.level = level))}
   />
   {#if report && report.court.surfaces.length > 1}

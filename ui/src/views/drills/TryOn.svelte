@@ -16,9 +16,7 @@
     queryFn: () => students(false),
   }))
   const own = $derived((query.data ?? []).filter((student) => student.profile.sport === drill.sport))
-  const levels = $derived(
-    (vocabulary?.levels ?? []).filter((level) => drill.sport === 'tennis' || !level.endsWith('ball')),
-  )
+  const levels = $derived(vocabulary?.sports.find((each) => each.sport === drill.sport)?.levels ?? [])
   const written = $derived(drill.level ?? 'club player')
 
   function choose(value: string) {

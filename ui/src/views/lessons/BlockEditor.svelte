@@ -16,6 +16,7 @@
     vocabulary: Vocabulary | undefined
   }
   let { planner, block, scheduled, names, vocabulary }: Props = $props()
+  const shorts = $derived(Object.fromEntries(planner.plan.budgets.map((b) => [b.student, b.short])))
   let open = $state<Derivation | null>(null)
   let tab = $state<'block' | 'places' | 'players'>('block')
 
@@ -74,7 +75,7 @@
   </div>
   {#if shown === 'places'}
     <div class="mt-3" role="tabpanel" aria-label="Who is where">
-      <Places {block} {scheduled} {names} {vocabulary} {errors} {path} {onchange} />
+      <Places {block} {scheduled} {shorts} {vocabulary} {errors} {path} {onchange} />
     </div>
   {:else if shown === 'players' && scheduled}
     <div class="mt-3" role="tabpanel" aria-label="Each player">

@@ -99,7 +99,11 @@
     <summary class="cursor-pointer py-1 text-sm font-semibold">Faults to watch</summary>
     <div class="mt-2 flex flex-col gap-3">
       {#each (people.data ?? []).filter((s) => booked.includes(s.id)) as student (student.id)}
-        <FaultFields {student} onkept={onfaults} />
+        <FaultFields
+          {student}
+          short={planner.plan.budgets.find((b) => b.student === student.id)?.short ?? student.profile.name}
+          onkept={onfaults}
+        />
       {/each}
     </div>
   </details>

@@ -38,35 +38,16 @@
     refusal = ''
   }
 
-  /** Names in one line, short enough for a title. */
-  const together = (names: (string | undefined)[]) =>
-    names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ')
-
   /** A new lesson begins with a block of every kind but drills. */
   async function plan(event: SubmitEvent) {
     event.preventDefault()
     if (!planning) return
     const id = v7()
-    const chosen = $state.snapshot(planning)
-    const names = people.data
-      ?.filter((s) => chosen.students.includes(s.id))
-      .map((s) => s.profile.name.split(' ')[0])
+    const { title, date = '', start, minutes, students } = $state.snapshot(planning)
     try {
-      const ready = await answer(
-        api.GET('/api/lessons/blocks', {
-          params: { query: { people: Math.max(1, chosen.students.length) } },
-        }),
+      const body = await answer(
+        api.POST('/api/lessons/begin', { body: { title, date, start, minutes, students } }),
       )
-      const day = query.data ?? (await query.refetch()).data
-      const body = {
-        ...chosen,
-        date: chosen.date ?? day?.today ?? '',
-        version: 3,
-        space: {},
-        title: chosen.title || together(names ?? []),
-        note: '',
-        blocks: ready.start,
-      }
       await answer(api.PUT('/api/lessons/{id}', { params: { path: { id }, header: isNew }, body }))
       planning = null
       await renew(client, keys.lessons)

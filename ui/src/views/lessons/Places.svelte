@@ -10,19 +10,20 @@
   interface Props {
     block: Block
     scheduled: ScheduledBlock | undefined
-    names: Record<string, string>
+    /** What to call people on court, by identifier. */
+    shorts: Record<string, string>
     vocabulary: Vocabulary | undefined
     errors: Record<string, string>
     path: string
     onchange: (part: Partial<Block>) => void
   }
-  let { block, scheduled, names, vocabulary, errors, path, onchange }: Props = $props()
+  let { block, scheduled, shorts, vocabulary, errors, path, onchange }: Props = $props()
   const form = $derived(block.rotation)
   const named = $derived(form && ['roles', 'spots', 'stations'].includes(form.kind))
   const table = $derived(scheduled?.table)
   /** Whether balls are known, and not only minutes. */
   const counted = $derived(table?.people.some((p) => p.balls > 0))
-  const people = $derived((scheduled?.people ?? []).map((id) => (names[id] ?? '').split(' ')[0] ?? ''))
+  const people = $derived((scheduled?.people ?? []).map((id) => shorts[id] ?? ''))
   const error = (field: string) =>
     errors[`${path}.rotation.${field}`] ??
     Object.entries(errors).find(([key]) => key.startsWith(`${path}.rotation.${field}.`))?.[1]

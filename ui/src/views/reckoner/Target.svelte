@@ -4,7 +4,7 @@
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
   import { answer, api, Refusal, why, type TargetAsked, type Derivation } from '../../lib/api/client'
-  import { keys, vocabularyQuery } from '../../lib/data'
+  import { keys, levelsOf, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
@@ -72,7 +72,11 @@
       <SelectField
         label="Player"
         value={asked.level}
-        options={vocabulary.data?.levels ?? [asked.level]}
+        options={levelsOf(
+          vocabulary.data,
+          courts.data?.find((court) => court.id === asked.court)?.sport,
+          asked.level,
+        )}
         onchange={(level) => (asked.level = level)}
       />
       <LengthField

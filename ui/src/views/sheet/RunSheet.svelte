@@ -65,7 +65,7 @@
                 <span
                   >{cue.text}
                   {#each told(cue) as role, i (i)}<span class="role"
-                      ><strong>{role.name.split(' ')[0]}</strong> {role.role}</span
+                      ><strong>{role.short}</strong> {role.role}</span
                     >{/each}</span
                 >
               </li>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Profile } from '../../lib/api/client'
+  import { levelsOf, vocabularyQuery } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
@@ -17,6 +18,8 @@
         .map((fault, n) => (n === i ? text.trim() : fault))
         .filter(Boolean),
     })
+  const vocabulary = vocabularyQuery()
+  const words = $derived(vocabulary.data)
   type LimitOf = NonNullable<Profile['limit']>['of']
 
   function limit(of: LimitOf | 'none') {
@@ -30,43 +33,35 @@
     label="Sport"
     value={profile.sport}
     error={errors.sport}
-    options={['tennis', 'pickleball', 'badminton', 'squash', 'table tennis']}
+    options={words?.sports.map((each) => each.sport) ?? [profile.sport]}
     onchange={(sport) => set({ sport })}
   />
   <SelectField
     label="Level or ball stage"
     value={profile.level}
     error={errors.level}
-    options={[
-      'red ball',
-      'orange ball',
-      'green ball',
-      'beginner',
-      'improver',
-      'club player',
-      'tournament player',
-    ]}
+    options={levelsOf(words, profile.sport, profile.level)}
     onchange={(level) => set({ level })}
   />
   <SelectField
     label="Age"
     value={profile.age}
     error={errors.age}
-    options={['under 8', '8 to 10', '11 to 13', '14 to 17', 'adult', '60 and over']}
+    options={words?.ages ?? [profile.age]}
     onchange={(age) => set({ age })}
   />
   <SelectField
     label="Racket hand"
     value={profile.hand}
     error={errors.hand}
-    options={['right', 'left']}
+    options={words?.hands ?? [profile.hand]}
     onchange={(hand) => set({ hand })}
   />
   <SelectField
     label="Backhand"
     value={profile.backhand}
     error={errors.backhand}
-    options={['one-handed', 'two-handed']}
+    options={words?.backhands ?? [profile.backhand]}
     onchange={(backhand) => set({ backhand })}
   />
   <TextField
