@@ -10,7 +10,7 @@ demo: build
 	$(BIN) demo $(ARGS)
 
 build: ui/dist/index.html
-	go build -trimpath -ldflags='-s -w' -o $(BIN) ./cmd/hodometer
+	go build -trimpath -ldflags='-s -w -X main.build=$(shell git rev-parse --short=12 HEAD 2>/dev/null)' -o $(BIN) ./cmd/hodometer
 
 node_modules/.installed: package.json package-lock.json
 	npm install --no-audit --no-fund

@@ -18,12 +18,15 @@ const version = "0.3.0"
 //go:embed modules.txt
 var modules string
 
+// build is the commit that was built; make sets it.
+var build string
+
 // about says which Hodometer this is.
 func about() api.About {
-	a := api.About{Version: version, Go: runtime.Version()}
-	if build, ok := debug.ReadBuildInfo(); ok {
-		for _, setting := range build.Settings {
-			if setting.Key == "vcs.revision" && len(setting.Value) >= 12 {
+	a := api.About{Version: version, Build: build, Go: runtime.Version()}
+	if info, ok := debug.ReadBuildInfo(); ok {
+		for _, setting := range info.Settings {
+			if build == "" && setting.Key == "vcs.revision" && len(setting.Value) >= 12 {
 				a.Build = setting.Value[:12]
 			}
 		}

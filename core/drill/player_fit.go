@@ -131,15 +131,7 @@ func (d Document) stroke(simulation Simulation, level student.Level, shape court
 	case d.Sport == court.TableTennis && d.Stroke == feed.Serve:
 		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
 	}
-	at := shape.Centre
-	switch c := drill.World.Court; shape.Kind {
-	case court.Window:
-		at = court.Point{X: shape.Centre.X, Y: 0.35 * c.Length}
-	case court.Gate:
-		at.Y += math.Copysign(1, shape.Centre.Y)
-	case court.WallBand:
-		at = court.Point{X: shape.Centre.X, Y: -c.Length / 4}
-	}
+	at := drill.World.Court.AimPoint(shape)
 	err = errors.New("no ball of this turn is met")
 	for _, m := range simulation.Timeline.Interceptions {
 		if m.Where == nil || m.Player != 0 {

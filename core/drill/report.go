@@ -139,15 +139,7 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 	if t.Box != "" {
 		list = append(list, metric.Input{Name: "Share of the " + t.Box, Value: percent(t.Share)})
 	}
-	line, _ := c.Line(t.Nearest)
-	margin := "Margin to the " + line.Name
-	switch t.Kind {
-	case court.Window:
-		margin = "Over the net at least"
-	case court.WallBand:
-		margin = "Margin to the board or the line"
-	}
-	list = append(list, metric.Input{Name: margin, Value: s.Units.Length(t.Margin)})
+	list = append(list, metric.Input{Name: c.MarginName(t), Value: s.Units.Length(t.Margin)})
 	return append(list, metric.Input{Name: "Lies out, never counts", Value: percent(t.Out)})
 }
 

@@ -23,23 +23,6 @@ type Size struct {
 	Text  string `json:"text" description:"Exactly, to be typed again"`
 }
 
-// sizes lists the sizes that a target of this kind has, by the last part of their path.
-func sizes(t *court.Target) map[string]*float64 {
-	switch t.Kind {
-	case court.Circle, court.Object:
-		return map[string]*float64{"radius": &t.Radius}
-	case court.Strip:
-		return map[string]*float64{"depth": &t.Depth}
-	case court.BoxTarget:
-		if t.Box == "" {
-			return map[string]*float64{"width": &t.Width, "depth": &t.Depth}
-		}
-	case court.Window, court.WallBand:
-		return map[string]*float64{"low": &t.Low, "high": &t.High, "width": &t.Width}
-	}
-	return nil
-}
-
 // typed returns the drill with one length read from words. What is meant by a circle of so much is the
 // coach's own setting.
 func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
@@ -54,7 +37,7 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 	}
 	changed := d.clone()
 	if name, ok := strings.CutPrefix(in.Path, "target."); ok {
-		if size, ok := sizes(&changed.Target)[name]; ok {
+		if size, ok := changed.Target.Sizes()[name]; ok {
 			length, err := units.Read(in.Text, s.Step)
 			if err != nil {
 				return fail(err)
@@ -105,7 +88,7 @@ func sizePath(place int) string { return invalid.Join("places", place, "size") }
 func (d Document) sizes(s coach.Settings) []Size {
 	list := []Size{}
 	target := d.Target
-	values := sizes(&target)
+	values := target.Sizes()
 	for _, name := range []string{"radius", "width", "depth", "low", "high"} {
 		value, ok := values[name]
 		if !ok {

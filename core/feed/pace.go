@@ -18,19 +18,10 @@ const (
 	GamePace  Pace = "game pace"
 )
 
-// paces are mean speeds over the ground from release to landing, m/s. Common practice, no source.
-var paces = map[court.Sport]map[Pace]float64{
-	court.Tennis:      {Gentle: 9, HalfPace: 13, RallyPace: 17, GamePace: 22},
-	court.Pickleball:  {Gentle: 4.5, HalfPace: 6, RallyPace: 8.5, GamePace: 12},
-	court.Badminton:   {Gentle: 5, HalfPace: 6.5, RallyPace: 8, GamePace: 12},
-	court.Squash:      {Gentle: 7, HalfPace: 10, RallyPace: 13, GamePace: 19},
-	court.TableTennis: {Gentle: 3, HalfPace: 4.5, RallyPace: 6.5, GamePace: 9},
-}
-
 // Speed is the mean speed over the ground of a pace on a court, m/s. The small courts of tennis are
 // played slower, by the root of their length.
 func (p Pace) Speed(c court.Court) float64 {
-	speed := paces[c.Sport][p]
+	speed := In(c.Sport).Speeds[p]
 	if c.Sport == court.Tennis {
 		speed *= math.Sqrt(c.Length / fullCourt)
 	}
@@ -75,12 +66,9 @@ func (s SpinKind) mirrored() SpinKind {
 	return s
 }
 
-// spins are the turns a minute of plain topspin. Common practice, no source.
-var spins = map[court.Sport]float64{court.Tennis: 1200, court.Pickleball: 500, court.Squash: 300, court.TableTennis: 3000}
-
 // RPM is the turns a minute, over the top and to the side.
 func (s SpinKind) RPM(sport court.Sport) (top, side float64) {
-	plain := spins[sport]
+	plain := In(sport).Topspin
 	switch s {
 	case Topspin:
 		return plain, 0

@@ -24,12 +24,13 @@ const Gravity = 9.80665
 // Ball is what of a ball matters to its flight and its bounce.
 type Ball struct {
 	Name     string
-	Mass     float64 // kg
-	Diameter float64 // m
-	Drag     float64 // Cd₀
-	SpinDrag bool    // drag grows with spin
-	Dropped  float64 // m, the height it is dropped from in its federation's test
-	Rebounds float64 // m, the middle of what it may come back to; 0 for a shuttlecock
+	Sport    court.Sport // that it is for
+	Mass     float64     // kg
+	Diameter float64     // m
+	Drag     float64     // Cd₀
+	SpinDrag bool        // drag grows with spin
+	Dropped  float64     // m, the height it is dropped from in its federation's test
+	Rebounds float64     // m, the middle of what it may come back to; 0 for a shuttlecock
 	Source   string
 }
 
@@ -56,21 +57,21 @@ func (b Ball) Bounces() bool { return b.Rebounds > 0 }
 
 // Masses and sizes are the middle of what the rules allow. Drag coefficients are from memory, no source.
 var (
-	tennisBall = Ball{Name: "tennis ball", Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.41,
+	tennisBall = Ball{Name: "tennis ball", Sport: court.Tennis, Mass: 0.0577, Diameter: 0.067, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.41,
 		Source: "ITF Rules of Tennis, ball appendix: 56.0–59.4 g, 6.54–6.86 cm, 135–147 cm from 254 cm"}
-	orangeBall = Ball{Name: "orange ball", Mass: 0.0415, Diameter: 0.0643, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.125,
+	orangeBall = Ball{Name: "orange ball", Sport: court.Tennis, Mass: 0.0415, Diameter: 0.0643, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.125,
 		Source: "ITF Rules of Tennis, ball appendix (from memory): 36.0–46.9 g, 6.00–6.86 cm, 105–120 cm from 254 cm"}
-	redBall = Ball{Name: "red ball", Mass: 0.0425, Diameter: 0.075, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 0.975,
+	redBall = Ball{Name: "red ball", Sport: court.Tennis, Mass: 0.0425, Diameter: 0.075, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 0.975,
 		Source: "ITF Rules of Tennis, ball appendix (from memory): 36.0–49.0 g, 7.00–8.00 cm, 90–105 cm from 254 cm"}
-	greenBall = Ball{Name: "green ball", Mass: 0.0493, Diameter: 0.0658, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.275,
+	greenBall = Ball{Name: "green ball", Sport: court.Tennis, Mass: 0.0493, Diameter: 0.0658, Drag: 0.55, SpinDrag: true, Dropped: 2.54, Rebounds: 1.275,
 		Source: "ITF Rules of Tennis, ball appendix (from memory): 47.0–51.5 g, 6.30–6.86 cm, 120–135 cm from 254 cm"}
-	pickleballBall = Ball{Name: "pickleball", Mass: 0.0246, Diameter: 0.0742, Drag: 0.40, Dropped: 78 * units.Inch, Rebounds: 32 * units.Inch,
+	pickleballBall = Ball{Name: "pickleball", Sport: court.Pickleball, Mass: 0.0246, Diameter: 0.0742, Drag: 0.40, Dropped: 78 * units.Inch, Rebounds: 32 * units.Inch,
 		Source: "USA Pickleball equipment standards (from memory): 22.1–26.5 g, 73–75.5 mm, 30–34 in from 78 in"}
-	shuttlecock = Ball{Name: "shuttlecock", Mass: 0.0052, Diameter: 0.066, Drag: 0.5534079719881946,
+	shuttlecock = Ball{Name: "shuttlecock", Sport: court.Badminton, Mass: 0.0052, Diameter: 0.066, Drag: 0.5534079719881946,
 		Source: "BWF Laws 2: 4.74–5.50 g; drag from a terminal speed of 6.7 m/s, Cohen et al., New J. Phys. 17 (2015) 063001"}
-	squashBall = Ball{Name: "squash ball", Mass: 0.024, Diameter: 0.040, Drag: 0.50, Dropped: 2.54, Rebounds: 0.295 * 2.54,
+	squashBall = Ball{Name: "squash ball", Sport: court.Squash, Mass: 0.024, Diameter: 0.040, Drag: 0.50, Dropped: 2.54, Rebounds: 0.295 * 2.54,
 		Source: "WSF ball specification (from memory): 23–25 g, 39.5–40.5 mm, 26–33 % of 254 cm at 45 °C"}
-	tableTennisBall = Ball{Name: "table tennis ball", Mass: 0.0027, Diameter: 0.040, Drag: 0.45, Dropped: 0.30, Rebounds: 0.23,
+	tableTennisBall = Ball{Name: "table tennis ball", Sport: court.TableTennis, Mass: 0.0027, Diameter: 0.040, Drag: 0.45, Dropped: 0.30, Rebounds: 0.23,
 		Source: "ITTF Laws 2.03 and 2.01.03: 2.7 g, 40 mm, about 23 cm from 30 cm"}
 )
 

@@ -25,23 +25,6 @@ type Drill struct {
 	Scatter   map[feed.Method]flight.Scatter
 }
 
-// feedHeight is how high above the court a ball leaves, in metres. Common practice, no source.
-func feedHeight(sport court.Sport, method feed.Method) float64 {
-	switch {
-	case sport == court.TableTennis:
-		return 0.25
-	case sport == court.Badminton && method == feed.ByHand:
-		return 1.9
-	case sport == court.Badminton:
-		return 1.1
-	case method == feed.OffWall:
-		return 1.2
-	case method == feed.SelfDrop:
-		return 1.1
-	}
-	return 0.95
-}
-
 // flown is one task of a pattern as it is fed: worked out once, whatever the tempo.
 type flown struct {
 	task   feed.Task
@@ -110,7 +93,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 	w, method := d.World, d.Pattern.MethodOf(t)
 	height := t.Height
 	if height == 0 {
-		height = feedHeight(w.Court.Sport, method)
+		height = feed.In(w.Court.Sport).Height(method)
 	}
 	if method == feed.SelfDrop {
 		from = court.Point{X: landing.X, Y: landing.Y - 0.1} // dropped in front of the body
@@ -127,7 +110,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if lob, high := lobHeight[w.Court.Sport]; high && t.Pace == "" && t.Stroke.AboveHead() && t.Stroke != feed.Serve {
+	if lob := feed.In(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && t.Stroke.AboveHead() && t.Stroke != feed.Serve {
 		want.By, want.Value = flight.ByApex, lob
 		l, err = w.Aim(want)
 		return l, false, err
@@ -147,10 +130,6 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 
 // wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
 var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, feed.RallyPace: 2.4, feed.GamePace: 1.6}
-
-// lobHeight is how high a ball goes that is fed for a stroke above the head, metres. Common practice, no
-// source.
-var lobHeight = map[court.Sport]float64{court.Tennis: 4.5, court.Pickleball: 3.5, court.Badminton: 4.5}
 
 // problem says in a coach's words why a task cannot be fed.
 func (f flown) problem(i int) string {

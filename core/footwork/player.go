@@ -9,6 +9,7 @@ import (
 	"math"
 
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/student"
 )
 
@@ -39,12 +40,6 @@ var byAge = map[student.AgeBand][2]float64{
 	student.Fourteen: {1, 0.96}, student.Adult: {1, 1}, student.Sixty: {0.78, 0.98},
 }
 
-// bySport is an adult's comfortable reach, lunge reach and overhead contact. Common practice, no source.
-var bySport = map[court.Sport][3]float64{
-	court.Tennis: {0.75, 1.75, 2.6}, court.Pickleball: {0.65, 1.5, 2.3}, court.Badminton: {0.70, 1.85, 2.6},
-	court.Squash: {0.75, 1.8, 2.3}, court.TableTennis: {0.50, 1.15, 1.6},
-}
-
 // For is the player that somebody of an age and level is taken for.
 func For(sport court.Sport, age student.AgeBand, level student.Level, hand student.Hand, backhand student.Backhand) Player {
 	by, ok := byLevel[level]
@@ -55,10 +50,10 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	if !ok {
 		share = byAge[student.Adult]
 	}
-	reach := bySport[sport]
+	of := feed.In(sport)
 	return Player{
 		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0],
-		Reach: reach[0] * share[1], LungeReach: reach[1] * share[1], High: reach[2] * share[1],
+		Reach: of.Reach * share[1], LungeReach: of.Lunge * share[1], High: of.High * share[1],
 		Hand: hand, Backhand: backhand,
 	}
 }

@@ -17,7 +17,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	movers := d.rallyPlayers(r)
 	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
-	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feedHeight(d.World.Court.Sport, feed.Live))
+	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feed.In(d.World.Court.Sport).Height(feed.Live))
 	now := 0.0
 	for shot := range r.Shots {
 		if err := ctx.Err(); err != nil {

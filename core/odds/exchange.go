@@ -68,19 +68,6 @@ func (e Exchange) Check() error {
 	return wrong.Err()
 }
 
-// contactHeight is where a rally ball is met, metres above the court. Common practice, no source.
-func contactHeight(sport court.Sport) float64 {
-	switch sport {
-	case court.TableTennis:
-		return 0.2
-	case court.Badminton:
-		return 1.4
-	case court.Pickleball:
-		return 0.6
-	}
-	return 0.9
-}
-
 // trip is one way over the net: how fast it goes over the ground until it lands, and how long it takes
 // until the other player meets it.
 type trip struct{ speed, seconds float64 }
@@ -89,7 +76,7 @@ type trip struct{ speed, seconds float64 }
 // landing place between the net and where it is met.
 func (e Exchange) trips(ctx context.Context, from, to float64) ([]trip, error) {
 	c := e.World.Court
-	start := flight.Above(court.Point{Y: -from}, contactHeight(c.Sport))
+	start := flight.Above(court.Point{Y: -from}, feed.In(c.Sport).Rally)
 	const places = 24
 	deepest := math.Min(c.Length/2, 2.5*to)
 	var list []trip

@@ -55,10 +55,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-2">
-  <h2>
-    Week{#if query.data}
-      of {name(query.data.days[0] ?? '')}{/if}
-  </h2>
+  <h2>{query.data ? `Week of ${name(query.data.days[0] ?? '')}` : 'Week'}</h2>
   <div class="ml-auto flex gap-2">
     <button class="btn btn-sm" onclick={() => ahead--}>Week before</button>
     <button class="btn btn-sm" disabled={ahead === 0} onclick={() => (ahead = 0)}>This week</button>
