@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/core/diary"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/store"
@@ -73,9 +74,9 @@ func (s *server) week(ctx context.Context, p ofWeek, _ None) (Week, error) {
 	if p.Week < -mostWeeks || p.Week > mostWeeks {
 		return Week{}, invalid.Fields{{Path: "week", Message: "within a hundred years"}}
 	}
-	days := lesson.Week(s.now(), p.Week)
+	days := diary.Week(s.now(), p.Week)
 	first, last := days[0], days[len(days)-1]
-	diary, err := s.days(ctx, first, last)
+	found, err := s.days(ctx, first, last)
 	if err != nil {
 		return Week{}, err
 	}
@@ -88,10 +89,10 @@ func (s *server) week(ctx context.Context, p ofWeek, _ None) (Week, error) {
 		if err != nil {
 			return nil // there is none
 		}
-		weeks := lesson.WeeksAfter(s.now(), at)
+		weeks := diary.WeeksAfter(s.now(), at)
 		return &weeks
 	}
-	return Week{Diary: diary, Days: days, Earlier: offset(before), Later: offset(after)}, nil
+	return Week{Diary: found, Days: days, Earlier: offset(before), Later: offset(after)}, nil
 }
 
 // days lists the lessons from one day to another, both included, in a fixed number of queries.
@@ -149,10 +150,10 @@ func stateOf(begun, finished bool) State {
 }
 
 // slots are when lessons are given.
-func slots(records []store.Record[lesson.Document]) []lesson.Slot {
-	list := make([]lesson.Slot, len(records))
+func slots(records []store.Record[lesson.Document]) []diary.Slot {
+	list := make([]diary.Slot, len(records))
 	for i, record := range records {
-		list[i] = lesson.SlotOf(record.ID, record.Document)
+		list[i] = diary.SlotOf(record.ID, record.Document)
 	}
 	return list
 }

@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/core/diary"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
@@ -220,7 +221,7 @@ func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in l
 		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
 	}
 	near, _, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
-	return lesson.SlotOf(id, d).Clashes(slots(near), names(in)), err
+	return diary.SlotOf(id, d).Clashes(slots(near), names(in)), err
 }
 
 // names are the students' names by identifier.

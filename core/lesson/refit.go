@@ -6,6 +6,7 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/fitting"
 	"hodometer/core/invalid"
 	"hodometer/core/units"
 )
@@ -68,17 +69,17 @@ func (l preparedBlock) step() float64 {
 
 // part is the block as it is fitted. A step that is longer than its most is left out of account: better
 // part of a rotation than none.
-func (l preparedBlock) part() Part {
+func (l preparedBlock) part() fitting.Part {
 	b := l.block
 	if b.Pinned {
-		return Part{Wanted: b.Minutes, Min: b.Minutes, Max: b.Minutes, Weight: 1}
+		return fitting.Part{Wanted: b.Minutes, Min: b.Minutes, Max: b.Minutes, Weight: 1}
 	}
 	least, most := b.bounds()
-	step := l.step()
-	if step > 0 && roundUp(least, step) > roundDown(most, step)+exact {
-		step = 0
+	p := fitting.Part{Wanted: b.wanted(), Min: least, Max: most, Weight: float64(b.weight()), Step: l.step()}
+	if !p.HasStep() {
+		p.Step = 0
 	}
-	return Part{Wanted: b.wanted(), Min: least, Max: most, Weight: float64(b.weight()), Step: step}
+	return p
 }
 
 // Refit shares the booking out among the blocks: each gets as near to what it should have as the others
@@ -91,13 +92,13 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, er
 	if len(d.Blocks) == 0 {
 		return Edited{}, invalid.Fields{{Path: "blocks", Message: "there is nothing to fit yet; add a block"}}
 	}
-	parts := make([]Part, len(d.Blocks))
+	parts := make([]fitting.Part, len(d.Blocks))
 	list := d.prepared(in)
 	for i, l := range list {
 		l.block.Pinned = l.block.Pinned || l.block.ID == keep
 		parts[i] = l.part()
 	}
-	fitting, ok, err := Fit(ctx, float64(d.Minutes), parts)
+	fitting, ok, err := fitting.Fit(ctx, float64(d.Minutes), parts)
 	if err != nil {
 		return Edited{}, err
 	}
@@ -131,7 +132,7 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, er
 }
 
 // squeezed says why blocks do not have what they should; empty where they do.
-func (d Document) squeezed(parts []Part, spare float64) string {
+func (d Document) squeezed(parts []fitting.Part, spare float64) string {
 	wanted, pinned := 0.0, 0.0
 	for _, p := range parts {
 		wanted += p.Wanted
@@ -209,7 +210,7 @@ func (b *Block) adapt(l preparedBlock, in Inputs) string {
 
 // tooMuch says which blocks to take out so that the least of the rest fits: those that matter least
 // first, and of these the longest.
-func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Edited, error) {
+func (d Document) tooMuch(ctx context.Context, keep string, parts []fitting.Part) (Edited, error) {
 	r := Edited{Document: d, Sentences: []string{}, Drop: []string{}}
 	least := 0.0
 	for _, p := range parts {
@@ -234,7 +235,7 @@ func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Edite
 		gone[at] = true
 		r.Drop = append(r.Drop, d.Blocks[at].ID)
 		r.Sentences = append(r.Sentences, "Take out "+d.Blocks[at].Title+".")
-		var rest []Part
+		var rest []fitting.Part
 		for i, p := range parts {
 			if !gone[i] {
 				rest = append(rest, p)
@@ -243,7 +244,7 @@ func (d Document) tooMuch(ctx context.Context, keep string, parts []Part) (Edite
 		if len(rest) == 0 {
 			return r, nil
 		}
-		if _, ok, err := Fit(ctx, float64(d.Minutes), rest); err != nil || ok {
+		if _, ok, err := fitting.Fit(ctx, float64(d.Minutes), rest); err != nil || ok {
 			return r, err
 		}
 	}

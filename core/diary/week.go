@@ -1,4 +1,4 @@
-package lesson
+package diary
 
 import "time"
 

@@ -1,8 +1,10 @@
-package lesson
+// Package diary is when lessons are given: weeks, and lessons that overlap.
+package diary
 
 import (
 	"cmp"
 	"fmt"
+	"hodometer/core/lesson"
 	"slices"
 	"strings"
 	"time"
@@ -20,7 +22,7 @@ type Slot struct {
 }
 
 // SlotOf is when a lesson is given.
-func SlotOf(id string, d Document) Slot {
+func SlotOf(id string, d lesson.Document) Slot {
 	return Slot{ID: id, Title: d.Title, Date: d.Date, Start: d.Start, Minutes: d.Minutes, Students: d.Students, Court: strings.TrimSpace(d.Space.Name)}
 }
 
@@ -68,33 +70,4 @@ func and(names []string) string {
 		return strings.Join(names, "")
 	}
 	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
-}
-
-// Again is the lesson planned anew for another day: with everybody, and with blocks that were cut when somebody
-// came or left put together again.
-func (d Document) Again(date string) Document {
-	d.Date = date
-	var blocks []Block
-	for _, b := range d.Blocks {
-		if len(b.People) > 0 {
-			b.People, b.Pinned = nil, false // it was pinned since it had been played
-		}
-		i := slices.IndexFunc(blocks, func(first Block) bool { return b.Continues != "" && first.ID == b.Continues })
-		if i < 0 {
-			b.Continues = ""
-			blocks = append(blocks, b)
-			continue
-		}
-		for _, call := range b.Calls {
-			call.Minute += blocks[i].Minutes
-			blocks[i].Calls = append(slices.Clip(blocks[i].Calls), call)
-		}
-		blocks[i].Minutes += b.Minutes
-		blocks[i].Pinned = b.Pinned
-	}
-	d.Blocks = blocks
-	if d.Blocks == nil {
-		d.Blocks = []Block{}
-	}
-	return d
 }

@@ -1,4 +1,5 @@
-package lesson
+// Package fitting shares a total out among parts, each between its least and its most and in its steps.
+package fitting
 
 import (
 	"context"
@@ -13,6 +14,11 @@ type Part struct {
 	Max    float64
 	Weight float64 // how much it matters, more than nothing
 	Step   float64 // it comes only in multiples of this; 0 for any length
+}
+
+// HasStep says whether any length between the least and the most of the part is a multiple of its step.
+func (p Part) HasStep() bool {
+	return p.Step <= 0 || roundUp(p.Min, p.Step) <= roundDown(p.Max, p.Step)+exact
 }
 
 // Fitting is how a total was shared out.

@@ -1,4 +1,4 @@
-package lesson_test
+package fitting_test
 
 import (
 	"encoding/json"
@@ -9,7 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/lesson"
+	"hodometer/core/fitting"
 	"hodometer/internal/long"
 )
 
@@ -26,11 +26,11 @@ func TestFitAsTheReferenceHasIt(t *testing.T) {
 	require.NoError(t, json.Unmarshal(text, &file))
 	require.NotEmpty(t, file.Cases)
 	for _, c := range file.Cases {
-		var parts []lesson.Part
+		var parts []fitting.Part
 		for i := range c.Ideal {
-			parts = append(parts, lesson.Part{Wanted: c.Ideal[i], Min: c.Min[i], Max: c.Max[i], Weight: c.Weight[i]})
+			parts = append(parts, fitting.Part{Wanted: c.Ideal[i], Min: c.Min[i], Max: c.Max[i], Weight: c.Weight[i]})
 		}
-		f, ok, err := lesson.Fit(t.Context(), c.Total, parts)
+		f, ok, err := fitting.Fit(t.Context(), c.Total, parts)
 		require.NoError(t, err)
 		require.True(t, ok)
 		for i, want := range c.Want {
@@ -39,11 +39,11 @@ func TestFitAsTheReferenceHasIt(t *testing.T) {
 	}
 }
 
-func anyParts(t *rapid.T, steps []float64) []lesson.Part {
-	parts := make([]lesson.Part, rapid.IntRange(1, 5).Draw(t, "parts"))
+func anyParts(t *rapid.T, steps []float64) []fitting.Part {
+	parts := make([]fitting.Part, rapid.IntRange(1, 5).Draw(t, "parts"))
 	for i := range parts {
 		wanted := rapid.Float64Range(2, 20).Draw(t, "wanted")
-		parts[i] = lesson.Part{
+		parts[i] = fitting.Part{
 			Wanted: wanted, Min: wanted * rapid.Float64Range(0.2, 1).Draw(t, "least"), Max: wanted * rapid.Float64Range(1, 2).Draw(t, "most"),
 			Weight: rapid.Float64Range(0.5, 4).Draw(t, "weight"), Step: rapid.SampledFrom(steps).Draw(t, "step"),
 		}
@@ -53,7 +53,7 @@ func anyParts(t *rapid.T, steps []float64) []lesson.Part {
 
 // cost is what the fit minimises: spare time costs its square where everything comes in steps, and else
 // more than anything.
-func cost(parts []lesson.Part, minutes []float64, total float64) float64 {
+func cost(parts []fitting.Part, minutes []float64, total float64) float64 {
 	sum, loose := 0.0, false
 	for i, p := range parts {
 		sum += p.Weight * (minutes[i] - p.Wanted) * (minutes[i] - p.Wanted) / p.Wanted
@@ -70,15 +70,15 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		parts := anyParts(t, []float64{0, 1, 2, 2.5, 3})
 		total := rapid.Float64Range(5, 70).Draw(t, "total")
-		f, ok, err := lesson.Fit(t.Context(), total, parts)
+		f, ok, err := fitting.Fit(t.Context(), total, parts)
 		require.NoError(t, err)
 		// Every choice of whole steps, with the rest fitted by itself.
 		best, found := math.Inf(1), false
-		var try func(i int, fixed []lesson.Part)
-		try = func(i int, fixed []lesson.Part) {
+		var try func(i int, fixed []fitting.Part)
+		try = func(i int, fixed []fitting.Part) {
 			if i == len(parts) {
 				// Fixed lengths are parts without room; nothing has a step any more.
-				g, ok, err := lesson.Fit(t.Context(), total, fixed)
+				g, ok, err := fitting.Fit(t.Context(), total, fixed)
 				require.NoError(t, err)
 				if !ok {
 					return
@@ -119,13 +119,13 @@ func TestWholeStepsAreTheBestThereAre(t *testing.T) {
 }
 
 func TestFitSaysWhatCannotBe(t *testing.T) {
-	_, ok, err := lesson.Fit(t.Context(), 10, []lesson.Part{{Wanted: 8, Min: 6, Max: 10, Weight: 1}, {Wanted: 8, Min: 6, Max: 10, Weight: 1}})
+	_, ok, err := fitting.Fit(t.Context(), 10, []fitting.Part{{Wanted: 8, Min: 6, Max: 10, Weight: 1}, {Wanted: 8, Min: 6, Max: 10, Weight: 1}})
 	require.NoError(t, err)
 	require.False(t, ok)
-	_, ok, err = lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Min: 4.5, Max: 5.5, Weight: 1, Step: 4}})
+	_, ok, err = fitting.Fit(t.Context(), 60, []fitting.Part{{Wanted: 5, Min: 4.5, Max: 5.5, Weight: 1, Step: 4}})
 	require.NoError(t, err)
 	require.False(t, ok)
-	f, ok, err := lesson.Fit(t.Context(), 60, []lesson.Part{{Wanted: 5, Min: 4, Max: 10, Weight: 1}})
+	f, ok, err := fitting.Fit(t.Context(), 60, []fitting.Part{{Wanted: 5, Min: 4, Max: 10, Weight: 1}})
 	require.NoError(t, err)
 	require.True(t, ok)
 	require.InDelta(t, 50, f.Spare, 1e-6)
@@ -133,13 +133,13 @@ func TestFitSaysWhatCannotBe(t *testing.T) {
 }
 
 func BenchmarkFit12Steps(b *testing.B) {
-	var parts []lesson.Part
+	var parts []fitting.Part
 	for i := range 12 {
 		wanted := 3 + float64(i*7%11)
-		parts = append(parts, lesson.Part{Wanted: wanted, Min: wanted / 2, Max: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
+		parts = append(parts, fitting.Part{Wanted: wanted, Min: wanted / 2, Max: 2 * wanted, Weight: 1 + float64(i%3), Step: float64(i % 4)})
 	}
 	for b.Loop() {
-		if _, _, err := lesson.Fit(b.Context(), 77, parts); err != nil {
+		if _, _, err := fitting.Fit(b.Context(), 77, parts); err != nil {
 			b.Fatal(err)
 		}
 	}
