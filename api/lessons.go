@@ -9,6 +9,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
+	"hodometer/core/template"
 	"hodometer/store"
 )
 
@@ -72,8 +73,8 @@ func (s *server) lessonRoutes() []Route {
 			return s.lesson(ctx, record)
 		}),
 		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks).anew(),
-		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]lesson.Template, error) {
-			return lesson.Templates(), nil
+		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]template.Template, error) {
+			return template.Templates(), nil
 		}),
 		route("POST", "/api/lessons/begin", "beginLesson", "A lesson to begin with, without saving it", s.begin),
 		route("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),

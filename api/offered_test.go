@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
+	"hodometer/core/template"
 	"hodometer/internal/long"
 )
 
@@ -51,7 +52,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 			roundTrip(t, c, "lessons", lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})
 			blocks = blocks[n:]
 		}
-		for _, template := range lesson.Templates() {
+		for _, template := range template.Templates() {
 			empty := lesson.Document{FormatVersion: lesson.FormatVersion, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
 			var filled api.EditedLesson
 			w := c.ask("POST", "/api/lessons/fill", map[string]any{"document": empty, "template": template.Name})

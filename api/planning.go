@@ -17,6 +17,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/template"
 	"hodometer/paper"
 )
 
@@ -150,7 +151,7 @@ func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (
 }
 
 func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (EditedLesson, error) {
-	template, known := lesson.FindTemplate(body.Template)
+	shape, known := template.FindTemplate(body.Template)
 	if !known {
 		return EditedLesson{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
 	}
@@ -158,14 +159,14 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	needs := map[string][]lesson.Need{}
+	needs := map[string][]template.Need{}
 	for _, person := range in.People {
 		progress, err := s.progress(ctx, person.ID)
 		if err != nil {
 			return EditedLesson{}, err
 		}
 		for _, stroke := range progress.Strokes {
-			needs[person.ID] = append(needs[person.ID], lesson.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
+			needs[person.ID] = append(needs[person.ID], template.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
 		}
 	}
 	drills, err := s.listDrills(ctx, listed{}, None{})
@@ -180,7 +181,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	changed, err := template.Fill(ctx, body.Document, needs, library, ids, in)
+	changed, err := shape.Fill(ctx, body.Document, needs, library, ids, in)
 	return s.planned(ctx, changed, err)
 }
 

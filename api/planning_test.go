@@ -10,6 +10,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
+	"hodometer/core/template"
 )
 
 func named(name string, age student.AgeBand) student.Profile {
@@ -25,7 +26,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 		"version": 3, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
 		"space": map[string]any{}, "blocks": []any{}, "note": "",
 	}
-	require.Len(t, read[[]lesson.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(lesson.Templates()))
+	require.Len(t, read[[]template.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(template.Templates()))
 	filled := read[lesson.Edited](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
 	require.True(t, filled.Fits)
 	require.Len(t, filled.Document.Blocks, 7)

@@ -18,6 +18,7 @@ import (
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
+	"hodometer/core/template"
 	"hodometer/core/units"
 )
 
@@ -129,23 +130,23 @@ func TestTemplatesFillThemselves(t *testing.T) {
 	for i := range fresh {
 		fresh[i] = fmt.Sprint("f", i)
 	}
-	for _, template := range lesson.Templates() {
+	for _, shape := range template.Templates() {
 		sport, level := court.Tennis, student.Club
-		if template.Sport != "" {
-			sport = template.Sport
+		if shape.Sport != "" {
+			sport = shape.Sport
 		}
-		for n := template.MinPlayers; n <= template.MaxPlayers; n++ {
-			t.Run(fmt.Sprint(template.Name, " for ", n), func(t *testing.T) {
+		for n := shape.MinPlayers; n <= shape.MaxPlayers; n++ {
+			t.Run(fmt.Sprint(shape.Name, " for ", n), func(t *testing.T) {
 				d, in := crowd(n)
 				in.Settings = coach.Default()
-				d.Blocks, d.Minutes = nil, template.Minutes
+				d.Blocks, d.Minutes = nil, shape.Minutes
 				for i := range in.People {
 					in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, level, student.Adult
 				}
-				filled, err := template.Fill(t.Context(), d, nil, drill.Library(), fresh, in)
+				filled, err := shape.Fill(t.Context(), d, nil, drill.Library(), fresh, in)
 				require.NoError(t, err)
 				require.True(t, filled.Fits, fmt.Sprint(filled.Sentences))
-				require.InDelta(t, template.Minutes, total(filled.Document), 1.01, "only whole rotations may leave a minute")
+				require.InDelta(t, shape.Minutes, total(filled.Document), 1.01, "only whole rotations may leave a minute")
 				p := schedule(t, filled.Document, in)
 				for _, f := range p.Findings {
 					require.NotEqual(t, lesson.Problem, f.Severity, f.Reason)
@@ -165,25 +166,25 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	for i := range in.People {
 		in.People[i].Profile.Sport, in.People[i].Profile.Level = court.Tennis, student.Club
 	}
-	pair, ok := lesson.FindTemplate("Hour for a pair")
+	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
-	needs := map[string][]lesson.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
+	needs := map[string][]template.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
 	filled, err := pair.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")
 	require.Contains(t, fmt.Sprint(filled.Sentences), "forehand volley, consistency, the next step of Ben.")
 
-	group, _ := lesson.FindTemplate("Group of six")
+	group, _ := template.FindTemplate("Group of six")
 	_, err = group.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
 	require.ErrorContains(t, err, "Group of six is for 5 to 8 players; these are 2")
-	table, _ := lesson.FindTemplate("Table session")
+	table, _ := template.FindTemplate("Table session")
 	_, err = table.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
 	require.ErrorContains(t, err, "most of these play tennis")
 	// A sport without a drill in the library still gets its lesson.
 	filled, err = pair.Fill(t.Context(), d, needs, nil, fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, filled.Sentences[0], "There is no drill for tennis")
-	_, ok = lesson.FindTemplate("none")
+	_, ok = template.FindTemplate("none")
 	require.False(t, ok)
 }
 

@@ -1,4 +1,5 @@
-package lesson
+// Package template is the shapes of lessons, which fill themselves with drills for what the students should do next.
+package template
 
 import (
 	"context"
@@ -11,6 +12,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
 )
@@ -38,25 +40,25 @@ const (
 )
 
 type slot struct {
-	block Block
+	block lesson.Block
 	pick  pick
 }
 
-func plain(kind Kind, title string, minutes float64, effort int, calls ...Call) slot {
+func plain(kind lesson.Kind, title string, minutes float64, effort int, calls ...lesson.Call) slot {
 	if calls == nil {
-		calls = []Call{}
+		calls = []lesson.Call{}
 	}
-	return slot{block: Block{Kind: kind, Title: title, Minutes: minutes, Effort: effort, Calls: calls}}
+	return slot{block: lesson.Block{Kind: kind, Title: title, Minutes: minutes, Effort: effort, Calls: calls}}
 }
 
-func drilled(p pick, kind Kind, minutes float64) slot {
-	return slot{block: Block{Kind: kind, Minutes: minutes, Calls: []Call{}}, pick: p}
+func drilled(p pick, kind lesson.Kind, minutes float64) slot {
+	return slot{block: lesson.Block{Kind: kind, Minutes: minutes, Calls: []lesson.Call{}}, pick: p}
 }
 
-func callAt(minute float64, text string) Call { return Call{Minute: minute, Text: text} }
+func callAt(minute float64, text string) lesson.Call { return lesson.Call{Minute: minute, Text: text} }
 
 // turning has a block's group change places.
-func (s slot) turning(f rotation.Form, step LengthStep) slot {
+func (s slot) turning(f rotation.Form, step lesson.LengthStep) slot {
 	s.block.Rotation, s.block.Step = &f, step
 	return s
 }
@@ -64,15 +66,15 @@ func (s slot) turning(f rotation.Form, step LengthStep) slot {
 // Templates lists the shapes of lessons. Lengths and wording are common practice, no source.
 func Templates() []Template {
 	body := func(minutes float64) slot {
-		return plain(Body, "Body warm-up", minutes, 3, callAt(0, "Easy jog and side steps, both ways"), callAt(3, "Leg swings, arm circles, trunk turns"), callAt(minutes-2, "Three short runs, each a little quicker"))
+		return plain(lesson.Body, "Body warm-up", minutes, 3, callAt(0, "Easy jog and side steps, both ways"), callAt(3, "Leg swings, arm circles, trunk turns"), callAt(minutes-2, "Three short runs, each a little quicker"))
 	}
 	ball := func(minutes float64) slot {
-		return plain(Ball, "Ball warm-up", minutes, 4, callAt(0, "Soft and clean, forehand side"), callAt(2, "Backhand side"), callAt(4, "Alternate, always moving")).turning(NetAndBack(), WholeRotations)
+		return plain(lesson.Ball, "Ball warm-up", minutes, 4, callAt(0, "Soft and clean, forehand side"), callAt(2, "Backhand side"), callAt(4, "Alternate, always moving")).turning(lesson.NetAndBack(), lesson.WholeRotations)
 	}
-	talk := plain(Talk, "Closing talk", 4, 1, callAt(0, "One thing that worked, one thing for next time"))
-	water := plain(Break, "Water", 4, 0)
+	talk := plain(lesson.Talk, "Closing talk", 4, 1, callAt(0, "One thing that worked, one thing for next time"))
+	water := plain(lesson.Break, "Water", 4, 0)
 	cool := func(minutes float64, more string) slot {
-		return plain(CoolDown, "Cool-down", minutes, 1, callAt(0, "Walk, then stretch what worked"), callAt(minutes-2, more))
+		return plain(lesson.CoolDown, "Cool-down", minutes, 1, callAt(0, "Walk, then stretch what worked"), callAt(minutes-2, more))
 	}
 	court4 := rotation.Form{Kind: rotation.Spots, Every: 2, Begins: rotation.SameSide, Spots: []rotation.Spot{
 		{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},
@@ -82,32 +84,32 @@ func Templates() []Template {
 	everybody := rotation.Form{Kind: rotation.Pairs, Every: 4, Spots: []rotation.Spot{}}
 	return []Template{
 		{Name: "Private hour", For: "One student, one focus", MinPlayers: 1, MaxPlayers: 1, Minutes: 60, slots: []slot{
-			body(8), ball(8), plain(Technique, "Technique", 6, 3, callAt(0, "Ten slow swings without a ball"), callAt(2, "The same with a dropped ball")),
-			drilled(focus, Drill, 12), water, drilled(second, Drill, 10), drilled(again, Points, 8), talk,
+			body(8), ball(8), plain(lesson.Technique, "Technique", 6, 3, callAt(0, "Ten slow swings without a ball"), callAt(2, "The same with a dropped ball")),
+			drilled(focus, lesson.Drill, 12), water, drilled(second, lesson.Drill, 10), drilled(again, lesson.Points, 8), talk,
 		}},
 		{Name: "Hour for a pair", For: "Two who take turns and feed each other", MinPlayers: 2, MaxPlayers: 2, Minutes: 60, slots: []slot{
-			body(8), ball(8), drilled(focus, Drill, 12), water, drilled(second, Drill, 12), plain(Game, "Games to seven", 10, 7, callAt(0, "Serve in turns; first to seven")), talk,
+			body(8), ball(8), drilled(focus, lesson.Drill, 12), water, drilled(second, lesson.Drill, 12), plain(lesson.Game, "Games to seven", 10, 7, callAt(0, "Serve in turns; first to seven")), talk,
 		}},
 		{Name: "Group of six", For: "Five to eight with one coach", MinPlayers: 5, MaxPlayers: 8, Minutes: 75, slots: []slot{
-			body(8), ball(8), drilled(focus, Drill, 14), water, drilled(second, Drill, 14), plain(Game, "Two against two, one place on", 16, 7, callAt(0, "Unscored first"), callAt(4, "Now everybody counts their own points")).turning(mixed, WholeRotations), cool(4, "Shake it out"), talk,
+			body(8), ball(8), drilled(focus, lesson.Drill, 14), water, drilled(second, lesson.Drill, 14), plain(lesson.Game, "Two against two, one place on", 16, 7, callAt(0, "Unscored first"), callAt(4, "Now everybody counts their own points")).turning(mixed, lesson.WholeRotations), cool(4, "Shake it out"), talk,
 		}},
 		{Name: "Junior group", For: "Three to twelve juniors, short blocks", MinPlayers: 3, MaxPlayers: 12, Minutes: 60, slots: []slot{
-			body(8), plain(Ball, "Throw, catch, rally", 7, 4, callAt(0, "Throw and catch in twos, either hand"), callAt(3, "Rally over the line, soft")), drilled(focus, Drill, 11), water,
-			drilled(second, Drill, 11), plain(Game, "Catch the net", 12, 7, callAt(0, "Waiting feet never still")).turning(court4, WholeRotations), talk,
+			body(8), plain(lesson.Ball, "Throw, catch, rally", 7, 4, callAt(0, "Throw and catch in twos, either hand"), callAt(3, "Rally over the line, soft")), drilled(focus, lesson.Drill, 11), water,
+			drilled(second, lesson.Drill, 11), plain(lesson.Game, "Catch the net", 12, 7, callAt(0, "Waiting feet never still")).turning(court4, lesson.WholeRotations), talk,
 		}},
 		{Name: "Table session", For: "Two to eight at the tables", MinPlayers: 2, MaxPlayers: 8, Minutes: 90, Sport: court.TableTennis, slots: []slot{
-			body(6), plain(Ball, "Forehand and backhand at the table", 8, 4, callAt(0, "Forehand diagonal"), callAt(4, "Backhand diagonal")),
-			drilled(focus, Drill, 9), drilled(second, Drill, 9), drilled(again, Points, 9), plain(Break, "Water", 10, 0),
-			plain(Game, "Games with a rule", 10, 6, callAt(0, "Third ball decides")).turning(everybody, AnyLength), plain(Game, "Free games", 10, 7).turning(everybody, AnyLength),
-			plain(Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")), talk,
+			body(6), plain(lesson.Ball, "Forehand and backhand at the table", 8, 4, callAt(0, "Forehand diagonal"), callAt(4, "Backhand diagonal")),
+			drilled(focus, lesson.Drill, 9), drilled(second, lesson.Drill, 9), drilled(again, lesson.Points, 9), plain(lesson.Break, "Water", 10, 0),
+			plain(lesson.Game, "Games with a rule", 10, 6, callAt(0, "Third ball decides")).turning(everybody, lesson.AnyLength), plain(lesson.Game, "Free games", 10, 7).turning(everybody, lesson.AnyLength),
+			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")), talk,
 		}},
 		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", MinPlayers: 2, MaxPlayers: 4, Minutes: 10, slots: []slot{
-			plain(Ball, "Ten minutes for two", 10, 5, callAt(0, "Forehand volleys"), callAt(2, "Backhand volleys"), callAt(4, "Alternate, down the line; the partner answers cross-court"), callAt(6, "Overheads"), callAt(8, "Serve and return")).
-				turning(NetAndBack(), WholeRotations),
+			plain(lesson.Ball, "Ten minutes for two", 10, 5, callAt(0, "Forehand volleys"), callAt(2, "Backhand volleys"), callAt(4, "Alternate, down the line; the partner answers cross-court"), callAt(6, "Overheads"), callAt(8, "Serve and return")).
+				turning(lesson.NetAndBack(), lesson.WholeRotations),
 		}},
 		{Name: "Before an event", For: "The last session: groove, then rest", MinPlayers: 1, MaxPlayers: 4, Minutes: 60, slots: []slot{
-			body(8), ball(10), drilled(focus, Drill, 10), water, drilled(second, Drill, 8),
-			plain(Serving, "Serving", 8, 4, callAt(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
+			body(8), ball(10), drilled(focus, lesson.Drill, 10), water, drilled(second, lesson.Drill, 8),
+			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
 		}},
 	}
 }
@@ -121,23 +123,23 @@ type Need struct {
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
 // fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need, library []drill.Stored, fresh []string, in Inputs) (Edited, error) {
+func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []drill.Stored, fresh []string, in lesson.Inputs) (lesson.Edited, error) {
 	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
-		return Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
+		return lesson.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
 	}
 	if len(fresh) < len(t.slots) {
-		return Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
+		return lesson.Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
 	}
-	sport := in.sport()
+	sport := sportOf(in)
 	if t.Sport != "" && t.Sport != sport {
-		return Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
+		return lesson.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
 	in = in.Named()
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
 	first, why := c.choose(nil)
 	other, alsoWhy := c.choose(first)
 	phrases := []string{}
-	d.Blocks = []Block{}
+	d.Blocks = []lesson.Block{}
 	for i, s := range t.slots {
 		block := s.block
 		block.ID, block.Wanted = fresh[i], block.Minutes
@@ -148,7 +150,7 @@ func (t Template) Fill(ctx context.Context, d Document, needs map[string][]Need,
 		if s.pick != noDrill {
 			if chosen == nil {
 				phrases = append(phrases, fmt.Sprintf("There is no drill for %s in the library yet; a block of technique stands in its place.", sport))
-				block.Kind, block.Title, block.Effort = Technique, "Technique", 3
+				block.Kind, block.Title, block.Effort = lesson.Technique, "Technique", 3
 			} else {
 				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
 				if s.pick == again {
@@ -174,8 +176,8 @@ func manyPlayers(least, most int) string {
 	return fmt.Sprintf("%d to %d players", least, most)
 }
 
-// sport is what most of the people play.
-func (in Inputs) sport() court.Sport {
+// sportOf is what most of the people play.
+func sportOf(in lesson.Inputs) court.Sport {
 	counts := map[court.Sport]int{}
 	best := court.Tennis
 	for _, p := range in.People {
@@ -189,7 +191,7 @@ func (in Inputs) sport() court.Sport {
 
 // chooser chooses drills for a group.
 type chooser struct {
-	in      Inputs
+	in      lesson.Inputs
 	needs   map[string][]Need
 	sport   court.Sport
 	library []drill.Stored
@@ -243,7 +245,7 @@ func (c chooser) choose(but *drill.Stored) (best *drill.Stored, why string) {
 
 // lines is in how many lines a drill is played so that everybody has a turn in the block and nobody waits too
 // long; no more than three, since each wants a feeder.
-func (c chooser) lines(d drill.Document, b Block) int {
+func (c chooser) lines(d drill.Document, b lesson.Block) int {
 	const most = 3
 	n := len(c.in.People)
 	if n < 4 || c.space.Half || d.Form() != nil {
