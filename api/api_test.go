@@ -20,6 +20,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/drill"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -125,14 +126,14 @@ func (c *club) student(p student.Profile) string {
 	return id
 }
 
-func coin() drill.Document { return drill.Library()[0].Document }
+func coin() drill.Document { return library.All()[0].Document }
 
 func lessonFor(block string, students ...string) map[string]any {
 	return map[string]any{
 		"version": 3, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
 		"blocks": []map[string]any{
 			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}},
-			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": drill.Library()[0].ID, "calls": []any{}},
+			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": library.All()[0].ID, "calls": []any{}},
 		},
 	}
 }

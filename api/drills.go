@@ -13,6 +13,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -185,7 +186,7 @@ func (s *server) drillRoutes() []Route {
 }
 
 func refuseBuiltIn(id string) error {
-	if _, builtIn := drill.BuiltIn(id); builtIn {
+	if _, builtIn := library.Find(id); builtIn {
 		return problem(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
 	}
 	return nil
@@ -193,7 +194,7 @@ func refuseBuiltIn(id string) error {
 
 // drill finds a drill, built-in or kept.
 func (s *server) drill(ctx context.Context, id string) (Drill, error) {
-	if document, ok := drill.BuiltIn(id); ok {
+	if document, ok := library.Find(id); ok {
 		return Drill{ID: id, Revision: 1, BuiltIn: true, Document: document}, nil
 	}
 	record, err := s.store.Drills.Get(ctx, id)
@@ -206,7 +207,7 @@ func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, err
 		return nil, err
 	}
 	drills := []Drill{}
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		drills = append(drills, Drill{ID: stored.ID, Revision: 1, BuiltIn: true, Document: stored.Document})
 	}
 	settings, _, err := s.store.Settings(ctx)

@@ -11,13 +11,14 @@ import (
 	"hodometer/api"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
+	"hodometer/core/library"
 	"hodometer/core/student"
 )
 
 func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 	c := newClub(t)
 	id := newID()
-	made := c.ask("POST", "/api/drills/"+drill.Library()[0].ID+"/duplicate", map[string]any{"id": id})
+	made := c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", map[string]any{"id": id})
 	own := read[api.Drill](t, made)
 	require.Equal(t, `"1"`, made.Header().Get("ETag"))
 
@@ -31,7 +32,7 @@ func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours), http.StatusPreconditionRequired)
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", "2"), http.StatusBadRequest)
-	readProblem(t, c.ask("PUT", "/api/drills/"+drill.Library()[0].ID, yours, "If-Match", `"1"`), http.StatusForbidden)
+	readProblem(t, c.ask("PUT", "/api/drills/"+library.All()[0].ID, yours, "If-Match", `"1"`), http.StatusForbidden)
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, fresh, "*"), http.StatusConflict)
 	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"2"`))
 }
@@ -180,9 +181,9 @@ func TestWhereADrillIsUsed(t *testing.T) {
 	id := newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(newID(), studentID), fresh, "*")
 	c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "date", "2026-03-09"), fresh, "*")
-	uses := read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[0].ID+"/uses", nil))
+	uses := read[[]api.Use](t, c.ask("GET", "/api/drills/"+library.All()[0].ID+"/uses", nil))
 	require.Equal(t, []api.Use{{ID: id, Title: "Tuesday", Date: "2026-03-10", Start: "16:00"}}, uses, "only what is still to come")
-	require.Empty(t, read[[]api.Use](t, c.ask("GET", "/api/drills/"+drill.Library()[1].ID+"/uses", nil)))
+	require.Empty(t, read[[]api.Use](t, c.ask("GET", "/api/drills/"+library.All()[1].ID+"/uses", nil)))
 }
 
 func TestClashesFollowWhatIsTyped(t *testing.T) {

@@ -8,6 +8,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/template"
 	"hodometer/store"
@@ -157,7 +158,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 	for _, d := range lessons {
 		people = append(people, d.Students...)
 		for _, block := range d.Blocks {
-			if _, builtIn := drill.BuiltIn(block.Drill); !builtIn && block.Drill != "" {
+			if _, builtIn := library.Find(block.Drill); !builtIn && block.Drill != "" {
 				drills = append(drills, block.Drill)
 			}
 		}
@@ -179,7 +180,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 			}
 		}
 		for _, block := range d.Blocks {
-			if document, ok := drill.BuiltIn(block.Drill); ok {
+			if document, ok := library.Find(block.Drill); ok {
 				in.Drills[block.Drill] = document
 			} else if record, ok := own[block.Drill]; ok {
 				in.Drills[block.Drill] = record.Document

@@ -9,7 +9,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/court"
-	"hodometer/core/drill"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 )
 
@@ -75,7 +75,7 @@ func TestARallyIsReckoned(t *testing.T) {
 func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	c := newClub(t)
 	studentID := c.student(ada())
-	id := drill.Library()[0].ID
+	id := library.All()[0].ID
 	lessonID, block := newID(), newID()
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, studentID), fresh, "*").Code)
 	preview := func() api.WorkedDrill {

@@ -13,6 +13,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/template"
 	"hodometer/internal/long"
@@ -45,7 +46,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		}
 		var ready api.Blocks
 		require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/blocks?people="+strconv.Itoa(people), nil), &ready))
-		require.Len(t, ready.Drills, len(drill.Library()))
+		require.Len(t, ready.Drills, len(library.All()))
 		blocks := append(append(ready.Start, ready.More...), ready.Drills...)
 		for len(blocks) > 0 {
 			n := min(len(blocks), lesson.MaxBlocks)
@@ -75,7 +76,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 
 func TestEveryBuiltInDocumentKeepsToItsSchema(t *testing.T) {
 	c := newClub(t)
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		t.Run(stored.Document.Name, func(t *testing.T) {
 			c.t = t
 			roundTrip(t, c, "drills", stored.Document)
@@ -92,7 +93,7 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 	wren := ada()
 	wren.Name = strings.Repeat("Wren ", 16)
 	students := []string{c.student(ada()), c.student(wren)}
-	for _, stored := range long.Some(t, drill.Library(), 12) {
+	for _, stored := range long.Some(t, library.All(), 12) {
 		block := lesson.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, coach.Default())
 		block.ID = newID()
 		d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}

@@ -10,7 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/drill"
+	"hodometer/core/library"
 )
 
 func TestTheCommittedDocumentIsFresh(t *testing.T) {
@@ -38,7 +38,7 @@ func TestEveryBuiltInDrillIsValidAgainstTheShippedSchema(t *testing.T) {
 	require.NoError(t, compiler.AddResource("drill.json", document))
 	schema, err := compiler.Compile("drill.json")
 	require.NoError(t, err)
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		require.NoError(t, schema.Validate(with(t, stored.Document, "name", stored.Document.Name)))
 		require.Error(t, schema.Validate(with(t, stored.Document, "colour", "red")))
 	}

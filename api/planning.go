@@ -17,6 +17,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/template"
 	"hodometer/paper"
 )
@@ -173,15 +174,15 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	library := make([]drill.Stored, len(drills))
+	choice := make([]library.Stored, len(drills))
 	for i, d := range drills {
-		library[i] = drill.Stored{ID: d.ID, Document: d.Document}
+		choice[i] = library.Stored{ID: d.ID, Document: d.Document}
 	}
 	ids, err := fresh(lesson.MaxBlocks)
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	changed, err := shape.Fill(ctx, body.Document, needs, library, ids, in)
+	changed, err := shape.Fill(ctx, body.Document, needs, choice, ids, in)
 	return s.planned(ctx, changed, err)
 }
 

@@ -7,8 +7,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/template"
 )
@@ -101,7 +101,7 @@ func TestTheSheetOfALesson(t *testing.T) {
 	document := lessonFor(newID(), studentID)
 	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
-	require.Equal(t, drill.Library()[0].ID, sheet.Drills[0].ID)
+	require.Equal(t, library.All()[0].ID, sheet.Drills[0].ID)
 	require.Zero(t, sheet.Cues[0].Second)
 	require.Equal(t, "Coin", sheet.Courts[0].Moves[0].Title)
 	for _, paper := range []string{"A4", "A5"} {

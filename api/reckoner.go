@@ -9,6 +9,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/invalid"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 )
@@ -99,7 +100,7 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 		return TargetReckoned{}, wrong.Err()
 	}
 	var r TargetReckoned
-	if r.Document, err = drill.Bare(body.Court, body.Level, body.Back, body.Side, body.Radius); err != nil {
+	if r.Document, err = library.Bare(body.Court, body.Level, body.Back, body.Side, body.Radius); err != nil {
 		return r, err
 	}
 	r.Document.Format = body.Format

@@ -8,8 +8,8 @@ import (
 	"time"
 
 	"hodometer/core/court"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
@@ -110,7 +110,7 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
 func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
-	d, _ := drill.BuiltIn(block.Drill)
+	d, _ := library.Find(block.Drill)
 	run := store.Run{ID: f.id(), Attempt: store.Attempt{
 		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
 		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,

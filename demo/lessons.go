@@ -3,8 +3,8 @@ package demo
 import (
 	"sync"
 
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/rotation"
 )
 
@@ -83,11 +83,11 @@ func volleys(minutes float64) lesson.Block {
 	}
 }
 
-// library is read only, and once.
-var library = sync.OnceValue(drill.Library)
+// builtIn is read only, and once.
+var builtIn = sync.OnceValue(library.All)
 
 func drillBlock(title string, built int, minutes float64) lesson.Block {
-	d := library()[built]
+	d := builtIn()[built]
 	return lesson.Block{Kind: lesson.Drill, Title: title, Minutes: minutes, Effort: d.Document.Effort, Drill: d.ID, Calls: []lesson.Call{}}
 }
 

@@ -7,8 +7,8 @@ import (
 	"time"
 
 	"hodometer/core/court"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
@@ -134,8 +134,8 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 
 // counted is a run that was counted ball by ball.
 func (f *filler) counted(lessonID string, block lesson.Block, studentID string, at time.Time) store.Run {
-	i := slices.IndexFunc(library(), func(s drill.Stored) bool { return s.ID == block.Drill })
-	d := &library()[i].Document
+	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
+	d := &builtIn()[i].Document
 	run := store.Run{ID: f.id(), Taps: make([]tally.Entry, ballsOfRun), Attempt: store.Attempt{
 		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
 	}}

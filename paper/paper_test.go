@@ -12,6 +12,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/paper"
 )
@@ -27,7 +28,7 @@ func content(t testing.TB, drills, players int) paper.Content {
 		in.People = append(in.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprint("Player ", i), Watch: []string{"late split step"}}})
 	}
 	c := paper.Content{}
-	for _, stored := range drill.Library()[:drills] {
+	for _, stored := range library.All()[:drills] {
 		in.Drills[stored.ID] = stored.Document
 		d.Blocks = append(d.Blocks, lesson.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
 		report, err := stored.Document.Report(players, in.Settings)

@@ -32,7 +32,7 @@ func (d Document) contactMoved(task int, move Move, s coach.Settings) (Document,
 	if err != nil {
 		return d, invalid.Fields{{Path: move.Handle, Message: err.Error()}}
 	}
-	changed := d.clone()
+	changed := d.Clone()
 	t := &changed.Pattern.Tasks[task]
 	t.Contact, t.At = moment, 0
 	if moment == feed.AtHeight {

@@ -12,12 +12,13 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
+	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/internal/long"
 )
 
-func coin() drill.Document { return drill.Library()[0].Document }
+func coin() drill.Document { return library.All()[0].Document }
 
 func TestLoadByHand(t *testing.T) {
 	// Two players, four turns each of three sequences of two balls, 3.5 s apart with a pause of 6 s:
@@ -88,7 +89,7 @@ func TestCheckNamesTheField(t *testing.T) {
 }
 
 func TestHands(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		require.Equal(t, d, d.Mirrored().Mirrored(), d.Name)
 		require.Equal(t, d, d.For(student.LeftHand).Mirrored(), d.Name)

@@ -79,7 +79,7 @@ func (d Document) reworded(r Reword) (Document, error) {
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	changed := d.clone()
+	changed := d.Clone()
 	for _, m := range changed.marks() {
 		if m.handle != r.Handle {
 			continue
@@ -97,7 +97,7 @@ func (d Document) reworded(r Reword) (Document, error) {
 
 // without takes a thing off the court. What the drill needs stays.
 func (d Document) without(handle string) (Document, error) {
-	changed := d.clone()
+	changed := d.Clone()
 	for i := range changed.Places {
 		if handle == placeHandle(i) && changed.removable(i) {
 			changed.Places = slices.Delete(changed.Places, i, i+1)

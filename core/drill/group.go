@@ -63,7 +63,7 @@ func (d Document) Narrow() bool {
 	}
 	left, right := math.Inf(1), math.Inf(-1)
 	take := func(x float64) { left, right = math.Min(left, x), math.Max(right, x) }
-	copied := d.clone()
+	copied := d.Clone()
 	for _, m := range copied.marks() {
 		if m.place != nil && m.place.Kind != Start && m.place.Kind != Recovery {
 			continue

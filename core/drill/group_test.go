@@ -8,6 +8,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
+	"hodometer/core/library"
 	"hodometer/core/rotation"
 )
 
@@ -101,7 +102,7 @@ func BenchmarkMetres(b *testing.B) {
 // TestWaitingIsWhatTheStartsSay lets a line go through its turns start by start, over the whole library, also
 // where turns overlap, and measures how long the first one stands.
 func TestWaitingIsWhatTheStartsSay(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		group, _ := d.Arrange(8, 1, drill.Space{})
 		if d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live {

@@ -63,8 +63,8 @@ func targetMarks(path, label string, t *court.Target) []marked {
 	return list
 }
 
-// clone copies a document so that changing the marks of the copy leaves the first one alone.
-func (d Document) clone() Document {
+// Clone copies a document so that changing the marks of the copy leaves the first one alone.
+func (d Document) Clone() Document {
 	d.Places, d.Pattern.Tasks, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Tasks), slices.Clone(d.NoGo)
 	for i := range d.Pattern.Tasks {
 		task := &d.Pattern.Tasks[i]
@@ -115,7 +115,7 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	changed := d.clone()
+	changed := d.Clone()
 	changed.Court, changed.Sport = to.ID, to.Sport
 	var list []TransferredMark
 	for _, m := range changed.marks() {
@@ -143,7 +143,7 @@ func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
 // Stops are what is put down for a drill, with where its players start.
 func (d Document) Stops() []court.Stop {
 	var stops []court.Stop
-	clone := d.clone()
+	clone := d.Clone()
 	for _, m := range clone.marks() {
 		if strings.HasPrefix(m.handle, "pattern.") || m.place != nil && !m.place.Kind.carried() && m.place.Kind != Start {
 			continue // nobody puts a ball down, and people walk there themselves

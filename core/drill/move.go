@@ -23,7 +23,7 @@ func (d Document) moved(move Move, grain float64) (Document, error) {
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	moved := d.clone()
+	moved := d.Clone()
 	for _, m := range moved.marks() {
 		if m.handle != handle {
 			continue

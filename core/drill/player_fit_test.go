@@ -9,6 +9,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 )
@@ -16,7 +17,7 @@ import (
 // named is a drill of the library.
 func named(t testing.TB, name string) drill.Document {
 	t.Helper()
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		if stored.Document.Name == name {
 			return stored.Document
 		}
@@ -35,7 +36,7 @@ func fitOf(t testing.TB, d drill.Document, evidence drill.PlayerEvidence) drill.
 }
 
 func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
 			fit := fitOf(t, d, drill.PlayerEvidence{Level: d.Written()})
@@ -158,7 +159,7 @@ func BenchmarkPlayerFit(b *testing.B) {
 func TestABareTargetOnEveryCourt(t *testing.T) {
 	for _, c := range court.All() {
 		t.Run(c.Name, func(t *testing.T) {
-			d, err := drill.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
+			d, err := library.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
 			require.NoError(t, err)
 			fit := fitOf(t, d, drill.PlayerEvidence{Level: student.Club})
 			require.NotNil(t, fit.Target, fit.Why)
@@ -166,8 +167,8 @@ func TestABareTargetOnEveryCourt(t *testing.T) {
 			t.Log(fit.Target.Sentence)
 		})
 	}
-	_, err := drill.Bare("moon", student.Club, 1, 1, 1)
+	_, err := library.Bare("moon", student.Club, 1, 1, 1)
 	require.ErrorContains(t, err, "court")
-	_, err = drill.Bare("tennis", student.Club, 100, 1, 1)
+	_, err = library.Bare("tennis", student.Club, 100, 1, 1)
 	require.ErrorContains(t, err, "target")
 }

@@ -85,7 +85,7 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 	if r.Walk, err = d.WalkOff(s.WalkTape()); err != nil {
 		return Report{}, err
 	}
-	copied := d.clone()
+	copied := d.Clone()
 	for _, m := range copied.marks() {
 		at, err := c.Resolve(*m.mark)
 		if err != nil {

@@ -35,7 +35,7 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 		wrong.Under(in.Path, err)
 		return d, wrong.Err()
 	}
-	changed := d.clone()
+	changed := d.Clone()
 	if name, ok := strings.CutPrefix(in.Path, "target."); ok {
 		if size, ok := changed.Target.Sizes()[name]; ok {
 			length, err := units.Read(in.Text, s.Step)

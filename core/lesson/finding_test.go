@@ -9,20 +9,21 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 )
 
 // builtIn returns a drill of the library by its name, and adds it to the inputs.
-func builtIn(t require.TestingT, name string, in lesson.Inputs) drill.Stored {
-	for _, s := range drill.Library() {
+func builtIn(t require.TestingT, name string, in lesson.Inputs) library.Stored {
+	for _, s := range library.All() {
 		if s.Document.Name == name {
 			in.Drills[s.ID] = s.Document
 			return s
 		}
 	}
 	require.Fail(t, "no drill called "+name)
-	return drill.Stored{}
+	return library.Stored{}
 }
 
 func about(findings []lesson.Finding, phrase string) (lesson.Finding, bool) {

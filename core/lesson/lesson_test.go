@@ -14,12 +14,13 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/rotation"
 	"hodometer/core/student"
 	"hodometer/internal/long"
 )
 
-var coin = drill.Library()[0]
+var coin = library.All()[0]
 
 // hour is an hour for two: 8 + 10 + 10 + 5 + 10 + 5 = 48 minutes, so that 12 are to spare.
 func hour() (lesson.Document, lesson.Inputs) {
@@ -222,7 +223,7 @@ func TestCheckNamesTheField(t *testing.T) {
 
 func TestStartersAndDrillBlocksFit(t *testing.T) {
 	d, in := hour()
-	for drills := range slices.Chunk(drill.Library(), lesson.MaxBlocks-len(lesson.Starters())) {
+	for drills := range slices.Chunk(library.All(), lesson.MaxBlocks-len(lesson.Starters())) {
 		d.Blocks = lesson.Starters()
 		for _, stored := range drills {
 			in.Drills[stored.ID] = stored.Document

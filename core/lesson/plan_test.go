@@ -14,6 +14,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
@@ -143,7 +144,7 @@ func TestTemplatesFillThemselves(t *testing.T) {
 				for i := range in.People {
 					in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, level, student.Adult
 				}
-				filled, err := shape.Fill(t.Context(), d, nil, drill.Library(), fresh, in)
+				filled, err := shape.Fill(t.Context(), d, nil, library.All(), fresh, in)
 				require.NoError(t, err)
 				require.True(t, filled.Fits, fmt.Sprint(filled.Sentences))
 				require.InDelta(t, shape.Minutes, total(filled.Document), 1.01, "only whole rotations may leave a minute")
@@ -169,16 +170,16 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
 	needs := map[string][]template.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
-	filled, err := pair.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
+	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")
 	require.Contains(t, fmt.Sprint(filled.Sentences), "forehand volley, consistency, the next step of Ben.")
 
 	group, _ := template.FindTemplate("Group of six")
-	_, err = group.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
+	_, err = group.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.ErrorContains(t, err, "Group of six is for 5 to 8 players; these are 2")
 	table, _ := template.FindTemplate("Table session")
-	_, err = table.Fill(t.Context(), d, needs, drill.Library(), fresh, in)
+	_, err = table.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.ErrorContains(t, err, "most of these play tennis")
 	// A sport without a drill in the library still gets its lesson.
 	filled, err = pair.Fill(t.Context(), d, needs, nil, fresh, in)
@@ -195,7 +196,7 @@ func BenchmarkLesson12x12(b *testing.B) {
 	d.Minutes = 150
 	in.Rates = map[string]map[string]odds.Rate{}
 	d.Blocks = nil
-	for i, stored := range drill.Library()[:12] {
+	for i, stored := range library.All()[:12] {
 		block := lesson.ForDrill(stored.ID, stored.Document, 12, d.Space, in.Settings)
 		block.ID = fmt.Sprint("b", i)
 		d.Blocks = append(d.Blocks, block)
@@ -292,7 +293,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 	require.ErrorIs(t, err, context.Canceled)
 	_, err = d.Refit(gone, "", in)
 	require.ErrorIs(t, err, context.Canceled)
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
 		_, err := stored.Document.Simulate(gone, player, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)

@@ -13,6 +13,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
 )
@@ -123,7 +124,7 @@ type Need struct {
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
 // fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []drill.Stored, fresh []string, in lesson.Inputs) (lesson.Edited, error) {
+func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []library.Stored, fresh []string, in lesson.Inputs) (lesson.Edited, error) {
 	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
 		return lesson.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
 	}
@@ -194,14 +195,14 @@ type chooser struct {
 	in      lesson.Inputs
 	needs   map[string][]Need
 	sport   court.Sport
-	library []drill.Stored
+	library []library.Stored
 	space   drill.Space
 }
 
 // choose returns the drill that serves the next steps of most students and is nearest to their level,
 // and why; nil where there is none for the sport. A drill that was chosen already is passed over, and its
 // stroke counts for less.
-func (c chooser) choose(but *drill.Stored) (best *drill.Stored, why string) {
+func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) {
 	top := math.Inf(-1)
 	for i, s := range c.library {
 		if s.Document.Sport != c.sport || but != nil && s.ID == but.ID {

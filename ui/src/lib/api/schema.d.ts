@@ -2362,18 +2362,6 @@ export interface components {
         };
         /** @enum {string} */
         LessonSeverity: "note" | "warning" | "problem";
-        LessonTemplate: {
-            /** @description Whom it is for, in words */
-            for: string;
-            maxPlayers: number;
-            /** @description Fewest players */
-            minPlayers: number;
-            /** @description Usual length */
-            minutes: number;
-            name: string;
-            /** @description empty: any */
-            sport?: components["schemas"]["CourtSport"];
-        };
         LessonVariant: {
             drawn?: components["schemas"]["LessonDrawn"];
             /**
@@ -3003,6 +2991,18 @@ export interface components {
             report: components["schemas"]["DrillReport"];
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
+        };
+        TemplateTemplate: {
+            /** @description Whom it is for, in words */
+            for: string;
+            maxPlayers: number;
+            /** @description Fewest players */
+            minPlayers: number;
+            /** @description Usual length */
+            minutes: number;
+            name: string;
+            /** @description empty: any */
+            sport?: components["schemas"]["CourtSport"];
         };
         TransferAsked: {
             court: string;
@@ -3824,7 +3824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonTemplate"][];
+                    "application/json": components["schemas"]["TemplateTemplate"][];
                 };
             };
             default: {

@@ -1,4 +1,4 @@
-package drill_test
+package library_test
 
 import (
 	"context"
@@ -14,6 +14,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -22,7 +23,7 @@ import (
 
 func TestLibrary(t *testing.T) {
 	names, ids, sports := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
 			require.NoError(t, d.Check())
@@ -87,7 +88,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	} {
 		want[name] = verdicts
 	}
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		p, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err, d.Name)
@@ -155,7 +156,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 
 // TestEveryDrillAdaptsToWhoTurnedUp: alone, in twos, threes, fives and eights, on a whole court and on half of one.
 func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		for _, people := range []int{1, 2, 3, 5, 8} {
 			for _, half := range []bool{false, true} {
@@ -176,7 +177,7 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 }
 
 func TestVariationsStandReady(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		ways := map[drill.Difficulty]bool{}
 		for _, v := range d.Variations {
@@ -193,7 +194,7 @@ func TestVariationsStandReady(t *testing.T) {
 // TestNoChangeInventsABallThatCannotBeFed tries every transformation on every built-in drill: it is either
 // refused with a sentence, or every ball can still be fed.
 func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
-	library := drill.Library()
+	library := library.All()
 	long.Check(t, func(t *rapid.T) {
 		d := library[rapid.IntRange(0, len(library)-1).Draw(t, "drill")].Document
 		var steps []feed.Transformation
@@ -217,7 +218,7 @@ func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 
 // TestBothMirrorsAndReverseTwice: on whole drills, too, done twice they are the drill again.
 func TestBothMirrorsAndReverseTwice(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		for _, change := range []feed.TransformationKind{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
 			step := feed.Transformation{Kind: change}
 			varied, _, err := stored.Document.Transformed(t.Context(), []feed.Transformation{step, step}, coach.Default())
@@ -228,7 +229,7 @@ func TestBothMirrorsAndReverseTwice(t *testing.T) {
 }
 
 func TestALeftHanderHasTheSameVerdicts(t *testing.T) {
-	for _, stored := range drill.Library() {
+	for _, stored := range library.All() {
 		d := stored.Document
 		if d.Pattern.Rally != nil {
 			continue // a rally begins on the right of whoever plays
@@ -242,4 +243,12 @@ func TestALeftHanderHasTheSameVerdicts(t *testing.T) {
 			require.InDelta(t, m.Metres, left.Timeline.Interceptions[i].Metres, 0.02)
 		}
 	}
+}
+
+// named is the built-in drill of a name.
+func named(t *testing.T, name string) drill.Document {
+	all := library.All()
+	i := slices.IndexFunc(all, func(s library.Stored) bool { return s.Document.Name == name })
+	require.GreaterOrEqual(t, i, 0, "no drill %q", name)
+	return all[i].Document
 }

@@ -1,4 +1,5 @@
-package drill
+// Package library is the built-in drills, and the barest drill that there is for a target.
+package library
 
 import (
 	"slices"
@@ -6,6 +7,7 @@ import (
 	"sync"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/units"
@@ -13,8 +15,8 @@ import (
 
 // Stored is a drill with its identifier.
 type Stored struct {
-	ID       string   `json:"id" format:"uuid"`
-	Document Document `json:"document"`
+	ID       string         `json:"id" format:"uuid"`
+	Document drill.Document `json:"document"`
 }
 
 const ft = units.Foot
@@ -67,26 +69,28 @@ var library = sync.OnceValue(func() []Stored {
 	}
 })
 
-// Library returns the built-in drills, to be changed as the caller likes.
-func Library() []Stored {
+// All returns the built-in drills, to be changed as the caller likes.
+func All() []Stored {
 	list := slices.Clone(library())
 	for i := range list {
-		list[i].Document = list[i].Document.clone()
+		list[i].Document = list[i].Document.Clone()
 	}
 	return list
 }
 
-// BuiltIn returns a drill of the library; false where there is none of that identifier.
-func BuiltIn(id string) (Document, bool) {
+// Find returns a drill of the library; false where there is none of that identifier.
+func Find(id string) (drill.Document, bool) {
 	list := library()
 	i := slices.IndexFunc(list, func(s Stored) bool { return s.ID == id })
 	if i < 0 {
-		return Document{}, false
+		return drill.Document{}, false
 	}
-	return list[i].Document.clone(), true
+	return list[i].Document.Clone(), true
 }
 
-func at(kind PlaceKind, mark court.Mark) Place { return Place{Kind: kind, Mark: mark} }
+func at(kind drill.PlaceKind, mark court.Mark) drill.Place {
+	return drill.Place{Kind: kind, Mark: mark}
+}
 
 func ball(stroke feed.Stroke, mark court.Mark) feed.Task {
 	return feed.Task{Stroke: stroke, Landing: mark}
@@ -115,12 +119,12 @@ func off(line court.LineID, distance float64, toward court.Toward, across float6
 	return court.From(court.Off(line, distance, toward), court.Off(centre, across, side))
 }
 
-func easier(name string, steps ...feed.Transformation) Variation {
-	return Variation{Name: name, Difficulty: Easier, Steps: steps}
+func easier(name string, steps ...feed.Transformation) drill.Variation {
+	return drill.Variation{Name: name, Difficulty: drill.Easier, Steps: steps}
 }
 
-func harder(name string, steps ...feed.Transformation) Variation {
-	return Variation{Name: name, Difficulty: Harder, Steps: steps}
+func harder(name string, steps ...feed.Transformation) drill.Variation {
+	return drill.Variation{Name: name, Difficulty: drill.Harder, Steps: steps}
 }
 
 var (

@@ -1,7 +1,8 @@
-package drill
+package library
 
 import (
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/odds"
 	"hodometer/core/progress"
@@ -10,15 +11,15 @@ import (
 
 // coinInTheCorner aims short balls 4.5 ft in from the sideline and 6.5 ft in from the baseline
 // (common practice, no source).
-func coinInTheCorner() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Coin in the Corner", Sport: court.Tennis, Court: "tennis",
+func coinInTheCorner() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Coin in the Corner", Sport: court.Tennis, Court: "tennis",
 		Summary: "A deep ball to push the player back, then a short one to step in on and place cross-court in the corner.",
 		Stroke:  feed.Forehand, Rung: progress.Direction,
-		Places: []Place{
-			at(Start, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 0, court.Right))),
-			at(Recovery, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 1.5, court.Right))),
-			at(Feeder, court.From(court.Off(court.FarService, 1, court.Out), court.Off(court.FarCentre, 0.6, court.Left))),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Recovery, court.From(court.Off(court.NearBaseline, 0.6, court.Out), court.Off(court.NearCentre, 1.5, court.Right))),
+			at(drill.Feeder, court.From(court.Off(court.FarService, 1, court.Out), court.Off(court.FarCentre, 0.6, court.Left))),
 		},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
@@ -30,11 +31,11 @@ func coinInTheCorner() Document {
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.Ring(4.5*ft, court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))),
 		Goal:      odds.Goal{Kind: odds.Total, Count: 10},
-		Counts:    Counts{NoCount: true},
+		Counts:    drill.Counts{NoCount: true},
 		Cues:      []string{"Small steps into the short ball", "Full swing: no pushing it in"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "4 flat markers"},
-		Variations: []Variation{
+		Variations: []drill.Variation{
 			easier("Only the short ball", feed.Transformation{Kind: feed.DropTask, Task: 1}),
 			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
 			harder("Backhand wing", feed.Transformation{Kind: feed.ToOtherWing}),
@@ -45,15 +46,15 @@ func coinInTheCorner() Document {
 
 // lastStretch asks for depth in a strip 4.5 ft inside the baseline, 25 balls (common practice, no
 // source).
-func lastStretch() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Last Stretch", Sport: court.Tennis, Court: "tennis",
+func lastStretch() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Last Stretch", Sport: court.Tennis, Court: "tennis",
 		Summary: "Alternate a ball to the backhand corner and one to the middle; every reply is to land in the last stretch before the baseline.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
-		Places: []Place{
-			at(Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0.6, court.Left))),
-			at(Recovery, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 1, court.Right))),
-			at(Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.FarCentre, 0, court.Right))),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0.6, court.Left))),
+			at(drill.Recovery, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 1, court.Right))),
+			at(drill.Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 3, Sequences: 4, Pause: 4,
@@ -68,7 +69,7 @@ func lastStretch() Document {
 		Cues:      []string{"Height over the net gives depth", "Finish the swing high"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "1 rope or 6 flat markers"},
-		Variations: []Variation{
+		Variations: []drill.Variation{
 			easier("All from one place", feed.Transformation{Kind: feed.LockPlace, Task: 2}),
 			harder("Wider apart", feed.Transformation{Kind: feed.Spread, By: 1.3}),
 			harder("In any order, quicker", feed.Transformation{Kind: feed.Shuffle, Seed: 5}, feed.Transformation{Kind: feed.Quicken, By: 0.4}),
@@ -76,15 +77,15 @@ func lastStretch() Document {
 	}
 }
 
-func inUpAndOver() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "In, Up and Over", Sport: court.Tennis, Court: "tennis",
+func inUpAndOver() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "In, Up and Over", Sport: court.Tennis, Court: "tennis",
 		Summary: "Approach, volley, overhead: three balls on the way to the net, the last one played going back.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, court.From(court.Off(court.NearService, 2, court.Out), court.Off(court.NearCentre, 0, court.Right))),
-			at(Recovery, court.From(court.Between(court.NetLine, court.NearService, 0.6), court.Off(court.NearCentre, 0, court.Right))),
-			at(Feeder, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.FarCentre, 1, court.Right))),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Off(court.NearService, 2, court.Out), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Recovery, court.From(court.Between(court.NetLine, court.NearService, 0.6), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Feeder, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.FarCentre, 1, court.Right))),
 		},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 8,
@@ -100,7 +101,7 @@ func inUpAndOver() Document {
 		Cues:      []string{"Split step as the feeder strikes", "Racket head above the wrist"},
 		Cautions:  []string{turnAndRun, looseBalls, "Count overheads for growing shoulders; pain means stop."},
 		Equipment: []string{"1 basket"},
-		Variations: []Variation{
+		Variations: []drill.Variation{
 			easier("Without the overhead", feed.Transformation{Kind: feed.DropTask, Task: 3}),
 			easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
 			harder("Backhand volley", feed.Transformation{Kind: feed.ToOtherWing}),
@@ -108,14 +109,14 @@ func inUpAndOver() Document {
 	}
 }
 
-func bothVerges() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Both Verges", Sport: court.Tennis, Court: "tennis",
+func bothVerges() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Both Verges", Sport: court.Tennis, Court: "tennis",
 		Summary: "Wide to one side, wide to the other, then one to the middle: play high cross-court and get back each time.",
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
-			at(Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
 			Method: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
@@ -131,7 +132,7 @@ func bothVerges() Document {
 		Cues:      []string{"Outside foot plants, then push back", "High and cross-court buys time"},
 		Cautions:  []string{looseBalls, "Watch the fences and the next court when running wide."},
 		Equipment: []string{"1 basket", "2 flat markers"},
-		Variations: []Variation{
+		Variations: []drill.Variation{
 			easier("Less wide", feed.Transformation{Kind: feed.Gather, By: 1.4}),
 			harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 1}),
 			harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 1}),
@@ -141,19 +142,19 @@ func bothVerges() Document {
 
 // toeTheChalk is depth from about 3 ft behind the baseline, then on the rise from right behind it, never
 // letting the ball pass the line (common practice, no source).
-func toeTheChalk() Document {
+func toeTheChalk() drill.Document {
 	rise := func(stroke feed.Stroke, across float64) feed.Task {
 		t := paced(feed.HalfPace, stroke, off(court.NearBaseline, 2, court.In, across))
 		t.Contact, t.Stance = feed.Rising, "feet right behind the line"
 		return t
 	}
-	return Document{
-		FormatVersion: FormatVersion, Name: "Toe the Chalk", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Toe the Chalk", Sport: court.Tennis, Court: "tennis",
 		Summary: "Two deep balls from a stride behind the baseline, then two taken on the rise with the feet right behind it: no ball may pass the line.",
 		Stroke:  feed.Forehand, Rung: progress.Depth,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 3*ft, court.Out, 0)),
-			at(Feeder, off(court.FarBaseline, 1, court.In, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 3*ft, court.Out, 0)),
+			at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.6)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.6)),
@@ -162,21 +163,21 @@ func toeTheChalk() Document {
 		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: odds.Goal{Kind: odds.Total, Count: 20},
 		Cues:     []string{"Short backswing on the rise", "Hold the line with the feet"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "1 rope for the line"},
-		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 0.8}),
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 0.8}),
 			harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 2})},
 	}
 }
 
 // netAlphabet is the warm-up of two at the net: forehand volley, backhand volley, both in turn, overhead;
 // the roles change every minute (common practice, no source).
-func netAlphabet() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Net Alphabet", Sport: court.Tennis, Court: "tennis",
+func netAlphabet() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Net Alphabet", Sport: court.Tennis, Court: "tennis",
 		Summary: "A pair warms up at the net: volleys on either side, then an overhead, fed by the partner; roles change every minute, no errors, feet never still.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, court.From(court.Between(court.NetLine, court.NearService, 0.55), court.Off(court.NearCentre, 0, court.Right))),
-			at(Feeder, off(court.FarBaseline, 3, court.In, 0.5)),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Between(court.NetLine, court.NearService, 0.55), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0.5)),
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 3, Sequences: 4, Pause: 6, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.ForehandVolley, off(court.NearService, 0.5, court.Out, 1)), paced(feed.HalfPace, feed.BackhandVolley, off(court.NearService, 0.5, court.Out, -1)),
@@ -185,33 +186,33 @@ func netAlphabet() Document {
 		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 10},
 		Cues:     []string{"Always moving between balls", "Meet it in front"},
 		Cautions: []string{turnAndRun, eyes}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Volleys only", feed.Transformation{Kind: feed.DropTask, Task: 3}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.4})},
+		Variations: []drill.Variation{easier("Volleys only", feed.Transformation{Kind: feed.DropTask, Task: 3}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.4})},
 	}
 }
 
 // firstAnswer is the serve-and-return part of that warm-up: the partner serves, the student returns (common
 // practice, no source).
-func firstAnswer() Document {
+func firstAnswer() drill.Document {
 	served := paced(feed.RallyPace, feed.Return, court.From(court.Off(court.NearService, 1.2, court.In), court.Off(court.NearCentre, 2, court.Right)))
 	served.Contact = feed.Rising
-	return Document{
-		FormatVersion: FormatVersion, Name: "First Answer", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "First Answer", Sport: court.Tennis, Court: "tennis",
 		Summary: "The partner serves at rally pace into one box; every return goes back deep, and after a minute the roles change.",
 		Stroke:  feed.Return, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(drill.Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
 		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 6},
 		Cues:     []string{"Split step as the server strikes", "Short backswing"},
 		Cautions: []string{looseBalls, "Serve with half the shoulder until it is warm."}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 2}), harder("Backhand side", feed.Transformation{Kind: feed.ToOtherWing})},
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 2}), harder("Backhand side", feed.Transformation{Kind: feed.ToOtherWing})},
 	}
 }
 
 // fourRungsIn is five volleys from each of four depths, in and back out, with one ball: a streak whose
 // stages are not equally hard (common practice, no source).
-func fourRungsIn() Document {
+func fourRungsIn() drill.Document {
 	rung := func(share, across float64, stroke feed.Stroke, back float64) feed.Task {
 		t := paced(feed.HalfPace, stroke, court.From(court.Between(court.NetLine, court.NearBaseline, share), court.Off(court.NearCentre, max(across, -across), court.Right)))
 		if across < 0 {
@@ -221,13 +222,13 @@ func fourRungsIn() Document {
 		t.Contact, t.Recover = feed.OutOfTheAir, &to
 		return t
 	}
-	return Document{
-		FormatVersion: FormatVersion, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
 		Summary: "Volleys from four depths, a step nearer to the net each time and back out again, all in one streak.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, court.From(court.Between(court.NetLine, court.NearBaseline, 0.8), court.Off(court.NearCentre, 0, court.Right))),
-			at(Feeder, off(court.FarService, 1.5, court.Out, 0)),
+		Places: []drill.Place{
+			at(drill.Start, court.From(court.Between(court.NetLine, court.NearBaseline, 0.8), court.Off(court.NearCentre, 0, court.Right))),
+			at(drill.Feeder, off(court.FarService, 1.5, court.Out, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
@@ -235,21 +236,21 @@ func fourRungsIn() Document {
 		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Stages, Count: 1, Stages: []odds.Stage{{Count: 5, Hard: odds.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: odds.Easier}}},
 		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
 		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
+		Variations: []drill.Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
 			harder("From the net out", feed.Transformation{Kind: feed.Reverse})},
 	}
 }
 
 // twoAndAway is the line drill: two balls each, then to the back of the line; everybody picks up as many
 // as they hit (common practice, no source).
-func twoAndAway() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Two and Away", Sport: court.Tennis, Court: "tennis",
+func twoAndAway() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Two and Away", Sport: court.Tennis, Court: "tennis",
 		Summary: "A line behind the baseline: forehand, backhand, and away to the back of the line; pick up as many balls as you hit.",
 		Stroke:  feed.Forehand, Rung: progress.Direction, Level: student.Improver,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 0.8, court.Out, 0)), at(Queue, off(court.NearBaseline, 4.5, court.Out, 2.5)), at(OnDeck, off(court.NearBaseline, 3, court.Out, 1.5)),
-			at(Feeder, off(court.FarService, 0, court.Out, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 0.8, court.Out, 0)), at(drill.Queue, off(court.NearBaseline, 4.5, court.Out, 2.5)), at(drill.OnDeck, off(court.NearBaseline, 3, court.Out, 1.5)),
+			at(drill.Feeder, off(court.FarService, 0, court.Out, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 1, Pause: 3, Next: feed.WhileTheLast, Overlap: 1.5, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.8)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.4)),
@@ -257,32 +258,32 @@ func twoAndAway() Document {
 		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: odds.Goal{Kind: odds.Total, Count: 8},
 		Cues:     []string{"Ready before the feed", "Walk back outside the court"},
 		Cautions: []string{looseBalls, "The line waits out of the swing of the one who plays."}, Equipment: []string{"1 basket", "3 flat markers"},
-		Variations: []Variation{easier("One ball each", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("Nearer together", feed.Transformation{Kind: feed.Gather, By: 2}),
+		Variations: []drill.Variation{easier("One ball each", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("Nearer together", feed.Transformation{Kind: feed.Gather, By: 2}),
 			harder("Three balls each", feed.Transformation{Kind: feed.LinkOn})},
 	}
 }
 
 // crossroads is the figure of eight: one only cross-court, the other only down the line, at least ten shots
 // a rally; the second runs more (common practice, no source).
-func crossroads() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Crossroads", Sport: court.Tennis, Court: "tennis",
+func crossroads() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Crossroads", Sport: court.Tennis, Court: "tennis",
 		Summary: "One plays only cross-court, the other only down the line: ten shots or more, then change over. Who goes down the line runs more.",
 		Stroke:  feed.Forehand, Rung: progress.Direction,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 1, court.Out, 0)), at(Recovery, off(court.NearBaseline, 1, court.Out, 0)), at(Feeder, off(court.FarBaseline, 1, court.Out, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 1, court.Out, 0)), at(drill.Recovery, off(court.NearBaseline, 1, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.Out, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
 			Rally: &feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}},
 		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Rallies, Count: 3, From: 10, To: 30},
 		Cues:     []string{"Height over the net buys time", "Recover a step towards the longer way"},
 		Cautions: []string{looseBalls, "Long runs: water and a break after each change."}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
+		Variations: []drill.Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
 	}
 }
 
 // pairAgainstOne is two against one where the pair only plays straight (common practice, no source).
-func pairAgainstOne() Document {
+func pairAgainstOne() drill.Document {
 	d := crossroads()
 	d.Name, d.Summary = "Pair Against One", "Two at one end, each on their own side, play only straight; the one opposite sends the ball to either of them in turn."
 	d.Pattern.Rally = &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}
@@ -291,18 +292,18 @@ func pairAgainstOne() Document {
 
 // threeDoorsIn is the transition series: contact near the baseline, three to four steps in, and near the
 // service line; open stance on the first two, closed on the third (common practice, no source).
-func threeDoorsIn() Document {
+func threeDoorsIn() drill.Document {
 	door := func(stance string, line court.LineID, distance float64, toward court.Toward, across float64, pace feed.Pace) feed.Task {
 		t := paced(pace, feed.Forehand, off(line, distance, toward, across))
 		t.Stance = stance
 		return t
 	}
-	return Document{
-		FormatVersion: FormatVersion, Name: "Three Doors In", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Three Doors In", Sport: court.Tennis, Court: "tennis",
 		Summary: "Three forehands on the way in: near the baseline, a few steps inside, and near the service line. Feet open, open, closed.",
 		Stroke:  feed.Forehand, Rung: progress.Pace,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 0.5, court.Out, 0)), at(Recovery, off(court.NearService, 2, court.Out, 0)), at(Feeder, off(court.FarBaseline, 3, court.In, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 0.5, court.Out, 0)), at(drill.Recovery, off(court.NearService, 2, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			door("open", court.NearBaseline, 3.2, court.In, 1.2, feed.HalfPace), door("open", court.NearService, 1, court.Out, 1.2, feed.HalfPace), door("closed", court.NearService, 1.5, court.In, 0.8, feed.Gentle),
@@ -310,20 +311,20 @@ func threeDoorsIn() Document {
 		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Load on the outside leg", "Step through the third"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "3 flat markers"},
-		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the first", feed.Transformation{Kind: feed.DropTask, Task: 1}),
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the first", feed.Transformation{Kind: feed.DropTask, Task: 1}),
 			harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing}), harder("And out again", feed.Transformation{Kind: feed.Reverse})},
 	}
 }
 
 // metronome is machine work: sequences of three with a pause, set in balls a minute; deep marks keep the
 // replies out of the middle (common practice, no source).
-func metronome() Document {
-	return Document{
-		FormatVersion: FormatVersion, Name: "Metronome", Sport: court.Tennis, Court: "tennis",
+func metronome() drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Metronome", Sport: court.Tennis, Court: "tennis",
 		Summary: "The machine gives three and a pause: wide, middle, wide. Every reply to the deep mark, not to the middle.",
 		Stroke:  feed.Backhand, Rung: progress.Depth,
-		Places: []Place{
-			at(Start, off(court.NearBaseline, 1, court.Out, 0)), at(Feeder, off(court.FarBaseline, 0.5, court.In, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 1, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.Machine, Gap: 3, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			{Stroke: feed.Backhand, Landing: off(court.NearBaseline, 3, court.In, -2.4), Pace: feed.RallyPace, Spin: feed.Topspin},
@@ -333,43 +334,43 @@ func metronome() Document {
 		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: odds.Goal{Kind: odds.Total, Count: 25},
 		Cues:     []string{"Aim at the mark, not back to the machine"},
 		Cautions: []string{looseBalls, "Switch the machine off before anybody walks in front of it."}, Equipment: []string{"ball machine", "2 baskets", "2 cones"},
-		Variations: []Variation{easier("Slower", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
+		Variations: []drill.Variation{easier("Slower", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
 			harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9})},
 	}
 }
 
 // underTheBar is low balls: sliced to the feet, played up the middle first, then with movement (common
 // practice, no source).
-func underTheBar() Document {
+func underTheBar() drill.Document {
 	low := func(across float64, stroke feed.Stroke) feed.Task {
 		t := paced(feed.HalfPace, stroke, off(court.NearService, 0.8, court.Out, across))
 		t.Spin, t.Contact, t.At = feed.Slice, feed.AtHeight, 0.4
 		return t
 	}
-	return Document{
-		FormatVersion: FormatVersion, Name: "Under the Bar", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Under the Bar", Sport: court.Tennis, Court: "tennis",
 		Summary: "Slices that stay low at the feet: bend, and play them up the middle first; then from either side.",
 		Stroke:  feed.Backhand, Rung: progress.Consistency,
-		Places: []Place{
-			at(Start, off(court.NearService, 3, court.Out, 0)), at(Feeder, off(court.FarBaseline, 1, court.In, 0)),
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearService, 3, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
 		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: odds.Goal{Kind: odds.Total, Count: 12},
 		Cues:     []string{"Bend the knees, not the back", "Open the racket face"},
 		Cautions: []string{looseBalls, "Bend as deep as is comfortable; pain means stop."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("Up the middle only", feed.Transformation{Kind: feed.LockPlace, Task: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
+		Variations: []drill.Variation{easier("Up the middle only", feed.Transformation{Kind: feed.LockPlace, Task: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
 			harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 1})},
 	}
 }
 
 // closingTheDoor starts three quarters of the way back and comes a step nearer with each volley, through the
 // partner and not past, on both sides (common practice, no source).
-func closingTheDoor() Document {
+func closingTheDoor() drill.Document {
 	d := fourRungsIn()
 	d.Name, d.Summary = "Closing the Door", "Start three quarters of the way back and come a step nearer with each volley, through the partner and not past, on both sides."
-	d.Places = []Place{
-		at(Start, court.From(court.Between(court.NetLine, court.NearService, 0.75), court.Off(court.NearCentre, 0, court.Right))),
-		at(Feeder, court.From(court.Between(court.NetLine, court.FarService, 0.75), court.Off(court.FarCentre, 0, court.Right))),
+	d.Places = []drill.Place{
+		at(drill.Start, court.From(court.Between(court.NetLine, court.NearService, 0.75), court.Off(court.NearCentre, 0, court.Right))),
+		at(drill.Feeder, court.From(court.Between(court.NetLine, court.FarService, 0.75), court.Off(court.FarCentre, 0, court.Right))),
 	}
 	step := func(across, back float64, stroke feed.Stroke) feed.Task {
 		t := paced(feed.Gentle, stroke, off(court.NearService, 0.3, court.In, across))

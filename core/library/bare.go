@@ -1,9 +1,10 @@
-package drill
+package library
 
 import (
 	"math"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
@@ -15,13 +16,13 @@ import (
 // near the baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
 // squash the mark is in the back right corner, and the ball goes there off the front wall. It returns
 // list of fields.
-func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Document, error) {
+func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (drill.Document, error) {
 	c, err := court.Find(on)
 	if err != nil {
-		return Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	d := Document{
-		FormatVersion: FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
+	d := drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
 		Goal: odds.Goal{Kind: odds.Total, Count: 10},
 		Pattern: feed.Pattern{
@@ -38,7 +39,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (Doc
 		start = court.At(0, -0.35*c.Length)
 		d.Pattern.Tasks[0] = lobbed(4, feed.Clear, court.At(0.4, -0.42*c.Length))
 	}
-	d.Places = []Place{at(Start, start), at(Feeder, feeder)}
+	d.Places = []drill.Place{at(drill.Start, start), at(drill.Feeder, feeder)}
 	var back, side court.LineID
 	for _, line := range c.Lines {
 		switch {

@@ -1,7 +1,8 @@
-package drill
+package library
 
 import (
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/odds"
 	"hodometer/core/progress"
@@ -15,20 +16,20 @@ func behind(distance, across float64) court.Mark {
 
 // rallied is a rally of two from the baselines: places, ball and pattern. Gaps and paces are common practice,
 // no source.
-func rallied(r feed.Rally, gap float64, rallies int, pause float64) Document {
-	return Document{
-		FormatVersion: FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.Forehand, Rung: progress.Consistency,
-		Places: []Place{at(Start, behind(1, 0)), at(Recovery, behind(1, 0)), at(Feeder, off(court.FarBaseline, 1, court.Out, 0))},
+func rallied(r feed.Rally, gap float64, rallies int, pause float64) drill.Document {
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.Forehand, Rung: progress.Consistency,
+		Places: []drill.Place{at(drill.Start, behind(1, 0)), at(drill.Recovery, behind(1, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.Out, 0))},
 		Pattern: feed.Pattern{Method: feed.Live, Gap: gap, Sequences: rallies, Pause: pause, Rally: &r,
 			Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))}},
 		SetUp: 30, Effort: 6, Cautions: []string{looseBalls}, Equipment: []string{"6 balls"},
-		Variations: []Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
+		Variations: []drill.Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
 	}
 }
 
 // safeLane rallies cross-court at a safe mark: about 2 ft inside the singles sideline and short of the
 // baseline (common practice, no source).
-func safeLane() Document {
+func safeLane() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2.5, Wide: 0.6, Pace: feed.HalfPace}, 2, 4, 12)
 	d.Name, d.Summary = "Safe Lane", "Both rally cross-court at a mark a little inside the sideline and well short of the baseline: the lane that forgives."
 	d.Rung, d.Turns = progress.Direction, 3
@@ -39,7 +40,7 @@ func safeLane() Document {
 }
 
 // tenPast is ten rally balls in a row past the service line at half pace (common practice, no source).
-func tenPast() Document {
+func tenPast() drill.Document {
 	const behindService = 18 * ft
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.2, 4, 12)
 	d.Name, d.Summary = "Ten Past", "A rally at half pace: every ball past the service line, ten in a row before anything else is asked."
@@ -50,7 +51,7 @@ func tenPast() Document {
 }
 
 // hundredIn is the dependable stroke: in, a hundred times in a row, no target (common practice, no source).
-func hundredIn() Document {
+func hundredIn() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 20, Deep: 3.5, Wide: 2.5, Pace: feed.HalfPace}, 2.2, 5, 5)
 	d.Name, d.Summary = "A Hundred In", "No target but the court: a hundred in a row, a miss begins again. Nobody gets there in one lesson: note the best and come back to it."
 	d.Turns, d.Effort = 2, 5
@@ -61,7 +62,7 @@ func hundredIn() Document {
 
 // oneTwoAgain is the tempo challenge of a pair: fifty balls in a minute, counted in twos; a miss resumes where
 // the count was (common practice, no source).
-func oneTwoAgain() Document {
+func oneTwoAgain() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 20)
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, one, two for a minute: fifty balls are the bar. A miss takes up the count where it was; height and pace must match."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
@@ -73,7 +74,7 @@ func oneTwoAgain() Document {
 
 // fourAndOut is game pace: a rally of about four balls is right, and one that reaches twenty is too slow
 // (common practice, no source).
-func fourAndOut() Document {
+func fourAndOut() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 4, Deep: 1.5, Wide: 1, Pace: feed.RallyPace}, 1.6, 6, 12)
 	d.Name, d.Summary = "Four and Out", "Play every rally to end it: three to six strokes are right, and one that gets to twenty was too slow."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
@@ -84,26 +85,26 @@ func fourAndOut() Document {
 
 // fortyAndFour is the short-ball workload: ten makes for each of four ways, then five in a row for each
 // (common practice, no source).
-func fortyAndFour() Document {
+func fortyAndFour() drill.Document {
 	d := coinInTheCorner()
 	d.Name, d.Summary = "Forty and Four", "Forehand and backhand, cross-court and down the line: ten of each, then five in a row of each: work for several lessons. In the second part swings get slow out of fear: watch for it."
 	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 5, Pause: 8, Tasks: []feed.Task{
 		paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 2.2, court.In))),
 		paced(feed.Gentle, feed.Backhand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.LeftSingles, 2.2, court.In))),
 	}}
-	d.Places = []Place{
-		at(Start, off(court.NearService, 1.2, court.Out, 0)), at(Recovery, off(court.NearService, 1.2, court.Out, 0)), at(Feeder, off(court.FarService, 1, court.Out, 0)),
+	d.Places = []drill.Place{
+		at(drill.Start, off(court.NearService, 1.2, court.Out, 0)), at(drill.Recovery, off(court.NearService, 1.2, court.Out, 0)), at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 	}
 	d.Turns, d.Goal = 8, odds.Goal{Kind: odds.Routine, Count: 10, Sets: 4, Then: 5}
 	d.Cues = []string{"The last ball as free as the first", "Small steps into the ball"}
-	d.Variations = []Variation{easier("One wing", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
+	d.Variations = []drill.Variation{easier("One wing", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
 		harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 12})}
 	return d
 }
 
 // regionTour spends some seconds in each of four depth regions, from the baseline to the net and back (common
 // practice, no source).
-func regionTour() Document {
+func regionTour() drill.Document {
 	stop := func(share, across float64, stroke feed.Stroke) feed.Task {
 		t := paced(feed.HalfPace, stroke, court.From(court.Between(court.NetLine, court.NearBaseline, share), court.Off(court.NearCentre, max(across, -across), court.Right)))
 		if across < 0 {
@@ -112,11 +113,11 @@ func regionTour() Document {
 		t.Gap = 5
 		return t
 	}
-	return Document{
-		FormatVersion: FormatVersion, Name: "The Tour", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "The Tour", Sport: court.Tennis, Court: "tennis",
 		Summary: "A few balls in each of four regions, from the baseline to the net and out again, without stopping.",
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
-		Places: []Place{at(Start, behind(0.8, 0)), at(Feeder, off(court.FarBaseline, 3, court.In, 0))},
+		Places: []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0))},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 2, Pause: 12, Tasks: []feed.Task{
 			stop(0.78, 1.2, feed.Forehand), stop(0.78, -1.2, feed.Backhand), stop(0.55, 1, feed.Forehand), stop(0.5, -0.8, feed.BackhandVolley), stop(0.4, 0.8, feed.ForehandVolley),
 			stop(0.5, -0.8, feed.BackhandVolley), stop(0.55, 1, feed.Forehand), stop(0.78, -1.2, feed.Backhand),
@@ -124,32 +125,32 @@ func regionTour() Document {
 		Turns: 2, SetUp: 30, Effort: 7, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
 		Cues:     []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket", "4 flat markers"},
-		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
 	}
 }
 
 // longArm builds a one-handed backhand: slow repetitions without a ball, each followed by a dropped one;
 // contact a foot or more in front of the body, in a stint of about 80 s (common practice, no source).
-func longArm() Document {
+func longArm() drill.Document {
 	slow := feed.Task{Kind: feed.ShadowTask, Stroke: feed.Backhand, Landing: behind(0.3, -0.6)}
 	drop := ball(feed.Backhand, off(court.NearBaseline, 0.4, court.In, -0.7))
 	drop.Method, drop.Contact = feed.ByHand, feed.AtTheTop
-	return Document{
-		FormatVersion: FormatVersion, Name: "Long Arm", Sport: court.Tennis, Court: "tennis",
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Long Arm", Sport: court.Tennis, Court: "tennis",
 		Summary: "A slow swing without a ball, then one with a ball tossed from the side: contact well in front of the body. Stints of about eighty seconds.",
 		Stroke:  feed.Backhand, Rung: progress.Consistency, Level: student.Improver,
-		Places:  []Place{at(Start, behind(0.6, 0)), at(Recovery, behind(0.6, 0)), at(Feeder, off(court.NetLine, 1, court.Far, -0.7))},
+		Places:  []drill.Place{at(drill.Start, behind(0.6, 0)), at(drill.Recovery, behind(0.6, 0)), at(drill.Feeder, off(court.NetLine, 1, court.Far, -0.7))},
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
-		Turns:   2, SetUp: 40, Effort: 3, Counts: Counts{By: ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 15},
+		Turns:   2, SetUp: 40, Effort: 3, Counts: drill.Counts{By: drill.ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 15},
 		Cues:     []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},
 		Cautions: []string{looseBalls, "Stop when the elbow or the wrist hurts."}, Equipment: []string{"1 basket"},
-		Variations: []Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Only balls", feed.Transformation{Kind: feed.DropTask, Task: 1})},
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Only balls", feed.Transformation{Kind: feed.DropTask, Task: 1})},
 	}
 }
 
 // lastLight grooves the strokes in the last session before an event: easy, and nothing new (common practice,
 // no source).
-func lastLight() Document {
+func lastLight() drill.Document {
 	d := rallied(feed.Rally{Near: feed.Alternate, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.3, 4, 10)
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
