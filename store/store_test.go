@@ -415,3 +415,53 @@ func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, before, after, "they can be built again from the balls")
 }
+
+// TestBallsOfEarlierFilesAreKept opens a file from before balls were stored compactly: two devices, landings, zones,
+// choices, an undo, and a tap from before its run began.
+func TestBallsOfEarlierFilesAreKept(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 8, `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
+		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, aim, at) VALUES
+			('tablet', 'l', 'b', 'ada', 'd', 'Coin, later', 'forehand', 'depth', '{}', NULL, '2026-03-10T16:00:05.000Z'),
+			('phone', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{"kind":"total","count":10}', '{"x":2.5,"y":9}', '2026-03-10T16:00:00.000Z');
+		INSERT INTO tap (run, seq, kind, made, "of", landing, zone, choice, at) VALUES
+			('phone', 0, 'made', 0, 0, '{"x":2.1004,"y":-8.4}', NULL, 'right', '2026-03-10T16:00:01.001Z'),
+			('phone', 1, 'missed', 0, 0, NULL, '{"name":"long, left","left":-4,"right":-1,"bottom":11,"top":15}', 'wrong', '2026-03-10T16:00:02.000Z'),
+			('phone', 2, 'made', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:03.000Z'),
+			('phone', 3, 'undo', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:04.000Z'),
+			('tablet', 0, 'turn', 4, 5, NULL, NULL, NULL, '2026-03-10T15:59:59.999Z'),
+			('tablet', 100000, 'played again', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:09.000Z')`))
+	s := open(t, path)
+	attempts, err := s.AttemptsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	at := func(text string) time.Time {
+		instant, err := time.Parse(time.RFC3339, text)
+		require.NoError(t, err)
+		return instant
+	}
+	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
+	require.Equal(t, []store.Attempt{{
+		Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
+		Goal: odds.Goal{Kind: odds.Total, Count: 10}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z"),
+		Summary: tally.Summary{
+			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
+			Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
+		},
+	}}, attempts, "what the first device counted says what it was")
+	taps, err := s.TapsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, [][]tally.Entry{
+		{
+			{Seq: 0, Kind: tally.Made, At: at("2026-03-10T16:00:01.001Z"), Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: -8.4}},
+			{Seq: 1, Kind: tally.Missed, At: at("2026-03-10T16:00:02Z"), Choice: tally.WrongChoice, Zone: &zone},
+			{Seq: 2, Kind: tally.Made, At: at("2026-03-10T16:00:03Z")},
+			{Seq: 3, Kind: tally.Undo, At: at("2026-03-10T16:00:04Z")},
+		},
+		{
+			{Seq: 0, Kind: tally.Turn, Made: 4, Of: 5, At: at("2026-03-10T15:59:59.999Z")},
+			{Seq: 100000, Kind: tally.Again, At: at("2026-03-10T16:00:09Z")},
+		},
+	}, taps)
+}

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { say } from '../../lib/api/client'
   import { weeksQuery } from '../../lib/data'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import { dayName } from '../../lib/words'
   import LessonCard from './LessonCard.svelte'
+  import MoreWeeks from './MoreWeeks.svelte'
 
   /** The lessons from today on, week by week. */
   const query = weeksQuery('later')
@@ -20,11 +20,6 @@
   const unreadable = $derived([
     ...new Map(weeks.flatMap((week) => week.unreadable).map((each) => [each.id, each])).values(),
   ])
-
-  /** A week with little in it is followed by the next one that has something. */
-  $effect(() => {
-    if (lessons.length < 3 && query.hasNextPage && !query.isFetching) void query.fetchNextPage()
-  })
 </script>
 
 <h2 class="mt-6 mb-2">Coming</h2>
@@ -42,12 +37,5 @@
       </p>
     {/each}
   </div>
-  {#if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
-  {#if query.hasNextPage}
-    <button
-      class="btn btn-sm mt-2"
-      disabled={query.isFetchingNextPage}
-      onclick={() => void query.fetchNextPage()}>Later lessons</button
-    >
-  {/if}
+  <MoreWeeks {query} enough={lessons.length >= 3} label="Later lessons" />
 </Part>

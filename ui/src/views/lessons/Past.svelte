@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { say } from '../../lib/api/client'
   import { weeksQuery } from '../../lib/data'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
+  import MoreWeeks from './MoreWeeks.svelte'
 
   /** All lessons before today, the latest first, week by week. */
   const query = weeksQuery('earlier')
@@ -15,11 +15,6 @@
   const unreadable = $derived(
     weeks.flatMap((week) => week.unreadable).filter((each) => !told.includes(each.id)),
   )
-
-  /** A week with little in it is followed by the next one that has something. */
-  $effect(() => {
-    if (lessons.length < 8 && query.hasNextPage && !query.isFetching) void query.fetchNextPage()
-  })
 </script>
 
 <h2 class="mt-6 mb-2">Past</h2>
@@ -56,12 +51,5 @@
       </tbody>
     </table>
   </div>
-  {#if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
-  {#if query.hasNextPage}
-    <button
-      class="btn btn-sm mt-2"
-      disabled={query.isFetchingNextPage}
-      onclick={() => void query.fetchNextPage()}>Earlier lessons</button
-    >
-  {/if}
+  <MoreWeeks {query} enough={lessons.length >= 8} label="Earlier lessons" />
 </Part>
