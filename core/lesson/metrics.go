@@ -1,0 +1,117 @@
+package lesson
+
+import (
+	"fmt"
+	"hodometer/core/metric"
+	"hodometer/core/units"
+	"math"
+	"strings"
+)
+
+func (p Plan) metrics(d Document, list []preparedBlock, in Inputs) []metric.Metric {
+	var sums, balls, baskets []metric.Input
+	for _, s := range p.Blocks {
+		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
+		if s.Load == nil {
+			continue
+		}
+		balls = append(balls, metric.Input{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
+		baskets = append(baskets, metric.Input{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %d", s.Load.Balls, in.Settings.Basket, s.Load.Baskets)})
+	}
+	booked := metric.Input{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
+	room := metric.New("To spare", p.Spare, units.Clock(p.Spare), "min", metric.Derivation{
+		Formula: "booked − planned", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
+	})
+	if p.Over > 0 {
+		room = metric.New("Over", p.Over, units.Clock(p.Over), "min", metric.Derivation{
+			Formula: "planned − booked", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
+		})
+	}
+	wait := 0.0
+	var waits []metric.Input
+	for _, s := range p.Blocks {
+		if s.Load != nil {
+			wait = math.Max(wait, s.Load.Waiting)
+			waits = append(waits, metric.Input{Name: s.Title, Value: units.Decimal(s.Load.Waiting, 0) + " s"})
+		}
+	}
+	return append([]metric.Metric{
+		metric.New("Planned", p.Planned, units.Clock(p.Planned), "min", metric.Derivation{
+			Formula: "the minutes of all blocks", Inputs: none(sums), Source: metric.OwnArithmetic,
+		}),
+		room,
+		metric.New("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", metric.Derivation{
+			Formula: "balls of each drill, added up", Inputs: none(balls), Source: metric.OwnArithmetic,
+		}),
+		metric.New("Baskets", float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), fmt.Sprintf("of %d", in.Settings.Basket), metric.Derivation{
+			Formula: "balls of each drill ÷ balls in a basket, rounded up", Inputs: none(baskets), Source: metric.OwnArithmetic,
+		}),
+		metric.New("Longest wait", wait, units.Decimal(wait, 0), "s", metric.Derivation{
+			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: metric.OwnArithmetic,
+		}),
+	}, append(p.running(), p.expected(list, in)...)...)
+}
+
+// running is the metric of the way that the students run; the one who runs most.
+func (p Plan) running() []metric.Metric {
+	most := Budget{}
+	var inputs []metric.Input
+	for _, b := range p.Budgets {
+		if b.Metres > most.Metres {
+			most = b
+		}
+		inputs = append(inputs, metric.Input{Name: b.Name, Value: b.Ran})
+	}
+	if most.Metres == 0 {
+		return nil
+	}
+	text, unit, _ := strings.Cut(most.Ran, " ")
+	return []metric.Metric{metric.New("Run", most.Metres, text, unit, metric.Derivation{
+		Formula: "turns × the way of one turn, over all drills, of whoever runs most; worked out for the player that each drill is written for",
+		Inputs:  none(inputs), Source: metric.OwnArithmetic,
+	})}
+}
+
+// expected are the metrics that count balls with the misses that are to be expected of these students.
+func (p Plan) expected(list []preparedBlock, in Inputs) []metric.Metric {
+	if in.Rates == nil {
+		return nil
+	}
+	made, goals := 0.0, 0.0
+	var makes, needs []metric.Input
+	for i, l := range list {
+		block, load := l.block, p.Blocks[i].Load
+		if load == nil {
+			continue
+		}
+		for _, person := range l.people {
+			document := block.DrillFor(l.document, person)
+			rate := in.Rates[block.Drill][person.ID]
+			name := block.Title + ", " + person.Profile.Name
+			made += float64(load.Each) * rate.Mean
+			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
+			balls, counted := document.Goal.MeanBalls(rate.Mean)
+			if !counted {
+				continue
+			}
+			goals += balls
+			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, units.Decimal(balls, 0))})
+		}
+	}
+	return []metric.Metric{
+		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), metric.Derivation{
+			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
+		}),
+		metric.New("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", metric.Derivation{
+			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
+		}),
+	}
+}
+
+// none makes an empty list of a missing one, so that it is written as a list.
+func none(steps []metric.Input) []metric.Input {
+	if steps == nil {
+		return []metric.Input{}
+	}
+	return steps
+}

@@ -1,0 +1,193 @@
+package store_test
+
+import (
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/lesson"
+	"hodometer/core/odds"
+	"hodometer/core/progress"
+	"hodometer/core/rotation"
+	"hodometer/core/student"
+	"hodometer/core/tally"
+	"hodometer/store"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+// TestDocumentsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks and before
+// groups changed places in more than one way.
+func TestDocumentsOfTheFirstVersionAreKept(t *testing.T) {
+	path := filepath.Join(t.TempDir(), "old.db")
+	require.NoError(t, store.FileOf(t.Context(), path, 1, `INSERT INTO drill (id, version, document)
+		VALUES ('a', 3, '{"version":1,"name":"Old","pattern":{"way":"hand","gap":3,"balls":[{"stroke":"forehand","landing":{"place":{"x":1,"y":-5}}}]}}');
+		INSERT INTO lesson (id, version, document) VALUES
+		('b', 1, '{"version":1,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"n","blocks":[
+			{"id":"1","kind":"ball warm-up","title":"Warm","minutes":8,"effort":4,"calls":[{"minute":0,"say":"Go"}],"roles":["net","back"],"swap":1.5},
+			{"id":"2","kind":"break","title":"Water","minutes":4,"effort":0,"calls":[],"roles":[]}]}'),
+		('c', 1, '{"version":1,"title":"Empty","date":"2026-03-10","start":"16:00","minutes":60,"students":["s"],"note":"","blocks":[]}')`))
+	s := open(t, path)
+	record, err := s.Drills.Get(t.Context(), "a")
+	require.NoError(t, err)
+	require.Equal(t, drill.FormatVersion, record.Document.FormatVersion)
+	require.Equal(t, "Old", record.Document.Name)
+	require.Equal(t, feed.ByHand, record.Document.Pattern.Method)
+	require.Len(t, record.Document.Pattern.Tasks, 1)
+	require.InDelta(t, 1, record.Document.Pattern.Tasks[0].Landing.Place.X, 1e-12)
+
+	old, err := s.Lessons.Get(t.Context(), "b")
+	require.NoError(t, err)
+	require.Equal(t, lesson.FormatVersion, old.Document.FormatVersion)
+	require.Equal(t, "n", old.Document.Note)
+	warm := old.Document.Blocks[0]
+	require.Equal(t, &rotation.Form{Kind: rotation.Roles, Every: 1.5, Spots: []rotation.Spot{{Name: "net"}, {Name: "back"}}}, warm.Rotation)
+	require.Equal(t, []lesson.Call{{Minute: 0, Text: "Go"}}, warm.Calls)
+	require.Nil(t, old.Document.Blocks[1].Rotation)
+	old, err = s.Lessons.Get(t.Context(), "c")
+	require.NoError(t, err)
+	require.Empty(t, old.Document.Blocks)
+}
+
+func TestInstantsOfAFarFutureAreMended(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{}');
+		INSERT INTO lesson (id, version, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
+		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '10000-01-01T04:59:59.000Z');
+		INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '10000-01-01T04:59:59.000Z')`))
+	s := open(t, path)
+	attempts, err := s.AttemptsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, 9999, attempts[0].At.Year())
+	require.Equal(t, 1, attempts[0].Made, "what was counted is kept")
+}
+
+// TestFilesOfEveryEarlierVersionAreKept writes the same club into a file as it was after each migration, and compares
+// what is read after the later ones.
+func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
+	at := time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
+	for migration := int64(1); migration <= 6; migration++ {
+		path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+		require.NoError(t, store.FileOf(ctx, path, migration, `
+			INSERT INTO student (id, version, away, document) VALUES ('ada', 4, 1, '{"name":"Ada","age":"adult","hand":"left"}');
+			INSERT INTO lesson (id, version, document) VALUES ('l', 2, '{"version":2,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["ada"],"space":{},"note":"","blocks":[]}');
+			INSERT INTO coach (id, version, document) VALUES (1, 3, '{"basket":50}');
+			INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES ('r', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{}', '2026-03-10T16:00:00.000Z');
+			INSERT INTO tap (run, seq, kind, made, "of", at) VALUES ('r', 0, 'made', 0, 0, '2026-03-10T16:00:00.000Z'), ('r', 1, 'turn', 3, 5, '2026-03-10T16:00:00.000Z');
+			INSERT INTO standing (student, stroke, rung, at) VALUES ('ada', 'forehand', 'depth', '2026-03-10T16:00:00.000Z')`), "migration %d", migration)
+		s := open(t, path)
+		ada, err := s.Students.Get(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, store.Record[student.Profile]{
+			ID: "ada", Revision: 4, Archived: true, Document: student.Profile{Name: "Ada", Age: student.Adult, Hand: student.LeftHand},
+		}, ada)
+		pair, err := s.Lessons.Get(ctx, "l")
+		require.NoError(t, err)
+		require.Equal(t, int64(2), pair.Revision)
+		require.Equal(t, []string{"ada"}, pair.Document.Students)
+		settings, revision, err := s.Settings(ctx)
+		require.NoError(t, err)
+		require.Equal(t, int64(3), revision)
+		require.Equal(t, 50, settings.Basket)
+		taps, err := s.TapsOfLesson(ctx, "l")
+		require.NoError(t, err)
+		require.Equal(t, [][]tally.Entry{{{Seq: 0, Kind: tally.Made, At: at}, {Seq: 1, Kind: tally.Turn, Made: 3, Of: 5, At: at}}}, taps)
+		attempts, err := s.AttemptsOfStudent(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, []store.Attempt{{
+			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
+			Summary: tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
+		}}, attempts)
+		positions, err := s.LadderPositions(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: feed.Forehand, Rung: progress.Depth, At: at}}, positions)
+	}
+}
+
+// TestDocumentsOfTheSecondFormatAreKept opens a file whose documents name their fields as they were before the third.
+func TestDocumentsOfTheSecondFormatAreKept(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 7, `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 4, '{"name":"Ada","towards":"a title","limit":{"of":"serves","most":90}}'), ('cut', 1, '{"name":');
+		INSERT INTO drill (id, revision, document) VALUES ('d', 2, '{"version":2,"name":"Coin","play":"doubles",
+			"pattern":{"way":"hand","gap":1234567.0000001,"ends":"after a random count","sequences":2,"most":4,"tasks":[{"way":"racket","landing":{"whose":"far","place":{"x":1,"y":5}}}]},
+			"variations":[{"name":"soon","towards":"harder","steps":[{"change":"quicken","by":1}]}]}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 3, '{"version":2,"title":"Pair","date":"2026-03-10","blocks":[{"least":4,"most":9,"calls":[{"minute":1,"say":"Go"}]}]}')`))
+	s := open(t, path)
+	ada, err := s.Students.Get(ctx, "ada")
+	require.NoError(t, err)
+	require.Equal(t, int64(4), ada.Revision)
+	require.Equal(t, student.Profile{Name: "Ada", Objective: "a title", Limit: &student.Limit{Of: student.Serves, Max: 90}}, ada.Document)
+	text, err := s.Students.Text(ctx, "cut")
+	require.NoError(t, err)
+	require.Equal(t, `{"name":`, text, "what cannot be read stays as it is")
+
+	stored, err := s.Drills.Get(ctx, "d")
+	require.NoError(t, err)
+	d := stored.Document
+	require.Equal(t, drill.FormatVersion, d.FormatVersion)
+	require.Equal(t, court.Doubles, d.Format)
+	require.Equal(t, feed.ByHand, d.Pattern.Method)
+	require.Equal(t, 4, d.Pattern.MaxSequences)
+	require.InDelta(t, 1234567.0000001, d.Pattern.Gap, 0, "numbers stay as they were written")
+	require.Equal(t, feed.ByRacket, d.Pattern.Tasks[0].Method)
+	require.Equal(t, court.FarEndPlayer, d.Pattern.Tasks[0].Landing.View)
+	require.Equal(t, []drill.Variation{{Name: "soon", Difficulty: drill.Harder, Steps: []feed.Transformation{{Kind: feed.Quicken, By: 1}}}}, d.Variations)
+
+	pair, err := s.Lessons.Get(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, lesson.FormatVersion, pair.Document.FormatVersion)
+	require.Equal(t, []lesson.Block{{Min: 4, Max: 9, Calls: []lesson.Call{{Minute: 1, Text: "Go"}}}}, pair.Document.Blocks)
+}
+
+// TestBallsOfEarlierFilesAreKept opens a file from before balls were stored compactly: two devices, landings, zones,
+// choices, an undo, and a tap from before its run began.
+func TestBallsOfEarlierFilesAreKept(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 8, `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 1, '{"date":"2026-03-10"}');
+		INSERT INTO run (id, lesson, block, student, drill, name, stroke, rung, goal, aim, at) VALUES
+			('tablet', 'l', 'b', 'ada', 'd', 'Coin, later', 'forehand', 'depth', '{}', NULL, '2026-03-10T16:00:05.000Z'),
+			('phone', 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{"kind":"total","count":10}', '{"x":2.5,"y":9}', '2026-03-10T16:00:00.000Z');
+		INSERT INTO tap (run, seq, kind, made, "of", landing, zone, choice, at) VALUES
+			('phone', 0, 'made', 0, 0, '{"x":2.1004,"y":-8.4}', NULL, 'right', '2026-03-10T16:00:01.001Z'),
+			('phone', 1, 'missed', 0, 0, NULL, '{"name":"long, left","left":-4,"right":-1,"bottom":11,"top":15}', 'wrong', '2026-03-10T16:00:02.000Z'),
+			('phone', 2, 'made', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:03.000Z'),
+			('phone', 3, 'undo', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:04.000Z'),
+			('tablet', 0, 'turn', 4, 5, NULL, NULL, NULL, '2026-03-10T15:59:59.999Z'),
+			('tablet', 100000, 'played again', 0, 0, NULL, NULL, NULL, '2026-03-10T16:00:09.000Z')`))
+	s := open(t, path)
+	attempts, err := s.AttemptsOfStudent(ctx, "ada")
+	require.NoError(t, err)
+	at := func(text string) time.Time {
+		instant, err := time.Parse(time.RFC3339, text)
+		require.NoError(t, err)
+		return instant
+	}
+	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
+	require.Equal(t, []store.Attempt{{
+		Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
+		Goal: odds.Goal{Kind: odds.Total, Count: 10}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z"),
+		Summary: tally.Summary{
+			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
+			Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
+		},
+	}}, attempts, "what the first device counted says what it was")
+	taps, err := s.TapsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, [][]tally.Entry{
+		{
+			{Seq: 0, Kind: tally.Made, At: at("2026-03-10T16:00:01.001Z"), Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: -8.4}},
+			{Seq: 1, Kind: tally.Missed, At: at("2026-03-10T16:00:02Z"), Choice: tally.WrongChoice, Zone: &zone},
+			{Seq: 2, Kind: tally.Made, At: at("2026-03-10T16:00:03Z")},
+			{Seq: 3, Kind: tally.Undo, At: at("2026-03-10T16:00:04Z")},
+		},
+		{
+			{Seq: 0, Kind: tally.Turn, Made: 4, Of: 5, At: at("2026-03-10T15:59:59.999Z")},
+			{Seq: 100000, Kind: tally.Again, At: at("2026-03-10T16:00:09Z")},
+		},
+	}, taps)
+}
