@@ -36,20 +36,20 @@ func (g Goal) chainOf(rate, partner float64) chain {
 	switch g.Kind {
 	case Streak:
 		for range g.sets() {
-			c.add(g.Count, rate, g.Miss != CarriesOn)
+			c.add(g.Count, rate, g.Miss.breaks())
 		}
 	case Stages:
 		for i, stage := range g.Stages {
 			before := len(c.sections)
-			c.add(stage.Count, stage.Hard.rate(rate), g.Miss != CarriesOn)
-			if i > 0 && g.Miss != CarriesOn && g.Miss != BackToStage {
+			c.add(stage.Count, stage.Hard.rate(rate), g.Miss.breaks())
+			if i > 0 && g.Miss.fromTheStart() {
 				c.sections = c.sections[:before] // one section from the first ball to the last
 			}
 		}
 	case Routine:
 		c.add(g.Count*g.sets(), rate, false)
 		for range g.sets() {
-			c.add(g.Then, rate, g.Miss != CarriesOn)
+			c.add(g.Then, rate, g.Miss.breaks())
 		}
 	case Together:
 		c.add(g.Count, rate, false)

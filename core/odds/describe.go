@@ -95,8 +95,8 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	default:
 		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
 		w.Source = "Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
-		if q.Goal.Miss != CarriesOn {
-			add("After a miss", string(q.Goal.school()))
+		if q.Goal.Miss.breaks() {
+			add("After a miss", q.Goal.Miss.String())
 		}
 	}
 	if q.Goal.Kind == Together {

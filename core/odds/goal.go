@@ -27,16 +27,6 @@ const (
 	Rallies          Kind = "rallies of a length"  // so many rallies neither too short nor too long
 )
 
-// AfterMiss is what a miss does to a streak.
-type AfterMiss string
-
-// The schools. The zero value is back to zero.
-const (
-	BackToZero  AfterMiss = "back to zero"
-	BackToStage AfterMiss = "back to the start of the stage"
-	CarriesOn   AfterMiss = "carries on where it was"
-)
-
 // Hardness is how hard a stage is beside the drill as a whole.
 type Hardness string
 
@@ -130,14 +120,6 @@ func (g Goal) Check() error {
 	return wrong.Err()
 }
 
-// school is what a miss does.
-func (g Goal) school() AfterMiss {
-	if g.Miss == "" {
-		return BackToZero
-	}
-	return g.Miss
-}
-
 // sets is how often a streak is wanted, or how many parts a routine has.
 func (g Goal) sets() int { return max(g.Sets, 1) }
 
@@ -176,7 +158,7 @@ func (g Goal) Reached(c tally.Count) (have int, met bool) {
 		have = min(c.Made, g.steps())
 		return have, have == g.steps() && c.Best >= g.Then
 	case Stages:
-		if g.Miss == CarriesOn {
+		if !g.Miss.breaks() {
 			return c.Made, c.Made >= g.steps()
 		}
 		return c.Best, c.Best >= g.steps()
@@ -192,8 +174,8 @@ func (g Goal) String() string {
 		if g.sets() > 1 {
 			phrase += fmt.Sprintf(", %d times", g.Sets)
 		}
-		if g.Miss == CarriesOn {
-			phrase += ", a miss carries on where it was"
+		if !g.Miss.breaks() {
+			phrase += ", a miss " + g.Miss.String()
 		}
 		return phrase
 	case Stages:
@@ -201,7 +183,7 @@ func (g Goal) String() string {
 		for i, stage := range g.Stages {
 			parts[i] = units.Decimal(float64(stage.Count), 0)
 		}
-		return fmt.Sprintf("%s in stages, after a miss %s", strings.Join(parts, " + "), g.school())
+		return fmt.Sprintf("%s in stages, after a miss %s", strings.Join(parts, " + "), g.Miss)
 	case Routine:
 		return fmt.Sprintf("%d made, then %d in a row, for each of %s", g.Count, g.Then, units.Count(g.sets(), "part", "parts"))
 	case Together:

@@ -108,22 +108,22 @@
   }
   /* Told apart by height as well as by colour. */
   .easy {
-    background: var(--color-success);
+    background: var(--verdict-easy);
     top: 60% !important;
   }
   .working {
-    background: var(--color-info);
+    background: var(--verdict-working);
     top: 35% !important;
   }
   .stretched {
-    background: var(--color-warning);
+    background: var(--verdict-stretched);
     top: 15% !important;
   }
   .out-of-reach {
     background: repeating-linear-gradient(
       45deg,
-      var(--color-error) 0 4px,
-      color-mix(in oklab, var(--color-error) 55%, var(--color-base-100)) 4px 8px
+      var(--verdict-out-of-reach) 0 4px,
+      color-mix(in oklab, var(--verdict-out-of-reach) 55%, var(--color-base-100)) 4px 8px
     );
   }
   i {

@@ -33,15 +33,15 @@
 
 <style>
   .v1 {
-    color: var(--color-success);
+    color: var(--verdict-easy);
   }
   .v2 {
-    color: var(--color-info);
+    color: var(--verdict-working);
   }
   .v3 {
-    color: var(--color-warning);
+    color: var(--verdict-stretched);
   }
   .v4 {
-    color: var(--color-error);
+    color: var(--verdict-out-of-reach);
   }
 </style>
