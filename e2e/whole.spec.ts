@@ -163,3 +163,13 @@ test('a title beyond the shipped letters is printed all the same', async ({ page
     expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
   }
 })
+
+test.describe('on a Sunday evening', () => {
+  test.use({ now: '2026-03-15T18:30:00' })
+
+  test('the lessons of tomorrow are in sight', async ({ page, demo }) => {
+    await page.goto(`${demo.url}/#/lessons`)
+    await expect(page.getByRole('heading', { name: 'Ines and Bram', exact: true })).toBeVisible()
+    await expect(page.getByText('Tomorrow, Monday 16 March').first()).toBeVisible()
+  })
+})

@@ -5,6 +5,7 @@
   import { dayName } from '../../lib/words'
   import LessonCard from './LessonCard.svelte'
   import MoreWeeks from './MoreWeeks.svelte'
+  import { later } from './week'
 
   /** The lessons from today on, week by week. */
   const query = weeksQuery('later')
@@ -15,6 +16,10 @@
         .filter((lesson) => lesson.date >= week.today)
         .map((lesson) => ({ lesson, today: week.today })),
     ),
+  )
+  /** Some lessons, and the next seven days: on a Sunday they are those of the week after. */
+  const enough = $derived(
+    lessons.length >= 3 && (weeks.at(-1)?.days.at(-1) ?? '') >= later(weeks[0]?.today ?? '', 6),
   )
   /** Those of no day are in every week. */
   const unreadable = $derived([
@@ -37,5 +42,5 @@
       </p>
     {/each}
   </div>
-  <MoreWeeks {query} enough={lessons.length >= 3} label="Later lessons" />
+  <MoreWeeks {query} {enough} label="Later lessons" />
 </Part>
