@@ -62,7 +62,7 @@
   />
   {#if pattern.ends === 'after a random count'}
     <NumberField
-      label="Sequences at maxSequences"
+      label="Sequences at most"
       value={pattern.maxSequences ?? 0}
       error={errors['pattern.maxSequences']}
       onchange={(maxSequences) => set({ maxSequences })}
