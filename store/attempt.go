@@ -34,6 +34,11 @@ func (s *Store) AttemptsOfLesson(ctx context.Context, lessonID string) ([]Attemp
 	return s.attempts(ctx, "lesson = ?", lessonID)
 }
 
+// AttemptsOnDrill returns the attempts of a student on one drill, oldest first.
+func (s *Store) AttemptsOnDrill(ctx context.Context, studentID, drillID string) ([]Attempt, error) {
+	return s.attempts(ctx, "student = ? AND drill = ?", studentID, drillID)
+}
+
 // AttemptsOfStudent returns the attempts of a student, oldest first.
 func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Attempt, error) {
 	return s.attempts(ctx, "student = ?", studentID)
@@ -58,13 +63,15 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	if last != 0 {
 		a.Last = time.UnixMilli(last).UTC()
 	}
-	if a.Aim, err = readPlace[court.Point](aim); err != nil {
+	if a.Aim, err = readJSON[court.Point](aim); err != nil {
 		return a, err
 	}
-	if zones.Valid {
-		if err := json.Unmarshal([]byte(zones.String), &a.Zones); err != nil {
-			return a, fmt.Errorf("zones of %s in %s: %w", a.Student, a.Lesson, err)
-		}
+	counted, err := readJSON[[]tally.Zoned](zones)
+	if err != nil {
+		return a, fmt.Errorf("zones of %s in %s: %w", a.Student, a.Lesson, err)
+	}
+	if counted != nil {
+		a.Zones = *counted
 	}
 	if err := json.Unmarshal([]byte(goal), &a.Goal); err != nil {
 		return a, fmt.Errorf("goal of %s in %s: %w", a.Student, a.Lesson, err)
@@ -83,10 +90,6 @@ type Practice struct {
 
 // Practised returns how all attempts of some students went, each student's oldest first.
 func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, error) {
-	list, err := json.Marshal(students)
-	if err != nil {
-		return nil, err
-	}
 	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
 		var p Practice
 		var at int64
@@ -94,7 +97,7 @@ func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, e
 		p.At = time.UnixMilli(at)
 		return p, err
 	}, `SELECT student.key, at, drill, stroke, made, balls, "right", wrong
-		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, string(list))
+		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, asList(students))
 }
 
 // Landing is a place where a ball landed, and where it was aimed.
@@ -104,17 +107,17 @@ type Landing struct{ At, Aim court.Point }
 func (s *Store) Landings(ctx context.Context, studentID, drillID string) ([]Landing, error) {
 	where := "attempt.student = ? AND attempt.drill = ? AND attempt.landed > 0 AND attempt.aim IS NOT NULL"
 	aims := map[int64]court.Point{}
-	_, err := collect(ctx, s.read, func(rows *sql.Rows) (struct{}, error) {
+	err := each(ctx, s.read, func(rows *sql.Rows) error {
 		var key int64
 		var text sql.NullString
 		if err := rows.Scan(&key, &text); err != nil {
-			return struct{}{}, err
+			return err
 		}
-		aim, err := readPlace[court.Point](text)
+		aim, err := readJSON[court.Point](text)
 		if aim != nil {
 			aims[key] = *aim
 		}
-		return struct{}{}, err
+		return err
 	}, "SELECT key, aim FROM attempt WHERE "+where, studentID, drillID)
 	if err != nil {
 		return nil, err

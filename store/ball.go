@@ -77,18 +77,18 @@ type counted struct {
 // balls reads the balls of runs, each run's in order.
 func balls(ctx context.Context, db querier, where string, args ...any) ([]counted, error) {
 	var runs []counted
-	_, err := collect(ctx, db, func(rows *sql.Rows) (struct{}, error) {
+	err := each(ctx, db, func(rows *sql.Rows) error {
 		var run, attempt, at int64
 		var kind int
 		var e tally.Entry
 		var choice, made, of, x, y sql.NullInt64
 		var zone sql.NullString
 		if err := rows.Scan(&run, &attempt, &e.Seq, &at, &kind, &choice, &made, &of, &x, &y, &zone); err != nil {
-			return struct{}{}, err
+			return err
 		}
 		e.At, e.Made, e.Of = time.UnixMilli(at).UTC(), int(made.Int64), int(of.Int64)
 		if kind < 0 || kind >= len(ballKinds) || choice.Int64 < 0 || choice.Int64 >= int64(len(ballChoices)) {
-			return struct{}{}, fmt.Errorf("ball %d of run %d: unknown kind %d or choice %d", e.Seq, run, kind, choice.Int64)
+			return fmt.Errorf("ball %d of run %d: unknown kind %d or choice %d", e.Seq, run, kind, choice.Int64)
 		}
 		e.Kind = ballKinds[kind]
 		if choice.Valid {
@@ -98,15 +98,15 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 			e.Landing = &court.Point{X: metres(x.Int64), Y: metres(y.Int64)}
 		}
 		var err error
-		if e.Zone, err = readPlace[court.Zone](zone); err != nil {
-			return struct{}{}, err
+		if e.Zone, err = readJSON[court.Zone](zone); err != nil {
+			return err
 		}
 		if n := len(runs); n == 0 || runs[n-1].run != run {
 			runs = append(runs, counted{run: run, attempt: attempt})
 		}
 		last := &runs[len(runs)-1]
 		last.entries = append(last.entries, e)
-		return struct{}{}, nil
+		return nil
 	}, `SELECT run.key, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
 		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
 		WHERE `+where+` ORDER BY run.attempt, run.at, run.key, ball.key`, args...)

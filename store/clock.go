@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"database/sql"
-	"encoding/json"
 	"errors"
 
 	"hodometer/core/lesson"
@@ -26,18 +25,14 @@ func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock,
 
 // Begun says of those of some lessons that were begun whether they are finished.
 func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]bool, error) {
-	list, err := json.Marshal(lessonIDs)
-	if err != nil {
-		return nil, err
-	}
 	begun := map[string]bool{}
-	_, err = collect(ctx, s.read, func(rows *sql.Rows) (struct{}, error) {
+	err := each(ctx, s.read, func(rows *sql.Rows) error {
 		var id string
 		var finished bool
 		err := rows.Scan(&id, &finished)
 		begun[id] = finished
-		return struct{}{}, err
-	}, "SELECT lesson, finished FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", string(list))
+		return err
+	}, "SELECT lesson, finished FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", asList(lessonIDs))
 	return begun, err
 }
 

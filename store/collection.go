@@ -76,11 +76,7 @@ func (c Collection[T]) Some(ctx context.Context, ids []string) (map[string]Recor
 	if len(ids) == 0 {
 		return map[string]Record[T]{}, nil
 	}
-	list, err := json.Marshal(ids)
-	if err != nil {
-		return nil, err
-	}
-	all, err := c.query(ctx, "WHERE id IN (SELECT value FROM json_each(?))", string(list))
+	all, err := c.query(ctx, "WHERE id IN (SELECT value FROM json_each(?))", asList(ids))
 	good, _ := split(all)
 	some := make(map[string]Record[T], len(good))
 	for _, record := range good {

@@ -40,16 +40,16 @@ func thirdFormat() *goose.Migration {
 
 // rewrite replaces every readable document of a table.
 func rewrite(ctx context.Context, tx *sql.Tx, table string, change func(document any) any) error {
-	rows, err := tx.QueryContext(ctx, "SELECT id, document FROM "+table) //nolint:gosec // the table's name is a constant of this package
-	if err != nil {
-		return err
-	}
-	texts, err := drain(rows, func(r *sql.Rows) (row [2]string, err error) { return row, r.Scan(&row[0], &row[1]) })
+	type stored struct{ id, document string }
+	texts, err := collect(ctx, tx, func(r *sql.Rows) (row stored, err error) {
+		err = r.Scan(&row.id, &row.document)
+		return row, err
+	}, "SELECT id, document FROM "+table)
 	if err != nil {
 		return err
 	}
 	for _, row := range texts {
-		decoder := json.NewDecoder(strings.NewReader(row[1]))
+		decoder := json.NewDecoder(strings.NewReader(row.document))
 		decoder.UseNumber() // so that no number changes on the way
 		var document any
 		if decoder.Decode(&document) != nil {
@@ -59,7 +59,7 @@ func rewrite(ctx context.Context, tx *sql.Tx, table string, change func(document
 		if err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, "UPDATE "+table+" SET document = ? WHERE id = ?", string(text), row[0]); err != nil { //nolint:gosec // as above
+		if _, err := tx.ExecContext(ctx, "UPDATE "+table+" SET document = ? WHERE id = ?", string(text), row.id); err != nil { //nolint:gosec // the table's name is a constant of this package
 			return err
 		}
 	}

@@ -7,7 +7,6 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/court"
 	"hodometer/core/tally"
 )
 
@@ -112,30 +111,10 @@ func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bo
 	if err != nil {
 		return 0, false, err
 	}
-	aim, err := writePlace(run.Aim)
+	aim, err := writeJSON(run.Aim)
 	if err != nil {
 		return 0, false, err
 	}
 	err = w.attempt.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), aim, run.At.UnixMilli()).Scan(&key)
 	return key, true, err
-}
-
-// writePlace writes a place of the court as JSON, and none as null.
-func writePlace(p *court.Point) (sql.NullString, error) {
-	if p == nil {
-		return sql.NullString{}, nil
-	}
-	text, err := json.Marshal(p)
-	return sql.NullString{String: string(text), Valid: true}, err
-}
-
-func readPlace[T court.Point | court.Zone](text sql.NullString) (*T, error) {
-	if !text.Valid {
-		return nil, nil
-	}
-	var p T
-	if err := json.Unmarshal([]byte(text.String), &p); err != nil {
-		return nil, fmt.Errorf("place %s: %w", text.String, err)
-	}
-	return &p, nil
 }

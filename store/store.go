@@ -4,7 +4,9 @@ package store
 import (
 	"context"
 	"database/sql"
+	"database/sql/driver"
 	"embed"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io/fs"
@@ -125,25 +127,61 @@ type querier interface {
 
 // collect reads all rows of a query.
 func collect[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
-	rows, err := db.QueryContext(ctx, query, args...)
+	list := []T{}
+	err := each(ctx, db, func(rows *sql.Rows) error {
+		one, err := scan(rows)
+		list = append(list, one)
+		return err
+	}, query, args...)
 	if err != nil {
 		return nil, err
 	}
-	return drain(rows, scan)
+	return list, nil
 }
 
-// drain reads all rows and closes them.
-func drain[T any](rows *sql.Rows, scan func(*sql.Rows) (T, error)) ([]T, error) {
-	defer func() { _ = rows.Close() }()
-	list := []T{}
-	for rows.Next() {
-		one, err := scan(rows)
-		if err != nil {
-			return nil, err
-		}
-		list = append(list, one)
+// each reads the rows of a query one by one.
+func each(ctx context.Context, db querier, read func(*sql.Rows) error, query string, args ...any) error {
+	rows, err := db.QueryContext(ctx, query, args...)
+	if err != nil {
+		return err
 	}
-	return list, rows.Err()
+	defer func() { _ = rows.Close() }()
+	for rows.Next() {
+		if err := read(rows); err != nil {
+			return err
+		}
+	}
+	return rows.Err()
+}
+
+// asList passes identifiers to a query, which takes them apart with json_each.
+type asList []string
+
+// Value writes the list as JSON.
+func (l asList) Value() (driver.Value, error) {
+	text, err := json.Marshal([]string(l))
+	return string(text), err
+}
+
+// writeJSON writes something that may be missing as JSON, and nil as null.
+func writeJSON[T any](value *T) (sql.NullString, error) {
+	if value == nil {
+		return sql.NullString{}, nil
+	}
+	text, err := json.Marshal(value)
+	return sql.NullString{String: string(text), Valid: true}, err
+}
+
+// readJSON reads what writeJSON wrote.
+func readJSON[T any](text sql.NullString) (*T, error) {
+	if !text.Valid {
+		return nil, nil
+	}
+	var value T
+	if err := json.Unmarshal([]byte(text.String), &value); err != nil {
+		return nil, fmt.Errorf("%s: %w", text.String, err)
+	}
+	return &value, nil
 }
 
 // Hasten has the open file written without waiting for the disk. Only a file that can be made again may be: it may be

@@ -4,7 +4,6 @@ import (
 	"context"
 	"database/sql"
 	_ "embed"
-	"encoding/json"
 
 	"github.com/pressly/goose/v3"
 
@@ -56,19 +55,19 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 }
 
 func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, sum tally.Summary) error {
-	var zones sql.NullString
+	var counted *[]tally.Zoned
 	if len(sum.Zones) > 0 {
-		text, err := json.Marshal(sum.Zones)
-		if err != nil {
-			return err
-		}
-		zones = sql.NullString{String: string(text), Valid: true}
+		counted = &sum.Zones
+	}
+	zones, err := writeJSON(counted)
+	if err != nil {
+		return err
 	}
 	last := int64(0)
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err := tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?
 		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, attempt)
 	return err
 }
