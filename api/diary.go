@@ -46,8 +46,8 @@ type between struct {
 	Back  int `query:"back" description:"Days back from today" minimum:"0" maximum:"366"`
 }
 
-// mostWeeks is how far from today a week can lie: a hundred years.
-const mostWeeks = 5200
+// maxWeeks is how far from today a week can lie: a hundred years.
+const maxWeeks = 5200
 
 // ofWeek is the parameter of something about a week.
 type ofWeek struct {
@@ -71,7 +71,7 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 }
 
 func (s *server) week(ctx context.Context, p ofWeek, _ None) (Week, error) {
-	if p.Week < -mostWeeks || p.Week > mostWeeks {
+	if p.Week < -maxWeeks || p.Week > maxWeeks {
 		return Week{}, invalid.Fields{{Path: "week", Message: "within a hundred years"}}
 	}
 	days := diary.Week(s.now(), p.Week)

@@ -201,20 +201,24 @@ func (s *server) drill(ctx context.Context, id string) (Drill, error) {
 	return asDrill(record), err
 }
 
-func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, error) {
-	own, err := list(ctx, s.store.Drills, p.Archived, asDrill)
-	if err != nil {
-		return nil, err
-	}
-	drills := []Drill{}
+// drills are the coach's own drills and the built-in ones after them, without their reports.
+func (s *server) drills(ctx context.Context, withArchived bool) ([]Drill, error) {
+	drills, err := list(ctx, s.store.Drills, withArchived, asDrill)
 	for _, stored := range library.All() {
 		drills = append(drills, Drill{ID: stored.ID, Revision: 1, BuiltIn: true, Document: stored.Document})
+	}
+	return drills, err
+}
+
+func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, error) {
+	drills, err := s.drills(ctx, p.Archived)
+	if err != nil {
+		return nil, err
 	}
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return nil, err
 	}
-	drills = append(own, drills...)
 	for i := range drills {
 		drills[i] = drills[i].worked(settings)
 	}

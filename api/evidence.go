@@ -11,7 +11,6 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
-	"hodometer/core/tally"
 	"hodometer/store"
 )
 
@@ -19,19 +18,18 @@ import (
 // landed on it. The level is left open.
 func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke feed.Stroke) (drill.PlayerEvidence, error) {
 	var evidence drill.PlayerEvidence
-	attempts, err := s.store.AttemptsOfStudent(ctx, studentID)
+	rows, err := s.practice.of(ctx, s.store, []string{studentID})
+	if err != nil {
+		return evidence, err
+	}
+	done := practised(rows, 1, drillID, stroke, s.now())[0]
+	evidence.Own, evidence.Related = done.own, done.related
+	attempts, err := s.store.AttemptsOnDrill(ctx, studentID, drillID)
 	if err != nil {
 		return evidence, err
 	}
 	for _, a := range attempts {
-		did := practised(s.now(), a.At, a.Count)
-		switch {
-		case a.Drill == drillID:
-			evidence.Own = append(evidence.Own, did)
-		case a.Stroke == stroke:
-			evidence.Related = append(evidence.Related, did)
-		}
-		if a.Drill == drillID && a.Aim != nil {
+		if a.Aim != nil {
 			evidence.Zones = addZones(evidence.Zones, a)
 		}
 	}
@@ -42,8 +40,23 @@ func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke
 	return evidence, err
 }
 
-func practised(now, at time.Time, c tally.Count) odds.Practised {
-	return odds.Practised{Days: now.Sub(at).Hours() / 24, Made: c.Made, Missed: c.Missed(), Right: c.Right, Wrong: c.Wrong}
+// history is what one student did on a drill, and on others for the same stroke.
+type history struct{ own, related []odds.Practised }
+
+// practised sorts how so many students did by what it says about a drill.
+func practised(rows []store.Practice, students int, drillID string, stroke feed.Stroke, now time.Time) []history {
+	list := make([]history, students)
+	for _, row := range rows {
+		of := &list[row.Student]
+		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong}
+		switch {
+		case row.Drill == drillID:
+			of.own = append(of.own, did)
+		case row.Stroke == stroke:
+			of.related = append(of.related, did)
+		}
+	}
+	return list
 }
 
 // addZones adds what landed in the zones of an attempt, as offsets from the middle of its target.
@@ -79,17 +92,9 @@ func (s *server) rates(ctx context.Context, in lesson.Inputs) (map[string]map[st
 	now := s.now()
 	for id, d := range in.Drills {
 		rates[id] = make(map[string]odds.Rate, len(in.People))
-		own, related := make([][]odds.Practised, len(in.People)), make([][]odds.Practised, len(in.People))
-		for _, row := range rows {
-			switch {
-			case row.Drill == id:
-				own[row.Student] = append(own[row.Student], practised(now, row.At, row.Count))
-			case row.Stroke == d.Stroke:
-				related[row.Student] = append(related[row.Student], practised(now, row.At, row.Count))
-			}
-		}
+		done := practised(rows, len(students), id, d.Stroke, now)
 		for i, person := range in.People {
-			rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), own[i], related[i]).Rate
+			rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), done[i].own, done[i].related).Rate
 		}
 	}
 	return rates, nil

@@ -118,7 +118,7 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	if err != nil {
 		return Blocks{}, err
 	}
-	drills, err := s.listDrills(ctx, listed{}, None{})
+	drills, err := s.drills(ctx, false)
 	if err != nil {
 		return Blocks{}, err
 	}
@@ -154,12 +154,18 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 	if err != nil {
 		return nil, err
 	}
-	var people, drills []string
+	var people, own []string
+	drills := map[string]drill.Document{}
 	for _, d := range lessons {
 		people = append(people, d.Students...)
 		for _, block := range d.Blocks {
-			if _, builtIn := library.Find(block.Drill); !builtIn && block.Drill != "" {
-				drills = append(drills, block.Drill)
+			if _, known := drills[block.Drill]; known || block.Drill == "" {
+				continue
+			}
+			if document, builtIn := library.Find(block.Drill); builtIn {
+				drills[block.Drill] = document
+			} else {
+				own = append(own, block.Drill)
 			}
 		}
 	}
@@ -167,9 +173,12 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 	if err != nil {
 		return nil, err
 	}
-	own, err := s.store.Drills.Some(ctx, drills)
+	stored, err := s.store.Drills.Some(ctx, own)
 	if err != nil {
 		return nil, err
+	}
+	for id, record := range stored {
+		drills[id] = record.Document
 	}
 	all := make([]lesson.Inputs, len(lessons))
 	for i, d := range lessons {
@@ -180,10 +189,8 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 			}
 		}
 		for _, block := range d.Blocks {
-			if document, ok := library.Find(block.Drill); ok {
+			if document, ok := drills[block.Drill]; ok {
 				in.Drills[block.Drill] = document
-			} else if record, ok := own[block.Drill]; ok {
-				in.Drills[block.Drill] = record.Document
 			}
 		}
 		all[i] = in.Named()

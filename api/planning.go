@@ -170,7 +170,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 			needs[person.ID] = append(needs[person.ID], template.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
 		}
 	}
-	drills, err := s.listDrills(ctx, listed{}, None{})
+	drills, err := s.drills(ctx, false)
 	if err != nil {
 		return EditedLesson{}, err
 	}

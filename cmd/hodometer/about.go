@@ -1,6 +1,7 @@
 package main
 
 import (
+	"cmp"
 	_ "embed" // the licences
 	"fmt"
 	"runtime"
@@ -23,15 +24,21 @@ var build string
 
 // about says which Hodometer this is.
 func about() api.About {
-	a := api.About{Version: version, Build: build, Go: runtime.Version()}
-	if info, ok := debug.ReadBuildInfo(); ok {
-		for _, setting := range info.Settings {
-			if build == "" && setting.Key == "vcs.revision" && len(setting.Value) >= 12 {
-				a.Build = setting.Value[:12]
-			}
+	return api.About{Version: version, Build: cmp.Or(build, stamped()), Go: runtime.Version()}
+}
+
+// stamped is the commit that go build wrote into the program; empty where it wrote none.
+func stamped() string {
+	info, _ := debug.ReadBuildInfo()
+	if info == nil {
+		return ""
+	}
+	for _, setting := range info.Settings {
+		if setting.Key == "vcs.revision" {
+			return setting.Value[:min(len(setting.Value), 12)]
 		}
 	}
-	return a
+	return ""
 }
 
 // licenses are those of all that ships.
