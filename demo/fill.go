@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/student"
@@ -28,11 +29,8 @@ func fill(ctx context.Context, stored *store.Store, now time.Time, years int) er
 	f := &filler{store: stored, now: now, dice: rand.New(rand.NewPCG(7, 420)), places: rand.New(rand.NewPCG(7, 421))} //nolint:gosec // dice, not secrets
 	students := make([]string, len(people()))
 	for i, profile := range people() {
-		students[i] = f.id()
-		if err := profile.Check(); err != nil {
-			return err
-		}
-		if _, err := stored.Students.Create(ctx, students[i], profile); err != nil {
+		var err error
+		if students[i], err = f.student(ctx, profile); err != nil {
 			return err
 		}
 	}
@@ -60,28 +58,56 @@ func (f *filler) lesson(ctx context.Context, s series, students []string, n, day
 	for i, who := range s.students {
 		d.Students[i] = students[who]
 	}
-	for i := range d.Blocks {
-		d.Blocks[i].ID = f.id()
-	}
-	if err := d.Check(); err != nil {
+	id, err := f.add(ctx, d)
+	if err != nil || day >= 0 {
 		return err
-	}
-	id := f.id()
-	if _, err := f.store.Lessons.Create(ctx, id, d); err != nil {
-		return err
-	}
-	if day >= 0 {
-		return nil
 	}
 	start, err := time.ParseInLocation("2006-01-02 15:04", d.Date+" "+d.Start, f.now.Location())
 	if err != nil {
 		return err
 	}
-	end := lesson.Clock{Anchor: start.Add(time.Duration(s.minutes) * time.Minute), Second: float64(s.minutes) * 60}
-	if err := f.store.SetClock(ctx, id, end, true); err != nil {
+	if err := f.finish(ctx, id, start, d.Minutes); err != nil {
 		return err
 	}
 	return f.played(ctx, s, d, id, n, start)
+}
+
+// student adds a student.
+func (f *filler) student(ctx context.Context, profile student.Profile) (string, error) {
+	id := f.id()
+	if err := profile.Check(); err != nil {
+		return "", err
+	}
+	_, err := f.store.Students.Create(ctx, id, profile)
+	return id, err
+}
+
+// add gives the blocks of a lesson their identifiers and adds it.
+func (f *filler) add(ctx context.Context, d lesson.Document) (string, error) {
+	for i := range d.Blocks {
+		d.Blocks[i].ID = f.id()
+	}
+	if err := d.Check(); err != nil {
+		return "", err
+	}
+	id := f.id()
+	_, err := f.store.Lessons.Create(ctx, id, d)
+	return id, err
+}
+
+// finish says that a lesson was given to its end.
+func (f *filler) finish(ctx context.Context, lessonID string, start time.Time, minutes int) error {
+	length := time.Duration(minutes) * time.Minute
+	return f.store.SetClock(ctx, lessonID, lesson.Clock{Anchor: start.Add(length), Second: length.Seconds()}, true)
+}
+
+// begin is a run of a block's drill, with nothing counted yet.
+func (f *filler) begin(lessonID string, block lesson.Block, studentID string, at time.Time) (store.Run, drill.Document) {
+	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
+	d := builtIn()[i].Document
+	return store.Run{ID: f.id(), Attempt: store.Attempt{
+		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
+	}}, d
 }
 
 // played logs what every student did in a lesson of the past.
@@ -110,11 +136,7 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
 func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
-	d, _ := library.Find(block.Drill)
-	run := store.Run{ID: f.id(), Attempt: store.Attempt{
-		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill,
-		Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
-	}}
+	run, d := f.begin(lessonID, block, studentID, at)
 	if shape, ok := d.For(hand).Aimed(); ok && !afterTheTurn && d.Target.Kind == court.Circle {
 		run.Aim = &shape.Centre
 	}

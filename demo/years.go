@@ -3,12 +3,10 @@ package demo
 import (
 	"context"
 	"fmt"
-	"slices"
 	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
@@ -71,15 +69,11 @@ func (f *filler) students(ctx context.Context, count int, family string) ([]stri
 	levels := []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament}
 	ids := make([]string, count)
 	for i := range ids {
-		ids[i] = f.id()
-		profile := student.Profile{
+		var err error
+		if ids[i], err = f.student(ctx, student.Profile{
 			Name: given[i%len(given)] + " " + family, Age: student.Adult, Hand: hands[i%len(hands)], Backhand: student.TwoHanded,
 			Sport: court.Tennis, Level: levels[i%len(levels)], Objective: "Playing well for a long time",
-		}
-		if err := profile.Check(); err != nil {
-			return nil, err
-		}
-		if _, err := f.store.Students.Create(ctx, ids[i], profile); err != nil {
+		}); err != nil {
 			return nil, err
 		}
 	}
@@ -107,18 +101,12 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 		FormatVersion: lesson.FormatVersion, Title: title, Date: day.Format(time.DateOnly), Start: fmt.Sprintf("%02d:00", hour), Minutes: 60,
 		Students: who, Blocks: append(blocks, talk(4)),
 	}
-	for i := range d.Blocks {
-		d.Blocks[i].ID = f.id()
-	}
-	if err := d.Check(); err != nil {
-		return err
-	}
-	id := f.id()
-	if _, err := f.store.Lessons.Create(ctx, id, d); err != nil {
+	id, err := f.add(ctx, d)
+	if err != nil {
 		return err
 	}
 	begins := time.Date(day.Year(), day.Month(), day.Day(), hour, 0, 0, 0, f.now.Location())
-	if err := f.store.SetClock(ctx, id, lesson.Clock{Anchor: begins.Add(time.Hour), Second: 3600}, true); err != nil {
+	if err := f.finish(ctx, id, begins, d.Minutes); err != nil {
 		return err
 	}
 	var runs []store.Run
@@ -134,11 +122,8 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 
 // counted is a run that was counted ball by ball.
 func (f *filler) counted(lessonID string, block lesson.Block, studentID string, at time.Time) store.Run {
-	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
-	d := &builtIn()[i].Document
-	run := store.Run{ID: f.id(), Taps: make([]tally.Entry, ballsOfRun), Attempt: store.Attempt{
-		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
-	}}
+	run, _ := f.begin(lessonID, block, studentID, at)
+	run.Taps = make([]tally.Entry, ballsOfRun)
 	for i := range run.Taps {
 		kind := tally.Made
 		if f.dice.Float64() > 0.62 {
