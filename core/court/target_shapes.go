@@ -139,8 +139,8 @@ func (c Court) polygon(t Target, format Format) (Shape, error) {
 // outline measures an area from its corners.
 func (c Court) outline(corners []Point, format Format) (Shape, error) {
 	whole, centre := area(corners)
-	const leastArea = 1e-6 // a square millimetre
-	if whole < leastArea {
+	const minArea = 1e-6 // a square millimetre
+	if whole < minArea {
 		return Shape{}, sizeless("points")
 	}
 	half, end := c.InPlay(format)/2, c.Length/2

@@ -29,9 +29,9 @@ func (c Court) WalkOff(stops []Stop, start Point, t Tape) ([]Step, error) {
 			return nil, err
 		}
 	}
-	const mostExact = 12
+	const maxExact = 12
 	order := nearest(places, start)
-	if len(places) <= mostExact {
+	if len(places) <= maxExact {
 		order = shortest(places, start)
 	}
 	steps := make([]Step, len(order))

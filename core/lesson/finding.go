@@ -150,8 +150,8 @@ func (l preparedBlock) waiting(d Document, s ScheduledBlock, in Inputs) []Findin
 	}
 	f := found(severity, l.block, fmt.Sprintf("%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
 		l.block.Title, units.Decimal(s.Load.Waiting, 0), units.Decimal(s.Load.Rest, 1), units.Count(s.Load.Largest, "player", "players")))
-	const mostLines = 4
-	if lines := l.document.Split(len(l.people), in.Settings); lines > s.Load.Lines && lines <= min(mostLines, len(l.people)) && !d.Space.Half && l.form() == nil {
+	const maxLines = 4
+	if lines := l.document.Split(len(l.people), in.Settings); lines > s.Load.Lines && lines <= min(maxLines, len(l.people)) && !d.Space.Half && l.form() == nil {
 		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Edit: Edit{Kind: SetLines, Block: l.block.ID, Lines: lines}})
 	}
 	if l.block.OnDeck == "" {

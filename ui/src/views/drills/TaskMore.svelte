@@ -21,7 +21,7 @@
   const set = (change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
   const some = (value: number) => (value > 0 ? value : undefined)
-  const methods = {
+  const givens = {
     height: 'its highest point',
     clearance: 'over the net',
     speed: 'as it leaves',
@@ -30,7 +30,7 @@
   }
   const units = { height: 'm', clearance: 'm', speed: 'm/s', time: 's', wall: 'm' }
   const usual = { height: 3, clearance: 1, speed: 15, time: 1.2, wall: 2.4 }
-  type By = keyof typeof methods
+  type By = keyof typeof givens
   /** Places of its own start where the drill has them, to be dragged or typed in the table. */
   const own = [
     { part: 'from', label: 'a feeder’s place of its own', like: 'feeder' },
@@ -51,7 +51,7 @@
       value={task.by ?? ''}
       options={[
         { value: '', label: 'its pace' },
-        ...(Object.keys(methods) as By[]).filter((by) => by !== 'wall' || report.court.walls.length > 0),
+        ...(Object.keys(givens) as By[]).filter((by) => by !== 'wall' || report.court.walls.length > 0),
       ]}
       onchange={(by) =>
         set({ by: by === '' ? undefined : by, value: by === '' ? undefined : usual[by], pace: undefined })}
@@ -59,14 +59,14 @@
     {#if task.by}
       {#if units[task.by] === 'm'}
         <LengthField
-          label={methods[task.by]}
+          label={givens[task.by]}
           metres={task.value ?? 0}
           error={error('value')}
           onchange={(value) => set({ value })}
         />
       {:else}
         <NumberField
-          label={methods[task.by]}
+          label={givens[task.by]}
           unit={units[task.by]}
           step={0.1}
           value={task.value ?? 0}
