@@ -146,7 +146,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	answer := Courtside{Lesson: scheduled, Sheet: lesson.RunSheet(record.Document, scheduled.Plan, in), Counters: counters}
+	answer := Courtside{Lesson: scheduled, Sheet: lesson.RunSheet(record.Document, scheduled.Plan.Timetable, in), Counters: counters}
 	clock, _, begun, err := s.store.Clock(ctx, id)
 	if begun {
 		answer.Clock, answer.Second = &clock, clock.At(s.now())

@@ -244,7 +244,7 @@ func names(in lesson.Inputs) map[string]string {
 
 // plan schedules a lesson. Blocks that a remedy would put in get fresh identifiers.
 func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan, error) {
-	scheduled, err := lesson.Schedule(ctx, d, in)
+	scheduled, err := lesson.PlanFor(ctx, d, in)
 	if err != nil {
 		return lesson.Plan{}, err
 	}

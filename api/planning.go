@@ -219,7 +219,7 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]le
 	if err != nil {
 		return nil, err
 	}
-	return lesson.CourtPlans(body, scheduled, in)
+	return lesson.CourtPlans(body, scheduled.Timetable, in)
 }
 
 // copies keeps copies of a lesson and returns them, scheduled with their clashes.
@@ -265,8 +265,8 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	sheet := Sheet{Lesson: scheduled, Cues: lesson.RunSheet(record.Document, scheduled.Plan, in), Drills: []DrillOnSheet{}}
-	if sheet.Courts, err = lesson.CourtPlans(record.Document, scheduled.Plan, in); err != nil {
+	sheet := Sheet{Lesson: scheduled, Cues: lesson.RunSheet(record.Document, scheduled.Plan.Timetable, in), Drills: []DrillOnSheet{}}
+	if sheet.Courts, err = lesson.CourtPlans(record.Document, scheduled.Plan.Timetable, in); err != nil {
 		return Sheet{}, err
 	}
 	for _, block := range record.Document.Blocks {

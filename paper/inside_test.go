@@ -31,7 +31,7 @@ func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
 
 func TestEveryRoundIsOnTheSheet(t *testing.T) {
 	block := lesson.ScheduledBlock{Block: "b", Table: &rotation.Table{}}
-	c := Content{Plan: lesson.Plan{Blocks: []lesson.ScheduledBlock{block}}}
+	c := Content{Plan: lesson.Plan{Timetable: lesson.Timetable{Blocks: []lesson.ScheduledBlock{block}}}}
 	for _, after := range []string{"+0:00", "+2:00", "+4:00"} {
 		c.Cues = append(c.Cues, lesson.Cue{Block: "b", Kind: lesson.Swap, After: after, Text: "Change", Roles: []lesson.Role{{Name: "Ada Marsh", Short: "Ada", Role: "net " + after}, {Name: "Bo Vance", Short: "Bo", Role: "back"}}})
 	}

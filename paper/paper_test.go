@@ -40,9 +40,9 @@ func content(t testing.TB, drills, players int) paper.Content {
 	}
 	var err error
 	c.Lesson = d
-	c.Plan, err = lesson.Schedule(t.Context(), d, in)
+	c.Plan, err = lesson.PlanFor(t.Context(), d, in)
 	require.NoError(t, err)
-	c.Cues = lesson.RunSheet(d, c.Plan, in)
+	c.Cues = lesson.RunSheet(d, c.Plan.Timetable, in)
 	return c
 }
 

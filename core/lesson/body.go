@@ -103,11 +103,6 @@ func tooEarly(list []preparedBlock) []Finding {
 	return nil
 }
 
-// overhead says whether anybody serves or hits above the head in the block.
-func (l preparedBlock) overhead() bool {
-	return l.block.Kind == Serving || l.drilled && l.document.AboveHead()
-}
-
 // shoulders says that somebody serves or hits above the head before the shoulder is warm.
 func shoulders(list []preparedBlock) []Finding {
 	body, ball := 0.0, 0.0

@@ -3,8 +3,6 @@ package lesson
 import (
 	"math"
 	"slices"
-
-	"hodometer/core/court"
 )
 
 // Budget is what comes to one student in a lesson. Times are seconds.
@@ -24,7 +22,7 @@ type Budget struct {
 }
 
 // budgets add up what comes to each student.
-func (p Plan) budgets(list []preparedBlock, in Inputs) []Budget {
+func (p Timetable) budgets(list []preparedBlock, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
 		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching()}
@@ -68,7 +66,7 @@ func (b *Budget) add(l preparedBlock, s ScheduledBlock, at int, in Inputs) {
 
 // carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets
 // than the fullest drill feeds and the coach has.
-func (p Plan) carry(list []preparedBlock, in Inputs) []Piece {
+func (p Timetable) carry(list []preparedBlock, in Inputs) []Piece {
 	carry := []Piece{}
 	most := 0
 	for i, l := range list {
@@ -97,68 +95,7 @@ func (p Plan) carry(list []preparedBlock, in Inputs) []Piece {
 	return carry
 }
 
-// basket is the piece that is counted by its balls.
-var basket = Piece{Name: "basket"}
-
 // fromABasket says whether the balls of the block come out of a basket.
 func (l preparedBlock) fromABasket() bool {
 	return l.drilled && slices.ContainsFunc(pieces(l.document.Equipment), basket.same)
-}
-
-// CourtPlan is what stands on one kind of court in a lesson, and the one walk that puts it down.
-type CourtPlan struct {
-	Court court.Court  `json:"court"`
-	Walk  []court.Step `json:"walk" description:"Everything that stands in any block, in one short walking order"`
-	Moves []Move       `json:"moves" description:"What changes from block to block"`
-}
-
-// Move is what changes on court before a block.
-type Move struct {
-	Block string  `json:"block"`
-	Title string  `json:"title"`
-	Clock string  `json:"clock"`
-	Comes []Piece `json:"comes"`
-	Goes  []Piece `json:"goes"`
-	Stays []Piece `json:"stays"`
-}
-
-// CourtPlans say where everything stands, court by court, with what moves between the blocks.
-func CourtPlans(d Document, p Plan, in Inputs) ([]CourtPlan, error) {
-	plans := []CourtPlan{}
-	type key struct {
-		court court.ID
-		drill string
-	}
-	seen := map[key]bool{}
-	stops := map[court.ID][]court.Stop{}
-	for i, l := range d.prepared(in) {
-		if !l.drilled {
-			continue
-		}
-		id := l.document.Court
-		c, err := court.Find(id)
-		if err != nil {
-			return nil, err
-		}
-		at := slices.IndexFunc(plans, func(plan CourtPlan) bool { return plan.Court.ID == id })
-		if at < 0 {
-			at, plans = len(plans), append(plans, CourtPlan{Court: c, Walk: []court.Step{}, Moves: []Move{}})
-		}
-		s := p.Blocks[i]
-		plans[at].Moves = append(plans[at].Moves, Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays})
-		if k := (key{id, l.block.Drill}); !seen[k] {
-			seen[k] = true
-			for _, stop := range l.document.Stops() {
-				stop.Label = l.document.Name + ": " + stop.Label
-				stops[id] = append(stops[id], stop)
-			}
-		}
-	}
-	for i, plan := range plans {
-		var err error
-		if plans[i].Walk, err = plan.Court.WalkOff(stops[plan.Court.ID], plan.Court.Corner(), in.Settings.WalkTape()); err != nil {
-			return nil, err
-		}
-	}
-	return plans, nil
 }

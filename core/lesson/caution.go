@@ -12,7 +12,7 @@ const NoAdvice = "No medical advice; local rules and licensed practice come firs
 
 // cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
 // follow from who plays, what is carried and how they wait. Common practice, no source.
-func cautions(p Plan, list []preparedBlock, in Inputs) []string {
+func cautions(p Timetable, list []preparedBlock, in Inputs) []string {
 	all := []string{}
 	add := func(text string) {
 		if text = strings.TrimSpace(text) + " " + NoAdvice; !slices.Contains(all, text) {

@@ -146,26 +146,6 @@ func (d Document) insert(ctx context.Context, c Edit, in Inputs) (Edited, error)
 	return d.Refit(ctx, "", in)
 }
 
-// resized is the block with other minutes, its calls within them.
-func (b Block) resized(minutes float64) Block {
-	was := b.Minutes
-	b.Minutes = minutes
-	b.shorten(was)
-	return b
-}
-
-// with is the block with something different for one student; nothing different takes it away.
-func (b Block) with(v Variant) Block {
-	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
-	if (v != Variant{Student: v.Student, Why: v.Why}) {
-		b.Variants = append(b.Variants, v)
-	}
-	if len(b.Variants) == 0 {
-		b.Variants = nil
-	}
-	return b
-}
-
 // Attendance is who turned up, and when that was seen.
 type Attendance struct {
 	Present []string    `json:"present" minItems:"1" maxItems:"12" description:"Identifiers of the students who are there from now on"`
@@ -213,54 +193,4 @@ func (d Document) setAttendance(ctx context.Context, t Attendance, fresh []strin
 	fitted, err := d.Refit(ctx, "", in)
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
-}
-
-// known keeps the people in the order of the lesson.
-func (in Inputs) known(ids []string) []Person {
-	var list []Person
-	for _, id := range ids {
-		if i := slices.IndexFunc(in.People, func(p Person) bool { return p.ID == id }); i >= 0 {
-			list = append(list, in.People[i])
-		}
-	}
-	return list
-}
-
-// played is a block that is over: pinned, with those who were in it.
-func (b Block) played(students []string) Block {
-	b.Pinned = true
-	if len(b.People) == 0 {
-		b.People = slices.Clone(students)
-	}
-	return b
-}
-
-// forThose is a block to come for those who are there.
-func (b Block) forThose(present, everybody []string) Block {
-	b.People = nil
-	if len(present) < len(everybody) {
-		b.People = slices.Clone(present)
-	}
-	return b
-}
-
-// cut parts a block after so many minutes. The second part goes on counting where the first one stood.
-func (b Block) cut(minutes float64) (played, rest Block) {
-	minutes = math.Round(minutes*100) / 100
-	played, rest = b, b
-	played.Minutes, rest.Minutes = minutes, math.Max(shortestBlock, math.Round((b.Minutes-minutes)*100)/100)
-	played.Wanted, rest.Wanted = 0, 0
-	played.Min, played.Max, rest.Min, rest.Max = 0, 0, 0, 0
-	played.Step, rest.Step = "", ""
-	rest.Continues, rest.Pinned = b.CountedAs(), false
-	played.Calls, rest.Calls = []Call{}, []Call{}
-	for _, call := range b.Calls {
-		if call.Minute < minutes {
-			played.Calls = append(played.Calls, call)
-		} else if call.Minute-minutes < rest.Minutes {
-			call.Minute = math.Round((call.Minute-minutes)*100) / 100
-			rest.Calls = append(rest.Calls, call)
-		}
-	}
-	return played, rest
 }

@@ -42,14 +42,13 @@ func found(severity Severity, block Block, reason string, remedies ...Remedy) Fi
 }
 
 const (
-	shortestBlock  = 0.5    // minutes
 	longestBlock   = 240    // minutes
 	longestBooking = 600    // minutes
 	plentySpare    = 5 * 60 // seconds left over that are worth a word
 )
 
 // findings holds a plan against everything that a coach would want to know. It returns ctx.Err() when cancelled.
-func findings(ctx context.Context, d Document, p Plan, list []preparedBlock, in Inputs) ([]Finding, error) {
+func findings(ctx context.Context, d Document, p Timetable, list []preparedBlock, in Inputs) ([]Finding, error) {
 	all := []Finding{}
 	all = append(all, missing(d, in)...)
 	all = append(all, overrun(d, p)...)
@@ -92,7 +91,7 @@ func missing(d Document, in Inputs) []Finding {
 }
 
 // overrun compares the blocks with the booking.
-func overrun(d Document, p Plan) []Finding {
+func overrun(d Document, p Timetable) []Finding {
 	if len(d.Blocks) == 0 {
 		return nil
 	}
@@ -188,7 +187,7 @@ func (l preparedBlock) emptied(s ScheduledBlock, in Inputs) []Finding {
 }
 
 // bodyFindings holds the plan against what a student's body may be given in one lesson.
-func bodyFindings(person Person, p Plan, list []preparedBlock) []Finding {
+func bodyFindings(person Person, p Timetable, list []preparedBlock) []Finding {
 	var all []Finding
 	profile := person.Profile
 	if profile.Hurts != "" {

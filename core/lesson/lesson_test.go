@@ -48,7 +48,7 @@ func hour() (lesson.Document, lesson.Inputs) {
 }
 
 func schedule(t require.TestingT, d lesson.Document, in lesson.Inputs) lesson.Plan {
-	p, err := lesson.Schedule(context.Background(), d, in)
+	p, err := lesson.PlanFor(context.Background(), d, in)
 	require.NoError(t, err)
 	return p
 }
@@ -163,7 +163,7 @@ func TestFindings(t *testing.T) {
 func TestRunSheet(t *testing.T) {
 	d, in := hour()
 	p := schedule(t, d, in)
-	sheet := lesson.RunSheet(d, p, in)
+	sheet := lesson.RunSheet(d, p.Timetable, in)
 	at := func(second float64, kind lesson.CueKind) lesson.Cue {
 		for _, cue := range sheet {
 			if cue.Second == second && cue.Kind == kind {
@@ -187,7 +187,7 @@ func TestRunSheet(t *testing.T) {
 	}
 	// Alone, the student pairs with the coach.
 	in.People, d.Students = in.People[:1], d.Students[:1]
-	sheet = lesson.RunSheet(d, schedule(t, d, in), in)
+	sheet = lesson.RunSheet(d, schedule(t, d, in).Timetable, in)
 	require.Equal(t, lesson.Role{Name: "Coach", Short: "Coach", Role: "feeds"}, at(480, lesson.Swap).Roles[1])
 }
 
@@ -213,7 +213,7 @@ func TestCheckNamesTheField(t *testing.T) {
 		t.Run(c.name, func(t *testing.T) {
 			d, in := hour()
 			c.change(&d)
-			_, err := lesson.Schedule(context.Background(), d, in)
+			_, err := lesson.PlanFor(context.Background(), d, in)
 			var fields invalid.Fields
 			require.ErrorAs(t, err, &fields)
 			require.Equal(t, c.path, fields[0].Path)
@@ -262,8 +262,8 @@ func BenchmarkLay12Blocks(b *testing.B) {
 		d.Blocks = append(d.Blocks, block)
 	}
 	for b.Loop() {
-		p, err := lesson.Schedule(context.Background(), d, in)
+		p, err := lesson.PlanFor(context.Background(), d, in)
 		require.NoError(b, err)
-		lesson.RunSheet(d, p, in)
+		lesson.RunSheet(d, p.Timetable, in)
 	}
 }

@@ -2,258 +2,30 @@ package lesson
 
 import (
 	"context"
-	"errors"
-	"fmt"
-	"math"
-	"slices"
-	"time"
 
-	"hodometer/core/coach"
-	"hodometer/core/drill"
-	"hodometer/core/invalid"
 	"hodometer/core/metric"
-	"hodometer/core/odds"
-	"hodometer/core/rotation"
-	"hodometer/core/student"
-	"hodometer/core/units"
 )
 
-// Person is a student of the lesson.
-type Person struct {
-	ID       string
-	Profile  student.Profile
-	Archived bool   // out of the lists
-	Short    string // what to call them on court; see Inputs.Named
-}
-
-// Inputs is what a lesson is scheduled from, besides its own document.
-type Inputs struct {
-	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
-	People   []Person                  // in the order of the document; those that are gone are missing
-	Settings coach.Settings
-	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
-	// said of misses.
-	Rates map[string]map[string]odds.Rate
-	// Metres are what a player runs in one turn of a drill; see Measure. Without them nothing is said of running.
-	Metres map[string]float64
-}
-
-// Named gives everybody a short name that nobody else in the lesson has.
-func (in Inputs) Named() Inputs {
-	names := make([]string, len(in.People))
-	for i, p := range in.People {
-		names[i] = p.Profile.Name
-	}
-	in.People = slices.Clone(in.People)
-	for i, short := range student.ShortNames(names) {
-		in.People[i].Short = short
-	}
-	return in
-}
-
-// Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
-// It returns ctx.Err() when cancelled.
-func (in *Inputs) Measure(ctx context.Context) error {
-	in.Metres = make(map[string]float64, len(in.Drills))
-	for id, d := range in.Drills {
-		metres, err := d.Metres(ctx, in.Settings)
-		var wrong invalid.Fields
-		switch {
-		case errors.As(err, &wrong):
-			continue
-		case err != nil:
-			return err
-		}
-		in.Metres[id] = metres
-	}
-	return nil
-}
-
-// Plan is a lesson on the clock. All times are seconds from its start.
+// Plan is a lesson on the clock with what there is to think about.
 type Plan struct {
-	Blocks     []ScheduledBlock `json:"blocks"`
-	Milestones []Milestone      `json:"milestones" description:"One every five minutes"`
-	Booked     float64          `json:"booked" description:"Length of the booking"`
-	Planned    float64          `json:"planned" description:"Length of all blocks"`
-	Over       float64          `json:"over" description:"Planned beyond the booking; 0 where it fits"`
-	Spare      float64          `json:"spare" description:"Booked but not planned; 0 where there is none"`
-	Late       float64          `json:"late" description:"How late the lesson ends when every drill is played to its last ball"`
-	Balls      int              `json:"balls"`
-	Baskets    int              `json:"baskets" description:"Basketfuls fed"`
-	Findings   []Finding        `json:"findings"`
-	Cautions   []string         `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
-	Budgets    []Budget         `json:"budgets" description:"What comes to each student"`
-	Carry      []Piece          `json:"carry" description:"What to carry to the court"`
-	Metrics    []metric.Metric  `json:"metrics"`
+	Timetable
+	Findings []Finding       `json:"findings"`
+	Cautions []string        `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Metrics  []metric.Metric `json:"metrics"`
 }
 
-// ScheduledBlock is one block on the road.
-type ScheduledBlock struct {
-	Block  string            `json:"block" description:"Identifier of the block"`
-	Kind   Kind              `json:"kind"`
-	Title  string            `json:"title"`
-	Clock  string            `json:"clock" description:"When it begins, on the clock"`
-	Start  float64           `json:"start"`
-	End    float64           `json:"end"`
-	Length string            `json:"length" description:"From its beginning to its end, in words: 8 min"`
-	Effort int               `json:"effort"`
-	Pinned bool              `json:"pinned"`
-	SetUp  float64           `json:"setUp" description:"Walking over, collecting, setting the court and explaining"`
-	Work   float64           `json:"work" description:"Of a drill: feeding; otherwise all the rest"`
-	PickUp float64           `json:"pickUp" description:"Picking up balls"`
-	Over   float64           `json:"over" description:"How much more the drill needs than it has"`
-	Spare  float64           `json:"spare" description:"How much the drill leaves over"`
-	Load   *drill.Load       `json:"load"`
-	Fits   string            `json:"fits" description:"What fits, in words"`
-	Time   metric.Derivation `json:"time" description:"How its time came about"`
-	Group  string            `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
-	People []string          `json:"people" description:"Identifiers of who is in it"`
-	Table  *rotation.Table   `json:"table" description:"Who is where in each round; null where nobody changes places"`
-	Comes  []Piece           `json:"comes" description:"Equipment put down for it"`
-	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
-	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
-}
-
-// Milestone is a mark on the road.
-type Milestone struct {
-	Second float64 `json:"second"`
-	Clock  string  `json:"clock"`
-}
-
-// Milestones stand five minutes apart.
-const milestoneEvery = 5 * 60
-
-// Schedule puts the blocks of a lesson on the clock one after the other, each with the minutes it was
-// given, and compares these with what its drill needs: the change-over from the block before, set-up,
-// feeding and picking up. It returns invalid.Fields, or ctx.Err() when cancelled.
-func Schedule(ctx context.Context, d Document, in Inputs) (Plan, error) {
-	if err := d.Check(); err != nil {
-		return Plan{}, err
-	}
-	start, err := time.Parse("15:04", d.Start)
+// PlanFor schedules a lesson and holds it against everything that a coach would want to know. It returns
+// invalid.Fields, or ctx.Err() when cancelled.
+func PlanFor(ctx context.Context, d Document, in Inputs) (Plan, error) {
+	timetable, list, err := Schedule(ctx, d, in)
 	if err != nil {
-		return Plan{}, fmt.Errorf("start of the lesson: %w", err)
-	}
-	clock := func(second float64) string {
-		return start.Add(time.Duration(second) * time.Second).Format("15:04")
+		return Plan{}, err
 	}
 	in = in.Named()
-	p := Plan{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
-	list := d.prepared(in)
-	for _, l := range list {
-		if err := ctx.Err(); err != nil {
-			return Plan{}, err
-		}
-		s := l.schedule(in)
-		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.block.Seconds(), clock(p.Planned)
-		s.Length = units.Decimal(l.block.Minutes, 1) + " min"
-		p.Planned = s.End
-		p.Late += s.Over
-		if s.Load != nil {
-			p.Balls += s.Load.Balls
-			p.Baskets += s.Load.Baskets
-		}
-		p.Blocks = append(p.Blocks, s)
-	}
-	off := p.Planned - p.Booked
-	if math.Abs(off) < 1 {
-		off = 0 // hundredths of minutes, not worth a word
-	}
-	p.Over, p.Spare = math.Max(0, off), math.Max(0, -off)
-	p.Late = math.Max(0, p.Planned+p.Late-p.Booked)
-	for second := 0.0; second <= math.Max(p.Booked, p.Planned); second += milestoneEvery {
-		p.Milestones = append(p.Milestones, Milestone{Second: second, Clock: clock(second)})
-	}
-	p.Budgets, p.Carry = p.budgets(list, in), p.carry(list, in)
-	if p.Findings, err = findings(ctx, d, p, list, in); err != nil {
+	p := Plan{Timetable: timetable, Cautions: cautions(timetable, list, in)}
+	if p.Findings, err = findings(ctx, d, timetable, list, in); err != nil {
 		return Plan{}, err
 	}
-	p.Cautions = cautions(p, list, in)
 	p.Metrics = p.metrics(d, list, in)
 	return p, nil
-}
-
-// schedule works out one block without its place on the clock.
-func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
-	has, block := l.block.Seconds(), l.block
-	s := ScheduledBlock{
-		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.groupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
-	}
-	if s.Stays == nil {
-		s.Stays = []Piece{}
-	}
-	for _, p := range l.people {
-		s.People = append(s.People, p.ID)
-	}
-	s.Work = has - s.SetUp
-	if !l.drilled {
-		s.Table = l.table(has)
-		s.Fits = units.Clock(s.Work) + " min of it to play"
-		s.Time = metric.Derivation{
-			Figure: block.Title, Value: units.Clock(has) + " min", Formula: "walking over + the rest of the block",
-			Inputs: append(l.moving(), metric.Input{Name: "To play", Value: units.Clock(s.Work) + " min"}),
-			Source: metric.Practice,
-		}
-		return s
-	}
-	turns := block.turns(l.document)
-	load := l.load(in)
-	need := l.changeOver() + load.Need
-	s.Load = &load
-	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
-	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
-	s.Fits = l.fits(turns, s, in)
-	s.Table = l.table(s.Work)
-	s.Time = metric.Derivation{
-		Figure: block.Title, Value: units.Clock(need) + " min",
-		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
-		Inputs: append(l.moving(),
-			metric.Input{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
-			metric.Input{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
-			metric.Input{Name: "Given", Value: units.Clock(has) + " min"},
-		),
-		Source: metric.OwnArithmetic + "; walking over, a piece and seconds a ball: " + metric.Practice,
-	}
-	return s
-}
-
-// load is what the drill of the block takes with all its turns.
-func (l preparedBlock) load(in Inputs) drill.Load {
-	return l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings)
-}
-
-// Glance is what a list shows of a lesson, without scheduling it.
-type Glance struct {
-	Planned float64 `json:"planned" description:"Length of all blocks, seconds"`
-	Balls   int     `json:"balls"`
-}
-
-// Glance adds up what a list shows of a lesson. The figures are those of its plan.
-func (d Document) Glance(in Inputs) Glance {
-	var g Glance
-	for _, l := range d.prepared(in) {
-		g.Planned += l.block.Seconds()
-		if l.drilled {
-			g.Balls += l.load(in).Balls
-		}
-	}
-	return g
-}
-
-// seconds writes a short time.
-func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
-
-// turnsIn is how many turns each player has time for in the block.
-func (l preparedBlock) turnsIn(in Inputs) int {
-	return l.document.TurnsIn(l.block.Seconds()-l.changeOver(), l.group, in.Settings)
-}
-
-func (l preparedBlock) fits(turns int, s ScheduledBlock, in Inputs) string {
-	planned := units.Count(turns, "turn", "turns") + " each"
-	if s.Over == 0 {
-		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, units.Count(s.Load.Balls, "ball", "balls"), units.Clock(s.Spare))
-	}
-	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, units.Count(s.Load.Balls, "ball", "balls"),
-		units.Clock(s.Over), units.Count(l.turnsIn(in), "turn", "turns"))
 }

@@ -37,7 +37,7 @@ func TestEquipmentThatMovesTakesTime(t *testing.T) {
 	// 144 balls of the last drill fill both of the coach's baskets.
 	require.Equal(t, []lesson.Piece{{Count: 2, Name: "baskets"}, {Count: 4, Name: "flat markers"}, {Count: 1, Name: "ball machine"}, {Count: 2, Name: "cones"}}, p.Carry)
 
-	plans, err := lesson.CourtPlans(d, p, in)
+	plans, err := lesson.CourtPlans(d, p.Timetable, in)
 	require.NoError(t, err)
 	require.Len(t, plans, 1)
 	require.Len(t, plans[0].Moves, 2)
@@ -73,7 +73,7 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 	d.Blocks[1].OnDeck = "skip behind the fence"
 	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &odds.Goal{Kind: odds.Total, Count: 8}}}
 	phrase := ""
-	for _, cue := range lesson.RunSheet(d, schedule(t, d, in), in) {
+	for _, cue := range lesson.RunSheet(d, schedule(t, d, in).Timetable, in) {
 		phrase += fmt.Sprintf("%g %s: %s [", cue.Second, cue.Kind, cue.Text)
 		for i, role := range cue.Roles {
 			phrase += strings.Repeat(" ", min(i, 1)) + fmt.Sprintf("{%s %s}", role.Name, role.Role)
@@ -207,7 +207,7 @@ func BenchmarkLesson12x12(b *testing.B) {
 	}
 	for b.Loop() {
 		require.NoError(b, in.Measure(b.Context()))
-		lesson.RunSheet(d, schedule(b, d, in), in)
+		lesson.RunSheet(d, schedule(b, d, in).Timetable, in)
 	}
 }
 
@@ -279,7 +279,7 @@ func TestEveryCueSaysHowLongAfterItsBlockBegan(t *testing.T) {
 	for _, s := range p.Blocks {
 		starts[s.Block] = s.Start
 	}
-	for _, cue := range lesson.RunSheet(d, p, in) {
+	for _, cue := range lesson.RunSheet(d, p.Timetable, in) {
 		require.Equal(t, units.Elapsed(cue.Second-starts[cue.Block]), cue.After)
 		require.Regexp(t, `^\+[0-9]+:[0-5][0-9]$`, cue.After)
 	}
@@ -289,7 +289,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 	d, in := crowd(6)
 	gone, cancel := context.WithCancel(t.Context())
 	cancel()
-	_, err := lesson.Schedule(gone, d, in)
+	_, err := lesson.PlanFor(gone, d, in)
 	require.ErrorIs(t, err, context.Canceled)
 	_, err = d.Refit(gone, "", in)
 	require.ErrorIs(t, err, context.Canceled)
@@ -310,7 +310,7 @@ func TestPeopleOfOneNameAreToldApartEverywhere(t *testing.T) {
 	p := schedule(t, d, in)
 	require.Equal(t, []string{"Ada F.", "Ada M."}, []string{p.Budgets[0].Short, p.Budgets[1].Short})
 	roles := 0
-	for _, cue := range lesson.RunSheet(d, p, in) {
+	for _, cue := range lesson.RunSheet(d, p.Timetable, in) {
 		for _, role := range cue.Roles {
 			require.Equal(t, map[string]string{"Ada Fenn": "Ada F.", "Ada Marsh": "Ada M."}[role.Name], role.Short)
 			roles++

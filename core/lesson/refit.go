@@ -11,62 +11,6 @@ import (
 	"hodometer/core/units"
 )
 
-// wanted is how many minutes the block should have.
-func (b Block) wanted() float64 {
-	if b.Wanted > 0 {
-		return b.Wanted
-	}
-	return b.Minutes
-}
-
-// bounds are the fewest and the most minutes of the block.
-func (b Block) bounds() (least, most float64) {
-	low, high, _ := b.Kind.usual()
-	least, most = low*b.wanted(), high*b.wanted()
-	if b.Min > 0 {
-		least = b.Min
-		most = math.Max(most, least)
-	}
-	if b.Max > 0 {
-		most = b.Max
-		if b.Min == 0 {
-			least = math.Min(least, most)
-		}
-	}
-	return math.Max(least, shortestBlock), math.Max(most, shortestBlock)
-}
-
-// weight is how much the block's minutes matter.
-func (b Block) weight() int {
-	if b.Weight > 0 {
-		return b.Weight
-	}
-	_, _, weight := b.Kind.usual()
-	return weight
-}
-
-// step is what whole and even minutes are multiples of; 0 for any other length.
-func (b Block) step() float64 {
-	switch b.Step {
-	case WholeMinutes:
-		return 1
-	case EvenMinutes:
-		return 2
-	}
-	return 0
-}
-
-// step is what the minutes of a block are multiples of; 0 for any length. Rotations are whole when
-// everybody had everything equally often.
-func (l preparedBlock) step() float64 {
-	if l.block.Step == WholeRotations {
-		if t := l.table(1); t != nil {
-			return t.Seconds / 60
-		}
-	}
-	return l.block.step()
-}
-
 // part is the block as it is fitted. A step that is longer than its most is left out of account: better
 // part of a rotation than none.
 func (l preparedBlock) part() fitting.Part {
@@ -167,17 +111,6 @@ func (d Document) even(total float64, keep string) {
 	}
 	if at >= 0 && math.Abs(total) < 0.2 {
 		d.Blocks[at].Minutes = math.Max(shortestBlock, math.Round((d.Blocks[at].Minutes+total)*100)/100)
-	}
-}
-
-// shorten moves the calls of a block that got shorter closer together, where the last would come too late.
-func (b *Block) shorten(was float64) {
-	if !slices.ContainsFunc(b.Calls, func(c Call) bool { return c.Minute >= b.Minutes }) {
-		return
-	}
-	b.Calls = slices.Clone(b.Calls)
-	for i := range b.Calls {
-		b.Calls[i].Minute = math.Floor(10*b.Calls[i].Minute*b.Minutes/was) / 10
 	}
 }
 

@@ -42,7 +42,7 @@ type Role struct {
 
 // RunSheet writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
 // to count.
-func RunSheet(d Document, p Plan, in Inputs) []Cue {
+func RunSheet(d Document, p Timetable, in Inputs) []Cue {
 	cues := []Cue{}
 	in = in.Named()
 	for i, l := range d.prepared(in) {

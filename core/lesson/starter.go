@@ -1,10 +1,6 @@
 package lesson
 
 import (
-	"math"
-
-	"hodometer/core/coach"
-	"hodometer/core/drill"
 	"hodometer/core/rotation"
 )
 
@@ -53,11 +49,4 @@ func More() []Block {
 		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Text: "Five easy ones before the first full one"}}},
 		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Text: "Walk, then stretch what worked"}}},
 	}
-}
-
-// ForDrill returns a block that holds a drill with all its turns for so many people, in whole minutes.
-func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) Block {
-	group, _ := d.Arrange(people, 1, space)
-	need := s.ChangeOver + d.LoadFor(group, d.Turns, s).Need
-	return Block{Kind: Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []Call{}}
 }

@@ -1,15 +1,10 @@
 package lesson
 
 import (
-	"context"
-	"errors"
 	"fmt"
-	"math"
 	"slices"
 
 	"hodometer/core/drill"
-	"hodometer/core/footwork"
-	"hodometer/core/invalid"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -96,97 +91,4 @@ func (v Variant) describe(p Person, d drill.Document) string {
 		add("goal: %s", v.Goal)
 	}
 	return phrase
-}
-
-// wishedHits is how often a target that suits is hit: 6 times in 10, and where no size is hit so often, less.
-func wishedHits() []float64 { return []float64{0.6, 0.5, 0.4} }
-
-const (
-	minChange    = 0.1 // a gap or a size is proposed where it differs by more than a tenth
-	smallestSize = 0.5
-	largestSize  = 3.0
-)
-
-// Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
-// working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
-// What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
-func (d Document) Propose(ctx context.Context, blockID, studentID string, evidence drill.PlayerEvidence, in Inputs) (Variant, error) {
-	list := d.prepared(in)
-	i := slices.IndexFunc(list, func(l preparedBlock) bool { return l.block.ID == blockID })
-	if i < 0 || !list[i].drilled {
-		return Variant{}, invalid.Fields{{Path: "block", Message: "there is no such drill in this lesson"}}
-	}
-	l := list[i]
-	j := slices.IndexFunc(l.people, func(p Person) bool { return p.ID == studentID })
-	if j < 0 {
-		return Variant{}, invalid.Fields{{Path: "student", Message: "this student is not in the block"}}
-	}
-	person := l.people[j]
-	v := Variant{Student: studentID}
-	plain := l.block
-	plain.Variants = nil
-	mine := plain.DrillFor(l.document, person)
-	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
-	simulation, err := mine.Simulate(ctx, player, in.Settings)
-	var wrong invalid.Fields
-	if err != nil {
-		if errors.As(err, &wrong) {
-			return v, nil
-		}
-		return v, err
-	}
-	why := ""
-	say := func(sentence string) {
-		if why != "" {
-			why += " "
-		}
-		why += sentence
-	}
-	for _, f := range simulation.Fastest {
-		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+minChange) {
-			v.Gap = math.Ceil(*f.Gap*10) / 10
-			say(fmt.Sprintf("At %s s nothing is worse than working.", units.Decimal(v.Gap, 1)))
-		}
-	}
-	for _, hit := range wishedHits() {
-		fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Hit: hit}, evidence, player, l.group.People, in.Settings)
-		if errors.As(err, &wrong) {
-			continue // no size is hit so often; then a little less often
-		}
-		if err != nil {
-			return v, err
-		}
-		if size := sizeOf(fitted) / sizeOf(mine); math.Abs(size-1) > minChange {
-			v.Size = math.Round(math.Max(smallestSize, math.Min(size, largestSize))*100) / 100
-			say(sentence)
-		}
-		break
-	}
-	plain.Variants = []Variant{v}
-	mine = plain.DrillFor(l.document, person)
-	minutes := l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings).Feeding / 60
-	fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Minutes: minutes}, evidence, player, l.group.People, in.Settings)
-	switch {
-	case err == nil:
-		if fitted.Goal.String() != l.document.Goal.String() {
-			goal := fitted.Goal
-			v.Goal = &goal
-			say(sentence)
-		}
-	case !errors.As(err, &wrong):
-		return v, err
-	}
-	v.Why = why
-	return v, nil
-}
-
-// sizeOf is what scaling a target scales; not a number where it has one size only.
-func sizeOf(d drill.Document) float64 {
-	t := d.Target
-	for _, size := range []float64{t.Radius, t.Depth, t.High - t.Low} {
-		if size > 0 {
-			return size
-		}
-	}
-	return math.NaN()
 }

@@ -1,0 +1,76 @@
+package lesson
+
+import (
+	"math"
+	"slices"
+)
+
+// resized is the block with other minutes, its calls within them.
+func (b Block) resized(minutes float64) Block {
+	was := b.Minutes
+	b.Minutes = minutes
+	b.shorten(was)
+	return b
+}
+
+// shorten moves the calls of a block that got shorter closer together, where the last would come too late.
+func (b *Block) shorten(was float64) {
+	if !slices.ContainsFunc(b.Calls, func(c Call) bool { return c.Minute >= b.Minutes }) {
+		return
+	}
+	b.Calls = slices.Clone(b.Calls)
+	for i := range b.Calls {
+		b.Calls[i].Minute = math.Floor(10*b.Calls[i].Minute*b.Minutes/was) / 10
+	}
+}
+
+// with is the block with something different for one student; nothing different takes it away.
+func (b Block) with(v Variant) Block {
+	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
+	if (v != Variant{Student: v.Student, Why: v.Why}) {
+		b.Variants = append(b.Variants, v)
+	}
+	if len(b.Variants) == 0 {
+		b.Variants = nil
+	}
+	return b
+}
+
+// played is a block that is over: pinned, with those who were in it.
+func (b Block) played(students []string) Block {
+	b.Pinned = true
+	if len(b.People) == 0 {
+		b.People = slices.Clone(students)
+	}
+	return b
+}
+
+// forThose is a block to come for those who are there.
+func (b Block) forThose(present, everybody []string) Block {
+	b.People = nil
+	if len(present) < len(everybody) {
+		b.People = slices.Clone(present)
+	}
+	return b
+}
+
+// cut parts a block after so many minutes. The second part goes on counting where the first one stood.
+func (b Block) cut(minutes float64) (played, rest Block) {
+	minutes = math.Round(minutes*100) / 100
+	played, rest = b, b
+	played.Minutes, rest.Minutes = minutes, math.Max(shortestBlock, math.Round((b.Minutes-minutes)*100)/100)
+	played.Wanted, rest.Wanted = 0, 0
+	played.Min, played.Max, rest.Min, rest.Max = 0, 0, 0, 0
+	played.Step, rest.Step = "", ""
+	rest.Continues, rest.Pinned = b.CountedAs(), false
+	played.Calls, rest.Calls = []Call{}, []Call{}
+	for _, call := range b.Calls {
+		if call.Minute < minutes {
+			played.Calls = append(played.Calls, call)
+		} else if call.Minute-minutes < rest.Minutes {
+			call.Minute = math.Round((call.Minute-minutes)*100) / 100
+			rest.Calls = append(rest.Calls, call)
+		}
+	}
+	return played, rest
+}

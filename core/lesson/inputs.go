@@ -1,0 +1,108 @@
+package lesson
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/student"
+	"math"
+	"slices"
+	"strings"
+)
+
+// Inputs is what a lesson is scheduled from, besides its own document.
+type Inputs struct {
+	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
+	People   []Person                  // in the order of the document; those that are gone are missing
+	Settings coach.Settings
+	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
+	// said of misses.
+	Rates map[string]map[string]odds.Rate
+	// Metres are what a player runs in one turn of a drill; see Measure. Without them nothing is said of running.
+	Metres map[string]float64
+}
+
+// Named gives everybody a short name that nobody else in the lesson has.
+func (in Inputs) Named() Inputs {
+	names := make([]string, len(in.People))
+	for i, p := range in.People {
+		names[i] = p.Profile.Name
+	}
+	in.People = slices.Clone(in.People)
+	for i, short := range student.ShortNames(names) {
+		in.People[i].Short = short
+	}
+	return in
+}
+
+// Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
+// It returns ctx.Err() when cancelled.
+func (in *Inputs) Measure(ctx context.Context) error {
+	in.Metres = make(map[string]float64, len(in.Drills))
+	for id, d := range in.Drills {
+		metres, err := d.Metres(ctx, in.Settings)
+		var wrong invalid.Fields
+		switch {
+		case errors.As(err, &wrong):
+			continue
+		case err != nil:
+			return err
+		}
+		in.Metres[id] = metres
+	}
+	return nil
+}
+
+// of are the people of a block.
+func (in Inputs) of(b Block) []Person {
+	if len(b.People) == 0 {
+		return in.People
+	}
+	var list []Person
+	for _, p := range in.People {
+		if slices.Contains(b.People, p.ID) {
+			list = append(list, p)
+		}
+	}
+	return list
+}
+
+// known keeps the people in the order of the lesson.
+func (in Inputs) known(ids []string) []Person {
+	var list []Person
+	for _, id := range ids {
+		if i := slices.IndexFunc(in.People, func(p Person) bool { return p.ID == id }); i >= 0 {
+			list = append(list, in.People[i])
+		}
+	}
+	return list
+}
+
+// Titled gives a lesson without a title one of its students' names, short enough for a list.
+func (d Document) Titled(in Inputs) Document {
+	if strings.TrimSpace(d.Title) != "" {
+		return d
+	}
+	var names []string
+	for _, p := range in.Named().People {
+		names = append(names, p.Short)
+	}
+	const most = 3
+	if n := len(names); n > most {
+		d.Title = fmt.Sprintf("%s and %d more", strings.Join(names[:most-1], ", "), n-most+1)
+	} else {
+		d.Title = strings.Join(names, " and ")
+	}
+	return d
+}
+
+// ForDrill returns a block that holds a drill with all its turns for so many people, in whole minutes.
+func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) Block {
+	group, _ := d.Arrange(people, 1, space)
+	need := s.ChangeOver + d.LoadFor(group, d.Turns, s).Need
+	return Block{Kind: Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []Call{}}
+}

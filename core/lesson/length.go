@@ -1,0 +1,51 @@
+package lesson
+
+import "math"
+
+// shortestBlock is the least a block can have, in minutes.
+const shortestBlock = 0.5
+
+// wanted is how many minutes the block should have.
+func (b Block) wanted() float64 {
+	if b.Wanted > 0 {
+		return b.Wanted
+	}
+	return b.Minutes
+}
+
+// bounds are the fewest and the most minutes of the block.
+func (b Block) bounds() (least, most float64) {
+	low, high, _ := b.Kind.usual()
+	least, most = low*b.wanted(), high*b.wanted()
+	if b.Min > 0 {
+		least = b.Min
+		most = math.Max(most, least)
+	}
+	if b.Max > 0 {
+		most = b.Max
+		if b.Min == 0 {
+			least = math.Min(least, most)
+		}
+	}
+	return math.Max(least, shortestBlock), math.Max(most, shortestBlock)
+}
+
+// weight is how much the block's minutes matter.
+func (b Block) weight() int {
+	if b.Weight > 0 {
+		return b.Weight
+	}
+	_, _, weight := b.Kind.usual()
+	return weight
+}
+
+// step is what whole and even minutes are multiples of; 0 for any other length.
+func (b Block) step() float64 {
+	switch b.Step {
+	case WholeMinutes:
+		return 1
+	case EvenMinutes:
+		return 2
+	}
+	return 0
+}

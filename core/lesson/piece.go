@@ -1,0 +1,73 @@
+package lesson
+
+import (
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+)
+
+// Piece is so many of a piece of equipment.
+type Piece struct {
+	Count int    `json:"count"`
+	Name  string `json:"name"`
+}
+
+// String writes a piece as a coach lists it.
+func (p Piece) String() string { return fmt.Sprintf("%d %s", p.Count, p.Name) }
+
+// pieces reads a list of equipment: "4 flat markers" are four, "ball machine" is one.
+func pieces(lines []string) []Piece {
+	var list []Piece
+	for _, line := range lines {
+		count, name := 1, strings.TrimSpace(line)
+		if first, rest, ok := strings.Cut(name, " "); ok {
+			if n, err := strconv.Atoi(first); err == nil && n > 0 {
+				count, name = n, strings.TrimSpace(rest)
+			}
+		}
+		if name != "" {
+			list = append(list, Piece{Count: count, Name: name})
+		}
+	}
+	return list
+}
+
+// same says whether two pieces are the same thing: 1 basket, 2 baskets.
+func (p Piece) same(other Piece) bool {
+	one := func(name string) string { return strings.TrimSuffix(strings.ToLower(name), "s") }
+	return one(p.Name) == one(other.Name)
+}
+
+// count is how many pieces a list has.
+func count(list []Piece) (n int) {
+	for _, p := range list {
+		n += p.Count
+	}
+	return n
+}
+
+// without is what of a list is not needed for another.
+func without(list, needed []Piece) []Piece {
+	rest := []Piece{}
+	for _, p := range list {
+		if i := slices.IndexFunc(needed, p.same); i >= 0 {
+			p.Count -= needed[i].Count
+		}
+		if p.Count > 0 {
+			rest = append(rest, p)
+		}
+	}
+	return rest
+}
+
+func listed(list []Piece) string {
+	phrases := make([]string, len(list))
+	for i, p := range list {
+		phrases[i] = p.String()
+	}
+	return strings.Join(phrases, ", ")
+}
+
+// basket is the piece that is counted by its balls.
+var basket = Piece{Name: "basket"}
