@@ -11,17 +11,19 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
 
 // Courtside is a lesson as it is run.
 type Courtside struct {
-	Lesson   Lesson        `json:"lesson"`
-	Sheet    []lesson.Cue  `json:"sheet"`
-	Clock    *lesson.Clock `json:"clock" description:"Null before the lesson is begun"`
-	Second   float64       `json:"second" description:"Second of the lesson at this instant"`
-	Counters []Counter     `json:"counters" description:"One for each drill block and student"`
+	Lesson   Lesson         `json:"lesson"`
+	Sheet    []runsheet.Cue `json:"sheet"`
+	Clock    *lesson.Clock  `json:"clock" description:"Null before the lesson is begun"`
+	Second   float64        `json:"second" description:"Second of the lesson at this instant"`
+	Counters []Counter      `json:"counters" description:"One for each drill block and student"`
 }
 
 // Counter is one student's count in one drill block.
@@ -146,7 +148,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
-	answer := Courtside{Lesson: scheduled, Sheet: lesson.RunSheet(record.Document, scheduled.Plan.Timetable, in), Counters: counters}
+	answer := Courtside{Lesson: scheduled, Sheet: runsheet.Cues(record.Document, scheduled.Plan.Timetable, in), Counters: counters}
 	clock, _, begun, err := s.store.Clock(ctx, id)
 	if begun {
 		answer.Clock, answer.Second = &clock, clock.At(s.now())
@@ -155,7 +157,7 @@ func (s *server) courtside(ctx context.Context, id string) (Courtside, error) {
 }
 
 // counters returns a counter for every drill block and student, with what was counted so far.
-func (s *server) counters(ctx context.Context, id string, d lesson.Document, in lesson.Inputs) ([]Counter, error) {
+func (s *server) counters(ctx context.Context, id string, d lesson.Document, in schedule.Inputs) ([]Counter, error) {
 	done, err := s.store.AttemptsOfLesson(ctx, id)
 	if err != nil {
 		return nil, err

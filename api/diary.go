@@ -7,6 +7,7 @@ import (
 	"hodometer/core/diary"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/store"
 )
 
@@ -21,7 +22,7 @@ type LessonBrief struct {
 	Minutes  int      `json:"minutes" description:"Length of the booking"`
 	People   []string `json:"people" description:"Names of the students"`
 	Clashes  []string `json:"clashes" description:"Other lessons of the list at the same time, in words"`
-	lesson.Glance
+	schedule.Glance
 }
 
 // Diary is the lessons of some days, in the order in which they are given.
@@ -124,13 +125,13 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 		finished, started := begun[record.ID]
 		diary.Lessons = append(diary.Lessons, LessonBrief{
 			ID: record.ID, Revision: record.Revision, State: stateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
-			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: all[i].Clashes(all, names(inputs[i])), Glance: d.Glance(inputs[i]),
+			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: all[i].Clashes(all, names(inputs[i])), Glance: schedule.GlanceAt(d, inputs[i]),
 		})
 	}
 	return diary, nil
 }
 
-func namesOf(in lesson.Inputs) []string {
+func namesOf(in schedule.Inputs) []string {
 	list := make([]string, len(in.People))
 	for i, p := range in.People {
 		list[i] = p.Profile.Name

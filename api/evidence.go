@@ -9,8 +9,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/lesson"
 	"hodometer/core/odds"
+	"hodometer/core/schedule"
 	"hodometer/store"
 )
 
@@ -76,7 +76,7 @@ func addZones(list []odds.Zone, a store.Attempt) []odds.Zone {
 }
 
 // rates are what the people of a lesson make of its drills: by drill, then by student.
-func (s *server) rates(ctx context.Context, in lesson.Inputs) (map[string]map[string]odds.Rate, error) {
+func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[string]odds.Rate, error) {
 	rates := make(map[string]map[string]odds.Rate, len(in.Drills))
 	if len(in.Drills) == 0 {
 		return rates, nil

@@ -9,6 +9,8 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
+	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/template"
 	"hodometer/store"
@@ -42,7 +44,7 @@ type Lesson struct {
 	State    State           `json:"state"`
 	Document lesson.Document `json:"document"`
 	People   []Person        `json:"people"`
-	Plan     lesson.Plan     `json:"plan"`
+	Plan     plan.Plan       `json:"plan"`
 	Clashes  []string        `json:"clashes" description:"Other lessons at the same time, in words"`
 }
 
@@ -82,12 +84,12 @@ func (s *server) lessonRoutes() []Route {
 		route("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
 		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
 		route("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
-		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (lesson.Plan, error) {
+		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (plan.Plan, error) {
 			in, err := s.rated(ctx, body)
 			if err != nil {
-				return lesson.Plan{}, err
+				return plan.Plan{}, err
 			}
-			return plan(ctx, body, in)
+			return planned(ctx, body, in)
 		}),
 		route("POST", "/api/lessons/:id/clashes", "findClashes", "Which other lessons a lesson would overlap with, without saving it", func(ctx context.Context, p byID, body lesson.Document) ([]string, error) {
 			in, err := s.inputs(ctx, body)
@@ -124,7 +126,7 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	}
 	ready := Blocks{Start: lesson.Starters(), More: lesson.More(), Drills: []lesson.Block{}}
 	for _, d := range drills {
-		ready.Drills = append(ready.Drills, lesson.ForDrill(d.ID, d.Document, max(1, p.People), drill.Space{}, settings))
+		ready.Drills = append(ready.Drills, schedule.ForDrill(d.ID, d.Document, max(1, p.People), drill.Space{}, settings))
 	}
 	for _, list := range [][]lesson.Block{ready.Start, ready.More, ready.Drills} {
 		ids, err := fresh(len(list))
@@ -139,17 +141,17 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 }
 
 // inputs gathers what a lesson is scheduled from; see gather.
-func (s *server) inputs(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
+func (s *server) inputs(ctx context.Context, d lesson.Document) (schedule.Inputs, error) {
 	all, err := s.gather(ctx, d)
 	if err != nil {
-		return lesson.Inputs{}, err
+		return schedule.Inputs{}, err
 	}
 	return all[0], nil
 }
 
 // gather reads what lessons are scheduled from, with one query for the settings, one for the students and one for the
 // drills of them all. Students and drills that are gone, or cannot be read, are left out.
-func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]lesson.Inputs, error) {
+func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]schedule.Inputs, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return nil, err
@@ -180,9 +182,9 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 	for id, record := range stored {
 		drills[id] = record.Document
 	}
-	all := make([]lesson.Inputs, len(lessons))
+	all := make([]schedule.Inputs, len(lessons))
 	for i, d := range lessons {
-		in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
+		in := schedule.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
 		for _, id := range d.Students {
 			if record, ok := students[id]; ok {
 				in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
@@ -199,7 +201,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]less
 }
 
 // rated gathers the same with what the students make of the drills, and how far these make them run.
-func (s *server) rated(ctx context.Context, d lesson.Document) (lesson.Inputs, error) {
+func (s *server) rated(ctx context.Context, d lesson.Document) (schedule.Inputs, error) {
 	in, err := s.inputs(ctx, d)
 	if err != nil {
 		return in, err
@@ -224,7 +226,7 @@ func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document
 }
 
 // clashes says which other lessons a lesson overlaps with.
-func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in lesson.Inputs) ([]string, error) {
+func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in schedule.Inputs) ([]string, error) {
 	day, err := time.Parse(time.DateOnly, d.Date)
 	if err != nil {
 		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
@@ -234,7 +236,7 @@ func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in l
 }
 
 // names are the students' names by identifier.
-func names(in lesson.Inputs) map[string]string {
+func names(in schedule.Inputs) map[string]string {
 	list := map[string]string{}
 	for _, p := range in.People {
 		list[p.ID] = p.Profile.Name
@@ -243,10 +245,10 @@ func names(in lesson.Inputs) map[string]string {
 }
 
 // plan schedules a lesson. Blocks that a remedy would put in get fresh identifiers.
-func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan, error) {
-	scheduled, err := lesson.PlanFor(ctx, d, in)
+func planned(ctx context.Context, d lesson.Document, in schedule.Inputs) (plan.Plan, error) {
+	scheduled, err := plan.Make(ctx, d, in)
 	if err != nil {
-		return lesson.Plan{}, err
+		return plan.Plan{}, err
 	}
 	for _, finding := range scheduled.Findings {
 		for _, remedy := range finding.Remedies {
@@ -255,7 +257,7 @@ func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan
 			}
 			ids, err := fresh(1)
 			if err != nil {
-				return lesson.Plan{}, err
+				return plan.Plan{}, err
 			}
 			remedy.Edit.New.ID = ids[0]
 		}
@@ -264,8 +266,8 @@ func plan(ctx context.Context, d lesson.Document, in lesson.Inputs) (lesson.Plan
 }
 
 // schedule schedules a stored lesson.
-func (s *server) schedule(ctx context.Context, record store.Record[lesson.Document], in lesson.Inputs) (Lesson, error) {
-	scheduled, err := plan(ctx, record.Document, in)
+func (s *server) schedule(ctx context.Context, record store.Record[lesson.Document], in schedule.Inputs) (Lesson, error) {
+	scheduled, err := planned(ctx, record.Document, in)
 	if err != nil {
 		return Lesson{}, err
 	}
@@ -279,7 +281,7 @@ func (s *server) schedule(ctx context.Context, record store.Record[lesson.Docume
 	}, nil
 }
 
-func people(in lesson.Inputs) []Person {
+func people(in schedule.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
 		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}

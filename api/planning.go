@@ -15,9 +15,13 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/core/drill"
+	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 	"hodometer/core/template"
 	"hodometer/paper"
 )
@@ -25,13 +29,13 @@ import (
 // LessonEditAsked is one thing to do to a lesson.
 type LessonEditAsked struct {
 	Document lesson.Document `json:"document"`
-	Edit     lesson.Edit     `json:"edit"`
+	Edit     editing.Edit    `json:"edit"`
 }
 
 // EditedLesson is a lesson after a change, scheduled.
 type EditedLesson struct {
-	lesson.Edited
-	Plan lesson.Plan `json:"plan"`
+	editing.Edited
+	Plan plan.Plan `json:"plan"`
 }
 
 // LessonBegun asks for a lesson to begin with.
@@ -60,7 +64,7 @@ func (s *server) begin(ctx context.Context, _ None, body LessonBegun) (lesson.Do
 	for i := range d.Blocks {
 		d.Blocks[i].ID = ids[i]
 	}
-	if d = d.Titled(in); d.Title == "" {
+	if d = schedule.Titled(d, in); d.Title == "" {
 		d.Title = "A lesson" // the missing students are what is to be put right
 	}
 	return d, d.Check()
@@ -87,10 +91,10 @@ type Copies struct {
 
 // Sheet is a lesson to be taken to court.
 type Sheet struct {
-	Lesson Lesson             `json:"lesson"`
-	Cues   []lesson.Cue       `json:"cues"`
-	Courts []lesson.CourtPlan `json:"courts"`
-	Drills []DrillOnSheet     `json:"drills"`
+	Lesson Lesson               `json:"lesson"`
+	Cues   []runsheet.Cue       `json:"cues"`
+	Courts []schedule.CourtPlan `json:"courts"`
+	Drills []DrillOnSheet       `json:"drills"`
 }
 
 // DrillOnSheet is a drill of a lesson as it is drawn on its run sheet.
@@ -114,7 +118,7 @@ func fresh(n int) ([]string, error) {
 }
 
 // planned schedules a changed lesson.
-func (s *server) planned(ctx context.Context, changed lesson.Edited, err error) (EditedLesson, error) {
+func (s *server) planned(ctx context.Context, changed editing.Edited, err error) (EditedLesson, error) {
 	if err != nil {
 		return EditedLesson{}, err
 	}
@@ -122,7 +126,7 @@ func (s *server) planned(ctx context.Context, changed lesson.Edited, err error) 
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	scheduled, err := plan(ctx, changed.Document, in)
+	scheduled, err := planned(ctx, changed.Document, in)
 	return EditedLesson{Edited: changed, Plan: scheduled}, err
 }
 
@@ -147,7 +151,7 @@ func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	changed, err := body.Document.Apply(ctx, body.Edit, ids, in)
+	changed, err := editing.Apply(ctx, body.Document, body.Edit, ids, in)
 	return s.planned(ctx, changed, err)
 }
 
@@ -207,19 +211,19 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 		}
 	}
 	evidence.Level = record.Document.Level
-	return body.Document.Propose(ctx, body.Block, body.Student, evidence, in)
+	return plan.Propose(ctx, body.Document, body.Block, body.Student, evidence, in)
 }
 
-func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]lesson.CourtPlan, error) {
+func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]schedule.CourtPlan, error) {
 	in, err := s.inputs(ctx, body)
 	if err != nil {
 		return nil, err
 	}
-	scheduled, err := plan(ctx, body, in)
+	scheduled, err := planned(ctx, body, in)
 	if err != nil {
 		return nil, err
 	}
-	return lesson.CourtPlans(body, scheduled.Timetable, in)
+	return schedule.CourtPlans(body, scheduled.Timetable, in)
 }
 
 // copies keeps copies of a lesson and returns them, scheduled with their clashes.
@@ -265,8 +269,8 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	sheet := Sheet{Lesson: scheduled, Cues: lesson.RunSheet(record.Document, scheduled.Plan.Timetable, in), Drills: []DrillOnSheet{}}
-	if sheet.Courts, err = lesson.CourtPlans(record.Document, scheduled.Plan.Timetable, in); err != nil {
+	sheet := Sheet{Lesson: scheduled, Cues: runsheet.Cues(record.Document, scheduled.Plan.Timetable, in), Drills: []DrillOnSheet{}}
+	if sheet.Courts, err = schedule.CourtPlans(record.Document, scheduled.Plan.Timetable, in); err != nil {
 		return Sheet{}, err
 	}
 	for _, block := range record.Document.Blocks {

@@ -7,8 +7,10 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/editing"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/template"
 )
@@ -27,7 +29,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 		"space": map[string]any{}, "blocks": []any{}, "note": "",
 	}
 	require.Len(t, read[[]template.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(template.Templates()))
-	filled := read[lesson.Edited](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
+	filled := read[editing.Edited](t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Hour for a pair"}))
 	require.True(t, filled.Fits)
 	require.Len(t, filled.Document.Blocks, 7)
 	p := readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "Group of six"}), 422)
@@ -35,7 +37,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	readProblem(t, c.ask("POST", "/api/lessons/fill", map[string]any{"document": document, "template": "none"}), 422)
 
 	first := filled.Document.Blocks[2]
-	changed := read[lesson.Edited](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": lesson.Edit{Kind: lesson.Resize, Block: first.ID, Minutes: 15}}))
+	changed := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": editing.Edit{Kind: editing.Resize, Block: first.ID, Minutes: 15}}))
 	require.InDelta(t, 15, changed.Document.Blocks[2].Minutes, 1e-9)
 	water := map[string]any{"kind": "insert", "to": 3, "new": map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}}}
 	put := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}))
@@ -43,7 +45,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 
 	variant := read[lesson.Variant](t, c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}))
 	require.Equal(t, ada, variant.Student)
-	courts := read[[]lesson.CourtPlan](t, c.ask("POST", "/api/lessons/courts", put.Document))
+	courts := read[[]schedule.CourtPlan](t, c.ask("POST", "/api/lessons/courts", put.Document))
 	require.NotEmpty(t, courts[0].Walk)
 
 	id := newID()
@@ -74,7 +76,7 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	}
 	read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), block, ada)))
 
-	late := read[lesson.Edited](t, c.ask("POST", "/api/lessons/edit", lessonEdit(record.Document, lesson.Edit{Kind: lesson.SetAttendance, Attendance: &lesson.Attendance{Present: []string{ada, ben}, Second: 12 * 60}})))
+	late := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", lessonEdit(record.Document, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{ada, ben}, Second: 12 * 60}})))
 	require.Len(t, late.Document.Blocks, 3)
 	rest := late.Document.Blocks[2]
 	require.Equal(t, block, rest.Continues)
@@ -91,7 +93,7 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	require.Len(t, after.Counters, 2)
 }
 
-func lessonEdit(d lesson.Document, edit lesson.Edit) map[string]any {
+func lessonEdit(d lesson.Document, edit editing.Edit) map[string]any {
 	return map[string]any{"document": d, "edit": edit}
 }
 

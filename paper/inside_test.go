@@ -7,8 +7,10 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/lesson"
+	"hodometer/core/plan"
 	"hodometer/core/rotation"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 )
 
 func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
@@ -30,10 +32,10 @@ func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
 }
 
 func TestEveryRoundIsOnTheSheet(t *testing.T) {
-	block := lesson.ScheduledBlock{Block: "b", Table: &rotation.Table{}}
-	c := Content{Plan: lesson.Plan{Timetable: lesson.Timetable{Blocks: []lesson.ScheduledBlock{block}}}}
+	block := schedule.ScheduledBlock{Block: "b", Table: &rotation.Table{}}
+	c := Content{Plan: plan.Plan{Timetable: schedule.Timetable{Blocks: []schedule.ScheduledBlock{block}}}}
 	for _, after := range []string{"+0:00", "+2:00", "+4:00"} {
-		c.Cues = append(c.Cues, lesson.Cue{Block: "b", Kind: lesson.Swap, After: after, Text: "Change", Roles: []lesson.Role{{Name: "Ada Marsh", Short: "Ada", Role: "net " + after}, {Name: "Bo Vance", Short: "Bo", Role: "back"}}})
+		c.Cues = append(c.Cues, runsheet.Cue{Block: "b", Kind: runsheet.Swap, After: after, Text: "Change", Roles: []runsheet.Role{{Name: "Ada Marsh", Short: "Ada", Role: "net " + after}, {Name: "Bo Vance", Short: "Bo", Role: "back"}}})
 	}
 	all := strings.Join((&sheet{content: c, size: A4}).cues(block), "\n")
 	require.Equal(t, "+0:00  Change: net +0:00: Ada; back: Bo\n+2:00  Change: net +2:00: Ada; back: Bo\n+4:00  Change: net +4:00: Ada; back: Bo", all)

@@ -11,6 +11,8 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/plan"
+	"hodometer/core/runsheet"
 )
 
 // Size is a size of paper.
@@ -31,8 +33,8 @@ type Drawn struct {
 // Content is what a run sheet is written from.
 type Content struct {
 	Lesson lesson.Document
-	Plan   lesson.Plan
-	Cues   []lesson.Cue
+	Plan   plan.Plan
+	Cues   []runsheet.Cue
 	Drills []Drawn // in the order of the lesson
 }
 

@@ -13,6 +13,9 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/paper"
 )
@@ -20,7 +23,7 @@ import (
 // content is a lesson of so many drills for so many players, with everything that a sheet shows.
 func content(t testing.TB, drills, players int) paper.Content {
 	t.Helper()
-	in := lesson.Inputs{Drills: map[string]drill.Document{}, Settings: coach.Default()}
+	in := schedule.Inputs{Drills: map[string]drill.Document{}, Settings: coach.Default()}
 	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Grüße, Łódź – six", Date: "2026-03-10", Start: "16:00", Minutes: 120, Note: "Bring the long rope", Blocks: lesson.Starters()}
 	for i := range players {
 		id := fmt.Sprint("p", i)
@@ -30,7 +33,7 @@ func content(t testing.TB, drills, players int) paper.Content {
 	c := paper.Content{}
 	for _, stored := range library.All()[:drills] {
 		in.Drills[stored.ID] = stored.Document
-		d.Blocks = append(d.Blocks, lesson.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
+		d.Blocks = append(d.Blocks, schedule.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
 		report, err := stored.Document.Report(players, in.Settings)
 		require.NoError(t, err)
 		c.Drills = append(c.Drills, paper.Drawn{Document: stored.Document, Report: report})
@@ -40,9 +43,9 @@ func content(t testing.TB, drills, players int) paper.Content {
 	}
 	var err error
 	c.Lesson = d
-	c.Plan, err = lesson.PlanFor(t.Context(), d, in)
+	c.Plan, err = plan.Make(t.Context(), d, in)
 	require.NoError(t, err)
-	c.Cues = lesson.RunSheet(d, c.Plan.Timetable, in)
+	c.Cues = runsheet.Cues(d, c.Plan.Timetable, in)
 	return c
 }
 
@@ -84,7 +87,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 			c := content(t, 1, 2)
 			c.Lesson.Title, c.Lesson.Note = "Six "+text, text
 			c.Plan.Blocks[0].Title, c.Plan.Budgets[0].Name, c.Plan.Budgets[1].Fault = text, text+" Ostley", text
-			c.Plan.Carry = append(c.Plan.Carry, lesson.Piece{Count: 1, Name: text})
+			c.Plan.Carry = append(c.Plan.Carry, schedule.Piece{Count: 1, Name: text})
 			c.Plan.Cautions = append(c.Plan.Cautions, text)
 			for i := range c.Cues {
 				c.Cues[i].Text += text

@@ -2,11 +2,12 @@ package paper
 
 import (
 	"fmt"
+	"hodometer/core/finding"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 	"slices"
 	"strings"
 	"time"
-
-	"hodometer/core/lesson"
 )
 
 func (s *sheet) write() {
@@ -145,16 +146,16 @@ func (s *sheet) short(phrase string, width float64) string {
 }
 
 // cues puts what is to be said and done in a block into a few lines.
-func (s *sheet) cues(block lesson.ScheduledBlock) []string {
+func (s *sheet) cues(block schedule.ScheduledBlock) []string {
 	var list []string
 	for _, cue := range s.content.Cues {
 		if cue.Block != block.Block {
 			continue
 		}
 		switch cue.Kind {
-		case lesson.CallOut:
+		case runsheet.CallOut:
 			list = append(list, cue.After+"  "+cue.Text)
-		case lesson.Feed:
+		case runsheet.Feed:
 			phrase := cue.Text
 			for _, role := range cue.Roles {
 				if role.Role != "as drawn" {
@@ -162,9 +163,9 @@ func (s *sheet) cues(block lesson.ScheduledBlock) []string {
 				}
 			}
 			list = append(list, cue.After+"  "+phrase)
-		case lesson.Swap:
+		case runsheet.Swap:
 			list = append(list, cue.After+"  "+cue.Text+": "+s.seats(cue.Roles))
-		case lesson.Begin:
+		case runsheet.Begin:
 			if _, set, ok := strings.Cut(cue.Text, ". "); ok && s.size == A4 {
 				list = append(list, set)
 			}
@@ -179,7 +180,7 @@ func (s *sheet) cues(block lesson.ScheduledBlock) []string {
 }
 
 // seats says who begins where, place by place.
-func (s *sheet) seats(roles []lesson.Role) string {
+func (s *sheet) seats(roles []runsheet.Role) string {
 	var order []string
 	names := map[string][]string{}
 	for _, role := range roles {
@@ -202,8 +203,8 @@ func (s *sheet) cautions(width float64) {
 		all = nil
 	}
 	for i := range all {
-		all[i] = strings.TrimSpace(strings.TrimSuffix(all[i], lesson.NoAdvice))
+		all[i] = strings.TrimSpace(strings.TrimSuffix(all[i], finding.NoAdvice))
 	}
 	s.SetY(s.GetY() + 1)
-	s.text(s.margin, width, 8, strings.TrimSpace(strings.Join(all, " ")+" "+lesson.NoAdvice))
+	s.text(s.margin, width, 8, strings.TrimSpace(strings.Join(all, " ")+" "+finding.NoAdvice))
 }

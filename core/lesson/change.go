@@ -5,8 +5,8 @@ import (
 	"slices"
 )
 
-// resized is the block with other minutes, its calls within them.
-func (b Block) resized(minutes float64) Block {
+// Resized is the block with other minutes, its calls within them.
+func (b Block) Resized(minutes float64) Block {
 	was := b.Minutes
 	b.Minutes = minutes
 	b.shorten(was)
@@ -24,8 +24,8 @@ func (b *Block) shorten(was float64) {
 	}
 }
 
-// with is the block with something different for one student; nothing different takes it away.
-func (b Block) with(v Variant) Block {
+// With is the block with something different for one student; nothing different takes it away.
+func (b Block) With(v Variant) Block {
 	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
 	if (v != Variant{Student: v.Student, Why: v.Why}) {
 		b.Variants = append(b.Variants, v)
@@ -36,8 +36,8 @@ func (b Block) with(v Variant) Block {
 	return b
 }
 
-// played is a block that is over: pinned, with those who were in it.
-func (b Block) played(students []string) Block {
+// Played is a block that is over: pinned, with those who were in it.
+func (b Block) Played(students []string) Block {
 	b.Pinned = true
 	if len(b.People) == 0 {
 		b.People = slices.Clone(students)
@@ -45,8 +45,8 @@ func (b Block) played(students []string) Block {
 	return b
 }
 
-// forThose is a block to come for those who are there.
-func (b Block) forThose(present, everybody []string) Block {
+// ForThose is a block to come for those who are there.
+func (b Block) ForThose(present, everybody []string) Block {
 	b.People = nil
 	if len(present) < len(everybody) {
 		b.People = slices.Clone(present)
@@ -54,11 +54,11 @@ func (b Block) forThose(present, everybody []string) Block {
 	return b
 }
 
-// cut parts a block after so many minutes. The second part goes on counting where the first one stood.
-func (b Block) cut(minutes float64) (played, rest Block) {
+// Cut parts a block after so many minutes. The second part goes on counting where the first one stood.
+func (b Block) Cut(minutes float64) (played, rest Block) {
 	minutes = math.Round(minutes*100) / 100
 	played, rest = b, b
-	played.Minutes, rest.Minutes = minutes, math.Max(shortestBlock, math.Round((b.Minutes-minutes)*100)/100)
+	played.Minutes, rest.Minutes = minutes, math.Max(ShortestBlock, math.Round((b.Minutes-minutes)*100)/100)
 	played.Wanted, rest.Wanted = 0, 0
 	played.Min, played.Max, rest.Min, rest.Max = 0, 0, 0, 0
 	played.Step, rest.Step = "", ""

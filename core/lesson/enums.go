@@ -3,18 +3,8 @@
 package lesson
 
 // Enum lists the values in the order in which they are offered.
-func (CueKind) Enum() []any {
-	return []any{Begin, CallOut, Swap, Feed, CountIt, PickUp, End}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (Drawn) Enum() []any {
 	return []any{AsDrawn, Mirrored}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (EditKind) Enum() []any {
-	return []any{Resize, SetTurns, SetLines, Pin, MoveBlock, InsertBlock, RemoveBlock, FitBlocks, SetBooking, SetVariant, SetOnDeck, SetAttendance, SetSpace}
 }
 
 // Enum lists the values in the order in which they are offered.
@@ -25,9 +15,4 @@ func (Kind) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (LengthStep) Enum() []any {
 	return []any{AnyLength, WholeMinutes, EvenMinutes, WholeRotations}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (Severity) Enum() []any {
-	return []any{Note, Warning, Problem}
 }

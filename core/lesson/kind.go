@@ -17,14 +17,14 @@ const (
 	Talk      Kind = "closing talk"
 )
 
-// drilled says whether a block of the kind has a drill.
-func (k Kind) drilled() bool { return k == Drill || k == Points }
+// Drilled says whether a block of the kind has a drill.
+func (k Kind) Drilled() bool { return k == Drill || k == Points }
 
-// warms says whether a block of the kind warms up.
-func (k Kind) warms() bool { return k == Body || k == Ball }
+// Warms says whether a block of the kind warms up.
+func (k Kind) Warms() bool { return k == Body || k == Ball }
 
-// rests says whether a block of the kind is rest.
-func (k Kind) rests() bool { return k == Break || k == Talk || k == CoolDown }
+// Rests says whether a block of the kind is rest.
+func (k Kind) Rests() bool { return k == Break || k == Talk || k == CoolDown }
 
 // usual is what is usual for a kind of block: the least and the most it has, as shares of what it should
 // have, and how much its minutes matter. Common practice, no source.

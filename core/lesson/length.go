@@ -3,20 +3,20 @@ package lesson
 import "math"
 
 // shortestBlock is the least a block can have, in minutes.
-const shortestBlock = 0.5
+const ShortestBlock = 0.5
 
-// wanted is how many minutes the block should have.
-func (b Block) wanted() float64 {
+// MinutesWanted is how many minutes the block should have.
+func (b Block) MinutesWanted() float64 {
 	if b.Wanted > 0 {
 		return b.Wanted
 	}
 	return b.Minutes
 }
 
-// bounds are the fewest and the most minutes of the block.
-func (b Block) bounds() (least, most float64) {
+// Bounds are the fewest and the most minutes of the block.
+func (b Block) Bounds() (least, most float64) {
 	low, high, _ := b.Kind.usual()
-	least, most = low*b.wanted(), high*b.wanted()
+	least, most = low*b.MinutesWanted(), high*b.MinutesWanted()
 	if b.Min > 0 {
 		least = b.Min
 		most = math.Max(most, least)
@@ -27,11 +27,11 @@ func (b Block) bounds() (least, most float64) {
 			least = math.Min(least, most)
 		}
 	}
-	return math.Max(least, shortestBlock), math.Max(most, shortestBlock)
+	return math.Max(least, ShortestBlock), math.Max(most, ShortestBlock)
 }
 
-// weight is how much the block's minutes matter.
-func (b Block) weight() int {
+// MinutesWeight is how much the block's minutes matter.
+func (b Block) MinutesWeight() int {
 	if b.Weight > 0 {
 		return b.Weight
 	}
@@ -39,8 +39,8 @@ func (b Block) weight() int {
 	return weight
 }
 
-// step is what whole and even minutes are multiples of; 0 for any other length.
-func (b Block) step() float64 {
+// StepMinutes is what whole and even minutes are multiples of; 0 for any other length.
+func (b Block) StepMinutes() float64 {
 	switch b.Step {
 	case WholeMinutes:
 		return 1

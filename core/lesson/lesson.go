@@ -1,4 +1,4 @@
-// Package lesson fits a lesson to its minutes, schedules it, says what fits, and writes the run sheet.
+// Package lesson is a lesson as a document: its blocks, who is in them, and what is different for single students.
 package lesson
 
 import (
@@ -104,10 +104,10 @@ func (b Block) check() error {
 	if strings.TrimSpace(b.Title) == "" {
 		wrong.Add("title", "give the block a title")
 	}
-	if b.Kind.drilled() && b.Drill == "" {
+	if b.Kind.Drilled() && b.Drill == "" {
 		wrong.Add("drill", "choose a drill for this block")
 	}
-	if !b.Kind.drilled() && b.Drill != "" {
+	if !b.Kind.Drilled() && b.Drill != "" {
 		wrong.Add("drill", "only a drill block has a drill")
 	}
 	for i, call := range b.Calls {
@@ -118,7 +118,7 @@ func (b Block) check() error {
 	if b.Rotation != nil {
 		wrong.Under("rotation", b.Rotation.Check())
 	}
-	if least, most := b.bounds(); least > most {
+	if least, most := b.Bounds(); least > most {
 		wrong.Add("min", "the least, %g min, is more than the most, %g min", least, most)
 	}
 	if b.Step == WholeRotations && b.Rotation == nil {
@@ -143,8 +143,8 @@ func (b Block) CountedAs() string {
 	return b.ID
 }
 
-// turns is how many turns each player has in the block.
-func (b Block) turns(d drill.Document) int {
+// TurnsOf is how many turns each player has in the block.
+func (b Block) TurnsOf(d drill.Document) int {
 	if b.Turns > 0 {
 		return b.Turns
 	}

@@ -20,7 +20,7 @@ func Starters() []Block {
 			{Minute: 4, Text: "Alternate sides, always moving"},
 			{Minute: 6, Text: "Your choice, no errors"},
 		}},
-		water(),
+		Water(),
 		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{
 			{Minute: 0, Text: "One thing that worked, one thing for next time"},
 		}},
@@ -33,7 +33,7 @@ func NetAndBack() rotation.Form {
 	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}}}
 }
 
-func water() Block {
+func Water() Block {
 	return Block{Kind: Break, Title: "Water", Minutes: 4, Effort: 0, Calls: []Call{}}
 }
 

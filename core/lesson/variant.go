@@ -29,8 +29,8 @@ type Variant struct {
 	Why     string     `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
 }
 
-// variant is what is different for a student.
-func (b Block) variant(studentID string) Variant {
+// Variant is what is different for a student.
+func (b Block) Variant(studentID string) Variant {
 	i := slices.IndexFunc(b.Variants, func(v Variant) bool { return v.Student == studentID })
 	if i < 0 {
 		return Variant{Student: studentID}
@@ -40,7 +40,7 @@ func (b Block) variant(studentID string) Variant {
 
 // DrillFor is the drill of a block as one student plays it.
 func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
-	v := b.variant(p.ID)
+	v := b.Variant(p.ID)
 	if v.Drawn == Mirrored || v.Drawn == "" && p.Profile.Hand == student.LeftHand {
 		d = d.Mirrored()
 	}
@@ -62,8 +62,8 @@ func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 	return d
 }
 
-// describe puts a variant into words, beginning with how the drill is played; empty where nothing differs.
-func (v Variant) describe(p Person, d drill.Document) string {
+// Describe puts a variant into words, beginning with how the drill is played; empty where nothing differs.
+func (v Variant) Describe(p Person, d drill.Document) string {
 	phrase := ""
 	add := func(format string, args ...any) {
 		if phrase != "" {

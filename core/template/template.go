@@ -10,12 +10,14 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/editing"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
+	"hodometer/core/schedule"
 )
 
 // Template is the shape of a lesson. It fills itself with drills for what its students should do next.
@@ -124,16 +126,16 @@ type Need struct {
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
 // fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []library.Stored, fresh []string, in lesson.Inputs) (lesson.Edited, error) {
+func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []library.Stored, fresh []string, in schedule.Inputs) (editing.Edited, error) {
 	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
-		return lesson.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
+		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
 	}
 	if len(fresh) < len(t.slots) {
-		return lesson.Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
+		return editing.Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
 	}
 	sport := sportOf(in)
 	if t.Sport != "" && t.Sport != sport {
-		return lesson.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
+		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
 	in = in.Named()
 	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
@@ -165,7 +167,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		}
 		d.Blocks = append(d.Blocks, block)
 	}
-	fitted, err := d.Refit(ctx, "", in)
+	fitted, err := editing.Refit(ctx, d, "", in)
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }
@@ -178,7 +180,7 @@ func manyPlayers(least, most int) string {
 }
 
 // sportOf is what most of the people play.
-func sportOf(in lesson.Inputs) court.Sport {
+func sportOf(in schedule.Inputs) court.Sport {
 	counts := map[court.Sport]int{}
 	best := court.Tennis
 	for _, p := range in.People {
@@ -192,7 +194,7 @@ func sportOf(in lesson.Inputs) court.Sport {
 
 // chooser chooses drills for a group.
 type chooser struct {
-	in      lesson.Inputs
+	in      schedule.Inputs
 	needs   map[string][]Need
 	sport   court.Sport
 	library []library.Stored

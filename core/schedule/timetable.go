@@ -1,4 +1,6 @@
-package lesson
+// Package schedule puts the blocks of a lesson on the clock: change-overs, loads, who is where, what comes to each
+// student and what is carried.
+package schedule
 
 import (
 	"context"
@@ -7,6 +9,7 @@ import (
 	"time"
 
 	"hodometer/core/drill"
+	"hodometer/core/lesson"
 	"hodometer/core/metric"
 	"hodometer/core/rotation"
 	"hodometer/core/units"
@@ -30,7 +33,7 @@ type Timetable struct {
 // ScheduledBlock is one block on the road.
 type ScheduledBlock struct {
 	Block  string            `json:"block" description:"Identifier of the block"`
-	Kind   Kind              `json:"kind"`
+	Kind   lesson.Kind       `json:"kind"`
 	Title  string            `json:"title"`
 	Clock  string            `json:"clock" description:"When it begins, on the clock"`
 	Start  float64           `json:"start"`
@@ -63,10 +66,10 @@ type Milestone struct {
 // Milestones stand five minutes apart.
 const milestoneEvery = 5 * 60
 
-// Schedule puts the blocks of a lesson on the clock one after the other, each with the minutes it was
+// Make puts the blocks of a lesson on the clock one after the other, each with the minutes it was
 // given, and compares these with what its drill needs: the change-over from the block before, set-up,
 // feeding and picking up. The prepared blocks come with it. It returns invalid.Fields, or ctx.Err() when cancelled.
-func Schedule(ctx context.Context, d Document, in Inputs) (Timetable, []preparedBlock, error) {
+func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepared, error) {
 	if err := d.Check(); err != nil {
 		return Timetable{}, nil, err
 	}
@@ -79,14 +82,14 @@ func Schedule(ctx context.Context, d Document, in Inputs) (Timetable, []prepared
 	}
 	in = in.Named()
 	p := Timetable{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
-	list := d.prepared(in)
+	list := Prepare(d, in)
 	for _, l := range list {
 		if err := ctx.Err(); err != nil {
 			return Timetable{}, nil, err
 		}
 		s := l.schedule(in)
-		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.block.Seconds(), clock(p.Planned)
-		s.Length = units.Decimal(l.block.Minutes, 1) + " min"
+		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.Block.Seconds(), clock(p.Planned)
+		s.Length = units.Decimal(l.Block.Minutes, 1) + " min"
 		p.Planned = s.End
 		p.Late += s.Over
 		if s.Load != nil {
@@ -109,20 +112,20 @@ func Schedule(ctx context.Context, d Document, in Inputs) (Timetable, []prepared
 }
 
 // schedule works out one block without its place on the clock.
-func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
-	has, block := l.block.Seconds(), l.block
+func (l Prepared) schedule(in Inputs) ScheduledBlock {
+	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
 		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.groupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
+		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
 	}
 	if s.Stays == nil {
 		s.Stays = []Piece{}
 	}
-	for _, p := range l.people {
+	for _, p := range l.People {
 		s.People = append(s.People, p.ID)
 	}
 	s.Work = has - s.SetUp
-	if !l.drilled {
+	if !l.Drilled {
 		s.Table = l.table(has)
 		s.Fits = units.Clock(s.Work) + " min of it to play"
 		s.Time = metric.Derivation{
@@ -132,7 +135,7 @@ func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 		}
 		return s
 	}
-	turns := block.turns(l.document)
+	turns := block.TurnsOf(l.Document)
 	load := l.load(in)
 	need := l.changeOver() + load.Need
 	s.Load = &load
@@ -144,7 +147,7 @@ func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 		Figure: block.Title, Value: units.Clock(need) + " min",
 		Formula: "walking over + collecting + set-up + players in a line × turns × turn + picking up",
 		Inputs: append(l.moving(),
-			metric.Input{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
+			metric.Input{Name: "Feeding", Value: fmt.Sprintf("%d in %s, %s of %s s = %s min", load.People, units.Count(load.Lines, "line", "lines"), units.Count(turns, "turn", "turns"), units.Decimal(l.Document.Pattern.TurnSeconds(), 1), units.Clock(load.Feeding))},
 			metric.Input{Name: "Picking up", Value: fmt.Sprintf("%d × %s s ÷ %d = %s min", load.Balls, units.Decimal(in.Settings.PickUp, 1), load.People+1, units.Clock(load.PickUp))},
 			metric.Input{Name: "Given", Value: units.Clock(has) + " min"},
 		),
@@ -154,8 +157,8 @@ func (l preparedBlock) schedule(in Inputs) ScheduledBlock {
 }
 
 // load is what the drill of the block takes with all its turns.
-func (l preparedBlock) load(in Inputs) drill.Load {
-	return l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings)
+func (l Prepared) load(in Inputs) drill.Load {
+	return l.Document.LoadFor(l.Group, l.Block.TurnsOf(l.Document), in.Settings)
 }
 
 // Glance is what a list shows of a lesson, without scheduling it.
@@ -164,12 +167,12 @@ type Glance struct {
 	Balls   int     `json:"balls"`
 }
 
-// Glance adds up what a list shows of a lesson. The figures are those of its plan.
-func (d Document) Glance(in Inputs) Glance {
+// GlanceAt adds up what a list shows of a lesson. The figures are those of its plan.
+func GlanceAt(d lesson.Document, in Inputs) Glance {
 	var g Glance
-	for _, l := range d.prepared(in) {
-		g.Planned += l.block.Seconds()
-		if l.drilled {
+	for _, l := range Prepare(d, in) {
+		g.Planned += l.Block.Seconds()
+		if l.Drilled {
 			g.Balls += l.load(in).Balls
 		}
 	}
@@ -179,16 +182,16 @@ func (d Document) Glance(in Inputs) Glance {
 // seconds writes a short time.
 func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
 
-// turnsIn is how many turns each player has time for in the block.
-func (l preparedBlock) turnsIn(in Inputs) int {
-	return l.document.TurnsIn(l.block.Seconds()-l.changeOver(), l.group, in.Settings)
+// TurnsIn is how many turns each player has time for in the block.
+func (l Prepared) TurnsIn(in Inputs) int {
+	return l.Document.TurnsIn(l.Block.Seconds()-l.changeOver(), l.Group, in.Settings)
 }
 
-func (l preparedBlock) fits(turns int, s ScheduledBlock, in Inputs) string {
+func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
 	if s.Over == 0 {
 		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, units.Count(s.Load.Balls, "ball", "balls"), units.Clock(s.Spare))
 	}
 	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, units.Count(s.Load.Balls, "ball", "balls"),
-		units.Clock(s.Over), units.Count(l.turnsIn(in), "turn", "turns"))
+		units.Clock(s.Over), units.Count(l.TurnsIn(in), "turn", "turns"))
 }

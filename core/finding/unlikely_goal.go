@@ -1,4 +1,4 @@
-package lesson
+package finding
 
 import (
 	"context"
@@ -7,8 +7,10 @@ import (
 	"strings"
 
 	"hodometer/core/drill"
+	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
 
@@ -17,16 +19,16 @@ const unlikely = 0.5
 
 // goals says whose goal will rather not be met with the balls of the block, and which would be. Goals in
 // points and rallies are left alone: what they take is not planned ball by ball.
-func (l preparedBlock) goals(ctx context.Context, s ScheduledBlock, in Inputs) ([]Finding, error) {
+func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) ([]Finding, error) {
 	if in.Rates == nil {
 		return nil, nil
 	}
-	f := found(Warning, l.block, "")
+	f := found(Warning, l.Block, "")
 	phrases := map[string][]string{} // names and chances by goal
 	var order []string
-	for _, person := range l.people {
-		rate := in.Rates[l.block.Drill][person.ID]
-		mine := l.block.DrillFor(l.document, person)
+	for _, person := range l.People {
+		rate := in.Rates[l.Block.Drill][person.ID]
+		mine := l.Block.DrillFor(l.Document, person)
 		q, counted := question(mine, rate, s.Load, in)
 		if !counted {
 			continue
@@ -51,14 +53,14 @@ func (l preparedBlock) goals(ctx context.Context, s ScheduledBlock, in Inputs) (
 		case err != nil:
 			return nil, err
 		}
-		v := l.block.variant(person.ID)
+		v := l.Block.Variant(person.ID)
 		v.Goal, v.Why = &fitted, "Met 4 times in 5 with the balls of this block."
-		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, fitted), Edit: Edit{Kind: SetVariant, Block: l.block.ID, Variant: &v}})
+		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s: %s", person.Profile.Name, fitted), Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}})
 	}
 	if len(order) == 0 {
 		return nil, nil
 	}
-	f.Reason = fmt.Sprintf("%s, %s each:", l.block.Title, units.Count(s.Load.Each, "ball", "balls"))
+	f.Reason = fmt.Sprintf("%s, %s each:", l.Block.Title, units.Count(s.Load.Each, "ball", "balls"))
 	for _, goal := range order {
 		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(phrases[goal], ", "))
 	}
@@ -66,7 +68,7 @@ func (l preparedBlock) goals(ctx context.Context, s ScheduledBlock, in Inputs) (
 }
 
 // question is what a student's goal takes in the balls of a block; false where it is not counted in them.
-func question(d drill.Document, rate odds.Rate, load *drill.Load, in Inputs) (odds.Question, bool) {
+func question(d drill.Document, rate odds.Rate, load *drill.Load, in schedule.Inputs) (odds.Question, bool) {
 	if d.Goal.Kind == odds.FirstTo || d.Goal.Kind == odds.Rallies || load.Each < 1 || !(rate.Mean > 0) || rate.Mean > 1 {
 		return odds.Question{}, false
 	}

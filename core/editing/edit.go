@@ -1,4 +1,5 @@
-package lesson
+// Package editing does one thing to a lesson and fits the rest to it.
+package editing
 
 import (
 	"context"
@@ -8,6 +9,8 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
 
@@ -33,32 +36,32 @@ const (
 
 // Edit is one thing done to a lesson: by hand on the road, or as the remedy of a finding.
 type Edit struct {
-	Kind       EditKind     `json:"kind"`
-	Block      string       `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
-	Minutes    float64      `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
-	Turns      int          `json:"turns,omitempty" minimum:"0" maximum:"100"`
-	Lines      int          `json:"lines,omitempty" minimum:"0" maximum:"6"`
-	To         int          `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
-	On         bool         `json:"on,omitempty" description:"Pinned"`
-	New        *Block       `json:"new,omitempty" description:"The block to put in"`
-	Variant    *Variant     `json:"variant,omitempty"`
-	Text       string       `json:"text,omitempty" maxLength:"120"`
-	Attendance *Attendance  `json:"attendance,omitempty"`
-	Space      *drill.Space `json:"space,omitempty"`
+	Kind       EditKind        `json:"kind"`
+	Block      string          `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
+	Minutes    float64         `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
+	Turns      int             `json:"turns,omitempty" minimum:"0" maximum:"100"`
+	Lines      int             `json:"lines,omitempty" minimum:"0" maximum:"6"`
+	To         int             `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
+	On         bool            `json:"on,omitempty" description:"Pinned"`
+	New        *lesson.Block   `json:"new,omitempty" description:"The block to put in"`
+	Variant    *lesson.Variant `json:"variant,omitempty"`
+	Text       string          `json:"text,omitempty" maxLength:"120"`
+	Attendance *Attendance     `json:"attendance,omitempty"`
+	Space      *drill.Space    `json:"space,omitempty"`
 }
 
 // Edited is a lesson after a change.
 type Edited struct {
-	Document  Document `json:"document"`
-	Fits      bool     `json:"fits" description:"Else something has to go"`
-	Sentences []string `json:"sentences" description:"What was squeezed or stretched, and why; or what to do"`
-	Drop      []string `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
+	Document  lesson.Document `json:"document"`
+	Fits      bool            `json:"fits" description:"Else something has to go"`
+	Sentences []string        `json:"sentences" description:"What was squeezed or stretched, and why; or what to do"`
+	Drop      []string        `json:"drop" description:"Identifiers of the blocks to take out so that the rest fits"`
 }
 
 // Apply does one thing to a lesson and fits the rest to it where that is called for. A block that
 // is cut gets a fresh identifier of those that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) (Edited, error) {
-	before := d.prepared(in)
+func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in schedule.Inputs) (Edited, error) {
+	before := schedule.Prepare(d, in)
 	d.Blocks = slices.Clone(d.Blocks)
 	done := func(phrases ...string) (Edited, error) {
 		if phrases == nil {
@@ -66,7 +69,7 @@ func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) 
 		}
 		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
 	}
-	at := slices.IndexFunc(d.Blocks, func(b Block) bool { return b.ID == c.Block })
+	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == c.Block })
 	if at < 0 && c.Block != "" {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
@@ -75,13 +78,13 @@ func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) 
 	}
 	switch c.Kind {
 	case Resize:
-		if c.Minutes < shortestBlock {
+		if c.Minutes < lesson.ShortestBlock {
 			return Edited{}, invalid.Fields{{Path: "minutes", Message: "a block has at least half a minute"}}
 		}
-		d.Blocks[at] = d.Blocks[at].resized(c.Minutes)
-		phrase := d.Blocks[at].adapt(before[at], in)
-		fitted, err := d.Refit(ctx, c.Block, in)
-		if err == nil && phrase != "" && d.Blocks[at].Kind.drilled() {
+		d.Blocks[at] = d.Blocks[at].Resized(c.Minutes)
+		phrase := adapt(&d.Blocks[at], before[at], in)
+		fitted, err := Refit(ctx, d, c.Block, in)
+		if err == nil && phrase != "" && d.Blocks[at].Kind.Drilled() {
 			fitted.Sentences = append([]string{phrase + "."}, fitted.Sentences...)
 		}
 		return fitted, err
@@ -101,7 +104,7 @@ func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) 
 		if c.Variant == nil {
 			return Edited{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
 		}
-		d.Blocks[at] = d.Blocks[at].with(*c.Variant)
+		d.Blocks[at] = d.Blocks[at].With(*c.Variant)
 	case MoveBlock:
 		block := d.Blocks[at]
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
@@ -109,26 +112,26 @@ func (d Document) Apply(ctx context.Context, c Edit, fresh []string, in Inputs) 
 	case RemoveBlock:
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
 	case InsertBlock:
-		return d.insert(ctx, c, in)
+		return insert(ctx, d, c, in)
 	case SetBooking:
 		d.Minutes = int(math.Round(c.Minutes))
 		if len(d.Blocks) == 0 {
 			return done()
 		}
-		return d.Refit(ctx, "", in)
+		return Refit(ctx, d, "", in)
 	case FitBlocks:
-		return d.Refit(ctx, "", in)
+		return Refit(ctx, d, "", in)
 	case SetAttendance:
 		if c.Attendance == nil {
 			return Edited{}, invalid.Fields{{Path: "attendance", Message: "say who is there"}}
 		}
-		return d.setAttendance(ctx, *c.Attendance, fresh, in)
+		return setAttendance(ctx, d, *c.Attendance, fresh, in)
 	}
 	return done()
 }
 
 // insert puts a block in, and fits the rest where it does not fit any more.
-func (d Document) insert(ctx context.Context, c Edit, in Inputs) (Edited, error) {
+func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) (Edited, error) {
 	if c.New == nil {
 		return Edited{}, invalid.Fields{{Path: "new", Message: "say which block to put in"}}
 	}
@@ -143,7 +146,7 @@ func (d Document) insert(ctx context.Context, c Edit, in Inputs) (Edited, error)
 	if total <= float64(d.Minutes) {
 		return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, nil
 	}
-	return d.Refit(ctx, "", in)
+	return Refit(ctx, d, "", in)
 }
 
 // Attendance is who turned up, and when that was seen.
@@ -156,7 +159,7 @@ type Attendance struct {
 // setAttendance plans the lesson anew, from a second on, for those who are there. What was played stays as it was,
 // with those who played it: a block under way is cut where it stands and goes on with its balls counted on.
 // The rest is fitted to the time that is left.
-func (d Document) setAttendance(ctx context.Context, t Attendance, fresh []string, in Inputs) (Edited, error) {
+func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh []string, in schedule.Inputs) (Edited, error) {
 	everybody := slices.Clone(d.Students)
 	for _, id := range t.Present {
 		if !slices.Contains(everybody, id) {
@@ -164,24 +167,24 @@ func (d Document) setAttendance(ctx context.Context, t Attendance, fresh []strin
 		}
 	}
 	phrases := []string{}
-	var blocks []Block
+	var blocks []lesson.Block
 	begins := 0.0
 	for _, block := range d.Blocks {
 		ends := begins + block.Seconds()
 		gone := t.Second - begins
 		switch {
-		case ends <= t.Second+60*shortestBlock && t.Second > 0: // over, or as good as over
-			blocks = append(blocks, block.played(d.Students))
-		case gone >= 60*shortestBlock && len(d.Blocks) >= MaxBlocks: // under way, and no room for a part of its own
-			blocks = append(blocks, block.forThose(t.Present, everybody))
-			phrases = append(phrases, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, MaxBlocks))
-		case gone >= 60*shortestBlock && len(fresh) > 0: // under way
-			played, rest := block.cut(gone / 60)
+		case ends <= t.Second+60*lesson.ShortestBlock && t.Second > 0: // over, or as good as over
+			blocks = append(blocks, block.Played(d.Students))
+		case gone >= 60*lesson.ShortestBlock && len(d.Blocks) >= lesson.MaxBlocks: // under way, and no room for a part of its own
+			blocks = append(blocks, block.ForThose(t.Present, everybody))
+			phrases = append(phrases, fmt.Sprintf("%s is not cut, because a lesson has at most %d blocks: those who are there now are planned for all of it.", block.Title, lesson.MaxBlocks))
+		case gone >= 60*lesson.ShortestBlock && len(fresh) > 0: // under way
+			played, rest := block.Cut(gone / 60)
 			rest.ID, fresh = fresh[0], fresh[1:]
-			blocks = append(blocks, played.played(d.Students), rest.forThose(t.Present, everybody))
+			blocks = append(blocks, played.Played(d.Students), rest.ForThose(t.Present, everybody))
 			phrases = append(phrases, block.Title+" goes on from "+units.Elapsed(t.Second)+" with those who are there; what was counted counts on.")
 		default:
-			blocks = append(blocks, block.forThose(t.Present, everybody))
+			blocks = append(blocks, block.ForThose(t.Present, everybody))
 		}
 		begins = ends
 	}
@@ -189,8 +192,8 @@ func (d Document) setAttendance(ctx context.Context, t Attendance, fresh []strin
 	if len(d.Blocks) == 0 {
 		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
 	}
-	in.People = in.known(everybody)
-	fitted, err := d.Refit(ctx, "", in)
+	in.People = in.Known(everybody)
+	fitted, err := Refit(ctx, d, "", in)
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }

@@ -1,7 +1,8 @@
-package lesson
+package schedule
 
 import (
 	"fmt"
+	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"strings"
 )
@@ -9,24 +10,24 @@ import (
 // ballSeconds is what a ball takes in a warm-up with the ball. Common practice, no source.
 const ballSeconds = 3
 
-// form is how the people of the block change places: as was chosen for it, or as its drill wants it.
-func (l preparedBlock) form() *rotation.Form {
-	if l.block.Rotation == nil && l.drilled {
-		return l.document.Form()
+// Form is how the people of the block change places: as was chosen for it, or as its drill wants it.
+func (l Prepared) Form() *rotation.Form {
+	if l.Block.Rotation == nil && l.Drilled {
+		return l.Document.Form()
 	}
-	return l.block.Rotation
+	return l.Block.Rotation
 }
 
 // table is who is where in each round of a block; nil where nobody changes places.
-func (l preparedBlock) table(seconds float64) *rotation.Table {
-	form, perBall := l.form(), 0.0
-	if l.block.Kind == Ball {
+func (l Prepared) table(seconds float64) *rotation.Table {
+	form, perBall := l.Form(), 0.0
+	if l.Block.Kind == lesson.Ball {
 		perBall = ballSeconds
 	}
-	if l.drilled {
-		perBall = l.document.Pattern.Gap
+	if l.Drilled {
+		perBall = l.Document.Pattern.Gap
 	}
-	if form == nil || len(l.people) == 0 {
+	if form == nil || len(l.People) == 0 {
 		return nil
 	}
 	if form.Courts == 0 && form.Kind != rotation.Stations {
@@ -34,7 +35,7 @@ func (l preparedBlock) table(seconds float64) *rotation.Table {
 		placed.Courts = l.sideBySide()
 		form = &placed
 	}
-	t := form.Table(len(l.people), seconds, perBall)
+	t := form.Table(len(l.People), seconds, perBall)
 	if form.Kind != rotation.Stations {
 		l.where(&t)
 	}
@@ -43,22 +44,22 @@ func (l preparedBlock) table(seconds float64) *rotation.Table {
 
 // sideBySide is how many groups change places beside one another where the coach leaves it open: as many as the
 // drill is arranged in; two on a court of those who warm up with the ball; else one on a court.
-func (l preparedBlock) sideBySide() int {
+func (l Prepared) sideBySide() int {
 	switch {
-	case l.drilled:
-		return l.group.Lines
+	case l.Drilled:
+		return l.Group.Lines
 	case l.space.Half:
 		return 1
-	case l.block.Kind == Ball:
+	case l.Block.Kind == lesson.Ball:
 		return 2 * l.courts()
 	}
 	return l.courts()
 }
 
-func (l preparedBlock) courts() int { return max(1, l.space.Courts) }
+func (l Prepared) courts() int { return max(1, l.space.Courts) }
 
 // where says on which court everybody is, and on which part of it where several groups share one.
-func (l preparedBlock) where(t *rotation.Table) {
+func (l Prepared) where(t *rotation.Table) {
 	groups := 1
 	for _, round := range t.Rounds {
 		for _, seat := range round.Seats {

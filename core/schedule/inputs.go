@@ -1,4 +1,4 @@
-package lesson
+package schedule
 
 import (
 	"context"
@@ -7,6 +7,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
 	"hodometer/core/odds"
 	"hodometer/core/student"
 	"math"
@@ -17,7 +18,7 @@ import (
 // Inputs is what a lesson is scheduled from, besides its own document.
 type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
-	People   []Person                  // in the order of the document; those that are gone are missing
+	People   []lesson.Person           // in the order of the document; those that are gone are missing
 	Settings coach.Settings
 	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
 	// said of misses.
@@ -58,11 +59,11 @@ func (in *Inputs) Measure(ctx context.Context) error {
 }
 
 // of are the people of a block.
-func (in Inputs) of(b Block) []Person {
+func (in Inputs) of(b lesson.Block) []lesson.Person {
 	if len(b.People) == 0 {
 		return in.People
 	}
-	var list []Person
+	var list []lesson.Person
 	for _, p := range in.People {
 		if slices.Contains(b.People, p.ID) {
 			list = append(list, p)
@@ -71,11 +72,11 @@ func (in Inputs) of(b Block) []Person {
 	return list
 }
 
-// known keeps the people in the order of the lesson.
-func (in Inputs) known(ids []string) []Person {
-	var list []Person
+// Known keeps the people in the order of the lesson.
+func (in Inputs) Known(ids []string) []lesson.Person {
+	var list []lesson.Person
 	for _, id := range ids {
-		if i := slices.IndexFunc(in.People, func(p Person) bool { return p.ID == id }); i >= 0 {
+		if i := slices.IndexFunc(in.People, func(p lesson.Person) bool { return p.ID == id }); i >= 0 {
 			list = append(list, in.People[i])
 		}
 	}
@@ -83,7 +84,7 @@ func (in Inputs) known(ids []string) []Person {
 }
 
 // Titled gives a lesson without a title one of its students' names, short enough for a list.
-func (d Document) Titled(in Inputs) Document {
+func Titled(d lesson.Document, in Inputs) lesson.Document {
 	if strings.TrimSpace(d.Title) != "" {
 		return d
 	}
@@ -101,8 +102,8 @@ func (d Document) Titled(in Inputs) Document {
 }
 
 // ForDrill returns a block that holds a drill with all its turns for so many people, in whole minutes.
-func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) Block {
+func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) lesson.Block {
 	group, _ := d.Arrange(people, 1, space)
 	need := s.ChangeOver + d.LoadFor(group, d.Turns, s).Need
-	return Block{Kind: Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []Call{}}
+	return lesson.Block{Kind: lesson.Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []lesson.Call{}}
 }

@@ -1,18 +1,20 @@
-package lesson
+package finding
 
 import (
 	"slices"
 	"strings"
 
 	"hodometer/core/court"
+	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 )
 
 // NoAdvice ends every caution.
 const NoAdvice = "No medical advice; local rules and licensed practice come first."
 
-// cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
+// Cautions lists the usual cautions that apply to a lesson, each once: those of its drills, and those that
 // follow from who plays, what is carried and how they wait. Common practice, no source.
-func cautions(p Timetable, list []preparedBlock, in Inputs) []string {
+func Cautions(p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs) []string {
 	all := []string{}
 	add := func(text string) {
 		if text = strings.TrimSpace(text) + " " + NoAdvice; !slices.Contains(all, text) {
@@ -27,28 +29,28 @@ func cautions(p Timetable, list []preparedBlock, in Inputs) []string {
 		}
 	}
 	for i, l := range list {
-		if !l.drilled {
-			if l.block.Kind == Serving && growing {
+		if !l.Drilled {
+			if l.Block.Kind == lesson.Serving && growing {
 				add("Count serves and overheads for growing shoulders.")
 			}
 			continue
 		}
-		for _, caution := range l.document.Cautions {
+		for _, caution := range l.Document.Cautions {
 			add(caution)
 		}
-		if l.document.Sport == court.Squash {
+		if l.Document.Sport == court.Squash {
 			add("Eye protection on, always.")
 		}
 		if growing && p.Blocks[i].Load.Overheads > 0 {
 			add("Count serves and overheads for growing shoulders.")
 		}
-		for _, piece := range pieces(l.document.Equipment) {
+		for _, piece := range schedule.Pieces(l.Document.Equipment) {
 			name := strings.ToLower(piece.Name)
 			if strings.Contains(name, "medicine ball") || strings.Contains(name, "elastic") || strings.Contains(name, "resistance band") {
 				add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
 			}
 		}
-		if l.document.Pattern.Next != "" && len(l.people) > 1 || p.Blocks[i].Load.Lines > 1 {
+		if l.Document.Pattern.Next != "" && len(l.People) > 1 || p.Blocks[i].Load.Lines > 1 {
 			add("Nobody walks through a line of play; swing only when the space is clear.")
 		}
 	}

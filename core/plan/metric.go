@@ -1,14 +1,16 @@
-package lesson
+package plan
 
 import (
 	"fmt"
+	"hodometer/core/lesson"
 	"hodometer/core/metric"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 	"math"
 	"strings"
 )
 
-func (p Plan) metrics(d Document, list []preparedBlock, in Inputs) []metric.Metric {
+func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
 	var sums, balls, baskets []metric.Input
 	for _, s := range p.Blocks {
 		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
@@ -54,7 +56,7 @@ func (p Plan) metrics(d Document, list []preparedBlock, in Inputs) []metric.Metr
 
 // running is the metric of the way that the students run; the one who runs most.
 func (p Plan) running() []metric.Metric {
-	most := Budget{}
+	most := schedule.Budget{}
 	var inputs []metric.Input
 	for _, b := range p.Budgets {
 		if b.Metres > most.Metres {
@@ -73,19 +75,19 @@ func (p Plan) running() []metric.Metric {
 }
 
 // expected are the metrics that count balls with the misses that are to be expected of these students.
-func (p Plan) expected(list []preparedBlock, in Inputs) []metric.Metric {
+func (p Plan) expected(list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
 	if in.Rates == nil {
 		return nil
 	}
 	made, goals := 0.0, 0.0
 	var makes, needs []metric.Input
 	for i, l := range list {
-		block, load := l.block, p.Blocks[i].Load
+		block, load := l.Block, p.Blocks[i].Load
 		if load == nil {
 			continue
 		}
-		for _, person := range l.people {
-			document := block.DrillFor(l.document, person)
+		for _, person := range l.People {
+			document := block.DrillFor(l.Document, person)
 			rate := in.Rates[block.Drill][person.ID]
 			name := block.Title + ", " + person.Profile.Name
 			made += float64(load.Each) * rate.Mean

@@ -1,11 +1,14 @@
-package lesson
+// Package runsheet writes what is to be said and done in a lesson, second by second.
+package runsheet
 
 import (
 	"cmp"
 	"fmt"
 	"slices"
 
+	"hodometer/core/lesson"
 	"hodometer/core/rotation"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
 
@@ -40,30 +43,30 @@ type Role struct {
 	Role  string `json:"role"`
 }
 
-// RunSheet writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
+// Cues writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
 // to count.
-func RunSheet(d Document, p Timetable, in Inputs) []Cue {
+func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 	cues := []Cue{}
 	in = in.Named()
-	for i, l := range d.prepared(in) {
+	for i, l := range schedule.Prepare(d, in) {
 		s := p.Blocks[i]
 		begin := Cue{Second: s.Start, Block: s.Block, Kind: Begin, Text: s.Title, Roles: []Role{}}
 		if s.Load != nil {
 			begin.Text = "Set up: " + s.Title
 			if len(s.Goes) > 0 {
-				begin.Text += ". Collect " + listed(s.Goes)
+				begin.Text += ". Collect " + schedule.Listed(s.Goes)
 			}
 			if len(s.Comes) > 0 {
-				begin.Text += ". Put down " + listed(s.Comes)
+				begin.Text += ". Put down " + schedule.Listed(s.Comes)
 			}
 		}
 		cues = append(cues, begin)
-		for _, call := range l.block.Calls {
+		for _, call := range l.Block.Calls {
 			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: CallOut, Text: call.Text, Roles: []Role{}})
 		}
-		cues = append(cues, l.swaps(s)...)
+		cues = append(cues, swaps(l, s)...)
 		if s.Load != nil {
-			cues = append(cues, l.drillCues(s, in)...)
+			cues = append(cues, drillCues(l, s, in)...)
 		}
 	}
 	if p.Planned > 0 {
@@ -82,7 +85,7 @@ func RunSheet(d Document, p Timetable, in Inputs) []Cue {
 }
 
 // swaps say who is where at the beginning of each round.
-func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
+func swaps(l schedule.Prepared, s schedule.ScheduledBlock) []Cue {
 	if s.Table == nil {
 		return nil
 	}
@@ -91,7 +94,7 @@ func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
 		begins += s.SetUp
 	}
 	phrase := "Swap roles"
-	if f := l.form(); f.Kind != rotation.Roles {
+	if f := l.Form(); f.Kind != rotation.Roles {
 		phrase = "Change: one place on"
 		if f.Kind == rotation.Pairs {
 			phrase = "Next opponent"
@@ -107,7 +110,7 @@ func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
 			cue.Text += ". The " + round.Begins + " side begins"
 		}
 		for j, seat := range round.Seats {
-			cue.Roles[j] = l.role(seat)
+			cue.Roles[j] = role(l, seat)
 		}
 		cues = append(cues, cue)
 	}
@@ -115,10 +118,10 @@ func (l preparedBlock) swaps(s ScheduledBlock) []Cue {
 }
 
 // seated says where somebody is, and on which court where there are several.
-func (l preparedBlock) seated(seat rotation.Seat) string {
+func seated(l schedule.Prepared, seat rotation.Seat) string {
 	if seat.Waits {
-		if l.block.OnDeck != "" {
-			return l.block.OnDeck
+		if l.Block.OnDeck != "" {
+			return l.Block.OnDeck
 		}
 		return seat.Spot
 	}
@@ -129,25 +132,25 @@ func (l preparedBlock) seated(seat rotation.Seat) string {
 }
 
 // role is what somebody does from now on.
-func (l preparedBlock) role(seat rotation.Seat) Role {
+func role(l schedule.Prepared, seat rotation.Seat) Role {
 	if seat.Person == rotation.Coach {
-		return Role{Name: "Coach", Short: "Coach", Role: l.seated(seat)}
+		return Role{Name: "Coach", Short: "Coach", Role: seated(l, seat)}
 	}
-	person := l.people[seat.Person]
-	return Role{Name: person.Profile.Name, Short: person.Short, Role: l.seated(seat)}
+	person := l.People[seat.Person]
+	return Role{Name: person.Profile.Name, Short: person.Short, Role: seated(l, seat)}
 }
 
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
-func (l preparedBlock) drillCues(s ScheduledBlock, in Inputs) []Cue {
-	d, at := l.document, s.Start+s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.groupSummary, d.Goal)
+func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Cue {
+	d, at := l.Document, s.Start+s.SetUp
+	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, d.Goal)
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}
-	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(l.people))}
+	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(l.People))}
 	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each: " + d.Goal.String(), Roles: []Role{}}
-	for i, person := range l.people {
-		role := l.block.variant(person.ID).describe(person, d)
+	for i, person := range l.People {
+		role := l.Block.Variant(person.ID).Describe(person, d)
 		if role == "" {
 			role = "as drawn"
 		}
@@ -157,7 +160,7 @@ func (l preparedBlock) drillCues(s ScheduledBlock, in Inputs) []Cue {
 		}
 	}
 	cues := []Cue{first, counting}
-	if s.Load.Balls == 0 || !l.fromABasket() {
+	if s.Load.Balls == 0 || !l.FromABasket() {
 		return cues
 	}
 	perBall, pickUp := s.Work/float64(s.Load.Balls), s.PickUp/float64(s.Load.Balls)

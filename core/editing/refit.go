@@ -1,4 +1,4 @@
-package lesson
+package editing
 
 import (
 	"context"
@@ -8,18 +8,20 @@ import (
 
 	"hodometer/core/fitting"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
 
 // part is the block as it is fitted. A step that is longer than its most is left out of account: better
 // part of a rotation than none.
-func (l preparedBlock) part() fitting.Part {
-	b := l.block
+func part(l schedule.Prepared) fitting.Part {
+	b := l.Block
 	if b.Pinned {
 		return fitting.Part{Wanted: b.Minutes, Min: b.Minutes, Max: b.Minutes, Weight: 1}
 	}
-	least, most := b.bounds()
-	p := fitting.Part{Wanted: b.wanted(), Min: least, Max: most, Weight: float64(b.weight()), Step: l.step()}
+	least, most := b.Bounds()
+	p := fitting.Part{Wanted: b.MinutesWanted(), Min: least, Max: most, Weight: float64(b.MinutesWeight()), Step: l.Step()}
 	if !p.HasStep() {
 		p.Step = 0
 	}
@@ -29,7 +31,7 @@ func (l preparedBlock) part() fitting.Part {
 // Refit shares the booking out among the blocks: each gets as near to what it should have as the others
 // let it, in its steps, and pinned ones stay. A block that was just given its minutes by hand is kept as
 // if it were pinned. Drills get the turns that fit.
-func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, error) {
+func Refit(ctx context.Context, d lesson.Document, keep string, in schedule.Inputs) (Edited, error) {
 	if err := d.Check(); err != nil {
 		return Edited{}, err
 	}
@@ -37,17 +39,17 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, er
 		return Edited{}, invalid.Fields{{Path: "blocks", Message: "there is nothing to fit yet; add a block"}}
 	}
 	parts := make([]fitting.Part, len(d.Blocks))
-	list := d.prepared(in)
+	list := schedule.Prepare(d, in)
 	for i, l := range list {
-		l.block.Pinned = l.block.Pinned || l.block.ID == keep
-		parts[i] = l.part()
+		l.Block.Pinned = l.Block.Pinned || l.Block.ID == keep
+		parts[i] = part(l)
 	}
 	fitting, ok, err := fitting.Fit(ctx, float64(d.Minutes), parts)
 	if err != nil {
 		return Edited{}, err
 	}
 	if !ok {
-		return d.tooMuch(ctx, keep, parts)
+		return tooMuch(ctx, d, keep, parts)
 	}
 	r := Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}
 	r.Document.Blocks = slices.Clone(d.Blocks)
@@ -60,15 +62,15 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, er
 			block.Wanted = block.Minutes
 			continue
 		}
-		*block = block.resized(math.Round(fitting.Minutes[i]*100) / 100)
-		if phrase := block.adapt(list[i], in); phrase != "" {
+		*block = block.Resized(math.Round(fitting.Minutes[i]*100) / 100)
+		if phrase := adapt(block, list[i], in); phrase != "" {
 			r.Sentences = append(r.Sentences, phrase+".")
 		}
 	}
-	if phrase := d.squeezed(parts, fitting.Spare); phrase != "" {
+	if phrase := squeezed(d, parts, fitting.Spare); phrase != "" {
 		r.Sentences = append([]string{phrase}, r.Sentences...)
 	}
-	r.Document.even(float64(d.Minutes)-fitting.Spare, keep)
+	evenOut(r.Document, float64(d.Minutes)-fitting.Spare, keep)
 	if fitting.Spare >= 0.05 {
 		r.Sentences = append(r.Sentences, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
 	}
@@ -76,7 +78,7 @@ func (d Document) Refit(ctx context.Context, keep string, in Inputs) (Edited, er
 }
 
 // squeezed says why blocks do not have what they should; empty where they do.
-func (d Document) squeezed(parts []fitting.Part, spare float64) string {
+func squeezed(d lesson.Document, parts []fitting.Part, spare float64) string {
 	wanted, pinned := 0.0, 0.0
 	for _, p := range parts {
 		wanted += p.Wanted
@@ -101,22 +103,22 @@ func (d Document) squeezed(parts []fitting.Part, spare float64) string {
 }
 
 // even gives what rounding left over to the longest block that may take it.
-func (d Document) even(total float64, keep string) {
+func evenOut(d lesson.Document, total float64, keep string) {
 	at := -1
 	for i, b := range d.Blocks {
 		total -= b.Minutes
-		if !b.Pinned && b.ID != keep && b.step() == 0 && b.Step != WholeRotations && (at < 0 || b.Minutes > d.Blocks[at].Minutes) {
+		if !b.Pinned && b.ID != keep && b.StepMinutes() == 0 && b.Step != lesson.WholeRotations && (at < 0 || b.Minutes > d.Blocks[at].Minutes) {
 			at = i
 		}
 	}
 	if at >= 0 && math.Abs(total) < 0.2 {
-		d.Blocks[at].Minutes = math.Max(shortestBlock, math.Round((d.Blocks[at].Minutes+total)*100)/100)
+		d.Blocks[at].Minutes = math.Max(lesson.ShortestBlock, math.Round((d.Blocks[at].Minutes+total)*100)/100)
 	}
 }
 
 // adapt gives a drill the turns that there is time for in its minutes, and says what became of the block as
 // it was scheduled before. There are never more turns than were planned or than the drill has.
-func (b *Block) adapt(l preparedBlock, in Inputs) string {
+func adapt(b *lesson.Block, l schedule.Prepared, in schedule.Inputs) string {
 	phrase := ""
 	if off := b.Minutes - b.Wanted; b.Wanted > 0 && math.Abs(off) >= 0.25 && !b.Pinned {
 		change := "more"
@@ -125,12 +127,12 @@ func (b *Block) adapt(l preparedBlock, in Inputs) string {
 		}
 		phrase = fmt.Sprintf("%s has %s min, %s %s than it should", b.Title, units.Decimal(b.Minutes, 1), units.Decimal(math.Abs(off), 1), change)
 	}
-	if !l.drilled || b.Pinned {
+	if !l.Drilled || b.Pinned {
 		return phrase
 	}
-	planned := b.turns(l.document)
-	l.block.Minutes = b.Minutes
-	turns := max(1, min(l.turnsIn(in), max(planned, in.Drills[b.Drill].Turns)))
+	planned := b.TurnsOf(l.Document)
+	l.Block.Minutes = b.Minutes
+	turns := max(1, min(l.TurnsIn(in), max(planned, in.Drills[b.Drill].Turns)))
 	if turns == planned {
 		return phrase
 	}
@@ -143,7 +145,7 @@ func (b *Block) adapt(l preparedBlock, in Inputs) string {
 
 // tooMuch says which blocks to take out so that the least of the rest fits: those that matter least
 // first, and of these the longest.
-func (d Document) tooMuch(ctx context.Context, keep string, parts []fitting.Part) (Edited, error) {
+func tooMuch(ctx context.Context, d lesson.Document, keep string, parts []fitting.Part) (Edited, error) {
 	r := Edited{Document: d, Sentences: []string{}, Drop: []string{}}
 	least := 0.0
 	for _, p := range parts {
@@ -157,7 +159,7 @@ func (d Document) tooMuch(ctx context.Context, keep string, parts []fitting.Part
 			if gone[i] || block.Pinned || block.ID == keep {
 				continue
 			}
-			if at < 0 || block.weight() < d.Blocks[at].weight() || block.weight() == d.Blocks[at].weight() && parts[i].Min > parts[at].Min {
+			if at < 0 || block.MinutesWeight() < d.Blocks[at].MinutesWeight() || block.MinutesWeight() == d.Blocks[at].MinutesWeight() && parts[i].Min > parts[at].Min {
 				at = i
 			}
 		}

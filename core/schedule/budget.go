@@ -1,6 +1,7 @@
-package lesson
+package schedule
 
 import (
+	"hodometer/core/lesson"
 	"math"
 	"slices"
 )
@@ -22,12 +23,12 @@ type Budget struct {
 }
 
 // budgets add up what comes to each student.
-func (p Timetable) budgets(list []preparedBlock, in Inputs) []Budget {
+func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
 		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching()}
 		for k, l := range list {
-			at := slices.IndexFunc(l.people, func(other Person) bool { return other.ID == person.ID })
+			at := slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == person.ID })
 			if at >= 0 {
 				b.add(l, p.Blocks[k], at, in)
 			}
@@ -39,16 +40,16 @@ func (p Timetable) budgets(list []preparedBlock, in Inputs) []Budget {
 }
 
 // add takes in one block, in which the student is the at-th.
-func (b *Budget) add(l preparedBlock, s ScheduledBlock, at int, in Inputs) {
+func (b *Budget) add(l Prepared, s ScheduledBlock, at int, in Inputs) {
 	switch {
-	case l.block.Kind.rests():
+	case l.Block.Kind.Rests():
 		b.Rest += s.End - s.Start
 	case s.Load != nil:
 		b.Balls += s.Load.Each
 		b.Overheads += s.Load.Overheads
 		b.Serves += s.Load.Serves
-		b.Metres += float64(s.Load.Turns) * in.Metres[l.block.Drill]
-		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.document.Pattern.TurnSeconds())
+		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.Drill]
+		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
 		if s.Table != nil {
 			own = s.Load.Feeding - s.Table.People[at].Waited
 		}
@@ -66,15 +67,15 @@ func (b *Budget) add(l preparedBlock, s ScheduledBlock, at int, in Inputs) {
 
 // carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets
 // than the fullest drill feeds and the coach has.
-func (p Timetable) carry(list []preparedBlock, in Inputs) []Piece {
+func (p Timetable) carry(list []Prepared, in Inputs) []Piece {
 	carry := []Piece{}
 	most := 0
 	for i, l := range list {
-		if !l.drilled {
+		if !l.Drilled {
 			continue
 		}
 		most = max(most, p.Blocks[i].Load.Baskets)
-		for _, piece := range pieces(l.document.Equipment) {
+		for _, piece := range Pieces(l.Document.Equipment) {
 			if piece.same(basket) {
 				continue
 			}
@@ -85,7 +86,7 @@ func (p Timetable) carry(list []preparedBlock, in Inputs) []Piece {
 			}
 		}
 	}
-	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, preparedBlock.fromABasket) {
+	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, Prepared.FromABasket) {
 		name := "baskets"
 		if n == 1 {
 			name = "basket"
@@ -95,7 +96,7 @@ func (p Timetable) carry(list []preparedBlock, in Inputs) []Piece {
 	return carry
 }
 
-// fromABasket says whether the balls of the block come out of a basket.
-func (l preparedBlock) fromABasket() bool {
-	return l.drilled && slices.ContainsFunc(pieces(l.document.Equipment), basket.same)
+// FromABasket says whether the balls of the block come out of a basket.
+func (l Prepared) FromABasket() bool {
+	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Equipment), basket.same)
 }

@@ -1,7 +1,8 @@
-package lesson
+package schedule
 
 import (
 	"hodometer/core/court"
+	"hodometer/core/lesson"
 	"slices"
 )
 
@@ -23,7 +24,7 @@ type Move struct {
 }
 
 // CourtPlans say where everything stands, court by court, with what moves between the blocks.
-func CourtPlans(d Document, p Timetable, in Inputs) ([]CourtPlan, error) {
+func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) {
 	plans := []CourtPlan{}
 	type key struct {
 		court court.ID
@@ -31,11 +32,11 @@ func CourtPlans(d Document, p Timetable, in Inputs) ([]CourtPlan, error) {
 	}
 	seen := map[key]bool{}
 	stops := map[court.ID][]court.Stop{}
-	for i, l := range d.prepared(in) {
-		if !l.drilled {
+	for i, l := range Prepare(d, in) {
+		if !l.Drilled {
 			continue
 		}
-		id := l.document.Court
+		id := l.Document.Court
 		c, err := court.Find(id)
 		if err != nil {
 			return nil, err
@@ -46,10 +47,10 @@ func CourtPlans(d Document, p Timetable, in Inputs) ([]CourtPlan, error) {
 		}
 		s := p.Blocks[i]
 		plans[at].Moves = append(plans[at].Moves, Move{Block: s.Block, Title: s.Title, Clock: s.Clock, Comes: s.Comes, Goes: s.Goes, Stays: s.Stays})
-		if k := (key{id, l.block.Drill}); !seen[k] {
+		if k := (key{id, l.Block.Drill}); !seen[k] {
 			seen[k] = true
-			for _, stop := range l.document.Stops() {
-				stop.Label = l.document.Name + ": " + stop.Label
+			for _, stop := range l.Document.Stops() {
+				stop.Label = l.Document.Name + ": " + stop.Label
 				stops[id] = append(stops[id], stop)
 			}
 		}

@@ -1,4 +1,4 @@
-package lesson
+package schedule
 
 import (
 	"fmt"
@@ -16,8 +16,8 @@ type Piece struct {
 // String writes a piece as a coach lists it.
 func (p Piece) String() string { return fmt.Sprintf("%d %s", p.Count, p.Name) }
 
-// pieces reads a list of equipment: "4 flat markers" are four, "ball machine" is one.
-func pieces(lines []string) []Piece {
+// Pieces reads a list of equipment: "4 flat markers" are four, "ball machine" is one.
+func Pieces(lines []string) []Piece {
 	var list []Piece
 	for _, line := range lines {
 		count, name := 1, strings.TrimSpace(line)
@@ -61,7 +61,7 @@ func without(list, needed []Piece) []Piece {
 	return rest
 }
 
-func listed(list []Piece) string {
+func Listed(list []Piece) string {
 	phrases := make([]string, len(list))
 	for i, p := range list {
 		phrases[i] = p.String()

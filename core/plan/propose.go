@@ -1,4 +1,4 @@
-package lesson
+package plan
 
 import (
 	"context"
@@ -7,6 +7,8 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/core/units"
 	"math"
 	"slices"
@@ -24,22 +26,22 @@ const (
 // Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
 // working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
 // What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
-func (d Document) Propose(ctx context.Context, blockID, studentID string, evidence drill.PlayerEvidence, in Inputs) (Variant, error) {
-	list := d.prepared(in)
-	i := slices.IndexFunc(list, func(l preparedBlock) bool { return l.block.ID == blockID })
-	if i < 0 || !list[i].drilled {
-		return Variant{}, invalid.Fields{{Path: "block", Message: "there is no such drill in this lesson"}}
+func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence drill.PlayerEvidence, in schedule.Inputs) (lesson.Variant, error) {
+	list := schedule.Prepare(d, in)
+	i := slices.IndexFunc(list, func(l schedule.Prepared) bool { return l.Block.ID == blockID })
+	if i < 0 || !list[i].Drilled {
+		return lesson.Variant{}, invalid.Fields{{Path: "block", Message: "there is no such drill in this lesson"}}
 	}
 	l := list[i]
-	j := slices.IndexFunc(l.people, func(p Person) bool { return p.ID == studentID })
+	j := slices.IndexFunc(l.People, func(p lesson.Person) bool { return p.ID == studentID })
 	if j < 0 {
-		return Variant{}, invalid.Fields{{Path: "student", Message: "this student is not in the block"}}
+		return lesson.Variant{}, invalid.Fields{{Path: "student", Message: "this student is not in the block"}}
 	}
-	person := l.people[j]
-	v := Variant{Student: studentID}
-	plain := l.block
+	person := l.People[j]
+	v := lesson.Variant{Student: studentID}
+	plain := l.Block
 	plain.Variants = nil
-	mine := plain.DrillFor(l.document, person)
+	mine := plain.DrillFor(l.Document, person)
 	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
 	simulation, err := mine.Simulate(ctx, player, in.Settings)
 	var wrong invalid.Fields
@@ -63,7 +65,7 @@ func (d Document) Propose(ctx context.Context, blockID, studentID string, eviden
 		}
 	}
 	for _, hit := range wishedHits() {
-		fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Hit: hit}, evidence, player, l.group.People, in.Settings)
+		fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Hit: hit}, evidence, player, l.Group.People, in.Settings)
 		if errors.As(err, &wrong) {
 			continue // no size is hit so often; then a little less often
 		}
@@ -76,13 +78,13 @@ func (d Document) Propose(ctx context.Context, blockID, studentID string, eviden
 		}
 		break
 	}
-	plain.Variants = []Variant{v}
-	mine = plain.DrillFor(l.document, person)
-	minutes := l.document.LoadFor(l.group, l.block.turns(l.document), in.Settings).Feeding / 60
-	fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Minutes: minutes}, evidence, player, l.group.People, in.Settings)
+	plain.Variants = []lesson.Variant{v}
+	mine = plain.DrillFor(l.Document, person)
+	minutes := l.Document.LoadFor(l.Group, l.Block.TurnsOf(l.Document), in.Settings).Feeding / 60
+	fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
 	switch {
 	case err == nil:
-		if fitted.Goal.String() != l.document.Goal.String() {
+		if fitted.Goal.String() != l.Document.Goal.String() {
 			goal := fitted.Goal
 			v.Goal = &goal
 			say(sentence)

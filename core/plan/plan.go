@@ -1,0 +1,35 @@
+// Package plan is a lesson on the clock with its findings, cautions and metrics, and what would suit a student in it.
+package plan
+
+import (
+	"context"
+
+	"hodometer/core/finding"
+	"hodometer/core/lesson"
+	"hodometer/core/metric"
+	"hodometer/core/schedule"
+)
+
+// Plan is a lesson on the clock with what there is to think about.
+type Plan struct {
+	schedule.Timetable
+	Findings []finding.Finding `json:"findings"`
+	Cautions []string          `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Metrics  []metric.Metric   `json:"metrics"`
+}
+
+// Make schedules a lesson and holds it against everything that a coach would want to know. It returns
+// invalid.Fields, or ctx.Err() when cancelled.
+func Make(ctx context.Context, d lesson.Document, in schedule.Inputs) (Plan, error) {
+	timetable, list, err := schedule.Make(ctx, d, in)
+	if err != nil {
+		return Plan{}, err
+	}
+	in = in.Named()
+	p := Plan{Timetable: timetable, Cautions: finding.Cautions(timetable, list, in)}
+	if p.Findings, err = finding.All(ctx, d, timetable, list, in); err != nil {
+		return Plan{}, err
+	}
+	p.Metrics = p.metrics(d, list, in)
+	return p, nil
+}

@@ -1,0 +1,81 @@
+package template_test
+
+import (
+	"fmt"
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/finding"
+	"hodometer/core/library"
+	"hodometer/core/progress"
+	"hodometer/core/student"
+	"hodometer/core/template"
+	"hodometer/internal/sample"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+func TestTemplatesFillThemselves(t *testing.T) {
+	fresh := make([]string, 20)
+	for i := range fresh {
+		fresh[i] = fmt.Sprint("f", i)
+	}
+	for _, shape := range template.Templates() {
+		sport, level := court.Tennis, student.Club
+		if shape.Sport != "" {
+			sport = shape.Sport
+		}
+		for n := shape.MinPlayers; n <= shape.MaxPlayers; n++ {
+			t.Run(fmt.Sprint(shape.Name, " for ", n), func(t *testing.T) {
+				d, in := sample.Crowd(n)
+				in.Settings = coach.Default()
+				d.Blocks, d.Minutes = nil, shape.Minutes
+				for i := range in.People {
+					in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, level, student.Adult
+				}
+				filled, err := shape.Fill(t.Context(), d, nil, library.All(), fresh, in)
+				require.NoError(t, err)
+				require.True(t, filled.Fits, fmt.Sprint(filled.Sentences))
+				require.InDelta(t, shape.Minutes, sample.Minutes(filled.Document), 1.01, "only whole rotations may leave a minute")
+				p := sample.Planned(t, filled.Document, in)
+				for _, f := range p.Findings {
+					require.NotEqual(t, finding.Problem, f.Severity, f.Reason)
+				}
+				for _, s := range p.Blocks {
+					require.Less(t, s.Over, 1.0, s.Title)
+				}
+			})
+		}
+	}
+}
+
+func TestATemplateServesTheNextSteps(t *testing.T) {
+	fresh := strings.Split("a b c d e f g h i j", " ")
+	d, in := sample.Hour()
+	d.Blocks = nil
+	for i := range in.People {
+		in.People[i].Profile.Sport, in.People[i].Profile.Level = court.Tennis, student.Club
+	}
+	pair, ok := template.FindTemplate("Hour for a pair")
+	require.True(t, ok)
+	needs := map[string][]template.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
+	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
+	require.NoError(t, err)
+	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")
+	require.Contains(t, fmt.Sprint(filled.Sentences), "forehand volley, consistency, the next step of Ben.")
+
+	group, _ := template.FindTemplate("Group of six")
+	_, err = group.Fill(t.Context(), d, needs, library.All(), fresh, in)
+	require.ErrorContains(t, err, "Group of six is for 5 to 8 players; these are 2")
+	table, _ := template.FindTemplate("Table session")
+	_, err = table.Fill(t.Context(), d, needs, library.All(), fresh, in)
+	require.ErrorContains(t, err, "most of these play tennis")
+	// A sport without a drill in the library still gets its lesson.
+	filled, err = pair.Fill(t.Context(), d, needs, nil, fresh, in)
+	require.NoError(t, err)
+	require.Contains(t, filled.Sentences[0], "There is no drill for tennis")
+	_, ok = template.FindTemplate("none")
+	require.False(t, ok)
+}
