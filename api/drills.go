@@ -14,6 +14,9 @@ import (
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
+	"hodometer/core/playerfit"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/store"
 )
@@ -25,14 +28,14 @@ type Drill struct {
 	Archived bool           `json:"archived" description:"Out of the lists; can be brought back"`
 	BuiltIn  bool           `json:"builtIn" description:"Stays as it is; duplicate it to change it"`
 	Document drill.Document `json:"document"`
-	Report   *drill.Report  `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
+	Report   *report.Report `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
 }
 
 func (d Drill) tag() int64 { return d.Revision }
 
 // worked adds the report to a drill.
 func (d Drill) worked(s coach.Settings) Drill {
-	if report, err := d.Document.Report(1, s); err == nil {
+	if report, err := report.Of(d.Document, 1, s); err == nil {
 		d.Report = &report
 	}
 	return d
@@ -62,7 +65,7 @@ type DrillPreview struct {
 // FitAsked is a drill whose goal or target is to be fitted to somebody.
 type FitAsked struct {
 	Tried
-	Fit drill.FitRequest `json:"fit"`
+	Fit playerfit.FitRequest `json:"fit"`
 }
 
 // Fitted is a drill that was fitted. Nothing is saved.
@@ -107,11 +110,11 @@ type ofCourt struct {
 
 // WorkedDrill is a drill worked out.
 type WorkedDrill struct {
-	Document   drill.Document   `json:"document" description:"With the place moved, as written for a right-hander"`
-	Report     drill.Report     `json:"report" description:"For the hand that was asked for"`
-	Simulation drill.Simulation `json:"simulation" description:"One turn, ball by ball"`
-	PlayerFit  drill.PlayerFit  `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
-	Sentences  []string         `json:"sentences" description:"What each transformation changed"`
+	Document   drill.Document        `json:"document" description:"With the place moved, as written for a right-hander"`
+	Report     report.Report         `json:"report" description:"For the hand that was asked for"`
+	Simulation simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
+	PlayerFit  playerfit.Fit         `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
+	Sentences  []string              `json:"sentences" description:"What each transformation changed"`
 }
 
 // Use is a lesson that has a drill in it.
@@ -173,12 +176,12 @@ func (s *server) drillRoutes() []Route {
 		}),
 		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
 		route("POST", "/api/drills/transfer", "transferDrill", "Carry a drill over to another court without saving it", s.transferDrill),
-		route("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ None, body Dragged) (drill.Moved, error) {
+		route("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ None, body Dragged) (report.Moved, error) {
 			settings, _, err := s.store.Settings(ctx)
 			if err != nil {
-				return drill.Moved{}, err
+				return report.Moved{}, err
 			}
-			return body.Document.Moved(body.Move, body.Hand, settings)
+			return report.AfterMove(body.Document, body.Move, body.Hand, settings)
 		}),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
 		route("POST", "/api/drills/fit", "fitDrill", "Fit a drill's goal or target to somebody without saving it", s.fitDrill),
@@ -244,26 +247,26 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	}
 	worked.Document = document
 	seen := document.For(body.Hand)
-	if worked.Report, err = seen.Report(body.People, settings); err != nil {
+	if worked.Report, err = report.Of(seen, body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
 	player, evidence, err := s.evidenceFor(ctx, body.Tried)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
-	if worked.Simulation, err = seen.Simulate(ctx, player, settings); err != nil {
+	if worked.Simulation, err = simulation.Run(ctx, seen, player, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.PlayerFit, err = seen.FitFor(ctx, worked.Simulation, evidence, body.People, settings)
+	worked.PlayerFit, err = playerfit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
 	return worked, err
 }
 
 // evidenceFor is the player that a drill is tried on, and what is known of them.
-func (s *server) evidenceFor(ctx context.Context, body Tried) (footwork.Player, drill.PlayerEvidence, error) {
+func (s *server) evidenceFor(ctx context.Context, body Tried) (footwork.Player, playerfit.Evidence, error) {
 	if body.Student != "" {
 		record, err := s.store.Students.Get(ctx, body.Student)
 		if err != nil {
-			return footwork.Player{}, drill.PlayerEvidence{}, err
+			return footwork.Player{}, playerfit.Evidence{}, err
 		}
 		p := record.Document
 		evidence, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
@@ -274,7 +277,7 @@ func (s *server) evidenceFor(ctx context.Context, body Tried) (footwork.Player, 
 	if level == "" {
 		level = body.Document.Written()
 	}
-	return body.Document.PlayerFor(level, body.Hand), drill.PlayerEvidence{Level: level}, nil
+	return body.Document.PlayerFor(level, body.Hand), playerfit.Evidence{Level: level}, nil
 }
 
 func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, error) {
@@ -286,7 +289,7 @@ func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, e
 	if err != nil {
 		return Fitted{}, err
 	}
-	fitted, phrase, err := body.Document.For(body.Hand).Fitted(ctx, body.Fit, evidence, player, body.People, settings)
+	fitted, phrase, err := playerfit.Fitted(ctx, body.Document.For(body.Hand), body.Fit, evidence, player, body.People, settings)
 	return Fitted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 

@@ -9,9 +9,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/library"
+	"hodometer/core/report"
 	"hodometer/core/student"
 )
 
@@ -120,7 +120,7 @@ func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
 	ask := func(move map[string]any) *httptest.ResponseRecorder {
 		return c.ask("POST", "/api/drills/moved", map[string]any{"document": coin(), "hand": "right", "move": move})
 	}
-	moved := read[drill.Moved](t, ask(move))
+	moved := read[report.Moved](t, ask(move))
 	require.InDelta(t, -2, moved.Spot.At.X, 1e-9)
 	require.Equal(t, moved.Spot.At, moved.Target.Centre)
 	// Dragged, it reads as what dropping it makes of it.

@@ -7,17 +7,17 @@ import (
 	"time"
 
 	"hodometer/core/court"
-	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/odds"
+	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
 	"hodometer/store"
 )
 
 // evidence is what a student did on a drill and on others for the same stroke, and where their balls
 // landed on it. The level is left open.
-func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke feed.Stroke) (drill.PlayerEvidence, error) {
-	var evidence drill.PlayerEvidence
+func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke feed.Stroke) (playerfit.Evidence, error) {
+	var evidence playerfit.Evidence
 	rows, err := s.practice.of(ctx, s.store, []string{studentID})
 	if err != nil {
 		return evidence, err

@@ -9,6 +9,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/load"
 	"hodometer/core/plan"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
@@ -126,7 +127,7 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	}
 	ready := Blocks{Start: lesson.Starters(), More: lesson.More(), Drills: []lesson.Block{}}
 	for _, d := range drills {
-		ready.Drills = append(ready.Drills, schedule.ForDrill(d.ID, d.Document, max(1, p.People), drill.Space{}, settings))
+		ready.Drills = append(ready.Drills, schedule.ForDrill(d.ID, d.Document, max(1, p.People), load.Space{}, settings))
 	}
 	for _, list := range [][]lesson.Block{ready.Start, ready.More, ready.Drills} {
 		ids, err := fresh(len(list))

@@ -11,9 +11,9 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/coach"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/template"
@@ -95,7 +95,7 @@ func TestWhatIsProposedCanBeSaved(t *testing.T) {
 	wren.Name = strings.Repeat("Wren ", 16)
 	students := []string{c.student(ada()), c.student(wren)}
 	for _, stored := range long.Some(t, library.All(), 12) {
-		block := schedule.ForDrill(stored.ID, stored.Document, 2, drill.Space{}, coach.Default())
+		block := schedule.ForDrill(stored.ID, stored.Document, 2, load.Space{}, coach.Default())
 		block.ID = newID()
 		d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: []lesson.Block{block}}
 		for _, studentID := range students {

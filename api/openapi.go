@@ -71,12 +71,15 @@ func schemaOptions() []func(*jsonschema.ReflectContext) {
 	}
 }
 
-// oneName names a type after its package and itself, those of this package after themselves. Where two
-// would share a name, the later one keeps its package.
+// oneName names a type after its package and itself, those of this package after themselves, and a type that is
+// called like its package once. Where two would share a name, the later one keeps its package.
 func oneName() func(t reflect.Type, name string) string {
 	taken := map[string]reflect.Type{}
 	return func(t reflect.Type, name string) string {
 		short := strings.TrimPrefix(name, "Api")
+		if short == t.Name()+t.Name() {
+			short = t.Name()
+		}
 		if other, is := taken[short]; is && other != t {
 			return name
 		}

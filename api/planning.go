@@ -20,6 +20,8 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/plan"
+	"hodometer/core/playerfit"
+	"hodometer/core/report"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
 	"hodometer/core/template"
@@ -101,7 +103,7 @@ type Sheet struct {
 type DrillOnSheet struct {
 	ID       string         `json:"id"`
 	Document drill.Document `json:"document"`
-	Report   drill.Report   `json:"report"`
+	Report   report.Report  `json:"report"`
 }
 
 // fresh makes so many identifiers.
@@ -202,7 +204,7 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	var evidence drill.PlayerEvidence
+	var evidence playerfit.Evidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		id := body.Document.Blocks[i].Drill
@@ -278,7 +280,7 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Drill }) {
 			continue
 		}
-		report, err := document.Report(max(1, len(in.People)), in.Settings)
+		report, err := report.Of(document, max(1, len(in.People)), in.Settings)
 		if err != nil {
 			return Sheet{}, problem(http.StatusConflict, block.Title+" can no longer be drawn: "+err.Error())
 		}

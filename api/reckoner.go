@@ -11,6 +11,9 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/library"
 	"hodometer/core/odds"
+	"hodometer/core/playerfit"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 )
 
@@ -44,11 +47,11 @@ type TargetAsked struct {
 
 // TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
 type TargetReckoned struct {
-	Document  drill.Document  `json:"document" description:"The least drill with this target"`
-	Report    drill.Report    `json:"report"`
-	PlayerFit drill.PlayerFit `json:"playerFit"`
-	Aim       string          `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
-	Size      string          `json:"size" description:"How large the target has to be for the wanted share, in words"`
+	Document  drill.Document `json:"document" description:"The least drill with this target"`
+	Report    report.Report  `json:"report"`
+	PlayerFit playerfit.Fit  `json:"playerFit"`
+	Aim       string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size      string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
 }
 
 // RallyAsked is two players who are to rally as fast as they can.
@@ -104,21 +107,21 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 		return r, err
 	}
 	r.Document.Format = body.Format
-	if r.Report, err = r.Document.Report(1, settings); err != nil {
+	if r.Report, err = report.Of(r.Document, 1, settings); err != nil {
 		return r, err
 	}
-	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), drill.PlayerEvidence{Level: body.Level}
-	simulation, err := r.Document.Simulate(ctx, player, settings)
+	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), playerfit.Evidence{Level: body.Level}
+	simulation, err := simulation.Run(ctx, r.Document, player, settings)
 	if err != nil {
 		return r, err
 	}
-	if r.PlayerFit, err = r.Document.FitFor(ctx, simulation, evidence, 1, settings); err != nil {
+	if r.PlayerFit, err = playerfit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
 		return r, err
 	}
-	if _, r.Aim, err = r.Document.Fitted(ctx, drill.FitRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
+	if _, r.Aim, err = playerfit.Fitted(ctx, r.Document, playerfit.FitRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
 		return r, err
 	}
-	_, r.Size, err = r.Document.Fitted(ctx, drill.FitRequest{Hit: body.Hit}, evidence, player, 1, settings)
+	_, r.Size, err = playerfit.Fitted(ctx, r.Document, playerfit.FitRequest{Hit: body.Hit}, evidence, player, 1, settings)
 	var none invalid.Fields
 	if errors.As(err, &none) {
 		r.Size, err = none[0].Message, nil // no size will do, which is an answer too

@@ -3,7 +3,7 @@ import { v7 } from 'uuid'
 import type { components } from '../ui/src/lib/api/schema'
 import { expect, test } from './fixtures'
 
-type Court = components['schemas']['CourtCourt']
+type Court = components['schemas']['Court']
 type Drill = components['schemas']['Drill']
 
 const json = async <T>(url: string): Promise<T> => (await (await fetch(url)).json()) as T

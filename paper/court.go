@@ -6,6 +6,7 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/report"
 )
 
 // aside draws the courts of the drills in a column.
@@ -119,7 +120,7 @@ func (s *sheet) places(v view, d Drawn) {
 }
 
 // feeds draws the balls, numbered in order. Balls that land in one place share a number.
-func (s *sheet) feeds(v view, r drill.Report) {
+func (s *sheet) feeds(v view, r report.Report) {
 	s.SetLineWidth(0.2)
 	phrases := map[court.Point]string{}
 	for _, f := range r.Feeds {

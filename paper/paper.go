@@ -12,6 +12,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/plan"
+	"hodometer/core/report"
 	"hodometer/core/runsheet"
 )
 
@@ -27,7 +28,7 @@ const (
 // Drawn is a drill as it is drawn.
 type Drawn struct {
 	Document drill.Document
-	Report   drill.Report
+	Report   report.Report
 }
 
 // Content is what a run sheet is written from.

@@ -14,6 +14,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/plan"
+	"hodometer/core/report"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
@@ -34,7 +35,7 @@ func content(t testing.TB, drills, players int) paper.Content {
 	for _, stored := range library.All()[:drills] {
 		in.Drills[stored.ID] = stored.Document
 		d.Blocks = append(d.Blocks, schedule.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
-		report, err := stored.Document.Report(players, in.Settings)
+		report, err := report.Of(stored.Document, players, in.Settings)
 		require.NoError(t, err)
 		c.Drills = append(c.Drills, paper.Drawn{Document: stored.Document, Report: report})
 	}

@@ -24,7 +24,7 @@ func (d Document) contactTask(handle string) (int, bool) {
 // contactMoved has a ball met where its way passes nearest to a place: out of the air, rising, at the top,
 // or falling at the height it has there.
 func (d Document) contactMoved(task int, move Move, s coach.Settings) (Document, error) {
-	resolved, err := d.resolved(s)
+	resolved, err := d.Resolved(s)
 	if err != nil {
 		return d, err
 	}

@@ -1,4 +1,4 @@
-// Package drill is a drill as one document, what it amounts to, and the built-in library.
+// Package drill is a drill as one document, and what can be done to it.
 package drill
 
 import (
@@ -175,8 +175,8 @@ func (d Document) Aimed() (court.Shape, bool) {
 	return shape, err == nil
 }
 
-// place returns the first place of a kind.
-func (d Document) place(kind PlaceKind) (Place, bool) {
+// Place returns the first place of a kind.
+func (d Document) Place(kind PlaceKind) (Place, bool) {
 	i := slices.IndexFunc(d.Places, func(p Place) bool { return p.Kind == kind })
 	if i < 0 {
 		return Place{}, false

@@ -1,56 +1,32 @@
 package drill_test
 
 import (
-	"math"
-	"testing"
-
-	"github.com/stretchr/testify/require"
-	"pgregory.net/rapid"
-
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
+	"hodometer/core/report"
 	"hodometer/core/student"
-	"hodometer/core/units"
-	"hodometer/internal/long"
+	"hodometer/internal/sample"
+	"testing"
+
+	"github.com/stretchr/testify/require"
 )
 
-func coin() drill.Document { return library.All()[0].Document }
-
-func TestLoadByHand(t *testing.T) {
-	// Two players, four turns each of three sequences of two balls, 3.5 s apart with a pause of 6 s:
-	// 8 × 39 s = 312 s and 48 balls, one basket of 60; three people pick them up in 48 × 2.5 / 3 = 40 s;
-	// with 60 s of set-up 412 s. One player waits for the other's turn of 33 s and two pauses: 45 s.
-	l := coin().LoadFor(drill.Group{People: 2}, 4, coach.Default())
-	require.Equal(t, 48, l.Balls)
-	require.Equal(t, 24, l.Each)
-	require.Equal(t, 1, l.Baskets)
-	require.InDelta(t, 312, l.Feeding, 1e-9)
-	require.InDelta(t, 40, l.PickUp, 1e-9)
-	require.InDelta(t, 412, l.Need, 1e-9)
-	require.InDelta(t, 45, l.Waiting, 1e-9)
-	// One turn for both takes 2 × 39 + 12 × 2.5 / 3 = 88 s: 400 s less 60 s of set-up hold three of them.
-	require.Equal(t, 3, coin().TurnsIn(400, drill.Group{People: 2}, coach.Default()))
-	require.Equal(t, 4, coin().TurnsIn(412, drill.Group{People: 2}, coach.Default()), "exactly enough is enough")
-	require.Equal(t, 0, coin().TurnsIn(30, drill.Group{People: 2}, coach.Default()))
-
-	basket := coach.Default()
-	basket.Basket = 20
-	require.Equal(t, 3, coin().LoadFor(drill.Group{People: 2}, 4, basket).Baskets, "48 balls are three baskets of 20")
-}
-
-func TestReportSaysWhatACoachSays(t *testing.T) {
-	s := coach.Default()
-	s.Units = units.Feet
-	r, err := coin().Report(1, s)
-	require.NoError(t, err)
-	// Common practice, no source (T1).
-	require.Equal(t, "circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", r.Aim)
-	require.Equal(t, "10 made in all", r.Goal)
-	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
+// full is a drill with one of everything that can stand on court.
+func full() drill.Document {
+	d := sample.Coin().Document
+	post, other := court.At(1, 5), court.At(1, 6)
+	d.Target = court.Target{Kind: court.Gate, Mark: &post, Other: &other}
+	area := court.Target{Kind: court.Polygon, Points: []court.Mark{court.At(0, 4), court.At(1, 4), court.At(0, 5)}}
+	d.NoGo = []drill.NoGo{{Area: &area}, {Line: court.LeftSingles}}
+	d.Places = append(d.Places,
+		drill.Place{Kind: drill.Cone, Mark: court.At(-3, -8)},
+		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.PassLeft},
+		drill.Place{Kind: drill.OnDeck, Mark: court.At(-5, -14)})
+	d.Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
+	return d
 }
 
 func TestCheckNamesTheField(t *testing.T) {
@@ -75,16 +51,16 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"a caution nobody reads", func(d *drill.Document) { d.Cautions = []string{string(make([]rune, 201))} }, "cautions.0"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
-			d := coin()
+			d := sample.Coin().Document
 			c.change(&d)
 			var fields invalid.Fields
 			require.ErrorAs(t, d.Check(), &fields)
 			require.Equal(t, c.path, fields[0].Path)
-			_, err := d.Report(1, coach.Default())
+			_, err := report.Of(d, 1, coach.Default())
 			require.Error(t, err)
 		})
 	}
-	_, err := coin().Report(0, coach.Default())
+	_, err := report.Of(sample.Coin().Document, 0, coach.Default())
 	require.ErrorContains(t, err, "at least one player")
 }
 
@@ -94,9 +70,9 @@ func TestHands(t *testing.T) {
 		require.Equal(t, d, d.Mirrored().Mirrored(), d.Name)
 		require.Equal(t, d, d.For(student.LeftHand).Mirrored(), d.Name)
 		require.Equal(t, d, d.For(student.RightHand))
-		left, err := d.For(student.LeftHand).Report(1, coach.Default())
+		left, err := report.Of(d.For(student.LeftHand), 1, coach.Default())
 		require.NoError(t, err)
-		right, err := d.Report(1, coach.Default())
+		right, err := report.Of(d, 1, coach.Default())
 		require.NoError(t, err)
 		for i := range right.Feeds {
 			require.InDelta(t, -right.Feeds[i].Landing.X, left.Feeds[i].Landing.X, 1e-9, d.Name)
@@ -105,28 +81,13 @@ func TestHands(t *testing.T) {
 	}
 }
 
-// full is a drill with one of everything that can stand on court.
-func full() drill.Document {
-	d := coin()
-	post, other := court.At(1, 5), court.At(1, 6)
-	d.Target = court.Target{Kind: court.Gate, Mark: &post, Other: &other}
-	area := court.Target{Kind: court.Polygon, Points: []court.Mark{court.At(0, 4), court.At(1, 4), court.At(0, 5)}}
-	d.NoGo = []drill.NoGo{{Area: &area}, {Line: court.LeftSingles}}
-	d.Places = append(d.Places,
-		drill.Place{Kind: drill.Cone, Mark: court.At(-3, -8)},
-		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.PassLeft},
-		drill.Place{Kind: drill.OnDeck, Mark: court.At(-5, -14)})
-	d.Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
-	return d
-}
-
 func TestADrillWithOneOfEverything(t *testing.T) {
 	d := full()
 	require.NoError(t, d.Check())
 	require.Equal(t, d, d.Mirrored().Mirrored())
 	require.Equal(t, drill.PassRight, d.Mirrored().Places[4].Around)
 	require.Equal(t, court.RightSingles, d.Mirrored().NoGo[1].Line)
-	r, err := d.Report(1, coach.Default())
+	r, err := report.Of(d, 1, coach.Default())
 	require.NoError(t, err)
 	require.Equal(t, []court.LineID{court.LeftSingles}, r.NoGoLines)
 	require.InDelta(t, 0.5, r.NoGo[0].Area, 1e-9)
@@ -147,7 +108,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 	}
 	steps := coach.Default()
 	steps.InSteps = true
-	r, err = d.Report(1, steps)
+	r, err = report.Of(d, 1, steps)
 	require.NoError(t, err)
 	require.Contains(t, r.Walk[0].Description, "step")
 }
@@ -171,23 +132,4 @@ func BenchmarkResolveMarks(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
-}
-
-func TestMoreOfAnythingNeverTakesLess(t *testing.T) {
-	long.Check(t, func(t *rapid.T) {
-		d := coin()
-		d.Pattern.Gap = rapid.Float64Range(0.5, 60).Draw(t, "gap")
-		d.Pattern.Sequences = rapid.IntRange(1, 20).Draw(t, "sequences")
-		group, turns := drill.Group{People: rapid.IntRange(1, 12).Draw(t, "people"), Lines: rapid.IntRange(0, 4).Draw(t, "lines")}, rapid.IntRange(1, 50).Draw(t, "turns")
-		s := coach.Default()
-		less, more := d.LoadFor(group, turns, s), d.LoadFor(group, turns+1, s)
-		require.Greater(t, more.Need, less.Need)
-		require.Equal(t, turns, d.TurnsIn(less.Need, group, s), "what a drill needs is enough for it and no more")
-		require.False(t, math.IsNaN(less.Need))
-	})
-	require.Equal(t, feed.ByRacket, coin().Pattern.Method)
-	require.Contains(t, coin().Copy().Name, "my version")
-	long := coin()
-	long.Name = string(make([]rune, 80))
-	require.Len(t, []rune(long.Copy().Name), 80)
 }

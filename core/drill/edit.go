@@ -7,7 +7,6 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/invalid"
-	"hodometer/core/metric"
 	"hodometer/core/student"
 )
 
@@ -49,44 +48,19 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	return seen.For(hand), err
 }
 
-// Moved is what is read off while a place is being dragged.
-type Moved struct {
-	Spot     *Spot          `json:"spot" description:"The place; null where it is not one of the report's"`
-	Target   court.Shape    `json:"target"`
-	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
-	Aim      string         `json:"aim" description:"The target in words"`
-}
-
-// Moved says what a place would be, and what the target would be with it, without the rest of the report.
-func (d Document) Moved(move Move, hand student.Hand, s coach.Settings) (Moved, error) {
-	changed, err := d.Edited(Edit{Move: &move}, hand, s)
-	if err != nil {
-		return Moved{}, err
-	}
-	r, err := changed.For(hand).Report(1, s)
-	if err != nil {
-		return Moved{}, err
-	}
-	m := Moved{Target: r.Target, Measured: r.Measured, Aim: r.Aim}
-	if i := slices.IndexFunc(r.Spots, func(spot Spot) bool { return spot.Handle == move.Handle }); i >= 0 {
-		m.Spot = &r.Spots[i]
-	}
-	return m, nil
-}
-
 func (d Document) reworded(r Reword) (Document, error) {
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	changed := d.Clone()
-	for _, m := range changed.marks() {
-		if m.handle != r.Handle {
+	for _, m := range changed.Marks() {
+		if m.Handle != r.Handle {
 			continue
 		}
-		at, err := c.Resolve(*m.mark)
+		at, err := c.Resolve(*m.Mark)
 		if err == nil {
-			*m.mark, err = c.MarkFrom(at, r.Reference)
+			*m.Mark, err = c.MarkFrom(at, r.Reference)
 		}
 		var wrong invalid.Fields
 		wrong.Under(r.Handle, err)
@@ -99,7 +73,7 @@ func (d Document) reworded(r Reword) (Document, error) {
 func (d Document) without(handle string) (Document, error) {
 	changed := d.Clone()
 	for i := range changed.Places {
-		if handle == placeHandle(i) && changed.removable(i) {
+		if handle == placeHandle(i) && changed.Removable(i) {
 			changed.Places = slices.Delete(changed.Places, i, i+1)
 			return changed, nil
 		}
@@ -107,8 +81,8 @@ func (d Document) without(handle string) (Document, error) {
 	return d, noSpot("remove", handle)
 }
 
-// removable says whether a drill does without one of its places.
-func (d Document) removable(i int) bool {
+// Removable says whether a drill does without one of its places.
+func (d Document) Removable(i int) bool {
 	kind, alike := d.Places[i].Kind, 0
 	for _, p := range d.Places {
 		if p.Kind == kind {

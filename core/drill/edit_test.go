@@ -1,29 +1,31 @@
 package drill_test
 
 import (
-	"testing"
-
-	"github.com/stretchr/testify/require"
-
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
+	"hodometer/internal/sample"
+	"testing"
+
+	"github.com/stretchr/testify/require"
 )
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
-	d, err := coin().Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
+	d, err := sample.Coin().Document.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.0.landing", To: court.Point{X: 1.037, Y: -9.02}, RoundX: true, RoundY: true}}, student.RightHand, coach.Default())
 	require.NoError(t, err)
 	landing := d.Pattern.Tasks[0].Landing
 	// The near baseline is at −11.8872 and the right singles sideline at 4.1148: 2.867 and 3.078 off.
 	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
-	require.NotEqual(t, landing, coin().Pattern.Tasks[0].Landing, "the drill it came from is untouched")
+	require.NotEqual(t, landing, sample.Coin().Document.Pattern.Tasks[0].Landing, "the drill it came from is untouched")
 
 	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
-		_, err := coin().Edited(drill.Edit{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
+		_, err := sample.Coin().Document.Edited(drill.Edit{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, handle)
 		require.Equal(t, path, fields[0].Path)
@@ -40,14 +42,14 @@ func TestTyped(t *testing.T) {
 	d := typed(full(), "places.0.mark.measures.0", "half-way from the net to the service line")
 	require.NotNil(t, d.Places[0].Mark.Measures[0].Fraction)
 	require.Nil(t, full().Places[0].Mark.Measures[0].Fraction)
-	r, err := d.Report(1, s)
+	r, err := report.Of(d, 1, s)
 	require.NoError(t, err)
 	require.Equal(t, "50 %", r.Spots[0].Parts[0].Text)
 	require.Len(t, r.Sizes, 1, "a gate has no size, but the obstacle is so wide")
 	require.Equal(t, 0.75, typed(d, "places.4.size", "75 cm").Places[4].Size)
 	for _, spot := range r.Spots {
 		for _, part := range spot.Parts {
-			again, err := typed(d, spot.Handle+"."+part.Path, part.Text).Report(1, s)
+			again, err := report.Of(typed(d, spot.Handle+"."+part.Path, part.Text), 1, s)
 			require.NoError(t, err)
 			require.Equal(t, r.Spots, again.Spots, "what is written reads back: "+spot.Handle+" "+part.Text)
 		}
@@ -64,8 +66,8 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 	reword := func(d drill.Document, w court.Reference) drill.Document {
 		return change(d, drill.Edit{Reword: &drill.Reword{Handle: "places.3.mark", Reference: w}})
 	}
-	spot := func(d drill.Document) drill.Spot {
-		r, err := d.Report(1, s)
+	spot := func(d drill.Document) report.Spot {
+		r, err := report.Of(d, 1, s)
 		require.NoError(t, err)
 		return r.Spots[3]
 	}
@@ -109,8 +111,8 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 }
 
 func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
-	d, s := coin(), coach.Default()
-	p, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), s)
+	d, s := sample.Coin().Document, coach.Default()
+	p, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), s)
 	require.NoError(t, err)
 	m := p.Timeline.Interceptions[0]
 	drag := func(y float64) feed.Task {

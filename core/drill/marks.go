@@ -9,31 +9,31 @@ import (
 	"hodometer/core/invalid"
 )
 
-// marked is one mark of a drill: where it stands in the document, what it is, and the mark itself.
-type marked struct {
-	handle string // the path of the mark: places.0.mark, pattern.tasks.1.landing, target.points.2
-	label  string
-	mark   *court.Mark
-	place  *Place // where it is a place's, else nil
-	index  int    // of that place
+// NamedMark is one mark of a drill: where it stands in the document, what it is, and the mark itself.
+type NamedMark struct {
+	Handle string // the path of the mark: places.0.mark, pattern.tasks.1.landing, target.points.2
+	Label  string
+	Mark   *court.Mark
+	Place  *Place // where it is a place's, else nil
+	Index  int    // of that place
 }
 
-// marks lists every mark of a document, so that it can be read or changed in place.
-func (d *Document) marks() []marked {
-	var list []marked
+// Marks lists every mark of a document, so that it can be read or changed in place.
+func (d *Document) Marks() []NamedMark {
+	var list []NamedMark
 	for i := range d.Places {
-		list = append(list, marked{handle: placeHandle(i), label: string(d.Places[i].Kind), mark: &d.Places[i].Mark, place: &d.Places[i], index: i})
+		list = append(list, NamedMark{Handle: placeHandle(i), Label: string(d.Places[i].Kind), Mark: &d.Places[i].Mark, Place: &d.Places[i], Index: i})
 	}
 	for i := range d.Pattern.Tasks {
 		task := &d.Pattern.Tasks[i]
 		path, label := invalid.Join("pattern.tasks", i), task.Label(i)
-		list = append(list, marked{handle: path + ".landing", label: label, mark: &task.Landing})
+		list = append(list, NamedMark{Handle: path + ".landing", Label: label, Mark: &task.Landing})
 		for _, other := range []struct {
 			part, label string
 			mark        *court.Mark
 		}{{"from", "fed from", task.From}, {"reply", "reply", task.Reply}, {"recover", "then back to", task.Recover}} {
 			if other.mark != nil {
-				list = append(list, marked{handle: path + "." + other.part, label: label + ", " + other.label, mark: other.mark})
+				list = append(list, NamedMark{Handle: path + "." + other.part, Label: label + ", " + other.label, Mark: other.mark})
 			}
 		}
 	}
@@ -49,16 +49,16 @@ func (d *Document) marks() []marked {
 // placeHandle is the handle of the mark of a place.
 func placeHandle(i int) string { return invalid.Join("places", i, "mark") }
 
-func targetMarks(path, label string, t *court.Target) []marked {
-	var list []marked
+func targetMarks(path, label string, t *court.Target) []NamedMark {
+	var list []NamedMark
 	if t.Mark != nil {
-		list = append(list, marked{handle: path + ".mark", label: label, mark: t.Mark})
+		list = append(list, NamedMark{Handle: path + ".mark", Label: label, Mark: t.Mark})
 	}
 	if t.Other != nil {
-		list = append(list, marked{handle: path + ".other", label: label + ", other post", mark: t.Other})
+		list = append(list, NamedMark{Handle: path + ".other", Label: label + ", other post", Mark: t.Other})
 	}
 	for i := range t.Points {
-		list = append(list, marked{handle: invalid.Join(path, "points", i), label: fmt.Sprintf("%s, corner %d", label, i+1), mark: &t.Points[i]})
+		list = append(list, NamedMark{Handle: invalid.Join(path, "points", i), Label: fmt.Sprintf("%s, corner %d", label, i+1), Mark: &t.Points[i]})
 	}
 	return list
 }
@@ -118,14 +118,14 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	changed := d.Clone()
 	changed.Court, changed.Sport = to.ID, to.Sport
 	var list []TransferredMark
-	for _, m := range changed.marks() {
-		list = append(list, TransferredMark{Handle: m.handle, Label: m.label, Description: from.Describe(*m.mark, t), Moved: from.Preview(*m.mark, to, t)})
-		if slices.Contains(plain, m.handle) {
-			*m.mark = list[len(list)-1].Moved.Plain.Mark
+	for _, m := range changed.Marks() {
+		list = append(list, TransferredMark{Handle: m.Handle, Label: m.Label, Description: from.Describe(*m.Mark, t), Moved: from.Preview(*m.Mark, to, t)})
+		if slices.Contains(plain, m.Handle) {
+			*m.Mark = list[len(list)-1].Moved.Plain.Mark
 			continue
 		}
-		m.mark.Scales = slices.Contains(scales, m.handle)
-		*m.mark = from.TransferTo(*m.mark, to).Mark
+		m.Mark.Scales = slices.Contains(scales, m.Handle)
+		*m.Mark = from.TransferTo(*m.Mark, to).Mark
 	}
 	return changed, list, nil
 }
@@ -144,11 +144,11 @@ func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
 func (d Document) Stops() []court.Stop {
 	var stops []court.Stop
 	clone := d.Clone()
-	for _, m := range clone.marks() {
-		if strings.HasPrefix(m.handle, "pattern.") || m.place != nil && !m.place.Kind.carried() && m.place.Kind != Start {
+	for _, m := range clone.Marks() {
+		if strings.HasPrefix(m.Handle, "pattern.") || m.Place != nil && !m.Place.Kind.carried() && m.Place.Kind != Start {
 			continue // nobody puts a ball down, and people walk there themselves
 		}
-		stops = append(stops, court.Stop{Label: m.label, Mark: *m.mark})
+		stops = append(stops, court.Stop{Label: m.Label, Mark: *m.Mark})
 	}
 	return stops
 }

@@ -24,18 +24,18 @@ func (d Document) moved(move Move, grain float64) (Document, error) {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	moved := d.Clone()
-	for _, m := range moved.marks() {
-		if m.handle != handle {
+	for _, m := range moved.Marks() {
+		if m.Handle != handle {
 			continue
 		}
-		n := c.Measure(to, *m.mark)
+		n := c.Measure(to, *m.Mark)
 		move.round(&n, c, grain)
 		if _, err := c.Resolve(n); err != nil {
 			var wrong invalid.Fields
 			wrong.Under(handle, err)
 			return d, wrong.Err()
 		}
-		*m.mark = n
+		*m.Mark = n
 		return moved, nil
 	}
 	return d, noSpot("move.handle", handle)

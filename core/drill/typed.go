@@ -63,19 +63,19 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 		changed.Places[i].Size = width
 		return changed, nil
 	}
-	for _, m := range changed.marks() {
-		part, ok := strings.CutPrefix(in.Path, m.handle+".")
+	for _, m := range changed.Marks() {
+		part, ok := strings.CutPrefix(in.Path, m.Handle+".")
 		if !ok {
 			continue
 		}
-		phrase, err := c.Retype(*m.mark, part, in.Text, s.Step)
+		phrase, err := c.Retype(*m.Mark, part, in.Text, s.Step)
 		if err != nil {
 			return fail(err)
 		}
 		if _, err := c.Resolve(phrase); err != nil {
 			return fail(err)
 		}
-		*m.mark = phrase
+		*m.Mark = phrase
 		return changed, nil
 	}
 	return d, invalid.Fields{{Path: "typed.path", Message: "there is nothing called " + strconv.Quote(in.Path) + " in this drill that can be typed"}}
@@ -84,8 +84,8 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 // sizePath is the path of the width of an obstacle.
 func sizePath(place int) string { return invalid.Join("places", place, "size") }
 
-// sizes lists the sizes of the target and of the obstacles as they are typed.
-func (d Document) sizes(s coach.Settings) []Size {
+// Sizes lists the sizes of the target and of the obstacles as they are typed.
+func (d Document) Sizes(s coach.Settings) []Size {
 	list := []Size{}
 	target := d.Target
 	values := target.Sizes()

@@ -1,9 +1,9 @@
 package editing_test
 
 import (
-	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
 	"slices"
@@ -18,7 +18,7 @@ func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {
 	for _, n := range []int{2, 3, 5, 8} {
 		for _, half := range []bool{false, true} {
 			present := d.Students[:n]
-			changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: present, Space: drill.Space{Half: half}}}, in)
+			changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: present, Space: load.Space{Half: half}}}, in)
 			require.True(t, changed.Fits)
 			require.Equal(t, d.Students, changed.Document.Students, "nobody is lost")
 			require.Equal(t, half, changed.Document.Space.Half)

@@ -7,9 +7,9 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
@@ -47,7 +47,7 @@ type Edit struct {
 	Variant    *lesson.Variant `json:"variant,omitempty"`
 	Text       string          `json:"text,omitempty" maxLength:"120"`
 	Attendance *Attendance     `json:"attendance,omitempty"`
-	Space      *drill.Space    `json:"space,omitempty"`
+	Space      *load.Space     `json:"space,omitempty"`
 }
 
 // Edited is a lesson after a change.
@@ -151,9 +151,9 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 
 // Attendance is who turned up, and when that was seen.
 type Attendance struct {
-	Present []string    `json:"present" minItems:"1" maxItems:"12" description:"Identifiers of the students who are there from now on"`
-	Second  float64     `json:"second,omitempty" minimum:"0" maximum:"86400" description:"Second of the lesson; 0 before it begins"`
-	Space   drill.Space `json:"space" description:"The courts there are from now on"`
+	Present []string   `json:"present" minItems:"1" maxItems:"12" description:"Identifiers of the students who are there from now on"`
+	Second  float64    `json:"second,omitempty" minimum:"0" maximum:"86400" description:"Second of the lesson; 0 before it begins"`
+	Space   load.Space `json:"space" description:"The courts there are from now on"`
 }
 
 // setAttendance plans the lesson anew, from a second on, for those who are there. What was played stays as it was,

@@ -102,7 +102,7 @@ func squeezed(d lesson.Document, parts []fitting.Part, spare float64) string {
 	return sentence
 }
 
-// even gives what rounding left over to the longest block that may take it.
+// evenOut gives what rounding left over to the longest block that may take it.
 func evenOut(d lesson.Document, total float64, keep string) {
 	at := -1
 	for i, b := range d.Blocks {

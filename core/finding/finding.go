@@ -7,9 +7,9 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -114,7 +114,7 @@ func overrun(d lesson.Document, p schedule.Timetable) []Finding {
 	return []Finding{found(Problem, lesson.Block{}, fmt.Sprintf("The blocks take %s and the booking is %d min: %s over.", units.Clock(p.Planned), d.Minutes, units.Clock(p.Over)), remedies...)}
 }
 
-// missing says that a drill is no longer there, or that nobody is in a block.
+// missingDrill says that a drill is no longer there, or that nobody is in a block.
 func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
 	takeOut := Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: l.Block.ID}}
 	switch {
@@ -155,7 +155,7 @@ func waiting(l schedule.Prepared, d lesson.Document, s schedule.ScheduledBlock, 
 	f := found(severity, l.Block, fmt.Sprintf("%s: everybody waits %s s between two turns, %s times as long as they play. In one line %s would be enough.",
 		l.Block.Title, units.Decimal(s.Load.Waiting, 0), units.Decimal(s.Load.Rest, 1), units.Count(s.Load.Largest, "player", "players")))
 	const maxLines = 4
-	if lines := l.Document.Split(len(l.People), in.Settings); lines > s.Load.Lines && lines <= min(maxLines, len(l.People)) && !d.Space.Half && l.Form() == nil {
+	if lines := load.Split(l.Document, len(l.People), in.Settings); lines > s.Load.Lines && lines <= min(maxLines, len(l.People)) && !d.Space.Half && l.Form() == nil {
 		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Split into %d lines, each with a feeder", lines), Edit: editing.Edit{Kind: editing.SetLines, Block: l.Block.ID, Lines: lines}})
 	}
 	if l.Block.OnDeck == "" {
@@ -167,9 +167,9 @@ func waiting(l schedule.Prepared, d lesson.Document, s schedule.ScheduledBlock, 
 // spacing says that a drill does not go with half a court, or that its line stands in the way of volleys.
 func spacing(l schedule.Prepared, d lesson.Document) []Finding {
 	var all []Finding
-	if d.Space.Half && !l.Document.Narrow() {
+	if d.Space.Half && !load.Narrow(l.Document) {
 		all = append(all, found(Warning, l.Block, l.Block.Title+" needs the whole width of a court, and there is half of one. Play it down one side, or choose another drill.",
-			Remedy{Label: "Take the whole court", Edit: editing.Edit{Kind: editing.SetSpace, Space: &drill.Space{Courts: d.Space.Courts}}}))
+			Remedy{Label: "Take the whole court", Edit: editing.Edit{Kind: editing.SetSpace, Space: &load.Space{Courts: d.Space.Courts}}}))
 	}
 	if side := l.Document.FacesVolleys(); side != "" && len(l.People) > 2 {
 		all = append(all, found(Warning, l.Block, l.Block.Title+": "+side+" Let the line wait behind the player's baseline."))

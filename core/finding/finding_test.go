@@ -95,10 +95,10 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			in.Drills[stored.ID], d.Blocks[2].Drill = facing, stored.ID
 		}, "the queue stands beyond the net, where the volleys go", -1},
 		{"a goal that will not be met", func(_ *lesson.Document, in *schedule.Inputs) {
-			streak := sample.Coin.Document
+			streak := sample.Coin().Document
 			streak.Goal = odds.Goal{Kind: odds.Streak, Count: 8}
-			in.Drills = map[string]drill.Document{sample.Coin.ID: streak}
-			in.Rates = map[string]map[string]odds.Rate{sample.Coin.ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
+			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
+			in.Rates = map[string]map[string]odds.Rate{sample.Coin().ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 150}

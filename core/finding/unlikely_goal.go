@@ -9,6 +9,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
+	"hodometer/core/load"
 	"hodometer/core/odds"
 	"hodometer/core/schedule"
 	"hodometer/core/units"
@@ -68,7 +69,7 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 }
 
 // question is what a student's goal takes in the balls of a block; false where it is not counted in them.
-func question(d drill.Document, rate odds.Rate, load *drill.Load, in schedule.Inputs) (odds.Question, bool) {
+func question(d drill.Document, rate odds.Rate, load *load.Load, in schedule.Inputs) (odds.Question, bool) {
 	if d.Goal.Kind == odds.FirstTo || d.Goal.Kind == odds.Rallies || load.Each < 1 || !(rate.Mean > 0) || rate.Mean > 1 {
 		return odds.Question{}, false
 	}

@@ -2,7 +2,7 @@ package lesson
 
 import "math"
 
-// shortestBlock is the least a block can have, in minutes.
+// ShortestBlock is the least a block can have, in minutes.
 const ShortestBlock = 0.5
 
 // MinutesWanted is how many minutes the block should have.

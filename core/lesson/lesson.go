@@ -8,6 +8,7 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/load"
 	"hodometer/core/rotation"
 )
 
@@ -57,15 +58,15 @@ type Block struct {
 
 // Document is a lesson.
 type Document struct {
-	FormatVersion int         `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
-	Title         string      `json:"title" minLength:"1" maxLength:"80"`
-	Date          string      `json:"date" format:"date" description:"Year-month-day"`
-	Start         string      `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
-	Minutes       int         `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
-	Students      []string    `json:"students" minItems:"1" maxItems:"12"`
-	Space         drill.Space `json:"space" description:"The courts there are"`
-	Blocks        []Block     `json:"blocks" maxItems:"20"`
-	Note          string      `json:"note" maxLength:"2000"`
+	FormatVersion int        `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
+	Title         string     `json:"title" minLength:"1" maxLength:"80"`
+	Date          string     `json:"date" format:"date" description:"Year-month-day"`
+	Start         string     `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
+	Minutes       int        `json:"minutes" minimum:"5" maximum:"600" description:"Length of the booking"`
+	Students      []string   `json:"students" minItems:"1" maxItems:"12"`
+	Space         load.Space `json:"space" description:"The courts there are"`
+	Blocks        []Block    `json:"blocks" maxItems:"20"`
+	Note          string     `json:"note" maxLength:"2000"`
 }
 
 // Check says what is wrong with a lesson beyond its shape.

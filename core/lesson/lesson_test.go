@@ -25,7 +25,7 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"nobody", func(d *lesson.Document) { d.Students = nil }, "students"},
 		{"one twice", func(d *lesson.Document) { d.Students = []string{"ada", "ada"} }, "students.1"},
 		{"a drill block without a drill", func(d *lesson.Document) { d.Blocks[2].Drill = "" }, "blocks.2.drill"},
-		{"a break with a drill", func(d *lesson.Document) { d.Blocks[3].Drill = sample.Coin.ID }, "blocks.3.drill"},
+		{"a break with a drill", func(d *lesson.Document) { d.Blocks[3].Drill = sample.Coin().ID }, "blocks.3.drill"},
 		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = 10 }, "blocks.1.calls.1.minute"},
 		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Rotation.Every = 0 }, "blocks.1.rotation.every"},
 		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" }, "blocks.1.rotation.spots.0"},
@@ -78,14 +78,14 @@ func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	d, in := sample.Hour()
 	block, ada, ben := d.Blocks[2], in.People[0], in.People[1]
 	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goal: &odds.Goal{Kind: odds.Streak, Count: 3}}, {Student: "ben", Drawn: lesson.AsDrawn}}
-	hers := block.DrillFor(sample.Coin.Document, ada)
+	hers := block.DrillFor(sample.Coin().Document, ada)
 	require.InDelta(t, 7, hers.Pattern.Gap, 1e-9)
-	require.InDelta(t, 2*sample.Coin.Document.Target.Radius, hers.Target.Radius, 1e-9)
+	require.InDelta(t, 2*sample.Coin().Document.Target.Radius, hers.Target.Radius, 1e-9)
 	require.Equal(t, "3 in a row", hers.Goal.String())
-	require.Equal(t, sample.Coin.Document, block.DrillFor(sample.Coin.Document, ben), "as drawn, though left-handed")
+	require.Equal(t, sample.Coin().Document, block.DrillFor(sample.Coin().Document, ben), "as drawn, though left-handed")
 	block.Variants = []lesson.Variant{{Student: "ada", Drawn: lesson.Mirrored}}
-	require.Equal(t, sample.Coin.Document.Mirrored(), block.DrillFor(sample.Coin.Document, ada))
-	require.Equal(t, sample.Coin.Document.Mirrored(), block.DrillFor(sample.Coin.Document, ben))
+	require.Equal(t, sample.Coin().Document.Mirrored(), block.DrillFor(sample.Coin().Document, ada))
+	require.Equal(t, sample.Coin().Document.Mirrored(), block.DrillFor(sample.Coin().Document, ben))
 
 	taken := sample.Apply(t, d, editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada", Gap: 5}}, in).Document
 	require.Len(t, taken.Blocks[2].Variants, 1)

@@ -33,6 +33,7 @@ func NetAndBack() rotation.Form {
 	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}}}
 }
 
+// Water is a short break.
 func Water() Block {
 	return Block{Kind: Break, Title: "Water", Minutes: 4, Effort: 0, Calls: []Call{}}
 }

@@ -15,10 +15,14 @@ import (
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
+	"hodometer/core/load"
 	"hodometer/core/odds"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/internal/long"
+	"hodometer/internal/sample"
 )
 
 func TestLibrary(t *testing.T) {
@@ -31,7 +35,7 @@ func TestLibrary(t *testing.T) {
 			names[d.Name], ids[stored.ID], sports[d.Sport] = true, true, true
 			require.NotEmpty(t, d.Cues)
 			require.NotEmpty(t, d.Cautions)
-			r, err := d.Report(2, coach.Default())
+			r, err := report.Of(d, 2, coach.Default())
 			require.NoError(t, err)
 			require.Positive(t, r.Target.Margin)
 			for _, f := range r.Feeds {
@@ -90,7 +94,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	}
 	for _, stored := range library.All() {
 		d := stored.Document
-		p, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		p, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err, d.Name)
 		require.Empty(t, p.Problems, d.Name)
 		got := []footwork.Verdict{}
@@ -127,7 +131,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T7 fifty in a minute", "One, Two, Again", func(d drill.Document) bool { return d.Goal.Count == 50 && d.Goal.Minutes == 1 }},
 		{"T8 rallies of about four", "Four and Out", func(d drill.Document) bool { return d.Goal.From <= 4 && d.Goal.To < 20 }},
 		{"T9 at the table", "Forehand Diagonal", func(d drill.Document) bool { return d.Sport == court.TableTennis }},
-		{"T10 the warm-up of two", "Net Alphabet", func(d drill.Document) bool { return d.Form() != nil }},
+		{"T10 the warm-up of two", "Net Alphabet", func(d drill.Document) bool { return load.Form(d) != nil }},
 		{"T11 the tour of the regions", "The Tour", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 8 }},
 		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool { return len(d.Goal.Stages) == 4 }},
 		{"T14 the line", "Two and Away", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 2 }},
@@ -147,10 +151,10 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
 		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
 		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},
-		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return d.Form() != nil }},
+		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return load.Form(d) != nil }},
 		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Target.Kind == court.DoubleBounce }},
 	} {
-		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(named(t, c.drill))) })
+		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(sample.Drill(t, c.drill))) })
 	}
 }
 
@@ -160,15 +164,15 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 		d := stored.Document
 		for _, people := range []int{1, 2, 3, 5, 8} {
 			for _, half := range []bool{false, true} {
-				g, phrase := d.Arrange(people, 1, drill.Space{Half: half})
+				g, phrase := load.Arrange(d, people, 1, load.Space{Half: half})
 				require.NotEmpty(t, phrase)
 				require.Equal(t, people, g.People)
-				load := d.LoadFor(g, d.Turns, coach.Default())
-				require.Positive(t, load.Need)
-				require.GreaterOrEqual(t, load.Balls, load.Each*people/3-1, d.Name)
-				if form := d.Form(); form != nil {
+				takes := load.For(d, g, d.Turns, coach.Default())
+				require.Positive(t, takes.Need)
+				require.GreaterOrEqual(t, takes.Balls, takes.Each*people/3-1, d.Name)
+				if form := load.Form(d); form != nil {
 					form.Courts = g.Lines
-					table := form.Table(people, load.Feeding, d.Pattern.Gap)
+					table := form.Table(people, takes.Feeding, d.Pattern.Gap)
 					require.NotEmpty(t, table.Rounds, "%s for %d", d.Name, people)
 				}
 			}
@@ -210,7 +214,7 @@ func TestNoChangeInventsABallThatCannotBeFed(t *testing.T) {
 			require.NotEmpty(t, fields[0].Message)
 			return
 		}
-		p, err := varied.Simulate(context.Background(), varied.PlayerFor(varied.Written(), student.RightHand), coach.Default())
+		p, err := simulation.Run(context.Background(), varied, varied.PlayerFor(varied.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err)
 		require.Empty(t, p.Problems)
 	})
@@ -234,21 +238,13 @@ func TestALeftHanderHasTheSameVerdicts(t *testing.T) {
 		if d.Pattern.Rally != nil {
 			continue // a rally begins on the right of whoever plays
 		}
-		right, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		right, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 		require.NoError(t, err)
-		left, err := d.For(student.LeftHand).Simulate(t.Context(), d.PlayerFor(d.Written(), student.LeftHand), coach.Default())
+		left, err := simulation.Run(t.Context(), d.For(student.LeftHand), d.PlayerFor(d.Written(), student.LeftHand), coach.Default())
 		require.NoError(t, err)
 		for i, m := range right.Timeline.Interceptions {
 			require.Equal(t, m.Verdict, left.Timeline.Interceptions[i].Verdict, "%s %d", d.Name, i)
 			require.InDelta(t, m.Metres, left.Timeline.Interceptions[i].Metres, 0.02)
 		}
 	}
-}
-
-// named is the built-in drill of a name.
-func named(t *testing.T, name string) drill.Document {
-	all := library.All()
-	i := slices.IndexFunc(all, func(s library.Stored) bool { return s.Document.Name == name })
-	require.GreaterOrEqual(t, i, 0, "no drill %q", name)
-	return all[i].Document
 }

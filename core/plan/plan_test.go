@@ -3,14 +3,15 @@ package plan_test
 import (
 	"context"
 	"fmt"
-	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/plan"
+	"hodometer/core/playerfit"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
 	"testing"
@@ -21,7 +22,7 @@ import (
 func TestVariantsAreProposed(t *testing.T) {
 	d, in := sample.Hour()
 	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Beginner
-	weak := drill.PlayerEvidence{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}
+	weak := playerfit.Evidence{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}
 	v, err := plan.Propose(t.Context(), d, "3", "ada", weak, in)
 	require.NoError(t, err)
 	require.Greater(t, v.Size, 1.1, "a larger target")
@@ -44,11 +45,11 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 	require.ErrorIs(t, err, context.Canceled)
 	for _, stored := range library.All() {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
-		_, err := stored.Document.Simulate(gone, player, in.Settings)
+		_, err := simulation.Run(gone, stored.Document, player, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, err = stored.Document.Metres(gone, in.Settings)
+		_, err = simulation.Metres(gone, stored.Document, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, _, err = stored.Document.Fitted(gone, drill.FitRequest{Minutes: 5}, drill.PlayerEvidence{Level: student.Club}, player, 2, in.Settings)
+		_, _, err = playerfit.Fitted(gone, stored.Document, playerfit.FitRequest{Minutes: 5}, playerfit.Evidence{Level: student.Club}, player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }

@@ -8,7 +8,10 @@ import (
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
+	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
+	"hodometer/core/simulation"
 	"hodometer/core/units"
 	"math"
 	"slices"
@@ -26,7 +29,7 @@ const (
 // Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
 // working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
 // What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
-func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence drill.PlayerEvidence, in schedule.Inputs) (lesson.Variant, error) {
+func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence playerfit.Evidence, in schedule.Inputs) (lesson.Variant, error) {
 	list := schedule.Prepare(d, in)
 	i := slices.IndexFunc(list, func(l schedule.Prepared) bool { return l.Block.ID == blockID })
 	if i < 0 || !list[i].Drilled {
@@ -43,7 +46,7 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 	plain.Variants = nil
 	mine := plain.DrillFor(l.Document, person)
 	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
-	simulation, err := mine.Simulate(ctx, player, in.Settings)
+	simulation, err := simulation.Run(ctx, mine, player, in.Settings)
 	var wrong invalid.Fields
 	if err != nil {
 		if errors.As(err, &wrong) {
@@ -65,7 +68,7 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 		}
 	}
 	for _, hit := range wishedHits() {
-		fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Hit: hit}, evidence, player, l.Group.People, in.Settings)
+		fitted, sentence, err := playerfit.Fitted(ctx, mine, playerfit.FitRequest{Hit: hit}, evidence, player, l.Group.People, in.Settings)
 		if errors.As(err, &wrong) {
 			continue // no size is hit so often; then a little less often
 		}
@@ -80,8 +83,8 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 	}
 	plain.Variants = []lesson.Variant{v}
 	mine = plain.DrillFor(l.Document, person)
-	minutes := l.Document.LoadFor(l.Group, l.Block.TurnsOf(l.Document), in.Settings).Feeding / 60
-	fitted, sentence, err := mine.Fitted(ctx, drill.FitRequest{Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
+	minutes := load.For(l.Document, l.Group, l.Block.TurnsOf(l.Document), in.Settings).Feeding / 60
+	fitted, sentence, err := playerfit.Fitted(ctx, mine, playerfit.FitRequest{Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
 	switch {
 	case err == nil:
 		if fitted.Goal.String() != l.Document.Goal.String() {

@@ -8,7 +8,9 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/odds"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"math"
 	"slices"
@@ -45,7 +47,7 @@ func (in Inputs) Named() Inputs {
 func (in *Inputs) Measure(ctx context.Context) error {
 	in.Metres = make(map[string]float64, len(in.Drills))
 	for id, d := range in.Drills {
-		metres, err := d.Metres(ctx, in.Settings)
+		metres, err := simulation.Metres(ctx, d, in.Settings)
 		var wrong invalid.Fields
 		switch {
 		case errors.As(err, &wrong):
@@ -102,8 +104,8 @@ func Titled(d lesson.Document, in Inputs) lesson.Document {
 }
 
 // ForDrill returns a block that holds a drill with all its turns for so many people, in whole minutes.
-func ForDrill(id string, d drill.Document, people int, space drill.Space, s coach.Settings) lesson.Block {
-	group, _ := d.Arrange(people, 1, space)
-	need := s.ChangeOver + d.LoadFor(group, d.Turns, s).Need
+func ForDrill(id string, d drill.Document, people int, space load.Space, s coach.Settings) lesson.Block {
+	group, _ := load.Arrange(d, people, 1, space)
+	need := s.ChangeOver + load.For(d, group, d.Turns, s).Need
 	return lesson.Block{Kind: lesson.Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []lesson.Call{}}
 }

@@ -61,6 +61,7 @@ func without(list, needed []Piece) []Piece {
 	return rest
 }
 
+// Listed writes pieces in one line.
 func Listed(list []Piece) string {
 	phrases := make([]string, len(list))
 	for i, p := range list {

@@ -5,6 +5,7 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/metric"
 )
 
@@ -15,14 +16,14 @@ type Prepared struct {
 	People       []lesson.Person
 	Document     drill.Document // with the set-up that is left
 	Drilled      bool           // it has a drill, which is there, and somebody to play it
-	Group        drill.Group
+	Group        load.Group
 	GroupSummary string  // how the group plays, in words
 	walk         float64 // seconds to walk over
 	collect      float64 // seconds to collect what is not needed any more
 	comes        []Piece // put down for it
 	goes         []Piece // collected before it
 	stays        []Piece
-	space        drill.Space
+	space        load.Space
 }
 
 // changeOver is how long it takes until the block can be set up.
@@ -48,7 +49,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 		document, known := in.Drills[block.Drill]
 		if block.Kind.Drilled() && known && len(l.People) > 0 {
 			l.Drilled, l.Document = true, document
-			l.Group, l.GroupSummary = document.Arrange(len(l.People), block.Lines, d.Space)
+			l.Group, l.GroupSummary = load.Arrange(document, len(l.People), block.Lines, d.Space)
 			needed := Pieces(document.Equipment)
 			switch {
 			case block.Continues != "":

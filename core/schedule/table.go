@@ -3,6 +3,7 @@ package schedule
 import (
 	"fmt"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/rotation"
 	"strings"
 )
@@ -13,7 +14,7 @@ const ballSeconds = 3
 // Form is how the people of the block change places: as was chosen for it, or as its drill wants it.
 func (l Prepared) Form() *rotation.Form {
 	if l.Block.Rotation == nil && l.Drilled {
-		return l.Document.Form()
+		return load.Form(l.Document)
 	}
 	return l.Block.Rotation
 }

@@ -2,8 +2,8 @@ package schedule_test
 
 import (
 	"fmt"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/rotation"
 	"hodometer/internal/sample"
 	"testing"
@@ -14,7 +14,7 @@ import (
 // TestGroupsKeepToTheCourtsThatAreBooked schedules every offered block for every size of group.
 func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 	for people := 2; people <= 12; people++ {
-		for _, space := range []drill.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
+		for _, space := range []load.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
 			d, in := sample.Crowd(people)
 			d.Space, d.Blocks = space, append(lesson.Starters(), lesson.More()...)
 			for i := range d.Blocks {

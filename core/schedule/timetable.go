@@ -8,8 +8,8 @@ import (
 	"math"
 	"time"
 
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/metric"
 	"hodometer/core/rotation"
 	"hodometer/core/units"
@@ -46,7 +46,7 @@ type ScheduledBlock struct {
 	PickUp float64           `json:"pickUp" description:"Picking up balls"`
 	Over   float64           `json:"over" description:"How much more the drill needs than it has"`
 	Spare  float64           `json:"spare" description:"How much the drill leaves over"`
-	Load   *drill.Load       `json:"load"`
+	Load   *load.Load        `json:"load"`
 	Fits   string            `json:"fits" description:"What fits, in words"`
 	Time   metric.Derivation `json:"time" description:"How its time came about"`
 	Group  string            `json:"group" description:"How the group plays it, in words; empty where there is nothing to say"`
@@ -157,8 +157,8 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 }
 
 // load is what the drill of the block takes with all its turns.
-func (l Prepared) load(in Inputs) drill.Load {
-	return l.Document.LoadFor(l.Group, l.Block.TurnsOf(l.Document), in.Settings)
+func (l Prepared) load(in Inputs) load.Load {
+	return load.For(l.Document, l.Group, l.Block.TurnsOf(l.Document), in.Settings)
 }
 
 // Glance is what a list shows of a lesson, without scheduling it.
@@ -184,7 +184,7 @@ func seconds(s float64) string { return units.Decimal(s, 0) + " s" }
 
 // TurnsIn is how many turns each player has time for in the block.
 func (l Prepared) TurnsIn(in Inputs) int {
-	return l.Document.TurnsIn(l.Block.Seconds()-l.changeOver(), l.Group, in.Settings)
+	return load.TurnsIn(l.Document, l.Block.Seconds()-l.changeOver(), l.Group, in.Settings)
 }
 
 func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {

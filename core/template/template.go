@@ -15,6 +15,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/load"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
@@ -198,7 +199,7 @@ type chooser struct {
 	needs   map[string][]Need
 	sport   court.Sport
 	library []library.Stored
-	space   drill.Space
+	space   load.Space
 }
 
 // choose returns the drill that serves the next steps of most students and is nearest to their level,
@@ -229,7 +230,7 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 		if but != nil && s.Document.Stroke == but.Document.Stroke {
 			score -= float64(len(c.in.People))
 		}
-		if c.space.Half && !s.Document.Narrow() {
+		if c.space.Half && !load.Narrow(s.Document) {
 			score -= 3 * float64(len(c.in.People))
 		}
 		if score > top {
@@ -251,13 +252,13 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 func (c chooser) lines(d drill.Document, b lesson.Block) int {
 	const most = 3
 	n := len(c.in.People)
-	if n < 4 || c.space.Half || d.Form() != nil {
+	if n < 4 || c.space.Half || load.Form(d) != nil {
 		return 0
 	}
-	lines := min(d.Split(n, c.in.Settings), most)
+	lines := min(load.Split(d, n, c.in.Settings), most)
 	for ; lines < most; lines++ {
-		g, _ := d.Arrange(n, lines, c.space)
-		if d.LoadFor(g, 1, c.in.Settings).Need+c.in.Settings.ChangeOver <= b.Seconds() {
+		g, _ := load.Arrange(d, n, lines, c.space)
+		if load.For(d, g, 1, c.in.Settings).Need+c.in.Settings.ChangeOver <= b.Seconds() {
 			break
 		}
 	}

@@ -18,7 +18,7 @@ import (
 )
 
 // Coin is the first drill of the library.
-var Coin = library.All()[0]
+func Coin() library.Stored { return library.All()[0] }
 
 // Hour is an hour for two: 8 + 10 + 10 + 5 + 10 + 5 = 48 minutes, so that 12 are to spare.
 func Hour() (lesson.Document, schedule.Inputs) {
@@ -28,14 +28,14 @@ func Hour() (lesson.Document, schedule.Inputs) {
 			{ID: "1", Kind: lesson.Body, Title: "Body warm-up", Minutes: 8, Effort: 3},
 			{ID: "2", Kind: lesson.Ball, Title: "Ball warm-up", Minutes: 10, Effort: 4, Rotation: &rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "volleys"}, {Name: "feeds", Feeds: true}}},
 				Calls: []lesson.Call{{Minute: 0, Text: "Forehand volleys"}, {Minute: 2, Text: "Backhand volleys"}}},
-			{ID: "3", Kind: lesson.Drill, Title: "Coin", Minutes: 10, Effort: 6, Drill: Coin.ID},
+			{ID: "3", Kind: lesson.Drill, Title: "Coin", Minutes: 10, Effort: 6, Drill: Coin().ID},
 			{ID: "4", Kind: lesson.Break, Title: "Water", Minutes: 5},
-			{ID: "5", Kind: lesson.Drill, Title: "Coin again", Minutes: 10, Effort: 7, Drill: Coin.ID, Turns: 8},
+			{ID: "5", Kind: lesson.Drill, Title: "Coin again", Minutes: 10, Effort: 7, Drill: Coin().ID, Turns: 8},
 			{ID: "6", Kind: lesson.Talk, Title: "Closing talk", Minutes: 5},
 		},
 	}
 	in := schedule.Inputs{
-		Drills: map[string]drill.Document{Coin.ID: Coin.Document},
+		Drills: map[string]drill.Document{Coin().ID: Coin().Document},
 		People: []lesson.Person{
 			{ID: "ada", Profile: student.Profile{Name: "Ada", Hand: student.RightHand}},
 			{ID: "ben", Profile: student.Profile{Name: "Ben", Hand: student.LeftHand}},
@@ -83,14 +83,9 @@ func Crowd(n int) (lesson.Document, schedule.Inputs) {
 
 // BuiltIn returns a drill of the library by its name, and adds it to the inputs.
 func BuiltIn(t require.TestingT, name string, in schedule.Inputs) library.Stored {
-	for _, s := range library.All() {
-		if s.Document.Name == name {
-			in.Drills[s.ID] = s.Document
-			return s
-		}
-	}
-	require.Fail(t, "no drill called "+name)
-	return library.Stored{}
+	s := stored(t, name)
+	in.Drills[s.ID] = s.Document
+	return s
 }
 
 // Minutes is the length of all blocks of a lesson.
@@ -99,4 +94,17 @@ func Minutes(d lesson.Document) (sum float64) {
 		sum += b.Minutes
 	}
 	return sum
+}
+
+// Drill is a drill of the library by its name.
+func Drill(t require.TestingT, name string) drill.Document { return stored(t, name).Document }
+
+func stored(t require.TestingT, name string) library.Stored {
+	for _, s := range library.All() {
+		if s.Document.Name == name {
+			return s
+		}
+	}
+	require.Fail(t, "no drill called "+name)
+	return library.Stored{}
 }

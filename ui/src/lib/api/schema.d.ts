@@ -898,39 +898,7 @@ export interface components {
             /** @description Zones in which landings can be counted, row by row; none where there is no aim */
             zones: components["schemas"]["CourtZone"][];
         };
-        CourtAlong: {
-            /**
-             * Format: double
-             * @description Metres from the end
-             */
-            distance: number;
-            /** @description The end it is measured from: near, far, left or right */
-            from: components["schemas"]["CourtToward"];
-            line: string;
-        };
-        CourtBand: {
-            /**
-             * Format: double
-             * @description Distance from the net where it starts
-             */
-            from: number;
-            name: string;
-            /** @description From 1, by the coach's numbering */
-            number: number;
-            purpose: string;
-            /**
-             * Format: double
-             * @description Distance from the net where it stops
-             */
-            to: number;
-        };
-        CourtBox: {
-            id: string;
-            max: components["schemas"]["CourtPoint"];
-            min: components["schemas"]["CourtPoint"];
-            name: string;
-        };
-        CourtCourt: {
+        Court: {
             /**
              * Format: double
              * @description How high the surface stands over the floor: the table's height, else 0
@@ -965,6 +933,38 @@ export interface components {
              * @description Outer sideline to outer sideline
              */
             width: number;
+        };
+        CourtAlong: {
+            /**
+             * Format: double
+             * @description Metres from the end
+             */
+            distance: number;
+            /** @description The end it is measured from: near, far, left or right */
+            from: components["schemas"]["CourtToward"];
+            line: string;
+        };
+        CourtBand: {
+            /**
+             * Format: double
+             * @description Distance from the net where it starts
+             */
+            from: number;
+            name: string;
+            /** @description From 1, by the coach's numbering */
+            number: number;
+            purpose: string;
+            /**
+             * Format: double
+             * @description Distance from the net where it stops
+             */
+            to: number;
+        };
+        CourtBox: {
+            id: string;
+            max: components["schemas"]["CourtPoint"];
+            min: components["schemas"]["CourtPoint"];
+            name: string;
         };
         CourtDepth: {
             name: string;
@@ -1196,7 +1196,7 @@ export interface components {
              * @description Second of the lesson at this instant
              */
             second: number;
-            sheet: components["schemas"]["LessonCue"][];
+            sheet: components["schemas"]["RunsheetCue"][];
         };
         DatedRemark: {
             date: string;
@@ -1226,21 +1226,9 @@ export interface components {
             document: components["schemas"]["DrillDocument"];
             id: string;
             /** @description For one right-hander; null where the document no longer makes sense */
-            report: null | components["schemas"]["DrillReport"];
+            report: null | components["schemas"]["Report"];
             /** Format: int64 */
             revision: number;
-        };
-        DrillAimed: {
-            /** @description Where they are aimed */
-            at: components["schemas"]["CourtPoint"];
-            derivation: components["schemas"]["MetricDerivation"];
-            /** @description Where they were logged, on the court */
-            landings: components["schemas"]["CourtPoint"][];
-            scatter: components["schemas"]["OddsScatter"];
-            sentence: string;
-            shares: components["schemas"]["OddsShares"];
-            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
-            upright: boolean;
         };
         /** @enum {string} */
         DrillCountBy: "landing" | "movement" | "both";
@@ -1306,99 +1294,12 @@ export interface components {
             /** @description A length or a place was typed in words */
             typed?: components["schemas"]["DrillTyped"];
         };
-        DrillExplained: {
-            /** @description Its figures in the coach's units */
-            facts: components["schemas"]["MetricInput"][];
-            flight: components["schemas"]["MetricDerivation"];
-            /** @description Which interception of the timeline it is, from 0 */
-            interception: number;
-            running: components["schemas"]["MetricDerivation"];
-            sentence: string;
-        };
-        DrillFeed: {
-            from: components["schemas"]["CourtPoint"];
-            label: string;
-            landing: components["schemas"]["CourtPoint"];
-            /** @description From 1 */
-            number: number;
-            /**
-             * Format: double
-             * @description Seconds after the first ball of the sequence
-             */
-            release: number;
-        };
-        DrillFitRequest: {
-            /**
-             * Format: double
-             * @description The target to the best aim that keeps errors under a share
-             */
-            errors?: number;
-            /**
-             * Format: double
-             * @description The target to a share of balls that hit it
-             */
-            hit?: number;
-            /**
-             * Format: double
-             * @description The goal to so many minutes, met 4 times in 5
-             */
-            minutes?: number;
-        };
         DrillHistory: {
             drill: string;
             name: string;
             rung: components["schemas"]["ProgressRung"];
             stroke: components["schemas"]["FeedStroke"];
             times: components["schemas"]["DrillTime"][];
-        };
-        DrillLoad: {
-            /** @description Balls fed to everybody together */
-            balls: number;
-            /** @description Basketfuls fed, each followed by a pick-up */
-            baskets: number;
-            /** @description Balls fed to one player */
-            each: number;
-            /**
-             * Format: double
-             * @description Seconds of play, pauses included
-             */
-            feeding: number;
-            /** @description The largest group in one line for which the wait is tolerable */
-            largest: number;
-            /** @description Lines, or pairs, side by side */
-            lines: number;
-            /**
-             * Format: double
-             * @description Seconds for all of it
-             */
-            need: number;
-            /** @description Strokes above the head for one player, serves included */
-            overheads: number;
-            people: number;
-            /**
-             * Format: double
-             * @description Seconds spent picking up balls
-             */
-            pickUp: number;
-            /**
-             * Format: double
-             * @description Seconds of waiting to a second of play
-             */
-            rest: number;
-            /** @description Serves for one player */
-            serves: number;
-            /**
-             * Format: double
-             * @description Seconds
-             */
-            setUp: number;
-            /** @description Turns for each player */
-            turns: number;
-            /**
-             * Format: double
-             * @description Seconds one player stands between two turns
-             */
-            waiting: number;
         };
         DrillMove: {
             /** @description The handle of a spot in the report */
@@ -1409,15 +1310,6 @@ export interface components {
             roundY?: boolean;
             to: components["schemas"]["CourtPoint"];
         };
-        DrillMoved: {
-            /** @description The target in words */
-            aim: string;
-            /** @description The target's area, share of its box, margin and share out, in words */
-            measured: components["schemas"]["MetricInput"][];
-            /** @description The place; null where it is not one of the report's */
-            spot: null | components["schemas"]["DrillSpot"];
-            target: components["schemas"]["CourtShape"];
-        };
         DrillNoGo: {
             area?: components["schemas"]["CourtTarget"];
             line?: string;
@@ -1425,7 +1317,7 @@ export interface components {
         DrillOnSheet: {
             document: components["schemas"]["DrillDocument"];
             id: string;
-            report: components["schemas"]["DrillReport"];
+            report: components["schemas"]["Report"];
         };
         /** @enum {string} */
         DrillPassSide: "either" | "left" | "right";
@@ -1442,18 +1334,6 @@ export interface components {
         };
         /** @enum {string} */
         DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
-        DrillPlayerFit: {
-            /** @description How this player's balls come */
-            clock: components["schemas"]["OddsClock"];
-            /** @description What the goal takes; null where it cannot be worked out */
-            goal: null | components["schemas"]["OddsAnswer"];
-            metrics: components["schemas"]["MetricMetric"][];
-            rates: components["schemas"]["OddsEstimates"];
-            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
-            target: null | components["schemas"]["DrillAimed"];
-            /** @description Why there is no goal or no target, in words; else empty */
-            why: string;
-        };
         DrillPreview: {
             document: components["schemas"]["DrillDocument"];
             /** @description What is to be done to it first */
@@ -1470,30 +1350,6 @@ export interface components {
             /** @description Tried on this student */
             student?: string;
         };
-        DrillReport: {
-            /** @description The target in words */
-            aim: string;
-            court: components["schemas"]["CourtCourt"];
-            /** @description The balls of one sequence in order */
-            feeds: components["schemas"]["DrillFeed"][];
-            /** @description The goal in words */
-            goal: string;
-            load: components["schemas"]["DrillLoad"];
-            /** @description The target's area, share of its box, margin and share out, in words */
-            measured: components["schemas"]["MetricInput"][];
-            metrics: components["schemas"]["MetricMetric"][];
-            /** @description Areas where no ball may land */
-            noGo: components["schemas"]["CourtShape"][];
-            /** @description Lines that no ball may cross */
-            noGoLines: string[];
-            /** @description Lengths of the target that can be typed */
-            sizes: components["schemas"]["DrillSize"][];
-            /** @description Every place that can be moved */
-            spots: components["schemas"]["DrillSpot"][];
-            target: components["schemas"]["CourtShape"];
-            /** @description What to put down, in walking order from the near left corner */
-            walk: components["schemas"]["CourtStep"][];
-        };
         DrillReword: {
             /** @description The handle of a spot in the report */
             handle: string;
@@ -1503,56 +1359,11 @@ export interface components {
             /** @description Whose left and right are meant */
             view?: components["schemas"]["CourtEnd"];
         };
-        DrillSimulation: {
-            fastest: components["schemas"]["FootworkFastest"][];
-            metrics: components["schemas"]["MetricMetric"][];
-            player: components["schemas"]["FootworkPlayer"];
-            /** @description By field: balls that cannot be fed */
-            problems: components["schemas"]["InvalidFields"];
-            /** @description What each live player runs in the turn, in words */
-            runs: string[];
-            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
-            tasks: components["schemas"]["DrillExplained"][];
-            /** @description What other gaps make of it; none for a rally */
-            tempos: components["schemas"]["FootworkTempo"][];
-            timeline: components["schemas"]["FootworkTimeline"];
-            /** @description In a sentence */
-            verdict: string;
-        };
         DrillSize: {
             label: string;
             path: string;
             /** @description Exactly, to be typed again */
             text: string;
-        };
-        DrillSpace: {
-            /** @description 0: one */
-            courts?: number;
-            /** @description Only half of one court, lengthwise */
-            half?: boolean;
-            /** @description Which court or courts; two lessons at one time on the same are told */
-            name?: string;
-        };
-        DrillSpot: {
-            /** @description Of an obstacle: the side on which it is passed */
-            around?: components["schemas"]["DrillPassSide"];
-            at: components["schemas"]["CourtPoint"];
-            /** @description The place as a coach says it */
-            description: string;
-            /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark */
-            handle: string;
-            label: string;
-            /** @description How it is said */
-            mark: components["schemas"]["CourtMark"];
-            /** @description Its lengths, to be changed one by one */
-            parts: components["schemas"]["CourtPart"][];
-            /** @description It can be taken off the court */
-            removable: boolean;
-            /**
-             * Format: double
-             * @description Of an obstacle: its width; else 0
-             */
-            size: number;
         };
         DrillTime: {
             /** Format: date-time */
@@ -1591,10 +1402,45 @@ export interface components {
             drop: string[];
             /** @description Else something has to go */
             fits: boolean;
-            plan: components["schemas"]["LessonPlan"];
+            plan: components["schemas"]["Plan"];
             /** @description What was squeezed or stretched, and why; or what to do */
             sentences: string[];
         };
+        EditingAttendance: {
+            /** @description Identifiers of the students who are there from now on */
+            present: string[];
+            /**
+             * Format: double
+             * @description Second of the lesson; 0 before it begins
+             */
+            second?: number;
+            /** @description The courts there are from now on */
+            space: components["schemas"]["LoadSpace"];
+        };
+        EditingEdit: {
+            attendance?: components["schemas"]["EditingAttendance"];
+            /** @description Identifier of the block it is about */
+            block?: string;
+            kind: components["schemas"]["EditingEditKind"];
+            lines?: number;
+            /**
+             * Format: double
+             * @description New length of the block or the booking
+             */
+            minutes?: number;
+            /** @description The block to put in */
+            new?: components["schemas"]["LessonBlock"];
+            /** @description Pinned */
+            on?: boolean;
+            space?: components["schemas"]["LoadSpace"];
+            text?: string;
+            /** @description Place in the order, from 0 */
+            to?: number;
+            turns?: number;
+            variant?: components["schemas"]["LessonVariant"];
+        };
+        /** @enum {string} */
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
         /** @enum {string} */
         FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
         /** @enum {string} */
@@ -1743,9 +1589,22 @@ export interface components {
         };
         /** @enum {string} */
         FeedTransformationKind: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on";
+        Finding: {
+            /** @description Identifier of the block it is about */
+            block?: string;
+            reason: string;
+            remedies: components["schemas"]["FindingRemedy"][];
+            severity: components["schemas"]["FindingSeverity"];
+        };
+        FindingRemedy: {
+            edit: components["schemas"]["EditingEdit"];
+            label: string;
+        };
+        /** @enum {string} */
+        FindingSeverity: "note" | "warning" | "problem";
         FitAsked: {
             document: components["schemas"]["DrillDocument"];
-            fit: components["schemas"]["DrillFitRequest"];
+            fit: components["schemas"]["PlayerfitFitRequest"];
             /** @description Worked out for a player of this hand */
             hand: components["schemas"]["StudentHand"];
             /** @description Which drill it is, for what was counted on it */
@@ -1990,21 +1849,10 @@ export interface components {
             document: components["schemas"]["LessonDocument"];
             id: string;
             people: components["schemas"]["Person"][];
-            plan: components["schemas"]["LessonPlan"];
+            plan: components["schemas"]["Plan"];
             /** Format: int64 */
             revision: number;
             state: components["schemas"]["State"];
-        };
-        LessonAttendance: {
-            /** @description Identifiers of the students who are there from now on */
-            present: string[];
-            /**
-             * Format: double
-             * @description Second of the lesson; 0 before it begins
-             */
-            second?: number;
-            /** @description The courts there are from now on */
-            space: components["schemas"]["DrillSpace"];
         };
         LessonBegun: {
             /** @description Empty: today */
@@ -2090,41 +1938,6 @@ export interface components {
             state: components["schemas"]["State"];
             title: string;
         };
-        LessonBudget: {
-            /** @description Balls fed to them, and hit in warm-ups with a rotation */
-            balls: number;
-            /** @description What to watch in them */
-            fault: string;
-            /**
-             * Format: double
-             * @description Run in drills
-             */
-            metres: number;
-            name: string;
-            /** @description Strokes above the head, serves included */
-            overheads: number;
-            /**
-             * Format: double
-             * @description In drills and rotations
-             */
-            playing: number;
-            /** @description The same in the coach's units */
-            ran: string;
-            /**
-             * Format: double
-             * @description Breaks and talks
-             */
-            rest: number;
-            serves: number;
-            /** @description What to call them on court */
-            short: string;
-            student: string;
-            /**
-             * Format: double
-             * @description In drills and rotations
-             */
-            waiting: number;
-        };
         LessonCall: {
             /**
              * Format: double
@@ -2147,29 +1960,6 @@ export interface components {
              */
             second: number;
         };
-        LessonCourtPlan: {
-            court: components["schemas"]["CourtCourt"];
-            /** @description What changes from block to block */
-            moves: components["schemas"]["LessonMove"][];
-            /** @description Everything that stands in any block, in one short walking order */
-            walk: components["schemas"]["CourtStep"][];
-        };
-        LessonCue: {
-            /** @description The same after the start of its block, in words: +4:00 */
-            after: string;
-            block: string;
-            kind: components["schemas"]["LessonCueKind"];
-            /** @description Who does what from now on */
-            roles: components["schemas"]["LessonRole"][];
-            /**
-             * Format: double
-             * @description Seconds after the start of the lesson
-             */
-            second: number;
-            text: string;
-        };
-        /** @enum {string} */
-        LessonCueKind: "begin" | "say" | "swap" | "feed" | "count" | "pick up" | "end";
         LessonDocument: {
             blocks: components["schemas"]["LessonBlock"][];
             /**
@@ -2181,7 +1971,7 @@ export interface components {
             minutes: number;
             note: string;
             /** @description The courts there are */
-            space: components["schemas"]["DrillSpace"];
+            space: components["schemas"]["LoadSpace"];
             /** @description Hours:minutes where the lesson is given */
             start: string;
             students: string[];
@@ -2191,177 +1981,18 @@ export interface components {
         };
         /** @enum {string} */
         LessonDrawn: "as drawn" | "mirrored";
-        LessonEdit: {
-            attendance?: components["schemas"]["LessonAttendance"];
-            /** @description Identifier of the block it is about */
-            block?: string;
-            kind: components["schemas"]["LessonEditKind"];
-            lines?: number;
-            /**
-             * Format: double
-             * @description New length of the block or the booking
-             */
-            minutes?: number;
-            /** @description The block to put in */
-            new?: components["schemas"]["LessonBlock"];
-            /** @description Pinned */
-            on?: boolean;
-            space?: components["schemas"]["DrillSpace"];
-            text?: string;
-            /** @description Place in the order, from 0 */
-            to?: number;
-            turns?: number;
-            variant?: components["schemas"]["LessonVariant"];
-        };
         LessonEditAsked: {
             document: components["schemas"]["LessonDocument"];
-            edit: components["schemas"]["LessonEdit"];
+            edit: components["schemas"]["EditingEdit"];
         };
-        /** @enum {string} */
-        LessonEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
         LessonFillAsked: {
             document: components["schemas"]["LessonDocument"];
             template: string;
-        };
-        LessonFinding: {
-            /** @description Identifier of the block it is about */
-            block?: string;
-            reason: string;
-            remedies: components["schemas"]["LessonRemedy"][];
-            severity: components["schemas"]["LessonSeverity"];
         };
         /** @enum {string} */
         LessonKind: "body warm-up" | "ball warm-up" | "technique" | "drill" | "drill as points" | "game" | "serving" | "break" | "cool-down" | "closing talk";
         /** @enum {string} */
         LessonLengthStep: "any length" | "whole minutes" | "even minutes" | "whole rotations";
-        LessonMilestone: {
-            clock: string;
-            /** Format: double */
-            second: number;
-        };
-        LessonMove: {
-            block: string;
-            clock: string;
-            comes: components["schemas"]["LessonPiece"][];
-            goes: components["schemas"]["LessonPiece"][];
-            stays: components["schemas"]["LessonPiece"][];
-            title: string;
-        };
-        LessonPiece: {
-            count: number;
-            name: string;
-        };
-        LessonPlan: {
-            balls: number;
-            /** @description Basketfuls fed */
-            baskets: number;
-            blocks: components["schemas"]["LessonScheduledBlock"][];
-            /**
-             * Format: double
-             * @description Length of the booking
-             */
-            booked: number;
-            /** @description What comes to each student */
-            budgets: components["schemas"]["LessonBudget"][];
-            /** @description What to carry to the court */
-            carry: components["schemas"]["LessonPiece"][];
-            /** @description Where the work can hurt somebody; no medical advice */
-            cautions: string[];
-            findings: components["schemas"]["LessonFinding"][];
-            /**
-             * Format: double
-             * @description How late the lesson ends when every drill is played to its last ball
-             */
-            late: number;
-            metrics: components["schemas"]["MetricMetric"][];
-            /** @description One every five minutes */
-            milestones: components["schemas"]["LessonMilestone"][];
-            /**
-             * Format: double
-             * @description Planned beyond the booking; 0 where it fits
-             */
-            over: number;
-            /**
-             * Format: double
-             * @description Length of all blocks
-             */
-            planned: number;
-            /**
-             * Format: double
-             * @description Booked but not planned; 0 where there is none
-             */
-            spare: number;
-        };
-        LessonRemedy: {
-            edit: components["schemas"]["LessonEdit"];
-            label: string;
-        };
-        LessonRole: {
-            name: string;
-            role: string;
-            /** @description What to call them on court */
-            short: string;
-        };
-        LessonScheduledBlock: {
-            /** @description Identifier of the block */
-            block: string;
-            /** @description When it begins, on the clock */
-            clock: string;
-            /** @description Equipment put down for it */
-            comes: components["schemas"]["LessonPiece"][];
-            effort: number;
-            /** Format: double */
-            end: number;
-            /** @description What fits, in words */
-            fits: string;
-            /** @description Equipment collected before it */
-            goes: components["schemas"]["LessonPiece"][];
-            /** @description How the group plays it, in words; empty where there is nothing to say */
-            group: string;
-            kind: components["schemas"]["LessonKind"];
-            /** @description From its beginning to its end, in words: 8 min */
-            length: string;
-            load: null | components["schemas"]["DrillLoad"];
-            /**
-             * Format: double
-             * @description How much more the drill needs than it has
-             */
-            over: number;
-            /** @description Identifiers of who is in it */
-            people: string[];
-            /**
-             * Format: double
-             * @description Picking up balls
-             */
-            pickUp: number;
-            pinned: boolean;
-            /**
-             * Format: double
-             * @description Walking over, collecting, setting the court and explaining
-             */
-            setUp: number;
-            /**
-             * Format: double
-             * @description How much the drill leaves over
-             */
-            spare: number;
-            /** Format: double */
-            start: number;
-            /** @description Equipment that stands already */
-            stays: components["schemas"]["LessonPiece"][];
-            /** @description Who is where in each round; null where nobody changes places */
-            table: null | components["schemas"]["RotationTable"];
-            /** @description How its time came about */
-            time: components["schemas"]["MetricDerivation"];
-            title: string;
-            /**
-             * Format: double
-             * @description Of a drill: feeding; otherwise all the rest
-             */
-            work: number;
-        };
-        /** @enum {string} */
-        LessonSeverity: "note" | "warning" | "problem";
         LessonVariant: {
             drawn?: components["schemas"]["LessonDrawn"];
             /**
@@ -2380,6 +2011,76 @@ export interface components {
             /** @description Where it comes from */
             why?: string;
         };
+        Load: {
+            /** @description Balls fed to everybody together */
+            balls: number;
+            /** @description Basketfuls fed, each followed by a pick-up */
+            baskets: number;
+            /** @description Balls fed to one player */
+            each: number;
+            /**
+             * Format: double
+             * @description Seconds of play, pauses included
+             */
+            feeding: number;
+            /** @description The largest group in one line for which the wait is tolerable */
+            largest: number;
+            /** @description Lines, or pairs, side by side */
+            lines: number;
+            /**
+             * Format: double
+             * @description Seconds for all of it
+             */
+            need: number;
+            /** @description Strokes above the head for one player, serves included */
+            overheads: number;
+            people: number;
+            /**
+             * Format: double
+             * @description Seconds spent picking up balls
+             */
+            pickUp: number;
+            /**
+             * Format: double
+             * @description Seconds of waiting to a second of play
+             */
+            rest: number;
+            /** @description Serves for one player */
+            serves: number;
+            /**
+             * Format: double
+             * @description Seconds
+             */
+            setUp: number;
+            /** @description Turns for each player */
+            turns: number;
+            /**
+             * Format: double
+             * @description Seconds one player stands between two turns
+             */
+            waiting: number;
+        };
+        LoadSpace: {
+            /** @description 0: one */
+            courts?: number;
+            /** @description Only half of one court, lengthwise */
+            half?: boolean;
+            /** @description Which court or courts; two lessons at one time on the same are told */
+            name?: string;
+        };
+        Metric: {
+            derivation: components["schemas"]["MetricDerivation"];
+            /** @description What is counted: balls, minutes, baskets */
+            name: string;
+            /** @description The figure as it is shown */
+            text: string;
+            unit: string;
+            /**
+             * Format: double
+             * @description The figure as a number, to tell that it changed
+             */
+            value: number;
+        };
         MetricDerivation: {
             /** @description What the figure is called */
             figure: string;
@@ -2395,19 +2096,6 @@ export interface components {
         MetricInput: {
             name: string;
             value: string;
-        };
-        MetricMetric: {
-            derivation: components["schemas"]["MetricDerivation"];
-            /** @description What is counted: balls, minutes, baskets */
-            name: string;
-            /** @description The figure as it is shown */
-            text: string;
-            unit: string;
-            /**
-             * Format: double
-             * @description The figure as a number, to tell that it changed
-             */
-            value: number;
         };
         /** @enum {string} */
         OddsAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
@@ -2649,6 +2337,88 @@ export interface components {
             /** @description Faults to watch */
             watch: string[];
         };
+        Plan: {
+            balls: number;
+            /** @description Basketfuls fed */
+            baskets: number;
+            blocks: components["schemas"]["ScheduleScheduledBlock"][];
+            /**
+             * Format: double
+             * @description Length of the booking
+             */
+            booked: number;
+            /** @description What comes to each student */
+            budgets: components["schemas"]["ScheduleBudget"][];
+            /** @description What to carry to the court */
+            carry: components["schemas"]["SchedulePiece"][];
+            /** @description Where the work can hurt somebody; no medical advice */
+            cautions: string[];
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description How late the lesson ends when every drill is played to its last ball
+             */
+            late: number;
+            metrics: components["schemas"]["Metric"][];
+            /** @description One every five minutes */
+            milestones: components["schemas"]["ScheduleMilestone"][];
+            /**
+             * Format: double
+             * @description Planned beyond the booking; 0 where it fits
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description Length of all blocks
+             */
+            planned: number;
+            /**
+             * Format: double
+             * @description Booked but not planned; 0 where there is none
+             */
+            spare: number;
+        };
+        PlayerfitAimed: {
+            /** @description Where they are aimed */
+            at: components["schemas"]["CourtPoint"];
+            derivation: components["schemas"]["MetricDerivation"];
+            /** @description Where they were logged, on the court */
+            landings: components["schemas"]["CourtPoint"][];
+            scatter: components["schemas"]["OddsScatter"];
+            sentence: string;
+            shares: components["schemas"]["OddsShares"];
+            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
+            upright: boolean;
+        };
+        PlayerfitFit: {
+            /** @description How this player's balls come */
+            clock: components["schemas"]["OddsClock"];
+            /** @description What the goal takes; null where it cannot be worked out */
+            goal: null | components["schemas"]["OddsAnswer"];
+            metrics: components["schemas"]["Metric"][];
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["PlayerfitAimed"];
+            /** @description Why there is no goal or no target, in words; else empty */
+            why: string;
+        };
+        PlayerfitFitRequest: {
+            /**
+             * Format: double
+             * @description The target to the best aim that keeps errors under a share
+             */
+            errors?: number;
+            /**
+             * Format: double
+             * @description The target to a share of balls that hit it
+             */
+            hit?: number;
+            /**
+             * Format: double
+             * @description The goal to so many minutes, met 4 times in 5
+             */
+            minutes?: number;
+        };
         Problem: {
             detail: string;
             /** @description What is wrong field by field */
@@ -2726,6 +2496,72 @@ export interface components {
             /** @description Out of ten; 0 for none */
             engagement: number;
             remark: string;
+        };
+        Report: {
+            /** @description The target in words */
+            aim: string;
+            court: components["schemas"]["Court"];
+            /** @description The balls of one sequence in order */
+            feeds: components["schemas"]["ReportFeed"][];
+            /** @description The goal in words */
+            goal: string;
+            load: components["schemas"]["Load"];
+            /** @description The target's area, share of its box, margin and share out, in words */
+            measured: components["schemas"]["MetricInput"][];
+            metrics: components["schemas"]["Metric"][];
+            /** @description Areas where no ball may land */
+            noGo: components["schemas"]["CourtShape"][];
+            /** @description Lines that no ball may cross */
+            noGoLines: string[];
+            /** @description Lengths of the target that can be typed */
+            sizes: components["schemas"]["DrillSize"][];
+            /** @description Every place that can be moved */
+            spots: components["schemas"]["ReportSpot"][];
+            target: components["schemas"]["CourtShape"];
+            /** @description What to put down, in walking order from the near left corner */
+            walk: components["schemas"]["CourtStep"][];
+        };
+        ReportFeed: {
+            from: components["schemas"]["CourtPoint"];
+            label: string;
+            landing: components["schemas"]["CourtPoint"];
+            /** @description From 1 */
+            number: number;
+            /**
+             * Format: double
+             * @description Seconds after the first ball of the sequence
+             */
+            release: number;
+        };
+        ReportMoved: {
+            /** @description The target in words */
+            aim: string;
+            /** @description The target's area, share of its box, margin and share out, in words */
+            measured: components["schemas"]["MetricInput"][];
+            /** @description The place; null where it is not one of the report's */
+            spot: null | components["schemas"]["ReportSpot"];
+            target: components["schemas"]["CourtShape"];
+        };
+        ReportSpot: {
+            /** @description Of an obstacle: the side on which it is passed */
+            around?: components["schemas"]["DrillPassSide"];
+            at: components["schemas"]["CourtPoint"];
+            /** @description The place as a coach says it */
+            description: string;
+            /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark */
+            handle: string;
+            label: string;
+            /** @description How it is said */
+            mark: components["schemas"]["CourtMark"];
+            /** @description Its lengths, to be changed one by one */
+            parts: components["schemas"]["CourtPart"][];
+            /** @description It can be taken off the court */
+            removable: boolean;
+            /**
+             * Format: double
+             * @description Of an obstacle: its width; else 0
+             */
+            size: number;
         };
         Result: {
             /** @description The best streak may be longer */
@@ -2834,6 +2670,145 @@ export interface components {
             /** @description Whether it is fair, in a sentence */
             sentence: string;
         };
+        RunsheetCue: {
+            /** @description The same after the start of its block, in words: +4:00 */
+            after: string;
+            block: string;
+            kind: components["schemas"]["RunsheetCueKind"];
+            /** @description Who does what from now on */
+            roles: components["schemas"]["RunsheetRole"][];
+            /**
+             * Format: double
+             * @description Seconds after the start of the lesson
+             */
+            second: number;
+            text: string;
+        };
+        /** @enum {string} */
+        RunsheetCueKind: "begin" | "say" | "swap" | "feed" | "count" | "pick up" | "end";
+        RunsheetRole: {
+            name: string;
+            role: string;
+            /** @description What to call them on court */
+            short: string;
+        };
+        ScheduleBudget: {
+            /** @description Balls fed to them, and hit in warm-ups with a rotation */
+            balls: number;
+            /** @description What to watch in them */
+            fault: string;
+            /**
+             * Format: double
+             * @description Run in drills
+             */
+            metres: number;
+            name: string;
+            /** @description Strokes above the head, serves included */
+            overheads: number;
+            /**
+             * Format: double
+             * @description In drills and rotations
+             */
+            playing: number;
+            /** @description The same in the coach's units */
+            ran: string;
+            /**
+             * Format: double
+             * @description Breaks and talks
+             */
+            rest: number;
+            serves: number;
+            /** @description What to call them on court */
+            short: string;
+            student: string;
+            /**
+             * Format: double
+             * @description In drills and rotations
+             */
+            waiting: number;
+        };
+        ScheduleCourtPlan: {
+            court: components["schemas"]["Court"];
+            /** @description What changes from block to block */
+            moves: components["schemas"]["ScheduleMove"][];
+            /** @description Everything that stands in any block, in one short walking order */
+            walk: components["schemas"]["CourtStep"][];
+        };
+        ScheduleMilestone: {
+            clock: string;
+            /** Format: double */
+            second: number;
+        };
+        ScheduleMove: {
+            block: string;
+            clock: string;
+            comes: components["schemas"]["SchedulePiece"][];
+            goes: components["schemas"]["SchedulePiece"][];
+            stays: components["schemas"]["SchedulePiece"][];
+            title: string;
+        };
+        SchedulePiece: {
+            count: number;
+            name: string;
+        };
+        ScheduleScheduledBlock: {
+            /** @description Identifier of the block */
+            block: string;
+            /** @description When it begins, on the clock */
+            clock: string;
+            /** @description Equipment put down for it */
+            comes: components["schemas"]["SchedulePiece"][];
+            effort: number;
+            /** Format: double */
+            end: number;
+            /** @description What fits, in words */
+            fits: string;
+            /** @description Equipment collected before it */
+            goes: components["schemas"]["SchedulePiece"][];
+            /** @description How the group plays it, in words; empty where there is nothing to say */
+            group: string;
+            kind: components["schemas"]["LessonKind"];
+            /** @description From its beginning to its end, in words: 8 min */
+            length: string;
+            load: null | components["schemas"]["Load"];
+            /**
+             * Format: double
+             * @description How much more the drill needs than it has
+             */
+            over: number;
+            /** @description Identifiers of who is in it */
+            people: string[];
+            /**
+             * Format: double
+             * @description Picking up balls
+             */
+            pickUp: number;
+            pinned: boolean;
+            /**
+             * Format: double
+             * @description Walking over, collecting, setting the court and explaining
+             */
+            setUp: number;
+            /**
+             * Format: double
+             * @description How much the drill leaves over
+             */
+            spare: number;
+            /** Format: double */
+            start: number;
+            /** @description Equipment that stands already */
+            stays: components["schemas"]["SchedulePiece"][];
+            /** @description Who is where in each round; null where nobody changes places */
+            table: null | components["schemas"]["RotationTable"];
+            /** @description How its time came about */
+            time: components["schemas"]["MetricDerivation"];
+            title: string;
+            /**
+             * Format: double
+             * @description Of a drill: feeding; otherwise all the rest
+             */
+            work: number;
+        };
         Settings: {
             /**
              * Format: double
@@ -2850,10 +2825,35 @@ export interface components {
             settings: components["schemas"]["CoachSettings"];
         };
         Sheet: {
-            courts: components["schemas"]["LessonCourtPlan"][];
-            cues: components["schemas"]["LessonCue"][];
+            courts: components["schemas"]["ScheduleCourtPlan"][];
+            cues: components["schemas"]["RunsheetCue"][];
             drills: components["schemas"]["DrillOnSheet"][];
             lesson: components["schemas"]["Lesson"];
+        };
+        Simulation: {
+            fastest: components["schemas"]["FootworkFastest"][];
+            metrics: components["schemas"]["Metric"][];
+            player: components["schemas"]["FootworkPlayer"];
+            /** @description By field: balls that cannot be fed */
+            problems: components["schemas"]["InvalidFields"];
+            /** @description What each live player runs in the turn, in words */
+            runs: string[];
+            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
+            tasks: components["schemas"]["SimulationExplained"][];
+            /** @description What other gaps make of it; none for a rally */
+            tempos: components["schemas"]["FootworkTempo"][];
+            timeline: components["schemas"]["FootworkTimeline"];
+            /** @description In a sentence */
+            verdict: string;
+        };
+        SimulationExplained: {
+            /** @description Its figures in the coach's units */
+            facts: components["schemas"]["MetricInput"][];
+            flight: components["schemas"]["MetricDerivation"];
+            /** @description Which interception of the timeline it is, from 0 */
+            interception: number;
+            running: components["schemas"]["MetricDerivation"];
+            sentence: string;
         };
         SportWords: {
             levels: components["schemas"]["StudentLevel"][];
@@ -2987,12 +2987,12 @@ export interface components {
             aim: string;
             /** @description The least drill with this target */
             document: components["schemas"]["DrillDocument"];
-            playerFit: components["schemas"]["DrillPlayerFit"];
-            report: components["schemas"]["DrillReport"];
+            playerFit: components["schemas"]["PlayerfitFit"];
+            report: components["schemas"]["Report"];
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
         };
-        TemplateTemplate: {
+        Template: {
             /** @description Whom it is for, in words */
             for: string;
             maxPlayers: number;
@@ -3092,13 +3092,13 @@ export interface components {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
             /** @description How goal and target suit whoever it is tried on */
-            playerFit: components["schemas"]["DrillPlayerFit"];
+            playerFit: components["schemas"]["PlayerfitFit"];
             /** @description For the hand that was asked for */
-            report: components["schemas"]["DrillReport"];
+            report: components["schemas"]["Report"];
             /** @description What each transformation changed */
             sentences: string[];
             /** @description One turn, ball by ball */
-            simulation: components["schemas"]["DrillSimulation"];
+            simulation: components["schemas"]["Simulation"];
         };
     };
     responses: never;
@@ -3152,7 +3152,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CourtCourt"][];
+                    "application/json": components["schemas"]["Court"][];
                 };
             };
             default: {
@@ -3277,7 +3277,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DrillMoved"];
+                    "application/json": components["schemas"]["ReportMoved"];
                 };
             };
             default: {
@@ -3668,7 +3668,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonCourtPlan"][];
+                    "application/json": components["schemas"]["ScheduleCourtPlan"][];
                 };
             };
             default: {
@@ -3764,7 +3764,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LessonPlan"];
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
             default: {
@@ -3824,7 +3824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TemplateTemplate"][];
+                    "application/json": components["schemas"]["Template"][];
                 };
             };
             default: {

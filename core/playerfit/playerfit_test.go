@@ -1,36 +1,27 @@
-package drill_test
+package playerfit_test
 
 import (
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
-
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/library"
 	"hodometer/core/odds"
+	"hodometer/core/playerfit"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
+	"hodometer/internal/sample"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
 )
 
-// named is a drill of the library.
-func named(t testing.TB, name string) drill.Document {
+func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) playerfit.Fit {
 	t.Helper()
-	for _, stored := range library.All() {
-		if stored.Document.Name == name {
-			return stored.Document
-		}
-	}
-	require.Fail(t, "the library has no drill of this name", name)
-	return drill.Document{}
-}
-
-func fitOf(t testing.TB, d drill.Document, evidence drill.PlayerEvidence) drill.PlayerFit {
-	t.Helper()
-	simulation, err := d.Simulate(t.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	simulation, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(t, err)
-	fit, err := d.FitFor(t.Context(), simulation, evidence, 1, coach.Default())
+	fit, err := playerfit.For(t.Context(), d, simulation, evidence, 1, coach.Default())
 	require.NoError(t, err)
 	return fit
 }
@@ -39,7 +30,7 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 	for _, stored := range library.All() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
-			fit := fitOf(t, d, drill.PlayerEvidence{Level: d.Written()})
+			fit := fitOf(t, d, playerfit.Evidence{Level: d.Written()})
 			require.NotNil(t, fit.Goal)
 			require.False(t, fit.Goal.Never)
 			require.NotEmpty(t, fit.Goal.Sentence)
@@ -60,16 +51,16 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 	}
 }
 
-func TestASuitFollowsTheEvidence(t *testing.T) {
-	d := named(t, "Coin in the Corner")
-	nothing := fitOf(t, d, drill.PlayerEvidence{Level: student.Club})
-	good := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
+func TestAFitFollowsTheEvidence(t *testing.T) {
+	d := sample.Drill(t, "Coin in the Corner")
+	nothing := fitOf(t, d, playerfit.Evidence{Level: student.Club})
+	good := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 45, Missed: 5}}})
 	require.Less(t, good.Goal.Mean, nothing.Goal.Mean)
 	// Counted makes make the scatter as narrow as they say.
 	require.InDelta(t, good.Rates.Rate.Mean, good.Target.Shares.In, 1e-3)
 	require.Less(t, good.Target.Scatter.SX, nothing.Target.Scatter.SX)
 	require.Contains(t, nothing.Rates.Rate.Sentence, "scatter")
-	better := fitOf(t, d, drill.PlayerEvidence{Level: student.Tournament})
+	better := fitOf(t, d, playerfit.Evidence{Level: student.Tournament})
 	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
 
 	// Landings that are all close to the mark make the target easier, and are shown where they were.
@@ -77,23 +68,23 @@ func TestASuitFollowsTheEvidence(t *testing.T) {
 	for i := range 40 {
 		near = append(near, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
 	}
-	steady := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Landings: near})
+	steady := fitOf(t, d, playerfit.Evidence{Level: student.Club, Landings: near})
 	require.Greater(t, steady.Target.Shares.In, 0.7)
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
 	require.Contains(t, steady.Target.Derivation.Source, "Logged landings")
 
 	// Counted by zone: all in the one that holds the mark narrow the scatter, all long move it.
-	about := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
+	about := fitOf(t, d, playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: -1, Top: 1, Count: 40}}})
 	require.Less(t, about.Target.Scatter.SY, nothing.Target.Scatter.SY)
 	require.Contains(t, about.Target.Derivation.Source, "by zone")
-	long := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
+	long := fitOf(t, d, playerfit.Evidence{Level: student.Club, Zones: []odds.Zone{{Left: -1, Right: 1, Bottom: 2, Top: 5, Count: 40}}})
 	require.Greater(t, long.Target.Shares.Long, nothing.Target.Shares.Long)
 }
 
-func TestDrumsCountExpectedMisses(t *testing.T) {
-	d := named(t, "Coin in the Corner")
-	fit := fitOf(t, d, drill.PlayerEvidence{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
+func TestMetricsCountExpectedMisses(t *testing.T) {
+	d := sample.Drill(t, "Coin in the Corner")
+	fit := fitOf(t, d, playerfit.Evidence{Level: student.Club, Own: []odds.Practised{{Made: 600, Missed: 400}}})
 	byName := map[string]float64{}
 	for _, metric := range fit.Metrics {
 		byName[metric.Name] = metric.Value
@@ -104,53 +95,53 @@ func TestDrumsCountExpectedMisses(t *testing.T) {
 }
 
 func TestWhatHasNoLandingsSaysSo(t *testing.T) {
-	require.Contains(t, fitOf(t, named(t, "Corner Catch"), drill.PlayerEvidence{}).Why, "counts movement")
-	require.Contains(t, fitOf(t, named(t, "Two Hops Beyond"), drill.PlayerEvidence{}).Why, "own half first")
-	d := named(t, "Coin in the Corner")
+	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "counts movement")
+	require.Contains(t, fitOf(t, sample.Drill(t, "Two Hops Beyond"), playerfit.Evidence{}).Why, "own half first")
+	d := sample.Drill(t, "Coin in the Corner")
 	d.Goal = odds.Goal{Kind: odds.Total, Count: 5000}
-	_, err := d.Report(1, coach.Default())
+	_, err := report.Of(d, 1, coach.Default())
 	require.ErrorContains(t, err, "goal.count")
 }
 
 func TestADrillIsFittedToAPlayer(t *testing.T) {
-	d := named(t, "Coin in the Corner")
-	evidence := drill.PlayerEvidence{Level: student.Club}
+	d := sample.Drill(t, "Coin in the Corner")
+	evidence := playerfit.Evidence{Level: student.Club}
 	player := d.PlayerFor(student.Club, student.RightHand)
-	fit := func(d drill.Document, f drill.FitRequest) (drill.Document, string, error) {
-		return d.Fitted(t.Context(), f, evidence, player, 1, coach.Default())
+	fit := func(d drill.Document, f playerfit.FitRequest) (drill.Document, string, error) {
+		return playerfit.Fitted(t.Context(), d, f, evidence, player, 1, coach.Default())
 	}
-	short, phrase, err := fit(d, drill.FitRequest{Minutes: 3})
+	short, phrase, err := fit(d, playerfit.FitRequest{Minutes: 3})
 	require.NoError(t, err)
 	require.Less(t, short.Goal.Count, d.Goal.Count)
 	require.Contains(t, phrase, "4 times in 5 within 3 min")
 
-	large, phrase, err := fit(d, drill.FitRequest{Hit: 0.5})
+	large, phrase, err := fit(d, playerfit.FitRequest{Hit: 0.5})
 	require.NoError(t, err)
 	require.Greater(t, large.Target.Radius, d.Target.Radius)
 	require.InDelta(t, 0.5, fitOf(t, large, evidence).Target.Shares.In, 0.005)
 	require.Contains(t, phrase, "5 of 10")
 
-	safe, phrase, err := fit(d, drill.FitRequest{Errors: 0.15})
+	safe, phrase, err := fit(d, playerfit.FitRequest{Errors: 0.15})
 	require.NoError(t, err)
 	require.Contains(t, phrase, "Best aim: ")
 	require.Less(t, fitOf(t, safe, evidence).Target.Shares.Errors(), fitOf(t, d, evidence).Target.Shares.Errors())
 	// It is still said from the same lines.
 	require.Equal(t, d.Target.Mark.Measures[0].Line, safe.Target.Mark.Measures[0].Line)
 
-	_, _, err = fit(d, drill.FitRequest{})
+	_, _, err = fit(d, playerfit.FitRequest{})
 	require.ErrorContains(t, err, "what is to be fitted")
-	_, _, err = fit(named(t, "Last Stretch"), drill.FitRequest{Errors: 0.1})
+	_, _, err = fit(sample.Drill(t, "Last Stretch"), playerfit.FitRequest{Errors: 0.1})
 	require.ErrorContains(t, err, "mark of its own")
-	_, _, err = fit(named(t, "Net Alphabet"), drill.FitRequest{Hit: 0.5})
+	_, _, err = fit(sample.Drill(t, "Net Alphabet"), playerfit.FitRequest{Hit: 0.5})
 	require.ErrorContains(t, err, "choose a circle")
 }
 
 func BenchmarkPlayerFit(b *testing.B) {
-	d := named(b, "Coin in the Corner")
-	simulation, err := d.Simulate(b.Context(), d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	d := sample.Drill(b, "Coin in the Corner")
+	simulation, err := simulation.Run(b.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(b, err)
 	for b.Loop() {
-		if _, err := d.FitFor(b.Context(), simulation, drill.PlayerEvidence{Level: student.Club}, 1, coach.Default()); err != nil {
+		if _, err := playerfit.For(b.Context(), d, simulation, playerfit.Evidence{Level: student.Club}, 1, coach.Default()); err != nil {
 			b.Fatal(err)
 		}
 	}
@@ -161,7 +152,7 @@ func TestABareTargetOnEveryCourt(t *testing.T) {
 		t.Run(c.Name, func(t *testing.T) {
 			d, err := library.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
 			require.NoError(t, err)
-			fit := fitOf(t, d, drill.PlayerEvidence{Level: student.Club})
+			fit := fitOf(t, d, playerfit.Evidence{Level: student.Club})
 			require.NotNil(t, fit.Target, fit.Why)
 			require.Greater(t, fit.Target.Shares.In, 0.02)
 			t.Log(fit.Target.Sentence)

@@ -1,4 +1,4 @@
-package drill
+package load
 
 import (
 	"fmt"
@@ -6,6 +6,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/rotation"
 	"hodometer/core/units"
@@ -39,7 +40,7 @@ func (g Group) lengths() []int {
 }
 
 // atOnce is how many play a turn together.
-func (d Document) atOnce() int {
+func atOnce(d drill.Document) int {
 	switch {
 	case d.Pattern.Rally == nil:
 		return 1
@@ -50,13 +51,13 @@ func (d Document) atOnce() int {
 }
 
 // byPartner says whether players feed one another.
-func (d Document) byPartner() bool {
+func byPartner(d drill.Document) bool {
 	return d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live
 }
 
 // Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
 // middle of its target stay within a band half as wide as the court for singles.
-func (d Document) Narrow() bool {
+func Narrow(d drill.Document) bool {
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return false
@@ -64,11 +65,11 @@ func (d Document) Narrow() bool {
 	left, right := math.Inf(1), math.Inf(-1)
 	take := func(x float64) { left, right = math.Min(left, x), math.Max(right, x) }
 	copied := d.Clone()
-	for _, m := range copied.marks() {
-		if m.place != nil && m.place.Kind != Start && m.place.Kind != Recovery {
+	for _, m := range copied.Marks() {
+		if m.Place != nil && m.Place.Kind != drill.Start && m.Place.Kind != drill.Recovery {
 			continue
 		}
-		if at, err := c.Resolve(*m.mark); err == nil {
+		if at, err := c.Resolve(*m.Mark); err == nil {
 			take(at.X)
 		}
 	}
@@ -82,12 +83,12 @@ func (d Document) Narrow() bool {
 }
 
 // side is how many can play a drill side by side.
-func (d Document) side(space Space) int {
+func side(d drill.Document, space Space) int {
 	courts := max(1, space.Courts)
 	if space.Half {
 		return 1
 	}
-	if d.Narrow() {
+	if Narrow(d) {
 		return 2 * courts
 	}
 	return courts
@@ -95,9 +96,9 @@ func (d Document) side(space Space) int {
 
 // Arrange says how so many people play the drill in a space: players who feed one another in pairs (or
 // threes) side by side, everybody else in lines, as few as are given.
-func (d Document) Arrange(people, lines int, space Space) (Group, string) {
+func Arrange(d drill.Document, people, lines int, space Space) (Group, string) {
 	g := Group{People: people, Lines: max(1, lines)}
-	if !d.byPartner() {
+	if !byPartner(d) {
 		g.Lines = min(g.Lines, max(1, people))
 		switch {
 		case people == 1:
@@ -109,11 +110,11 @@ func (d Document) Arrange(people, lines int, space Space) (Group, string) {
 		}
 		return g, fmt.Sprintf("%d lines of %s, each with a feeder of its own.", g.Lines, spread(g.lengths()))
 	}
-	each := max(2, d.atOnce())
+	each := max(2, atOnce(d))
 	if people < each {
 		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
 	}
-	g.Lines = max(1, min(people/each, d.side(space)))
+	g.Lines = max(1, min(people/each, side(d, space)))
 	phrase := map[int]string{2: "pair", 3: "three"}[each]
 	phrase = units.Count(g.Lines, phrase, phrase+"s") + " side by side"
 	if left := people - g.Lines*each; left > 0 {
@@ -131,8 +132,8 @@ func spread(lengths []int) string {
 }
 
 // Form is how players who feed one another change roles: after each turn. Nil for a drill in lines.
-func (d Document) Form() *rotation.Form {
-	if !d.byPartner() {
+func Form(d drill.Document) *rotation.Form {
+	if !byPartner(d) {
 		return nil
 	}
 	f := rotation.Form{Kind: rotation.Roles, Every: math.Max(0.1, d.Pattern.TurnSeconds()/60)}
@@ -147,12 +148,12 @@ func (d Document) Form() *rotation.Form {
 	return &f
 }
 
-// line is the drill as a line drill. A partner who feeds does not wait.
-func (d Document) line(g Group) rotation.Line {
+// lineOf is the drill as a line drill. A partner who feeds does not wait.
+func lineOf(d drill.Document, g Group) rotation.Line {
 	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
 	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
-	if d.byPartner() {
-		working := max(2, d.atOnce())
+	if byPartner(d) {
+		working := max(2, atOnce(d))
 		l.People = max(1, g.longest()-working+1)
 		l.Lines = 1
 	}
@@ -160,27 +161,6 @@ func (d Document) line(g Group) rotation.Line {
 }
 
 // Split is the fewest lines in which nobody waits longer than the coach finds tolerable.
-func (d Document) Split(people int, s coach.Settings) int {
-	return d.line(Group{People: people}).Split(s.Wait)
-}
-
-// AboveHead says whether the drill has serves or other strokes above the head.
-func (d Document) AboveHead() bool { return d.Pattern.Count(feed.Stroke.AboveHead) > 0 }
-
-// FacesVolleys says, in a sentence, that people wait where volleys go: a queue or an on-deck place beyond the
-// net; empty where they do not.
-func (d Document) FacesVolleys() string {
-	c, err := court.Find(d.Court)
-	if err != nil || d.Pattern.Count(feed.Stroke.Volleyed) == 0 {
-		return ""
-	}
-	for _, place := range d.Places {
-		if place.Kind != Queue && place.Kind != OnDeck {
-			continue
-		}
-		if at, err := c.Resolve(place.Mark); err == nil && at.Y > 0 {
-			return fmt.Sprintf("the %s stands beyond the net, where the volleys go.", place.Kind)
-		}
-	}
-	return ""
+func Split(d drill.Document, people int, s coach.Settings) int {
+	return lineOf(d, Group{People: people}).Split(s.Wait)
 }

@@ -1,4 +1,5 @@
-package drill
+// Package simulation works one turn of a drill out, ball by ball, for one player, and explains it.
+package simulation
 
 import (
 	"context"
@@ -8,8 +9,8 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/metric"
@@ -39,67 +40,10 @@ type Explained struct {
 	Running      metric.Derivation `json:"running"`
 }
 
-// Written is the level a drill is written for.
-func (d Document) Written() student.Level {
-	if d.Level == "" {
-		return student.Club
-	}
-	return d.Level
-}
-
-// PlayerFor is the player that somebody of a level is taken for, at the age that goes with it.
-func (d Document) PlayerFor(level student.Level, hand student.Hand) footwork.Player {
-	return footwork.For(d.Sport, footwork.Usual(level), level, hand, student.TwoHanded)
-}
-
-// resolved is what a timeline is worked out from.
-func (d Document) resolved(s coach.Settings) (footwork.Drill, error) {
-	c, err := court.Find(d.Court)
-	if err != nil {
-		return footwork.Drill{}, invalid.Fields{{Path: "court", Message: err.Error()}}
-	}
-	world := flight.On(c, d.Surface)
-	world.Air = s.Flown()
-	if d.Written() == student.Green {
-		world.Ball = flight.BallOf(c.ID, true)
-	}
-	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter()}
-	for _, place := range d.Places {
-		at, err := c.Resolve(place.Mark)
-		if err != nil {
-			return drill, err
-		}
-		switch place.Kind {
-		case Start:
-			drill.Starts = append(drill.Starts, at)
-		case Recovery:
-			drill.Recovery = append(drill.Recovery, at)
-		case Feeder:
-			drill.Feeder = at
-		case Obstacle:
-			round := map[PassSide]footwork.Round{PassLeft: footwork.OnTheLeft, PassRight: footwork.OnTheRight}[place.Around]
-			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
-		}
-	}
-	return drill, nil
-}
-
-// feedProblems lists the balls that nobody can feed.
-func (d Document) feedProblems(ctx context.Context, s coach.Settings) (invalid.Fields, error) {
-	if err := d.Check(); err != nil {
-		return nil, err
-	}
-	drill, err := d.resolved(s)
-	if err != nil {
-		return nil, err
-	}
-	return drill.Problems(ctx)
-}
-
 // Metres is how far each live player runs in one turn, worked out for the player that the drill is written
 // for. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (d Document) Metres(ctx context.Context, s coach.Settings) (float64, error) {
-	drill, err := d.resolved(s)
+func Metres(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
+	drill, err := d.Resolved(s)
 	if err != nil {
 		return 0, err
 	}
@@ -115,13 +59,13 @@ func (d Document) Metres(ctx context.Context, s coach.Settings) (float64, error)
 	return line.Runners[0].Metres, nil
 }
 
-// Simulate works one turn of a drill out for a player. The drill is taken as it stands: one for a
+// Run works one turn of a drill out for a player. The drill is taken as it stands: one for a
 // left-hander has to be mirrored first. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (d Document) Simulate(ctx context.Context, player footwork.Player, s coach.Settings) (Simulation, error) {
+func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (Simulation, error) {
 	if err := d.Check(); err != nil {
 		return Simulation{}, err
 	}
-	drill, err := d.resolved(s)
+	drill, err := d.Resolved(s)
 	if err != nil {
 		return Simulation{}, err
 	}
@@ -146,13 +90,13 @@ func (d Document) Simulate(ctx context.Context, player footwork.Player, s coach.
 		if m.Problem != "" {
 			p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
 		}
-		p.Tasks = append(p.Tasks, Explained{Interception: i, Sentence: interceptionSentence(m, s.Units), Facts: facts(m, s.Units), Flight: d.flightDerivation(m, drill, s), Running: runningDerivation(m, player, s)})
+		p.Tasks = append(p.Tasks, Explained{Interception: i, Sentence: interceptionSentence(m, s.Units), Facts: facts(m, s.Units), Flight: flightDerivation(m, drill, s), Running: runningDerivation(m, player, s)})
 	}
-	p.Metrics = d.simulationMetrics(p, s)
+	p.Metrics = simulationMetrics(d, p, s)
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
-		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", d.runner(i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
+		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
 	}
 	return p, nil
 }
@@ -180,7 +124,7 @@ func interceptionSentence(m footwork.Interception, system units.System) string {
 }
 
 // runner names a live player.
-func (d Document) runner(i int) string {
+func runner(d drill.Document, i int) string {
 	switch {
 	case i == 0:
 		return "The student"
@@ -245,7 +189,7 @@ func (p Simulation) sentence() string {
 	return "All can be reached with ease."
 }
 
-func (d Document) flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Settings) metric.Derivation {
+func flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Settings) metric.Derivation {
 	if m.Kind == feed.TouchTask || m.Kind == feed.ShadowTask {
 		return metric.Derivation{Figure: "Flight", Value: "no ball", Formula: "there is no ball in this task", Inputs: []metric.Input{}, Source: metric.OwnArithmetic}
 	}
@@ -295,7 +239,7 @@ func length(route []court.Point) (sum float64) {
 }
 
 // simulationMetrics are what one player runs and rests in a turn, and how fast the pattern can go.
-func (d Document) simulationMetrics(p Simulation, s coach.Settings) []metric.Metric {
+func simulationMetrics(d drill.Document, p Simulation, s coach.Settings) []metric.Metric {
 	if len(p.Timeline.Runners) == 0 {
 		return nil
 	}

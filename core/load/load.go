@@ -1,10 +1,12 @@
-package drill
+// Package load is what a drill takes: how a group plays it, balls, baskets and minutes.
+package load
 
 import (
 	"fmt"
 	"math"
 
 	"hodometer/core/coach"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/metric"
 	"hodometer/core/units"
@@ -29,20 +31,20 @@ type Load struct {
 	Serves    int     `json:"serves" description:"Serves for one player"`
 }
 
-// LoadFor works out what a drill takes when everybody of a group has so many turns.
+// For works out what a drill takes when everybody of a group has so many turns.
 //
 // Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts
 // before the last one has finished, and a rally is a turn of all who play it. Every basketful is picked up by
 // the players and the coach together: balls × seconds a ball ÷ (people + 1).
-func (d Document) LoadFor(g Group, turns int, s coach.Settings) Load {
-	people, once := g.People, d.atOnce()
+func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
+	people, once := g.People, atOnce(d)
 	together := func(line int) int { return (line + once - 1) / once }
 	all := 0
 	for _, line := range g.lengths() {
 		all += together(line) * turns
 	}
 	balls := all * d.Pattern.BallsPerTurn()
-	line := d.line(g)
+	line := lineOf(d, g)
 	load := Load{
 		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
 		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
@@ -61,21 +63,21 @@ func (d Document) LoadFor(g Group, turns int, s coach.Settings) Load {
 
 // TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
 // does.
-func (d Document) TurnsIn(seconds float64, g Group, s coach.Settings) int {
+func TurnsIn(d drill.Document, seconds float64, g Group, s coach.Settings) int {
 	turns := 0
 	// The need grows by the same with each turn after the first.
-	first, second := d.LoadFor(g, 1, s).Need, d.LoadFor(g, 2, s).Need
+	first, second := For(d, g, 1, s).Need, For(d, g, 2, s).Need
 	if first <= seconds+1e-9 && second > first {
 		turns = 1 + int(math.Floor((seconds-first)/(second-first)+1e-9))
 	}
-	if turns > 0 && d.LoadFor(g, turns, s).Need > seconds+1e-9 {
+	if turns > 0 && For(d, g, turns, s).Need > seconds+1e-9 {
 		turns--
 	}
 	return turns
 }
 
-// derivation explains the seconds a drill takes.
-func (l Load) derivation(d Document, s coach.Settings) metric.Derivation {
+// Derivation explains the seconds a drill takes.
+func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 	return metric.Derivation{
 		Figure: "Time", Value: units.Clock(l.Need) + " min",
 		Formula: "set-up + players in a line × turns × turn + balls × seconds a ball ÷ (players + coach)",

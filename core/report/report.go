@@ -1,11 +1,14 @@
-package drill
+// Package report is everything that a view shows about a drill, with all places resolved.
+package report
 
 import (
 	"fmt"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/invalid"
+	"hodometer/core/load"
 	"hodometer/core/metric"
 	"hodometer/core/units"
 )
@@ -20,21 +23,21 @@ type Report struct {
 	NoGoLines []court.LineID  `json:"noGoLines" description:"Lines that no ball may cross"`
 	Walk      []court.Step    `json:"walk" description:"What to put down, in walking order from the near left corner"`
 	Measured  []metric.Input  `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
-	Sizes     []Size          `json:"sizes" description:"Lengths of the target that can be typed"`
+	Sizes     []drill.Size    `json:"sizes" description:"Lengths of the target that can be typed"`
 	Aim       string          `json:"aim" description:"The target in words"`
 	Goal      string          `json:"goal" description:"The goal in words"`
-	Load      Load            `json:"load"`
+	Load      load.Load       `json:"load"`
 	Metrics   []metric.Metric `json:"metrics"`
 }
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle      string      `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
-	Label       string      `json:"label"`
-	At          court.Point `json:"at"`
-	Description string      `json:"description" description:"The place as a coach says it"`
-	Size        float64     `json:"size" description:"Of an obstacle: its width; else 0"`
-	Around      PassSide    `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
+	Handle      string         `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
+	Label       string         `json:"label"`
+	At          court.Point    `json:"at"`
+	Description string         `json:"description" description:"The place as a coach says it"`
+	Size        float64        `json:"size" description:"Of an obstacle: its width; else 0"`
+	Around      drill.PassSide `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 
 	Mark      court.Mark   `json:"mark" description:"How it is said"`
 	Parts     []court.Part `json:"parts" description:"Its lengths, to be changed one by one"`
@@ -50,8 +53,8 @@ type Feed struct {
 	Release float64     `json:"release" description:"Seconds after the first ball of the sequence"`
 }
 
-// Report works out a drill for so many people. It returns invalid.Fields.
-func (d Document) Report(people int, s coach.Settings) (Report, error) {
+// Of works out a drill for so many people. It returns invalid.Fields.
+func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	if err := d.Check(); err != nil {
 		return Report{}, err
 	}
@@ -63,10 +66,10 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		return Report{}, err
 	}
 	tape := s.Tape()
-	group, _ := d.Arrange(people, 1, Space{})
+	group, _ := load.Arrange(d, people, 1, load.Space{})
 	r := Report{
-		Court: c, Feeds: []Feed{}, Load: d.LoadFor(group, d.Turns, s), Aim: c.DescribeTarget(d.Target, tape), Goal: d.Goal.String(),
-		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.sizes(s),
+		Court: c, Feeds: []Feed{}, Load: load.For(d, group, d.Turns, s), Aim: c.DescribeTarget(d.Target, tape), Goal: d.Goal.String(),
+		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.Sizes(s),
 	}
 	if r.Target, err = c.Shape(d.Target, d.Format); err != nil {
 		return Report{}, err
@@ -86,27 +89,27 @@ func (d Document) Report(people int, s coach.Settings) (Report, error) {
 		return Report{}, err
 	}
 	copied := d.Clone()
-	for _, m := range copied.marks() {
-		at, err := c.Resolve(*m.mark)
+	for _, m := range copied.Marks() {
+		at, err := c.Resolve(*m.Mark)
 		if err != nil {
 			return Report{}, err
 		}
-		spot := Spot{Handle: m.handle, Label: m.label, At: at, Description: c.Describe(*m.mark, tape), Mark: *m.mark, Parts: c.Parts(*m.mark, s.Units)}
-		if m.place != nil {
-			spot.Size, spot.Around, spot.Removable = m.place.Size, m.place.Around, d.removable(m.index)
+		spot := Spot{Handle: m.Handle, Label: m.Label, At: at, Description: c.Describe(*m.Mark, tape), Mark: *m.Mark, Parts: c.Parts(*m.Mark, s.Units)}
+		if m.Place != nil {
+			spot.Size, spot.Around, spot.Removable = m.Place.Size, m.Place.Around, d.Removable(m.Index)
 		}
 		r.Spots = append(r.Spots, spot)
 	}
-	if err := d.reportFeeds(&r, c); err != nil {
+	if err := reportFeeds(d, &r, c); err != nil {
 		return Report{}, err
 	}
 	r.Measured = measured(c, r.Target, s)
-	r.Metrics = d.metrics(r, s)
+	r.Metrics = metrics(d, r, s)
 	return r, nil
 }
 
-func (d Document) reportFeeds(r *Report, c court.Court) error {
-	feeder, _ := d.place(Feeder)
+func reportFeeds(d drill.Document, r *Report, c court.Court) error {
+	feeder, _ := d.Place(drill.Feeder)
 	at := 0.0
 	for i, task := range d.Pattern.Tasks {
 		mark := feeder.Mark
@@ -143,11 +146,11 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 	return append(list, metric.Input{Name: "Lies out, never counts", Value: percent(t.Out)})
 }
 
-func (d Document) metrics(r Report, s coach.Settings) []metric.Metric {
+func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	p, l := d.Pattern, r.Load
 	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
-	time := l.derivation(d, s)
+	time := l.Derivation(d, s)
 	return []metric.Metric{
 		metric.New("Balls a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), "balls", metric.Derivation{
 			Formula: "balls in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,

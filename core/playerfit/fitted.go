@@ -1,13 +1,15 @@
-package drill
+package playerfit
 
 import (
 	"context"
 	"fmt"
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/core/simulation"
 	"hodometer/core/units"
 )
 
@@ -19,29 +21,29 @@ type FitRequest struct {
 }
 
 // Fitted changes the goal or the target so that it suits a player, and says what changed. The drill is
-// taken as it stands, as FitFor takes it. It returns invalid.Fields.
-func (d Document) Fitted(ctx context.Context, want FitRequest, evidence PlayerEvidence, player footwork.Player, people int, s coach.Settings) (Document, string, error) {
-	simulation, err := d.Simulate(ctx, player, s)
+// taken as it stands, as For takes it. It returns invalid.Fields.
+func Fitted(ctx context.Context, d drill.Document, want FitRequest, evidence Evidence, player footwork.Player, people int, s coach.Settings) (drill.Document, string, error) {
+	turn, err := simulation.Run(ctx, d, player, s)
 	if err != nil {
 		return d, "", err
 	}
 	switch {
 	case want.Minutes > 0:
-		return d.fitGoal(ctx, want, simulation, evidence, people, s)
+		return fitGoal(ctx, d, want, turn, evidence, people, s)
 	case want.Hit > 0:
-		return d.fitSize(ctx, want, simulation, evidence, s)
+		return fitSize(ctx, d, want, turn, evidence, s)
 	case want.Errors > 0:
-		return d.fitAim(ctx, want, simulation, evidence, s)
+		return fitAim(ctx, d, want, turn, evidence, s)
 	}
 	return d, "", invalid.Fields{{Path: "fit", Message: "say what is to be fitted: the goal or the target"}}
 }
 
-func (d Document) fitGoal(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, people int, s coach.Settings) (Document, string, error) {
-	fit, err := d.FitFor(ctx, simulation, evidence, people, s)
+func fitGoal(ctx context.Context, d drill.Document, want FitRequest, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (drill.Document, string, error) {
+	fit, err := For(ctx, d, turn, evidence, people, s)
 	if err != nil {
 		return d, "", err
 	}
-	q := d.question(fit.Rates, simulation, people, s)
+	q := questionOf(d, fit.Rates, turn, people, s)
 	q.Seconds = 60 * want.Minutes
 	if q.Goal.Kind == odds.AsManyAsPossible {
 		q.Goal.Minutes = want.Minutes
@@ -54,15 +56,15 @@ func (d Document) fitGoal(ctx context.Context, want FitRequest, simulation Simul
 	return d, fmt.Sprintf("%s is met 4 times in 5 within %s min.", goal, units.Decimal(want.Minutes, 1)), nil
 }
 
-func (d Document) fitSize(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, s coach.Settings) (Document, string, error) {
-	replies, _, err := d.replies(simulation, evidence, s)
+func fitSize(ctx context.Context, d drill.Document, want FitRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
+	replies, _, err := repliesOf(d, turn, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	target, err := odds.FitSize(ctx, d.Target, want.Hit, func(t court.Target) (float64, error) {
 		tried := d
 		tried.Target = t
-		aimed, err := tried.aimed(replies, evidence, s)
+		aimed, err := aimedAt(tried, replies, evidence, s)
 		return aimed.Shares.In, err
 	})
 	if err != nil {
@@ -72,13 +74,13 @@ func (d Document) fitSize(ctx context.Context, want FitRequest, simulation Simul
 	return d, fmt.Sprintf("The %s is hit %s of 10.", replies.court.DescribeTarget(target, s.Tape()), units.Decimal(10*want.Hit, 1)), nil
 }
 
-func (d Document) fitAim(ctx context.Context, want FitRequest, simulation Simulation, evidence PlayerEvidence, s coach.Settings) (Document, string, error) {
-	replies, _, err := d.replies(simulation, evidence, s)
+func fitAim(ctx context.Context, d drill.Document, want FitRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
+	replies, _, err := repliesOf(d, turn, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	shape, _ := d.Aimed()
-	ground, err := d.ground(replies, shape)
+	ground, err := groundOf(d, replies, shape)
 	if d.Target.Mark == nil || err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
 	}

@@ -1,4 +1,5 @@
-package drill
+// Package playerfit says how the goal and the target of a drill suit one player, and fits them.
+package playerfit
 
 import (
 	"context"
@@ -8,18 +9,21 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
+	"hodometer/core/load"
 	"hodometer/core/metric"
 	"hodometer/core/odds"
+	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/core/units"
 )
 
-// PlayerEvidence is a player that a drill is to suit.
-type PlayerEvidence struct {
+// Evidence is a player that a drill is to suit.
+type Evidence struct {
 	Level   student.Level
 	Own     []odds.Practised // on this drill
 	Related []odds.Practised // on drills for the same stroke
@@ -29,8 +33,8 @@ type PlayerEvidence struct {
 	Zones []odds.Zone
 }
 
-// PlayerFit is how a drill's goal and target suit one player.
-type PlayerFit struct {
+// Fit is how a drill's goal and target suit one player.
+type Fit struct {
 	Rates   odds.Estimates  `json:"rates"`
 	Clock   odds.Clock      `json:"clock" description:"How this player's balls come"`
 	Goal    *odds.Answer    `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
@@ -54,11 +58,11 @@ type Aimed struct {
 // length. Common practice, no source.
 const tapError = 0.015
 
-// clock is how one player's balls come, for what is counted in balls. Of a rally every stroke is one.
-func (d Document) clock(simulation Simulation, people int, s coach.Settings) odds.Clock {
+// clockOf is how one player's balls come, for what is counted in balls. Of a rally every stroke is one.
+func clockOf(d drill.Document, turn simulation.Simulation, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	if strokes := len(simulation.Timeline.Interceptions); p.Rally != nil && strokes > 0 {
-		return odds.Clock{Gap: max(0.1, (simulation.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
+	if strokes := len(turn.Timeline.Interceptions); p.Rally != nil && strokes > 0 {
+		return odds.Clock{Gap: max(0.1, (turn.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
 	}
 	balls := max(p.BallsPerTurn()/max(p.Sequences, 1), 1)
 	sequence := p.TurnSeconds()/float64(max(p.Sequences, 1)) - p.Pause
@@ -68,9 +72,9 @@ func (d Document) clock(simulation Simulation, people int, s coach.Settings) odd
 	return odds.Clock{Gap: sequence / float64(balls), Sequence: balls, Pause: p.Pause, People: people, Basket: s.Basket, PickUp: s.PickUp}
 }
 
-// question is the drill's goal for somebody with a rate.
-func (d Document) question(rates odds.Estimates, simulation Simulation, people int, s coach.Settings) odds.Question {
-	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: d.clock(simulation, people, s)}
+// questionOf is the drill's goal for somebody with a rate.
+func questionOf(d drill.Document, rates odds.Estimates, turn simulation.Simulation, people int, s coach.Settings) odds.Question {
+	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: clockOf(d, turn, people, s)}
 	if d.Goal.Kind == odds.FirstTo {
 		q.Rate = 0.5 // of points nobody knows better, until some were played
 		if rates.Points != nil {
@@ -80,22 +84,22 @@ func (d Document) question(rates odds.Estimates, simulation Simulation, people i
 	return q
 }
 
-// FitFor works out what the drill's goal and its target are for a player, from one turn that was played
-// out for them. It returns ctx.Err() when cancelled; what cannot be worked out is said in PlayerFit.Why.
-func (d Document) FitFor(ctx context.Context, simulation Simulation, evidence PlayerEvidence, people int, s coach.Settings) (PlayerFit, error) {
-	fit := PlayerFit{}
-	replies, rates, err := d.replies(simulation, evidence, s)
+// For works out what the drill's goal and its target are for a player, from one turn that was played
+// out for them. It returns ctx.Err() when cancelled; what cannot be worked out is said in Fit.Why.
+func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Fit, error) {
+	fit := Fit{}
+	replies, rates, err := repliesOf(d, turn, evidence, s)
 	fit.Rates = rates
 	var aimed Aimed
 	if err == nil {
-		aimed, err = d.aimed(replies, evidence, s)
+		aimed, err = aimedAt(d, replies, evidence, s)
 	}
 	if err != nil {
 		fit.Why = err.Error()
 	} else {
 		fit.Target = &aimed
 	}
-	question := d.question(fit.Rates, simulation, people, s)
+	question := questionOf(d, fit.Rates, turn, people, s)
 	fit.Clock = question.Clock
 	answer, err := question.Answer(ctx)
 	var wrong invalid.Fields
@@ -103,15 +107,15 @@ func (d Document) FitFor(ctx context.Context, simulation Simulation, evidence Pl
 	case errors.As(err, &wrong):
 		fit.Why = wrong[0].Message
 	case err != nil:
-		return PlayerFit{}, err
+		return Fit{}, err
 	default:
 		fit.Goal = &answer
 	}
-	fit.Metrics = d.fitMetrics(fit, people, s)
+	fit.Metrics = fitMetrics(d, fit, people, s)
 	return fit, nil
 }
 
-// Stroke is a reply that a player aims at the target: how it leaves, and in which world.
+// stroke is a reply that a player aims at the target: how it leaves, and in which world.
 type stroke struct {
 	world  flight.World
 	launch flight.Launch
@@ -119,21 +123,21 @@ type stroke struct {
 	level  flight.Scatter
 }
 
-// stroke finds the first ball of the turn that is met and can be played to the drill's target.
-func (d Document) stroke(simulation Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
-	drill, err := d.resolved(s)
+// strokeOf finds the first ball of the turn that is met and can be played to the drill's target.
+func strokeOf(d drill.Document, turn simulation.Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
+	resolved, err := d.Resolved(s)
 	if err != nil {
 		return stroke{}, err
 	}
 	switch {
-	case d.Counts.By == ByMovement:
+	case d.Counts.By == drill.ByMovement:
 		return stroke{}, errors.New("this drill counts movement, not landings")
 	case d.Sport == court.TableTennis && d.Stroke == feed.Serve:
 		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
 	}
-	at := drill.World.Court.AimPoint(shape)
+	at := resolved.World.Court.AimPoint(shape)
 	err = errors.New("no ball of this turn is met")
-	for _, m := range simulation.Timeline.Interceptions {
+	for _, m := range turn.Timeline.Interceptions {
 		if m.Where == nil || m.Player != 0 {
 			continue
 		}
@@ -142,8 +146,8 @@ func (d Document) stroke(simulation Simulation, level student.Level, shape court
 			task = d.Pattern.Tasks[m.Task]
 		}
 		var l flight.Launch
-		if l, err = reply(drill, task, m, at, shape); err == nil {
-			return stroke{world: drill.World, launch: l, at: at, level: odds.LaunchScatter(level)}, nil
+		if l, err = reply(resolved, task, m, at, shape); err == nil {
+			return stroke{world: resolved.World, launch: l, at: at, level: odds.LaunchScatter(level)}, nil
 		}
 	}
 	return stroke{}, fmt.Errorf("where the replies land is not known: %w", err)
@@ -166,16 +170,16 @@ type replies struct {
 	source  string // what the scatter rests on
 }
 
-// replies finds where a player's replies land, and what they make of the drill. The scatter is the
+// repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
 // is as wide as they say. The estimates hold also where there is an error.
-func (d Document) replies(simulation Simulation, evidence PlayerEvidence, s coach.Settings) (replies, odds.Estimates, error) {
+func repliesOf(d drill.Document, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
 	rates := odds.Estimate(odds.LevelPrior(evidence.Level), evidence.Own, evidence.Related)
 	shape, ok := d.Aimed()
 	if !ok {
 		return replies{}, rates, errors.New("the target makes no sense on this court")
 	}
-	stroke, err := d.stroke(simulation, evidence.Level, shape, s)
+	stroke, err := strokeOf(d, turn, evidence.Level, shape, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -191,7 +195,7 @@ func (d Document) replies(simulation Simulation, evidence PlayerEvidence, s coac
 		r.scatter = r.scatter.LearnZones(evidence.Zones)
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, with the level's scatter as eight more"
 	}
-	aimed, err := d.aimed(r, evidence, s)
+	aimed, err := aimedAt(d, r, evidence, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -200,7 +204,7 @@ func (d Document) replies(simulation Simulation, evidence PlayerEvidence, s coac
 		rates = odds.Estimate(prior, evidence.Own, evidence.Related)
 	}
 	if rates.Rate.Balls > 0 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
-		if ground, err := d.ground(r, shape); err == nil {
+		if ground, err := groundOf(d, r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 		}
@@ -208,8 +212,8 @@ func (d Document) replies(simulation Simulation, evidence PlayerEvidence, s coac
 	return r, rates, nil
 }
 
-// ground is a target that balls land in: of one where they bounce twice, the part from which they do.
-func (d Document) ground(r replies, shape court.Shape) (odds.Ground, error) {
+// groundOf is a target that balls land in: of one where they bounce twice, the part from which they do.
+func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, error) {
 	ground, err := odds.OnGround(r.court, shape, d.Format)
 	if err == nil && d.Target.Kind == court.DoubleBounce {
 		var ok bool
@@ -220,8 +224,8 @@ func (d Document) ground(r replies, shape court.Shape) (odds.Ground, error) {
 	return ground, err
 }
 
-// aimed works out what becomes of replies that are aimed at the drill's target.
-func (d Document) aimed(r replies, evidence PlayerEvidence, s coach.Settings) (Aimed, error) {
+// aimedAt works out what becomes of replies that are aimed at the drill's target.
+func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (Aimed, error) {
 	shape, ok := d.Aimed()
 	if !ok {
 		return Aimed{}, errors.New("the target makes no sense on this court")
@@ -230,7 +234,7 @@ func (d Document) aimed(r replies, evidence PlayerEvidence, s coach.Settings) (A
 	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
-	ground, err := d.ground(r, shape)
+	ground, err := groundOf(d, r, shape)
 	switch {
 	case errors.Is(err, odds.ErrUpright):
 		a.At, a.Upright = r.at, true
@@ -285,8 +289,8 @@ func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 }
 
 // fitMetrics count balls with the misses that are to be expected.
-func (d Document) fitMetrics(fit PlayerFit, people int, s coach.Settings) []metric.Metric {
-	planned := float64(d.LoadFor(Group{People: people}, d.Turns, s).Each)
+func fitMetrics(d drill.Document, fit Fit, people int, s coach.Settings) []metric.Metric {
+	planned := float64(load.For(d, load.Group{People: people}, d.Turns, s).Each)
 	rate := fit.Rates.Rate
 	metrics := []metric.Metric{metric.New("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), metric.Derivation{
 		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",

@@ -1,0 +1,68 @@
+package drill
+
+import (
+	"context"
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/flight"
+	"hodometer/core/footwork"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+)
+
+// Written is the level a drill is written for.
+func (d Document) Written() student.Level {
+	if d.Level == "" {
+		return student.Club
+	}
+	return d.Level
+}
+
+// PlayerFor is the player that somebody of a level is taken for, at the age that goes with it.
+func (d Document) PlayerFor(level student.Level, hand student.Hand) footwork.Player {
+	return footwork.For(d.Sport, footwork.Usual(level), level, hand, student.TwoHanded)
+}
+
+// Resolved is what a timeline is worked out from.
+func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return footwork.Drill{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	world := flight.On(c, d.Surface)
+	world.Air = s.Flown()
+	if d.Written() == student.Green {
+		world.Ball = flight.BallOf(c.ID, true)
+	}
+	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter()}
+	for _, place := range d.Places {
+		at, err := c.Resolve(place.Mark)
+		if err != nil {
+			return drill, err
+		}
+		switch place.Kind {
+		case Start:
+			drill.Starts = append(drill.Starts, at)
+		case Recovery:
+			drill.Recovery = append(drill.Recovery, at)
+		case Feeder:
+			drill.Feeder = at
+		case Obstacle:
+			round := map[PassSide]footwork.Round{PassLeft: footwork.OnTheLeft, PassRight: footwork.OnTheRight}[place.Around]
+			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
+		}
+	}
+	return drill, nil
+}
+
+// feedProblems lists the balls that nobody can feed.
+func (d Document) feedProblems(ctx context.Context, s coach.Settings) (invalid.Fields, error) {
+	if err := d.Check(); err != nil {
+		return nil, err
+	}
+	drill, err := d.Resolved(s)
+	if err != nil {
+		return nil, err
+	}
+	return drill.Problems(ctx)
+}

@@ -1,0 +1,22 @@
+package report_test
+
+import (
+	"hodometer/core/coach"
+	"hodometer/core/report"
+	"hodometer/core/units"
+	"hodometer/internal/sample"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+func TestReportSaysWhatACoachSays(t *testing.T) {
+	s := coach.Default()
+	s.Units = units.Feet
+	r, err := report.Of(sample.Coin().Document, 1, s)
+	require.NoError(t, err)
+	// Common practice, no source (T1).
+	require.Equal(t, "circle within 4 ft 6 in of the mark: 6 ft 6 in inside the far baseline, 4 ft 6 in inside the left singles sideline", r.Aim)
+	require.Equal(t, "10 made in all", r.Goal)
+	require.InDelta(t, 3.5, r.Feeds[1].Release, 1e-12)
+}
