@@ -93,10 +93,9 @@ type Copies struct {
 
 // Sheet is a lesson to be taken to court.
 type Sheet struct {
-	Lesson Lesson               `json:"lesson"`
-	Cues   []runsheet.Cue       `json:"cues"`
-	Courts []schedule.CourtPlan `json:"courts"`
-	Drills []DrillOnSheet       `json:"drills"`
+	Lesson  Lesson           `json:"lesson"`
+	Content runsheet.Content `json:"content"`
+	Drills  []DrillOnSheet   `json:"drills"`
 }
 
 // DrillOnSheet is a drill of a lesson as it is drawn on its run sheet.
@@ -271,10 +270,8 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	if err != nil {
 		return Sheet{}, err
 	}
-	sheet := Sheet{Lesson: scheduled, Cues: runsheet.Cues(record.Document, scheduled.Plan.Timetable, in), Drills: []DrillOnSheet{}}
-	if sheet.Courts, err = schedule.CourtPlans(record.Document, scheduled.Plan.Timetable, in); err != nil {
-		return Sheet{}, err
-	}
+	cues := runsheet.Cues(record.Document, scheduled.Plan.Timetable, in)
+	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}}
 	for _, block := range record.Document.Blocks {
 		document, known := in.Drills[block.Drill]
 		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Drill }) {
@@ -299,7 +296,7 @@ func (s *server) paper(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	content := paper.Content{Lesson: sheet.Lesson.Document, Plan: sheet.Lesson.Plan, Cues: sheet.Cues}
+	content := paper.Content{Date: sheet.Lesson.Document.Date, Sheet: sheet.Content, Schedule: sheet.Lesson.Plan.Timetable}
 	for _, d := range sheet.Drills {
 		content.Drills = append(content.Drills, paper.Drawn{Document: d.Document, Report: d.Report})
 	}

@@ -104,8 +104,8 @@ func TestTheSheetOfALesson(t *testing.T) {
 	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, library.All()[0].ID, sheet.Drills[0].ID)
-	require.Zero(t, sheet.Cues[0].Second)
-	require.Equal(t, "Coin", sheet.Courts[0].Moves[0].Title)
+	require.Equal(t, "Coin", sheet.Content.Sections[1].Title)
+	require.Contains(t, sheet.Content.Sections[1].Lines[0].Text, "Put down ")
 	for _, paper := range []string{"A4", "A5"} {
 		pdf := c.ask("GET", "/api/lessons/"+id+"/sheet.pdf?paper="+paper, nil)
 		require.Equal(t, http.StatusOK, pdf.Code)

@@ -29,6 +29,7 @@ type GoalAsked struct {
 // GoalReckoned is what a goal takes, and the goal that suits the minutes.
 type GoalReckoned struct {
 	Answer   odds.Answer `json:"answer"`
+	Slider   int         `json:"slider" description:"The most that a slider over the goal goes to; 0: it has no single number"`
 	Fitted   *odds.Goal  `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
 	Sentence string      `json:"sentence" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
 }
@@ -79,7 +80,7 @@ func (s *server) reckonerRoutes() []Route {
 
 func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, error) {
 	q := odds.Question{Goal: body.Goal, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
-	var r GoalReckoned
+	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error
 	if r.Answer, err = q.Answer(ctx); err != nil || body.Minutes == 0 {
 		return r, err

@@ -29,8 +29,7 @@ type Vocabulary struct {
 	Hands           []student.Hand            `json:"hands"`
 	Backhands       []student.Backhand        `json:"backhands"`
 	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
-	Goals           []odds.Kind               `json:"goals"`
-	Misses          []odds.AfterMiss          `json:"misses" description:"What a miss does to a streak"`
+	Goals           []odds.Form               `json:"goals" description:"The kinds of goal, and how each is put together"`
 	Hard            []odds.Hardness           `json:"hard" description:"How hard a stage is beside the drill as a whole"`
 
 	Rotations []rotation.Kind     `json:"rotations" description:"Ways in which a group changes places"`
@@ -61,7 +60,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
-				Goals: choices[odds.Kind](), Misses: choices[odds.AfterMiss](), Hard: choices[odds.Hardness](),
+				Goals: odds.Forms(), Hard: choices[odds.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil
 		}),

@@ -7,10 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/plan"
-	"hodometer/core/rotation"
 	"hodometer/core/runsheet"
-	"hodometer/core/schedule"
 )
 
 func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
@@ -31,13 +28,12 @@ func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
 	}
 }
 
-func TestEveryRoundIsOnTheSheet(t *testing.T) {
-	block := schedule.ScheduledBlock{Block: "b", Table: &rotation.Table{}}
-	c := Content{Plan: plan.Plan{Timetable: schedule.Timetable{Blocks: []schedule.ScheduledBlock{block}}}}
+func TestACardSaysHowMuchMoreIsOnTheSheet(t *testing.T) {
+	section := runsheet.Section{}
 	for _, after := range []string{"+0:00", "+2:00", "+4:00"} {
-		c.Cues = append(c.Cues, runsheet.Cue{Block: "b", Kind: runsheet.Swap, After: after, Text: "Change", Roles: []runsheet.Role{{Name: "Ada Marsh", Short: "Ada", Role: "net " + after}, {Name: "Bo Vance", Short: "Bo", Role: "back"}}})
+		section.Lines = append(section.Lines, runsheet.Line{After: after, Text: "Change", Entries: []runsheet.Entry{{Name: "net", Text: "Ada"}, {Name: "back", Text: "Bo"}}})
 	}
-	all := strings.Join((&sheet{content: c, size: A4}).cues(block), "\n")
-	require.Equal(t, "+0:00  Change: net +0:00: Ada; back: Bo\n+2:00  Change: net +2:00: Ada; back: Bo\n+4:00  Change: net +4:00: Ada; back: Bo", all)
-	require.Contains(t, (&sheet{content: c, size: A5}).cues(block)[1], "(+1 on A4)")
+	all := strings.Join((&sheet{size: A4}).lines(section), "\n")
+	require.Equal(t, "+0:00  Change: net: Ada; back: Bo\n+2:00  Change: net: Ada; back: Bo\n+4:00  Change: net: Ada; back: Bo", all)
+	require.Contains(t, (&sheet{size: A5}).lines(section)[1], "(+1 on A4)")
 }

@@ -10,10 +10,9 @@ import (
 	"codeberg.org/go-pdf/fpdf"
 
 	"hodometer/core/drill"
-	"hodometer/core/lesson"
-	"hodometer/core/plan"
 	"hodometer/core/report"
 	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
 )
 
 // Size is a size of paper.
@@ -33,10 +32,10 @@ type Drawn struct {
 
 // Content is what a run sheet is written from.
 type Content struct {
-	Lesson lesson.Document
-	Plan   plan.Plan
-	Cues   []runsheet.Cue
-	Drills []Drawn // in the order of the lesson
+	Date     string // the lesson's day, year-month-day
+	Sheet    runsheet.Content
+	Schedule schedule.Timetable
+	Drills   []Drawn // in the order of the lesson
 }
 
 //go:embed fonts/SourceSans3-Regular.ttf
@@ -91,13 +90,13 @@ func newSheet(c Content, size Size, scale float64) *sheet {
 		s.margin = 8
 	}
 	// The lesson's own day, so that the same lesson gives the same file.
-	at, err := time.Parse(time.DateOnly, c.Lesson.Date)
+	at, err := time.Parse(time.DateOnly, c.Date)
 	if err == nil {
 		pdf.SetCreationDate(at)
 		pdf.SetModificationDate(at)
 	}
 	pdf.SetCatalogSort(true)
-	pdf.SetTitle(printable(c.Lesson.Title+", "+c.Lesson.Date), true)
+	pdf.SetTitle(printable(c.Sheet.Title+", "+c.Date), true)
 	pdf.SetLang("en")
 	pdf.SetMargins(s.margin, s.margin, s.margin)
 	pdf.SetAutoPageBreak(true, s.margin)

@@ -42,11 +42,9 @@ func content(t testing.TB, drills, players int) paper.Content {
 	for i := range d.Blocks {
 		d.Blocks[i].ID = fmt.Sprint(i)
 	}
-	var err error
-	c.Lesson = d
-	c.Plan, err = plan.Make(t.Context(), d, in)
+	p, err := plan.Make(t.Context(), d, in)
 	require.NoError(t, err)
-	c.Cues = runsheet.Cues(d, c.Plan.Timetable, in)
+	c.Date, c.Schedule, c.Sheet = d.Date, p.Timetable, runsheet.ContentOf(d, p, runsheet.Cues(d, p.Timetable, in))
 	return c
 }
 
@@ -86,12 +84,14 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 	for size := range map[paper.Size]bool{paper.A4: true, paper.A5: true} {
 		for _, text := range append(odd, strings.Join(odd, "")) {
 			c := content(t, 1, 2)
-			c.Lesson.Title, c.Lesson.Note = "Six "+text, text
-			c.Plan.Blocks[0].Title, c.Plan.Budgets[0].Name, c.Plan.Budgets[1].Fault = text, text+" Ostley", text
-			c.Plan.Carry = append(c.Plan.Carry, schedule.Piece{Count: 1, Name: text})
-			c.Plan.Cautions = append(c.Plan.Cautions, text)
-			for i := range c.Cues {
-				c.Cues[i].Text += text
+			c.Sheet.Title, c.Sheet.Note, c.Sheet.About = "Six "+text, text, text+" Ostley"
+			c.Sheet.Facts = append(c.Sheet.Facts, runsheet.Entry{Name: text, Text: text})
+			c.Sheet.Cautions = append(c.Sheet.Cautions, text)
+			for i := range c.Sheet.Sections {
+				c.Sheet.Sections[i].Title = text
+				for k := range c.Sheet.Sections[i].Lines {
+					c.Sheet.Sections[i].Lines[k].Text += text
+				}
 			}
 			c.Drills[0].Document.Name, c.Drills[0].Report.Aim = text, text
 			require.True(t, strings.HasPrefix(written(t, c, size), "%PDF-"), "%q", text)
@@ -102,7 +102,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 func TestTheSameLessonGivesTheSameFile(t *testing.T) {
 	c := content(t, 3, 4)
 	require.Equal(t, written(t, c, paper.A4), written(t, c, paper.A4))
-	c.Lesson.Title = "Another"
+	c.Sheet.Title = "Another"
 	require.NotEqual(t, written(t, content(t, 3, 4), paper.A4), written(t, c, paper.A4))
 }
 

@@ -2,12 +2,8 @@ package paper
 
 import (
 	"fmt"
-	"hodometer/core/finding"
 	"hodometer/core/runsheet"
-	"hodometer/core/schedule"
-	"slices"
 	"strings"
-	"time"
 )
 
 func (s *sheet) write() {
@@ -49,40 +45,21 @@ func (s *sheet) head() {
 	c := s.content
 	full := s.width - 2*s.margin
 	line := s.font(metricBox, "", 26)
-	s.CellFormat(s.GetStringWidth(c.Lesson.Start)+3, line, c.Lesson.Start, "", 0, "L", false, 0, "")
+	s.CellFormat(s.GetStringWidth(c.Sheet.Start)+3, line, c.Sheet.Start, "", 0, "L", false, 0, "")
 	s.font(sans, "B", 17)
-	s.CellFormat(0, line, c.Lesson.Title, "", 1, "L", false, 0, "")
-	day := c.Lesson.Date
-	if at, err := time.Parse(time.DateOnly, day); err == nil {
-		day = at.Format("Monday, 2 January 2006")
+	s.CellFormat(0, line, c.Sheet.Title, "", 1, "L", false, 0, "")
+	s.text(s.margin, full, 10, c.Sheet.About)
+	for _, fact := range c.Sheet.Facts {
+		s.text(s.margin, full, 10, fact.String())
 	}
-	who := make([]string, len(c.Plan.Budgets))
-	watch := []string{}
-	for i, b := range c.Plan.Budgets {
-		who[i] = b.Name
-		if b.Fault != "" {
-			watch = append(watch, b.Name+": "+b.Fault)
-		}
-	}
-	s.text(s.margin, full, 10, fmt.Sprintf("%s · %d min · %s", day, c.Lesson.Minutes, strings.Join(who, ", ")))
-	if len(c.Plan.Carry) > 0 {
-		carry := make([]string, len(c.Plan.Carry))
-		for i, piece := range c.Plan.Carry {
-			carry[i] = piece.String()
-		}
-		s.text(s.margin, full, 10, "Carry: "+strings.Join(carry, ", "))
-	}
-	if len(watch) > 0 {
-		s.text(s.margin, full, 10, "Watch: "+strings.Join(watch, "; "))
-	}
-	if c.Lesson.Note != "" && s.size == A4 {
-		s.text(s.margin, full, 10, c.Lesson.Note)
+	if c.Sheet.Note != "" && s.size == A4 {
+		s.text(s.margin, full, 10, c.Sheet.Note)
 	}
 }
 
 // road draws the lesson as a road: length is time, height is effort.
 func (s *sheet) road() {
-	p := s.content.Plan
+	p := s.content.Schedule
 	total := max(p.Booked, p.Planned)
 	if total <= 0 || len(p.Blocks) == 0 {
 		return
@@ -111,10 +88,10 @@ func (s *sheet) road() {
 	s.SetXY(s.margin, y+1.5+line)
 }
 
-// blocks writes block after block with its cues.
+// blocks writes block after block with its lines.
 func (s *sheet) blocks(x, width float64) {
 	clock := 13.0 * s.scale
-	for _, block := range s.content.Plan.Blocks {
+	for _, section := range s.content.Sheet.Sections {
 		line := s.font(metricBox, "", 14)
 		if _, foot := s.GetAutoPageBreak(); s.GetY()+3*line > s.height-foot {
 			s.AddPage()
@@ -124,12 +101,12 @@ func (s *sheet) blocks(x, width float64) {
 		s.SetLineWidth(0.15)
 		s.Line(x, y, x+width, y)
 		s.SetXY(x, y+0.8)
-		s.CellFormat(clock, line, block.Clock, "", 0, "L", false, 0, "")
+		s.CellFormat(clock, line, section.Clock, "", 0, "L", false, 0, "")
 		s.font(sans, "B", 11.5)
-		s.CellFormat(width-clock-14, line, s.short(block.Title, width-clock-14), "", 0, "L", false, 0, "")
+		s.CellFormat(width-clock-14, line, s.short(section.Title, width-clock-14), "", 0, "L", false, 0, "")
 		s.font(metricBox, "", 12)
-		s.CellFormat(14, line, block.Length, "", 1, "R", false, 0, "")
-		for _, phrase := range s.cues(block) {
+		s.CellFormat(14, line, section.Length, "", 1, "R", false, 0, "")
+		for _, phrase := range s.lines(section) {
 			s.text(x+clock, width-clock, 9.5, phrase)
 		}
 		s.SetY(s.GetY() + 1)
@@ -145,66 +122,32 @@ func (s *sheet) short(phrase string, width float64) string {
 	return string(letters)
 }
 
-// cues puts what is to be said and done in a block into a few lines.
-func (s *sheet) cues(block schedule.ScheduledBlock) []string {
+// lines are what is to be said and done in a block; on a card the first two that have a time, and how many more
+// there are.
+func (s *sheet) lines(section runsheet.Section) []string {
+	const card = 2
 	var list []string
-	for _, cue := range s.content.Cues {
-		if cue.Block != block.Block {
+	left := 0
+	for _, line := range section.Lines {
+		if s.size == A5 && (line.After == "" || len(list) == card) {
+			left++
 			continue
 		}
-		switch cue.Kind {
-		case runsheet.CallOut:
-			list = append(list, cue.After+"  "+cue.Text)
-		case runsheet.Feed:
-			phrase := cue.Text
-			for _, role := range cue.Roles {
-				if role.Role != "as drawn" {
-					phrase += ". " + role.Short + ": " + role.Role
-				}
-			}
-			list = append(list, cue.After+"  "+phrase)
-		case runsheet.Swap:
-			list = append(list, cue.After+"  "+cue.Text+": "+s.seats(cue.Roles))
-		case runsheet.Begin:
-			if _, set, ok := strings.Cut(cue.Text, ". "); ok && s.size == A4 {
-				list = append(list, set)
-			}
-		}
+		list = append(list, line.String())
 	}
-	const card = 2 // lines of a block on a card
-	if left := len(list) - card; s.size == A5 && left > 0 {
-		list = list[:card]
-		list[card-1] += fmt.Sprintf(" (+%d on A4)", left)
+	if left > 0 && len(list) > 0 {
+		list[len(list)-1] += fmt.Sprintf(" (+%d on A4)", left)
 	}
 	return list
 }
 
-// seats says who begins where, place by place.
-func (s *sheet) seats(roles []runsheet.Role) string {
-	var order []string
-	names := map[string][]string{}
-	for _, role := range roles {
-		if names[role.Role] == nil {
-			order = append(order, role.Role)
-		}
-		names[role.Role] = append(names[role.Role], role.Short)
-	}
-	phrases := make([]string, len(order))
-	for i, role := range order {
-		phrases[i] = role + ": " + strings.Join(names[role], ", ")
-	}
-	return strings.Join(phrases, "; ")
-}
-
 // cautions close the sheet.
 func (s *sheet) cautions(width float64) {
-	all := slices.Clone(s.content.Plan.Cautions)
-	if s.size == A5 {
-		all = nil
-	}
-	for i := range all {
-		all[i] = strings.TrimSpace(strings.TrimSuffix(all[i], finding.NoAdvice))
+	c := s.content.Sheet
+	phrase := c.NoAdvice
+	if s.size == A4 {
+		phrase = strings.TrimSpace(strings.Join(c.Cautions, " ") + " " + c.NoAdvice)
 	}
 	s.SetY(s.GetY() + 1)
-	s.text(s.margin, width, 8, strings.TrimSpace(strings.Join(all, " ")+" "+finding.NoAdvice))
+	s.text(s.margin, width, 8, phrase)
 }

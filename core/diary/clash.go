@@ -5,6 +5,7 @@ import (
 	"cmp"
 	"fmt"
 	"hodometer/core/lesson"
+	"hodometer/core/units"
 	"slices"
 	"strings"
 	"time"
@@ -52,7 +53,7 @@ func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 		if other.Date != s.Date {
 			day = other.Date + " "
 		}
-		phrase := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, ends.Format("15:04"))
+		phrase := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, units.TimeOfDay(other.Start, 60*float64(other.Minutes)))
 		if len(both) > 0 {
 			phrase += "; " + and(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
 		}

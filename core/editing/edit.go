@@ -25,6 +25,7 @@ const (
 	Pin           EditKind = "pin"     // or unpin
 	MoveBlock     EditKind = "move"    // a block to another place in the order
 	InsertBlock   EditKind = "insert"  // a block at a place in the order
+	AddBlock      EditKind = "add"     // a block at the end, before the closing talk
 	RemoveBlock   EditKind = "remove"  // a block
 	FitBlocks     EditKind = "fit"     // all blocks to the booking
 	SetBooking    EditKind = "booking" // another length; the blocks are fitted to it
@@ -73,7 +74,7 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 	if at < 0 && c.Block != "" {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
-	if at < 0 && !slices.Contains([]EditKind{InsertBlock, FitBlocks, SetBooking, SetAttendance, SetSpace}, c.Kind) {
+	if at < 0 && !slices.Contains([]EditKind{InsertBlock, AddBlock, FitBlocks, SetBooking, SetAttendance, SetSpace}, c.Kind) {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "say which block"}}
 	}
 	switch c.Kind {
@@ -111,6 +112,11 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 		d.Blocks = slices.Insert(d.Blocks, min(c.To, len(d.Blocks)), block)
 	case RemoveBlock:
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
+	case AddBlock:
+		if c.New != nil {
+			c.To = d.PlaceFor(*c.New)
+		}
+		return insert(ctx, d, c, in)
 	case InsertBlock:
 		return insert(ctx, d, c, in)
 	case SetBooking:

@@ -85,6 +85,18 @@ func TestMovingInsertingTakingOut(t *testing.T) {
 	require.Equal(t, 2, sample.Apply(t, d, editing.Edit{Kind: editing.SetLines, Block: "3", Lines: 2}, in).Document.Blocks[2].Lines)
 }
 
+func TestABlockIsAddedBeforeTheClosingTalk(t *testing.T) {
+	d, in := sample.Hour()
+	water, talk := lesson.Water(), lesson.Block{Kind: lesson.Talk, Title: "Another talk", Minutes: 2}
+	changed := sample.Apply(t, d, editing.Edit{Kind: editing.AddBlock, New: &water}, in)
+	require.Equal(t, "Water", changed.Document.Blocks[5].Title)
+	require.Equal(t, lesson.Talk, changed.Document.Blocks[6].Kind)
+	changed = sample.Apply(t, d, editing.Edit{Kind: editing.AddBlock, New: &talk}, in)
+	require.Equal(t, "Another talk", changed.Document.Blocks[6].Title)
+	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.AddBlock}, nil, in)
+	require.ErrorContains(t, err, "say which block to put in")
+}
+
 func TestAChangeThatMakesNoSenseIsTold(t *testing.T) {
 	d, in := sample.Hour()
 	for _, c := range []struct {

@@ -5,6 +5,14 @@ import (
 	"slices"
 )
 
+// PlaceFor is where a new block belongs in the order: at the end, before the closing talk.
+func (d Document) PlaceFor(b Block) int {
+	if n := len(d.Blocks); n > 0 && d.Blocks[n-1].Kind == Talk && b.Kind != Talk {
+		return n - 1
+	}
+	return len(d.Blocks)
+}
+
 // Resized is the block with other minutes, its calls within them.
 func (b Block) Resized(minutes float64) Block {
 	was := b.Minutes

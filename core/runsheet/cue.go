@@ -5,12 +5,16 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
+
+// asDrawn is how somebody plays for whom nothing differs.
+const asDrawn = "as drawn"
 
 // CueKind is what a cue is for.
 type CueKind string
@@ -53,11 +57,8 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		begin := Cue{Second: s.Start, Block: s.Block, Kind: Begin, Text: s.Title, Roles: []Role{}}
 		if s.Load != nil {
 			begin.Text = "Set up: " + s.Title
-			if len(s.Goes) > 0 {
-				begin.Text += ". Collect " + schedule.Listed(s.Goes)
-			}
-			if len(s.Comes) > 0 {
-				begin.Text += ". Put down " + schedule.Listed(s.Comes)
+			if moves := moves(s); moves != "" {
+				begin.Text += ". " + moves
 			}
 		}
 		cues = append(cues, begin)
@@ -82,6 +83,18 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		cues[i].After = units.Elapsed(cue.Second - starts[cue.Block])
 	}
 	return cues
+}
+
+// moves says what is collected and put down before a block; empty where everything stays.
+func moves(s schedule.ScheduledBlock) string {
+	var phrases []string
+	if len(s.Goes) > 0 {
+		phrases = append(phrases, "Collect "+schedule.Listed(s.Goes))
+	}
+	if len(s.Comes) > 0 {
+		phrases = append(phrases, "Put down "+schedule.Listed(s.Comes))
+	}
+	return strings.Join(phrases, ". ")
 }
 
 // swaps say who is where at the beginning of each round.
@@ -152,7 +165,7 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 	for i, person := range l.People {
 		role := l.Block.Variant(person.ID).Describe(person, d)
 		if role == "" {
-			role = "as drawn"
+			role = asDrawn
 		}
 		first.Roles[i] = Role{Name: person.Profile.Name, Short: person.Short, Role: role}
 		if fault := person.Profile.Watching(); fault != "" {

@@ -6,7 +6,6 @@ import (
 	"context"
 	"fmt"
 	"math"
-	"time"
 
 	"hodometer/core/lesson"
 	"hodometer/core/load"
@@ -73,13 +72,7 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 	if err := d.Check(); err != nil {
 		return Timetable{}, nil, err
 	}
-	start, err := time.Parse("15:04", d.Start)
-	if err != nil {
-		return Timetable{}, nil, fmt.Errorf("start of the lesson: %w", err)
-	}
-	clock := func(second float64) string {
-		return start.Add(time.Duration(second) * time.Second).Format("15:04")
-	}
+	clock := func(second float64) string { return units.TimeOfDay(d.Start, second) }
 	in = in.Named()
 	p := Timetable{Blocks: []ScheduledBlock{}, Milestones: []Milestone{}, Booked: float64(d.Minutes) * 60}
 	list := Prepare(d, in)

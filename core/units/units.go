@@ -76,26 +76,6 @@ func (s System) Area(squareMetres float64) string {
 	return Decimal(squareMetres, 2) + " m²"
 }
 
-// Clock writes seconds as minutes and seconds: 2:05.
-func Clock(seconds float64) string {
-	whole := int(math.Round(math.Abs(seconds)))
-	sign := ""
-	if seconds < 0 && whole > 0 {
-		sign = "−"
-	}
-	return fmt.Sprintf("%s%d:%02d", sign, whole/60, whole%60)
-}
-
-// Elapsed writes a time since something began as minutes and seconds after it: +4:00. A time of day is
-// written 16:20, and how long something lasts 4:00 min.
-func Elapsed(seconds float64) string {
-	text := Clock(seconds)
-	if strings.HasPrefix(text, "−") {
-		return text
-	}
-	return "+" + text
-}
-
 // Percents writes shares of one whole as whole percents that add up to what they are together, rounded:
 // each is rounded down, and those that lose most get one more (the method of the largest remainder). A share
 // must be between 0 and 1.

@@ -2,7 +2,7 @@
   import type { Goal, Vocabulary } from '../lib/api/client'
   import NumberField from '../lib/NumberField.svelte'
   import SelectField from '../lib/SelectField.svelte'
-  import { anew, breaks } from './goals'
+  import { ofForm } from './goals'
 
   /** What is to be reached, field by field as its kind needs them. */
   interface Props {
@@ -15,13 +15,8 @@
   }
   let { goal, vocabulary, errors, disabled = false, onchange }: Props = $props()
   const set = (change: Partial<Goal>) => onchange({ ...$state.snapshot(goal), ...change })
-  const counted = $derived(
-    {
-      'total, then in a row': 'Made for each part',
-      'as many as possible': 'Hoping for',
-      'first to': 'Points to win',
-    }[goal.kind as string] ?? 'How many',
-  )
+  const forms = $derived(vocabulary?.goals ?? [])
+  const form = $derived(forms.find((each) => each.kind === goal.kind))
   type Stage = NonNullable<Goal['stages']>[number]
   const stages = $derived(goal.stages ?? [])
   const setStage = (i: number, change: Partial<Stage>) =>
@@ -34,16 +29,17 @@
     <SelectField
       label="Goal"
       value={goal.kind}
-      options={(vocabulary?.goals ?? [goal.kind]).map((kind) =>
-        kind === 'total' ? { value: kind, label: 'made in all' } : kind,
-      )}
+      options={forms.length ? forms.map(({ kind, label }) => ({ value: kind, label })) : [goal.kind]}
       error={errors['goal.kind']}
-      onchange={(kind) => onchange(anew(kind, $state.snapshot(goal)))}
+      onchange={(kind) => {
+        const chosen = forms.find((each) => each.kind === kind)
+        if (chosen) onchange(ofForm($state.snapshot(chosen), $state.snapshot(goal)))
+      }}
     />
   </div>
-  {#if goal.kind !== 'in stages'}
+  {#if form?.counted}
     <NumberField
-      label={counted}
+      label={form.counted}
       min={1}
       value={goal.count}
       error={errors['goal.count']}
@@ -100,14 +96,12 @@
       onchange={(to) => set({ to })}
     />
   {/if}
-  {#if breaks(goal)}
+  {#if form?.misses.length}
     <div class="col-span-2">
       <SelectField
         label="After a miss"
         value={goal.miss ?? 'back to zero'}
-        options={(vocabulary?.misses ?? ['back to zero' as const]).filter(
-          (school) => goal.kind === 'in stages' || school !== 'back to the start of the stage',
-        )}
+        options={form.misses}
         onchange={(miss) => set({ miss })}
       />
     </div>

@@ -13,7 +13,6 @@
   import { keys } from '../lib/data'
   import DerivationDialog from '../lib/DerivationDialog.svelte'
   import GoalDots from './GoalDots.svelte'
-  import { most, slides } from './goals'
 
   /** A goal says what it takes somebody, with a slider over it. */
   interface Props {
@@ -63,7 +62,7 @@
     <p class="mt-1">Carry {Math.round(reckoned.answer.carry)} balls: they last 9 times in 10.</p>
   {/if}
   {#if reckoned.sentence}<p class="mt-1">{reckoned.sentence}</p>{/if}
-  {#if slides(goal)}
+  {#if reckoned.slider}
     <div class="no-print mt-2 flex items-center gap-3">
       <label for="{id}-slide" class="text-sm">Slide the goal</label>
       <input
@@ -71,7 +70,7 @@
         type="range"
         class="range range-sm flex-1"
         min="1"
-        max={most(goal)}
+        max={reckoned.slider}
         value={moving ?? goal.count}
         {disabled}
         oninput={(event) => (moving = event.currentTarget.valueAsNumber)}

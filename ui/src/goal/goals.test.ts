@@ -1,28 +1,26 @@
 import { describe, expect, it } from 'vitest'
-import { anew, breaks, columns, most } from './goals'
+import { columns, ofForm, type GoalForm } from './goals'
 
 describe('a goal of another kind', () => {
-  const total = { kind: 'total', count: 25 } as const
-  it('keeps its count where it makes sense', () => {
-    expect(anew('together', total)).toEqual({ kind: 'together', count: 25 })
-    expect(anew('in a row', total).count).toBe(10)
-    expect(anew('as many as possible', total)).toMatchObject({ count: 25, minutes: 3 })
-  })
-  it('starts with what its kind needs', () => {
-    expect(anew('in stages', total).stages).toHaveLength(2)
-    expect(anew('total, then in a row', total).then).toBe(5)
-    expect(anew('rallies of a length', total)).toMatchObject({ from: 4, to: 8 })
-    expect(anew('first to', { kind: 'total', count: 2 }).count).toBe(5)
+  const streak: GoalForm = {
+    kind: 'in a row',
+    label: 'in a row',
+    counted: 'How many',
+    first: { kind: 'in a row', count: 5 },
+    least: 1,
+    most: 10,
+    misses: ['back to zero', 'carries on where it was'],
+  }
+  it('keeps its number where it makes sense', () => {
+    expect(ofForm(streak, { kind: 'total', count: 7 })).toEqual({ kind: 'in a row', count: 7 })
+    expect(ofForm(streak, { kind: 'total', count: 25 }).count).toBe(10)
+    expect(ofForm({ ...streak, least: 5 }, { kind: 'total', count: 2 }).count).toBe(5)
   })
   it('keeps the school of miss between streaks', () => {
-    const streak = { kind: 'in a row', count: 5, miss: 'carries on where it was' } as const
-    expect(breaks(streak)).toBe(true)
-    expect(anew('in stages', streak).miss).toBe(streak.miss)
-    expect(breaks(total)).toBe(false)
-  })
-  it('slides beyond where it is', () => {
-    expect(most(total)).toBe(60)
-    expect(most({ kind: 'in a row', count: 40 })).toBe(60)
+    const was = { kind: 'in stages', count: 1, miss: 'carries on where it was' } as const
+    expect(ofForm(streak, was).miss).toBe(was.miss)
+    expect(ofForm({ ...streak, misses: [] }, was).miss).toBeUndefined()
+    expect(ofForm(streak, { ...was, miss: 'back to the start of the stage' }).miss).toBeUndefined()
   })
 })
 

@@ -9,11 +9,25 @@ export const lasting = (seconds: number) => clock(Math.max(0, Math.round(seconds
 /** elapsed writes a time after something began, so that it is no time of day: +4:00. */
 export const elapsed = (seconds: number) => `+${lasting(seconds)}`
 
+const day = (date: string) => new Date(`${date}T12:00:00`)
+
+const forms = {
+  /** Tuesday, 10 March */
+  long: { weekday: 'long', day: 'numeric', month: 'long' },
+  /** Tue, 10 Mar */
+  short: { weekday: 'short', day: 'numeric', month: 'short' },
+  /** 10 Mar */
+  brief: { day: 'numeric', month: 'short' },
+} as const
+
+/** onDay writes a day, year-month-day, or an instant on its day here, in one of the forms. */
+export const onDay = (date: string, form: keyof typeof forms) =>
+  (date.includes('T') ? new Date(date) : day(date)).toLocaleDateString('en-GB', forms[form])
+
 /** dayName writes a day as people say it, seen from today. */
 export function dayName(date: string, today: string): string {
-  const day = (text: string) => new Date(`${text}T12:00:00`)
   const away = Math.round((day(date).getTime() - day(today).getTime()) / 86_400_000)
-  const long = day(date).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+  const long = onDay(date, 'long')
   if (away === 0) return `Today, ${long}`
   if (away === 1) return `Tomorrow, ${long}`
   return long

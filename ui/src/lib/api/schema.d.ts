@@ -1440,7 +1440,7 @@ export interface components {
             variant?: components["schemas"]["LessonVariant"];
         };
         /** @enum {string} */
-        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
         /** @enum {string} */
         FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
         /** @enum {string} */
@@ -1814,6 +1814,8 @@ export interface components {
             fitted: null | components["schemas"]["OddsGoal"];
             /** @description How likely it is within the minutes, and which goal suits them; empty where none were asked for */
             sentence: string;
+            /** @description The most that a slider over the goal goes to; 0: it has no single number */
+            slider: number;
         };
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
@@ -2170,6 +2172,21 @@ export interface components {
             points: null | components["schemas"]["OddsRate"];
             /** @description Made or missed, in the drill */
             rate: components["schemas"]["OddsRate"];
+        };
+        OddsForm: {
+            /** @description What its number counts; empty where it has none */
+            counted: string;
+            /** @description A goal of this kind to begin with */
+            first: components["schemas"]["OddsGoal"];
+            kind: components["schemas"]["OddsKind"];
+            /** @description What the kind is called */
+            label: string;
+            /** @description The number that was there before is kept from here on */
+            least: number;
+            /** @description What a miss can do; none where it takes nothing back */
+            misses: components["schemas"]["OddsAfterMiss"][];
+            /** @description and up to here */
+            most: number;
         };
         OddsGoal: {
             /** @description Of first to: points the other needs; 0: as many */
@@ -2670,6 +2687,20 @@ export interface components {
             /** @description Whether it is fair, in a sentence */
             sentence: string;
         };
+        RunsheetContent: {
+            /** @description Day, length and names in one line */
+            about: string;
+            cautions: string[];
+            /** @description What to carry and what to watch */
+            facts: components["schemas"]["RunsheetEntry"][];
+            /** @description What ends the cautions */
+            noAdvice: string;
+            note: string;
+            /** @description Block after block */
+            sections: components["schemas"]["RunsheetSection"][];
+            start: string;
+            title: string;
+        };
         RunsheetCue: {
             /** @description The same after the start of its block, in words: +4:00 */
             after: string;
@@ -2686,11 +2717,30 @@ export interface components {
         };
         /** @enum {string} */
         RunsheetCueKind: "begin" | "say" | "swap" | "feed" | "count" | "pick up" | "end";
+        RunsheetEntry: {
+            name: string;
+            text: string;
+        };
+        RunsheetLine: {
+            /** @description After the start of the block: +4:00; empty for what comes before it */
+            after: string;
+            /** @description Who is where, or who plays it otherwise */
+            entries: components["schemas"]["RunsheetEntry"][];
+            text: string;
+        };
         RunsheetRole: {
             name: string;
             role: string;
             /** @description What to call them on court */
             short: string;
+        };
+        RunsheetSection: {
+            block: string;
+            /** @description When it begins */
+            clock: string;
+            length: string;
+            lines: components["schemas"]["RunsheetLine"][];
+            title: string;
         };
         ScheduleBudget: {
             /** @description Balls fed to them, and hit in warm-ups with a rotation */
@@ -2825,8 +2875,7 @@ export interface components {
             settings: components["schemas"]["CoachSettings"];
         };
         Sheet: {
-            courts: components["schemas"]["ScheduleCourtPlan"][];
-            cues: components["schemas"]["RunsheetCue"][];
+            content: components["schemas"]["RunsheetContent"];
             drills: components["schemas"]["DrillOnSheet"][];
             lesson: components["schemas"]["Lesson"];
         };
@@ -3051,7 +3100,8 @@ export interface components {
             counted: components["schemas"]["RotationCounted"][];
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
-            goals: components["schemas"]["OddsKind"][];
+            /** @description The kinds of goal, and how each is put together */
+            goals: components["schemas"]["OddsForm"][];
             hands: components["schemas"]["StudentHand"][];
             /** @description How hard a stage is beside the drill as a whole */
             hard: components["schemas"]["OddsHardness"][];
@@ -3059,8 +3109,6 @@ export interface components {
             /** @description What can be limited in a lesson */
             limits: components["schemas"]["StudentLimitOf"][];
             methods: components["schemas"]["FeedMethod"][];
-            /** @description What a miss does to a streak */
-            misses: components["schemas"]["OddsAfterMiss"][];
             moments: components["schemas"]["FeedMoment"][];
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];

@@ -4,6 +4,7 @@
   import Async from '../../lib/Async.svelte'
   import { keys, renew, week } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
+  import { onDay } from '../../lib/words'
   import MoveLesson from './MoveLesson.svelte'
 
   const client = useQueryClient()
@@ -12,12 +13,7 @@
   let target = $state('')
 
   const query = createQuery(() => ({ queryKey: keys.week(ahead), queryFn: () => week(ahead) }))
-  const name = (day: string) =>
-    new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-    })
+  const name = (day: string) => onDay(day, 'short')
 
   /** move gives a lesson another day or hour; the way back is offered. */
   async function move(

@@ -144,11 +144,9 @@ export class Planner {
 
   add(block: Block) {
     const fresh = { ...block, id: v7() }
-    const { blocks } = this.document
-    const beforeTalk = blocks.at(-1)?.kind === 'closing talk' && block.kind !== 'closing talk'
-    const to = this.at >= 0 ? this.at + 1 : blocks.length - (beforeTalk ? 1 : 0)
+    const { at } = this
     this.selected = fresh.id
-    return this.edit({ kind: 'insert', to, new: fresh })
+    return this.edit(at < 0 ? { kind: 'add', new: fresh } : { kind: 'insert', to: at + 1, new: fresh })
   }
 
   takeOut(block: string) {

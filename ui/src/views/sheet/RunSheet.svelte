@@ -1,29 +1,14 @@
 <script lang="ts">
-  import type { Cue, Sheet, ScheduledBlock } from '../../lib/api/client'
+  import type { Sheet } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
   import Road from '../../road/Road.svelte'
-  import { listed } from '../../lib/words'
 
   interface Props {
     sheet: Sheet
   }
   let { sheet }: Props = $props()
   const lesson = $derived(sheet.lesson)
-  const plan = $derived(lesson.plan)
-  const day = $derived(
-    new Date(`${lesson.document.date}T12:00:00`).toLocaleDateString('en-GB', {
-      weekday: 'long',
-      day: 'numeric',
-      month: 'long',
-      year: 'numeric',
-    }),
-  )
-  const cuesOf = (scheduled: ScheduledBlock): Cue[] =>
-    sheet.cues.filter(
-      (cue) => cue.block === scheduled.block && cue.kind !== 'end' && cue.text !== scheduled.title,
-    )
-  const told = (cue: Cue) => cue.roles.filter((role) => role.role !== 'as drawn')
-  const watched = $derived(plan.budgets.filter((b) => b.fault))
+  const content = $derived(sheet.content)
 </script>
 
 <div class="no-print mb-3 flex flex-wrap gap-2">
@@ -39,33 +24,30 @@
 
 <article aria-labelledby="sheet-title">
   <h1 id="sheet-title">
-    <span class="drum-digits mr-2 text-4xl">{lesson.document.start}</span>{lesson.document.title}
+    <span class="drum-digits mr-2 text-4xl">{content.start}</span>{content.title}
   </h1>
-  <p>{day} · {lesson.document.minutes} min · {lesson.people.map((p) => p.name).join(', ')}</p>
-  {#if plan.carry.length}<p><strong>Carry:</strong> {listed(plan.carry)}</p>{/if}
-  {#if watched.length}
-    <p><strong>Watch:</strong> {watched.map((b) => `${b.name}: ${b.fault}`).join('; ')}</p>
-  {/if}
-  {#if lesson.document.note}<p>{lesson.document.note}</p>{/if}
-  <div class="mt-2"><Road {plan} height={86} /></div>
+  <p>{content.about}</p>
+  {#each content.facts as fact (fact.name)}<p><strong>{fact.name}:</strong> {fact.text}</p>{/each}
+  {#if content.note}<p>{content.note}</p>{/if}
+  <div class="mt-2"><Road plan={lesson.plan} height={86} /></div>
 
   <div class="columns mt-3">
     <ol class="blocks">
-      {#each plan.blocks as scheduled (scheduled.block)}
+      {#each content.sections as section (section.block)}
         <li class="block">
           <h2>
-            <span class="drum-digits text-2xl">{scheduled.clock}</span>
-            {scheduled.title}
-            <span class="length drum-digits">{scheduled.length}</span>
+            <span class="drum-digits text-2xl">{section.clock}</span>
+            {section.title}
+            <span class="length drum-digits">{section.length}</span>
           </h2>
           <ul>
-            {#each cuesOf(scheduled) as cue, i (i)}
+            {#each section.lines as line, i (i)}
               <li>
-                <span class="at drum-digits">{cue.after}</span>
+                <span class="at drum-digits">{line.after}</span>
                 <span
-                  >{cue.text}
-                  {#each told(cue) as role, i (i)}<span class="role"
-                      ><strong>{role.short}</strong> {role.role}</span
+                  >{line.text}
+                  {#each line.entries as entry, i (i)}<span class="entry"
+                      ><strong>{entry.name}:</strong> {entry.text}</span
                     >{/each}</span
                 >
               </li>
@@ -84,11 +66,10 @@
       {/each}
     </div>
   </div>
-  {#if plan.cautions.length}
-    <ul class="mt-3 list-disc pl-5 text-sm">
-      {#each plan.cautions as caution, i (i)}<li>{caution}</li>{/each}
-    </ul>
-  {/if}
+  <ul class="mt-3 list-disc pl-5 text-sm">
+    {#each content.cautions as caution, i (i)}<li>{caution}</li>{/each}
+    <li>{content.noAdvice}</li>
+  </ul>
 </article>
 
 <style>
@@ -124,7 +105,7 @@
     gap: 0.4rem;
     align-items: baseline;
   }
-  .role {
+  .entry {
     font-size: 0.85em;
     margin-left: 0.6rem;
     display: inline-block;

@@ -1,12 +1,12 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
+  import { onDay } from '../../lib/words'
 
   interface Props {
     drill: Progress['drills'][number]
   }
   let { drill }: Props = $props()
   const most = $derived(Math.max(...drill.times.map((time) => time.count.balls), 1))
-  const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
 </script>
 
 <div class="mt-3">
@@ -28,7 +28,7 @@
       <tbody>
         {#each drill.times as time, i (i)}
           <tr>
-            <th scope="row" class="font-normal whitespace-nowrap">{day(time.at)}</th>
+            <th scope="row" class="font-normal whitespace-nowrap">{onDay(time.at, 'brief')}</th>
             <td>
               <span class="bar" style:width="{(time.count.balls / most) * 100}%">
                 <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>

@@ -1,0 +1,49 @@
+package odds
+
+import "math"
+
+// Form is what a kind of goal looks like while it is put together.
+type Form struct {
+	Kind    Kind        `json:"kind"`
+	Label   string      `json:"label" description:"What the kind is called"`
+	Counted string      `json:"counted" description:"What its number counts; empty where it has none"`
+	First   Goal        `json:"first" description:"A goal of this kind to begin with"`
+	Least   int         `json:"least" description:"The number that was there before is kept from here on"`
+	Most    int         `json:"most" description:"and up to here"`
+	Misses  []AfterMiss `json:"misses" description:"What a miss can do; none where it takes nothing back"`
+}
+
+// Forms lists the form of every kind of goal. The numbers to begin with are common practice, no source.
+func Forms() []Form {
+	schools := []AfterMiss{BackToZero, CarriesOn}
+	number := "How many"
+	forms := []Form{
+		{Kind: Total, Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: maxCount},
+		{Kind: Streak, Label: string(Streak), Counted: number, First: Goal{Kind: Streak, Count: 5}, Least: 1, Most: 10, Misses: schools},
+		{Kind: Stages, Label: string(Stages), First: Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}}, Least: 1, Most: 1, Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn}},
+		{Kind: Routine, Label: string(Routine), Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: maxCount, Misses: schools},
+		{Kind: Together, Label: string(Together), Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: maxCount},
+		{Kind: AsManyAsPossible, Label: string(AsManyAsPossible), Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: maxCount},
+		{Kind: FirstTo, Label: string(FirstTo), Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxCount},
+		{Kind: Rallies, Label: string(Rallies), Counted: number, First: Goal{Kind: Rallies, Count: 5, From: 4, To: 8}, Least: 1, Most: 5},
+	}
+	for i := range forms {
+		if forms[i].Misses == nil {
+			forms[i].Misses = []AfterMiss{}
+		}
+	}
+	return forms
+}
+
+// Slider is the most that a slider over the goal's number goes to: well beyond where it is. It is 0 where a goal
+// has more than one number.
+func (g Goal) Slider() int {
+	usual := 60
+	switch g.Kind {
+	case Stages:
+		return 0
+	case Streak, Rallies, FirstTo:
+		usual = 30
+	}
+	return max(usual, int(math.Ceil(1.5*float64(g.Count))))
+}
