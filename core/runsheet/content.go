@@ -1,6 +1,7 @@
 package runsheet
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -126,7 +127,7 @@ func lines(block schedule.ScheduledBlock, cues []Cue) []Line {
 	return list
 }
 
-// places says who is where, place by place.
+// places says who is where, place by place, in the same order in every round.
 func places(roles []Role) []Entry {
 	list := []Entry{}
 	for _, role := range roles {
@@ -137,5 +138,6 @@ func places(roles []Role) []Entry {
 		}
 		list[i].Text += ", " + role.Short
 	}
+	slices.SortFunc(list, func(a, b Entry) int { return cmp.Compare(a.Name, b.Name) })
 	return list
 }

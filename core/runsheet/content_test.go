@@ -25,7 +25,7 @@ func TestTheLinesOfABlock(t *testing.T) {
 	warmUp := c.Sections[1]
 	require.Equal(t, "16:53", warmUp.Clock)
 	require.Equal(t, "10 min", warmUp.Length)
-	require.Equal(t, "+0:00  Take your places: volleys: Ada; feeds: Ben", warmUp.Lines[1].String())
+	require.Equal(t, "+0:00  Take your places: feeds: Ben; volleys: Ada", warmUp.Lines[1].String())
 
 	coin := c.Sections[2]
 	require.Contains(t, coin.Lines[0].String(), "Put down ")
