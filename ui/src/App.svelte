@@ -11,7 +11,7 @@
   import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
   import { drafts } from './lib/drafts/drafts.svelte'
-  import Kept from './lib/Kept.svelte'
+  import UnsavedDrafts from './lib/UnsavedDrafts.svelte'
   import Notice from './lib/Notice.svelte'
   import Part from './lib/Part.svelte'
   import { notices } from './lib/notice.svelte'
@@ -74,7 +74,7 @@
       </nav>
     {/if}
     <main id="main" bind:this={main} tabindex="-1">
-      <Kept />
+      <UnsavedDrafts />
       <Part name="This page"><Router {routes} onRouteLoaded={arrived} /></Part>
     </main>
   </div>

@@ -21,13 +21,13 @@
   /** The line of a measure that runs one way, whichever stands first. */
   const chosen = (list: typeof across) => lines.find((id) => list.some((line) => line.id === id))
 
-  function say(change: Partial<Reference>) {
+  function reword(change: Partial<Reference>) {
     onreword({ lines, view: spot.mark.view, scales: spot.mark.scales, ...change })
   }
   function sayIn(way: string) {
-    if (way === ways[0]) say({ lines: [] })
-    else if (way === ways[1]) say({ lines: [nearestAcross] })
-    else say({ lines: [nearestAcross, nearestUp] })
+    if (way === ways[0]) reword({ lines: [] })
+    else if (way === ways[1]) reword({ lines: [nearestAcross] })
+    else reword({ lines: [nearestAcross, nearestUp] })
   }
 </script>
 
@@ -61,20 +61,20 @@
       {#each ways as way (way)}<option>{way}</option>{/each}
     </select>
     {#if lines.length === 1}
-      {@render select('along which line', lines[0], [...across, ...up], (id) => say({ lines: [id] }))}
+      {@render select('along which line', lines[0], [...across, ...up], (id) => reword({ lines: [id] }))}
     {:else if lines.length === 2}
       {@render select('line along the net', chosen(across), across, (id) =>
-        say({ lines: [id, chosen(up) ?? nearestUp] }),
+        reword({ lines: [id, chosen(up) ?? nearestUp] }),
       )}
       {@render select('line up the court', chosen(up), up, (id) =>
-        say({ lines: [chosen(across) ?? nearestAcross, id] }),
+        reword({ lines: [chosen(across) ?? nearestAcross, id] }),
       )}
     {/if}
     <select
       class="select select-xs w-auto"
       aria-label="{spot.label}: whose left and right"
       value={spot.mark.view ?? 'near'}
-      onchange={(event) => say({ view: event.currentTarget.value as 'near' | 'far' })}
+      onchange={(event) => reword({ view: event.currentTarget.value as 'near' | 'far' })}
     >
       <option value="near">the near player’s left and right</option>
       <option value="far">the far player’s left and right</option>
@@ -84,7 +84,7 @@
         type="checkbox"
         class="checkbox checkbox-xs"
         checked={spot.mark.scales ?? false}
-        onchange={(event) => say({ scales: event.currentTarget.checked })}
+        onchange={(event) => reword({ scales: event.currentTarget.checked })}
       />
       scales with the court<span class="sr-only">, {spot.label}</span></label
     >

@@ -11,7 +11,7 @@
   const dots = $derived(columns(answer.dots, wide))
   const high = $derived(Math.max(4, ...dots.map((dot) => dot.height + 1)))
   const ends = $derived([answer.dots[0] ?? 0, answer.dots.at(-1) ?? 0])
-  const said = $derived(
+  const sentence = $derived(
     answer.quantiles
       .map((each) => `${Math.round(each.share * 20)} of 20 within ${Math.round(each.balls)}`)
       .join(', '),
@@ -20,7 +20,7 @@
 
 {#if !answer.never}
   <figure class="mt-2">
-    <svg viewBox="0 0 {wide} {high}" style:--high={high} role="img" aria-label="{answer.unit}: {said}">
+    <svg viewBox="0 0 {wide} {high}" style:--high={high} role="img" aria-label="{answer.unit}: {sentence}">
       {#each dots as dot, i (i)}
         <circle cx={dot.at + 0.5} cy={high - dot.height - 0.5} r="0.4" class:late={i >= 18} />
       {/each}

@@ -1,6 +1,6 @@
 <script lang="ts" generics="T">
   import type { Snippet } from 'svelte'
-  import { say } from './api/client'
+  import { describe } from './api/client'
   import Part from './Part.svelte'
 
   interface Props {
@@ -15,7 +15,7 @@
   <Part name="This part">{@render children(data)}</Part>
 {:else if query.error}
   <div class="alert alert-error" role="alert">
-    <p>{say(query.error)}</p>
+    <p>{describe(query.error)}</p>
     <button class="btn btn-sm" onclick={() => void query.refetch()}>Try again</button>
   </div>
 {:else}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api, Refusal, say } from './api/client'
+  import { answer, api, Refusal, describe } from './api/client'
   import { keys, settingsQuery } from './data'
   import TextField from './TextField.svelte'
 
@@ -26,7 +26,7 @@
       unread = ''
       onchange(length.metres)
     } catch (cause) {
-      unread = cause instanceof Refusal ? (cause.fields.text ?? cause.message) : say(cause)
+      unread = cause instanceof Refusal ? (cause.fields.text ?? cause.message) : describe(cause)
     }
   }
 </script>

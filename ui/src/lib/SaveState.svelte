@@ -29,7 +29,7 @@
 >
   {words[busy && draft.status === 'saved' ? 'waiting' : draft.status]}
 </span>
-{#if draft.unkept}
+{#if draft.storageError}
   <span class="text-error text-sm">This device cannot keep a copy meanwhile.</span>
 {/if}
 {#if draft.status === 'stale'}

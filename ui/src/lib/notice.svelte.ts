@@ -1,4 +1,4 @@
-import { say } from './api/client'
+import { describe } from './api/client'
 
 /** Notice is a line at the foot of the page, with one thing that can be done about it. */
 interface Notice {
@@ -26,7 +26,7 @@ class Notices {
   }
 
   wrong(error: unknown) {
-    this.show({ text: say(error), kind: 'wrong' })
+    this.show({ text: describe(error), kind: 'wrong' })
   }
 
   /** left closes what belongs to another page than the one that is shown now. */

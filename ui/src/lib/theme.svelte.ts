@@ -3,8 +3,8 @@ export type Theme = 'chalk' | 'floodlit'
 const key = 'hodometer.theme'
 
 function preferred(): Theme {
-  const kept = localStorage.getItem(key)
-  if (kept === 'chalk' || kept === 'floodlit') return kept
+  const chosen = localStorage.getItem(key)
+  if (chosen === 'chalk' || chosen === 'floodlit') return chosen
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'floodlit' : 'chalk'
 }
 

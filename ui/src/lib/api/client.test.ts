@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { Refusal, say, Unreachable, why } from './client'
+import { Refusal, describe, Unreachable, why } from './client'
 
 it('names the fields of a refusal, whether they are on the page or not', () => {
   const problem = {
@@ -9,12 +9,12 @@ it('names the fields of a refusal, whether they are on the page or not', () => {
     detail: 'Nothing was saved.',
     fields: [],
   }
-  expect(say(new Refusal(problem))).toBe('Nothing was saved.')
+  expect(describe(new Refusal(problem))).toBe('Nothing was saved.')
   const fields = [{ path: 'blocks.0.drill', message: 'an identifier was expected' }]
-  expect(say(new Refusal({ ...problem, fields }))).toBe(
+  expect(describe(new Refusal({ ...problem, fields }))).toBe(
     'Nothing was saved. Block 1, drill: an identifier was expected.',
   )
   expect(why(new Refusal({ ...problem, fields }))).toBe('Block 1, drill: an identifier was expected.')
   expect(why(new Refusal(problem))).toBe('Nothing was saved.')
-  expect(say(new Unreachable())).toContain('Hodometer does not answer')
+  expect(describe(new Unreachable())).toContain('Hodometer does not answer')
 })

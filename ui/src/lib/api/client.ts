@@ -121,14 +121,14 @@ export const isNew = { 'If-None-Match': '*' }
 /** over is the precondition of saving over a revision. */
 export const over = (revision: number) => ({ 'If-Match': `"${revision}"` })
 
-/** say puts any error into words; a refusal names its fields, whether they are on the page or not. */
-export function say(error: unknown): string {
+/** describe puts any error into words; a refusal names its fields, whether they are on the page or not. */
+export function describe(error: unknown): string {
   if (!(error instanceof Refusal)) return error instanceof Error ? error.message : String(error)
   return [error.message, named(error)].filter(Boolean).join(' ')
 }
 
 /** why says only what is wrong, for where nothing was to be saved. */
-export const why = (error: unknown) => (error instanceof Refusal && named(error)) || say(error)
+export const why = (error: unknown) => (error instanceof Refusal && named(error)) || describe(error)
 
 const named = (refusal: Refusal) =>
   refusal.problem.fields.map(({ path, message }) => `${inWords(path)}: ${message}.`).join(' ')

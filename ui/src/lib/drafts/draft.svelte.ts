@@ -1,4 +1,4 @@
-import { Refusal, say } from '../api/client'
+import { Refusal, describe } from '../api/client'
 import type { Storage, Stored } from './device'
 import { merge, same, type Conflict } from './merge'
 
@@ -37,7 +37,7 @@ export class Draft<T extends object> {
   /** What was changed here and elsewhere in different ways; shown side by side. */
   conflicts = $state.raw<Conflict[]>([])
   /** Why this device cannot keep the draft; empty where it can. */
-  unkept = $state('')
+  storageError = $state('')
   readonly #source: Source<T>
   #base: T
   #revision: number
@@ -220,9 +220,9 @@ export class Draft<T extends object> {
     this.#written = this.#written.then(async () => {
       try {
         await (clean ? storage.drop(kind, id) : storage.put($state.snapshot(draft) as typeof draft))
-        this.unkept = ''
+        this.storageError = ''
       } catch (error) {
-        this.unkept = say(error)
+        this.storageError = describe(error)
       }
     })
   }
@@ -247,7 +247,7 @@ export class Draft<T extends object> {
   }
 
   async #failed(error: unknown) {
-    this.detail = say(error)
+    this.detail = describe(error)
     this.fields = error instanceof Refusal ? error.fields : {}
     if (!(error instanceof Refusal) || error.status >= 500) {
       this.status = 'unsent' // what was sent may have arrived all the same
@@ -264,7 +264,7 @@ export class Draft<T extends object> {
       this.#revision = Math.min(this.#revision, newest.revision - 1) // whatever was done to the server's file
       this.offer(newest)
     } catch (cause) {
-      this.detail = say(cause)
+      this.detail = describe(cause)
       this.status = 'unsent'
     }
   }

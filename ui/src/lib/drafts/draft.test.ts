@@ -230,7 +230,7 @@ describe('Draft', () => {
     const draft = drafted({ gap: 3 }, 1, vi.fn<Send>().mockResolvedValue(2), { storage })
     draft.change((d) => (d.gap = 4))
     await draft.written()
-    expect(draft.unkept).toBe('the disk is full')
+    expect(draft.storageError).toBe('the disk is full')
     await draft.flush()
     expect(draft.status).toBe('saved')
   })

@@ -65,7 +65,7 @@ export class Drafts {
   }
 
   /** What is kept on this device and not saved, with its name and the page it is edited on. */
-  get kept() {
+  get unsaved() {
     return [...this.#all.values()]
       .filter((draft) => ['unsent', 'refused', 'stale'].includes(draft.status))
       .map((draft) => {

@@ -129,12 +129,12 @@
 
     {#if run.waiting.length > 0}
       <p class="px-4 text-sm" role="status">
-        {run.waiting.length === 1 ? '1 count is' : `${run.waiting.length} counts are`} kept {run.unkept
+        {run.waiting.length === 1 ? '1 count is' : `${run.waiting.length} counts are`} kept {run.storageError
           ? 'on this page'
           : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
-    {#if run.unkept}
+    {#if run.storageError}
       <p class="text-error px-4 text-sm" role="alert">
         This device cannot keep counts: leave this page open until they are answered.
       </p>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import { answer, api, over, say, type Courtside } from '../../lib/api/client'
+  import { answer, api, over, describe, type Courtside } from '../../lib/api/client'
   import { students as allStudents } from '../../lib/data'
 
   /** Plans the rest of a running lesson for those who are there now; what was played stays. */
@@ -13,7 +13,7 @@
   let dialog = $state<HTMLDialogElement>()
   let here = $state<string[]>([])
   let half = $state(false)
-  let said = $state.raw<string[]>([])
+  let sentences = $state.raw<string[]>([])
   let others = $state.raw<{ id: string; name: string }[]>([])
   const document = $derived(data.lesson.document)
   const booked = $derived(data.lesson.people.map(({ id, name }) => ({ id, name })))
@@ -49,7 +49,7 @@
 
   async function open() {
     if (!ticked) ({ here, half } = planned)
-    said = []
+    sentences = []
     dialog?.showModal()
     try {
       const all = await allStudents(false)
@@ -87,10 +87,10 @@
       )
       forget()
       await ondone()
-      said = changed.sentences
-      if (!said.length) dialog?.close()
+      sentences = changed.sentences
+      if (!sentences.length) dialog?.close()
     } catch (error) {
-      said = [say(error)]
+      sentences = [describe(error)]
     }
   }
 </script>
@@ -133,9 +133,9 @@
       <p class="hint mt-2 text-sm">
         What was played stays as it was; the rest is fitted to the time that is left.
       </p>
-      {#if said.length}
+      {#if sentences.length}
         <ul class="mt-2 text-sm" role="status">
-          {#each said as sentence, i (i)}<li>{sentence}</li>{/each}
+          {#each sentences as sentence, i (i)}<li>{sentence}</li>{/each}
         </ul>
       {/if}
       <div class="modal-action">

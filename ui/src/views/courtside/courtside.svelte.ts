@@ -22,7 +22,7 @@ export class Run {
   refused = $state.raw<string[]>([])
   reached = $state(true)
   /** Why this device cannot keep counts; empty where it can. */
-  unkept = $state('')
+  storageError = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
   #acts = $state.raw<{ block: string; student: string }[]>([])
   /** When the second of data was the second of the lesson. */
@@ -176,7 +176,7 @@ export class Run {
         if (counters) this.counters = counters
         this.waiting = left.open
         this.refused = left.refused.map((tap) => tap.refused ?? '')
-        this.unkept = this.#queue.unkept
+        this.storageError = this.#queue.storageError
       } while (this.#again)
     } finally {
       this.#delivering = false

@@ -65,7 +65,7 @@ describe('TapQueue', () => {
     device.fails.add('add')
     const queue = new TapQueue(device, new MemoryStore())
     await queue.put('l', 'b', 'noor', { kind: 'made' })
-    expect(queue.unkept).toBe('the disk is full')
+    expect(queue.storageError).toBe('the disk is full')
     expect((await queue.waiting('l')).open).toHaveLength(1)
     await queue.deliver('l')
     expect(sent[0]?.entries).toHaveLength(1)

@@ -1,6 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import { v7 } from 'uuid'
-import { answer, api, Refusal, say, type Counter, type Entry } from '../../lib/api/client'
+import { answer, api, Refusal, describe, type Counter, type Entry } from '../../lib/api/client'
 
 /** Tap is a count without its number and its time. */
 export type Tap = Omit<Entry, 'seq' | 'at'>
@@ -129,7 +129,7 @@ const batch = 500
  */
 export class TapQueue {
   /** Why the device keeps nothing; empty where it does. */
-  unkept = ''
+  storageError = ''
 
   constructor(
     readonly device: Store = new DeviceStore(),
@@ -140,7 +140,7 @@ export class TapQueue {
     try {
       await this.device.add(lesson, block, student, tap)
     } catch (error) {
-      this.unkept = say(error)
+      this.storageError = describe(error)
       await this.memory.add(lesson, block, student, tap)
     }
   }
@@ -154,7 +154,7 @@ export class TapQueue {
     try {
       return await store.list(lesson)
     } catch (error) {
-      this.unkept = say(error)
+      this.storageError = describe(error)
       return []
     }
   }
@@ -209,7 +209,7 @@ export class TapQueue {
     try {
       await work
     } catch (error) {
-      this.unkept = say(error)
+      this.storageError = describe(error)
     }
   }
 }

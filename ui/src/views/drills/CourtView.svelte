@@ -69,10 +69,10 @@
     if (!settings) return
     try {
       const body = { ...settings.settings, numbering }
-      const kept = await answer(
+      const stored = await answer(
         api.PUT('/api/settings', { params: { header: over(settings.revision) }, body }),
       )
-      client.setQueryData(keys.settings, kept)
+      client.setQueryData(keys.settings, stored)
       await renew(client, ['regions'])
     } catch (error) {
       notices.wrong(error)

@@ -1,6 +1,6 @@
 <script lang="ts">
   import GoalFields from '../../goal/GoalFields.svelte'
-  import GoalSays from '../../goal/GoalSays.svelte'
+  import GoalAnswer from '../../goal/GoalAnswer.svelte'
   import type { DrillDocument, FitRequest, Report, Vocabulary, Derivation } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
@@ -53,7 +53,7 @@
     </p>
     {#if fit.rates.choice}<p>Right choice: {fit.rates.choice.sentence}</p>{/if}
     {#if fit.rates.between}<p>{fit.rates.between.sentence}</p>{/if}
-    <GoalSays
+    <GoalAnswer
       goal={draft.document.goal}
       {rate}
       clock={fit.clock}
@@ -144,7 +144,7 @@
   {:else if fit?.why}
     <p class="hint mt-3">Of balls aimed there: {fit.why}.</p>
   {/if}
-  {#if bench.said}<p class="mt-2" role="status">{bench.said}</p>{/if}
+  {#if bench.sentence}<p class="mt-2" role="status">{bench.sentence}</p>{/if}
   {#if draft.document.cues.length}<p class="mt-3">Watch: {draft.document.cues.join('; ')}.</p>{/if}
 </section>
 <DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -36,11 +36,11 @@
   }
 
   function stand(difficulty: 'easier' | 'harder') {
-    const kept = $state.snapshot(steps)
+    const tried = $state.snapshot(steps)
     draft.change((d) => {
       d.variations = [
         ...(d.variations ?? []),
-        { name: name || `Version ${(d.variations?.length ?? 0) + 1}`, difficulty, steps: kept },
+        { name: name || `Version ${(d.variations?.length ?? 0) + 1}`, difficulty, steps: tried },
       ]
     })
     name = ''

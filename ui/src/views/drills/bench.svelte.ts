@@ -37,7 +37,7 @@ export class Bench {
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
   /** What the last fit changed, in a sentence. */
-  said = $state('')
+  sentence = $state('')
   /** An edit is being worked out; it is not in the document yet. */
   editing = $state(false)
   #asking = false
@@ -108,7 +108,7 @@ export class Bench {
     const make = async () => {
       const body = { ...this.#tried(current()), fit }
       const fitted = await answer(api.POST('/api/drills/fit', { body }))
-      this.said = fitted.sentence
+      this.sentence = fitted.sentence
       changed(fitted.document)
     }
     this.#edits.push({ make })

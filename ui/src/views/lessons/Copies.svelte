@@ -1,7 +1,7 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import { answer, api, say, type Lesson } from '../../lib/api/client'
+  import { answer, api, describe, type Lesson } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
@@ -42,7 +42,7 @@
       // The plan on this page stays as it is; the lists read themselves again when they are opened.
       await client.invalidateQueries({ queryKey: keys.lessons, refetchType: 'none' })
     } catch (error) {
-      wrong = say(error)
+      wrong = describe(error)
     }
   }
 </script>

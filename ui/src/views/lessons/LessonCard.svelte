@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api, say, type LessonBrief } from '../../lib/api/client'
+  import { answer, api, describe, type LessonBrief } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import { listed } from '../../lib/words'
   import Road from '../../road/Road.svelte'
@@ -43,7 +43,7 @@
   {#each brief.clashes as clash, i (i)}<p class="text-error text-sm">{clash}</p>{/each}
   <div class="road mt-2">
     {#if plan}<Road {plan} height={86} />
-    {:else if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
+    {:else if query.error}<p class="text-error" role="alert">{describe(query.error)}</p>{/if}
   </div>
   {#if plan?.carry.length}
     <p class="mt-1 text-sm">

@@ -168,7 +168,7 @@
     </div>
   {/if}
   {#if planner.unread}<p class="text-error mt-2" role="alert">
-      {planner.unread} The road shows the last plan that could be laid out.
+      {planner.unread} The road shows the last plan that could be worked out.
     </p>{/if}
   <Part name="What can be added"><AddBlocks {planner} /></Part>
 </section>

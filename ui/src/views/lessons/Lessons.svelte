@@ -2,7 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, isNew, Refusal, say } from '../../lib/api/client'
+  import { answer, api, isNew, Refusal, describe } from '../../lib/api/client'
   import { keys, renew, students, week } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
@@ -54,7 +54,7 @@
       await push(`/lessons/${id}`)
     } catch (error) {
       fields = error instanceof Refusal ? error.fields : {}
-      refusal = say(error)
+      refusal = describe(error)
     }
   }
 </script>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { say } from '../../lib/api/client'
+  import { describe } from '../../lib/api/client'
   import type { weeksQuery } from '../../lib/data'
 
   /** What stands below lessons that come week by week: the way to the next week, or why it could not be read. */
@@ -16,7 +16,7 @@
   })
 </script>
 
-{#if query.error}<p class="text-error" role="alert">{say(query.error)}</p>{/if}
+{#if query.error}<p class="text-error" role="alert">{describe(query.error)}</p>{/if}
 {#if query.hasNextPage}
   <button
     class="btn btn-sm mt-2"

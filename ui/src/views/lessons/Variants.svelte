@@ -2,7 +2,7 @@
   import {
     answer,
     api,
-    say,
+    describe,
     type Block,
     type ScheduledBlock,
     type Variant,
@@ -43,7 +43,7 @@
         ),
       )
     } catch (error) {
-      wrong = say(error)
+      wrong = describe(error)
     }
     busy = ''
   }

@@ -26,7 +26,7 @@
     try {
       const path = { id: lesson.id }
       const { document, revision } = await answer(api.GET('/api/lessons/{id}', { params: { path } }))
-      const kept = await answer(
+      const stored = await answer(
         api.PUT('/api/lessons/{id}', {
           params: { path, header: over(revision) },
           body: { ...document, ...to },
@@ -34,8 +34,8 @@
       )
       await renew(client, keys.lessons)
       notices.done(
-        `${kept.document.title} is on ${name(to.date)} at ${to.start}. ${kept.clashes.join(' ')}`.trim(),
-        { label: 'Undo', run: () => move({ id: kept.id, ...to }, { date, start }) },
+        `${stored.document.title} is on ${name(to.date)} at ${to.start}. ${stored.clashes.join(' ')}`.trim(),
+        { label: 'Undo', run: () => move({ id: stored.id, ...to }, { date, start }) },
       )
     } catch (error) {
       notices.wrong(error)

@@ -3,7 +3,7 @@ import { v7 } from 'uuid'
 import {
   answer,
   api,
-  say,
+  describe,
   type Block,
   type Lesson,
   type LessonEdit,
@@ -63,7 +63,7 @@ export class Planner {
           this.unread = ''
         })
         .catch((error: unknown) => {
-          if (current) this.unread = say(error)
+          if (current) this.unread = describe(error)
         })
     } else this.unread = ''
     return () => (current = false)
@@ -125,7 +125,7 @@ export class Planner {
         this.sentences = changed.sentences
         this.drop = changed.drop
       } catch (error) {
-        this.sentences = [say(error)]
+        this.sentences = [describe(error)]
         this.drop = []
       } finally {
         this.editing--

@@ -1,6 +1,6 @@
 <script lang="ts">
   import GoalFields from '../../goal/GoalFields.svelte'
-  import GoalSays from '../../goal/GoalSays.svelte'
+  import GoalAnswer from '../../goal/GoalAnswer.svelte'
   import type { Goal } from '../../lib/api/client'
   import { settingsQuery, vocabularyQuery } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
@@ -68,7 +68,7 @@
     />
   </div>
   <GoalFields {goal} vocabulary={vocabulary.data} {errors} onchange={(changed) => (goal = changed)} />
-  <GoalSays
+  <GoalAnswer
     {goal}
     rate={ofTen / 10}
     partner={partner / 10}

@@ -2,7 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, isNew, Refusal, say, type Profile, type Student } from '../../lib/api/client'
+  import { answer, api, isNew, Refusal, describe, type Profile, type Student } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, renew, students, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
@@ -57,7 +57,7 @@
       )
     } catch (error) {
       fields = error instanceof Refusal ? error.fields : {}
-      refusal = say(error)
+      refusal = describe(error)
       return
     }
     adding = null

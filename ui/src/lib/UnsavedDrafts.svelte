@@ -3,7 +3,7 @@
   import { drafts } from './drafts/drafts.svelte'
 
   /** What is kept on this device and not saved, on every page but the one where it is edited. */
-  const elsewhere = $derived(drafts.kept.filter((each) => each.href !== router.location))
+  const elsewhere = $derived(drafts.unsaved.filter((each) => each.href !== router.location))
 </script>
 
 {#if elsewhere.length}
