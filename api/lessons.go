@@ -85,7 +85,7 @@ func (s *server) lessonRoutes() []Route {
 		route("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
 		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
 		route("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
-		route("POST", "/api/lessons/preview", "previewLesson", "Lay a lesson on the clock without saving it", func(ctx context.Context, _ None, body lesson.Document) (plan.Plan, error) {
+		route("POST", "/api/lessons/preview", "previewLesson", "Schedule a lesson without saving it", func(ctx context.Context, _ None, body lesson.Document) (plan.Plan, error) {
 			in, err := s.rated(ctx, body)
 			if err != nil {
 				return plan.Plan{}, err

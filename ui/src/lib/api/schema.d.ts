@@ -337,7 +337,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lay a lesson on the clock without saving it */
+        /** Schedule a lesson without saving it */
         post: operations["previewLesson"];
         delete?: never;
         options?: never;
