@@ -163,7 +163,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	taps := map[string]any{"run": device, "block": block, "student": studentID, "entries": entries}
 	counters := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
 	require.Equal(t, 24, counters[0].Count.Made)
-	require.True(t, counters[0].Met)
+	require.True(t, counters[0].Standing.Met)
 	again := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
 	require.Equal(t, counters, again, "taps sent twice are counted once")
 	taps["entries"] = append(entries, map[string]any{"seq": 24, "kind": "undo", "at": c.now.Add(time.Minute)})

@@ -10,9 +10,9 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
@@ -28,24 +28,24 @@ type Courtside struct {
 
 // Counter is one student's count in one drill block.
 type Counter struct {
-	Block   string       `json:"block"`
-	Counted string       `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
-	Student string       `json:"student"`
-	Name    string       `json:"name" description:"Of the student"`
-	Short   string       `json:"short" description:"What to call them on court"`
-	Drill   string       `json:"drill" description:"Its name"`
-	Goal    string       `json:"goal"`
-	Wanted  int          `json:"wanted"`
-	Have    int          `json:"have" description:"How much of the goal was reached"`
-	Met     bool         `json:"met"`
-	Turn    int          `json:"turn" description:"Balls in one turn"`
-	Again   bool         `json:"again" description:"A bad feed or a let can be marked"`
-	Choices bool         `json:"choices" description:"Right or wrong choice is marked with each ball"`
-	Court   court.ID     `json:"court"`
-	Aim     *court.Shape `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
-	Zones   []court.Zone `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
-	Watch   string       `json:"watch" description:"What to watch in this student; empty for nothing"`
-	Count   tally.Count  `json:"count"`
+	Block    string         `json:"block"`
+	Counted  string         `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
+	Student  string         `json:"student"`
+	Name     string         `json:"name" description:"Of the student"`
+	Short    string         `json:"short" description:"What to call them on court"`
+	Drill    string         `json:"drill" description:"Its name"`
+	Goal     string         `json:"goal"`
+	Unit     score.Unit     `json:"unit" description:"What is counted one after the other"`
+	TooLong  int            `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
+	Standing score.Standing `json:"standing" description:"How far along the goal is"`
+	Turn     int            `json:"turn" description:"Balls in one turn"`
+	Again    bool           `json:"again" description:"A bad feed or a let can be marked"`
+	Choices  bool           `json:"choices" description:"Right or wrong choice is marked with each ball"`
+	Court    court.ID       `json:"court"`
+	Aim      *court.Shape   `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
+	Zones    []court.Zone   `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
+	Watch    string         `json:"watch" description:"What to watch in this student; empty for nothing"`
+	Count    tally.Count    `json:"count"`
 }
 
 // ClockChange sets a lesson going, stops it, moves along its road, or finishes it.
@@ -182,11 +182,19 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				c.Zones = zones(document, aim)
 			}
 			goal := mine.Goal
-			i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == block.CountedAs() && a.Student == person.ID })
-			if i >= 0 {
-				goal, c.Count = done[i].Goal, done[i].Count
+			c.Standing = goal.Stand()
+			for _, a := range done {
+				if a.Block != block.CountedAs() {
+					continue
+				}
+				if goal.Kind == score.Together && a.Goal.Kind == score.Together {
+					c.Standing = a.Standing // what the others made counts too
+				}
+				if a.Student == person.ID {
+					goal, c.Count, c.Standing = a.Goal, a.Count, a.Standing
+				}
 			}
-			c.fill(goal)
+			c.Goal, c.Unit, c.TooLong = goal.String(), goal.Unit(), goal.LongestRally()
 			counters = append(counters, c)
 		}
 	}
@@ -200,11 +208,6 @@ func zones(d drill.Document, aim court.Shape) []court.Zone {
 		return []court.Zone{}
 	}
 	return c.Zones(d.Format, aim.Centre.Y > 0)
-}
-
-func (c *Counter) fill(goal odds.Goal) {
-	c.Goal, c.Wanted = goal.String(), goal.Wanted()
-	c.Have, c.Met = goal.Reached(c.Count)
 }
 
 func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, error) {

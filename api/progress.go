@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/feed"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
@@ -42,12 +43,11 @@ type DrillHistory struct {
 
 // DrillTime is one time a student did a drill.
 type DrillTime struct {
-	Lesson string      `json:"lesson"`
-	At     time.Time   `json:"at"`
-	Count  tally.Count `json:"count"`
-	Goal   string      `json:"goal"`
-	Have   int         `json:"have" description:"How much of the goal was reached"`
-	Met    bool        `json:"met"`
+	Lesson   string         `json:"lesson"`
+	At       time.Time      `json:"at"`
+	Count    tally.Count    `json:"count"`
+	Goal     string         `json:"goal"`
+	Standing score.Standing `json:"standing" description:"How far along the goal it came"`
 }
 
 // DatedRemark is a remark with the day of its lesson.
@@ -145,6 +145,5 @@ func histories(done []store.Attempt) []DrillHistory {
 }
 
 func timeOf(a store.Attempt) DrillTime {
-	have, met := a.Goal.Reached(a.Count)
-	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Goal: a.Goal.String(), Have: have, Met: met}
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Goal: a.Goal.String(), Standing: a.Standing}
 }

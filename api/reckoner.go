@@ -13,13 +13,14 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
 	"hodometer/core/report"
+	"hodometer/core/score"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 )
 
 // GoalAsked is a goal for somebody who makes so many.
 type GoalAsked struct {
-	Goal    odds.Goal  `json:"goal"`
+	Goal    score.Goal `json:"goal"`
 	Rate    float64    `json:"rate" description:"Chance to make a ball, or to win a point"`
 	Partner float64    `json:"partner,omitempty" description:"The other player's, of a goal that two count together"`
 	Clock   odds.Clock `json:"clock"`
@@ -30,7 +31,7 @@ type GoalAsked struct {
 type GoalReckoned struct {
 	Answer   odds.Answer `json:"answer"`
 	Slider   int         `json:"slider" description:"The most that a slider over the goal goes to; 0: it has no single number"`
-	Fitted   *odds.Goal  `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
+	Fitted   *score.Goal `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
 	Sentence string      `json:"sentence" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
 }
 

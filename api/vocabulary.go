@@ -6,8 +6,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/rotation"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -29,8 +29,8 @@ type Vocabulary struct {
 	Hands           []student.Hand            `json:"hands"`
 	Backhands       []student.Backhand        `json:"backhands"`
 	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
-	Goals           []odds.Form               `json:"goals" description:"The kinds of goal, and how each is put together"`
-	Hard            []odds.Hardness           `json:"hard" description:"How hard a stage is beside the drill as a whole"`
+	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
+	Hard            []score.Hardness          `json:"hard" description:"How hard a stage is beside the drill as a whole"`
 
 	Rotations []rotation.Kind     `json:"rotations" description:"Ways in which a group changes places"`
 	Counted   []rotation.Counted  `json:"counted" description:"What a round is counted in"`
@@ -60,7 +60,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
-				Goals: odds.Forms(), Hard: choices[odds.Hardness](),
+				Goals: score.Forms(), Hard: choices[score.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil
 		}),

@@ -9,8 +9,8 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/tally"
 )
 
@@ -23,10 +23,11 @@ type Attempt struct {
 	Name    string // of the drill
 	Stroke  feed.Stroke
 	Rung    progress.Rung
-	Goal    odds.Goal
+	Goal    score.Goal
 	Aim     *court.Point // where the target was, on the court; nil where that is not known
 	At      time.Time    // when it began
 	tally.Summary
+	Standing score.Standing // how far along the goal is; of one that players count together, by what all of the block made
 }
 
 // AttemptsOfLesson returns the attempts of a lesson, oldest first.
@@ -46,16 +47,18 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 
 func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
 	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, goal, aim, at,
-		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
+		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, standing,
+		(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block) FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var a Attempt
 	var at, last int64
-	var goal string
+	var goal, standing string
+	var together int
 	var aim, zones sql.NullString
 	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &goal, &aim, &at,
-		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones)
+		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &standing, &together)
 	if err != nil {
 		return a, err
 	}
@@ -75,6 +78,13 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	}
 	if err := json.Unmarshal([]byte(goal), &a.Goal); err != nil {
 		return a, fmt.Errorf("goal of %s in %s: %w", a.Student, a.Lesson, err)
+	}
+	if a.Goal.Kind == score.Together {
+		a.Standing = a.Goal.StandJointly(together)
+		return a, nil
+	}
+	if err := json.Unmarshal([]byte(standing), &a.Standing); err != nil {
+		return a, fmt.Errorf("standing of %s in %s: %w", a.Student, a.Lesson, err)
 	}
 	return a, nil
 }

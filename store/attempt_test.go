@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"hodometer/core/court"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/internal/long"
@@ -30,7 +30,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 		ID: "r",
 		Attempt: store.Attempt{
 			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
-			Goal: odds.Goal{Kind: odds.Total, Count: 10}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
+			Goal: score.Goal{Kind: score.Total, Count: 10}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
 		},
 		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
 			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}},
@@ -58,6 +58,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 		Count: tally.Count{Made: 5, Balls: 7, Best: 2, AtLeast: true, Right: 1, Taps: 3},
 		Zones: []tally.Zoned{{Zone: *run.Taps[2].Zone, Balls: 1}}, Landed: 1, Last: at,
 	}
+	want.Standing = score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"}
 	require.Equal(t, []store.Attempt{want}, attempts)
 	mine, err := s.AttemptsOfStudent(ctx, "ada")
 	require.NoError(t, err)

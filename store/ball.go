@@ -18,7 +18,7 @@ const ballsOfRun = 1 << 17
 
 // Kinds and choices are stored as their places in these lists.
 var (
-	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo}
+	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
 )
 
@@ -37,6 +37,9 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 		}
 		if e.Kind == tally.Turn {
 			made, of = e.Made, e.Of
+		}
+		if e.Kind == tally.Rally {
+			made, of = e.Strokes, e.Stopped
 		}
 		if e.Landing != nil {
 			x, y = millimetres(e.Landing.X), millimetres(e.Landing.Y)
@@ -74,7 +77,7 @@ type counted struct {
 	entries []tally.Entry
 }
 
-// balls reads the balls of runs, each run's in order.
+// balls reads the balls of runs, each run's in order, and the runs in an order that does not depend on which came first.
 func balls(ctx context.Context, db querier, where string, args ...any) ([]counted, error) {
 	var runs []counted
 	err := each(ctx, db, func(rows *sql.Rows) error {
@@ -91,6 +94,9 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 			return fmt.Errorf("ball %d of run %d: unknown kind %d or choice %d", e.Seq, run, kind, choice.Int64)
 		}
 		e.Kind = ballKinds[kind]
+		if e.Kind == tally.Rally {
+			e.Strokes, e.Stopped, e.Made, e.Of = e.Made, e.Of != 0, 0, 0
+		}
 		if choice.Valid {
 			e.Choice = ballChoices[choice.Int64]
 		}
@@ -109,6 +115,6 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 		return nil
 	}, `SELECT run.key, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
 		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
-		WHERE `+where+` ORDER BY run.attempt, run.at, run.key, ball.key`, args...)
+		WHERE `+where+` ORDER BY run.attempt, run.id, ball.key`, args...)
 	return runs, err
 }

@@ -5,9 +5,9 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/rotation"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
@@ -98,7 +98,8 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.NoError(t, err)
 		require.Equal(t, []store.Attempt{{
 			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
-			Summary: tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
+			Summary:  tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
+			Standing: score.Standing{Sentence: "as counted then"},
 		}}, attempts)
 		positions, err := s.LadderPositions(ctx, "ada")
 		require.NoError(t, err)
@@ -170,11 +171,12 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
 	require.Equal(t, []store.Attempt{{
 		Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
-		Goal: odds.Goal{Kind: odds.Total, Count: 10}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z"),
+		Goal: score.Goal{Kind: score.Total, Count: 10}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z"),
 		Summary: tally.Summary{
 			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
 			Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),
 		},
+		Standing: score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"},
 	}}, attempts, "what the first device counted says what it was")
 	taps, err := s.TapsOfLesson(ctx, "l")
 	require.NoError(t, err)

@@ -92,7 +92,7 @@ func (w *tapWriter) add(ctx context.Context, run Run) error {
 		return err
 	}
 	if isNew {
-		return writeSummary(ctx, w.tx, attempt, tally.Summarise(run.Taps))
+		return writeSummary(ctx, w.tx, attempt, run.Goal, run.Taps)
 	}
 	return summarise(ctx, w.tx, attempt)
 }

@@ -4,19 +4,33 @@ import (
 	"context"
 	"database/sql"
 	_ "embed"
+	"encoding/json"
+	"fmt"
 
 	"github.com/pressly/goose/v3"
 
+	"hodometer/core/score"
 	"hodometer/core/tally"
 )
 
 //go:embed steps/compact_balls.sql
 var compactBalls string
 
-// compact brings a file up to compact balls with a summary of each attempt.
+// compact brings a file up to compact balls; the summaries of attempts are made by stand.
 func compact() *goose.Migration {
 	return goose.NewGoMigration(9, &goose.GoFunc{RunTx: func(ctx context.Context, tx *sql.Tx) error {
-		if _, err := tx.ExecContext(ctx, compactBalls); err != nil {
+		_, err := tx.ExecContext(ctx, compactBalls)
+		return err
+	}}, nil)
+}
+
+//go:embed steps/standings.sql
+var standings string
+
+// stand brings a file up to attempts that say how far along their goals are.
+func stand() *goose.Migration {
+	return goose.NewGoMigration(10, &goose.GoFunc{RunTx: func(ctx context.Context, tx *sql.Tx) error {
+		if _, err := tx.ExecContext(ctx, standings); err != nil {
 			return err
 		}
 		return summariseAll(ctx, tx)
@@ -43,6 +57,14 @@ func summariseAll(ctx context.Context, tx *sql.Tx) error {
 
 // summarise works out what the balls of one attempt amount to, and writes it beside them.
 func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
+	var text string
+	if err := tx.QueryRowContext(ctx, "SELECT goal FROM attempt WHERE key = ?", attempt).Scan(&text); err != nil {
+		return err
+	}
+	var goal score.Goal
+	if err := json.Unmarshal([]byte(text), &goal); err != nil {
+		return fmt.Errorf("goal of attempt %d: %w", attempt, err)
+	}
 	runs, err := balls(ctx, tx, "run.attempt = ?", attempt)
 	if err != nil {
 		return err
@@ -51,10 +73,15 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	for i, run := range runs {
 		devices[i] = run.entries
 	}
-	return writeSummary(ctx, tx, attempt, tally.Summarise(devices...))
+	return writeSummary(ctx, tx, attempt, goal, devices...)
 }
 
-func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, sum tally.Summary) error {
+func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goal, devices ...[]tally.Entry) error {
+	sum := tally.Summarise(devices...)
+	standing, err := json.Marshal(goal.Stand(devices...))
+	if err != nil {
+		return err
+	}
 	var counted *[]tally.Zoned
 	if len(sum.Zones) > 0 {
 		counted = &sum.Zones
@@ -67,7 +94,7 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, sum tally.Summ
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, attempt)
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, standing = ?
+		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, string(standing), attempt)
 	return err
 }

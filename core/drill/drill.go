@@ -9,8 +9,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -83,7 +83,7 @@ type Document struct {
 	Target        court.Target  `json:"target"`
 	NoGo          []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
 	Counts        Counts        `json:"counts,omitempty" description:"What counts as made"`
-	Goal          odds.Goal     `json:"goal"`
+	Goal          score.Goal    `json:"goal"`
 	SetUp         float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
 	Effort        int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Cues          []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`

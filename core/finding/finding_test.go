@@ -8,6 +8,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/odds"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
@@ -96,7 +97,7 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 		}, "the queue stands beyond the net, where the volleys go", -1},
 		{"a goal that will not be met", func(_ *lesson.Document, in *schedule.Inputs) {
 			streak := sample.Coin().Document
-			streak.Goal = odds.Goal{Kind: odds.Streak, Count: 8}
+			streak.Goal = score.Goal{Kind: score.Streak, Count: 8}
 			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
 			in.Rates = map[string]map[string]odds.Rate{sample.Coin().ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/load"
 	"hodometer/core/odds"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
 	"hodometer/core/units"
 )
 
@@ -70,7 +71,7 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 
 // question is what a student's goal takes in the balls of a block; false where it is not counted in them.
 func question(d drill.Document, rate odds.Rate, load *load.Load, in schedule.Inputs) (odds.Question, bool) {
-	if d.Goal.Kind == odds.FirstTo || d.Goal.Kind == odds.Rallies || load.Each < 1 || !(rate.Mean > 0) || rate.Mean > 1 {
+	if d.Goal.Kind == score.FirstTo || d.Goal.Kind == score.Rallies || load.Each < 1 || !(rate.Mean > 0) || rate.Mean > 1 {
 		return odds.Question{}, false
 	}
 	clock := odds.Clock{Gap: d.Pattern.Gap, Sequence: max(1, load.Each), People: 1, Basket: in.Settings.Basket}

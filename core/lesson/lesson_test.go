@@ -5,8 +5,8 @@ import (
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/plan"
+	"hodometer/core/score"
 	"hodometer/internal/sample"
 	"testing"
 	"time"
@@ -77,7 +77,7 @@ func TestALessonIsPlannedAgainWhole(t *testing.T) {
 func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	d, in := sample.Hour()
 	block, ada, ben := d.Blocks[2], in.People[0], in.People[1]
-	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goal: &odds.Goal{Kind: odds.Streak, Count: 3}}, {Student: "ben", Drawn: lesson.AsDrawn}}
+	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goal: &score.Goal{Kind: score.Streak, Count: 3}}, {Student: "ben", Drawn: lesson.AsDrawn}}
 	hers := block.DrillFor(sample.Coin().Document, ada)
 	require.InDelta(t, 7, hers.Pattern.Gap, 1e-9)
 	require.InDelta(t, 2*sample.Coin().Document.Target.Radius, hers.Target.Radius, 1e-9)

@@ -5,7 +5,7 @@ import (
 	"slices"
 
 	"hodometer/core/drill"
-	"hodometer/core/odds"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/units"
 )
@@ -21,12 +21,12 @@ const (
 
 // Variant is what is different for one student in one drill block.
 type Variant struct {
-	Student string     `json:"student" format:"uuid"`
-	Drawn   Drawn      `json:"drawn,omitempty"`
-	Gap     float64    `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
-	Size    float64    `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
-	Goal    *odds.Goal `json:"goal,omitempty"`
-	Why     string     `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
+	Student string      `json:"student" format:"uuid"`
+	Drawn   Drawn       `json:"drawn,omitempty"`
+	Gap     float64     `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
+	Size    float64     `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
+	Goal    *score.Goal `json:"goal,omitempty"`
+	Why     string      `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
 }
 
 // Variant is what is different for a student.

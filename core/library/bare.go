@@ -7,8 +7,8 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -24,7 +24,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	d := drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
-		Goal: odds.Goal{Kind: odds.Total, Count: 10},
+		Goal: score.Goal{Kind: score.Total, Count: 10},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 5, Sequences: 1,
 			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0, -c.Length/4)}},

@@ -4,8 +4,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/units"
 )
@@ -31,7 +31,7 @@ func shuttles(pattern feed.Pattern, effort int) drill.Document {
 			at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 		},
 		Pattern: pattern, Turns: 3, SetUp: 30, Effort: effort, Counts: drill.Counts{By: drill.ByMovement},
-		Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
+		Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 24},
 		Cautions:  []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."},
 		Equipment: []string{"6 flat markers"},
 	}
@@ -78,7 +78,7 @@ func roundThePosts() drill.Document {
 		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, feed.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, feed.Clear),
 	}}, 9)
 	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all on the clock, back to the base after each."
-	d.Goal = odds.Goal{Kind: odds.AsManyAsPossible, Count: 30, Minutes: 1.5}
+	d.Goal = score.Goal{Kind: score.AsManyAsPossible, Count: 30, Minutes: 1.5}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}
@@ -93,7 +93,7 @@ func shuttleRain() drill.Document {
 	}}, 9)
 	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up with: set the gap by the verdicts."
 	d.Rung, d.Counts, d.Target = progress.Direction, drill.Counts{NoCount: true}, court.StripAlong(court.FarBaseline, 1.2)
-	d.Goal = odds.Goal{Kind: odds.Total, Count: 20}
+	d.Goal = score.Goal{Kind: score.Total, Count: 20}
 	d.Cues = []string{"Back to the base before the next one", "Reach up for the clear"}
 	d.Cautions = []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}
 	d.Equipment = []string{"1 box of shuttles"}
@@ -107,7 +107,7 @@ func conesOnTheLine() drill.Document {
 	d.Name, d.Summary = "Cones on the Line", "Two cones stand a hand's width inside the no-volley zone. Dink so that the ball lands at a cone; what is out of reach in front is left to bounce."
 	d.Rung = progress.Direction
 	d.Target = court.Ring(0.6, court.From(court.Off(court.FarKitchen, 6*units.Inch, court.In), court.Off(court.LeftSide, 1.2, court.In)))
-	d.Goal = odds.Goal{Kind: odds.Total, Count: 12}
+	d.Goal = score.Goal{Kind: score.Total, Count: 12}
 	d.Cues = []string{"Aim at the foot of the cone", "Let it bounce when it is out of reach"}
 	return d
 }
@@ -124,7 +124,7 @@ func softOneIn() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(feed.HalfPace, feed.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
 		}},
-		Turns: 3, SetUp: 30, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, Goal: odds.Goal{Kind: odds.Total, Count: 10},
+		Turns: 3, SetUp: 30, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, Goal: score.Goal{Kind: score.Total, Count: 10},
 		Cues:     []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
 		Cautions: []string{eyes, looseBalls}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("Only from half-way", feed.Transformation{Kind: feed.DropTask, Task: 1}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.6})},
@@ -148,7 +148,7 @@ func halfStepCloser() drill.Document {
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			step(feed.ForehandVolley, 1.2, 0.4), step(feed.BackhandVolley, 0.8, -0.4), step(feed.ForehandVolley, 0.5, 0.4), step(feed.BackhandVolley, 1.6, -0.4),
 		}},
-		Turns: 3, SetUp: 20, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 8},
+		Turns: 3, SetUp: 20, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Streak, Count: 8},
 		Cues:     []string{"Paddle up between balls", "Feet outside the zone"},
 		Cautions: []string{eyes, "At the last step play softly: nobody aims at a body."}, Equipment: []string{"6 balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}), harder("From the line out", feed.Transformation{Kind: feed.Reverse})},
@@ -162,7 +162,7 @@ func table(tasks []feed.Task, target court.Target) drill.Document {
 		FormatVersion: drill.FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: feed.Forehand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, court.At(0, -1.9)), at(drill.Recovery, court.At(0, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
-		Turns:   3, SetUp: 15, Effort: 4, Target: target, Goal: odds.Goal{Kind: odds.Total, Count: 18},
+		Turns:   3, SetUp: 15, Effort: 4, Target: target, Goal: score.Goal{Kind: score.Total, Count: 18},
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})},
 	}

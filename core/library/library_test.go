@@ -16,8 +16,8 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/library"
 	"hodometer/core/load"
-	"hodometer/core/odds"
 	"hodometer/core/report"
+	"hodometer/core/score"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -121,7 +121,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 	}{
 		{"T1 the short-ball aim", "Coin in the Corner", func(d drill.Document) bool { return d.Target.Radius == 4.5*units.Foot }},
 		{"T2 the short-ball workload", "Forty and Four", func(d drill.Document) bool {
-			return d.Goal.Kind == odds.Routine && d.Goal.Count == 10 && d.Goal.Sets == 4 && d.Goal.Then == 5
+			return d.Goal.Kind == score.Routine && d.Goal.Count == 10 && d.Goal.Sets == 4 && d.Goal.Then == 5
 		}},
 		{"T3 the depth strip", "Last Stretch", func(d drill.Document) bool { return d.Goal.Count == 25 && d.Target.Depth == 4.5*units.Foot }},
 		{"T4 the safe cross-court mark", "Safe Lane", func(d drill.Document) bool { return d.Pattern.Rally.Near == feed.CrossCourt }},
@@ -145,7 +145,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T25 shadows", "Shadow Six", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.ShadowTask }},
 		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Method == feed.Partner }},
 		{"T25 quick feet", "Fast Feet, Then Go", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.TouchTask }},
-		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == odds.AsManyAsPossible }},
+		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == score.AsManyAsPossible }},
 		{"T25 thrown and caught", "Corner Catch", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.CatchTask }},
 		{"T25 many shuttles", "Shuttle Rain", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 4 }},
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},

@@ -4,8 +4,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -28,7 +28,7 @@ func threeCornerRound() drill.Document {
 		},
 		Turns: 4, SetUp: 45, Effort: 8,
 		Target:    court.StripAlong(court.FarBaseline, 0.9),
-		Goal:      odds.Goal{Kind: odds.Total, Count: 20},
+		Goal:      score.Goal{Kind: score.Total, Count: 20},
 		Cues:      []string{"Chassé back to the base", "Strike in front of the body"},
 		Cautions:  []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."},
 		Equipment: []string{"1 box of shuttles"},
@@ -59,7 +59,7 @@ func softLanding() drill.Document {
 		},
 		Turns: 3, SetUp: 30, Effort: 4,
 		Target:    court.Ring(0.9, court.From(court.Off(court.NetLine, 1.1, court.Far), court.Off(court.LeftSide, 1.2, court.In))),
-		Goal:      odds.Goal{Kind: odds.Streak, Count: 5},
+		Goal:      score.Goal{Kind: score.Streak, Count: 5},
 		Cues:      []string{"Lift from the legs, quiet wrist", "Let it bounce when it is out of reach in front"},
 		Cautions:  []string{"Wear eye protection for close-range volleys.", looseBalls},
 		Equipment: []string{"1 basket", "2 cones"},
@@ -88,7 +88,7 @@ func roundTheBollards() drill.Document {
 			{Kind: drill.Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: drill.PassRight}, {Kind: drill.Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: drill.PassLeft},
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{deep(-2.3, feed.Backhand), deep(2.3, feed.Forehand)}},
-		Turns:   3, SetUp: 60, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "back-left"}, Goal: odds.Goal{Kind: odds.Total, Count: 16},
+		Turns:   3, SetUp: 60, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "back-left"}, Goal: score.Goal{Kind: score.Total, Count: 16},
 		Cues:     []string{"Racket up before the turn", "Back to the middle in three strides"},
 		Cautions: []string{"Eye protection on, always.", "Nobody runs backwards into a bollard; touching one costs nothing but a breath.", "Forfeits are optional and not for everybody."}, Equipment: []string{"2 soft bollards", "6 balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("One corner", feed.Transformation{Kind: feed.LockPlace, Task: 1}),
@@ -125,7 +125,7 @@ func shadowSix() drill.Document {
 			corner(court.NearBaseline, 3, 1.8, feed.Smash), corner(court.NearBaseline, 3, -1.8, feed.Smash),
 			corner(court.NearBaseline, 1, 1.3, feed.Clear), corner(court.NearBaseline, 1, -1.3, feed.Clear),
 		}},
-		Turns: 3, SetUp: 30, Effort: 7, Counts: drill.Counts{By: drill.ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
+		Turns: 3, SetUp: 30, Effort: 7, Counts: drill.Counts{By: drill.ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 24},
 		Cues:     []string{"Split step at the base", "Last step long, racket foot in front"},
 		Cautions: []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."}, Equipment: []string{"6 flat markers"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 6}),
@@ -151,7 +151,7 @@ func cornerCatch() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3.4, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			thrown(court.NearService, 0, 1.3, 3.2), thrown(court.NearBaseline, 2.2, -1, 4.2), thrown(court.NearService, 0, -1.3, 3.2), thrown(court.NearBaseline, 2.2, 1, 4.2),
 		}},
-		Turns: 3, SetUp: 30, Effort: 6, Counts: drill.Counts{By: drill.ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 18},
+		Turns: 3, SetUp: 30, Effort: 6, Counts: drill.Counts{By: drill.ByMovement}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 18},
 		Cues:     []string{"Lunge with the racket foot", "Push back at once"},
 		Cautions: []string{"Sweep shuttles off the floor between turns."}, Equipment: []string{"1 box of shuttles"},
 		Variations: []drill.Variation{easier("Front corners only", feed.Transformation{Kind: feed.DropTask, Task: 4}, feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
@@ -171,7 +171,7 @@ func twoHopsBeyond() drill.Document {
 		Stroke:  feed.Serve, Rung: progress.Spin, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, court.At(0.2, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
 		Pattern: feed.Pattern{Method: feed.SelfDrop, Gap: 5, Sequences: 10, Pause: 0, Tasks: []feed.Task{serve}},
-		Turns:   2, SetUp: 30, Effort: 2, Target: court.Target{Kind: court.DoubleBounce, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 12},
+		Turns:   2, SetUp: 30, Effort: 2, Target: court.Target{Kind: court.DoubleBounce, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 12},
 		Cues:     []string{"Brush under the ball", "First bounce near your own net half"},
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("To the other corner", feed.Transformation{Kind: feed.ForLeftHander})},

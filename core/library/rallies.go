@@ -4,8 +4,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -34,7 +34,7 @@ func safeLane() drill.Document {
 	d.Name, d.Summary = "Safe Lane", "Both rally cross-court at a mark a little inside the sideline and well short of the baseline: the lane that forgives."
 	d.Rung, d.Turns = progress.Direction, 3
 	d.Target = court.Ring(1.5, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.LeftSingles, 2*ft, court.In)))
-	d.Goal = odds.Goal{Kind: odds.Total, Count: 20}
+	d.Goal = score.Goal{Kind: score.Total, Count: 20}
 	d.Cues = []string{"Height over the net before speed", "Recover before the ball bounces over there"}
 	return d
 }
@@ -45,7 +45,7 @@ func tenPast() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.2, 4, 12)
 	d.Name, d.Summary = "Ten Past", "A rally at half pace: every ball past the service line, ten in a row before anything else is asked."
 	d.Rung, d.Turns, d.Effort = progress.Depth, 3, 5
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, behindService), odds.Goal{Kind: odds.Streak, Count: 10}
+	d.Target, d.Goal = court.StripAlong(court.FarBaseline, behindService), score.Goal{Kind: score.Streak, Count: 10}
 	d.Cues = []string{"Same swing every time", "Let the ball come down into the strings"}
 	return d
 }
@@ -55,7 +55,7 @@ func hundredIn() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 20, Deep: 3.5, Wide: 2.5, Pace: feed.HalfPace}, 2.2, 5, 5)
 	d.Name, d.Summary = "A Hundred In", "No target but the court: a hundred in a row, a miss begins again. Nobody gets there in one lesson: note the best and come back to it."
 	d.Turns, d.Effort = 2, 5
-	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, odds.Goal{Kind: odds.Streak, Count: 100}
+	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 100}
 	d.Cues = []string{"Breathe out at every strike", "Mind this ball, not the count"}
 	return d
 }
@@ -66,7 +66,7 @@ func oneTwoAgain() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 20)
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, one, two for a minute: fifty balls are the bar. A miss takes up the count where it was; height and pace must match."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, odds.Goal{Kind: odds.AsManyAsPossible, Count: 50, Minutes: 1}
+	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.AsManyAsPossible, Count: 50, Minutes: 1}
 	d.Cues = []string{"Match the other one's height", "Shorten the swing, not the step"}
 	d.Cautions = append(d.Cautions, "A hard minute: a full rest before the next one.")
 	return d
@@ -78,7 +78,7 @@ func fourAndOut() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 4, Deep: 1.5, Wide: 1, Pace: feed.RallyPace}, 1.6, 6, 12)
 	d.Name, d.Summary = "Four and Out", "Play every rally to end it: three to six strokes are right, and one that gets to twenty was too slow."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 3), odds.Goal{Kind: odds.Rallies, Count: 6, From: 3, To: 6}
+	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 3), score.Goal{Kind: score.Rallies, Count: 6, From: 3, To: 6}
 	d.Cues = []string{"Decide before the bounce", "Through the ball on the third"}
 	return d
 }
@@ -95,7 +95,7 @@ func fortyAndFour() drill.Document {
 	d.Places = []drill.Place{
 		at(drill.Start, off(court.NearService, 1.2, court.Out, 0)), at(drill.Recovery, off(court.NearService, 1.2, court.Out, 0)), at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 	}
-	d.Turns, d.Goal = 8, odds.Goal{Kind: odds.Routine, Count: 10, Sets: 4, Then: 5}
+	d.Turns, d.Goal = 8, score.Goal{Kind: score.Routine, Count: 10, Sets: 4, Then: 5}
 	d.Cues = []string{"The last ball as free as the first", "Small steps into the ball"}
 	d.Variations = []drill.Variation{easier("One wing", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
 		harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 12})}
@@ -122,7 +122,7 @@ func regionTour() drill.Document {
 			stop(0.78, 1.2, feed.Forehand), stop(0.78, -1.2, feed.Backhand), stop(0.55, 1, feed.Forehand), stop(0.5, -0.8, feed.BackhandVolley), stop(0.4, 0.8, feed.ForehandVolley),
 			stop(0.5, -0.8, feed.BackhandVolley), stop(0.55, 1, feed.Forehand), stop(0.78, -1.2, feed.Backhand),
 		}},
-		Turns: 2, SetUp: 30, Effort: 7, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 24},
+		Turns: 2, SetUp: 30, Effort: 7, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 24},
 		Cues:     []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket", "4 flat markers"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
@@ -141,7 +141,7 @@ func longArm() drill.Document {
 		Stroke:  feed.Backhand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, behind(0.6, 0)), at(drill.Recovery, behind(0.6, 0)), at(drill.Feeder, off(court.NetLine, 1, court.Far, -0.7))},
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
-		Turns:   2, SetUp: 40, Effort: 3, Counts: drill.Counts{By: drill.ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 15},
+		Turns:   2, SetUp: 40, Effort: 3, Counts: drill.Counts{By: drill.ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 15},
 		Cues:     []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},
 		Cautions: []string{looseBalls, "Stop when the elbow or the wrist hurts."}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Only balls", feed.Transformation{Kind: feed.DropTask, Task: 1})},
@@ -154,7 +154,7 @@ func lastLight() drill.Document {
 	d := rallied(feed.Rally{Near: feed.Alternate, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.3, 4, 10)
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 4), odds.Goal{Kind: odds.Total, Count: 24}
+	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 24}
 	d.Cues = []string{"Only what works today", "Stop while it feels good"}
 	return d
 }

@@ -4,8 +4,8 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/odds"
 	"hodometer/core/progress"
+	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
@@ -30,7 +30,7 @@ func coinInTheCorner() drill.Document {
 		},
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.Ring(4.5*ft, court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(court.LeftSingles, 4.5*ft, court.In))),
-		Goal:      odds.Goal{Kind: odds.Total, Count: 10},
+		Goal:      score.Goal{Kind: score.Total, Count: 10},
 		Counts:    drill.Counts{NoCount: true},
 		Cues:      []string{"Small steps into the short ball", "Full swing: no pushing it in"},
 		Cautions:  []string{looseBalls},
@@ -65,7 +65,7 @@ func lastStretch() drill.Document {
 		},
 		Turns: 4, SetUp: 60, Effort: 6,
 		Target:    court.StripAlong(court.FarBaseline, 4.5*ft),
-		Goal:      odds.Goal{Kind: odds.Total, Count: 25},
+		Goal:      score.Goal{Kind: score.Total, Count: 25},
 		Cues:      []string{"Height over the net gives depth", "Finish the swing high"},
 		Cautions:  []string{looseBalls},
 		Equipment: []string{"1 basket", "1 rope or 6 flat markers"},
@@ -97,7 +97,7 @@ func inUpAndOver() drill.Document {
 		},
 		Turns: 3, SetUp: 75, Effort: 8,
 		Target:    court.StripAlong(court.FarBaseline, 3),
-		Goal:      odds.Goal{Kind: odds.Streak, Count: 5},
+		Goal:      score.Goal{Kind: score.Streak, Count: 5},
 		Cues:      []string{"Split step as the feeder strikes", "Racket head above the wrist"},
 		Cautions:  []string{turnAndRun, looseBalls, "Count overheads for growing shoulders; pain means stop."},
 		Equipment: []string{"1 basket"},
@@ -128,7 +128,7 @@ func bothVerges() drill.Document {
 		},
 		Turns: 4, SetUp: 45, Effort: 7,
 		Target:    court.Ring(1.8, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.LeftSingles, 2, court.In))),
-		Goal:      odds.Goal{Kind: odds.Streak, Count: 4},
+		Goal:      score.Goal{Kind: score.Streak, Count: 4},
 		Cues:      []string{"Outside foot plants, then push back", "High and cross-court buys time"},
 		Cautions:  []string{looseBalls, "Watch the fences and the next court when running wide."},
 		Equipment: []string{"1 basket", "2 flat markers"},
@@ -160,7 +160,7 @@ func toeTheChalk() drill.Document {
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.6)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.6)),
 			rise(feed.Forehand, 1.2), rise(feed.Backhand, -1.2),
 		}},
-		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: odds.Goal{Kind: odds.Total, Count: 20},
+		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2), Goal: score.Goal{Kind: score.Total, Count: 20},
 		Cues:     []string{"Short backswing on the rise", "Hold the line with the feet"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "1 rope for the line"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 0.8}),
@@ -183,7 +183,7 @@ func netAlphabet() drill.Document {
 			paced(feed.HalfPace, feed.ForehandVolley, off(court.NearService, 0.5, court.Out, 1)), paced(feed.HalfPace, feed.BackhandVolley, off(court.NearService, 0.5, court.Out, -1)),
 			lobbed(4.5, feed.Overhead, off(court.NearService, 1, court.Out, 0)),
 		}},
-		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Streak, Count: 10},
+		Turns: 2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Streak, Count: 10},
 		Cues:     []string{"Always moving between balls", "Meet it in front"},
 		Cautions: []string{turnAndRun, eyes}, Equipment: []string{"6 balls"},
 		Variations: []drill.Variation{easier("Volleys only", feed.Transformation{Kind: feed.DropTask, Task: 3}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.4})},
@@ -203,7 +203,7 @@ func firstAnswer() drill.Document {
 			at(drill.Start, off(court.NearBaseline, 0.6, court.Out, 2.6)), at(drill.Feeder, off(court.FarBaseline, 0.2, court.Out, -0.6)),
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 7, Sequences: 4, Pause: 5, Tasks: []feed.Task{served}},
-		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Total, Count: 6},
+		Turns:   2, SetUp: 20, Effort: 4, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 6},
 		Cues:     []string{"Split step as the server strikes", "Short backswing"},
 		Cautions: []string{looseBalls, "Serve with half the shoulder until it is warm."}, Equipment: []string{"6 balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 2}), harder("Backhand side", feed.Transformation{Kind: feed.ToOtherWing})},
@@ -233,7 +233,7 @@ func fourRungsIn() drill.Document {
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
 			rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
 		}},
-		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Stages, Count: 1, Stages: []odds.Stage{{Count: 5, Hard: odds.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: odds.Easier}}},
+		Turns: 1, SetUp: 40, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Stages, Count: 1, Stages: []score.Stage{{Count: 5, Hard: score.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: score.Easier}}},
 		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
 		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
@@ -255,7 +255,7 @@ func twoAndAway() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 1, Pause: 3, Next: feed.WhileTheLast, Overlap: 1.5, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 1.8)), paced(feed.HalfPace, feed.Backhand, off(court.NearBaseline, 3, court.In, -1.4)),
 		}},
-		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: odds.Goal{Kind: odds.Total, Count: 8},
+		Turns: 6, SetUp: 40, Effort: 5, Target: court.Ring(2.5, off(court.FarBaseline, 3.5, court.In, -2)), Goal: score.Goal{Kind: score.Total, Count: 8},
 		Cues:     []string{"Ready before the feed", "Walk back outside the court"},
 		Cautions: []string{looseBalls, "The line waits out of the swing of the one who plays."}, Equipment: []string{"1 basket", "3 flat markers"},
 		Variations: []drill.Variation{easier("One ball each", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("Nearer together", feed.Transformation{Kind: feed.Gather, By: 2}),
@@ -275,7 +275,7 @@ func crossroads() drill.Document {
 		},
 		Pattern: feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
 			Rally: &feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}},
-		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: odds.Goal{Kind: odds.Rallies, Count: 3, From: 10, To: 30},
+		Turns: 3, SetUp: 45, Effort: 8, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Rallies, Count: 3, From: 10, To: 30},
 		Cues:     []string{"Height over the net buys time", "Recover a step towards the longer way"},
 		Cautions: []string{looseBalls, "Long runs: water and a break after each change."}, Equipment: []string{"6 balls"},
 		Variations: []drill.Variation{easier("Slower gaps", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Mirrored", feed.Transformation{Kind: feed.ForLeftHander})},
@@ -308,7 +308,7 @@ func threeDoorsIn() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			door("open", court.NearBaseline, 3.2, court.In, 1.2, feed.HalfPace), door("open", court.NearService, 1, court.Out, 1.2, feed.HalfPace), door("closed", court.NearService, 1.5, court.In, 0.8, feed.Gentle),
 		}},
-		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: odds.Goal{Kind: odds.Total, Count: 12},
+		Turns: 3, SetUp: 45, Effort: 7, Target: court.StripAlong(court.FarBaseline, 2.5), Goal: score.Goal{Kind: score.Total, Count: 12},
 		Cues:     []string{"Load on the outside leg", "Step through the third"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket", "3 flat markers"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the first", feed.Transformation{Kind: feed.DropTask, Task: 1}),
@@ -331,7 +331,7 @@ func metronome() drill.Document {
 			{Stroke: feed.Backhand, Landing: off(court.NearBaseline, 3, court.In, -0.6), Pace: feed.RallyPace, Spin: feed.Topspin},
 			{Stroke: feed.Forehand, Landing: off(court.NearBaseline, 3, court.In, 2.4), Pace: feed.RallyPace, Spin: feed.Topspin},
 		}},
-		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: odds.Goal{Kind: odds.Total, Count: 25},
+		Turns: 3, SetUp: 120, Effort: 7, Target: court.Ring(1.8, off(court.FarBaseline, 2.2, court.In, -2.6)), Goal: score.Goal{Kind: score.Total, Count: 25},
 		Cues:     []string{"Aim at the mark, not back to the machine"},
 		Cautions: []string{looseBalls, "Switch the machine off before anybody walks in front of it."}, Equipment: []string{"ball machine", "2 baskets", "2 cones"},
 		Variations: []drill.Variation{easier("Slower", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.5}),
@@ -355,7 +355,7 @@ func underTheBar() drill.Document {
 			at(drill.Start, off(court.NearService, 3, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
-		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: odds.Goal{Kind: odds.Total, Count: 12},
+		Turns:   2, SetUp: 40, Effort: 6, Target: court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), Goal: score.Goal{Kind: score.Total, Count: 12},
 		Cues:     []string{"Bend the knees, not the back", "Open the racket face"},
 		Cautions: []string{looseBalls, "Bend as deep as is comfortable; pain means stop."}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("Up the middle only", feed.Transformation{Kind: feed.LockPlace, Task: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
@@ -381,7 +381,7 @@ func closingTheDoor() drill.Document {
 	d.Pattern = feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 		step(0.4, 0.62, feed.ForehandVolley), step(-0.4, 0.5, feed.BackhandVolley), step(0.4, 0.38, feed.ForehandVolley), step(-0.4, 0.75, feed.BackhandVolley),
 	}}
-	d.Goal, d.Turns, d.Effort = odds.Goal{Kind: odds.Streak, Count: 4}, 3, 6
+	d.Goal, d.Turns, d.Effort = score.Goal{Kind: score.Streak, Count: 4}, 3, 6
 	d.Cautions = []string{eyes, "At the last step play softly: nobody aims at a body."}
 	return d
 }

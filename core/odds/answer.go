@@ -8,12 +8,13 @@ import (
 
 	"hodometer/core/invalid"
 	"hodometer/core/metric"
+	"hodometer/core/score"
 	"hodometer/core/units"
 )
 
 // Question is a goal for somebody.
 type Question struct {
-	Goal    Goal
+	Goal    score.Goal
 	Rate    float64 // chance to make a ball, or to win a point
 	Partner float64 // the other player's, of a goal that two count together
 	Clock   Clock
@@ -62,7 +63,7 @@ func (q Question) Check() error {
 	var wrong invalid.Fields
 	wrong.Under("goal", q.Goal.Check())
 	checkRate(&wrong, "rate", q.Rate)
-	if q.Goal.Kind == Together {
+	if q.Goal.Kind == score.Together {
 		checkRate(&wrong, "partner", q.Partner)
 	}
 	if c := q.Clock; !(c.Gap > 0) || c.Sequence < 1 || c.Pause < 0 || c.People < 1 || c.Basket < 1 || c.PickUp < 0 {
@@ -89,49 +90,56 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 	if err := q.Check(); err != nil {
 		return Answer{}, err
 	}
-	switch q.Goal.Kind {
-	case AsManyAsPossible:
+	if q.Goal.Kind == score.AsManyAsPossible {
 		return q.asMany(), nil
-	case FirstTo:
-		return q.race(), nil
 	}
 	return q.waited(ctx)
 }
 
 // MeanBalls is how many balls a goal takes somebody with a rate in the mean, at most so many that a
 // coach would never feed them; false where the goal is not counted in balls of one player.
-func (g Goal) MeanBalls(rate float64) (float64, bool) {
+func MeanBalls(g score.Goal, rate float64) (float64, bool) {
 	switch g.Kind {
-	case AsManyAsPossible, FirstTo, Rallies:
+	case score.AsManyAsPossible, score.FirstTo, score.Rallies, score.SetsInRallies, score.FewMisses:
 		return 0, false
 	}
 	if !(rate > 0) || rate > 1 || g.Check() != nil {
 		return 0, false
 	}
 	const most = 99_999
-	mean, _ := g.chainOf(rate, rate).moments()
+	mean, _, _ := processOf(g, rate, rate).moments()
 	return math.Min(mean, most), true
 }
 
-// chain is a goal as steps, in what it counts: balls, or rallies.
-func (q Question) chain() chain {
-	if q.Goal.Kind == Rallies {
-		var c chain
-		c.add(q.Goal.Count, q.Goal.band(q.Rate).wanted, false)
-		c.sections = append(c.sections, len(c.rates))
-		return c
+// process is the goal run on chances, in what it counts: balls, points, strokes or rallies.
+func (q Question) process() process {
+	if q.Goal.Kind == score.Rallies {
+		return processOf(q.Goal, bandOf(q.Goal, q.Rate).wanted, 0)
 	}
-	return q.Goal.chainOf(q.Rate, q.Partner)
+	return processOf(q.Goal, q.Rate, q.Partner)
+}
+
+// countedIn is what a goal counts.
+func countedIn(g score.Goal) string {
+	switch g.Kind {
+	case score.FirstTo:
+		return "points"
+	case score.Rallies:
+		return "rallies"
+	case score.SetsInRallies:
+		return "strokes"
+	}
+	return "balls"
 }
 
 // clock is the time of one thing that is counted: a rally takes its strokes and the pause after it.
 func (q Question) clock() Clock {
 	c := q.Clock
-	if q.Goal.Kind == Rallies {
-		strokes := q.Goal.band(q.Rate).strokes
+	if q.Goal.Kind == score.Rallies {
+		strokes := bandOf(q.Goal, q.Rate).strokes
 		c.Gap, c.Pause, c.Sequence = strokes*c.Gap+c.Pause, 0, 1
 	}
-	if q.Goal.Kind == Together {
+	if q.Goal.Kind == score.Together {
 		c.People = max(1, c.People/2) // both players' balls count
 	}
 	return c
@@ -150,27 +158,25 @@ func (q Question) limit() (int, bool) {
 }
 
 func (q Question) waited(ctx context.Context) (Answer, error) {
-	c := q.chain()
-	var w waiting
-	w.mean, w.variance = c.moments()
+	p := q.process()
 	limit, asked := q.limit()
 	share := followed
-	if c.other != nil {
+	if p.other != nil {
 		share = 1 - 1e-13 // their mean is summed up from it
 	}
-	var err error
-	if w.done, err = c.finished(ctx, share, limit); err != nil {
+	w, err := p.wait(ctx, share, limit)
+	if err != nil {
 		return Answer{}, err
 	}
-	if c.other != nil && w.done[len(w.done)-1] >= share {
+	if p.other != nil && w.done[len(w.done)-1] >= share {
 		w.mean, w.variance = summed(w.done)
 	}
-	unit := "balls"
-	if q.Goal.Kind == Rallies {
-		unit = "rallies"
-	}
-	a := q.from(w, unit)
-	if asked {
+	a := q.from(w, countedIn(q.Goal))
+	switch {
+	case q.Goal.Kind == score.FirstTo || q.Goal.Kind == score.FewMisses:
+		a.Chance = &w.met
+		q.ended(&a)
+	case asked:
 		chance := w.within(limit)
 		a.Chance = &chance
 	}
@@ -191,7 +197,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
 	a.Carry = a.usual().Balls * float64(clock.People)
-	if q.Goal.Kind == Rallies {
+	if q.Goal.Kind == score.Rallies || q.Goal.Kind == score.SetsInRallies {
 		a.Carry = 0 // one ball is played until it is lost
 	}
 	a.Sentence = q.sentence(a)
@@ -255,19 +261,15 @@ func survival(n int, p float64) []float64 {
 	return tail
 }
 
-// race is a goal of points against somebody.
-func (q Question) race() Answer {
-	against := q.Goal.Against
-	if against == 0 {
-		against = q.Goal.Count
+// ended puts the answer to a goal that can be lost into words: how often it ends well, and how long it takes.
+func (q Question) ended(a *Answer) {
+	if q.Goal.Kind == score.FewMisses {
+		a.Sentence = fmt.Sprintf("kept %s; %s", Times(*a.Chance), a.Sentence)
+		return
 	}
-	r := Race{A: q.Goal.Count, B: against, Point: q.Rate}
-	a := q.from(r.length(), "points")
-	win := r.Win()
-	a.Chance, a.Carry = &win, 0
-	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", Times(win),
+	a.Carry = 0
+	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", Times(*a.Chance),
 		units.Decimal(a.Mean, 0), units.Decimal(a.usual().Balls, 0), minutes(a.usual().Seconds))
-	return a
 }
 
 // band is what a rally goal makes of a rate: each stroke is made with it, and a rally is stopped one
@@ -278,7 +280,7 @@ type band struct {
 	strokes float64 // mean number of strokes, the missed one too
 }
 
-func (g Goal) band(p float64) band {
+func bandOf(g score.Goal, p float64) band {
 	long := math.Pow(p, float64(g.To+1))
 	b := band{wanted: math.Pow(p, float64(g.From)) - long, tooLong: long, strokes: float64(g.To + 1)}
 	if p < 1 {

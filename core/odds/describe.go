@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"hodometer/core/metric"
+	"hodometer/core/score"
 	"hodometer/core/units"
 )
 
@@ -52,7 +53,7 @@ func (q Question) sentence(a Answer) string {
 		return phrase + ": more than a hundred hours"
 	case long > 3*3600:
 		phrase += fmt.Sprintf(": %s hours", units.Decimal(long/3600, 0))
-	case q.Goal.Kind == Rallies:
+	case q.Goal.Kind == score.Rallies:
 		phrase += fmt.Sprintf("; that is %s min", minutes(long))
 	default:
 		phrase += fmt.Sprintf("; at %s a minute that is %s min", units.Decimal(clock.Rate()/float64(clock.People), 1), minutes(long))
@@ -80,14 +81,16 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	}
 	add := func(name, value string) { w.Inputs = append(w.Inputs, metric.Input{Name: name, Value: value}) }
 	switch q.Goal.Kind {
-	case Total, Together:
+	case score.Total, score.Together:
 		w.Formula, w.Source = "goal ÷ rate; the chances are those of the negative binomial distribution", "Any text on the negative binomial distribution"
-	case AsManyAsPossible:
+	case score.AsManyAsPossible:
 		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text on the binomial distribution"
-	case FirstTo:
-		w.Formula, w.Source = "the chance to win is the regularised incomplete beta function I(a, b) at the chance of a point; the length is added up point by point", "An identity of the negative binomial distribution"
-	case Rallies:
-		b := q.Goal.band(q.Rate)
+	case score.FirstTo:
+		w.Formula, w.Source = "every score there can be, with the chance to come to it from the scores before; from each a point leads to the next", metric.OwnArithmetic
+	case score.FewMisses:
+		w.Formula, w.Source = "the chance of at most so many misses: ball by ball, until there is one too many or all were played", metric.OwnArithmetic
+	case score.Rallies:
+		b := bandOf(q.Goal, q.Rate)
 		w.Formula, w.Source = "goal ÷ share of rallies of the wanted length; a rally of n strokes has the chance rateⁿ", "Geometric distribution"
 		add("Rallies of that length", Times(b.wanted))
 		add("Too long, stopped", Times(b.tooLong))
@@ -95,17 +98,19 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	default:
 		w.Formula = "every step takes one ball and, after a miss, all the steps again that the miss took back; for k in a row (1 − pᵏ) ÷ ((1 − p) pᵏ); the chances are followed ball by ball"
 		w.Source = "Feller, An Introduction to Probability Theory, vol. 1, XIII.7"
-		if q.Goal.Miss.breaks() {
+		if q.Goal.Kind == score.SetsInRallies {
+			add("After a miss", "a set that is not complete is lost")
+		} else {
 			add("After a miss", q.Goal.Miss.String())
 		}
 	}
-	if q.Goal.Kind == Together {
+	if q.Goal.Kind == score.Together {
 		add("The partner makes", ofTen(q.Partner))
 	}
 	if !a.Never {
 		for _, each := range a.Quantiles {
 			phrase := fmt.Sprintf("within %s: %s min", rounded(each.Balls), minutes(each.Seconds))
-			if q.Goal.Kind == AsManyAsPossible {
+			if q.Goal.Kind == score.AsManyAsPossible {
 				phrase = "at least " + rounded(each.Balls)
 			}
 			add(Times(each.Share), phrase)

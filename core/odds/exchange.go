@@ -10,6 +10,7 @@ import (
 	"hodometer/core/flight"
 	"hodometer/core/invalid"
 	"hodometer/core/metric"
+	"hodometer/core/score"
 	"hodometer/core/units"
 )
 
@@ -62,8 +63,8 @@ func (e Exchange) Check() error {
 		wrong.Add("pace", "there is no pace called %q", e.Pace)
 	}
 	checkRate(&wrong, "rate", e.Rate)
-	if !(e.Seconds > 0) || e.Wanted < 1 || e.Wanted > maxCount || e.Sets < 1 || !(e.Restart >= 0) {
-		wrong.Add("wanted", "say how many balls, between 1 and %d, are wanted in how many seconds", maxCount)
+	if !(e.Seconds > 0) || e.Wanted < 1 || e.Wanted > score.MaxCount || e.Sets < 1 || !(e.Restart >= 0) {
+		wrong.Add("wanted", "say how many balls, between 1 and %d, are wanted in how many seconds", score.MaxCount)
 	}
 	return wrong.Err()
 }
@@ -170,12 +171,11 @@ func (e Exchange) Answer(ctx context.Context) (Rallied, error) {
 	// Each miss takes the time of its ball and of starting again: so many misses there is time for.
 	if spare := e.Seconds - float64(e.Wanted)*each; spare >= -1e-9 {
 		misses := int((spare + 1e-9) / (each + e.Restart))
-		c := Goal{Kind: Total, Count: e.Wanted}.chainOf(e.Rate, 0)
-		done, err := c.finished(ctx, 0, e.Wanted+misses)
+		w, err := processOf(score.Goal{Kind: score.Total, Count: e.Wanted}, e.Rate, 0).wait(ctx, 0, e.Wanted+misses)
 		if err != nil {
 			return Rallied{}, err
 		}
-		r.Chance = done[len(done)-1]
+		r.Chance = w.within(e.Wanted + misses)
 	}
 	r.Sentence = e.sentence(r)
 	r.Derivation = e.derivation(r, a, b)

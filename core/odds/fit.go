@@ -6,6 +6,7 @@ import (
 	"fmt"
 
 	"hodometer/core/invalid"
+	"hodometer/core/score"
 )
 
 // WantedChance is how often a goal that suits a player is met: 4 times in 5.
@@ -15,35 +16,30 @@ const WantedChance = 0.8
 func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	switch q.Goal.Kind {
-	case AsManyAsPossible:
+	case score.AsManyAsPossible:
 		balls := q.clock().Balls(q.Goal.Minutes * 60)
 		if q.Goal.Count > balls {
 			return 0, nil
 		}
 		return survival(balls, q.Rate)[q.Goal.Count], nil
-	case FirstTo:
-		against := q.Goal.Against
-		if against == 0 {
-			against = q.Goal.Count
-		}
-		return Race{A: q.Goal.Count, B: against, Point: q.Rate}.length().within(limit), nil
 	}
-	if q.Goal.steps() > limit {
+	if q.Goal.Steps() > limit && q.Goal.Kind != score.FewMisses {
 		return 0, nil
 	}
-	c := q.chain()
-	var w waiting
-	var err error
-	w.mean, w.variance = c.moments()
-	w.done, err = c.finished(ctx, 0, limit)
+	p := q.process()
+	if q.Goal.Kind == score.FewMisses {
+		_, _, met := p.moments()
+		return met, nil
+	}
+	w, err := p.wait(ctx, 0, limit)
 	return w.within(limit), err
 }
 
 // with is the question with so many more or fewer to make: the count, or that of each stage.
 func (q Question) with(count int) Question {
 	q.Goal.Count = count
-	if q.Goal.Kind == Stages {
-		stages := make([]Stage, len(q.Goal.Stages))
+	if q.Goal.Kind == score.Stages {
+		stages := make([]score.Stage, len(q.Goal.Stages))
 		for i, stage := range q.Goal.Stages {
 			stage.Count = count
 			stages[i] = stage
@@ -56,21 +52,21 @@ func (q Question) with(count int) Question {
 // Fit is the largest goal of its kind that is met 4 times in 5 within the time of the question. A race is
 // fitted by its length, as many as possible by what is hoped for. It returns invalid.Fields: also
 // where even the smallest goal takes longer.
-func (q Question) Fit(ctx context.Context) (Goal, error) {
+func (q Question) Fit(ctx context.Context) (score.Goal, error) {
 	small := q.with(1)
 	if err := small.Check(); err != nil {
-		return Goal{}, err
+		return score.Goal{}, err
 	}
-	if q.Seconds <= 0 && q.Goal.Kind != AsManyAsPossible {
-		return Goal{}, invalid.Fields{{Path: "seconds", Message: "say how many minutes there are"}}
+	if q.Seconds <= 0 && q.Goal.Kind != score.AsManyAsPossible {
+		return score.Goal{}, invalid.Fields{{Path: "seconds", Message: "say how many minutes there are"}}
 	}
-	low, high := 0, maxCount+1
+	low, high := 0, score.MaxCount+1
 	for low+1 < high {
 		mid := (low + high) / 2
 		if tried := q.with(mid); tried.Goal.Check() != nil {
 			high = mid
 		} else if chance, err := tried.Within(ctx); err != nil {
-			return Goal{}, err
+			return score.Goal{}, err
 		} else if chance >= WantedChance {
 			low = mid
 		} else {
@@ -78,20 +74,20 @@ func (q Question) Fit(ctx context.Context) (Goal, error) {
 		}
 	}
 	if low == 0 {
-		return Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
+		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
 	}
 	return q.with(low).Goal, nil
 }
 
 // Suggest says how likely the goal is met in the time of the question, and which goal of its kind would
 // be met 4 times in 5; there is none where even the smallest takes longer.
-func (q Question) Suggest(ctx context.Context, a Answer) (*Goal, string, error) {
+func (q Question) Suggest(ctx context.Context, a Answer) (*score.Goal, string, error) {
 	limit := q.Seconds
-	if q.Goal.Kind == AsManyAsPossible {
+	if q.Goal.Kind == score.AsManyAsPossible {
 		limit = 60 * q.Goal.Minutes
 	}
 	phrase := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
-	if q.Goal.Kind == FirstTo { // its chance is that of winning
+	if q.Goal.Kind == score.FirstTo { // its chance is that of winning
 		chance, err := q.Within(ctx)
 		if err != nil {
 			return nil, "", err

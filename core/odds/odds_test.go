@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/odds"
+	"hodometer/core/score"
 )
 
 // reference reads a file of values computed with SciPy 1.10; its note says how.
@@ -43,14 +44,14 @@ func newCoins(seed uint64) coins { return coins{rand.New(rand.NewPCG(seed, seed)
 func (c coins) made(rate float64) bool { return c.Float64() < rate }
 
 // played simulates a goal once and returns what it took.
-func played(goal odds.Goal, q odds.Question, c coins) float64 {
+func played(goal score.Goal, q odds.Question, c coins) float64 {
 	balls := 0
 	row := func(k int, rate float64) {
 		for run := 0; run < k; {
 			balls++
 			if c.made(rate) {
 				run++
-			} else if goal.Miss != odds.CarriesOn {
+			} else if goal.Miss != score.CarriesOn {
 				run = 0
 			}
 		}
@@ -59,7 +60,7 @@ func played(goal odds.Goal, q odds.Question, c coins) float64 {
 		for made := 0; made < n; {
 			balls++
 			rate := q.Rate
-			if goal.Kind == odds.Together && balls%2 == 0 {
+			if goal.Kind == score.Together && balls%2 == 0 {
 				rate = q.Partner
 			}
 			if c.made(rate) {
@@ -68,20 +69,20 @@ func played(goal odds.Goal, q odds.Question, c coins) float64 {
 		}
 	}
 	switch goal.Kind {
-	case odds.Streak:
+	case score.Streak:
 		for range max(goal.Sets, 1) {
 			row(goal.Count, q.Rate)
 		}
-	case odds.Routine:
+	case score.Routine:
 		all(goal.Count * goal.Sets)
 		for range goal.Sets {
 			row(goal.Then, q.Rate)
 		}
-	case odds.Together:
+	case score.Together:
 		all(goal.Count)
-	case odds.Stages:
+	case score.Stages:
 		// Half a unit of log odds harder and a whole one much harder.
-		shift := map[odds.Hardness]float64{odds.Harder: -0.5, odds.MuchHarder: -1}
+		shift := map[score.Hardness]float64{score.Harder: -0.5, score.MuchHarder: -1}
 		for stage, run := 0, 0; stage < len(goal.Stages); {
 			balls++
 			o := q.Rate / (1 - q.Rate) * math.Exp(shift[goal.Stages[stage].Hard])
@@ -90,13 +91,13 @@ func played(goal odds.Goal, q odds.Question, c coins) float64 {
 				if run++; run == goal.Stages[stage].Count {
 					stage, run = stage+1, 0
 				}
-			case goal.Miss == odds.BackToStage:
+			case goal.Miss == score.BackToStage:
 				run = 0
-			case goal.Miss != odds.CarriesOn:
+			case goal.Miss != score.CarriesOn:
 				stage, run = 0, 0
 			}
 		}
-	case odds.Rallies:
+	case score.Rallies:
 		rallies := 0
 		for good := 0; good < goal.Count; {
 			rallies++

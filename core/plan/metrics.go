@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"hodometer/core/lesson"
 	"hodometer/core/metric"
+	"hodometer/core/odds"
 	"hodometer/core/schedule"
 	"hodometer/core/units"
 	"math"
@@ -92,7 +93,7 @@ func (p Plan) expected(list []schedule.Prepared, in schedule.Inputs) []metric.Me
 			name := block.Title + ", " + person.Profile.Name
 			made += float64(load.Each) * rate.Mean
 			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
-			balls, counted := document.Goal.MeanBalls(rate.Mean)
+			balls, counted := odds.MeanBalls(document.Goal, rate.Mean)
 			if !counted {
 				continue
 			}

@@ -9,6 +9,7 @@ import (
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
+	"hodometer/core/score"
 	"hodometer/core/simulation"
 	"hodometer/core/units"
 )
@@ -45,7 +46,7 @@ func fitGoal(ctx context.Context, d drill.Document, want FitRequest, turn simula
 	}
 	q := questionOf(d, fit.Rates, turn, people, s)
 	q.Seconds = 60 * want.Minutes
-	if q.Goal.Kind == odds.AsManyAsPossible {
+	if q.Goal.Kind == score.AsManyAsPossible {
 		q.Goal.Minutes = want.Minutes
 	}
 	goal, err := q.Fit(ctx)

@@ -17,6 +17,7 @@ import (
 	"hodometer/core/load"
 	"hodometer/core/metric"
 	"hodometer/core/odds"
+	"hodometer/core/score"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -75,7 +76,7 @@ func clockOf(d drill.Document, turn simulation.Simulation, people int, s coach.S
 // questionOf is the drill's goal for somebody with a rate.
 func questionOf(d drill.Document, rates odds.Estimates, turn simulation.Simulation, people int, s coach.Settings) odds.Question {
 	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: clockOf(d, turn, people, s)}
-	if d.Goal.Kind == odds.FirstTo {
+	if d.Goal.Kind == score.FirstTo {
 		q.Rate = 0.5 // of points nobody knows better, until some were played
 		if rates.Points != nil {
 			q.Rate = rates.Points.Mean

@@ -8,6 +8,7 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
 	"hodometer/core/report"
+	"hodometer/core/score"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
@@ -98,7 +99,7 @@ func TestWhatHasNoLandingsSaysSo(t *testing.T) {
 	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "counts movement")
 	require.Contains(t, fitOf(t, sample.Drill(t, "Two Hops Beyond"), playerfit.Evidence{}).Why, "own half first")
 	d := sample.Drill(t, "Coin in the Corner")
-	d.Goal = odds.Goal{Kind: odds.Total, Count: 5000}
+	d.Goal = score.Goal{Kind: score.Total, Count: 5000}
 	_, err := report.Of(d, 1, coach.Default())
 	require.ErrorContains(t, err, "goal.count")
 }

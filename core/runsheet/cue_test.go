@@ -3,10 +3,10 @@ package runsheet_test
 import (
 	"fmt"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/rotation"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/internal/sample"
@@ -54,7 +54,7 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 		{Name: "net left", Side: "net"}, {Name: "net right", Side: "net"}, {Name: "back left", Side: "back"}, {Name: "back right", Side: "back"},
 	}}
 	d.Blocks[1].OnDeck = "skip behind the fence"
-	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &odds.Goal{Kind: odds.Total, Count: 8}}}
+	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &score.Goal{Kind: score.Total, Count: 8}}}
 	phrase := ""
 	for _, cue := range runsheet.Cues(d, sample.Planned(t, d, in).Timetable, in) {
 		phrase += fmt.Sprintf("%g %s: %s [", cue.Second, cue.Kind, cue.Text)

@@ -25,7 +25,7 @@ type Zoned struct {
 // Summarise works out the summary of what the devices took; see Fold.
 func Summarise(devices ...[]Entry) Summary {
 	s := Summary{Count: Fold(devices...)}
-	for _, entry := range together(devices) {
+	for _, entry := range InOrder(devices...) {
 		if entry.At.After(s.Last) {
 			s.Last = entry.At
 		}

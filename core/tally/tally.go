@@ -13,12 +13,13 @@ import (
 // Kind is what a coach tapped.
 type Kind string
 
-// Made and Missed are one ball; Turn is a whole turn at once; Again is a ball that is played again after a
+// Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Again is a ball that is played again after a
 // bad feed or a let, and counts for nobody; Undo takes back the last tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"
 	Turn   Kind = "turn"
+	Rally  Kind = "rally"
 	Again  Kind = "played again"
 	Undo   Kind = "undo"
 )
@@ -40,6 +41,9 @@ type Entry struct {
 	Made int       `json:"made,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls made"`
 	Of   int       `json:"of,omitempty" minimum:"0" maximum:"500" description:"Of a turn: balls played"`
 	At   time.Time `json:"at"`
+
+	Strokes int  `json:"strokes,omitempty" minimum:"0" maximum:"500" description:"Of a rally: strokes that were made"`
+	Stopped bool `json:"stopped,omitempty" description:"Of a rally: stopped because it got too long, so that nobody missed"`
 
 	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; empty: that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
@@ -68,6 +72,12 @@ func (e Entry) Check() error {
 		if e.Made < 0 || e.Made > e.Of {
 			wrong.Add("made", "of %d balls between 0 and %d can be made", e.Of, e.Of)
 		}
+	}
+	if e.Kind != Rally && (e.Strokes != 0 || e.Stopped) {
+		wrong.Add("strokes", "only a rally has strokes")
+	}
+	if e.Strokes < 0 {
+		wrong.Add("strokes", "a rally cannot have fewer strokes than none")
 	}
 	single := e.Kind == Made || e.Kind == Missed
 	if e.Choice != "" && !single {
@@ -103,6 +113,8 @@ type Count struct {
 	AtLeast bool `json:"atLeast" description:"A turn was counted without its order, so the best streak may be longer"`
 	Right   int  `json:"right" description:"Right choices, of those that were marked"`
 	Wrong   int  `json:"wrong"`
+	Rallies int  `json:"rallies" description:"Rallies whose strokes were counted"`
+	Longest int  `json:"longest" description:"Strokes of the longest of them"`
 	Taps    int  `json:"taps" description:"Counts that stand, for undo"`
 }
 
@@ -146,9 +158,13 @@ func Landings(entries []Entry) []court.Point {
 // their times.
 func Fold(devices ...[]Entry) Count {
 	var c Count
-	for _, entry := range together(devices) {
+	for _, entry := range InOrder(devices...) {
 		made, missed := entry.balls()
 		c.Taps++
+		if entry.Kind == Rally {
+			c.Rallies++
+			c.Longest = max(c.Longest, entry.Strokes)
+		}
 		c.Made += made
 		c.Balls += made + missed
 		switch entry.Choice {
@@ -157,9 +173,11 @@ func Fold(devices ...[]Entry) Count {
 		case WrongChoice:
 			c.Wrong++
 		}
-		if missed == 0 {
+		if missed == 0 || entry.Kind == Rally {
 			c.Streak += made
 			c.Best = max(c.Best, c.Streak)
+		}
+		if missed == 0 {
 			continue
 		}
 		if entry.Kind == Turn && made > 0 {
@@ -171,8 +189,9 @@ func Fold(devices ...[]Entry) Count {
 	return c
 }
 
-// together puts the standing entries of several devices in the order in which they were taken.
-func together(devices [][]Entry) []Entry {
+// InOrder puts the standing entries of several devices in the order in which they were taken; what was taken at one
+// instant in the order of the devices and their numbers.
+func InOrder(devices ...[]Entry) []Entry {
 	if len(devices) == 1 {
 		return Effective(devices[0])
 	}
@@ -192,6 +211,11 @@ func (e Entry) balls() (made, missed int) {
 		return 0, 1
 	case Turn:
 		return e.Made, e.Of - e.Made
+	case Rally:
+		if e.Stopped {
+			return e.Strokes, 0
+		}
+		return e.Strokes, 1
 	}
 	return 0, 0
 }

@@ -96,6 +96,31 @@
       onchange={(to) => set({ to })}
     />
   {/if}
+  {#if goal.kind === 'first to'}
+    <NumberField
+      label="Points ahead"
+      min={1}
+      value={goal.lead || 1}
+      error={errors['goal.lead']}
+      onchange={(lead) => set({ lead })}
+    />
+  {:else if goal.kind === 'sets in rallies'}
+    <NumberField
+      label="Strokes in a set"
+      min={2}
+      value={goal.of ?? 2}
+      error={errors['goal.of']}
+      onchange={(of) => set({ of })}
+    />
+  {:else if goal.kind === 'few misses'}
+    <NumberField
+      label="Misses at most"
+      min={0}
+      value={goal.misses ?? 0}
+      error={errors['goal.misses']}
+      onchange={(misses) => set({ misses })}
+    />
+  {/if}
   {#if form?.misses.length}
     <div class="col-span-2">
       <SelectField

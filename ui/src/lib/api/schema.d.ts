@@ -882,17 +882,19 @@ export interface components {
             /** @description Its name */
             drill: string;
             goal: string;
-            /** @description How much of the goal was reached */
-            have: number;
-            met: boolean;
             /** @description Of the student */
             name: string;
             /** @description What to call them on court */
             short: string;
+            /** @description How far along the goal is */
+            standing: components["schemas"]["ScoreStanding"];
             student: string;
+            /** @description From how many strokes on a rally is stopped; 0 where none is */
+            tooLong: number;
             /** @description Balls in one turn */
             turn: number;
-            wanted: number;
+            /** @description What is counted one after the other */
+            unit: components["schemas"]["ScoreUnit"];
             /** @description What to watch in this student; empty for nothing */
             watch: string;
             /** @description Zones in which landings can be counted, row by row; none where there is no aim */
@@ -1256,7 +1258,7 @@ export interface components {
             equipment: string[];
             /** @description Who shares the court; empty: singles */
             format?: components["schemas"]["CourtFormat"];
-            goal: components["schemas"]["OddsGoal"];
+            goal: components["schemas"]["ScoreGoal"];
             /** @description Whom it is written for; empty: a club player */
             level?: components["schemas"]["StudentLevel"];
             name: string;
@@ -1370,10 +1372,9 @@ export interface components {
             at: string;
             count: components["schemas"]["TallyCount"];
             goal: string;
-            /** @description How much of the goal was reached */
-            have: number;
             lesson: string;
-            met: boolean;
+            /** @description How far along the goal it came */
+            standing: components["schemas"]["ScoreStanding"];
         };
         DrillTransferredMark: {
             /** @description The mark as it is said on the court it comes from */
@@ -1791,7 +1792,7 @@ export interface components {
         FootworkVerdict: "easy" | "working" | "stretched" | "out of reach";
         GoalAsked: {
             clock: components["schemas"]["OddsClock"];
-            goal: components["schemas"]["OddsGoal"];
+            goal: components["schemas"]["ScoreGoal"];
             /**
              * Format: double
              * @description How likely within so many, and what would suit them
@@ -1811,7 +1812,7 @@ export interface components {
         GoalReckoned: {
             answer: components["schemas"]["OddsAnswer"];
             /** @description Met 4 times in 5 within the minutes; null where none was asked for or none is */
-            fitted: null | components["schemas"]["OddsGoal"];
+            fitted: null | components["schemas"]["ScoreGoal"];
             /** @description How likely it is within the minutes, and which goal suits them; empty where none were asked for */
             sentence: string;
             /** @description The most that a slider over the goal goes to; 0: it has no single number */
@@ -2002,7 +2003,7 @@ export interface components {
              * @description Seconds between two balls; 0: the drill's
              */
             gap?: number;
-            goal?: components["schemas"]["OddsGoal"];
+            goal?: components["schemas"]["ScoreGoal"];
             /**
              * Format: double
              * @description The target so many times as large; 0: as it is
@@ -2099,8 +2100,6 @@ export interface components {
             name: string;
             value: string;
         };
-        /** @enum {string} */
-        OddsAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
         OddsAnswer: {
             /**
              * Format: double
@@ -2173,48 +2172,6 @@ export interface components {
             /** @description Made or missed, in the drill */
             rate: components["schemas"]["OddsRate"];
         };
-        OddsForm: {
-            /** @description What its number counts; empty where it has none */
-            counted: string;
-            /** @description A goal of this kind to begin with */
-            first: components["schemas"]["OddsGoal"];
-            kind: components["schemas"]["OddsKind"];
-            /** @description What the kind is called */
-            label: string;
-            /** @description The number that was there before is kept from here on */
-            least: number;
-            /** @description What a miss can do; none where it takes nothing back */
-            misses: components["schemas"]["OddsAfterMiss"][];
-            /** @description and up to here */
-            most: number;
-        };
-        OddsGoal: {
-            /** @description Of first to: points the other needs; 0: as many */
-            against?: number;
-            /** @description Makes, points or rallies; of a goal in stages it is not used */
-            count: number;
-            /** @description Of rallies: strokes at least */
-            from?: number;
-            kind: components["schemas"]["OddsKind"];
-            /**
-             * Format: double
-             * @description Of as many as possible: the time
-             */
-            minutes?: number;
-            /** @description What a miss does to a streak; empty: back to zero */
-            miss?: components["schemas"]["OddsAfterMiss"];
-            /** @description Of a streak: how often; of a routine: its parts; 0: once */
-            sets?: number;
-            stages?: components["schemas"]["OddsStage"][];
-            /** @description Of a routine: makes in a row for each part */
-            then?: number;
-            /** @description Of rallies: strokes at most; one that gets longer is stopped */
-            to?: number;
-        };
-        /** @enum {string} */
-        OddsHardness: "much easier" | "easier" | "as usual" | "harder" | "much harder";
-        /** @enum {string} */
-        OddsKind: "total" | "in a row" | "in stages" | "total, then in a row" | "together" | "as many as possible" | "first to" | "rallies of a length";
         OddsQuantile: {
             /** Format: double */
             balls: number;
@@ -2337,11 +2294,6 @@ export interface components {
              * @description Beside the court, and not long
              */
             wide: number;
-        };
-        OddsStage: {
-            count: number;
-            /** @description Beside the drill as a whole; empty: as usual */
-            hard?: components["schemas"]["OddsHardness"];
         };
         Person: {
             /** @description Out of the lists */
@@ -2859,6 +2811,77 @@ export interface components {
              */
             work: number;
         };
+        /** @enum {string} */
+        ScoreAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
+        ScoreForm: {
+            /** @description What its number counts; empty where it has none */
+            counted: string;
+            /** @description A goal of this kind to begin with */
+            first: components["schemas"]["ScoreGoal"];
+            kind: components["schemas"]["ScoreKind"];
+            /** @description What the kind is called */
+            label: string;
+            /** @description The number that was there before is kept from here on */
+            least: number;
+            /** @description What a miss can do; none where it takes nothing back */
+            misses: components["schemas"]["ScoreAfterMiss"][];
+            /** @description and up to here */
+            most: number;
+        };
+        ScoreGoal: {
+            /** @description Of first to: points the other needs; 0: as many */
+            against?: number;
+            /** @description Makes, points or rallies; of a goal in stages it is not used */
+            count: number;
+            /** @description Of rallies: strokes at least */
+            from?: number;
+            kind: components["schemas"]["ScoreKind"];
+            /** @description Of first to: points ahead that are needed as well; 0: one */
+            lead?: number;
+            /**
+             * Format: double
+             * @description Of as many as possible: the time
+             */
+            minutes?: number;
+            /** @description What a miss does to a streak; empty: back to zero */
+            miss?: components["schemas"]["ScoreAfterMiss"];
+            /** @description Of few misses: how many at most */
+            misses?: number;
+            /** @description Of sets in rallies: strokes in one set */
+            of?: number;
+            /** @description Of a streak: how often; of a routine: its parts; 0: once */
+            sets?: number;
+            stages?: components["schemas"]["ScoreStage"][];
+            /** @description Of a routine: makes in a row for each part */
+            then?: number;
+            /** @description Of rallies: strokes at most; one that gets longer is stopped */
+            to?: number;
+        };
+        /** @enum {string} */
+        ScoreHardness: "much easier" | "easier" | "as usual" | "harder" | "much harder";
+        /** @enum {string} */
+        ScoreKind: "total" | "in a row" | "in stages" | "total, then in a row" | "together" | "as many as possible" | "first to" | "rallies of a length" | "sets in rallies" | "few misses";
+        ScoreStage: {
+            count: number;
+            /** @description Beside the drill as a whole; empty: as usual */
+            hard?: components["schemas"]["ScoreHardness"];
+        };
+        ScoreStanding: {
+            /** @description Steps that are certain */
+            have: number;
+            /** @description It cannot be reached any more */
+            lost: boolean;
+            /** @description Certainly reached */
+            met: boolean;
+            /** @description Reached in some order of the turns that were counted without one, and not in all */
+            perhaps: boolean;
+            /** @description How far along it is, in words */
+            sentence: string;
+            /** @description Steps in all */
+            wanted: number;
+        };
+        /** @enum {string} */
+        ScoreUnit: "ball" | "rally" | "point";
         Settings: {
             /**
              * Format: double
@@ -2964,7 +2987,11 @@ export interface components {
             balls: number;
             /** @description Most made in a row */
             best: number;
+            /** @description Strokes of the longest of them */
+            longest: number;
             made: number;
+            /** @description Rallies whose strokes were counted */
+            rallies: number;
             /** @description Right choices, of those that were marked */
             right: number;
             /** @description Made in a row up to now */
@@ -2987,11 +3014,15 @@ export interface components {
             of?: number;
             /** @description Number of the tap on its device, from 0 */
             seq: number;
+            /** @description Of a rally: stopped because it got too long, so that nobody missed */
+            stopped?: boolean;
+            /** @description Of a rally: strokes that were made */
+            strokes?: number;
             /** @description Of one ball: in which zone it landed, where the place was not noted */
             zone?: components["schemas"]["CourtZone"];
         };
         /** @enum {string} */
-        TallyKind: "made" | "missed" | "turn" | "played again" | "undo";
+        TallyKind: "made" | "missed" | "turn" | "rally" | "played again" | "undo";
         Taps: {
             /** Format: uuid */
             block: string;
@@ -3101,10 +3132,10 @@ export interface components {
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
             /** @description The kinds of goal, and how each is put together */
-            goals: components["schemas"]["OddsForm"][];
+            goals: components["schemas"]["ScoreForm"][];
             hands: components["schemas"]["StudentHand"][];
             /** @description How hard a stage is beside the drill as a whole */
-            hard: components["schemas"]["OddsHardness"][];
+            hard: components["schemas"]["ScoreHardness"][];
             kinds: components["schemas"]["FeedKind"][];
             /** @description What can be limited in a lesson */
             limits: components["schemas"]["StudentLimitOf"][];

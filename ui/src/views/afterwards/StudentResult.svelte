@@ -52,12 +52,15 @@
           <tr>
             <th scope="row" class="font-normal">{counter.drill}</th>
             <td class="text-right whitespace-nowrap tabular-nums"
-              >{counter.count.made} of {counter.count.balls}</td
+              >{#if counter.unit === 'rally'}{counter.count.rallies}
+                {counter.count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'point'}{counter
+                  .count.made} : {counter.count.balls - counter.count.made} points{:else}{counter.count.made} of
+                {counter.count.balls}{/if}</td
             >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td
             >
-            <td>{counter.met ? '✓ met' : `${counter.have} so far`}: {counter.goal}</td>
+            <td>{counter.goal}: {counter.standing.met ? '✓ met' : counter.standing.sentence}</td>
           </tr>
         {/each}
       </tbody>

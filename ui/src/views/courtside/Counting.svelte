@@ -3,6 +3,7 @@
   import type { Tap, Waiting } from './queue'
   import { withWaiting } from './waiting'
   import Landing from './Landing.svelte'
+  import RallyCount from './RallyCount.svelte'
   import Zones from './Zones.svelte'
 
   interface Props {
@@ -39,6 +40,10 @@
     chosen = counters.indexOf(undone)
     onundo(undone.student)
   }
+  const answers = $derived(
+    counter?.unit === 'point' ? (['Point won', 'Point lost'] as const) : (['Made', 'Missed'] as const),
+  )
+  const inRallies = $derived(counter?.unit === 'rally')
   const turn = $derived(Math.min(counter?.turn ?? 1, 20))
 
   let noting = $state(false)
@@ -88,13 +93,18 @@
       {/if}
       <p class="count" aria-live="polite">
         <span
-          ><strong class="drum-digits">{count.made}</strong> of {count.balls}{count.unsure
+          >{#if inRallies}<strong class="drum-digits">{count.rallies}</strong>
+            {count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'point'}<strong
+              class="drum-digits">{count.made} : {count.balls - count.made}</strong
+            >{:else}<strong class="drum-digits">{count.made}</strong> of {count.balls}{/if}{count.unsure
             ? ', undoing…'
             : ''}</span
         >
         {#if count.waiting}
           <span>{count.waiting} not answered</span>
-        {:else}
+        {:else if inRallies}
+          <span>longest <strong class="drum-digits">{counter.count.longest}</strong></span>
+        {:else if counter.unit === 'ball'}
           <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
           <span
             >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
@@ -103,11 +113,12 @@
         {/if}
       </p>
       <p class="px-1 text-sm">
-        {counter.name}: goal {counter.goal}{counter.met ? ', met ✓' : `, ${counter.have} so far`}
+        {counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
+            .sentence}{:else}<strong>Met ✓</strong>{/if}
       </p>
       {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
       {#if way === 'ball'}
-        {#if noting && counter.aim}
+        {#if noting && counter.aim && counter.unit === 'ball'}
           {#if byZone && counter.zones.length}
             <Zones zones={counter.zones} chosen={zone} onzone={(z) => (zone = z)} />
           {:else}
@@ -126,7 +137,13 @@
         {/if}
       {/if}
     </div>
-    {#if way === 'ball'}
+    {#if inRallies}
+      <RallyCount
+        tooLong={counter.tooLong}
+        byNumber={way === 'turn'}
+        ontap={(tap) => ontap(counter.student, tap)}
+      />
+    {:else if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
           {#each ['right', 'wrong'] as const as idea (idea)}
@@ -140,8 +157,8 @@
         </div>
       {/if}
       <div class="two">
-        <button class="answer made" onclick={() => ball('made')}>Made</button>
-        <button class="answer missed" onclick={() => ball('missed')}>Missed</button>
+        <button class="answer made" onclick={() => ball('made')}>{answers[0]}</button>
+        <button class="answer missed" onclick={() => ball('missed')}>{answers[1]}</button>
       </div>
     {:else}
       <p class="px-1">Made of {turn} in this turn:</p>
@@ -164,9 +181,15 @@
         >
       {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
-        >{way === 'ball' ? 'Count after the turn' : 'Count ball by ball'}</button
+        >{inRallies
+          ? way === 'ball'
+            ? 'Count after the rally'
+            : 'Count stroke by stroke'
+          : way === 'ball'
+            ? 'Count after the turn'
+            : 'Count ball by ball'}</button
       >
-      {#if way === 'ball' && counter.aim}
+      {#if way === 'ball' && counter.aim && counter.unit === 'ball'}
         <button
           class="btn big"
           aria-pressed={noting}

@@ -4,6 +4,8 @@ import type { Counter, Entry } from '../../lib/api/client'
 export interface Provisional {
   made: number
   balls: number
+  /** Rallies whose strokes were counted. */
+  rallies: number
   taps: number
   /** How many are not answered. */
   waiting: number
@@ -14,6 +16,7 @@ export interface Provisional {
 const ballsOf = (entry: Entry): [made: number, balls: number] => {
   if (entry.kind === 'made') return [1, 1]
   if (entry.kind === 'missed') return [0, 1]
+  if (entry.kind === 'rally') return [entry.strokes ?? 0, (entry.strokes ?? 0) + (entry.stopped ? 0 : 1)]
   return entry.kind === 'turn' ? [entry.made ?? 0, entry.of ?? 0] : [0, 0]
 }
 
@@ -32,6 +35,7 @@ export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisio
   return {
     made: count.made + sum[0],
     balls: count.balls + sum[1],
+    rallies: count.rallies + standing.filter((entry) => entry.kind === 'rally').length,
     taps: Math.max(0, count.taps - before) + standing.length,
     waiting: waiting.length,
     unsure: before > 0,

@@ -38,7 +38,9 @@
             <td class="text-right whitespace-nowrap tabular-nums"
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
             >
-            <td class="whitespace-nowrap">{time.met ? '✓ met' : `${time.have} so far`}: {time.goal}</td>
+            <td class="whitespace-nowrap"
+              >{time.goal}: {time.standing.met ? '✓ met' : time.standing.sentence}</td
+            >
           </tr>
         {/each}
       </tbody>

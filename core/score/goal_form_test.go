@@ -1,16 +1,15 @@
-package odds_test
+package score_test
 
 import (
+	"hodometer/core/score"
 	"testing"
 
 	"github.com/stretchr/testify/require"
-
-	"hodometer/core/odds"
 )
 
 func TestEveryKindOfGoalHasAForm(t *testing.T) {
-	kinds := odds.Kind("").Enum()
-	forms := odds.Forms()
+	kinds := score.Kind("").Enum()
+	forms := score.Forms()
 	require.Len(t, forms, len(kinds))
 	for i, form := range forms {
 		require.Equal(t, kinds[i], any(form.Kind), "in the order in which kinds are offered")
@@ -30,7 +29,7 @@ func TestEveryKindOfGoalHasAForm(t *testing.T) {
 }
 
 func TestASliderGoesBeyondWhereItIs(t *testing.T) {
-	require.Equal(t, 60, odds.Goal{Kind: odds.Total, Count: 25}.Slider())
-	require.Equal(t, 60, odds.Goal{Kind: odds.Streak, Count: 40}.Slider())
-	require.Equal(t, 30, odds.Goal{Kind: odds.Streak, Count: 5}.Slider())
+	require.Equal(t, 60, score.Goal{Kind: score.Total, Count: 25}.Slider())
+	require.Equal(t, 60, score.Goal{Kind: score.Streak, Count: 40}.Slider())
+	require.Equal(t, 30, score.Goal{Kind: score.Streak, Count: 5}.Slider())
 }

@@ -1,4 +1,4 @@
-package odds
+package score
 
 import "math"
 
@@ -18,14 +18,16 @@ func Forms() []Form {
 	schools := []AfterMiss{BackToZero, CarriesOn}
 	number := "How many"
 	forms := []Form{
-		{Kind: Total, Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: maxCount},
+		{Kind: Total, Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: MaxCount},
 		{Kind: Streak, Label: string(Streak), Counted: number, First: Goal{Kind: Streak, Count: 5}, Least: 1, Most: 10, Misses: schools},
 		{Kind: Stages, Label: string(Stages), First: Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}}, Least: 1, Most: 1, Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn}},
-		{Kind: Routine, Label: string(Routine), Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: maxCount, Misses: schools},
-		{Kind: Together, Label: string(Together), Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: maxCount},
-		{Kind: AsManyAsPossible, Label: string(AsManyAsPossible), Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: maxCount},
-		{Kind: FirstTo, Label: string(FirstTo), Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxCount},
+		{Kind: Routine, Label: string(Routine), Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: MaxCount, Misses: schools},
+		{Kind: Together, Label: string(Together), Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: MaxCount},
+		{Kind: AsManyAsPossible, Label: string(AsManyAsPossible), Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: MaxCount},
+		{Kind: FirstTo, Label: string(FirstTo), Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxRace},
 		{Kind: Rallies, Label: string(Rallies), Counted: number, First: Goal{Kind: Rallies, Count: 5, From: 4, To: 8}, Least: 1, Most: 5},
+		{Kind: SetsInRallies, Label: string(SetsInRallies), Counted: "Sets", First: Goal{Kind: SetsInRallies, Count: 10, Of: 2}, Least: 1, Most: 100},
+		{Kind: FewMisses, Label: string(FewMisses), Counted: "Balls", First: Goal{Kind: FewMisses, Count: 20, Misses: 4}, Least: 5, Most: 100},
 	}
 	for i := range forms {
 		if forms[i].Misses == nil {

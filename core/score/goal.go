@@ -1,6 +1,6 @@
-// Package odds is the mathematics of practice: how many balls a goal takes somebody who makes so many of
-// ten, where balls land, which target suits a player, and what is known of their rate.
-package odds
+// Package score is what is to be reached and how far along it is. A goal is a machine: counting steps it with what
+// happened, and forecasting runs the same machine on chances.
+package score
 
 import (
 	"fmt"
@@ -8,7 +8,6 @@ import (
 	"strings"
 
 	"hodometer/core/invalid"
-	"hodometer/core/tally"
 	"hodometer/core/units"
 )
 
@@ -25,6 +24,8 @@ const (
 	AsManyAsPossible Kind = "as many as possible"  // makes within a time
 	FirstTo          Kind = "first to"             // points against somebody
 	Rallies          Kind = "rallies of a length"  // so many rallies neither too short nor too long
+	SetsInRallies    Kind = "sets in rallies"      // so many sets of so many strokes each within a rally
+	FewMisses        Kind = "few misses"           // at most so many misses in so many balls
 )
 
 // Hardness is how hard a stage is beside the drill as a whole.
@@ -45,8 +46,8 @@ func (h Hardness) logit() float64 {
 	return map[Hardness]float64{MuchEasier: 1, Easier: 0.5, Harder: -0.5, MuchHarder: -1}[h]
 }
 
-// rate is the rate on a stage for somebody with a rate on the drill as a whole.
-func (h Hardness) rate(p float64) float64 {
+// Rate is the rate on a stage for somebody with a rate on the drill as a whole.
+func (h Hardness) Rate(p float64) float64 {
 	odds := p / (1 - p) * math.Exp(h.logit())
 	if math.IsInf(odds, 1) {
 		return 1
@@ -72,18 +73,23 @@ type Goal struct {
 	Against int       `json:"against,omitempty" minimum:"0" maximum:"1000" description:"Of first to: points the other needs; 0: as many"`
 	From    int       `json:"from,omitempty" minimum:"0" maximum:"100" description:"Of rallies: strokes at least"`
 	To      int       `json:"to,omitempty" minimum:"0" maximum:"200" description:"Of rallies: strokes at most; one that gets longer is stopped"`
+	Lead    int       `json:"lead,omitempty" minimum:"0" maximum:"10" description:"Of first to: points ahead that are needed as well; 0: one"`
+	Of      int       `json:"of,omitempty" minimum:"0" maximum:"100" description:"Of sets in rallies: strokes in one set"`
+	Misses  int       `json:"misses,omitempty" minimum:"0" maximum:"1000" description:"Of few misses: how many at most"`
 }
 
 const (
-	maxCount  = 1000
-	maxPlaces = 2000 // steps in all that a goal can have
+	MaxCount  = 1000
+	maxPlaces = 2000   // steps in all that a goal can have
+	maxRace   = 200    // points that a side can need
+	maxCells  = 50_000 // balls times misses that a goal can stand at
 )
 
 // Check says what is wrong with a goal, by field.
 func (g Goal) Check() error {
 	var wrong invalid.Fields
-	if g.Kind != Stages && (g.Count < 1 || g.Count > maxCount) {
-		wrong.Add("count", "a goal is between 1 and %d; this one is %d", maxCount, g.Count)
+	if g.Kind != Stages && (g.Count < 1 || g.Count > MaxCount) {
+		wrong.Add("count", "a goal is between 1 and %d; this one is %d", MaxCount, g.Count)
 	}
 	switch g.Kind {
 	case Total, Streak, Together, FirstTo:
@@ -92,7 +98,7 @@ func (g Goal) Check() error {
 			wrong.Add("stages", "say how many each stage has")
 		}
 		for i, stage := range g.Stages {
-			if stage.Count < 1 || stage.Count > maxCount {
+			if stage.Count < 1 || stage.Count > MaxCount {
 				wrong.Add(invalid.Join("stages", i, "count"), "a stage has at least one ball")
 			}
 		}
@@ -111,11 +117,25 @@ func (g Goal) Check() error {
 		if g.To < g.From {
 			wrong.Add("to", "the longest rally is shorter than the shortest")
 		}
+	case SetsInRallies:
+		if g.Of < 2 {
+			wrong.Add("of", "a set has at least two strokes")
+		}
+	case FewMisses:
+		if g.Misses >= g.Count {
+			wrong.Add("misses", "with %d misses in %d balls nothing has to be made", g.Misses, g.Count)
+		}
 	default:
 		wrong.Add("kind", "there is no goal called %q", g.Kind)
 	}
-	if wrong == nil && g.steps() > maxPlaces {
-		wrong.Add("sets", "that is %d balls to be made in all; at most %d", g.steps(), maxPlaces)
+	if g.Kind == FirstTo && max(g.Count, g.Against) > maxRace {
+		wrong.Add("count", "a race is to %d points at most", maxRace)
+	}
+	if g.Kind == FewMisses && (g.Count+1)*(g.Misses+1) > maxCells {
+		wrong.Add("misses", "%d balls with up to %d misses are too many to follow; take fewer", g.Count, g.Misses)
+	}
+	if wrong == nil && g.Steps() > maxPlaces {
+		wrong.Add("sets", "that is %d balls to be made in all; at most %d", g.Steps(), maxPlaces)
 	}
 	return wrong.Err()
 }
@@ -123,8 +143,8 @@ func (g Goal) Check() error {
 // sets is how often a streak is wanted, or how many parts a routine has.
 func (g Goal) sets() int { return max(g.Sets, 1) }
 
-// steps is the least number of makes that reach the goal.
-func (g Goal) steps() int {
+// Steps is the least number of makes that reach the goal.
+func (g Goal) Steps() int {
 	switch g.Kind {
 	case Streak:
 		return g.Count * g.sets()
@@ -136,34 +156,18 @@ func (g Goal) steps() int {
 			sum += stage.Count
 		}
 		return sum
+	case SetsInRallies:
+		return g.Count * g.Of
 	}
 	return g.Count
 }
 
-// Wanted is the number that a counter shows as the goal.
-func (g Goal) Wanted() int {
-	if g.Kind == Streak {
-		return g.Count
+// against is how many points the other side of a race needs.
+func (g Goal) against() int {
+	if g.Against > 0 {
+		return g.Against
 	}
-	return g.steps()
-}
-
-// Reached returns how much of the goal a count holds, and whether that is all of it. Where the order of
-// balls matters beyond the best streak – several sets, stages – only what is certain counts.
-func (g Goal) Reached(c tally.Count) (have int, met bool) {
-	switch g.Kind {
-	case Streak:
-		return c.Best, c.Best >= g.Count && (g.sets() == 1 || c.Made >= g.steps())
-	case Routine:
-		have = min(c.Made, g.steps())
-		return have, have == g.steps() && c.Best >= g.Then
-	case Stages:
-		if !g.Miss.breaks() {
-			return c.Made, c.Made >= g.steps()
-		}
-		return c.Best, c.Best >= g.steps()
-	}
-	return c.Made, c.Made >= g.Count
+	return g.Count
 }
 
 // String puts a goal into words.
@@ -192,11 +196,31 @@ func (g Goal) String() string {
 		return fmt.Sprintf("as many as possible in %s min, hoping for %d", units.Decimal(g.Minutes, 1), g.Count)
 	case FirstTo:
 		if g.Against > 0 && g.Against != g.Count {
-			return fmt.Sprintf("first to %d, the other to %d", g.Count, g.Against)
+			return fmt.Sprintf("first to %d, the other to %d", g.Count, g.Against) + g.ahead()
 		}
-		return fmt.Sprintf("first to %d", g.Count)
+		return fmt.Sprintf("first to %d", g.Count) + g.ahead()
+	case SetsInRallies:
+		return fmt.Sprintf("%s of %d strokes in a rally", units.Count(g.Count, "set", "sets"), g.Of)
+	case FewMisses:
+		return fmt.Sprintf("at most %s in %s", units.Count(g.Misses, "miss", "misses"), units.Count(g.Count, "ball", "balls"))
 	case Rallies:
 		return fmt.Sprintf("%s of %d to %d strokes", units.Count(g.Count, "rally", "rallies"), g.From, g.To)
 	}
 	return fmt.Sprintf("%d made in all", g.Count)
+}
+
+// ahead says how far ahead a race is won; empty where one point is enough.
+func (g Goal) ahead() string {
+	if g.Lead < 2 {
+		return ""
+	}
+	return fmt.Sprintf(", %d ahead", g.Lead)
+}
+
+// high is one more than the most points that a side of a race, or makes and misses, are followed to.
+func (g Goal) high() int {
+	if g.Kind == FewMisses {
+		return g.Count + 2
+	}
+	return max(g.Count, g.against()) + max(g.Lead, 1) + 2
 }

@@ -1,4 +1,4 @@
-package odds
+package score
 
 // AfterMiss is what a miss does to a streak. All that depends on it is asked of it here.
 type AfterMiss string

@@ -1,0 +1,179 @@
+package score
+
+// State is where a goal stands: a number from 0 up, or one of its two ends.
+type State int32
+
+// The ends. What happens afterwards changes nothing.
+const (
+	Met  State = -1
+	Lost State = -2
+)
+
+// Letter is what an attempt came to.
+type Letter uint8
+
+// The letters. Of a race they are a point for the other side and one for one's own.
+const (
+	Miss Letter = iota
+	Make
+)
+
+// Machine is a goal as a table: for each state the state after a miss and after a make. It begins in state 0. A
+// make never leads to a lower state than a miss, and states are ordered by what was attempted or reached, so that most
+// steps lead upwards.
+type Machine struct {
+	next [][2]State
+	hard []Hardness // by state: how hard the next attempt is
+	// linear says that a higher state is never worse than a lower one, whatever follows: then the worst and the best
+	// of several possible states say all about those between them.
+	linear bool
+	cells  []cell // of a race or of few misses: the score of each state
+}
+
+// cell is a score: points of both sides, or makes and misses.
+type cell struct{ own, other int }
+
+// Len is the number of states, without the ends.
+func (m *Machine) Len() int { return len(m.next) }
+
+// Next is the state after a letter.
+func (m *Machine) Next(s State, l Letter) State {
+	if s < 0 {
+		return s
+	}
+	return m.next[s][l]
+}
+
+// Table is, by state, the state after a miss and after a make. It belongs to the machine.
+func (m *Machine) Table() [][2]State { return m.next }
+
+// Hard is how hard the next attempt is in a state.
+func (m *Machine) Hard(s State) Hardness { return m.hard[s] }
+
+// Machine writes a goal that makes sense as a machine.
+func (g Goal) Machine() *Machine {
+	switch g.Kind {
+	case FirstTo:
+		return g.race()
+	case FewMisses:
+		return g.fewMisses()
+	}
+	m := &Machine{linear: true}
+	switch g.Kind {
+	case Streak:
+		for range g.sets() {
+			m.add(g.Count, "", g.Miss.breaks(), m.here())
+		}
+	case Stages:
+		for _, stage := range g.Stages {
+			back := m.here()
+			if g.Miss.fromTheStart() {
+				back = 0
+			}
+			m.add(stage.Count, stage.Hard, g.Miss.breaks(), back)
+		}
+	case Routine:
+		for range g.sets() {
+			m.add(g.Count, "", false, 0)
+			m.add(g.Then, "", g.Miss.breaks(), m.here())
+		}
+	case SetsInRallies:
+		for range g.Count {
+			m.add(g.Of, "", true, m.here())
+		}
+	default:
+		m.add(g.Count, "", false, 0)
+	}
+	m.next[len(m.next)-1][Make] = Met
+	return m
+}
+
+// here is the state that the next step begins in.
+func (m *Machine) here() State { return State(len(m.next)) }
+
+// add adds so many steps. A miss leads back to a state, or leaves everything as it is.
+func (m *Machine) add(steps int, hard Hardness, breaks bool, back State) {
+	for range steps {
+		here := m.here()
+		miss := here
+		if breaks {
+			miss = back
+		}
+		m.next = append(m.next, [2]State{miss, here + 1})
+		m.hard = append(m.hard, hard)
+	}
+}
+
+// race is points until one side has enough and is far enough ahead. Where both have more than either needs, only the
+// difference matters.
+func (g Goal) race() *Machine {
+	own, other := g.Count, g.against()
+	top := max(own, other)
+	return grow(g.high(), g.high(), func(c cell, l Letter) (cell, State) {
+		if l == Make {
+			c.own++
+		} else {
+			c.other++
+		}
+		switch {
+		case c.own >= own && g.leads(c.own-c.other):
+			return c, Met
+		case c.other >= other && g.leads(c.other-c.own):
+			return c, Lost
+		}
+		for c.own > top && c.other > top {
+			c.own, c.other = c.own-1, c.other-1
+		}
+		return c, 0
+	})
+}
+
+// leads says whether a side that has enough points is far enough ahead. Where one point ahead is enough, whoever has
+// their points first has won, however many the other needs.
+func (g Goal) leads(by int) bool { return g.Lead < 2 || by >= g.Lead }
+
+// fewMisses is so many balls with at most so many misses.
+func (g Goal) fewMisses() *Machine {
+	return grow(g.high(), g.Misses+2, func(c cell, l Letter) (cell, State) {
+		if l == Make {
+			c.own++
+		} else {
+			c.other++
+		}
+		switch {
+		case c.other > g.Misses:
+			return c, Lost
+		case c.own+c.other >= g.Count:
+			return c, Met
+		}
+		return c, 0
+	})
+}
+
+// grow finds all states that a rule leads to, in the order in which they are first reached; the scores
+// of the two sides stay below high and wide.
+// The rule says which score follows, and where that is the end, which end.
+func grow(high, wide int, rule func(cell, Letter) (cell, State)) *Machine {
+	m := &Machine{cells: []cell{{}}}
+	known := make([]State, high*wide) // one more than the state; 0 where there is none yet
+	known[0] = 1
+	for i := 0; i < len(m.cells); i++ {
+		var next [2]State
+		for l := range Letter(2) {
+			c, end := rule(m.cells[i], l)
+			if end != 0 {
+				next[l] = end
+				continue
+			}
+			seen := &known[c.own*wide+c.other]
+			if *seen == 0 {
+				m.cells = append(m.cells, c)
+				*seen = State(len(m.cells))
+			}
+			next[l] = *seen - 1
+		}
+		m.next = append(m.next, next)
+		m.hard = append(m.hard, "")
+	}
+	return m
+}

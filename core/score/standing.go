@@ -1,0 +1,248 @@
+package score
+
+import (
+	"fmt"
+	"slices"
+
+	"hodometer/core/tally"
+	"hodometer/core/units"
+)
+
+// Standing is how far along a goal is after what was counted. A turn that was counted without its order leaves several
+// states possible: what is true in all of them is certain.
+type Standing struct {
+	Met      bool   `json:"met" description:"Certainly reached"`
+	Perhaps  bool   `json:"perhaps" description:"Reached in some order of the turns that were counted without one, and not in all"`
+	Lost     bool   `json:"lost" description:"It cannot be reached any more"`
+	Have     int    `json:"have" description:"Steps that are certain"`
+	Wanted   int    `json:"wanted" description:"Steps in all"`
+	Sentence string `json:"sentence" description:"How far along it is, in words"`
+}
+
+// Stand steps a goal with what several devices counted, in the order in which it was counted: by instant, and at one
+// instant in the order of the devices and their numbers.
+func (g Goal) Stand(devices ...[]tally.Entry) Standing {
+	if g.Check() != nil {
+		return g.unknown()
+	}
+	m := g.Machine()
+	states := []State{0}
+	for _, entry := range tally.InOrder(devices...) {
+		states = g.step(m, states, entry)
+	}
+	return g.standing(m, states)
+}
+
+// unknown is the standing of a goal that was stored by an earlier version and makes no sense any more.
+func (g Goal) unknown() Standing { return Standing{Wanted: g.Steps(), Sentence: "as counted then"} }
+
+// StandJointly is the standing of a goal that several players count together, from what each of them made.
+func (g Goal) StandJointly(made int) Standing {
+	if g.Check() != nil {
+		return g.unknown()
+	}
+	m := g.Machine()
+	s := State(0)
+	for range min(made, m.Len()) {
+		s = m.Next(s, Make)
+	}
+	return g.standing(m, []State{s})
+}
+
+// step takes one entry. It is the only place that knows what an entry means to a goal: of a race, made and missed are
+// points; a rally is one attempt of a goal that wants its length, and else its strokes and a miss.
+func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
+	switch e.Kind {
+	case tally.Made:
+		return m.all(states, Make)
+	case tally.Missed:
+		return m.all(states, Miss)
+	case tally.Turn:
+		return m.unordered(states, e.Made, e.Of)
+	case tally.Rally:
+		switch g.Kind {
+		case FirstTo:
+			return states
+		case Rallies:
+			if e.Strokes >= g.From && e.Strokes <= g.To {
+				return m.all(states, Make)
+			}
+			return m.all(states, Miss)
+		}
+		for range e.Strokes {
+			states = m.all(states, Make)
+		}
+		return m.all(states, Miss)
+	}
+	return states
+}
+
+// all steps every state with the same letter.
+func (m *Machine) all(states []State, l Letter) []State {
+	next := make([]State, 0, len(states))
+	for _, s := range states {
+		next = append(next, m.Next(s, l))
+	}
+	return m.distinct(next)
+}
+
+// unordered are the states that some order of x makes in y attempts leads to.
+func (m *Machine) unordered(states []State, x, y int) []State {
+	// by number of makes so far, after each attempt
+	now := make([][]State, x+1)
+	now[0] = states
+	for i := 1; i <= y; i++ {
+		next := make([][]State, x+1)
+		for makes := max(0, x-(y-i)); makes <= min(i, x); makes++ {
+			var all []State
+			if i-1 >= makes { // after a miss
+				for _, s := range now[makes] {
+					all = append(all, m.Next(s, Miss))
+				}
+			}
+			if makes > 0 {
+				for _, s := range now[makes-1] {
+					all = append(all, m.Next(s, Make))
+				}
+			}
+			next[makes] = m.distinct(all)
+		}
+		now = next
+	}
+	return now[x]
+}
+
+// rank orders states from the worst to the best.
+func rank(s State) int {
+	switch s {
+	case Lost:
+		return -1
+	case Met:
+		return int(^uint32(0) >> 1)
+	}
+	return int(s)
+}
+
+// distinct sorts states and keeps each once; of a linear machine only the worst and the best.
+func (m *Machine) distinct(states []State) []State {
+	if len(states) < 2 {
+		return states
+	}
+	slices.SortFunc(states, func(a, b State) int { return rank(a) - rank(b) })
+	states = slices.Compact(states)
+	if n := len(states); m.linear && n > 2 {
+		return []State{states[0], states[n-1]}
+	}
+	return states
+}
+
+// standing says what all possible states have in common.
+func (g Goal) standing(m *Machine, states []State) Standing {
+	worst, best := states[0], states[len(states)-1]
+	s := Standing{
+		Met: worst == Met, Lost: best == Lost, Wanted: g.Steps(),
+		Perhaps: worst != Met && slices.Contains(states, Met),
+	}
+	switch {
+	case s.Met:
+		s.Have, s.Sentence = s.Wanted, "met"
+	case s.Lost && g.Kind == FirstTo:
+		s.Sentence = "lost"
+	case s.Lost:
+		s.Sentence = "one miss too many"
+	case len(m.cells) > 0:
+		g.scored(&s, m, states)
+	default:
+		s.Have = max(0, int(worst))
+		s.Sentence = g.along(int(worst), best)
+	}
+	if s.Perhaps {
+		s.Sentence = "perhaps met; for certain: " + s.Sentence
+	}
+	return s
+}
+
+// scored is the standing of a race or of few misses: the least that is certain of each number.
+func (g Goal) scored(s *Standing, m *Machine, states []State) {
+	open := slices.DeleteFunc(slices.Clone(states), func(s State) bool { return s < 0 })
+	if len(open) == 0 {
+		s.Sentence = "over, one way or the other: the order of a turn is not known"
+		return
+	}
+	least := m.cells[open[0]]
+	for _, state := range open {
+		c := m.cells[state]
+		least.own, least.other = min(least.own, c.own), min(least.other, c.other)
+	}
+	s.Have = least.own
+	s.Sentence = fmt.Sprintf("%d : %d", least.own, least.other)
+	if g.Kind == FewMisses {
+		balls := least.own + least.other
+		s.Have = balls
+		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", balls, g.Count, units.Count(least.other, "miss", "misses"), g.Misses)
+	}
+}
+
+// along says how far a goal is that is reached step by step, from the worst and the best state that are possible. What
+// they do not agree on is left out.
+func (g Goal) along(worst int, best State) string {
+	part := func(steps, of int) (at int, in string) {
+		at = steps / of
+		if best >= 0 && int(best)/of == at && int(best) == worst {
+			return at, units.Decimal(float64(steps%of), 0)
+		}
+		return at, ""
+	}
+	switch g.Kind {
+	case Streak:
+		sets, run := part(worst, g.Count)
+		phrase := ""
+		if g.sets() > 1 {
+			phrase = fmt.Sprintf("%d of %d times", sets, g.sets())
+		} else if run == "" {
+			run = "at least " + units.Decimal(float64(worst), 0)
+		}
+		if run != "" {
+			if phrase != "" {
+				phrase += ", "
+			}
+			phrase += run + " in a row now"
+		}
+		return phrase
+	case Stages:
+		left := worst
+		for i, stage := range g.Stages {
+			if left < stage.Count {
+				phrase := fmt.Sprintf("stage %d of %d", i+1, len(g.Stages))
+				if int(best) == worst {
+					phrase += fmt.Sprintf(", %d of %d", left, stage.Count)
+				}
+				return phrase
+			}
+			left -= stage.Count
+		}
+	case Routine:
+		at := worst / (g.Count + g.Then)
+		left := worst - at*(g.Count+g.Then)
+		phrase := ""
+		if g.sets() > 1 {
+			phrase = fmt.Sprintf("part %d of %d: ", at+1, g.sets())
+			if best < 0 || int(best)/(g.Count+g.Then) != at {
+				phrase = "at least " + phrase
+			}
+		}
+		switch {
+		case left < g.Count:
+			return phrase + fmt.Sprintf("%d of %d made", left, g.Count)
+		case int(best) != worst:
+			return phrase + fmt.Sprintf("all %d made", g.Count)
+		}
+		return phrase + fmt.Sprintf("%d in a row now", left-g.Count)
+	case SetsInRallies:
+		sets, _ := part(worst, g.Of)
+		return fmt.Sprintf("%d of %s", sets, units.Count(g.Count, "set", "sets"))
+	case Rallies:
+		return fmt.Sprintf("%d of %s", worst, units.Count(g.Count, "rally", "rallies"))
+	}
+	return fmt.Sprintf("%d of %d", worst, g.Count)
+}

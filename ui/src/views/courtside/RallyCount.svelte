@@ -1,0 +1,76 @@
+<script lang="ts">
+  import type { Tap } from './queue'
+
+  /** A rally is counted stroke by stroke, or afterwards by its number. */
+  interface Props {
+    /** From how many strokes on a rally is stopped; 0 where none is. */
+    tooLong: number
+    /** By its number, once the rally is over. */
+    byNumber: boolean
+    ontap: (tap: Tap) => void
+  }
+  let { tooLong, byNumber, ontap }: Props = $props()
+  let strokes = $state(0)
+  const stopped = (n: number) => tooLong > 0 && n >= tooLong
+
+  function over(n: number) {
+    strokes = 0
+    ontap(stopped(n) ? { kind: 'rally', strokes: n, stopped: true } : { kind: 'rally', strokes: n })
+  }
+</script>
+
+{#if byNumber}
+  <p class="px-1">Strokes of this rally:</p>
+  <div class="grid grid-cols-5 gap-2">
+    {#each Array.from({ length: Math.max(20, Math.min(tooLong + 1, 40)) }, (_, n) => n) as n (n)}
+      <button class="btn number" onclick={() => over(n)}
+        ><span class="drum-digits">{n}</span><span class="sr-only"> strokes</span></button
+      >
+    {/each}
+  </div>
+{:else}
+  <div class="rally">
+    <button class="stroke" onclick={() => (strokes += 1)} aria-label="One more stroke">
+      <span class="drum-digits" aria-live="polite">{strokes}</span>
+      <span>{strokes === 1 ? 'stroke' : 'strokes'}: tap for each</span>
+    </button>
+    <button class="over" onclick={() => over(strokes)}
+      >{stopped(strokes) ? 'Too long: stop it' : 'Rally over'}</button
+    >
+  </div>
+{/if}
+
+<style>
+  .number {
+    min-height: 64px;
+    font-size: 1.9rem;
+  }
+  .rally {
+    display: grid;
+    grid-template-columns: 1.4fr 1fr;
+    gap: 0.5rem;
+  }
+  .stroke,
+  .over {
+    min-height: 96px;
+    border-radius: var(--radius-box);
+    font-weight: 700;
+    cursor: pointer;
+  }
+  .stroke {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    background: var(--color-success);
+    color: var(--color-success-content);
+  }
+  .stroke .drum-digits {
+    font-size: 2.6rem;
+  }
+  .over {
+    font-size: 1.3rem;
+    border: 4px solid var(--color-error);
+    color: var(--color-error);
+  }
+</style>
