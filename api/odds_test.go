@@ -21,7 +21,7 @@ var goalAsked = map[string]any{
 func TestAGoalIsReckoned(t *testing.T) {
 	c := newClub(t)
 	r := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
-	require.Equal(t, "about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up", r.Answer.Sentence)
+	require.Equal(t, "about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up", r.Answer.Sentence)
 	require.Equal(t, 5, r.Fitted.Count)
 	require.Contains(t, r.Sentence, "4 times in 5: 5 in a row")
 	for path, wrong := range map[string]struct {

@@ -16,7 +16,7 @@ async function fill(page: Page, label: string, text: string) {
 test('the reckoner says what a goal takes, and what is wrong in words', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/reckoner`)
   await expect(takes(page)).toHaveText(
-    'about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up.',
+    'about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up.',
   )
   await expect(page.getByText('In 6 min it is reached')).toBeVisible()
 

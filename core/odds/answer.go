@@ -268,8 +268,7 @@ func (q Question) ended(a *Answer) {
 		return
 	}
 	a.Carry = 0
-	a.Sentence = fmt.Sprintf("wins it %s; about %s points, 9 times in 10 within %s: %s min", Times(*a.Chance),
-		units.Decimal(a.Mean, 0), units.Decimal(a.usual().Balls, 0), minutes(a.usual().Seconds))
+	a.Sentence = fmt.Sprintf("wins it %s; %s", Times(*a.Chance), a.Sentence)
 }
 
 // band is what a rally goal makes of a rate: each stroke is made with it, and a rally is stopped one

@@ -23,9 +23,16 @@ func (c Clock) Seconds(balls float64) float64 {
 	if balls <= 0 {
 		return 0
 	}
-	people := float64(c.People)
+	return c.played(balls) + c.PickUps(balls)*float64(c.Basket)*c.PickUp/float64(c.People+1)
+}
+
+// played is the same without the pick-ups.
+func (c Clock) played(balls float64) float64 {
+	if balls <= 0 {
+		return 0
+	}
 	pauses := math.Ceil(balls/float64(c.Sequence)) - 1
-	return people*(balls*c.Gap+pauses*c.Pause) + c.PickUps(balls)*float64(c.Basket)*c.PickUp/(people+1)
+	return float64(c.People) * (balls*c.Gap + pauses*c.Pause)
 }
 
 // Balls is how many balls one player has within so many seconds.

@@ -38,45 +38,58 @@ func minutes(seconds float64) string {
 	return units.Decimal(seconds/60, places)
 }
 
-// sentence is a waiting time in words: how many balls, how many are enough 9 times in 10, and how long
-// those take.
+// sentence is a waiting time in words: each number of balls with its own minutes.
 func (q Question) sentence(a Answer) string {
 	if a.Never {
 		return fmt.Sprintf("at %s this is never reached: more %s than anybody will ever play", ofTen(q.Rate), a.Unit)
 	}
 	high, clock := a.usual(), q.clock()
-	phrase := fmt.Sprintf("about %s %s, 9 times in 10 within %s", rounded(a.Mean), a.Unit, rounded(high.Balls))
-	pickUp := clock.PickUps(high.Balls) * float64(clock.Basket) * clock.PickUp / float64(clock.People+1)
-	long := high.Seconds - pickUp
-	switch {
-	case long > 100*3600:
-		return phrase + ": more than a hundred hours"
-	case long > 3*3600:
-		phrase += fmt.Sprintf(": %s hours", units.Decimal(long/3600, 0))
-	case q.Goal.Kind == score.Rallies:
-		phrase += fmt.Sprintf("; that is %s min", minutes(long))
-	default:
-		phrase += fmt.Sprintf("; at %s a minute that is %s min", units.Decimal(clock.Rate()/float64(clock.People), 1), minutes(long))
+	phrase := fmt.Sprintf("%s %s, %s; 9 times in 10 ", about(a.Mean), a.Unit, lasting(clock.played(a.Mean)))
+	if high.Balls > Thousand {
+		phrase += "it takes more than a thousand, " + lasting(clock.played(high.Balls))
+	} else {
+		phrase += fmt.Sprintf("within %s, %s", Attempts(high.Balls), lasting(clock.played(high.Balls)))
 	}
-	if high.PickUps > 0 {
+	if high.PickUps > 0 && high.Balls <= Thousand {
 		phrase += " and " + units.Count(int(high.PickUps), "pick-up", "pick-ups")
 	}
 	return phrase
 }
 
-// rounded writes a count of balls: to the ball where that means something.
-func rounded(balls float64) string {
-	if balls < 1000 {
-		return units.Decimal(math.Round(balls), 0)
+// Thousand is the most that is counted one by one; whoever needs more needs another goal.
+const Thousand = 1000
+
+// Attempts writes a number of balls, rallies or points.
+func Attempts(n float64) string {
+	if n > Thousand {
+		return "more than a thousand"
 	}
-	digits := math.Pow(10, math.Floor(math.Log10(balls))-1)
-	return units.Decimal(math.Round(balls/digits)*digits, 0)
+	return units.Decimal(math.Round(n), 0)
+}
+
+// about writes a mean number of attempts.
+func about(n float64) string {
+	if n > Thousand {
+		return Attempts(n)
+	}
+	return "about " + Attempts(n)
+}
+
+// lasting writes seconds as minutes or hours.
+func lasting(seconds float64) string {
+	switch {
+	case seconds > 100*3600:
+		return "more than a hundred hours"
+	case seconds > 3*3600:
+		return units.Decimal(seconds/3600, 0) + " hours"
+	}
+	return minutes(seconds) + " min"
 }
 
 // derivation is how the answer to a waiting time came about.
 func (q Question) derivation(a Answer) metric.Derivation {
 	w := metric.Derivation{
-		Figure: "Goal: " + q.Goal.String(), Value: rounded(a.Mean) + " " + a.Unit,
+		Figure: "Goal: " + q.Goal.String(), Value: Attempts(a.Mean) + " " + a.Unit,
 		Inputs: []metric.Input{{Name: "Made", Value: ofTen(q.Rate)}},
 	}
 	add := func(name, value string) { w.Inputs = append(w.Inputs, metric.Input{Name: name, Value: value}) }
@@ -109,9 +122,9 @@ func (q Question) derivation(a Answer) metric.Derivation {
 	}
 	if !a.Never {
 		for _, each := range a.Quantiles {
-			phrase := fmt.Sprintf("within %s: %s min", rounded(each.Balls), minutes(each.Seconds))
+			phrase := fmt.Sprintf("within %s: %s", Attempts(each.Balls), lasting(each.Seconds))
 			if q.Goal.Kind == score.AsManyAsPossible {
-				phrase = "at least " + rounded(each.Balls)
+				phrase = "at least " + Attempts(each.Balls)
 			}
 			add(Times(each.Share), phrase)
 		}

@@ -81,7 +81,7 @@ func TestFellersRuns(t *testing.T) {
 // of 10 needs about 30 balls for the first and about 410 for the second.
 func TestTheGoalSpeaks(t *testing.T) {
 	a := ask(t, inARow(5, 1), 0.6)
-	require.Equal(t, "about 30 balls, 9 times in 10 within 64; at 12 a minute that is 5 min and 1 pick-up", a.Sentence)
+	require.Equal(t, "about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up", a.Sentence)
 	require.InDelta(t, 410, ask(t, inARow(10, 1), 0.6).Mean, 1)
 	require.Len(t, a.Dots, 20)
 	require.Equal(t, 64.0, a.Carry)
@@ -126,9 +126,12 @@ func TestGoalsAgainstASimulation(t *testing.T) {
 		"in a row, a miss carries on":      {Kind: score.Streak, Count: 6, Miss: score.CarriesOn},
 		"together":                         {Kind: score.Together, Count: 12},
 		"rallies of four to eight strokes": {Kind: score.Rallies, Count: 3, From: 4, To: 8},
+		"fourteen sets of two":             {Kind: score.SetsInRallies, Count: 14, Of: 2},
+		"first to seven, two ahead":        {Kind: score.FirstTo, Count: 7, Lead: 2},
+		"at most three misses in ten":      {Kind: score.FewMisses, Count: 10, Misses: 3},
 	} {
 		t.Run(name, func(t *testing.T) {
-			const rounds = 40_000
+			rounds := long.Rounds(40_000, 1_000_000)
 			q := odds.Question{Goal: goal, Rate: 0.65, Partner: 0.8, Clock: clock()}
 			a, err := q.Answer(t.Context())
 			require.NoError(t, err)
@@ -141,8 +144,8 @@ func TestGoalsAgainstASimulation(t *testing.T) {
 					over++
 				}
 			}
-			require.InEpsilon(t, sum/rounds, a.Mean, 4*a.SD/a.Mean/math.Sqrt(rounds))
-			require.LessOrEqual(t, float64(over)/rounds, 0.21)
+			require.InEpsilon(t, sum/float64(rounds), a.Mean, 4*a.SD/a.Mean/math.Sqrt(float64(rounds)))
+			require.LessOrEqual(t, float64(over)/float64(rounds), 0.21)
 		})
 	}
 }

@@ -74,9 +74,27 @@ func played(goal score.Goal, q odds.Question, c coins) float64 {
 			row(goal.Count, q.Rate)
 		}
 	case score.Routine:
-		all(goal.Count * goal.Sets)
 		for range goal.Sets {
+			all(goal.Count)
 			row(goal.Then, q.Rate)
+		}
+	case score.SetsInRallies:
+		for range goal.Count {
+			row(goal.Of, q.Rate)
+		}
+	case score.FirstTo:
+		for own, other := 0, 0; max(own, other) < goal.Count || max(own, other)-min(own, other) < goal.Lead; balls++ {
+			if c.made(q.Rate) {
+				own++
+			} else {
+				other++
+			}
+		}
+	case score.FewMisses:
+		for misses := 0; misses <= goal.Misses && balls < goal.Count; balls++ {
+			if !c.made(q.Rate) {
+				misses++
+			}
 		}
 	case score.Together:
 		all(goal.Count)

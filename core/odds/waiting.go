@@ -187,14 +187,32 @@ type waiting struct {
 	hazard         float64   // the steady chance to end at each attempt beyond; 0 where there is none
 }
 
+// step is where a state leads to, an end being the state after the last; top is the higher of both that is no end.
+type step struct{ miss, up, top int }
+
+func (p process) steps() []step {
+	table := p.Table()
+	list := make([]step, len(table))
+	for s, t := range table {
+		to := func(t score.State) int {
+			if t < 0 {
+				return len(table)
+			}
+			return int(t)
+		}
+		list[s] = step{miss: to(t[score.Miss]), up: to(t[score.Make]), top: max(int(t[score.Miss]), int(t[score.Make]))}
+	}
+	return list
+}
+
 // wait works out how long a process takes: its moments, and its chances until they reach a share and as many attempts
 // as are asked for.
 func (p process) wait(ctx context.Context, until float64, least int) (waiting, error) {
 	var w waiting
 	w.mean, w.variance, w.met = p.moments()
-	table := p.Table()
+	table := p.steps()
 	n := len(table)
-	now, next := make([]float64, n), make([]float64, n)
+	now, next := make([]float64, n+1), make([]float64, n+1)
 	now[0] = 1
 	w.done = []float64{0}
 	ended, longer, hazard, same, updates := 0.0, 1.0, 0.0, 0, 0 // longer: the mean up to here
@@ -209,29 +227,25 @@ func (p process) wait(ctx context.Context, until float64, least int) (waiting, e
 		}
 		before := ended
 		first, last := n, 0
-		for s := low; s <= high; s++ {
-			mass := now[s]
-			now[s] = 0
+		steps, from := table[low:high+1], now[low:high+1]
+		for i, mass := range from {
 			if mass < negligible {
 				continue
 			}
-			made := chances[s] * mass
-			t := table[s]
-			if miss := int(t[score.Miss]); miss >= 0 {
-				next[miss] += mass - made
-				first = min(first, miss)
-				last = max(last, miss)
-			} else {
-				ended += mass - made
+			made := chances[low+i] * mass
+			step := steps[i]
+			next[step.miss] += mass - made
+			next[step.up] += made
+			if step.miss < first {
+				first = step.miss
 			}
-			if up := int(t[score.Make]); up >= 0 {
-				next[up] += made
-				first = min(first, up)
-				last = max(last, up)
-			} else {
-				ended += made
+			if step.top > last {
+				last = step.top
 			}
 		}
+		clear(from)
+		ended += next[n]
+		next[n] = 0
 		updates += high - low + 1
 		now, next = next, now
 		low, high = first, last

@@ -6,6 +6,7 @@ import (
 	"hodometer/core/metric"
 	"hodometer/core/odds"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
 	"hodometer/core/units"
 	"math"
 	"strings"
@@ -80,32 +81,37 @@ func (p Plan) expected(list []schedule.Prepared, in schedule.Inputs) []metric.Me
 	if in.Rates == nil {
 		return nil
 	}
-	made, goals := 0.0, 0.0
+	made, goals, many := 0.0, 0.0, false
 	var makes, needs []metric.Input
 	for i, l := range list {
 		block, load := l.Block, p.Blocks[i].Load
 		if load == nil {
 			continue
 		}
-		for _, person := range l.People {
+		for k, person := range l.People {
 			document := block.DrillFor(l.Document, person)
 			rate := in.Rates[block.Drill][person.ID]
 			name := block.Title + ", " + person.Profile.Name
 			made += float64(load.Each) * rate.Mean
 			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
 			balls, counted := odds.MeanBalls(document.Goal, rate.Mean)
-			if !counted {
-				continue
+			if !counted || document.Goal.Kind == score.Together && k > 0 {
+				continue // what players count together is needed once
 			}
+			many = many || balls > odds.Thousand
 			goals += balls
-			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, units.Decimal(balls, 0))})
+			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, odds.Attempts(balls))})
 		}
+	}
+	needed := units.Decimal(goals, 0)
+	if many {
+		needed = odds.Attempts(goals)
 	}
 	return []metric.Metric{
 		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), metric.Derivation{
 			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
 		}),
-		metric.New("For the goals", math.Round(goals), units.Decimal(goals, 0), "balls", metric.Derivation{
+		metric.New("For the goals", math.Round(goals), needed, "balls", metric.Derivation{
 			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
 		}),
 	}

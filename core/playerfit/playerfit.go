@@ -298,7 +298,7 @@ func fitMetrics(d drill.Document, fit Fit, people int, s coach.Settings) []metri
 		Inputs: []metric.Input{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Sentence}},
 	})}
 	if a := fit.Goal; a != nil && !a.Never {
-		text := units.Decimal(math.Min(a.Mean, 9999), 0)
+		text := odds.Attempts(a.Mean)
 		goal := metric.New("For the goal", a.Mean, text, a.Unit, a.Derivation)
 		goal.Derivation.Value = text + " " + a.Unit
 		metrics = append(metrics, goal)

@@ -53,3 +53,11 @@ func Some[T any](t testing.TB, items []T, n int) []T {
 	}
 	return chosen
 }
+
+// Rounds is how many tries a simulation has: some, or with HODOMETER_LONG set all of them.
+func Rounds(some, most int) int {
+	if all() {
+		return most
+	}
+	return some
+}
