@@ -62,7 +62,7 @@ test('with five names every button is under the thumb and under nothing else', a
 test('undo takes back the last act, whoever’s it was', async ({ page, empty }) => {
   const counting = await five(page, empty)
   await answer(counting, 'Made').click()
-  await expect(counting.getByText('1 of 1')).toBeVisible()
+  await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
   await answer(counting, 'Ben').click()
   await answer(counting, 'Count after the turn').click()
   await answer(counting, '4 of 6').click()
@@ -83,7 +83,7 @@ test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   await expect(dialog).toContainText(/\d+:\d\d min of it are left/)
   await dialog.getByRole('button', { name: 'Go on' }).click()
   await answer(counting, 'Made').click()
-  await expect(counting.getByText('1 of 1')).toBeVisible()
+  await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
 })
 
 test('the clock goes where it was told last, however slow the answers are', async ({ page, demo }) => {
@@ -161,7 +161,7 @@ test('a device that keeps nothing still counts, and says so', async ({ page, emp
   })
   const counting = await five(page, empty)
   await answer(counting, 'Made').click()
-  await expect(counting.getByText('1 of 1')).toBeVisible()
+  await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
   await page.route('**/taps', (route) => route.abort())
   await answer(counting, 'Made').click()
   await expect(page.getByText('This device cannot keep counts')).toBeVisible()
