@@ -1,3 +1,5 @@
+// Package odds is the mathematics of practice: how many balls a goal takes somebody who makes so many of
+// ten, where balls land, which target suits a player, and what is known of their rate.
 package odds
 
 import (

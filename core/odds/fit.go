@@ -15,8 +15,7 @@ const WantedChance = 0.8
 // Within is the chance to meet the goal within the time of the question.
 func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
-	switch q.Goal.Kind {
-	case score.AsManyAsPossible:
+	if q.Goal.Kind == score.AsManyAsPossible {
 		balls := q.clock().Balls(q.Goal.Minutes * 60)
 		if q.Goal.Count > balls {
 			return 0, nil

@@ -79,6 +79,7 @@ type Goal struct {
 }
 
 const (
+	// MaxCount is the most that a goal can ask for.
 	MaxCount  = 1000
 	maxPlaces = 2000   // steps in all that a goal can have
 	maxRace   = 200    // points that a side can need

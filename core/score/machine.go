@@ -1,7 +1,7 @@
 package score
 
 // State is where a goal stands: a number from 0 up, or one of its two ends.
-type State int32
+type State int
 
 // The ends. What happens afterwards changes nothing.
 const (

@@ -1,7 +1,9 @@
 package score
 
 import (
+	"cmp"
 	"fmt"
+	"math"
 	"slices"
 
 	"hodometer/core/tally"
@@ -118,7 +120,7 @@ func rank(s State) int {
 	case Lost:
 		return -1
 	case Met:
-		return int(^uint32(0) >> 1)
+		return math.MaxInt
 	}
 	return int(s)
 }
@@ -128,7 +130,7 @@ func (m *Machine) distinct(states []State) []State {
 	if len(states) < 2 {
 		return states
 	}
-	slices.SortFunc(states, func(a, b State) int { return rank(a) - rank(b) })
+	slices.SortFunc(states, func(a, b State) int { return cmp.Compare(rank(a), rank(b)) })
 	states = slices.Compact(states)
 	if n := len(states); m.linear && n > 2 {
 		return []State{states[0], states[n-1]}
