@@ -44,6 +44,15 @@ func TestAGoalIsReckoned(t *testing.T) {
 	hopeless := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
 	require.Nil(t, hopeless.Fitted)
 	require.Contains(t, hopeless.Sentence, "Even the smallest goal")
+
+	race := with(t, with(t, with(t, goalAsked, "goal", map[string]any{"kind": "first to", "count": 11}), "rate", 0.62), "length", 15)
+	fair := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", race))
+	require.Greater(t, fair.Fair.Count, fair.Fair.Against, "the better side needs more points")
+	require.Contains(t, fair.FairSentence, "Fair at 6.2 of 10: ")
+	even := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, race, "goal", map[string]any{"kind": "first to", "count": fair.Fair.Count, "against": fair.Fair.Against})))
+	require.InDelta(t, 0.5, *even.Answer.Chance, 0.06)
+	p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, race, "rate", 1)), http.StatusUnprocessableEntity)
+	require.Contains(t, p.Fields[0].Message, "no fair score")
 }
 
 func TestATargetIsReckoned(t *testing.T) {

@@ -25,14 +25,17 @@ type GoalAsked struct {
 	Partner float64    `json:"partner,omitempty" description:"The other player's, of a goal that two count together"`
 	Clock   odds.Clock `json:"clock"`
 	Minutes float64    `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"How likely within so many, and what would suit them"`
+	Length  int        `json:"length,omitempty" minimum:"0" maximum:"150" description:"Of points: about so many in all; 0: no fair score is looked for"`
 }
 
 // GoalReckoned is what a goal takes, and the goal that suits the minutes.
 type GoalReckoned struct {
-	Answer   odds.Answer `json:"answer"`
-	Slider   int         `json:"slider" description:"The most that a slider over the goal goes to; 0: it has no single number"`
-	Fitted   *score.Goal `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
-	Sentence string      `json:"sentence" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
+	Answer       odds.Answer `json:"answer"`
+	Slider       int         `json:"slider" description:"The most that a slider over the goal goes to; 0: it has no single number"`
+	Fitted       *score.Goal `json:"fitted" description:"Met 4 times in 5 within the minutes; null where none was asked for or none is"`
+	Fair         *score.Goal `json:"fair" description:"The race of about the wanted length that both win as nearly equally often as there is one; null where none was asked for"`
+	FairSentence string      `json:"fairSentence" description:"The same in words; empty where none was asked for"`
+	Sentence     string      `json:"sentence" description:"How likely it is within the minutes, and which goal suits them; empty where none were asked for"`
 }
 
 // TargetAsked is a circle round a mark for somebody of a level.
@@ -83,6 +86,13 @@ func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, erro
 	q := odds.Question{Goal: body.Goal, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
 	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error
+	if body.Length > 0 {
+		fair, sentence, err := odds.FairRace(ctx, body.Rate, body.Length)
+		if err != nil {
+			return r, err
+		}
+		r.Fair, r.FairSentence = &fair, sentence
+	}
 	if r.Answer, err = q.Answer(ctx); err != nil || body.Minutes == 0 {
 		return r, err
 	}

@@ -53,6 +53,25 @@ test('the reckoner says what a goal takes, and what is wrong in words', async ({
   }
 })
 
+test('the reckoner finds a fair score, and remembers what was asked', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/reckoner`)
+  await page.getByLabel('Goal', { exact: true }).selectOption('first to')
+  await fill(page, 'Points won', '6.3')
+  await fill(page, 'A point takes', '12')
+  await fill(page, 'Points in all, about', '20')
+  await expect(page.getByText(/Fair at 6\.3 of 10: \d+ against \d+, about \d+ points/)).toBeVisible()
+  await page.getByRole('button', { name: 'take the fair score' }).click()
+  await expect(takes(page)).toContainText(/wins it 5 times in 10; about \d+ points, \d+ min/)
+  const needed = await page.getByLabel('Points to win').inputValue()
+  const other = await page.getByLabel('The other needs').inputValue()
+  expect(Number(needed)).toBeGreaterThan(Number(other))
+
+  await page.reload()
+  await expect(page.getByLabel('Points to win')).toHaveValue(needed)
+  await expect(page.getByLabel('Points won')).toHaveValue('6.3')
+  await expect(page.getByLabel('A point takes')).toHaveValue('12')
+})
+
 test('the reckoner finds an aim, a size and the pace of a rally on a phone', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${demo.url}/#/reckoner/target`)

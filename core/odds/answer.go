@@ -141,6 +141,9 @@ func (q Question) clock() Clock {
 		strokes := bandOf(q.Goal, q.Rate).strokes
 		c.Gap, c.Pause, c.Sequence = strokes*c.Gap+c.Pause, 0, 1
 	}
+	if q.Goal.Kind == score.SetsInRallies { // each miss takes the time until the next rally
+		c.Gap, c.Pause, c.Sequence = c.Gap+(1-q.Rate)*c.Pause, 0, 1
+	}
 	if q.Goal.Kind == score.Together {
 		c.People = max(1, c.People/2) // both players' balls count
 	}

@@ -5,6 +5,7 @@ import "math"
 // Form is what a kind of goal looks like while it is put together.
 type Form struct {
 	Kind    Kind        `json:"kind"`
+	Unit    Unit        `json:"unit" description:"What is counted one after the other"`
 	Label   string      `json:"label" description:"What the kind is called"`
 	Counted string      `json:"counted" description:"What its number counts; empty where it has none"`
 	First   Goal        `json:"first" description:"A goal of this kind to begin with"`
@@ -30,6 +31,7 @@ func Forms() []Form {
 		{Kind: FewMisses, Label: string(FewMisses), Counted: "Balls", First: Goal{Kind: FewMisses, Count: 20, Misses: 4}, Least: 5, Most: 100},
 	}
 	for i := range forms {
+		forms[i].Unit = forms[i].First.Unit()
 		if forms[i].Misses == nil {
 			forms[i].Misses = []AfterMiss{}
 		}

@@ -21,12 +21,14 @@
     partner?: number
     clock: Clock
     minutes?: number
+    /** Points of a race in all, for a fair score. */
+    length?: number
     disabled?: boolean
     onchange: (goal: Goal) => void
     /** What was wrong, by path. */
     onerrors?: (fields: Record<string, string>) => void
   }
-  let { goal, rate, partner, clock, minutes, disabled = false, onchange, onerrors }: Props = $props()
+  let { goal, rate, partner, clock, minutes, length, disabled = false, onchange, onerrors }: Props = $props()
   let moving = $state<number | null>(null)
   let derivation = $state<Derivation | null>(null)
   const asked = $derived<GoalAsked>({
@@ -35,6 +37,7 @@
     partner: partner ?? rate,
     clock,
     minutes,
+    length,
   })
   const query = createQuery(() => ({
     queryKey: keys.goal(asked),
@@ -62,6 +65,15 @@
     <p class="mt-1">Carry {Math.round(reckoned.answer.carry)} balls: they last 9 times in 10.</p>
   {/if}
   {#if reckoned.sentence}<p class="mt-1">{reckoned.sentence}</p>{/if}
+  {#if reckoned.fair}
+    {@const fair = reckoned.fair}
+    <p class="mt-1">
+      {reckoned.fairSentence}
+      {#if !disabled}<button type="button" class="link" onclick={() => onchange(fair)}
+          >take the fair score</button
+        >{/if}
+    </p>
+  {/if}
   {#if reckoned.slider}
     <div class="no-print mt-2 flex items-center gap-3">
       <label for="{id}-slide" class="text-sm">Slide the goal</label>

@@ -4,6 +4,7 @@ import { columns, ofForm, type GoalForm } from './goals'
 describe('a goal of another kind', () => {
   const streak: GoalForm = {
     kind: 'in a row',
+    unit: 'ball',
     label: 'in a row',
     counted: 'How many',
     first: { kind: 'in a row', count: 5 },

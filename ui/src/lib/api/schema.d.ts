@@ -1793,6 +1793,8 @@ export interface components {
         GoalAsked: {
             clock: components["schemas"]["OddsClock"];
             goal: components["schemas"]["ScoreGoal"];
+            /** @description Of points: about so many in all; 0: no fair score is looked for */
+            length?: number;
             /**
              * Format: double
              * @description How likely within so many, and what would suit them
@@ -1811,6 +1813,10 @@ export interface components {
         };
         GoalReckoned: {
             answer: components["schemas"]["OddsAnswer"];
+            /** @description The race of about the wanted length that both win as nearly equally often as there is one; null where none was asked for */
+            fair: null | components["schemas"]["ScoreGoal"];
+            /** @description The same in words; empty where none was asked for */
+            fairSentence: string;
             /** @description Met 4 times in 5 within the minutes; null where none was asked for or none is */
             fitted: null | components["schemas"]["ScoreGoal"];
             /** @description How likely it is within the minutes, and which goal suits them; empty where none were asked for */
@@ -2827,6 +2833,8 @@ export interface components {
             misses: components["schemas"]["ScoreAfterMiss"][];
             /** @description and up to here */
             most: number;
+            /** @description What is counted one after the other */
+            unit: components["schemas"]["ScoreUnit"];
         };
         ScoreGoal: {
             /** @description Of first to: points the other needs; 0: as many */

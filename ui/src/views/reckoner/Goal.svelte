@@ -4,19 +4,27 @@
   import type { Goal } from '../../lib/api/client'
   import { settingsQuery, vocabularyQuery } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
+  import { remembered } from './remembered.svelte'
 
   const vocabulary = vocabularyQuery()
   const settings = settingsQuery()
-  let goal = $state<Goal>({ kind: 'in a row', count: 5 })
-  let ofTen = $state(6)
-  let partner = $state(6)
-  let minute = $state(12)
-  let minutes = $state(6)
+  const asked = remembered('goal', {
+    goal: { kind: 'in a row', count: 5 } as Goal,
+    ofTen: 6,
+    partner: 6,
+    minute: 12,
+    point: 20,
+    restart: 5,
+    minutes: 6,
+    length: 15,
+  })
+  const form = $derived(vocabulary.data?.goals.find((each) => each.kind === asked.goal.kind))
+  const unit = $derived(form?.unit ?? 'ball')
   let errors = $state<Record<string, string>>({})
   const clock = $derived({
-    gap: minute > 0 ? 60 / minute : 0,
+    gap: unit === 'point' ? asked.point : asked.minute > 0 ? 60 / asked.minute : 0,
     sequence: 1,
-    pause: 0,
+    pause: unit === 'rally' ? asked.restart : 0,
     people: 1,
     basket: settings.data?.settings.basket ?? 60,
     pickUp: settings.data?.settings.pickUp ?? 2.5,
@@ -29,52 +37,88 @@
 <div class="sheet mt-3 max-w-3xl">
   <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
     <NumberField
-      label={goal.kind === 'first to' ? 'Points won' : 'Makes'}
+      label={unit === 'point' ? 'Points won' : 'Makes'}
       unit="of 10"
-      step={0.5}
+      step={0.1}
       min={0}
-      value={ofTen}
+      value={asked.ofTen}
       error={errors.rate}
-      onchange={(v) => (ofTen = v)}
+      onchange={(v) => (asked.ofTen = v)}
     />
-    {#if goal.kind === 'together'}
+    {#if asked.goal.kind === 'together'}
       <NumberField
         label="The partner makes"
         unit="of 10"
-        step={0.5}
+        step={0.1}
         min={0}
-        value={partner}
+        value={asked.partner}
         error={errors.partner}
-        onchange={(v) => (partner = v)}
+        onchange={(v) => (asked.partner = v)}
       />
     {/if}
-    <NumberField
-      label="Balls"
-      unit="/min"
-      min={0.5}
-      step={0.5}
-      value={minute}
-      error={errors.clock ?? errors['clock.gap']}
-      onchange={(v) => (minute = v)}
-    />
+    {#if unit === 'point'}
+      <NumberField
+        label="A point takes"
+        unit="s"
+        min={1}
+        step={1}
+        value={asked.point}
+        error={errors.clock ?? errors['clock.gap']}
+        onchange={(v) => (asked.point = v)}
+      />
+      <NumberField
+        label="Points in all, about"
+        min={1}
+        value={asked.length}
+        error={errors.length}
+        onchange={(v) => (asked.length = v)}
+      />
+    {:else}
+      <NumberField
+        label={unit === 'rally' ? 'Strokes' : 'Balls'}
+        unit="/min"
+        min={0.5}
+        step={0.5}
+        value={asked.minute}
+        error={errors.clock ?? errors['clock.gap']}
+        onchange={(v) => (asked.minute = v)}
+      />
+    {/if}
+    {#if unit === 'rally'}
+      <NumberField
+        label="Until the next rally"
+        unit="s"
+        min={0}
+        step={1}
+        value={asked.restart}
+        error={errors['clock.pause']}
+        onchange={(v) => (asked.restart = v)}
+      />
+    {/if}
     <NumberField
       label="Time"
       unit="min"
       step={0.5}
       min={0}
-      value={minutes}
+      value={asked.minutes}
       error={errors.minutes ?? errors.seconds}
-      onchange={(v) => (minutes = v)}
+      onchange={(v) => (asked.minutes = v)}
     />
   </div>
-  <GoalFields {goal} vocabulary={vocabulary.data} {errors} onchange={(changed) => (goal = changed)} />
+  <GoalFields
+    goal={asked.goal}
+    vocabulary={vocabulary.data}
+    {errors}
+    onchange={(changed) => (asked.goal = changed)}
+  />
   <GoalAnswer
-    {goal}
-    rate={ofTen / 10}
-    partner={partner / 10}
+    goal={asked.goal}
+    rate={asked.ofTen / 10}
+    partner={asked.partner / 10}
     {clock}
-    {minutes}
-    onchange={(changed) => (goal = changed)}
+    minutes={asked.minutes}
+    length={unit === 'point' ? asked.length : undefined}
+    onchange={(changed) => (asked.goal = changed)}
     onerrors={(fields) => (errors = fields)}
   />
 </div>

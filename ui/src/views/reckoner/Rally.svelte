@@ -4,6 +4,7 @@
   import { keys, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
+  import { remembered } from './remembered.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
@@ -14,7 +15,7 @@
     staleTime: Infinity,
   }))
   const netted = $derived((courts.data ?? []).filter((court) => court.net.halfUp > 0))
-  let asked = $state<RallyAsked>({
+  const asked = remembered<RallyAsked>('rally', {
     court: 'tennis',
     near: 7.5,
     far: 7.5,
@@ -43,7 +44,12 @@
     if (!was || !chosen) return
     const scale = chosen.length / was.length
     const near = (metres: number) => Math.round(20 * metres * scale) / 20
-    asked = { ...asked, court: id, near: near(asked.near), far: near(asked.far), height: near(asked.height) }
+    Object.assign(asked, {
+      court: id,
+      near: near(asked.near),
+      far: near(asked.far),
+      height: near(asked.height),
+    })
   }
 </script>
 

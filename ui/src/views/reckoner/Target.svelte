@@ -7,6 +7,7 @@
   import { keys, levelsOf, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
+  import { remembered } from './remembered.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
@@ -18,7 +19,7 @@
   }))
   /** A mark as it is usually set on a full tennis court; on others in proportion. */
   const usual = { back: 2, side: 1.4, radius: 1.4 }
-  let asked = $state<TargetAsked>({
+  const asked = remembered<TargetAsked>('target', {
     court: 'tennis',
     level: 'club player',
     ...usual,
@@ -44,13 +45,12 @@
     if (!chosen || !full) return
     const [along, across] = [chosen.length / full.length, chosen.singles / full.singles]
     const near = (metres: number) => Math.round(100 * metres) / 100
-    asked = {
-      ...asked,
+    Object.assign(asked, {
       court: id,
       back: near(usual.back * along),
       side: near(usual.side * across),
       radius: near(usual.radius * Math.min(along, across)),
-    }
+    })
   }
 </script>
 
