@@ -23,8 +23,13 @@ type process struct {
 func processOf(g score.Goal, chance, partner float64) process {
 	p := process{Machine: g.Machine()}
 	p.chance = make([]float64, p.Len())
+	var hard score.Hardness
+	rate := chance
 	for s := range p.chance {
-		p.chance[s] = p.Hard(score.State(s)).Rate(chance)
+		if now := p.Hard(score.State(s)); now != hard {
+			hard, rate = now, now.Rate(chance)
+		}
+		p.chance[s] = rate
 	}
 	if g.Kind == score.Together && partner != chance {
 		p.other = make([]float64, p.Len())
@@ -187,20 +192,33 @@ type waiting struct {
 	hazard         float64   // the steady chance to end at each attempt beyond; 0 where there is none
 }
 
-// step is where a state leads to, an end being the state after the last; top is the higher of both that is no end.
-type step struct{ miss, up, top int }
+// steps are where the states lead to, an end being the state after the last, and how low and how high a state and all
+// those above it, or below it, can lead.
+type steps struct {
+	miss, up, bottom, top []int
+	chance, other         []float64
+}
 
-func (p process) steps() []step {
+func (p process) steps() steps {
 	table := p.Table()
-	list := make([]step, len(table))
-	for s, t := range table {
-		to := func(t score.State) int {
-			if t < 0 {
-				return len(table)
-			}
-			return int(t)
+	n := len(table)
+	list := steps{miss: make([]int, n), up: make([]int, n), bottom: make([]int, n), top: make([]int, n), chance: p.chance, other: p.other}
+	to := func(t score.State) int {
+		if t < 0 {
+			return n
 		}
-		list[s] = step{miss: to(t[score.Miss]), up: to(t[score.Make]), top: max(int(t[score.Miss]), int(t[score.Make]))}
+		return int(t)
+	}
+	high := 0
+	for s, t := range table {
+		list.miss[s], list.up[s] = to(t[score.Miss]), to(t[score.Make])
+		high = max(high, int(t[score.Miss]), int(t[score.Make]))
+		list.top[s] = high
+	}
+	low := n - 1
+	for s := n - 1; s >= 0; s-- {
+		low = min(low, list.miss[s], list.up[s])
+		list.bottom[s] = low
 	}
 	return list
 }
@@ -210,8 +228,8 @@ func (p process) steps() []step {
 func (p process) wait(ctx context.Context, until float64, least int) (waiting, error) {
 	var w waiting
 	w.mean, w.variance, w.met = p.moments()
-	table := p.steps()
-	n := len(table)
+	steps := p.steps()
+	n := len(steps.miss)
 	now, next := make([]float64, n+1), make([]float64, n+1)
 	now[0] = 1
 	w.done = []float64{0}
@@ -221,34 +239,31 @@ func (p process) wait(ctx context.Context, until float64, least int) (waiting, e
 		if attempt%256 == 0 && ctx.Err() != nil {
 			return w, ctx.Err()
 		}
-		chances := p.chance
+		chances := steps.chance
 		if p.other != nil && attempt%2 == 0 {
-			chances = p.other
+			chances = steps.other
 		}
 		before := ended
-		first, last := n, 0
-		steps, from := table[low:high+1], now[low:high+1]
+		from, made, miss, up := now[low:high+1], chances[low:high+1], steps.miss[low:high+1], steps.up[low:high+1]
 		for i, mass := range from {
-			if mass < negligible {
-				continue
-			}
-			made := chances[low+i] * mass
-			step := steps[i]
-			next[step.miss] += mass - made
-			next[step.up] += made
-			if step.miss < first {
-				first = step.miss
-			}
-			if step.top > last {
-				last = step.top
-			}
+			part := mass * made[i]
+			next[miss[i]] += mass - part
+			next[up[i]] += part
 		}
 		clear(from)
 		ended += next[n]
 		next[n] = 0
 		updates += high - low + 1
 		now, next = next, now
-		low, high = first, last
+		low, high = steps.bottom[low], steps.top[high]
+		for low < high && now[low] < negligible {
+			now[low] = 0
+			low++
+		}
+		for low < high && now[high] < negligible {
+			now[high] = 0
+			high--
+		}
 		w.done = append(w.done, math.Min(ended, 1))
 		rate := (ended - before) / (1 - before)
 		if rate > 0 && math.Abs(rate-hazard) <= 1e-12*rate {
@@ -262,7 +277,7 @@ func (p process) wait(ctx context.Context, until float64, least int) (waiting, e
 			return w, nil
 		}
 		longer += 1 - ended
-		if attempt >= least && ended >= until || low > high || updates > maxUpdates {
+		if attempt >= least && ended >= until || now[low] < negligible || updates > maxUpdates {
 			return w, nil
 		}
 	}

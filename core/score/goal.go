@@ -43,7 +43,17 @@ const (
 // logit is what a degree does to the logarithm of the odds of a make. Half a unit turns 6 of 10 into 7.1
 // or 4.8. Common practice, no source.
 func (h Hardness) logit() float64 {
-	return map[Hardness]float64{MuchEasier: 1, Easier: 0.5, Harder: -0.5, MuchHarder: -1}[h]
+	switch h {
+	case MuchEasier:
+		return 1
+	case Easier:
+		return 0.5
+	case Harder:
+		return -0.5
+	case MuchHarder:
+		return -1
+	}
+	return 0
 }
 
 // Rate is the rate on a stage for somebody with a rate on the drill as a whole.

@@ -154,7 +154,8 @@ func (g Goal) fewMisses() *Machine {
 // of the two sides stay below high and wide.
 // The rule says which score follows, and where that is the end, which end.
 func grow(high, wide int, rule func(cell, Letter) (cell, State)) *Machine {
-	m := &Machine{cells: []cell{{}}}
+	m := &Machine{cells: make([]cell, 1, high*wide)}
+	m.next, m.hard = make([][2]State, 0, high*wide), make([]Hardness, 0, high*wide)
 	known := make([]State, high*wide) // one more than the state; 0 where there is none yet
 	known[0] = 1
 	for i := 0; i < len(m.cells); i++ {
