@@ -101,6 +101,14 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
 			in.Rates = map[string]map[string]odds.Rate{sample.Coin().ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
+		{"rallies that will not be met", func(d *lesson.Document, in *schedule.Inputs) {
+			stored := sample.BuiltIn(t, "Four and Out", *in)
+			rallies := stored.Document
+			rallies.Goal = score.Goal{Kind: score.Rallies, Count: 30, From: 4, To: 6}
+			in.Drills[stored.ID], d.Blocks[2].Drill = rallies, stored.ID
+			in.Rates = map[string]map[string]odds.Rate{stored.ID: {"ada": {Mean: 0.6}}}
+			require.NoError(t, in.Measure(t.Context()))
+		}, "min of rallies each: 30 rallies of 4 to 6 strokes is met by Ada hardly ever", 0},
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {
 			in.People[1].Profile.Limit = &student.Limit{Of: student.Balls, Max: 150}
 		}, "Ben: 172 balls planned, and the limit is 150", 0},

@@ -39,8 +39,8 @@ func (g Group) lengths() []int {
 	return list
 }
 
-// atOnce is how many play a turn together.
-func atOnce(d drill.Document) int {
+// AtOnce is how many play a turn together.
+func AtOnce(d drill.Document) int {
 	switch {
 	case d.Pattern.Rally == nil:
 		return 1
@@ -110,7 +110,7 @@ func Arrange(d drill.Document, people, lines int, space Space) (Group, string) {
 		}
 		return g, fmt.Sprintf("%d lines of %s, each with a feeder of its own.", g.Lines, spread(g.lengths()))
 	}
-	each := max(2, atOnce(d))
+	each := max(2, AtOnce(d))
 	if people < each {
 		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
 	}
@@ -153,7 +153,7 @@ func lineOf(d drill.Document, g Group) rotation.Line {
 	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
 	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
 	if byPartner(d) {
-		working := max(2, atOnce(d))
+		working := max(2, AtOnce(d))
 		l.People = max(1, g.longest()-working+1)
 		l.Lines = 1
 	}

@@ -37,7 +37,7 @@ type Load struct {
 // before the last one has finished, and a rally is a turn of all who play it. Every basketful is picked up by
 // the players and the coach together: balls × seconds a ball ÷ (people + 1).
 func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
-	people, once := g.People, atOnce(d)
+	people, once := g.People, AtOnce(d)
 	together := func(line int) int { return (line + once - 1) / once }
 	all := 0
 	for _, line := range g.lengths() {

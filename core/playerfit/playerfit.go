@@ -59,11 +59,12 @@ type Aimed struct {
 // length. Common practice, no source.
 const tapError = 0.015
 
-// clockOf is how one player's balls come, for what is counted in balls. Of a rally every stroke is one.
-func clockOf(d drill.Document, turn simulation.Simulation, people int, s coach.Settings) odds.Clock {
+// Clock is how one player's balls come, for what is counted in balls. Of a rally every stroke is one, so many seconds
+// after the one before.
+func Clock(d drill.Document, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	if strokes := len(turn.Timeline.Interceptions); p.Rally != nil && strokes > 0 {
-		return odds.Clock{Gap: max(0.1, (turn.Timeline.Seconds-p.Pause)/float64(strokes)), Sequence: strokes, Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
+	if stroke > 0 {
+		return odds.Clock{Gap: stroke, Sequence: max(1, p.Rally.Shots), Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
 	}
 	balls := max(p.BallsPerTurn()/max(p.Sequences, 1), 1)
 	sequence := p.TurnSeconds()/float64(max(p.Sequences, 1)) - p.Pause
@@ -75,7 +76,7 @@ func clockOf(d drill.Document, turn simulation.Simulation, people int, s coach.S
 
 // questionOf is the drill's goal for somebody with a rate.
 func questionOf(d drill.Document, rates odds.Estimates, turn simulation.Simulation, people int, s coach.Settings) odds.Question {
-	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: clockOf(d, turn, people, s)}
+	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: Clock(d, simulation.StrokeGap(d, turn.Timeline), people, s)}
 	if d.Goal.Kind == score.FirstTo {
 		q.Rate = 0.5 // of points nobody knows better, until some were played
 		if rates.Points != nil {

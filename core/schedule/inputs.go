@@ -25,8 +25,8 @@ type Inputs struct {
 	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
 	// said of misses.
 	Rates map[string]map[string]odds.Rate
-	// Metres are what a player runs in one turn of a drill; see Measure. Without them nothing is said of running.
-	Metres map[string]float64
+	// Work is what a turn of a drill is to a player; see Measure. Without it nothing is said of running and rallies.
+	Work map[string]simulation.Work
 }
 
 // Named gives everybody a short name that nobody else in the lesson has.
@@ -42,12 +42,12 @@ func (in Inputs) Named() Inputs {
 	return in
 }
 
-// Measure adds what a player runs in a turn of each drill. A drill that cannot be fed has nothing to run for.
+// Measure adds what a turn of each drill is to a player. A drill that cannot be fed is no work.
 // It returns ctx.Err() when cancelled.
 func (in *Inputs) Measure(ctx context.Context) error {
-	in.Metres = make(map[string]float64, len(in.Drills))
+	in.Work = make(map[string]simulation.Work, len(in.Drills))
 	for id, d := range in.Drills {
-		metres, err := simulation.Metres(ctx, d, in.Settings)
+		work, err := simulation.WorkOf(ctx, d, in.Settings)
 		var wrong invalid.Fields
 		switch {
 		case errors.As(err, &wrong):
@@ -55,7 +55,7 @@ func (in *Inputs) Measure(ctx context.Context) error {
 		case err != nil:
 			return err
 		}
-		in.Metres[id] = metres
+		in.Work[id] = work
 	}
 	return nil
 }

@@ -40,24 +40,41 @@ type Explained struct {
 	Running      metric.Derivation `json:"running"`
 }
 
-// Metres is how far each live player runs in one turn, worked out for the player that the drill is written
-// for. It returns invalid.Fields, or ctx.Err() when cancelled.
-func Metres(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
+// Work is what a turn of a drill is to a player.
+type Work struct {
+	Metres float64 // run by each live player
+	Stroke float64 // seconds from stroke to stroke of a rally; 0 where there is none
+}
+
+// WorkOf works out what a turn is to the player that the drill is written for. It returns invalid.Fields, or ctx.Err()
+// when cancelled.
+func WorkOf(ctx context.Context, d drill.Document, s coach.Settings) (Work, error) {
 	drill, err := d.Resolved(s)
 	if err != nil {
-		return 0, err
+		return Work{}, err
 	}
 	drill.Scatter = nil
 	work, err := drill.Timing(ctx, d.PlayerFor(d.Written(), student.RightHand))
 	if err != nil {
-		return 0, err
+		return Work{}, err
 	}
 	line, err := work.Turn(ctx, 0)
 	if err != nil || len(line.Runners) == 0 {
-		return 0, err
+		return Work{}, err
 	}
-	return line.Runners[0].Metres, nil
+	return Work{Metres: line.Runners[0].Metres, Stroke: StrokeGap(d, line)}, nil
 }
+
+// StrokeGap is how many seconds pass from stroke to stroke of a rally; 0 where a drill has none.
+func StrokeGap(d drill.Document, line footwork.Timeline) float64 {
+	strokes := len(line.Interceptions)
+	if d.Pattern.Rally == nil || strokes == 0 {
+		return 0
+	}
+	return max(shortestStroke, (line.Seconds-d.Pattern.Pause)/float64(strokes))
+}
+
+const shortestStroke = 0.1 // seconds
 
 // Run works one turn of a drill out for a player. The drill is taken as it stands: one for a
 // left-hander has to be mirrored first. It returns invalid.Fields, or ctx.Err() when cancelled.
