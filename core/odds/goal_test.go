@@ -10,6 +10,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/odds"
 	"hodometer/core/score"
+	"hodometer/core/tally"
 	"hodometer/internal/long"
 )
 
@@ -267,6 +268,53 @@ func anyGoal(t *rapid.T) score.Goal {
 		goal.Stages = append(goal.Stages, score.Stage{Count: rapid.IntRange(1, 4).Draw(t, "stage"), Hard: rapid.SampledFrom([]score.Hardness{score.Easier, score.AsUsual, score.MuchHarder}).Draw(t, "hard")})
 	}
 	return goal
+}
+
+// What the counter calls done is what the forecast calls done: the chances of all orders of makes and misses that are
+// counted as done add up to the chance that is forecast (relation R14).
+func TestCountingAndForecastingAgree(t *testing.T) {
+	long.Check(t, func(t *rapid.T) {
+		goal, rate := anyGoal(t), float64(rapid.IntRange(20, 95).Draw(t, "of 100"))/100
+		for i := range goal.Stages {
+			goal.Stages[i].Hard = ""
+		}
+		n := rapid.IntRange(1, 9).Draw(t, "balls")
+		chance := 0.0
+		for order := range 1 << n {
+			entries, of := make([]tally.Entry, n), 1.0
+			for i := range entries {
+				entries[i] = tally.Entry{Seq: i, Kind: tally.Missed}
+				if order>>i&1 == 1 {
+					entries[i].Kind = tally.Made
+					of *= rate
+				} else {
+					of *= 1 - rate
+				}
+			}
+			if goal.Stand(entries).Met {
+				chance += of
+			}
+		}
+		a, err := odds.Question{Goal: goal, Rate: rate, Partner: rate, Clock: clock(), Balls: n}.Answer(background)
+		require.NoError(t, err)
+		require.InDelta(t, chance, *a.Chance, 1e-9, "%s in %d balls at %g", goal, n, rate)
+	})
+}
+
+// Whatever is enough more often is more, each number has its own minutes, and what is carried lasts (relation R9).
+func TestEachNumberOfBallsHasItsMinutes(t *testing.T) {
+	long.Check(t, func(t *rapid.T) {
+		goal := anyGoal(t)
+		a := ask(t, goal, rapid.Float64Range(0.3, 0.95).Draw(t, "rate"))
+		for i, q := range a.Quantiles {
+			require.GreaterOrEqual(t, q.Balls, float64(goal.Steps()))
+			require.InDelta(t, 5*q.Balls+q.PickUps*60*2.5/2, q.Seconds, 1e-6, "a ball every five seconds")
+			if i > 0 {
+				require.GreaterOrEqual(t, q.Balls, a.Quantiles[i-1].Balls)
+			}
+		}
+		require.GreaterOrEqual(t, a.Carry, a.Quantiles[2].Balls)
+	})
 }
 
 func TestMoreSkillNeverNeedsMoreBalls(t *testing.T) {

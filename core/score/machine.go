@@ -27,7 +27,6 @@ type Machine struct {
 	// linear says that a higher state is never worse than a lower one, whatever follows: then the worst and the best
 	// of several possible states say all about those between them.
 	linear bool
-	cells  []cell // of a race or of few misses: the score of each state
 }
 
 // cell is a score: points of both sides, or makes and misses.
@@ -154,22 +153,22 @@ func (g Goal) fewMisses() *Machine {
 // of the two sides stay below high and wide.
 // The rule says which score follows, and where that is the end, which end.
 func grow(high, wide int, rule func(cell, Letter) (cell, State)) *Machine {
-	m := &Machine{cells: make([]cell, 1, high*wide)}
-	m.next, m.hard = make([][2]State, 0, high*wide), make([]Hardness, 0, high*wide)
+	m := &Machine{next: make([][2]State, 0, high*wide), hard: make([]Hardness, 0, high*wide)}
+	cells := make([]cell, 1, high*wide)
 	known := make([]State, high*wide) // one more than the state; 0 where there is none yet
 	known[0] = 1
-	for i := 0; i < len(m.cells); i++ {
+	for i := 0; i < len(cells); i++ {
 		var next [2]State
 		for l := range Letter(2) {
-			c, end := rule(m.cells[i], l)
+			c, end := rule(cells[i], l)
 			if end != 0 {
 				next[l] = end
 				continue
 			}
 			seen := &known[c.own*wide+c.other]
 			if *seen == 0 {
-				m.cells = append(m.cells, c)
-				*seen = State(len(m.cells))
+				cells = append(cells, c)
+				*seen = State(len(cells))
 			}
 			next[l] = *seen - 1
 		}

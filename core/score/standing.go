@@ -32,7 +32,8 @@ func (g Goal) Stand(devices ...[]tally.Entry) Standing {
 	for _, entry := range tally.InOrder(devices...) {
 		states = g.step(m, states, entry)
 	}
-	return g.standing(m, states)
+	c := tally.Fold(devices...)
+	return g.standing(m, states, c.Made, c.Missed())
 }
 
 // unknown is the standing of a goal that was stored by an earlier version and makes no sense any more.
@@ -48,7 +49,7 @@ func (g Goal) StandJointly(made int) Standing {
 	for range min(made, m.Len()) {
 		s = m.Next(s, Make)
 	}
-	return g.standing(m, []State{s})
+	return g.standing(m, []State{s}, made, 0)
 }
 
 // step takes one entry. It is the only place that knows what an entry means to a goal: of a race, made and missed are
@@ -138,8 +139,8 @@ func (m *Machine) distinct(states []State) []State {
 	return states
 }
 
-// standing says what all possible states have in common.
-func (g Goal) standing(m *Machine, states []State) Standing {
+// standing says what all possible states have in common, and of a race and of few misses the score itself.
+func (g Goal) standing(m *Machine, states []State, made, missed int) Standing {
 	worst, best := states[0], states[len(states)-1]
 	s := Standing{
 		Met: worst == Met, Lost: best == Lost, Wanted: g.Steps(),
@@ -152,8 +153,11 @@ func (g Goal) standing(m *Machine, states []State) Standing {
 		s.Sentence = "lost"
 	case s.Lost:
 		s.Sentence = "one miss too many"
-	case len(m.cells) > 0:
-		g.scored(&s, m, states)
+	case g.Kind == FirstTo:
+		s.Have, s.Sentence = min(made, s.Wanted), fmt.Sprintf("%d : %d", made, missed)
+	case g.Kind == FewMisses:
+		s.Have = min(made+missed, s.Wanted)
+		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, units.Count(missed, "miss", "misses"), g.Misses)
 	default:
 		s.Have = max(0, int(worst))
 		s.Sentence = g.along(int(worst), best)
@@ -162,27 +166,6 @@ func (g Goal) standing(m *Machine, states []State) Standing {
 		s.Sentence = "perhaps met; for certain: " + s.Sentence
 	}
 	return s
-}
-
-// scored is the standing of a race or of few misses: the least that is certain of each number.
-func (g Goal) scored(s *Standing, m *Machine, states []State) {
-	open := slices.DeleteFunc(slices.Clone(states), func(s State) bool { return s < 0 })
-	if len(open) == 0 {
-		s.Sentence = "over, one way or the other: the order of a turn is not known"
-		return
-	}
-	least := m.cells[open[0]]
-	for _, state := range open {
-		c := m.cells[state]
-		least.own, least.other = min(least.own, c.own), min(least.other, c.other)
-	}
-	s.Have = least.own
-	s.Sentence = fmt.Sprintf("%d : %d", least.own, least.other)
-	if g.Kind == FewMisses {
-		balls := least.own + least.other
-		s.Have = balls
-		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", balls, g.Count, units.Count(least.other, "miss", "misses"), g.Misses)
-	}
 }
 
 // along says how far a goal is that is reached step by step, from the worst and the best state that are possible. What

@@ -1,6 +1,7 @@
 package score_test
 
 import (
+	"math/rand/v2"
 	"slices"
 	"testing"
 	"time"
@@ -122,16 +123,23 @@ func entriesOf(makes []bool) []tally.Entry {
 	return entries
 }
 
+// A hundred goals with seventy lists of makes and misses each: a thousand for each of the seven kinds.
 func TestAMachineCountsAsAPencilDoes(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		g := anyGoal(t)
 		require.NoError(t, g.Check())
-		makes := rapid.SliceOfN(rapid.Bool(), 0, 60).Draw(t, "makes")
-		met, lost := on(g, makes)
-		s := g.Stand(entriesOf(makes))
-		require.Equal(t, []bool{met, lost, false}, []bool{s.Met, s.Lost, s.Perhaps}, "%s: %s", g, s.Sentence)
-		require.NotEmpty(t, s.Sentence)
-		require.LessOrEqual(t, s.Have, s.Wanted)
+		coins := rand.New(rand.NewPCG(rapid.Uint64().Draw(t, "seed"), 0))
+		for range 70 {
+			makes := make([]bool, coins.IntN(60))
+			for i := range makes {
+				makes[i] = coins.IntN(3) > 0
+			}
+			met, lost := on(g, makes)
+			s := g.Stand(entriesOf(makes))
+			require.Equal(t, []bool{met, lost, false}, []bool{s.Met, s.Lost, s.Perhaps}, "%s after %v: %s", g, makes, s.Sentence)
+			require.NotEmpty(t, s.Sentence)
+			require.LessOrEqual(t, s.Have, s.Wanted)
+		}
 	})
 }
 
@@ -203,6 +211,7 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(6), "part 2 of 2: 1 of 3 made"},
 		{score.Goal{Kind: score.SetsInRallies, Count: 4, Of: 2}, makes(5), "2 of 4 sets"},
 		{score.Goal{Kind: score.FirstTo, Count: 4, Lead: 2}, []bool{true, false, true}, "2 : 1"},
+		{score.Goal{Kind: score.FirstTo, Count: 2, Lead: 2}, []bool{true, false, true, false, true, false, true}, "4 : 3"},
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 2}, []bool{true, false, true}, "3 of 8 balls, 1 miss of at most 2"},
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 0}, []bool{true, false}, "one miss too many"},
 	} {
