@@ -92,6 +92,17 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 		require.Equal(t, score.Point, counters[0].Unit)
 		require.Equal(t, "4 : 2", counted(t, goal, 1, append(times(2, missed(0)), times(4, made(0))...))[0].Standing.Sentence)
 	})
+	t.Run("a run on the clock has three tries", func(t *testing.T) {
+		goal := map[string]any{"kind": "within a time", "count": 3, "seconds": 40}
+		try := func(seconds float64) map[string]any { return map[string]any{"kind": "time", "seconds": seconds} }
+		counters := counted(t, goal, 1, []map[string]any{try(44), try(41.27)})
+		require.Equal(t, "2 of 3 tries, best 41.3 s", counters[0].Standing.Sentence)
+		require.Equal(t, score.Time, counters[0].Unit)
+		require.Zero(t, counters[0].Count.Balls, "a time is no ball")
+		require.InDelta(t, 41.27, counters[0].Count.Fastest, 1e-9)
+		require.True(t, counted(t, goal, 1, []map[string]any{try(44), try(39.9)})[0].Standing.Met)
+		require.True(t, counted(t, goal, 1, []map[string]any{try(44), try(43), try(42), try(30)})[0].Standing.Lost)
+	})
 	t.Run("a turn without its order", func(t *testing.T) {
 		goal := map[string]any{"kind": "in a row", "count": 3}
 		counters := counted(t, goal, 1, []map[string]any{{"kind": "turn", "made": 4, "of": 5}})

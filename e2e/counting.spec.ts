@@ -90,3 +90,27 @@ test('points are won and lost, and a lost game stays lost', async ({ page, empty
   await expect(counting.getByText('3 : 2')).toBeVisible()
   await expect(counting.getByText('Now lost')).toBeVisible()
 })
+
+test('a run on the clock has so many tries', async ({ page, empty }) => {
+  const goal = { kind: 'within a time', count: 3, seconds: 40 }
+  const counting = await two(page, empty, 'Coin in the Corner', goal)
+  await expect(counting.getByText('Now 0 of 3 tries')).toBeVisible()
+  await press(counting, /Start$/)
+  await page.clock.fastForward(2000)
+  await press(counting, /Stop$/)
+  await expect(counting.getByText(/^2\.\d s$/)).toBeVisible()
+  await press(counting, 'Take it')
+  await expect(counting.getByText('Met ✓')).toBeVisible()
+  await press(counting, /^Undo/)
+  await expect(counting.getByText('Now 0 of 3 tries')).toBeVisible()
+
+  await press(counting, 'Type the time')
+  for (const seconds of ['44', '41.2']) {
+    await counting.getByLabel('This try took').fill(seconds)
+    await counting.getByLabel('This try took').press('Tab')
+    await press(counting, 'Take it')
+  }
+  await expect(counting.getByText('Now 2 of 3 tries, best 41.2 s')).toBeVisible()
+  const ada = await afterwards(page)
+  await expect(ada.getByRole('row', { name: /2 tries .* best 41.2 s/ })).toBeVisible()
+})

@@ -47,18 +47,18 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 
 func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
 	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, goal, aim, at,
-		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, standing,
+		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, outcome, have, along,
 		(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block) FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var a Attempt
 	var at, last int64
-	var goal, standing string
-	var together int
+	var goal, along string
+	var outcome, have, together int
 	var aim, zones sql.NullString
 	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &goal, &aim, &at,
-		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &standing, &together)
+		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &outcome, &have, &along, &together)
 	if err != nil {
 		return a, err
 	}
@@ -83,9 +83,7 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 		a.Standing = a.Goal.StandJointly(together)
 		return a, nil
 	}
-	if err := json.Unmarshal([]byte(standing), &a.Standing); err != nil {
-		return a, fmt.Errorf("standing of %s in %s: %w", a.Student, a.Lesson, err)
-	}
+	a.Standing = standingOf(a.Goal, outcome, have, along)
 	return a, nil
 }
 

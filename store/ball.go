@@ -18,13 +18,16 @@ const ballsOfRun = 1 << 17
 
 // Kinds and choices are stored as their places in these lists.
 var (
-	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally}
+	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
 )
 
 // millimetres and metres convert the coordinates of landings, which are stored to the millimetre: a tap on a drawn
 // court is a hundred times coarser.
 func millimetres(metres float64) int64 { return int64(math.Round(1000 * metres)) }
+
+// millis converts seconds on the clock, which are stored to the millisecond.
+func millis(seconds float64) int64 { return int64(math.Round(1000 * seconds)) }
 
 func metres(millimetres int64) float64 { return float64(millimetres) / 1000 }
 
@@ -40,6 +43,9 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 		}
 		if e.Kind == tally.Rally {
 			made, of = e.Strokes, e.Stopped
+		}
+		if e.Kind == tally.Timed {
+			made = millis(e.Seconds)
 		}
 		if e.Landing != nil {
 			x, y = millimetres(e.Landing.X), millimetres(e.Landing.Y)
@@ -96,6 +102,9 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 		e.Kind = ballKinds[kind]
 		if e.Kind == tally.Rally {
 			e.Strokes, e.Stopped, e.Made, e.Of = e.Made, e.Of != 0, 0, 0
+		}
+		if e.Kind == tally.Timed {
+			e.Seconds, e.Made = float64(e.Made)/1000, 0
 		}
 		if choice.Valid {
 			e.Choice = ballChoices[choice.Int64]

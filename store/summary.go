@@ -78,10 +78,7 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 
 func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goal, devices ...[]tally.Entry) error {
 	sum := tally.Summarise(devices...)
-	standing, err := json.Marshal(goal.Stand(devices...))
-	if err != nil {
-		return err
-	}
+	standing := goal.Stand(devices...)
 	var counted *[]tally.Zoned
 	if len(sum.Zones) > 0 {
 		counted = &sum.Zones
@@ -94,7 +91,32 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goa
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, standing = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, string(standing), attempt)
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, outcome = ?, have = ?, along = ?
+		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
 	return err
+}
+
+// The outcomes of an attempt, as they are stored.
+const (
+	open = iota
+	met
+	perhaps
+	lost
+)
+
+func outcomeOf(s score.Standing) int {
+	switch {
+	case s.Met:
+		return met
+	case s.Perhaps:
+		return perhaps
+	case s.Lost:
+		return lost
+	}
+	return open
+}
+
+// standingOf reads a standing back.
+func standingOf(goal score.Goal, outcome, have int, along string) score.Standing {
+	return score.Standing{Met: outcome == met, Perhaps: outcome == perhaps, Lost: outcome == lost, Have: have, Wanted: goal.Steps(), Sentence: along}
 }

@@ -102,7 +102,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 // coach would never feed them; false where the goal is not counted in balls of one player.
 func MeanBalls(g score.Goal, rate float64) (float64, bool) {
 	switch g.Kind {
-	case score.AsManyAsPossible, score.FirstTo, score.Rallies, score.SetsInRallies, score.FewMisses:
+	case score.AsManyAsPossible, score.FirstTo, score.Rallies, score.SetsInRallies, score.FewMisses, score.WithinATime:
 		return 0, false
 	}
 	if !(rate > 0) || rate > 1 || g.Check() != nil {
@@ -130,6 +130,8 @@ func countedIn(g score.Goal) string {
 		return "rallies"
 	case score.SetsInRallies:
 		return "strokes"
+	case score.WithinATime:
+		return "tries"
 	}
 	return "balls"
 }
@@ -178,7 +180,7 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	}
 	a := q.from(w, countedIn(q.Goal))
 	switch {
-	case q.Goal.Kind == score.FirstTo || q.Goal.Kind == score.FewMisses:
+	case q.Goal.Kind == score.FirstTo || q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime:
 		a.Chance = &w.met
 		q.ended(&a)
 	case asked:
@@ -268,6 +270,11 @@ func survival(n int, p float64) []float64 {
 
 // ended puts the answer to a goal that can be lost into words: how often it ends well, and how long it takes.
 func (q Question) ended(a *Answer) {
+	if q.Goal.Kind == score.WithinATime {
+		a.Carry = 0
+		a.Sentence = fmt.Sprintf("met %s; %s", Times(*a.Chance), a.Sentence)
+		return
+	}
 	if q.Goal.Kind == score.FewMisses {
 		a.Sentence = fmt.Sprintf("kept %s; %s", Times(*a.Chance), a.Sentence)
 		return

@@ -100,6 +100,8 @@ func (q Question) derivation(a Answer) metric.Derivation {
 		w.Formula, w.Source = "balls in the time × rate; the chances are those of the binomial distribution", "Any text on the binomial distribution"
 	case score.FirstTo:
 		w.Formula, w.Source = "every score there can be, with the chance to come to it from the scores before; from each a point leads to the next", metric.OwnArithmetic
+	case score.WithinATime:
+		w.Formula, w.Source = "the chance that one of the tries is good enough: 1 − (1 − chance of one)ⁿ", metric.OwnArithmetic
 	case score.FewMisses:
 		w.Formula, w.Source = "the chance of at most so many misses: ball by ball, until there is one too many or all were played", metric.OwnArithmetic
 	case score.Rallies:

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"strings"
 
 	"hodometer/core/invalid"
 	"hodometer/core/score"
@@ -22,11 +23,12 @@ func (q Question) Within(ctx context.Context) (float64, error) {
 		}
 		return survival(balls, q.Rate)[q.Goal.Count], nil
 	}
-	if q.Goal.Steps() > limit && q.Goal.Kind != score.FewMisses {
+	horizon := q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime
+	if q.Goal.Steps() > limit && !horizon {
 		return 0, nil
 	}
 	p := q.process()
-	if q.Goal.Kind == score.FewMisses {
+	if horizon {
 		_, _, met := p.moments()
 		return met, nil
 	}
@@ -52,14 +54,21 @@ func (q Question) with(count int) Question {
 // fitted by its length, as many as possible by what is hoped for. It returns invalid.Fields: also
 // where even the smallest goal takes longer.
 func (q Question) Fit(ctx context.Context) (score.Goal, error) {
-	small := q.with(1)
+	if q.Goal.Kind == score.WithinATime {
+		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "what is run on the clock is not fitted by its tries"}}
+	}
+	least := 1
+	if q.Goal.Kind == score.FewMisses {
+		least += q.Goal.Misses // else nothing would have to be made
+	}
+	small := q.with(least)
 	if err := small.Check(); err != nil {
 		return score.Goal{}, err
 	}
 	if q.Seconds <= 0 && q.Goal.Kind != score.AsManyAsPossible {
 		return score.Goal{}, invalid.Fields{{Path: "seconds", Message: "say how many minutes there are"}}
 	}
-	low, high := 0, score.MaxCount+1
+	low, high := least-1, score.MaxCount+1
 	for low+1 < high {
 		mid := (low + high) / 2
 		if tried := q.with(mid); tried.Goal.Check() != nil {
@@ -72,7 +81,7 @@ func (q Question) Fit(ctx context.Context) (score.Goal, error) {
 			high = mid
 		}
 	}
-	if low == 0 {
+	if low < least {
 		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
 	}
 	return q.with(low).Goal, nil
@@ -93,13 +102,19 @@ func (q Question) Suggest(ctx context.Context, a Answer) (*score.Goal, string, e
 		}
 		phrase = fmt.Sprintf("In %s min it is over %s.", minutes(limit), Times(chance))
 	}
+	switch q.Goal.Kind {
+	case score.WithinATime:
+		return nil, "", nil // its tries are all there are
+	case score.FewMisses:
+		phrase = "" // it is over when all balls are played
+	}
 	goal, err := q.Fit(ctx)
 	var wrong invalid.Fields
 	switch {
 	case errors.As(err, &wrong):
-		return nil, phrase + " Even the smallest goal of this kind would be met less than 4 times in 5.", nil
+		return nil, strings.TrimSpace(phrase + " Even the smallest goal of this kind would be met less than 4 times in 5."), nil
 	case err != nil:
 		return nil, "", err
 	}
-	return &goal, phrase + fmt.Sprintf(" 4 times in 5: %s.", goal), nil
+	return &goal, strings.TrimSpace(phrase + fmt.Sprintf(" 4 times in 5: %s.", goal)), nil
 }

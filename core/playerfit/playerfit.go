@@ -106,6 +106,8 @@ func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evid
 	answer, err := question.Answer(ctx)
 	var wrong invalid.Fields
 	switch {
+	case d.Goal.Unit() == score.Time:
+		fit.Why = "how quick somebody is on the clock is not worked out"
 	case errors.As(err, &wrong):
 		fit.Why = wrong[0].Message
 	case err != nil:

@@ -14,10 +14,10 @@ func (Hardness) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Kind) Enum() []any {
-	return []any{Total, Streak, Stages, Routine, Together, AsManyAsPossible, FirstTo, Rallies, SetsInRallies, FewMisses}
+	return []any{Total, Streak, Stages, Routine, Together, AsManyAsPossible, FirstTo, Rallies, SetsInRallies, FewMisses, WithinATime}
 }
 
 // Enum lists the values in the order in which they are offered.
 func (Unit) Enum() []any {
-	return []any{Ball, Rally, Point}
+	return []any{Ball, Rally, Point, Time}
 }

@@ -26,6 +26,7 @@ const (
 	Rallies          Kind = "rallies of a length"  // so many rallies neither too short nor too long
 	SetsInRallies    Kind = "sets in rallies"      // so many sets of so many strokes each within a rally
 	FewMisses        Kind = "few misses"           // at most so many misses in so many balls
+	WithinATime      Kind = "within a time"        // a run on the clock, the best of so many tries
 )
 
 // Hardness is how hard a stage is beside the drill as a whole.
@@ -85,6 +86,7 @@ type Goal struct {
 	To      int       `json:"to,omitempty" minimum:"0" maximum:"200" description:"Of rallies: strokes at most; one that gets longer is stopped"`
 	Lead    int       `json:"lead,omitempty" minimum:"0" maximum:"10" description:"Of first to: points ahead that are needed as well; 0: one"`
 	Of      int       `json:"of,omitempty" minimum:"0" maximum:"100" description:"Of sets in rallies: strokes in one set"`
+	Seconds float64   `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of within a time: how many there are"`
 	Misses  int       `json:"misses,omitempty" minimum:"0" maximum:"1000" description:"Of few misses: how many at most"`
 }
 
@@ -132,6 +134,10 @@ func (g Goal) Check() error {
 		if g.Of < 2 {
 			wrong.Add("of", "a set has at least two strokes")
 		}
+	case WithinATime:
+		if g.Seconds <= 0 {
+			wrong.Add("seconds", "say within how many seconds")
+		}
 	case FewMisses:
 		if g.Misses >= g.Count {
 			wrong.Add("misses", "with %d misses in %d balls nothing has to be made", g.Misses, g.Count)
@@ -169,6 +175,8 @@ func (g Goal) Steps() int {
 		return sum
 	case SetsInRallies:
 		return g.Count * g.Of
+	case WithinATime:
+		return 1
 	}
 	return g.Count
 }
@@ -212,6 +220,8 @@ func (g Goal) String() string {
 		return fmt.Sprintf("first to %d", g.Count) + g.ahead()
 	case SetsInRallies:
 		return fmt.Sprintf("%s of %d strokes in a rally", units.Count(g.Count, "set", "sets"), g.Of)
+	case WithinATime:
+		return fmt.Sprintf("within %s s, the best of %s", units.Decimal(g.Seconds, 1), units.Count(g.Count, "try", "tries"))
 	case FewMisses:
 		return fmt.Sprintf("at most %s in %s", units.Count(g.Misses, "miss", "misses"), units.Count(g.Count, "ball", "balls"))
 	case Rallies:

@@ -30,6 +30,7 @@ func Forms() []Form {
 		{Kind: SetsInRallies, Label: string(SetsInRallies), Counted: "Sets", First: Goal{Kind: SetsInRallies, Count: 10, Of: 2}, Least: 1, Most: 100},
 		{Kind: FewMisses, Label: string(FewMisses), Counted: "Balls", First: Goal{Kind: FewMisses, Count: 20, Misses: 4}, Least: 5, Most: 100},
 	}
+	forms = append(forms, Form{Kind: WithinATime, Label: string(WithinATime), Counted: "Tries", First: Goal{Kind: WithinATime, Count: 3, Seconds: 40}, Least: 1, Most: 10})
 	for i := range forms {
 		forms[i].Unit = forms[i].First.Unit()
 		if forms[i].Misses == nil {

@@ -56,6 +56,8 @@ func (g Goal) Machine() *Machine {
 		return g.race()
 	case FewMisses:
 		return g.fewMisses()
+	case WithinATime:
+		return g.tries()
 	}
 	m := &Machine{linear: true}
 	switch g.Kind {
@@ -144,6 +146,19 @@ func (g Goal) fewMisses() *Machine {
 			return c, Lost
 		case c.own+c.other >= g.Count:
 			return c, Met
+		}
+		return c, 0
+	})
+}
+
+// tries is one of so many that is good enough.
+func (g Goal) tries() *Machine {
+	return grow(2, g.Count+1, func(c cell, l Letter) (cell, State) {
+		if l == Make {
+			return c, Met
+		}
+		if c.other++; c.other >= g.Count {
+			return c, Lost
 		}
 		return c, 0
 	})

@@ -29,11 +29,11 @@ func (g Goal) Stand(devices ...[]tally.Entry) Standing {
 	}
 	m := g.Machine()
 	states := []State{0}
-	for _, entry := range tally.InOrder(devices...) {
+	entries := tally.InOrder(devices...)
+	for _, entry := range entries {
 		states = g.step(m, states, entry)
 	}
-	c := tally.Fold(devices...)
-	return g.standing(m, states, c.Made, c.Missed())
+	return g.standing(states, tally.CountOf(entries))
 }
 
 // unknown is the standing of a goal that was stored by an earlier version and makes no sense any more.
@@ -49,7 +49,7 @@ func (g Goal) StandJointly(made int) Standing {
 	for range min(made, m.Len()) {
 		s = m.Next(s, Make)
 	}
-	return g.standing(m, []State{s}, made, 0)
+	return g.standing([]State{s}, tally.Count{Made: made, Balls: made})
 }
 
 // step takes one entry. It is the only place that knows what an entry means to a goal: of a race, made and missed are
@@ -62,9 +62,17 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 		return m.all(states, Miss)
 	case tally.Turn:
 		return m.unordered(states, e.Made, e.Of)
+	case tally.Timed:
+		if g.Kind != WithinATime {
+			return states
+		}
+		if e.Seconds <= g.Seconds {
+			return m.all(states, Make)
+		}
+		return m.all(states, Miss)
 	case tally.Rally:
 		switch g.Kind {
-		case FirstTo:
+		case FirstTo, WithinATime:
 			return states
 		case Rallies:
 			if e.Strokes >= g.From && e.Strokes <= g.To {
@@ -80,13 +88,12 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 	return states
 }
 
-// all steps every state with the same letter.
+// all steps every state with the same letter, in place.
 func (m *Machine) all(states []State, l Letter) []State {
-	next := make([]State, 0, len(states))
-	for _, s := range states {
-		next = append(next, m.Next(s, l))
+	for i, s := range states {
+		states[i] = m.Next(s, l)
 	}
-	return m.distinct(next)
+	return m.distinct(states)
 }
 
 // unordered are the states that some order of x makes in y attempts leads to.
@@ -140,7 +147,8 @@ func (m *Machine) distinct(states []State) []State {
 }
 
 // standing says what all possible states have in common, and of a race and of few misses the score itself.
-func (g Goal) standing(m *Machine, states []State, made, missed int) Standing {
+func (g Goal) standing(states []State, c tally.Count) Standing {
+	made, missed := c.Made, c.Missed()
 	worst, best := states[0], states[len(states)-1]
 	s := Standing{
 		Met: worst == Met, Lost: best == Lost, Wanted: g.Steps(),
@@ -149,12 +157,22 @@ func (g Goal) standing(m *Machine, states []State, made, missed int) Standing {
 	switch {
 	case s.Met:
 		s.Have, s.Sentence = s.Wanted, "met"
+		if g.Kind == WithinATime {
+			s.Sentence += ", " + seconds(c.Fastest)
+		}
 	case s.Lost && g.Kind == FirstTo:
 		s.Sentence = "lost"
+	case s.Lost && g.Kind == WithinATime:
+		s.Sentence = "not within it; best " + seconds(c.Fastest)
 	case s.Lost:
 		s.Sentence = "one miss too many"
 	case g.Kind == FirstTo:
 		s.Have, s.Sentence = min(made, s.Wanted), fmt.Sprintf("%d : %d", made, missed)
+	case g.Kind == WithinATime:
+		s.Sentence = fmt.Sprintf("%d of %s", c.Tries, units.Count(g.Count, "try", "tries"))
+		if c.Tries > 0 {
+			s.Sentence += ", best " + seconds(c.Fastest)
+		}
 	case g.Kind == FewMisses:
 		s.Have = min(made+missed, s.Wanted)
 		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, units.Count(missed, "miss", "misses"), g.Misses)
@@ -167,6 +185,9 @@ func (g Goal) standing(m *Machine, states []State, made, missed int) Standing {
 	}
 	return s
 }
+
+// seconds writes a time on the clock.
+func seconds(s float64) string { return units.Decimal(s, 1) + " s" }
 
 // along says how far a goal is that is reached step by step, from the worst and the best state that are possible. What
 // they do not agree on is left out.

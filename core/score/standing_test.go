@@ -74,6 +74,8 @@ func on(g score.Goal, makes []bool) (met, lost bool) {
 			ahead := max(1, g.Lead)
 			met = own >= g.Count && (ahead == 1 || own-other >= ahead)
 			lost = other >= against && (ahead == 1 || other-own >= ahead)
+		case score.WithinATime: // a make is a try that is quick enough
+			met, lost = made, misses == g.Count
 		case score.FewMisses:
 			lost = misses > g.Misses
 			met = !lost && i+1 == g.Count
@@ -89,7 +91,7 @@ func on(g score.Goal, makes []bool) (met, lost bool) {
 
 func anyGoal(t *rapid.T) score.Goal {
 	small := func(name string) int { return rapid.IntRange(1, 6).Draw(t, name) }
-	g := score.Goal{Kind: rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.FirstTo, score.SetsInRallies, score.FewMisses}).Draw(t, "kind"), Count: small("count")}
+	g := score.Goal{Kind: rapid.SampledFrom([]score.Kind{score.Total, score.Streak, score.Stages, score.Routine, score.FirstTo, score.SetsInRallies, score.FewMisses, score.WithinATime}).Draw(t, "kind"), Count: small("count")}
 	schools := []score.AfterMiss{"", score.BackToZero, score.CarriesOn}
 	switch g.Kind {
 	case score.Streak:
@@ -105,6 +107,8 @@ func anyGoal(t *rapid.T) score.Goal {
 		g.Against, g.Lead = rapid.IntRange(0, 6).Draw(t, "against"), rapid.IntRange(0, 3).Draw(t, "lead")
 	case score.SetsInRallies:
 		g.Of = rapid.IntRange(2, 4).Draw(t, "of")
+	case score.WithinATime:
+		g.Seconds = 40
 	case score.FewMisses:
 		g.Count += 2
 		g.Misses = rapid.IntRange(0, g.Count-1).Draw(t, "misses")
@@ -123,7 +127,7 @@ func entriesOf(makes []bool) []tally.Entry {
 	return entries
 }
 
-// A hundred goals with seventy lists of makes and misses each: a thousand for each of the seven kinds.
+// A hundred goals with seventy lists of makes and misses each: nearly a thousand for each of the eight kinds.
 func TestAMachineCountsAsAPencilDoes(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		g := anyGoal(t)
@@ -217,6 +221,17 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 	} {
 		require.Equal(t, c.want, c.goal.Stand(entriesOf(c.makes)).Sentence, "%s", c.goal)
 	}
+	timed := func(seconds ...float64) (entries []tally.Entry) {
+		for i, s := range seconds {
+			entries = append(entries, tally.Entry{Seq: i, Kind: tally.Timed, Seconds: s})
+		}
+		return entries
+	}
+	run := score.Goal{Kind: score.WithinATime, Count: 3, Seconds: 40}
+	require.Equal(t, "0 of 3 tries", run.Stand().Sentence)
+	require.Equal(t, "2 of 3 tries, best 41.2 s", run.Stand(timed(44, 41.2)).Sentence)
+	require.Equal(t, "met, 39.9 s", run.Stand(timed(44, 41.2, 39.9)).Sentence)
+	require.Equal(t, "not within it; best 40.1 s", run.Stand(timed(44, 41.2, 40.1)).Sentence)
 	turn := []tally.Entry{{Kind: tally.Turn, Made: 4, Of: 5, At: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}}
 	require.Equal(t, "perhaps met; for certain: at least 2 in a row now", score.Goal{Kind: score.Streak, Count: 3}.Stand(turn).Sentence)
 }

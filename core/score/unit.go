@@ -8,6 +8,7 @@ const (
 	Ball  Unit = "ball"
 	Rally Unit = "rally" // with its strokes
 	Point Unit = "point" // won or lost
+	Time  Unit = "time"  // a try on the clock
 )
 
 // Unit is what is counted towards the goal.
@@ -15,6 +16,8 @@ func (g Goal) Unit() Unit {
 	switch g.Kind {
 	case FirstTo:
 		return Point
+	case WithinATime:
+		return Time
 	case Rallies, SetsInRallies:
 		return Rally
 	}

@@ -24,8 +24,9 @@ type Zoned struct {
 
 // Summarise works out the summary of what the devices took; see Fold.
 func Summarise(devices ...[]Entry) Summary {
-	s := Summary{Count: Fold(devices...)}
-	for _, entry := range InOrder(devices...) {
+	entries := InOrder(devices...)
+	s := Summary{Count: CountOf(entries)}
+	for _, entry := range entries {
 		if entry.At.After(s.Last) {
 			s.Last = entry.At
 		}

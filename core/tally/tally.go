@@ -13,13 +13,14 @@ import (
 // Kind is what a coach tapped.
 type Kind string
 
-// Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Again is a ball that is played again after a
+// Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Timed is one try on the clock; Again is a ball that is played again after a
 // bad feed or a let, and counts for nobody; Undo takes back the last tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"
 	Turn   Kind = "turn"
 	Rally  Kind = "rally"
+	Timed  Kind = "time"
 	Again  Kind = "played again"
 	Undo   Kind = "undo"
 )
@@ -45,10 +46,15 @@ type Entry struct {
 	Strokes int  `json:"strokes,omitempty" minimum:"0" maximum:"500" description:"Of a rally: strokes that were made"`
 	Stopped bool `json:"stopped,omitempty" description:"Of a rally: stopped because it got too long, so that nobody missed"`
 
+	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of a time: how long the try took"`
+
 	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; empty: that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
 	Zone    *court.Zone  `json:"zone,omitempty" description:"Of one ball: in which zone it landed, where the place was not noted"`
 }
+
+// longestTry is how many seconds a try on the clock takes at most.
+const longestTry = 3600
 
 // The years in which anything can be counted.
 const (
@@ -75,6 +81,9 @@ func (e Entry) Check() error {
 	}
 	if e.Kind != Rally && (e.Strokes != 0 || e.Stopped) {
 		wrong.Add("strokes", "only a rally has strokes")
+	}
+	if (e.Kind == Timed) != (e.Seconds > 0) || !(e.Seconds >= 0) || e.Seconds > longestTry {
+		wrong.Add("seconds", "a try on the clock takes more than nothing and at most an hour")
 	}
 	if e.Strokes < 0 {
 		wrong.Add("strokes", "a rally cannot have fewer strokes than none")
@@ -106,16 +115,18 @@ func (e Entry) Check() error {
 
 // Count is what stands after all taps.
 type Count struct {
-	Made    int  `json:"made"`
-	Balls   int  `json:"balls"`
-	Streak  int  `json:"streak" description:"Made in a row up to now"`
-	Best    int  `json:"best" description:"Most made in a row"`
-	AtLeast bool `json:"atLeast" description:"A turn was counted without its order, so the best streak may be longer"`
-	Right   int  `json:"right" description:"Right choices, of those that were marked"`
-	Wrong   int  `json:"wrong"`
-	Rallies int  `json:"rallies" description:"Rallies whose strokes were counted"`
-	Longest int  `json:"longest" description:"Strokes of the longest of them"`
-	Taps    int  `json:"taps" description:"Counts that stand, for undo"`
+	Made    int     `json:"made"`
+	Balls   int     `json:"balls"`
+	Streak  int     `json:"streak" description:"Made in a row up to now"`
+	Best    int     `json:"best" description:"Most made in a row"`
+	AtLeast bool    `json:"atLeast" description:"A turn was counted without its order, so the best streak may be longer"`
+	Right   int     `json:"right" description:"Right choices, of those that were marked"`
+	Wrong   int     `json:"wrong"`
+	Rallies int     `json:"rallies" description:"Rallies whose strokes were counted"`
+	Longest int     `json:"longest" description:"Strokes of the longest of them"`
+	Tries   int     `json:"tries" description:"Tries on the clock"`
+	Fastest float64 `json:"fastest" description:"Seconds of the best of them; 0 where there is none"`
+	Taps    int     `json:"taps" description:"Counts that stand, for undo"`
 }
 
 // Missed is the number of balls missed.
@@ -156,14 +167,23 @@ func Landings(entries []Entry) []court.Point {
 //
 // Each list is what one device took, with its own numbers and its own undo; they are put together by
 // their times.
-func Fold(devices ...[]Entry) Count {
+func Fold(devices ...[]Entry) Count { return CountOf(InOrder(devices...)) }
+
+// CountOf counts standing entries in their order; see Fold.
+func CountOf(entries []Entry) Count {
 	var c Count
-	for _, entry := range InOrder(devices...) {
+	for _, entry := range entries {
 		made, missed := entry.balls()
 		c.Taps++
 		if entry.Kind == Rally {
 			c.Rallies++
 			c.Longest = max(c.Longest, entry.Strokes)
+		}
+		if entry.Kind == Timed {
+			if c.Tries++; c.Fastest == 0 || entry.Seconds < c.Fastest {
+				c.Fastest = entry.Seconds
+			}
+			continue // a time is no ball
 		}
 		c.Made += made
 		c.Balls += made + missed

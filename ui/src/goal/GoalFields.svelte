@@ -112,6 +112,16 @@
       error={errors['goal.of']}
       onchange={(of) => set({ of })}
     />
+  {:else if goal.kind === 'within a time'}
+    <NumberField
+      label="Within"
+      unit="s"
+      min={0.1}
+      step={0.1}
+      value={goal.seconds ?? 40}
+      error={errors['goal.seconds']}
+      onchange={(seconds) => set({ seconds })}
+    />
   {:else if goal.kind === 'few misses'}
     <NumberField
       label="Misses at most"

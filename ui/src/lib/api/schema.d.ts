@@ -2857,6 +2857,11 @@ export interface components {
             misses?: number;
             /** @description Of sets in rallies: strokes in one set */
             of?: number;
+            /**
+             * Format: double
+             * @description Of within a time: how many there are
+             */
+            seconds?: number;
             /** @description Of a streak: how often; of a routine: its parts; 0: once */
             sets?: number;
             stages?: components["schemas"]["ScoreStage"][];
@@ -2868,7 +2873,7 @@ export interface components {
         /** @enum {string} */
         ScoreHardness: "much easier" | "easier" | "as usual" | "harder" | "much harder";
         /** @enum {string} */
-        ScoreKind: "total" | "in a row" | "in stages" | "total, then in a row" | "together" | "as many as possible" | "first to" | "rallies of a length" | "sets in rallies" | "few misses";
+        ScoreKind: "total" | "in a row" | "in stages" | "total, then in a row" | "together" | "as many as possible" | "first to" | "rallies of a length" | "sets in rallies" | "few misses" | "within a time";
         ScoreStage: {
             count: number;
             /** @description Beside the drill as a whole; empty: as usual */
@@ -2889,7 +2894,7 @@ export interface components {
             wanted: number;
         };
         /** @enum {string} */
-        ScoreUnit: "ball" | "rally" | "point";
+        ScoreUnit: "ball" | "rally" | "point" | "time";
         Settings: {
             /**
              * Format: double
@@ -2995,6 +3000,11 @@ export interface components {
             balls: number;
             /** @description Most made in a row */
             best: number;
+            /**
+             * Format: double
+             * @description Seconds of the best of them; 0 where there is none
+             */
+            fastest: number;
             /** @description Strokes of the longest of them */
             longest: number;
             made: number;
@@ -3006,6 +3016,8 @@ export interface components {
             streak: number;
             /** @description Counts that stand, for undo */
             taps: number;
+            /** @description Tries on the clock */
+            tries: number;
             wrong: number;
         };
         TallyEntry: {
@@ -3020,6 +3032,11 @@ export interface components {
             made?: number;
             /** @description Of a turn: balls played */
             of?: number;
+            /**
+             * Format: double
+             * @description Of a time: how long the try took
+             */
+            seconds?: number;
             /** @description Number of the tap on its device, from 0 */
             seq: number;
             /** @description Of a rally: stopped because it got too long, so that nobody missed */
@@ -3030,7 +3047,7 @@ export interface components {
             zone?: components["schemas"]["CourtZone"];
         };
         /** @enum {string} */
-        TallyKind: "made" | "missed" | "turn" | "rally" | "played again" | "undo";
+        TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "undo";
         Taps: {
             /** Format: uuid */
             block: string;

@@ -52,7 +52,9 @@
           <tr>
             <th scope="row" class="font-normal">{counter.drill}</th>
             <td class="text-right whitespace-nowrap tabular-nums"
-              >{#if counter.unit === 'rally'}{counter.count.rallies}
+              >{#if counter.unit === 'time'}{counter.count.tries}
+                {counter.count.tries === 1 ? 'try' : 'tries'}{:else if counter.unit === 'rally'}{counter.count
+                  .rallies}
                 {counter.count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'point'}{counter
                   .count.made} : {counter.count.balls - counter.count.made} points{:else}{counter.count.made} of
                 {counter.count.balls}{/if}</td

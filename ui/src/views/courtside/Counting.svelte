@@ -4,6 +4,7 @@
   import { withWaiting } from './waiting'
   import Landing from './Landing.svelte'
   import RallyCount from './RallyCount.svelte'
+  import TimeCount from './TimeCount.svelte'
   import Zones from './Zones.svelte'
 
   interface Props {
@@ -44,6 +45,15 @@
     counter?.unit === 'point' ? (['Point won', 'Point lost'] as const) : (['Made', 'Missed'] as const),
   )
   const inRallies = $derived(counter?.unit === 'rally')
+  /** What the two ways of counting are called: one by one, and afterwards. */
+  const ways = $derived(
+    {
+      ball: ['Count ball by ball', 'Count after the turn'],
+      point: ['Count point by point', 'Count after the game'],
+      rally: ['Count stroke by stroke', 'Count after the rally'],
+      time: ['Use the stopwatch', 'Type the time'],
+    }[counter?.unit ?? 'ball'],
+  )
   const turn = $derived(Math.min(counter?.turn ?? 1, 20))
 
   let noting = $state(false)
@@ -94,7 +104,10 @@
       <p class="count" aria-live="polite">
         <span
           >{#if inRallies}<strong class="drum-digits">{count.rallies}</strong>
-            {count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'point'}<strong
+            {count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'time'}<strong
+              class="drum-digits">{count.tries}</strong
+            >
+            {count.tries === 1 ? 'try' : 'tries'}{:else if counter.unit === 'point'}<strong
               class="drum-digits">{count.made} : {count.balls - count.made}</strong
             >{:else}<strong class="drum-digits">{count.made}</strong> of {count.balls}{/if}{count.unsure
             ? ', undoing…'
@@ -104,6 +117,8 @@
           <span>{count.waiting} not answered</span>
         {:else if inRallies}
           <span>longest <strong class="drum-digits">{counter.count.longest}</strong></span>
+        {:else if counter.unit === 'time' && counter.count.fastest}
+          <span>best <strong class="drum-digits">{counter.count.fastest}</strong> s</span>
         {:else if counter.unit === 'ball'}
           <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
           <span
@@ -143,6 +158,8 @@
         byNumber={way === 'turn'}
         ontap={(tap) => ontap(counter.student, tap)}
       />
+    {:else if counter.unit === 'time'}
+      <TimeCount byNumber={way === 'turn'} ontap={(tap) => ontap(counter.student, tap)} />
     {:else if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
@@ -181,13 +198,7 @@
         >
       {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
-        >{inRallies
-          ? way === 'ball'
-            ? 'Count after the rally'
-            : 'Count stroke by stroke'
-          : way === 'ball'
-            ? 'Count after the turn'
-            : 'Count ball by ball'}</button
+        >{ways[way === 'ball' ? 1 : 0]}</button
       >
       {#if way === 'ball' && counter.aim && counter.unit === 'ball'}
         <button

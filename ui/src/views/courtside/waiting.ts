@@ -6,6 +6,8 @@ export interface Provisional {
   balls: number
   /** Rallies whose strokes were counted. */
   rallies: number
+  /** Tries on the clock. */
+  tries: number
   taps: number
   /** How many are not answered. */
   waiting: number
@@ -36,6 +38,7 @@ export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisio
     made: count.made + sum[0],
     balls: count.balls + sum[1],
     rallies: count.rallies + standing.filter((entry) => entry.kind === 'rally').length,
+    tries: count.tries + standing.filter((entry) => entry.kind === 'time').length,
     taps: Math.max(0, count.taps - before) + standing.length,
     waiting: waiting.length,
     unsure: before > 0,

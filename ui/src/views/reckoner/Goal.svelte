@@ -22,7 +22,7 @@
   const unit = $derived(form?.unit ?? 'ball')
   let errors = $state<Record<string, string>>({})
   const clock = $derived({
-    gap: unit === 'point' ? asked.point : asked.minute > 0 ? 60 / asked.minute : 0,
+    gap: unit === 'point' || unit === 'time' ? asked.point : asked.minute > 0 ? 60 / asked.minute : 0,
     sequence: 1,
     pause: unit === 'rally' ? asked.restart : 0,
     people: 1,
@@ -37,7 +37,7 @@
 <div class="sheet mt-3 max-w-3xl">
   <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
     <NumberField
-      label={unit === 'point' ? 'Points won' : 'Makes'}
+      label={unit === 'point' ? 'Points won' : unit === 'time' ? 'Tries good enough' : 'Makes'}
       unit="of 10"
       step={0.1}
       min={0}
@@ -56,9 +56,9 @@
         onchange={(v) => (asked.partner = v)}
       />
     {/if}
-    {#if unit === 'point'}
+    {#if unit === 'point' || unit === 'time'}
       <NumberField
-        label="A point takes"
+        label={unit === 'point' ? 'A point takes' : 'A try takes'}
         unit="s"
         min={1}
         step={1}
@@ -66,13 +66,15 @@
         error={errors.clock ?? errors['clock.gap']}
         onchange={(v) => (asked.point = v)}
       />
-      <NumberField
-        label="Points in all, about"
-        min={1}
-        value={asked.length}
-        error={errors.length}
-        onchange={(v) => (asked.length = v)}
-      />
+      {#if unit === 'point'}
+        <NumberField
+          label="Points in all, about"
+          min={1}
+          value={asked.length}
+          error={errors.length}
+          onchange={(v) => (asked.length = v)}
+        />
+      {/if}
     {:else}
       <NumberField
         label={unit === 'rally' ? 'Strokes' : 'Balls'}
