@@ -192,7 +192,7 @@
         >Undo{#if counters.length > 1 && last !== undefined}<span class="block text-sm">{undone?.short}</span
           >{/if}</button
       >
-      {#if counter.again && way === 'ball'}
+      {#if counter.again && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => ontap(counter.student, { kind: 'played again' })}
           >Play it again</button
         >
