@@ -10,9 +10,15 @@ import (
 	"hodometer/core/score"
 )
 
-// counted counts events towards a goal in a lesson of so many students, and returns the counters. Each event is of the
-// student with its number.
+// counted counts events towards a goal, and returns the counters; see ran.
 func counted(t *testing.T, goal map[string]any, students int, events []map[string]any) []api.Counter {
+	after, _ := ran(t, goal, students, events)
+	return after.Counters
+}
+
+// ran runs a lesson of so many students with a goal, and returns what became of it and of the first student. Each event
+// is of the student with its number.
+func ran(t *testing.T, goal map[string]any, students int, events []map[string]any) (api.Afterwards, api.Progress) {
 	c := newClub(t)
 	block, id := newID(), newID()
 	var people []string
@@ -44,7 +50,7 @@ func counted(t *testing.T, goal map[string]any, students int, events []map[strin
 	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+people[0]+"/progress", nil))
 	require.Equal(t, after.Counters[0].Standing, progress.Drills[0].Times[0].Standing, "afterwards and on the student's page")
-	return after.Counters
+	return after, progress
 }
 
 func times(n int, event map[string]any) []map[string]any {
@@ -90,6 +96,9 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 		counters := counted(t, goal, 1, append(times(3, missed(0)), times(5, made(0))...))
 		require.True(t, counters[0].Standing.Lost)
 		require.Equal(t, score.Point, counters[0].Unit)
+		after, progress := ran(t, goal, 1, append(times(3, missed(0)), times(5, made(0))...))
+		require.Zero(t, after.Students[0].Balls, "points are no balls")
+		require.Zero(t, progress.Strokes[0].Advice.Balls, "and move nobody on the ladder")
 		require.Equal(t, "4 : 2", counted(t, goal, 1, append(times(2, missed(0)), times(4, made(0))...))[0].Standing.Sentence)
 	})
 	t.Run("a run on the clock has three tries", func(t *testing.T) {

@@ -276,7 +276,7 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	for _, person := range run.Lesson.People {
 		r := Result{Student: person.ID, Name: person.Name}
 		for _, c := range answer.Counters {
-			if c.Student == person.ID {
+			if c.Student == person.ID && c.Unit != score.Point { // points are no balls
 				r.add(c.Count)
 			}
 		}

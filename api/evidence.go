@@ -48,7 +48,7 @@ func practised(rows []store.Practice, students int, drillID string, stroke feed.
 	list := make([]history, students)
 	for _, row := range rows {
 		of := &list[row.Student]
-		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong}
+		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Points}
 		switch {
 		case row.Drill == drillID:
 			of.own = append(of.own, did)

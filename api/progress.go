@@ -121,7 +121,7 @@ func strokes(done []store.Attempt, positions []store.LadderPosition, engagement 
 	for i, stroke := range order {
 		var evidence []progress.Evidence
 		for _, a := range done {
-			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) {
+			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) && a.Goal.Unit() != score.Point {
 				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.Made, Missed: a.Missed()})
 			}
 		}

@@ -93,6 +93,7 @@ type Practice struct {
 	Drill   string
 	Stroke  feed.Stroke
 	At      time.Time
+	Points  bool // made and missed are points won and lost
 	tally.Count
 }
 
@@ -101,10 +102,10 @@ func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, e
 	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
 		var p Practice
 		var at int64
-		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong)
+		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &p.Points)
 		p.At = time.UnixMilli(at)
 		return p, err
-	}, `SELECT student.key, at, drill, stroke, made, balls, "right", wrong
+	}, `SELECT student.key, at, drill, stroke, made, balls, "right", wrong, points
 		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, asList(students))
 }
 

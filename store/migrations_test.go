@@ -1,6 +1,7 @@
 package store_test
 
 import (
+	"fmt"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
@@ -192,4 +193,53 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 			{Seq: 100000, Kind: tally.Again, At: at("2026-03-10T16:00:09Z")},
 		},
 	}, taps)
+}
+
+// TestGoalsOfEarlierFilesAreCountedAnew opens a file from before attempts said how far along their goals are: a streak
+// in two sets that one run used to meet, a game that was lost before it was won, and two who count together.
+func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	const attempt = `INSERT INTO attempt (key, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES `
+	fill := `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}'), ('bo', 1, '{"name":"Bo"}');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 1, '{"date":"2026-03-10"}');`
+	balls := [][]int{{0, 0, 0}, {1, 0, 0}, {0, 0}, {0}} // 0 made, 1 missed, by attempt
+	for i, each := range []struct{ block, student, goal string }{
+		{"streak", "ada", `{"kind":"in a row","count":2,"sets":2}`},
+		{"game", "ada", `{"kind":"first to","count":2,"against":1}`},
+		{"pair", "ada", `{"kind":"together","count":3}`},
+		{"pair", "bo", `{"kind":"together","count":3}`},
+	} {
+		fill += fmt.Sprintf("%s (%d, 'l', '%s', '%s', 'd', 'Coin', 'forehand', 'depth', '%s', %d);", attempt, i+1, each.block, each.student, each.goal, i)
+		fill += fmt.Sprintf("INSERT INTO run (key, id, attempt, at) VALUES (%d, 'run%d', %d, %d);", i+1, i, i+1, i)
+		for seq, kind := range balls[i] {
+			fill += fmt.Sprintf("INSERT INTO ball (key, at, kind) VALUES (%d, %d, %d);", (i+1)*131072+seq, seq, kind)
+		}
+	}
+	require.NoError(t, store.FileOf(ctx, path, 9, fill))
+	s := open(t, path)
+	attempts, err := s.AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	var standings []score.Standing
+	for _, a := range attempts {
+		standings = append(standings, a.Standing)
+	}
+	require.Equal(t, []score.Standing{
+		{Have: 3, Wanted: 4, Sentence: "1 of 2 times, 1 in a row now"},
+		{Lost: true, Wanted: 2, Sentence: "lost"},
+		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},
+		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},
+	}, standings)
+	practised, err := s.Practised(ctx, []string{"ada"})
+	require.NoError(t, err)
+	var points []bool
+	for _, p := range practised {
+		points = append(points, p.Points)
+	}
+	require.Equal(t, []bool{false, true, false}, points, "points are evidence of their own")
+	before := attempts
+	require.NoError(t, s.Resummarise(ctx))
+	attempts, err = s.AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, before, attempts, "worked out again, nothing changes")
 }

@@ -91,8 +91,8 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goa
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, outcome = ?, have = ?, along = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, points = ?, outcome = ?, have = ?, along = ?
+		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, goal.Unit() == score.Point, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
 	return err
 }
 
