@@ -88,7 +88,7 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 	})
 	t.Run("three streaks are not one run", func(t *testing.T) {
 		goal := map[string]any{"kind": "in a row", "count": 5, "sets": 3}
-		require.Equal(t, "1 of 3 times, 4 in a row now", counted(t, goal, 1, times(9, made(0)))[0].Standing.Sentence)
+		require.Equal(t, "1 of 3 times, 4 in a row", counted(t, goal, 1, times(9, made(0)))[0].Standing.Sentence)
 		require.True(t, counted(t, goal, 1, times(15, made(0)))[0].Standing.Met)
 	})
 	t.Run("a lost game stays lost", func(t *testing.T) {

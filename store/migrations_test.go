@@ -225,7 +225,7 @@ func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
 		standings = append(standings, a.Standing)
 	}
 	require.Equal(t, []score.Standing{
-		{Have: 3, Wanted: 4, Sentence: "1 of 2 times, 1 in a row now"},
+		{Have: 3, Wanted: 4, Sentence: "1 of 2 times, 1 in a row"},
 		{Lost: true, Wanted: 2, Sentence: "lost"},
 		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},
 		{Met: true, Have: 3, Wanted: 3, Sentence: "met"},

@@ -181,7 +181,7 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		s.Sentence = g.along(int(worst), best)
 	}
 	if s.Perhaps {
-		s.Sentence = "perhaps met; for certain: " + s.Sentence
+		s.Sentence = "perhaps met: the order of a turn is not known"
 	}
 	return s
 }
@@ -212,7 +212,7 @@ func (g Goal) along(worst int, best State) string {
 			if phrase != "" {
 				phrase += ", "
 			}
-			phrase += run + " in a row now"
+			phrase += run + " in a row"
 		}
 		return phrase
 	case Stages:
@@ -243,7 +243,7 @@ func (g Goal) along(worst int, best State) string {
 		case int(best) != worst:
 			return phrase + fmt.Sprintf("all %d made", g.Count)
 		}
-		return phrase + fmt.Sprintf("%d in a row now", left-g.Count)
+		return phrase + fmt.Sprintf("%d in a row", left-g.Count)
 	case SetsInRallies:
 		sets, _ := part(worst, g.Of)
 		return fmt.Sprintf("%d of %s", sets, units.Count(g.Count, "set", "sets"))

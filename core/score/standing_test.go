@@ -208,10 +208,10 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		want  string
 	}{
 		{score.Goal{Kind: score.Total, Count: 10}, makes(3), "3 of 10"},
-		{score.Goal{Kind: score.Streak, Count: 5}, makes(4), "4 in a row now"},
-		{score.Goal{Kind: score.Streak, Count: 5, Sets: 3}, makes(7), "1 of 3 times, 2 in a row now"},
+		{score.Goal{Kind: score.Streak, Count: 5}, makes(4), "4 in a row"},
+		{score.Goal{Kind: score.Streak, Count: 5, Sets: 3}, makes(7), "1 of 3 times, 2 in a row"},
 		{score.Goal{Kind: score.Stages, Stages: []score.Stage{{Count: 3}, {Count: 2}}, Miss: score.BackToStage}, makes(4), "stage 2 of 2, 1 of 2"},
-		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(4), "part 1 of 2: 1 in a row now"},
+		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(4), "part 1 of 2: 1 in a row"},
 		{score.Goal{Kind: score.Routine, Count: 3, Sets: 2, Then: 2}, makes(6), "part 2 of 2: 1 of 3 made"},
 		{score.Goal{Kind: score.SetsInRallies, Count: 4, Of: 2}, makes(5), "2 of 4 sets"},
 		{score.Goal{Kind: score.FirstTo, Count: 4, Lead: 2}, []bool{true, false, true}, "2 : 1"},
@@ -233,5 +233,5 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 	require.Equal(t, "met, 39.9 s", run.Stand(timed(44, 41.2, 39.9)).Sentence)
 	require.Equal(t, "not within it; best 40.1 s", run.Stand(timed(44, 41.2, 40.1)).Sentence)
 	turn := []tally.Entry{{Kind: tally.Turn, Made: 4, Of: 5, At: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}}
-	require.Equal(t, "perhaps met; for certain: at least 2 in a row now", score.Goal{Kind: score.Streak, Count: 3}.Stand(turn).Sentence)
+	require.Equal(t, "perhaps met: the order of a turn is not known", score.Goal{Kind: score.Streak, Count: 3}.Stand(turn).Sentence)
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dayName, elapsed, lasting, minutes } from './words'
+import { dayName, elapsed, lasting, minutes, onDay, outcome } from './words'
 
 describe('words', () => {
   it('counts down without ever showing too little', () => {
@@ -19,5 +19,18 @@ describe('words', () => {
     expect(dayName('2026-03-10', '2026-03-10')).toBe('Today, Tuesday 10 March')
     expect(dayName('2026-03-30', '2026-03-29')).toBe('Tomorrow, Monday 30 March')
     expect(dayName('2026-03-12', '2026-03-10')).toBe('Thursday 12 March')
+  })
+
+  it('writes days and instants in three forms', () => {
+    expect(onDay('2026-03-10', 'long')).toBe('Tuesday 10 March')
+    expect(onDay('2026-03-10', 'short')).toMatch(/^Tue,? 10 Mar$/)
+    expect(onDay('2026-03-10T16:00:00', 'brief')).toBe('10 Mar')
+  })
+
+  it('says how a goal ended', () => {
+    const open = { met: false, lost: false, perhaps: false, sentence: '7 of 10' }
+    expect(outcome(open)).toBe('7 of 10 at the end')
+    expect(outcome({ ...open, met: true, sentence: 'met' })).toBe('✓ met')
+    expect(outcome({ ...open, lost: true, sentence: 'lost' })).toBe('lost')
   })
 })

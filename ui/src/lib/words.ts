@@ -12,9 +12,9 @@ export const elapsed = (seconds: number) => `+${lasting(seconds)}`
 const day = (date: string) => new Date(`${date}T12:00:00`)
 
 const forms = {
-  /** Tuesday, 10 March */
+  /** Tuesday 10 March */
   long: { weekday: 'long', day: 'numeric', month: 'long' },
-  /** Tue, 10 Mar */
+  /** Tue 10 Mar */
   short: { weekday: 'short', day: 'numeric', month: 'short' },
   /** 10 Mar */
   brief: { day: 'numeric', month: 'short' },
@@ -31,6 +31,12 @@ export function dayName(date: string, today: string): string {
   if (away === 0) return `Today, ${long}`
   if (away === 1) return `Tomorrow, ${long}`
   return long
+}
+
+/** outcome says how far along a goal was at the end. */
+export const outcome = (standing: { met: boolean; lost: boolean; perhaps: boolean; sentence: string }) => {
+  if (standing.met) return `✓ ${standing.sentence}`
+  return standing.lost || standing.perhaps ? standing.sentence : `${standing.sentence} at the end`
 }
 
 /** listed writes pieces of equipment in one line. */

@@ -3,6 +3,7 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
+  import { outcome } from '../../lib/words'
 
   interface Props {
     lesson: string
@@ -62,7 +63,7 @@
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td
             >
-            <td>{counter.goal}: {counter.standing.met ? '✓ met' : counter.standing.sentence}</td>
+            <td>{counter.goal}: {outcome(counter.standing)}</td>
           </tr>
         {/each}
       </tbody>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
-  import { onDay } from '../../lib/words'
+  import { onDay, outcome } from '../../lib/words'
 
   interface Props {
     drill: Progress['drills'][number]
@@ -19,7 +19,9 @@
       <caption class="sr-only">Each time {drill.name} was played</caption>
       <thead>
         <tr>
-          <th scope="col">Day</th><th scope="col" class="w-2/5"><span class="sr-only">Share made</span></th>
+          <th scope="col">Day</th><th scope="col" class="w-2/5 min-w-24"
+            ><span class="sr-only">Share made</span></th
+          >
           <th scope="col" class="text-right">Made</th><th scope="col" class="text-right">Best in a row</th><th
             scope="col">Goal</th
           >
@@ -38,9 +40,7 @@
             <td class="text-right whitespace-nowrap tabular-nums"
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
             >
-            <td class="whitespace-nowrap"
-              >{time.goal}: {time.standing.met ? '✓ met' : time.standing.sentence}</td
-            >
+            <td class="min-w-36">{time.goal}: {outcome(time.standing)}</td>
           </tr>
         {/each}
       </tbody>
