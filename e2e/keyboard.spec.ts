@@ -66,7 +66,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await press(page, page.getByRole('button', { name: 'Made', exact: true }), 'Space')
   await press(page, page.getByRole('button', { name: 'Missed' }), 'Space')
   await press(page, page.getByRole('button', { name: 'Undo' }), 'Space')
-  await expect(page.getByText('1 of 1')).toBeVisible()
+  await expect(page.getByText('1 of 1', { exact: true })).toBeVisible()
   await press(page, page.getByRole('button', { name: 'Finish' }))
   await press(page, page.getByRole('dialog').getByRole('button', { name: 'Finish it' }))
 

@@ -66,13 +66,13 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   for (const tap of ['Made', 'Made', 'Missed', 'Made', 'Missed', 'Undo']) {
     await counting.getByRole('button', { name: tap, exact: true }).click()
   }
-  await expect(counting.getByText('3 of 4')).toBeVisible()
+  await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
   await page.reload()
-  await expect(counting.getByText('3 of 4')).toBeVisible()
+  await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
   await counting.getByRole('button', { name: 'Count after the turn' }).click()
   await counting.getByRole('button', { name: '6 of 6' }).click()
-  await expect(counting.getByText('9 of 10')).toBeVisible()
+  await expect(counting.getByText('9 of 10', { exact: true })).toBeVisible()
   await expect(counting.getByText('in a row 7')).toBeVisible()
   await page.getByRole('button', { name: 'Finish' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Finish it' }).click()

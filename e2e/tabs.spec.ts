@@ -65,7 +65,7 @@ test('taps outlive a server that is away', async ({ page, demo }) => {
   await page.getByRole('button', { name: 'Next block' }).click()
   const made = page.getByRole('button', { name: 'Made', exact: true })
   await made.click()
-  await expect(page.getByText('1 of 1')).toBeVisible()
+  await expect(page.getByText('1 of 1', { exact: true })).toBeVisible()
   await expect(page.getByText('in a row 1')).toBeVisible() // that is, it was answered
   await page.route('**/taps', (route) => route.abort())
   await made.click()
@@ -74,6 +74,6 @@ test('taps outlive a server that is away', async ({ page, demo }) => {
   await page.reload()
   await expect(page.getByText('2 counts are kept')).toBeVisible()
   await page.unroute('**/taps')
-  await expect(page.getByText('3 of 3')).toBeVisible()
+  await expect(page.getByText('3 of 3', { exact: true })).toBeVisible()
   await expect(page.getByText(/kept on this device/)).toHaveCount(0)
 })
