@@ -182,17 +182,12 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				c.Zones = zones(document, aim)
 			}
 			goal := mine.Goal
-			c.Standing = goal.Stand()
-			for _, a := range done {
-				if a.Block != block.CountedAs() {
-					continue
-				}
-				if goal.Kind == score.Together && a.Goal.Kind == score.Together {
-					c.Standing = a.Standing // what the others made counts too
-				}
-				if a.Student == person.ID {
-					goal, c.Count, c.Standing = a.Goal, a.Count, a.Standing
-				}
+			if i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == c.Counted && a.Student == person.ID }); i >= 0 {
+				goal, c.Count, c.Standing = done[i].Goal, done[i].Count, done[i].Standing
+			} else if i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == c.Counted && a.Goal.Kind == score.Together }); goal.Kind == score.Together && i >= 0 {
+				c.Standing = done[i].Standing // what the others made counts too
+			} else {
+				c.Standing = goal.Stand()
 			}
 			c.Goal, c.Unit, c.TooLong = goal.String(), goal.Unit(), goal.LongestRally()
 			counters = append(counters, c)

@@ -48,7 +48,9 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
 	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, goal, aim, at,
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, outcome, have, along,
-		(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block) FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
+		CASE WHEN goal ->> 'kind' = 'together' THEN
+			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block)
+		ELSE 0 END FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {

@@ -63,10 +63,11 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 	if len(order) == 0 {
 		return nil, nil
 	}
-	f.Reason = fmt.Sprintf("%s, %s each:", l.Block.Title, units.Count(s.Load.Each, "ball", "balls"))
+	each := units.Count(s.Load.Each, "ball", "balls")
 	if l.Document.Goal.Unit() == score.Rally {
-		f.Reason = fmt.Sprintf("%s, %s min of rallies each:", l.Block.Title, units.Clock(played(l.Document, s.Load)))
+		each = units.Clock(played(l.Document, s.Load)) + " min of rallies"
 	}
+	f.Reason = fmt.Sprintf("%s, %s each:", l.Block.Title, each)
 	for _, goal := range order {
 		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(phrases[goal], ", "))
 	}
@@ -85,7 +86,7 @@ func question(d drill.Document, rate odds.Rate, s schedule.ScheduledBlock, strok
 		q.Clock = playerfit.Clock(d, stroke, 1, in.Settings)
 		q.Seconds = played(d, s.Load)
 	case d.Goal.Unit() == score.Ball && s.Load.Each > 0:
-		q.Clock = odds.Clock{Gap: d.Pattern.Gap, Sequence: max(1, s.Load.Each), People: 1, Basket: in.Settings.Basket}
+		q.Clock = odds.Clock{Gap: d.Pattern.Gap, Sequence: s.Load.Each, People: 1, Basket: in.Settings.Basket}
 		q.Balls = s.Load.Each
 		q.Seconds = q.Clock.Seconds(float64(s.Load.Each)) + q.Clock.Gap/2
 	default:

@@ -101,8 +101,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 // MeanBalls is how many balls a goal takes somebody with a rate in the mean, at most so many that a
 // coach would never feed them; false where the goal is not counted in balls of one player.
 func MeanBalls(g score.Goal, rate float64) (float64, bool) {
-	switch g.Kind {
-	case score.AsManyAsPossible, score.FirstTo, score.Rallies, score.SetsInRallies, score.FewMisses, score.WithinATime:
+	if g.Unit() != score.Ball || g.Kind == score.AsManyAsPossible || g.Kind == score.FewMisses {
 		return 0, false
 	}
 	if !(rate > 0) || rate > 1 || g.Check() != nil {
@@ -139,14 +138,13 @@ func countedIn(g score.Goal) string {
 // clock is the time of one thing that is counted: a rally takes its strokes and the pause after it.
 func (q Question) clock() Clock {
 	c := q.Clock
-	if q.Goal.Kind == score.Rallies {
+	switch q.Goal.Kind {
+	case score.Rallies:
 		strokes := bandOf(q.Goal, q.Rate).strokes
 		c.Gap, c.Pause, c.Sequence = strokes*c.Gap+c.Pause, 0, 1
-	}
-	if q.Goal.Kind == score.SetsInRallies { // each miss takes the time until the next rally
+	case score.SetsInRallies: // each miss takes the time until the next rally
 		c.Gap, c.Pause, c.Sequence = c.Gap+(1-q.Rate)*c.Pause, 0, 1
-	}
-	if q.Goal.Kind == score.Together {
+	case score.Together:
 		c.People = max(1, c.People/2) // both players' balls count
 	}
 	return c
@@ -179,11 +177,10 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 		w.mean, w.variance = summed(w.done)
 	}
 	a := q.from(w, countedIn(q.Goal))
-	switch {
-	case q.Goal.Kind == score.FirstTo || q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime:
+	if ends := endsWell(q.Goal); ends != "" {
 		a.Chance = &w.met
-		q.ended(&a)
-	case asked:
+		a.Sentence = fmt.Sprintf("%s %s; %s", ends, Times(w.met), a.Sentence)
+	} else if asked {
 		chance := w.within(limit)
 		a.Chance = &chance
 	}
@@ -203,9 +200,8 @@ func (q Question) from(w waiting, unit string) Answer {
 		balls, _ := w.quantile((float64(i) + 0.5) / dots)
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
-	a.Carry = a.usual().Balls * float64(clock.People)
-	if q.Goal.Kind == score.Rallies || q.Goal.Kind == score.SetsInRallies {
-		a.Carry = 0 // one ball is played until it is lost
+	if q.Goal.Unit() == score.Ball { // in a rally or a point one ball is played until it is lost
+		a.Carry = a.usual().Balls * float64(clock.People)
 	}
 	a.Sentence = q.sentence(a)
 	a.Derivation = q.derivation(a)
@@ -217,8 +213,8 @@ func (a Answer) usual() Quantile { return a.Quantiles[slices.Index(shares(), usu
 
 // asMany is how many are made within a time.
 func (q Question) asMany() Answer {
-	balls := q.clock().Balls(q.Goal.Minutes * 60)
-	atLeast := survival(balls, q.Rate)
+	atLeast := q.inTime()
+	balls := len(atLeast) - 1
 	makes := func(share float64) float64 {
 		n := balls
 		for n > 0 && atLeast[n] < share {
@@ -226,10 +222,7 @@ func (q Question) asMany() Answer {
 		}
 		return float64(n)
 	}
-	chance := 0.0
-	if q.Goal.Count <= balls {
-		chance = atLeast[q.Goal.Count]
-	}
+	chance := hoped(atLeast, q.Goal.Count)
 	p, n := q.Rate, float64(balls)
 	a := Answer{Rate: p, Unit: "makes", Mean: n * p, SD: math.Sqrt(n * p * (1 - p)), Chance: &chance, Carry: n * float64(q.Clock.People)}
 	for _, share := range shares() {
@@ -245,6 +238,17 @@ func (q Question) asMany() Answer {
 	return a
 }
 
+// inTime is the chance of at least so many makes of the balls that there is time for, of as many as possible.
+func (q Question) inTime() []float64 { return survival(q.clock().Balls(q.Goal.Minutes*60), q.Rate) }
+
+// hoped is the chance of at least so many makes: nothing where there are not even so many balls.
+func hoped(atLeast []float64, count int) float64 {
+	if count >= len(atLeast) {
+		return 0
+	}
+	return atLeast[count]
+}
+
 // survival is the chance of at least m makes of n balls, for m from 0 to n: the binomial distribution,
 // added up from its small end.
 func survival(n int, p float64) []float64 {
@@ -253,7 +257,7 @@ func survival(n int, p float64) []float64 {
 		for i := range n + 1 {
 			tail[i] = 1
 		}
-		return tail
+		return tail[:n+1]
 	}
 	all, _ := math.Lgamma(float64(n + 1))
 	for m := n; m >= 0; m-- {
@@ -265,22 +269,20 @@ func survival(n int, p float64) []float64 {
 		tail[m] = math.Min(tail[m], 1)
 	}
 	tail[0] = 1
-	return tail
+	return tail[:n+1]
 }
 
-// ended puts the answer to a goal that can be lost into words: how often it ends well, and how long it takes.
-func (q Question) ended(a *Answer) {
-	if q.Goal.Kind == score.WithinATime {
-		a.Carry = 0
-		a.Sentence = fmt.Sprintf("met %s; %s", Times(*a.Chance), a.Sentence)
-		return
+// endsWell says what it is to reach a goal that can be lost; empty for one that only takes longer.
+func endsWell(g score.Goal) string {
+	switch g.Kind {
+	case score.FirstTo:
+		return "wins it"
+	case score.FewMisses:
+		return "kept"
+	case score.WithinATime:
+		return "met"
 	}
-	if q.Goal.Kind == score.FewMisses {
-		a.Sentence = fmt.Sprintf("kept %s; %s", Times(*a.Chance), a.Sentence)
-		return
-	}
-	a.Carry = 0
-	a.Sentence = fmt.Sprintf("wins it %s; %s", Times(*a.Chance), a.Sentence)
+	return ""
 }
 
 // band is what a rally goal makes of a rate: each stroke is made with it, and a rally is stopped one

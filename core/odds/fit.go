@@ -17,11 +17,7 @@ const WantedChance = 0.8
 func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	if q.Goal.Kind == score.AsManyAsPossible {
-		balls := q.clock().Balls(q.Goal.Minutes * 60)
-		if q.Goal.Count > balls {
-			return 0, nil
-		}
-		return survival(balls, q.Rate)[q.Goal.Count], nil
+		return hoped(q.inTime(), q.Goal.Count), nil
 	}
 	horizon := q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime
 	if q.Goal.Steps() > limit && !horizon {
@@ -94,19 +90,19 @@ func (q Question) Suggest(ctx context.Context, a Answer) (*score.Goal, string, e
 	if q.Goal.Kind == score.AsManyAsPossible {
 		limit = 60 * q.Goal.Minutes
 	}
-	phrase := fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
-	if q.Goal.Kind == score.FirstTo { // its chance is that of winning
+	phrase := ""
+	switch q.Goal.Kind {
+	case score.WithinATime:
+		return nil, "", nil // its tries are all there are
+	case score.FewMisses: // it is over when all balls are played
+	case score.FirstTo: // its chance is that of winning
 		chance, err := q.Within(ctx)
 		if err != nil {
 			return nil, "", err
 		}
 		phrase = fmt.Sprintf("In %s min it is over %s.", minutes(limit), Times(chance))
-	}
-	switch q.Goal.Kind {
-	case score.WithinATime:
-		return nil, "", nil // its tries are all there are
-	case score.FewMisses:
-		phrase = "" // it is over when all balls are played
+	default:
+		phrase = fmt.Sprintf("In %s min it is reached %s.", minutes(limit), Times(*a.Chance))
 	}
 	goal, err := q.Fit(ctx)
 	var wrong invalid.Fields

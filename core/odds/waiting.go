@@ -196,13 +196,12 @@ type waiting struct {
 // those above it, or below it, can lead.
 type steps struct {
 	miss, up, bottom, top []int
-	chance, other         []float64
 }
 
 func (p process) steps() steps {
 	table := p.Table()
 	n := len(table)
-	list := steps{miss: make([]int, n), up: make([]int, n), bottom: make([]int, n), top: make([]int, n), chance: p.chance, other: p.other}
+	list := steps{miss: make([]int, n), up: make([]int, n), bottom: make([]int, n), top: make([]int, n)}
 	to := func(t score.State) int {
 		if t < 0 {
 			return n
@@ -239,9 +238,9 @@ func (p process) wait(ctx context.Context, until float64, least int) (waiting, e
 		if attempt%256 == 0 && ctx.Err() != nil {
 			return w, ctx.Err()
 		}
-		chances := steps.chance
+		chances := p.chance
 		if p.other != nil && attempt%2 == 0 {
-			chances = steps.other
+			chances = p.other
 		}
 		before := ended
 		from, made, miss, up := now[low:high+1], chances[low:high+1], steps.miss[low:high+1], steps.up[low:high+1]

@@ -2,14 +2,15 @@ package plan
 
 import (
 	"fmt"
+	"math"
+	"strings"
+
 	"hodometer/core/lesson"
 	"hodometer/core/metric"
 	"hodometer/core/odds"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
 	"hodometer/core/units"
-	"math"
-	"strings"
 )
 
 func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []metric.Metric {

@@ -105,7 +105,11 @@ func (g Goal) Check() error {
 		wrong.Add("count", "a goal is between 1 and %d; this one is %d", MaxCount, g.Count)
 	}
 	switch g.Kind {
-	case Total, Streak, Together, FirstTo:
+	case Total, Streak, Together:
+	case FirstTo:
+		if max(g.Count, g.Against) > maxRace {
+			wrong.Add("count", "a race is to %d points at most", maxRace)
+		}
 	case Stages:
 		if len(g.Stages) == 0 {
 			wrong.Add("stages", "say how many each stage has")
@@ -142,14 +146,11 @@ func (g Goal) Check() error {
 		if g.Misses >= g.Count {
 			wrong.Add("misses", "with %d misses in %d balls nothing has to be made", g.Misses, g.Count)
 		}
+		if (g.Count+1)*(g.Misses+1) > maxCells {
+			wrong.Add("misses", "%d balls with up to %d misses are too many to follow; take fewer", g.Count, g.Misses)
+		}
 	default:
 		wrong.Add("kind", "there is no goal called %q", g.Kind)
-	}
-	if g.Kind == FirstTo && max(g.Count, g.Against) > maxRace {
-		wrong.Add("count", "a race is to %d points at most", maxRace)
-	}
-	if g.Kind == FewMisses && (g.Count+1)*(g.Misses+1) > maxCells {
-		wrong.Add("misses", "%d balls with up to %d misses are too many to follow; take fewer", g.Count, g.Misses)
 	}
 	if wrong == nil && g.Steps() > maxPlaces {
 		wrong.Add("sets", "that is %d balls to be made in all; at most %d", g.Steps(), maxPlaces)
@@ -236,12 +237,4 @@ func (g Goal) ahead() string {
 		return ""
 	}
 	return fmt.Sprintf(", %d ahead", g.Lead)
-}
-
-// high is one more than the most points that a side of a race, or makes and misses, are followed to.
-func (g Goal) high() int {
-	if g.Kind == FewMisses {
-		return g.Count + 2
-	}
-	return max(g.Count, g.against()) + max(g.Lead, 1) + 2
 }

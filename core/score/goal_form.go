@@ -1,6 +1,9 @@
 package score
 
-import "math"
+import (
+	"cmp"
+	"math"
+)
 
 // Form is what a kind of goal looks like while it is put together.
 type Form struct {
@@ -19,22 +22,24 @@ func Forms() []Form {
 	schools := []AfterMiss{BackToZero, CarriesOn}
 	number := "How many"
 	forms := []Form{
-		{Kind: Total, Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: MaxCount},
-		{Kind: Streak, Label: string(Streak), Counted: number, First: Goal{Kind: Streak, Count: 5}, Least: 1, Most: 10, Misses: schools},
-		{Kind: Stages, Label: string(Stages), First: Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}}, Least: 1, Most: 1, Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn}},
-		{Kind: Routine, Label: string(Routine), Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: MaxCount, Misses: schools},
-		{Kind: Together, Label: string(Together), Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: MaxCount},
-		{Kind: AsManyAsPossible, Label: string(AsManyAsPossible), Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: MaxCount},
-		{Kind: FirstTo, Label: string(FirstTo), Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxRace},
-		{Kind: Rallies, Label: string(Rallies), Counted: number, First: Goal{Kind: Rallies, Count: 5, From: 4, To: 8}, Least: 1, Most: 5},
-		{Kind: SetsInRallies, Label: string(SetsInRallies), Counted: "Sets", First: Goal{Kind: SetsInRallies, Count: 10, Of: 2}, Least: 1, Most: 100},
-		{Kind: FewMisses, Label: string(FewMisses), Counted: "Balls", First: Goal{Kind: FewMisses, Count: 20, Misses: 4}, Least: 5, Most: 100},
+		{Label: "made in all", Counted: number, First: Goal{Kind: Total, Count: 10}, Least: 1, Most: MaxCount},
+		{Counted: number, First: Goal{Kind: Streak, Count: 5}, Least: 1, Most: 10, Misses: schools},
+		{First: Goal{Kind: Stages, Count: 1, Stages: []Stage{{Count: 5}, {Count: 5}}}, Least: 1, Most: 1, Misses: []AfterMiss{BackToZero, BackToStage, CarriesOn}},
+		{Counted: "Made for each part", First: Goal{Kind: Routine, Count: 10, Then: 5, Sets: 1}, Least: 1, Most: MaxCount, Misses: schools},
+		{Counted: number, First: Goal{Kind: Together, Count: 25}, Least: 1, Most: MaxCount},
+		{Counted: "Hoping for", First: Goal{Kind: AsManyAsPossible, Count: 10, Minutes: 3}, Least: 1, Most: MaxCount},
+		{Counted: "Points to win", First: Goal{Kind: FirstTo, Count: 11}, Least: 5, Most: maxRace},
+		{Counted: number, First: Goal{Kind: Rallies, Count: 5, From: 4, To: 8}, Least: 1, Most: 5},
+		{Counted: "Sets", First: Goal{Kind: SetsInRallies, Count: 10, Of: 2}, Least: 1, Most: 100},
+		{Counted: "Balls", First: Goal{Kind: FewMisses, Count: 20, Misses: 4}, Least: 5, Most: 100},
+		{Counted: "Tries", First: Goal{Kind: WithinATime, Count: 3, Seconds: 40}, Least: 1, Most: 10},
 	}
-	forms = append(forms, Form{Kind: WithinATime, Label: string(WithinATime), Counted: "Tries", First: Goal{Kind: WithinATime, Count: 3, Seconds: 40}, Least: 1, Most: 10})
 	for i := range forms {
-		forms[i].Unit = forms[i].First.Unit()
-		if forms[i].Misses == nil {
-			forms[i].Misses = []AfterMiss{}
+		f := &forms[i]
+		f.Kind, f.Unit = f.First.Kind, f.First.Unit()
+		f.Label = cmp.Or(f.Label, string(f.Kind))
+		if f.Misses == nil {
+			f.Misses = []AfterMiss{}
 		}
 	}
 	return forms

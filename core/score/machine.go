@@ -110,12 +110,8 @@ func (m *Machine) add(steps int, hard Hardness, breaks bool, back State) {
 func (g Goal) race() *Machine {
 	own, other := g.Count, g.against()
 	top := max(own, other)
-	return grow(g.high(), g.high(), func(c cell, l Letter) (cell, State) {
-		if l == Make {
-			c.own++
-		} else {
-			c.other++
-		}
+	high := top + max(g.Lead, 1) + 2
+	return grow(high, high, func(c cell) (cell, State) {
 		switch {
 		case c.own >= own && g.leads(c.own-c.other):
 			return c, Met
@@ -135,12 +131,7 @@ func (g Goal) leads(by int) bool { return g.Lead < 2 || by >= g.Lead }
 
 // fewMisses is so many balls with at most so many misses.
 func (g Goal) fewMisses() *Machine {
-	return grow(g.high(), g.Misses+2, func(c cell, l Letter) (cell, State) {
-		if l == Make {
-			c.own++
-		} else {
-			c.other++
-		}
+	return grow(g.Count+1, g.Misses+1, func(c cell) (cell, State) {
 		switch {
 		case c.other > g.Misses:
 			return c, Lost
@@ -153,29 +144,29 @@ func (g Goal) fewMisses() *Machine {
 
 // tries is one of so many that is good enough.
 func (g Goal) tries() *Machine {
-	return grow(2, g.Count+1, func(c cell, l Letter) (cell, State) {
-		if l == Make {
+	return grow(1, g.Count, func(c cell) (cell, State) {
+		switch {
+		case c.own > 0:
 			return c, Met
-		}
-		if c.other++; c.other >= g.Count {
+		case c.other >= g.Count:
 			return c, Lost
 		}
 		return c, 0
 	})
 }
 
-// grow finds all states that a rule leads to, in the order in which they are first reached; the scores
-// of the two sides stay below high and wide.
-// The rule says which score follows, and where that is the end, which end.
-func grow(high, wide int, rule func(cell, Letter) (cell, State)) *Machine {
-	m := &Machine{next: make([][2]State, 0, high*wide), hard: make([]Hardness, 0, high*wide)}
+// grow finds all states that a rule leads to, in the order in which they are first reached. The rule says where a score
+// stands that was just counted: as which score it goes on, or which end it is. The scores that go on stay below high for
+// makes and wide for misses.
+func grow(high, wide int, rule func(cell) (cell, State)) *Machine {
+	m := &Machine{next: make([][2]State, 0, high*wide)}
 	cells := make([]cell, 1, high*wide)
 	known := make([]State, high*wide) // one more than the state; 0 where there is none yet
 	known[0] = 1
 	for i := 0; i < len(cells); i++ {
 		var next [2]State
-		for l := range Letter(2) {
-			c, end := rule(cells[i], l)
+		for l, counted := range [2]cell{Miss: {cells[i].own, cells[i].other + 1}, Make: {cells[i].own + 1, cells[i].other}} {
+			c, end := rule(counted)
 			if end != 0 {
 				next[l] = end
 				continue
@@ -188,7 +179,7 @@ func grow(high, wide int, rule func(cell, Letter) (cell, State)) *Machine {
 			next[l] = *seen - 1
 		}
 		m.next = append(m.next, next)
-		m.hard = append(m.hard, "")
 	}
+	m.hard = make([]Hardness, len(m.next))
 	return m
 }

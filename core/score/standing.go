@@ -177,8 +177,8 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		s.Have = min(made+missed, s.Wanted)
 		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, units.Count(missed, "miss", "misses"), g.Misses)
 	default:
-		s.Have = max(0, int(worst))
-		s.Sentence = g.along(int(worst), best)
+		s.Have = int(worst)
+		s.Sentence = g.along(int(worst), int(best))
 	}
 	if s.Perhaps {
 		s.Sentence = "perhaps met: the order of a turn is not known"
@@ -191,36 +191,28 @@ func seconds(s float64) string { return units.Decimal(s, 1) + " s" }
 
 // along says how far a goal is that is reached step by step, from the worst and the best state that are possible. What
 // they do not agree on is left out.
-func (g Goal) along(worst int, best State) string {
-	part := func(steps, of int) (at int, in string) {
-		at = steps / of
-		if best >= 0 && int(best)/of == at && int(best) == worst {
-			return at, units.Decimal(float64(steps%of), 0)
-		}
-		return at, ""
-	}
+func (g Goal) along(worst, best int) string {
+	agreed := worst == best
 	switch g.Kind {
 	case Streak:
-		sets, run := part(worst, g.Count)
-		phrase := ""
-		if g.sets() > 1 {
-			phrase = fmt.Sprintf("%d of %d times", sets, g.sets())
-		} else if run == "" {
-			run = "at least " + units.Decimal(float64(worst), 0)
+		run := fmt.Sprintf("%d in a row", worst%g.Count)
+		switch {
+		case g.sets() == 1 && agreed:
+			return run
+		case g.sets() == 1:
+			return "at least " + run
 		}
-		if run != "" {
-			if phrase != "" {
-				phrase += ", "
-			}
-			phrase += run + " in a row"
+		sets := fmt.Sprintf("%d of %d times", worst/g.Count, g.sets())
+		if !agreed {
+			return sets
 		}
-		return phrase
+		return sets + ", " + run
 	case Stages:
 		left := worst
 		for i, stage := range g.Stages {
 			if left < stage.Count {
 				phrase := fmt.Sprintf("stage %d of %d", i+1, len(g.Stages))
-				if int(best) == worst {
+				if agreed {
 					phrase += fmt.Sprintf(", %d of %d", left, stage.Count)
 				}
 				return phrase
@@ -228,25 +220,24 @@ func (g Goal) along(worst int, best State) string {
 			left -= stage.Count
 		}
 	case Routine:
-		at := worst / (g.Count + g.Then)
-		left := worst - at*(g.Count+g.Then)
+		part := g.Count + g.Then
+		at, left := worst/part, worst%part
 		phrase := ""
 		if g.sets() > 1 {
 			phrase = fmt.Sprintf("part %d of %d: ", at+1, g.sets())
-			if best < 0 || int(best)/(g.Count+g.Then) != at {
+			if best < 0 || best/part != at {
 				phrase = "at least " + phrase
 			}
 		}
 		switch {
 		case left < g.Count:
 			return phrase + fmt.Sprintf("%d of %d made", left, g.Count)
-		case int(best) != worst:
+		case !agreed:
 			return phrase + fmt.Sprintf("all %d made", g.Count)
 		}
 		return phrase + fmt.Sprintf("%d in a row", left-g.Count)
 	case SetsInRallies:
-		sets, _ := part(worst, g.Of)
-		return fmt.Sprintf("%d of %s", sets, units.Count(g.Count, "set", "sets"))
+		return fmt.Sprintf("%d of %s", worst/g.Of, units.Count(g.Count, "set", "sets"))
 	case Rallies:
 		return fmt.Sprintf("%d of %s", worst, units.Count(g.Count, "rally", "rallies"))
 	}
