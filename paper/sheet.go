@@ -2,8 +2,9 @@ package paper
 
 import (
 	"fmt"
-	"hodometer/core/runsheet"
 	"strings"
+
+	"hodometer/core/runsheet"
 )
 
 func (s *sheet) write() {

@@ -2,13 +2,6 @@ package store_test
 
 import (
 	"fmt"
-	"hodometer/core/court"
-	"hodometer/core/lesson"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/internal/long"
-	"hodometer/store"
 	"path/filepath"
 	"slices"
 	"testing"
@@ -16,6 +9,14 @@ import (
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
+
+	"hodometer/core/court"
+	"hodometer/core/lesson"
+	"hodometer/core/score"
+	"hodometer/core/student"
+	"hodometer/core/tally"
+	"hodometer/internal/long"
+	"hodometer/store"
 )
 
 func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {

@@ -2,6 +2,12 @@ package store_test
 
 import (
 	"fmt"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
@@ -12,11 +18,6 @@ import (
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
-	"path/filepath"
-	"testing"
-	"time"
-
-	"github.com/stretchr/testify/require"
 )
 
 // TestDocumentsOfTheFirstVersionAreKept opens a file that was written before sequences held tasks and before

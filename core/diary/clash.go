@@ -4,11 +4,12 @@ package diary
 import (
 	"cmp"
 	"fmt"
-	"hodometer/core/lesson"
-	"hodometer/core/units"
 	"slices"
 	"strings"
 	"time"
+
+	"hodometer/core/lesson"
+	"hodometer/core/units"
 )
 
 // Slot is when a lesson is given, and to whom.

@@ -1,10 +1,11 @@
 package diary_test
 
 import (
-	"hodometer/core/diary"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/core/diary"
 )
 
 func TestClashes(t *testing.T) {

@@ -1,6 +1,10 @@
 package drill_test
 
 import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -9,9 +13,6 @@ import (
 	"hodometer/core/report"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 // full is a drill with one of everything that can stand on court.

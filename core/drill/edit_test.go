@@ -1,6 +1,10 @@
 package drill_test
 
 import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -10,9 +14,6 @@ import (
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestMovedKeepsItsLinesAndRounds(t *testing.T) {

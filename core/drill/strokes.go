@@ -2,6 +2,7 @@ package drill
 
 import (
 	"fmt"
+
 	"hodometer/core/court"
 	"hodometer/core/feed"
 )

@@ -2,6 +2,7 @@ package drill
 
 import (
 	"context"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/flight"

@@ -1,16 +1,17 @@
 package editing_test
 
 import (
-	"hodometer/core/editing"
-	"hodometer/core/lesson"
-	"hodometer/core/load"
-	"hodometer/internal/long"
-	"hodometer/internal/sample"
 	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
+
+	"hodometer/core/editing"
+	"hodometer/core/lesson"
+	"hodometer/core/load"
+	"hodometer/internal/long"
+	"hodometer/internal/sample"
 )
 
 func TestWhoTurnedUpPlansTheLessonAnew(t *testing.T) {

@@ -2,14 +2,15 @@ package editing_test
 
 import (
 	"fmt"
-	"hodometer/core/editing"
-	"hodometer/core/invalid"
-	"hodometer/core/lesson"
-	"hodometer/internal/sample"
 	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/core/editing"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/internal/sample"
 )
 
 func TestStretchingABlockFitsTheRest(t *testing.T) {

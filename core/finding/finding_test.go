@@ -2,6 +2,12 @@ package finding_test
 
 import (
 	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
 	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/finding"
@@ -12,11 +18,6 @@ import (
 	"hodometer/core/student"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
-	"pgregory.net/rapid"
 )
 
 func about(findings []finding.Finding, phrase string) (finding.Finding, bool) {

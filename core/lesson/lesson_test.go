@@ -2,16 +2,17 @@ package lesson_test
 
 import (
 	"context"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/plan"
 	"hodometer/core/score"
 	"hodometer/internal/sample"
-	"testing"
-	"time"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestCheckNamesTheField(t *testing.T) {

@@ -1,12 +1,13 @@
 package load_test
 
 import (
-	"hodometer/core/load"
-	"hodometer/core/rotation"
-	"hodometer/internal/sample"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/core/load"
+	"hodometer/core/rotation"
+	"hodometer/internal/sample"
 )
 
 func TestADrillAdaptsToWhoTurnedUp(t *testing.T) {

@@ -1,17 +1,18 @@
 package load_test
 
 import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
 	"hodometer/core/coach"
 	"hodometer/core/feed"
 	"hodometer/core/library"
 	"hodometer/core/load"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
-	"math"
-	"testing"
-
-	"github.com/stretchr/testify/require"
-	"pgregory.net/rapid"
 )
 
 func TestLoadByHand(t *testing.T) {

@@ -3,6 +3,10 @@ package plan_test
 import (
 	"context"
 	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
@@ -14,9 +18,6 @@ import (
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestVariantsAreProposed(t *testing.T) {

@@ -4,6 +4,9 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
+	"slices"
+
 	"hodometer/core/drill"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
@@ -13,8 +16,6 @@ import (
 	"hodometer/core/schedule"
 	"hodometer/core/simulation"
 	"hodometer/core/units"
-	"math"
-	"slices"
 )
 
 // wishedHits is how often a target that suits is hit: 6 times in 10, and where no size is hit so often, less.

@@ -3,6 +3,7 @@ package playerfit
 import (
 	"context"
 	"fmt"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"

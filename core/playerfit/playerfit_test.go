@@ -1,6 +1,11 @@
 package playerfit_test
 
 import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -12,10 +17,6 @@ import (
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) playerfit.Fit {

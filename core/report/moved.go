@@ -1,12 +1,13 @@
 package report
 
 import (
+	"slices"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/metric"
 	"hodometer/core/student"
-	"slices"
 )
 
 // Moved is what is read off while a place is being dragged.

@@ -1,13 +1,14 @@
 package report_test
 
 import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/report"
 	"hodometer/core/units"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestReportSaysWhatACoachSays(t *testing.T) {

@@ -2,6 +2,11 @@ package runsheet_test
 
 import (
 	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"hodometer/core/runsheet"
@@ -10,10 +15,6 @@ import (
 	"hodometer/core/student"
 	"hodometer/core/units"
 	"hodometer/internal/sample"
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestRunSheet(t *testing.T) {

@@ -1,9 +1,10 @@
 package schedule
 
 import (
-	"hodometer/core/lesson"
 	"math"
 	"slices"
+
+	"hodometer/core/lesson"
 )
 
 // Budget is what comes to one student in a lesson. Times are seconds.

@@ -1,9 +1,10 @@
 package schedule
 
 import (
+	"slices"
+
 	"hodometer/core/court"
 	"hodometer/core/lesson"
-	"slices"
 )
 
 // CourtPlan is what stands on one kind of court in a lesson, and the one walk that puts it down.

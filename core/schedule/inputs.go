@@ -4,6 +4,10 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
+	"slices"
+	"strings"
+
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -12,9 +16,6 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
-	"math"
-	"slices"
-	"strings"
 )
 
 // Inputs is what a lesson is scheduled from, besides its own document.

@@ -2,10 +2,11 @@ package schedule
 
 import (
 	"fmt"
+	"strings"
+
 	"hodometer/core/lesson"
 	"hodometer/core/load"
 	"hodometer/core/rotation"
-	"strings"
 )
 
 // ballSeconds is what a ball takes in a warm-up with the ball. Common practice, no source.

@@ -2,13 +2,14 @@ package schedule_test
 
 import (
 	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/lesson"
 	"hodometer/core/load"
 	"hodometer/core/rotation"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 // TestGroupsKeepToTheCourtsThatAreBooked schedules every offered block for every size of group.

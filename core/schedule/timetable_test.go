@@ -2,16 +2,17 @@ package schedule_test
 
 import (
 	"fmt"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/load"
 	"hodometer/core/plan"
 	"hodometer/core/schedule"
 	"hodometer/internal/sample"
-	"slices"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func clocks(p plan.Plan) []string {

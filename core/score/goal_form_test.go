@@ -1,10 +1,11 @@
 package score_test
 
 import (
-	"hodometer/core/score"
 	"testing"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/core/score"
 )
 
 func TestEveryKindOfGoalHasAForm(t *testing.T) {

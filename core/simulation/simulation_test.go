@@ -1,14 +1,15 @@
 package simulation_test
 
 import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/library"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
 	"hodometer/internal/sample"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestMetresOfATurn(t *testing.T) {

@@ -2,6 +2,11 @@ package template_test
 
 import (
 	"fmt"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/feed"
@@ -11,10 +16,6 @@ import (
 	"hodometer/core/student"
 	"hodometer/core/template"
 	"hodometer/internal/sample"
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 )
 
 func TestTemplatesFillThemselves(t *testing.T) {

@@ -4,6 +4,9 @@ package sample
 import (
 	"context"
 	"fmt"
+
+	"github.com/stretchr/testify/require"
+
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/editing"
@@ -13,8 +16,6 @@ import (
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
-
-	"github.com/stretchr/testify/require"
 )
 
 // Coin is the first drill of the library.
