@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dayName, elapsed, lasting, minutes, onDay, outcome } from './words'
+import { counted, dayName, elapsed, lasting, minutes, onDay, outcome } from './words'
 
 describe('words', () => {
   it('counts down without ever showing too little', () => {
@@ -25,6 +25,14 @@ describe('words', () => {
     expect(onDay('2026-03-10', 'long')).toBe('Tuesday 10 March')
     expect(onDay('2026-03-10', 'short')).toMatch(/^Tue,? 10 Mar$/)
     expect(onDay('2026-03-10T16:00:00', 'brief')).toBe('10 Mar')
+  })
+
+  it('says what was counted', () => {
+    const count = { made: 5, balls: 7, rallies: 1, tries: 2 }
+    expect(counted('ball', count)).toEqual(['5', 'of 7'])
+    expect(counted('point', count)).toEqual(['5 : 2', ''])
+    expect(counted('rally', count)).toEqual(['1', 'rally'])
+    expect(counted('time', count)).toEqual(['2', 'tries'])
   })
 
   it('says how a goal ended', () => {

@@ -1,3 +1,5 @@
+import type { Counter } from './api/client'
+
 const clock = (whole: number) => `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 
 /** minutes writes seconds as minutes and seconds, for a clock that runs down on the page. */
@@ -33,8 +35,26 @@ export function dayName(date: string, today: string): string {
   return long
 }
 
+/** counted says what was counted, number and word; a score of points has no word of its own. */
+export function counted(
+  unit: Counter['unit'],
+  count: { made: number; balls: number; rallies: number; tries: number },
+): [number: string, what: string] {
+  const { made, balls, rallies, tries } = count
+  switch (unit) {
+    case 'rally':
+      return [`${rallies}`, rallies === 1 ? 'rally' : 'rallies']
+    case 'time':
+      return [`${tries}`, tries === 1 ? 'try' : 'tries']
+    case 'point':
+      return [`${made} : ${balls - made}`, '']
+    default:
+      return [`${made}`, `of ${balls}`]
+  }
+}
+
 /** outcome says how far along a goal was at the end. */
-export const outcome = (standing: { met: boolean; lost: boolean; perhaps: boolean; sentence: string }) => {
+export const outcome = (standing: Pick<Counter['standing'], 'met' | 'lost' | 'perhaps' | 'sentence'>) => {
   if (standing.met) return `✓ ${standing.sentence}`
   return standing.lost || standing.perhaps ? standing.sentence : `${standing.sentence} at the end`
 }

@@ -3,7 +3,7 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import { outcome } from '../../lib/words'
+  import { counted, outcome } from '../../lib/words'
 
   interface Props {
     lesson: string
@@ -53,12 +53,9 @@
           <tr>
             <th scope="row" class="font-normal">{counter.drill}</th>
             <td class="text-right whitespace-nowrap tabular-nums"
-              >{#if counter.unit === 'time'}{counter.count.tries}
-                {counter.count.tries === 1 ? 'try' : 'tries'}{:else if counter.unit === 'rally'}{counter.count
-                  .rallies}
-                {counter.count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'point'}{counter
-                  .count.made} : {counter.count.balls - counter.count.made} points{:else}{counter.count.made} of
-                {counter.count.balls}{/if}</td
+              >{counted(counter.unit, counter.count)
+                .map((part) => part || 'points')
+                .join(' ')}</td
             >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td

@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
+  import { counted } from '../../lib/words'
   import type { Tap, Waiting } from './queue'
   import { withWaiting } from './waiting'
   import Landing from './Landing.svelte'
+  import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
   import TimeCount from './TimeCount.svelte'
   import Zones from './Zones.svelte'
@@ -44,6 +46,7 @@
   const answers = $derived(
     counter?.unit === 'point' ? (['Point won', 'Point lost'] as const) : (['Made', 'Missed'] as const),
   )
+  const [number, what] = $derived(counter && count ? counted(counter.unit, count) : ['', ''])
   const inRallies = $derived(counter?.unit === 'rally')
   /** What the two ways of counting are called: one by one, and afterwards. */
   const ways = $derived(
@@ -103,13 +106,7 @@
       {/if}
       <p class="count" aria-live="polite">
         <span
-          >{#if inRallies}<strong class="drum-digits">{count.rallies}</strong>
-            {count.rallies === 1 ? 'rally' : 'rallies'}{:else if counter.unit === 'time'}<strong
-              class="drum-digits">{count.tries}</strong
-            >
-            {count.tries === 1 ? 'try' : 'tries'}{:else if counter.unit === 'point'}<strong
-              class="drum-digits">{count.made} : {count.balls - count.made}</strong
-            >{:else}<strong class="drum-digits">{count.made}</strong> of {count.balls}{/if}{count.unsure
+          ><strong class="drum-digits">{number}</strong>{what && ` ${what}`}{count.unsure
             ? ', undoing…'
             : ''}</span
         >
@@ -179,13 +176,7 @@
       </div>
     {:else}
       <p class="px-1">Made of {turn} in this turn:</p>
-      <div class="grid grid-cols-5 gap-2">
-        {#each Array.from({ length: turn + 1 }, (_, n) => n) as n (n)}
-          <button class="btn number" onclick={() => afterTheTurn(n)}
-            ><span class="drum-digits">{n}</span><span class="sr-only"> of {turn}</span></button
-          >
-        {/each}
-      </div>
+      <NumberGrid most={turn} of="of {turn}" onpick={afterTheTurn} />
     {/if}
     <div class="less">
       <button class="btn big" disabled={!canUndo} onclick={undo}
@@ -243,10 +234,6 @@
   .big {
     min-height: 64px;
     font-size: 1.05rem;
-  }
-  .number {
-    min-height: 64px;
-    font-size: 1.9rem;
   }
   .count {
     display: flex;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NumberGrid from './NumberGrid.svelte'
   import type { Tap } from './queue'
 
   /** A rally is counted stroke by stroke, or afterwards by its number. */
@@ -21,13 +22,7 @@
 
 {#if byNumber}
   <p class="px-1">Strokes of this rally:</p>
-  <div class="grid grid-cols-5 gap-2">
-    {#each Array.from({ length: Math.max(20, Math.min(tooLong + 1, 40)) }, (_, n) => n) as n (n)}
-      <button class="btn number" onclick={() => over(n)}
-        ><span class="drum-digits">{n}</span><span class="sr-only"> strokes</span></button
-      >
-    {/each}
-  </div>
+  <NumberGrid most={Math.max(19, Math.min(tooLong, 39))} of="strokes" onpick={over} />
 {:else}
   <div class="rally">
     <button class="stroke" onclick={() => (strokes += 1)} aria-label="One more stroke">
@@ -41,10 +36,6 @@
 {/if}
 
 <style>
-  .number {
-    min-height: 64px;
-    font-size: 1.9rem;
-  }
   .rally {
     display: grid;
     grid-template-columns: 1.4fr 1fr;

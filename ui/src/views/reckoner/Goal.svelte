@@ -20,9 +20,17 @@
   })
   const form = $derived(vocabulary.data?.goals.find((each) => each.kind === asked.goal.kind))
   const unit = $derived(form?.unit ?? 'ball')
+  /** Points and tries are timed one by one, balls and strokes by their rate. */
+  const timed = $derived(unit === 'point' || unit === 'time')
+  const words = {
+    ball: { makes: 'Makes', comes: 'Balls' },
+    rally: { makes: 'Makes', comes: 'Strokes' },
+    point: { makes: 'Points won', comes: 'A point takes' },
+    time: { makes: 'Tries good enough', comes: 'A try takes' },
+  }
   let errors = $state<Record<string, string>>({})
   const clock = $derived({
-    gap: unit === 'point' || unit === 'time' ? asked.point : asked.minute > 0 ? 60 / asked.minute : 0,
+    gap: timed ? asked.point : asked.minute > 0 ? 60 / asked.minute : 0,
     sequence: 1,
     pause: unit === 'rally' ? asked.restart : 0,
     people: 1,
@@ -37,7 +45,7 @@
 <div class="sheet mt-3 max-w-3xl">
   <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
     <NumberField
-      label={unit === 'point' ? 'Points won' : unit === 'time' ? 'Tries good enough' : 'Makes'}
+      label={words[unit].makes}
       unit="of 10"
       step={0.1}
       min={0}
@@ -56,9 +64,9 @@
         onchange={(v) => (asked.partner = v)}
       />
     {/if}
-    {#if unit === 'point' || unit === 'time'}
+    {#if timed}
       <NumberField
-        label={unit === 'point' ? 'A point takes' : 'A try takes'}
+        label={words[unit].comes}
         unit="s"
         min={1}
         step={1}
@@ -77,7 +85,7 @@
       {/if}
     {:else}
       <NumberField
-        label={unit === 'rally' ? 'Strokes' : 'Balls'}
+        label={words[unit].comes}
         unit="/min"
         min={0.5}
         step={0.5}
