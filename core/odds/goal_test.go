@@ -291,7 +291,7 @@ func TestCountingAndForecastingAgree(t *testing.T) {
 					of *= 1 - rate
 				}
 			}
-			if goal.Stand(entries).Met {
+			if (score.Course{goal}).Stand(entries).Met {
 				chance += of
 			}
 		}

@@ -100,12 +100,12 @@ func TestCountingAgainstBruteForce(t *testing.T) {
 		for n, raw := range c.Events {
 			entries[n] = countedEvent(t, raw, n)
 		}
-		s := goal.Stand(entries)
+		s := score.Course{goal}.Stand(entries)
 		require.Equal(t, c.Want.Certain, s.Met, "case %d: %s", i, goal)
 		require.Equal(t, c.Want.Possible, s.Met || s.Perhaps, "case %d: %s", i, goal)
 		require.Equal(t, c.Want.Lost, s.Lost, "case %d: %s", i, goal)
 		at := -1
-		for n := len(entries); n >= 0 && goal.Stand(entries[:n]).Met; n-- {
+		for n := len(entries); n >= 0 && (score.Course{goal}).Stand(entries[:n]).Met; n-- {
 			at = n
 		}
 		if c.Want.At == nil {

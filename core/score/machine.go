@@ -1,5 +1,7 @@
 package score
 
+import "slices"
+
 // State is where a goal stands: a number from 0 up, or one of its two ends.
 type State int
 
@@ -24,6 +26,7 @@ const (
 type Machine struct {
 	next [][2]State
 	hard []Hardness // by state: how hard the next attempt is
+	legs []State    // where each further goal of a course begins; none for one goal
 	// linear says that a higher state is never worse than a lower one, whatever follows: then the worst and the best
 	// of several possible states say all about those between them.
 	linear bool
@@ -45,6 +48,49 @@ func (m *Machine) Next(s State, l Letter) State {
 
 // Table is, by state, the state after a miss and after a make. It belongs to the machine.
 func (m *Machine) Table() [][2]State { return m.next }
+
+// Leg is which goal of a course a state belongs to, from 0.
+func (m *Machine) Leg(s State) int {
+	leg := 0
+	for leg < len(m.legs) && s >= m.legs[leg] {
+		leg++
+	}
+	return leg
+}
+
+// first is the state in which a goal of a course begins.
+func (m *Machine) first(leg int) State {
+	if leg == 0 {
+		return 0
+	}
+	return m.legs[leg-1]
+}
+
+// then puts another machine behind: where this one is met, that one begins.
+func (m *Machine) then(other *Machine) *Machine {
+	first := m.here()
+	joined := &Machine{
+		next: make([][2]State, 0, len(m.next)+len(other.next)), hard: append(slices.Clone(m.hard), other.hard...),
+		legs: append(slices.Clone(m.legs), first), linear: m.linear && other.linear,
+	}
+	for _, next := range m.next {
+		for l, to := range next {
+			if to == Met {
+				next[l] = first
+			}
+		}
+		joined.next = append(joined.next, next)
+	}
+	for _, next := range other.next {
+		for l, to := range next {
+			if to >= 0 {
+				next[l] = to + first
+			}
+		}
+		joined.next = append(joined.next, next)
+	}
+	return joined
+}
 
 // Hard is how hard the next attempt is in a state.
 func (m *Machine) Hard(s State) Hardness { return m.hard[s] }

@@ -21,36 +21,7 @@ type Standing struct {
 	Sentence string `json:"sentence" description:"How far along it is, in words"`
 }
 
-// Stand steps a goal with what several devices counted, in the order in which it was counted: by instant, and at one
-// instant in the order of the devices and their numbers.
-func (g Goal) Stand(devices ...[]tally.Entry) Standing {
-	if g.Check() != nil {
-		return g.unknown()
-	}
-	m := g.Machine()
-	states := []State{0}
-	entries := tally.InOrder(devices...)
-	for _, entry := range entries {
-		states = g.step(m, states, entry)
-	}
-	return g.standing(states, tally.CountOf(entries))
-}
-
-// unknown is the standing of a goal that was stored by an earlier version and makes no sense any more.
-func (g Goal) unknown() Standing { return Standing{Wanted: g.Steps(), Sentence: "as counted then"} }
-
-// StandJointly is the standing of a goal that several players count together, from what each of them made.
-func (g Goal) StandJointly(made int) Standing {
-	if g.Check() != nil {
-		return g.unknown()
-	}
-	m := g.Machine()
-	s := State(0)
-	for range min(made, m.Len()) {
-		s = m.Next(s, Make)
-	}
-	return g.standing([]State{s}, tally.Count{Made: made, Balls: made})
-}
+const perhapsMet = "perhaps met: the order of a turn is not known"
 
 // step takes one entry. It is the only place that knows what an entry means to a goal: of a race, made and missed are
 // points; a rally is one attempt of a goal that wants its length, and else its strokes and a miss.
@@ -181,7 +152,7 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		s.Sentence = g.along(int(worst), int(best))
 	}
 	if s.Perhaps {
-		s.Sentence = "perhaps met: the order of a turn is not known"
+		s.Sentence = perhapsMet
 	}
 	return s
 }

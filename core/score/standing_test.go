@@ -139,7 +139,7 @@ func TestAMachineCountsAsAPencilDoes(t *testing.T) {
 				makes[i] = coins.IntN(3) > 0
 			}
 			met, lost := on(g, makes)
-			s := g.Stand(entriesOf(makes))
+			s := score.Course{g}.Stand(entriesOf(makes))
 			require.Equal(t, []bool{met, lost, false}, []bool{s.Met, s.Lost, s.Perhaps}, "%s after %v: %s", g, makes, s.Sentence)
 			require.NotEmpty(t, s.Sentence)
 			require.LessOrEqual(t, s.Have, s.Wanted)
@@ -169,7 +169,7 @@ func TestATurnIsEveryOrderOfIt(t *testing.T) {
 			}
 		}
 		entries := append(entriesOf(before), tally.Entry{Seq: len(before), Kind: tally.Turn, Made: x, Of: n, At: time.Date(2026, 3, 10, 17, 0, 0, 0, time.UTC)})
-		s := g.Stand(entries)
+		s := score.Course{g}.Stand(entries)
 		require.Equal(t, []bool{certain, possible}, []bool{s.Met, s.Met || s.Perhaps}, "%s", g)
 	})
 }
@@ -191,13 +191,13 @@ func TestTheOrderOfDeliveryDoesNotMatter(t *testing.T) {
 				list[i], list[k] = list[k], list[i]
 			}
 		}
-		require.Equal(t, g.Stand(entriesOf(makes)), g.Stand(devices...))
+		require.Equal(t, score.Course{g}.Stand(entriesOf(makes)), score.Course{g}.Stand(devices...))
 	})
 }
 
 func TestAGoalThatMakesNoSenseCountsNothing(t *testing.T) {
-	require.Equal(t, "as counted then", score.Goal{}.Stand(entriesOf([]bool{true})).Sentence)
-	require.Equal(t, "as counted then", score.Goal{Kind: score.Together}.StandJointly(3).Sentence)
+	require.Equal(t, "as counted then", score.Course{score.Goal{}}.Stand(entriesOf([]bool{true})).Sentence)
+	require.Equal(t, "as counted then", score.Course{score.Goal{Kind: score.Together}}.StandJointly(3).Sentence)
 }
 
 func TestHowFarAlongIsSaid(t *testing.T) {
@@ -219,7 +219,7 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 2}, []bool{true, false, true}, "3 of 8 balls, 1 miss of at most 2"},
 		{score.Goal{Kind: score.FewMisses, Count: 8, Misses: 0}, []bool{true, false}, "one miss too many"},
 	} {
-		require.Equal(t, c.want, c.goal.Stand(entriesOf(c.makes)).Sentence, "%s", c.goal)
+		require.Equal(t, c.want, score.Course{c.goal}.Stand(entriesOf(c.makes)).Sentence, "%s", c.goal)
 	}
 	timed := func(seconds ...float64) (entries []tally.Entry) {
 		for i, s := range seconds {
@@ -228,10 +228,10 @@ func TestHowFarAlongIsSaid(t *testing.T) {
 		return entries
 	}
 	run := score.Goal{Kind: score.WithinATime, Count: 3, Seconds: 40}
-	require.Equal(t, "0 of 3 tries", run.Stand().Sentence)
-	require.Equal(t, "2 of 3 tries, best 41.2 s", run.Stand(timed(44, 41.2)).Sentence)
-	require.Equal(t, "met, 39.9 s", run.Stand(timed(44, 41.2, 39.9)).Sentence)
-	require.Equal(t, "not within it; best 40.1 s", run.Stand(timed(44, 41.2, 40.1)).Sentence)
+	require.Equal(t, "0 of 3 tries", score.Course{run}.Stand().Sentence)
+	require.Equal(t, "2 of 3 tries, best 41.2 s", score.Course{run}.Stand(timed(44, 41.2)).Sentence)
+	require.Equal(t, "met, 39.9 s", score.Course{run}.Stand(timed(44, 41.2, 39.9)).Sentence)
+	require.Equal(t, "not within it; best 40.1 s", score.Course{run}.Stand(timed(44, 41.2, 40.1)).Sentence)
 	turn := []tally.Entry{{Kind: tally.Turn, Made: 4, Of: 5, At: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}}
-	require.Equal(t, "perhaps met: the order of a turn is not known", score.Goal{Kind: score.Streak, Count: 3}.Stand(turn).Sentence)
+	require.Equal(t, "perhaps met: the order of a turn is not known", score.Course{score.Goal{Kind: score.Streak, Count: 3}}.Stand(turn).Sentence)
 }

@@ -1,17 +1,41 @@
 package score
 
+import "hodometer/core/units"
+
 // Unit is what is counted towards a goal, one after the other.
 type Unit string
 
 // The units.
 const (
-	Ball  Unit = "ball"
-	Rally Unit = "rally" // with its strokes
-	Point Unit = "point" // won or lost
-	Time  Unit = "time"  // a try on the clock
+	Ball       Unit = "ball"       // of a rally: a stroke
+	Sequence   Unit = "sequence"   // all its balls or none
+	Repetition Unit = "repetition" // a shadow stroke, a catch, a touch
+	Rally      Unit = "rally"      // with its strokes
+	Point      Unit = "point"      // won or lost
+	Time       Unit = "time"       // a try on the clock
 )
 
-// Unit is what is counted towards the goal.
+// Takes says whether a goal can be counted in the unit. What is made or missed one by one is a ball, a sequence, a
+// repetition or a point; the other goals have a unit of their own.
+func (u Unit) Takes(g Goal) bool {
+	if g.Unit() != Ball {
+		return g.Unit() == u
+	}
+	return u != Rally && u != Time
+}
+
+// Of is so many of the unit in words.
+func (u Unit) Of(n int) string {
+	switch u {
+	case Rally:
+		return units.Count(n, "rally", "rallies")
+	case Time:
+		return units.Count(n, "try", "tries")
+	}
+	return units.Count(n, string(u), string(u)+"s")
+}
+
+// Unit is what is counted towards the goal, where its measure does not say.
 func (g Goal) Unit() Unit {
 	switch g.Kind {
 	case FirstTo:
@@ -22,12 +46,4 @@ func (g Goal) Unit() Unit {
 		return Rally
 	}
 	return Ball
-}
-
-// LongestRally is from how many strokes on a rally is stopped because it got too long; 0 where none is.
-func (g Goal) LongestRally() int {
-	if g.Kind == Rallies {
-		return g.To + 1
-	}
-	return 0
 }
