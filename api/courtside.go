@@ -10,6 +10,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/load"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
@@ -23,10 +24,10 @@ type Courtside struct {
 	Sheet    []runsheet.Cue `json:"sheet"`
 	Clock    *lesson.Clock  `json:"clock" description:"Null before the lesson is begun"`
 	Second   float64        `json:"second" description:"Second of the lesson at this instant"`
-	Counters []Counter      `json:"counters" description:"One for each drill block and student"`
+	Counters []Counter      `json:"counters" description:"One for each drill block, student and measure"`
 }
 
-// Counter is one student's count in one drill block.
+// Counter is one student's count at one measure in one drill block.
 type Counter struct {
 	Block    string         `json:"block"`
 	Counted  string         `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
@@ -34,11 +35,13 @@ type Counter struct {
 	Name     string         `json:"name" description:"Of the student"`
 	Short    string         `json:"short" description:"What to call them on court"`
 	Drill    string         `json:"drill" description:"Its name"`
+	Measure  int            `json:"measure" description:"The number of the measure"`
+	Called   string         `json:"called" description:"What it is called beside others; empty where it is the only one"`
 	Goal     string         `json:"goal"`
 	Unit     score.Unit     `json:"unit" description:"What is counted one after the other"`
 	TooLong  int            `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
 	Standing score.Standing `json:"standing" description:"How far along the goal is"`
-	Turn     int            `json:"turn" description:"Balls in one turn"`
+	Turn     int            `json:"turn" description:"Attempts in one turn"`
 	Again    bool           `json:"again" description:"A bad feed or a let can be marked"`
 	Choices  bool           `json:"choices" description:"Right or wrong choice is marked with each ball"`
 	Court    court.ID       `json:"court"`
@@ -55,11 +58,12 @@ type ClockChange struct {
 	Finished bool    `json:"finished"`
 }
 
-// Taps are counts that a device took of one student in one block.
+// Taps are counts that a device took of one student at one measure in one block.
 type Taps struct {
-	Run     string        `json:"run" format:"uuid" description:"Chosen by the device, one for each student and block"`
+	Run     string        `json:"run" format:"uuid" description:"Chosen by the device, one for each student, block and measure"`
 	Block   string        `json:"block" format:"uuid"`
 	Student string        `json:"student" format:"uuid"`
+	Measure int           `json:"measure,omitempty" minimum:"0" maximum:"8" description:"Its number; empty: the first one"`
 	Entries []tally.Entry `json:"entries" minItems:"1" maxItems:"500"`
 }
 
@@ -173,27 +177,34 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				continue
 			}
 			mine := block.DrillFor(document, person)
-			c := Counter{
-				Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Turn: document.Pattern.BallsPerTurn(),
-				Again: document.Counts.NoCount, Choices: document.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
+			for _, m := range mine.Measures {
+				c := Counter{
+					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Attempts(mine, m, 1),
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
+				}
+				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
+					c.Aim = &aim
+					c.Zones = zones(document, aim)
+				}
+				c.counted(m, done)
+				counters = append(counters, c)
 			}
-			if aim, ok := mine.Aimed(); ok && document.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
-				c.Aim = &aim
-				c.Zones = zones(document, aim)
-			}
-			goal := mine.Goal
-			if i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == c.Counted && a.Student == person.ID }); i >= 0 {
-				goal, c.Count, c.Standing = done[i].Goal, done[i].Count, done[i].Standing
-			} else if i := slices.IndexFunc(done, func(a store.Attempt) bool { return a.Block == c.Counted && a.Goal.Kind == score.Together }); goal.Kind == score.Together && i >= 0 {
-				c.Standing = done[i].Standing // what the others made counts too
-			} else {
-				c.Standing = goal.Stand()
-			}
-			c.Goal, c.Unit, c.TooLong = goal.String(), goal.Unit(), goal.LongestRally()
-			counters = append(counters, c)
 		}
 	}
 	return counters, nil
+}
+
+// counted takes in what was counted, towards the goals as they were then.
+func (c *Counter) counted(m drill.Measure, done []store.Attempt) {
+	same := func(a store.Attempt) bool { return a.Block == c.Counted && a.Measure.Number == m.Number }
+	if i := slices.IndexFunc(done, func(a store.Attempt) bool { return same(a) && a.Student == c.Student }); i >= 0 {
+		m, c.Count, c.Standing = done[i].Measure, done[i].Count, done[i].Standing
+	} else if i := slices.IndexFunc(done, func(a store.Attempt) bool { return same(a) && a.Measure.Goals.Joint() }); m.Goals.Joint() && i >= 0 {
+		c.Standing = done[i].Standing // what the others made counts too
+	} else {
+		c.Standing = m.Goals.Stand()
+	}
+	c.Goal, c.Unit, c.TooLong = m.Goals.String(), m.What, m.Goals.LongestRally()
 }
 
 // zones are those of the half with the target; none on a squash court, which is not played over a net.
@@ -240,13 +251,21 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 		return nil, err
 	}
 	mine := d.Blocks[i].DrillFor(played.Document, lesson.Person{ID: person.ID, Profile: person.Document})
+	m, ok := mine.Measure(body.Measure)
+	if body.Measure == 0 {
+		m, ok = mine.Main(), true
+	}
+	if !ok {
+		return nil, invalid.Fields{{Path: "measure", Message: "the drill no longer has this measure"}}
+	}
 	var aim *court.Point
-	if shape, ok := mine.Aimed(); ok {
+	if shape, ok := mine.Aimed(m); ok {
 		aim = &shape.Centre
 	}
+	m.Name = mine.Called(m)
 	err = s.store.AddTaps(ctx, store.Run{ID: body.Run, Taps: body.Entries, Attempt: store.Attempt{
 		Lesson: p.ID, Block: d.Blocks[i].CountedAs(), Student: body.Student, Drill: played.ID, Name: played.Document.Name,
-		Stroke: played.Document.Stroke, Rung: played.Document.Rung, Goal: mine.Goal, Aim: aim, At: body.Entries[0].At,
+		Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: body.Entries[0].At,
 	}})
 	if err != nil {
 		return nil, err
@@ -271,7 +290,7 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	for _, person := range run.Lesson.People {
 		r := Result{Student: person.ID, Name: person.Name}
 		for _, c := range answer.Counters {
-			if c.Student == person.ID && c.Unit != score.Point { // points are no balls
+			if c.Student == person.ID && (c.Unit == score.Ball || c.Unit == score.Rally) { // what is no ball is counted for itself
 				r.add(c.Count)
 			}
 		}
@@ -289,7 +308,9 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 func whole(counters []Counter) []Counter {
 	list := []Counter{}
 	for _, c := range counters {
-		same := func(other Counter) bool { return other.Counted == c.Counted && other.Student == c.Student }
+		same := func(other Counter) bool {
+			return other.Counted == c.Counted && other.Student == c.Student && other.Measure == c.Measure
+		}
 		if !slices.ContainsFunc(list, same) {
 			list = append(list, c)
 		}

@@ -250,7 +250,7 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Report, err = report.Of(seen, body.People, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	player, evidence, err := s.evidenceFor(ctx, body.Tried)
+	player, evidence, err := s.evidenceFor(ctx, body.Tried, seen)
 	if err != nil {
 		return WorkedDrill{}, err
 	}
@@ -261,23 +261,23 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	return worked, err
 }
 
-// evidenceFor is the player that a drill is tried on, and what is known of them.
-func (s *server) evidenceFor(ctx context.Context, body Tried) (footwork.Player, playerfit.Evidence, error) {
+// evidenceFor is the player that a drill is tried on, and what is known of them, in the order of the measures of the
+// drill as it is tried.
+func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []playerfit.Evidence, error) {
 	if body.Student != "" {
 		record, err := s.store.Students.Get(ctx, body.Student)
 		if err != nil {
-			return footwork.Player{}, playerfit.Evidence{}, err
+			return footwork.Player{}, nil, err
 		}
 		p := record.Document
-		evidence, err := s.evidence(ctx, body.Student, body.ID, body.Document.Stroke)
-		evidence.Level = p.Level
+		evidence, err := s.evidence(ctx, body.Student, p.Level, body.ID, d)
 		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), evidence, err
 	}
 	level := body.Level
 	if level == "" {
 		level = body.Document.Written()
 	}
-	return body.Document.PlayerFor(level, body.Hand), playerfit.Evidence{Level: level}, nil
+	return body.Document.PlayerFor(level, body.Hand), ofLevel(level, d), nil
 }
 
 func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, error) {
@@ -285,11 +285,12 @@ func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, e
 	if err != nil {
 		return Fitted{}, err
 	}
-	player, evidence, err := s.evidenceFor(ctx, body.Tried)
+	seen := body.Document.For(body.Hand)
+	player, evidence, err := s.evidenceFor(ctx, body.Tried, seen)
 	if err != nil {
 		return Fitted{}, err
 	}
-	fitted, phrase, err := playerfit.Fitted(ctx, body.Document.For(body.Hand), body.Fit, evidence, player, body.People, settings)
+	fitted, phrase, err := playerfit.Fitted(ctx, seen, body.Fit, evidence, player, body.People, settings)
 	return Fitted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 

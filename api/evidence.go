@@ -7,50 +7,70 @@ import (
 	"time"
 
 	"hodometer/core/court"
-	"hodometer/core/feed"
+	"hodometer/core/drill"
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
+	"hodometer/core/score"
+	"hodometer/core/student"
 	"hodometer/store"
 )
 
-// evidence is what a student did on a drill and on others for the same stroke, and where their balls
-// landed on it. The level is left open.
-func (s *server) evidence(ctx context.Context, studentID, drillID string, stroke feed.Stroke) (playerfit.Evidence, error) {
-	var evidence playerfit.Evidence
+// evidence is what a student of a level did at the measures of a drill and on others for the same strokes, and where
+// their balls landed: in the order of the measures.
+func (s *server) evidence(ctx context.Context, studentID string, level student.Level, drillID string, d drill.Document) ([]playerfit.Evidence, error) {
 	rows, err := s.practice.of(ctx, s.store, []string{studentID})
 	if err != nil {
-		return evidence, err
+		return nil, err
 	}
-	done := practised(rows, 1, drillID, stroke, s.now())[0]
-	evidence.Own, evidence.Related = done.own, done.related
 	attempts, err := s.store.AttemptsOnDrill(ctx, studentID, drillID)
 	if err != nil {
-		return evidence, err
+		return nil, err
 	}
-	for _, a := range attempts {
-		if a.Aim != nil {
-			evidence.Zones = addZones(evidence.Zones, a)
+	list := ofLevel(level, d)
+	for i, m := range d.Measures {
+		done := practised(rows, 1, drillID, d, m, s.now())[0]
+		list[i].Own, list[i].Related = done.own, done.related
+		for _, a := range attempts {
+			if a.Aim != nil && a.Measure.Number == m.Number {
+				list[i].Zones = addZones(list[i].Zones, a)
+			}
+		}
+		landings, err := s.store.Landings(ctx, studentID, drillID, m.Number)
+		if err != nil {
+			return nil, err
+		}
+		for _, l := range landings {
+			list[i].Landings = append(list[i].Landings, court.Point{X: l.At.X - l.Aim.X, Y: l.At.Y - l.Aim.Y})
 		}
 	}
-	landings, err := s.store.Landings(ctx, studentID, drillID)
-	for _, l := range landings {
-		evidence.Landings = append(evidence.Landings, court.Point{X: l.At.X - l.Aim.X, Y: l.At.Y - l.Aim.Y})
+	return list, nil
+}
+
+// ofLevel is what is known of somebody of a level who did nothing yet, measure by measure.
+func ofLevel(level student.Level, d drill.Document) []playerfit.Evidence {
+	list := make([]playerfit.Evidence, len(d.Measures))
+	for i := range list {
+		list[i].Level = level
 	}
-	return evidence, err
+	return list
 }
 
 // history is what one student did on a drill, and on others for the same stroke.
 type history struct{ own, related []odds.Practised }
 
-// practised sorts how so many students did by what it says about a drill.
-func practised(rows []store.Practice, students int, drillID string, stroke feed.Stroke, now time.Time) []history {
+// practised sorts how so many students did by what it says about a measure of a drill.
+func practised(rows []store.Practice, students int, drillID string, d drill.Document, m drill.Measure, now time.Time) []history {
+	inBalls := func(u score.Unit) bool { return u == score.Ball || u == score.Rally || u == score.Point }
+	stroke := d.StrokeOf(m)
 	list := make([]history, students)
 	for _, row := range rows {
 		of := &list[row.Student]
-		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Points}
+		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Unit == score.Point}
 		switch {
-		case row.Drill == drillID:
+		case row.Unit != m.What && (!inBalls(row.Unit) || !inBalls(m.What)):
+			// a sequence or a repetition says nothing about a ball
+		case row.Drill == drillID && row.Measure == m.Number:
 			of.own = append(of.own, did)
 		case row.Stroke == stroke:
 			of.related = append(of.related, did)
@@ -75,9 +95,9 @@ func addZones(list []odds.Zone, a store.Attempt) []odds.Zone {
 	return list
 }
 
-// rates are what the people of a lesson make of its drills: by drill, then by student.
-func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[string]odds.Rate, error) {
-	rates := make(map[string]map[string]odds.Rate, len(in.Drills))
+// rates are what the people of a lesson make of its drills: by drill, then by student, then measure by measure.
+func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[string][]odds.Estimates, error) {
+	rates := make(map[string]map[string][]odds.Estimates, len(in.Drills))
 	if len(in.Drills) == 0 {
 		return rates, nil
 	}
@@ -91,10 +111,13 @@ func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[
 	}
 	now := s.now()
 	for id, d := range in.Drills {
-		rates[id] = make(map[string]odds.Rate, len(in.People))
-		done := practised(rows, len(students), id, d.Stroke, now)
-		for i, person := range in.People {
-			rates[id][person.ID] = odds.Estimate(odds.LevelPrior(person.Profile.Level), done[i].own, done[i].related).Rate
+		rates[id] = make(map[string][]odds.Estimates, len(in.People))
+		for _, m := range d.Measures {
+			done := practised(rows, len(students), id, d, m, now)
+			for i, person := range in.People {
+				known := playerfit.Evidence{Level: person.Profile.Level, Own: done[i].own, Related: done[i].related}
+				rates[id][person.ID] = append(rates[id][person.ID], playerfit.Rates(d, m, known))
+			}
 		}
 	}
 	return rates, nil

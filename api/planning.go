@@ -203,15 +203,14 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	var evidence playerfit.Evidence
+	var evidence []playerfit.Evidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		id := body.Document.Blocks[i].Drill
-		if evidence, err = s.evidence(ctx, body.Student, id, in.Drills[id].Stroke); err != nil {
+		if evidence, err = s.evidence(ctx, body.Student, record.Document.Level, id, in.Drills[id]); err != nil {
 			return lesson.Variant{}, err
 		}
 	}
-	evidence.Level = record.Document.Level
 	return plan.Propose(ctx, body.Document, body.Block, body.Student, evidence, in)
 }
 

@@ -46,6 +46,8 @@ type DrillTime struct {
 	Lesson   string         `json:"lesson"`
 	At       time.Time      `json:"at"`
 	Count    tally.Count    `json:"count"`
+	Measure  string         `json:"measure" description:"What was counted, where the drill had several measures; else empty"`
+	Unit     score.Unit     `json:"unit" description:"Of the count"`
 	Goal     string         `json:"goal"`
 	Standing score.Standing `json:"standing" description:"How far along the goal it came"`
 }
@@ -121,7 +123,7 @@ func strokes(done []store.Attempt, positions []store.LadderPosition, engagement 
 	for i, stroke := range order {
 		var evidence []progress.Evidence
 		for _, a := range done {
-			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) && a.Goal.Unit() != score.Point {
+			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) && (a.Measure.What == score.Ball || a.Measure.What == score.Rally) {
 				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.Made, Missed: a.Missed()})
 			}
 		}
@@ -145,5 +147,5 @@ func histories(done []store.Attempt) []DrillHistory {
 }
 
 func timeOf(a store.Attempt) DrillTime {
-	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Goal: a.Goal.String(), Standing: a.Standing}
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goals.String(), Standing: a.Standing}
 }

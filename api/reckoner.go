@@ -122,7 +122,7 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 	if r.Report, err = report.Of(r.Document, 1, settings); err != nil {
 		return r, err
 	}
-	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), playerfit.Evidence{Level: body.Level}
+	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), ofLevel(body.Level, r.Document)
 	simulation, err := simulation.Run(ctx, r.Document, player, settings)
 	if err != nil {
 		return r, err

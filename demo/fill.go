@@ -106,7 +106,7 @@ func (f *filler) begin(lessonID string, block lesson.Block, studentID string, at
 	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
 	d := builtIn()[i].Document
 	return store.Run{ID: f.id(), Attempt: store.Attempt{
-		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.Stroke, Rung: d.Rung, Goal: d.Goal, At: at,
+		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.StrokeOf(d.Main()), Rung: d.RungOf(d.Main()), Measure: d.Main(), At: at,
 	}}, d
 }
 
@@ -137,8 +137,9 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 // run logs one student's turns at a drill, after the turn or ball by ball.
 func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
 	run, d := f.begin(lessonID, block, studentID, at)
-	if shape, ok := d.For(hand).Aimed(); ok && !afterTheTurn && d.Target.Kind == court.Circle {
-		run.Aim = &shape.Centre
+	mirrored, radius := d.For(hand), 0.0
+	if shape, ok := mirrored.Aimed(mirrored.Main()); ok && !afterTheTurn && d.Main().Target.Kind == court.Circle {
+		run.Aim, radius = &shape.Centre, shape.Radius
 	}
 	for range d.Turns {
 		balls, made := d.Pattern.BallsPerTurn(), 0
@@ -155,7 +156,7 @@ func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand
 				kind = tally.Made
 			}
 			at = at.Add(time.Duration(d.Pattern.Gap * float64(time.Second)))
-			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at, Landing: f.landing(run.Aim, d.Target.Radius, in)})
+			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at, Landing: f.landing(run.Aim, radius, in)})
 		}
 		at = at.Add(time.Duration(d.Pattern.TurnSeconds() * float64(time.Second)))
 		if afterTheTurn {

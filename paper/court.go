@@ -3,6 +3,7 @@ package paper
 import (
 	"fmt"
 	"math"
+	"strconv"
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -64,11 +65,28 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 		s.SetLineWidth(0.5)
 		s.line(v, court.Point{X: -c.Net.HalfUp}, court.Point{X: c.Net.HalfUp})
 	}
-	s.target(v, d.Report.Target)
+	several := len(d.Report.Measures) > 1
+	for i, m := range d.Report.Measures {
+		if m.Target != nil {
+			s.target(v, *m.Target, dashes[i%len(dashes)])
+		}
+		if m.Target != nil && several {
+			s.number(v, m.Number, m.Target.Centre)
+		}
+	}
 	s.places(v, d)
 	s.feeds(v, d.Report)
 	s.SetXY(x, y+high+0.5)
-	s.text(x, width, 8, "Aim: "+d.Report.Aim)
+	for _, m := range d.Report.Measures {
+		phrase := m.Goal
+		if m.Aim != "" {
+			phrase += ", into the " + m.Aim
+		}
+		if several {
+			phrase = fmt.Sprintf("%d %s: %s", m.Number, m.Name, phrase)
+		}
+		s.text(x, width, 8, phrase)
+	}
 	return s.GetY() + 2
 }
 
@@ -78,10 +96,21 @@ func (s *sheet) line(v view, from, to court.Point) {
 	s.Line(x1, y1, x2, y2)
 }
 
+// dashes tell the targets of several measures apart without colour.
+var dashes = [][]float64{{1.2, 0.8}, {3, 1}, {0.5, 0.6}, {3, 0.7, 0.5, 0.7}}
+
+// number says which measure a target belongs to.
+func (s *sheet) number(v view, n int, centre court.Point) {
+	x, y := v.at(centre)
+	line := s.font(sans, "B", 7)
+	s.SetXY(x-3, y-line/2)
+	s.CellFormat(6, line, strconv.Itoa(n), "", 0, "C", false, 0, "")
+}
+
 // target draws where replies should land, dashed.
-func (s *sheet) target(v view, t court.Shape) {
+func (s *sheet) target(v view, t court.Shape, dash []float64) {
 	s.SetLineWidth(0.35)
-	s.SetDashPattern([]float64{1.2, 0.8}, 0)
+	s.SetDashPattern(dash, 0)
 	defer s.SetDashPattern([]float64{}, 0)
 	if t.Radius > 0 {
 		x, y := v.at(t.Centre)

@@ -8,13 +8,14 @@ import (
 	"time"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/progress"
 	"hodometer/core/score"
 	"hodometer/core/tally"
 )
 
-// Attempt is what one student did on one drill in one block, from all devices, with what the drill stood for then.
+// Attempt is what one student did at one measure of a drill in one block, from all devices, with what it stood for then.
 type Attempt struct {
 	Lesson  string
 	Block   string
@@ -23,9 +24,9 @@ type Attempt struct {
 	Name    string // of the drill
 	Stroke  feed.Stroke
 	Rung    progress.Rung
-	Goal    score.Goal
-	Aim     *court.Point // where the target was, on the court; nil where that is not known
-	At      time.Time    // when it began
+	Measure drill.Measure // as it was then
+	Aim     *court.Point  // where the target was, on the court; nil where that is not known
+	At      time.Time     // when it began
 	tally.Summary
 	Standing score.Standing // how far along the goal is; of one that players count together, by what all of the block made
 }
@@ -46,20 +47,20 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 }
 
 func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
-	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, goal, aim, at,
+	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, outcome, have, along,
-		CASE WHEN goal ->> 'kind' = 'together' THEN
-			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block)
-		ELSE 0 END FROM attempt WHERE `+where+` ORDER BY at, key`, args...)
+		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
+			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
+		ELSE 0 END FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var a Attempt
 	var at, last int64
-	var goal, along string
+	var measure, along string
 	var outcome, have, together int
 	var aim, zones sql.NullString
-	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &goal, &aim, &at,
+	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &measure, &aim, &at,
 		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &outcome, &have, &along, &together)
 	if err != nil {
 		return a, err
@@ -78,14 +79,14 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	if counted != nil {
 		a.Zones = *counted
 	}
-	if err := json.Unmarshal([]byte(goal), &a.Goal); err != nil {
-		return a, fmt.Errorf("goal of %s in %s: %w", a.Student, a.Lesson, err)
+	if err := json.Unmarshal([]byte(measure), &a.Measure); err != nil {
+		return a, fmt.Errorf("measure of %s in %s: %w", a.Student, a.Lesson, err)
 	}
-	if a.Goal.Kind == score.Together {
-		a.Standing = a.Goal.StandJointly(together)
+	if a.Measure.Goals.Joint() {
+		a.Standing = a.Measure.Goals.StandJointly(together)
 		return a, nil
 	}
-	a.Standing = standingOf(a.Goal, outcome, have, along)
+	a.Standing = standingOf(a.Measure.Goals, outcome, have, along)
 	return a, nil
 }
 
@@ -93,9 +94,10 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 type Practice struct {
 	Student int // which of those that were asked for
 	Drill   string
+	Measure int // its number
 	Stroke  feed.Stroke
 	At      time.Time
-	Points  bool // made and missed are points won and lost
+	Unit    score.Unit // of made and missed; strokes are balls
 	tally.Count
 }
 
@@ -104,19 +106,20 @@ func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, e
 	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
 		var p Practice
 		var at int64
-		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &p.Points)
-		p.At = time.UnixMilli(at)
+		unit := 0
+		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit)
+		p.At, p.Unit = time.UnixMilli(at), units[min(max(unit, 0), len(units)-1)]
 		return p, err
-	}, `SELECT student.key, at, drill, stroke, made, balls, "right", wrong, points
+	}, `SELECT student.key, at, drill, number, stroke, made, balls, "right", wrong, unit
 		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, asList(students))
 }
 
 // Landing is a place where a ball landed, and where it was aimed.
 type Landing struct{ At, Aim court.Point }
 
-// Landings returns where a student's balls landed on a drill, in order, without those taken back.
-func (s *Store) Landings(ctx context.Context, studentID, drillID string) ([]Landing, error) {
-	where := "attempt.student = ? AND attempt.drill = ? AND attempt.landed > 0 AND attempt.aim IS NOT NULL"
+// Landings returns where a student's balls landed at a measure of a drill, in order, without those taken back.
+func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure int) ([]Landing, error) {
+	where := "attempt.student = ? AND attempt.drill = ? AND attempt.number = ? AND attempt.landed > 0 AND attempt.aim IS NOT NULL"
 	aims := map[int64]court.Point{}
 	err := each(ctx, s.read, func(rows *sql.Rows) error {
 		var key int64
@@ -129,11 +132,11 @@ func (s *Store) Landings(ctx context.Context, studentID, drillID string) ([]Land
 			aims[key] = *aim
 		}
 		return err
-	}, "SELECT key, aim FROM attempt WHERE "+where, studentID, drillID)
+	}, "SELECT key, aim FROM attempt WHERE "+where, studentID, drillID, measure)
 	if err != nil {
 		return nil, err
 	}
-	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE "+where+")", studentID, drillID)
+	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE "+where+")", studentID, drillID, measure)
 	if err != nil {
 		return nil, err
 	}

@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"database/sql"
-	"encoding/json"
 	"errors"
 	"fmt"
 
@@ -46,10 +45,10 @@ type tapWriter struct {
 func newTapWriter(ctx context.Context, tx *sql.Tx) (*tapWriter, error) {
 	w := &tapWriter{tx: tx}
 	for statement, text := range map[**sql.Stmt]string{
-		&w.owner: `SELECT run.key, run.at, attempt.key, (lesson, block, student) = (?, ?, ?) FROM run JOIN attempt ON attempt.key = run.attempt WHERE run.id = ?`,
-		&w.known: `SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ?`,
-		&w.attempt: `INSERT INTO attempt (lesson, block, student, drill, name, stroke, rung, goal, aim, at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING key`,
+		&w.owner: `SELECT run.key, run.at, attempt.key, (lesson, block, student, number) = (?, ?, ?, ?) FROM run JOIN attempt ON attempt.key = run.attempt WHERE run.id = ?`,
+		&w.known: `SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ? AND number = ?`,
+		&w.attempt: `INSERT INTO attempt (lesson, block, student, drill, name, stroke, rung, number, measure, unit, aim, at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) RETURNING key`,
 		&w.entry: `INSERT INTO run (id, attempt, at) VALUES (?, ?, ?) RETURNING key`,
 		&w.ball:  `INSERT INTO ball (key, at, kind, choice, made, "of", x, y, zone) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT DO NOTHING`,
 	} {
@@ -74,7 +73,7 @@ func (w *tapWriter) close() {
 func (w *tapWriter) add(ctx context.Context, run Run) error {
 	var key, attempt int64
 	began, same, isNew := run.At.UnixMilli(), true, false
-	err := w.owner.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.ID).Scan(&key, &began, &attempt, &same)
+	err := w.owner.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Measure.Number, run.ID).Scan(&key, &began, &attempt, &same)
 	switch {
 	case errors.Is(err, sql.ErrNoRows):
 		if attempt, isNew, err = w.attemptOf(ctx, run); err != nil {
@@ -92,14 +91,14 @@ func (w *tapWriter) add(ctx context.Context, run Run) error {
 		return err
 	}
 	if isNew {
-		return writeSummary(ctx, w.tx, attempt, run.Goal, run.Taps)
+		return writeSummary(ctx, w.tx, attempt, run.Measure.Goals, run.Taps)
 	}
 	return summarise(ctx, w.tx, attempt)
 }
 
 // attemptOf finds the attempt that a new run counts for, or makes it. It began with the earliest of its runs.
 func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bool, err error) {
-	err = w.known.QueryRowContext(ctx, run.Lesson, run.Block, run.Student).Scan(&key)
+	err = w.known.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Measure.Number).Scan(&key)
 	if err == nil {
 		_, err = w.tx.ExecContext(ctx, "UPDATE attempt SET at = min(at, ?) WHERE key = ?", run.At.UnixMilli(), key)
 		return key, false, err
@@ -107,7 +106,7 @@ func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bo
 	if !errors.Is(err, sql.ErrNoRows) {
 		return 0, false, err
 	}
-	goal, err := json.Marshal(run.Goal)
+	measure, err := measureKey(ctx, w.tx, run.Measure)
 	if err != nil {
 		return 0, false, err
 	}
@@ -115,6 +114,6 @@ func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bo
 	if err != nil {
 		return 0, false, err
 	}
-	err = w.attempt.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, string(goal), aim, run.At.UnixMilli()).Scan(&key)
+	err = w.attempt.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, run.Measure.Number, measure, unitKey(run.Measure), aim, run.At.UnixMilli()).Scan(&key)
 	return key, true, err
 }

@@ -84,7 +84,7 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 	if err != nil {
 		return nil, err
 	}
-	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat(), compact(), stand()))
+	return goose.NewProvider(goose.DialectSQLite3, db, files, goose.WithGoMigrations(thirdFormat(), compact(), stand(), measured()))
 }
 
 // Close closes the file.

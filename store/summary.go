@@ -9,6 +9,7 @@ import (
 
 	"github.com/pressly/goose/v3"
 
+	"hodometer/core/drill"
 	"hodometer/core/score"
 	"hodometer/core/tally"
 )
@@ -16,7 +17,7 @@ import (
 //go:embed steps/compact_balls.sql
 var compactBalls string
 
-// compact brings a file up to compact balls; the summaries of attempts are made by stand.
+// compact brings a file up to compact balls; the summaries of attempts are made by measured.
 func compact() *goose.Migration {
 	return goose.NewGoMigration(9, &goose.GoFunc{RunTx: func(ctx context.Context, tx *sql.Tx) error {
 		_, err := tx.ExecContext(ctx, compactBalls)
@@ -27,13 +28,11 @@ func compact() *goose.Migration {
 //go:embed steps/standings.sql
 var standings string
 
-// stand brings a file up to attempts that say how far along their goals are.
+// stand brings a file up to attempts that say how far along their goals are; that is worked out by measured.
 func stand() *goose.Migration {
 	return goose.NewGoMigration(10, &goose.GoFunc{RunTx: func(ctx context.Context, tx *sql.Tx) error {
-		if _, err := tx.ExecContext(ctx, standings); err != nil {
-			return err
-		}
-		return summariseAll(ctx, tx)
+		_, err := tx.ExecContext(ctx, standings)
+		return err
 	}}, nil)
 }
 
@@ -58,12 +57,12 @@ func summariseAll(ctx context.Context, tx *sql.Tx) error {
 // summarise works out what the balls of one attempt amount to, and writes it beside them.
 func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	var text string
-	if err := tx.QueryRowContext(ctx, "SELECT goal FROM attempt WHERE key = ?", attempt).Scan(&text); err != nil {
+	if err := tx.QueryRowContext(ctx, "SELECT document FROM measure WHERE key = (SELECT measure FROM attempt WHERE key = ?)", attempt).Scan(&text); err != nil {
 		return err
 	}
-	var goal score.Goal
-	if err := json.Unmarshal([]byte(text), &goal); err != nil {
-		return fmt.Errorf("goal of attempt %d: %w", attempt, err)
+	var m drill.Measure
+	if err := json.Unmarshal([]byte(text), &m); err != nil {
+		return fmt.Errorf("measure of attempt %d: %w", attempt, err)
 	}
 	runs, err := balls(ctx, tx, "run.attempt = ?", attempt)
 	if err != nil {
@@ -73,12 +72,12 @@ func summarise(ctx context.Context, tx *sql.Tx, attempt int64) error {
 	for i, run := range runs {
 		devices[i] = run.entries
 	}
-	return writeSummary(ctx, tx, attempt, goal, devices...)
+	return writeSummary(ctx, tx, attempt, m.Goals, devices...)
 }
 
-func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goal, devices ...[]tally.Entry) error {
+func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Course, devices ...[]tally.Entry) error {
 	sum := tally.Summarise(devices...)
-	standing := goal.Stand(devices...)
+	standing := goals.Stand(devices...)
 	var counted *[]tally.Zoned
 	if len(sum.Zones) > 0 {
 		counted = &sum.Zones
@@ -91,8 +90,8 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goal score.Goa
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, points = ?, outcome = ?, have = ?, along = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, goal.Unit() == score.Point, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, outcome = ?, have = ?, along = ?
+		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
 	return err
 }
 
@@ -117,6 +116,6 @@ func outcomeOf(s score.Standing) int {
 }
 
 // standingOf reads a standing back.
-func standingOf(goal score.Goal, outcome, have int, along string) score.Standing {
-	return score.Standing{Met: outcome == met, Perhaps: outcome == perhaps, Lost: outcome == lost, Have: have, Wanted: goal.Steps(), Sentence: along}
+func standingOf(goals score.Course, outcome, have int, along string) score.Standing {
+	return score.Standing{Met: outcome == met, Perhaps: outcome == perhaps, Lost: outcome == lost, Have: have, Wanted: goals.Steps(), Sentence: along}
 }

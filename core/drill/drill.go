@@ -10,12 +10,11 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/progress"
-	"hodometer/core/score"
 	"hodometer/core/student"
 )
 
 // FormatVersion is the version of the document's format that this code reads and writes.
-const FormatVersion = 3
+const FormatVersion = 4
 
 // PlaceKind is what stands at a place.
 type PlaceKind string
@@ -67,7 +66,7 @@ type Place struct {
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {
-	FormatVersion int           `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
+	FormatVersion int           `json:"version" minimum:"4" maximum:"4" description:"Of the format of this document"`
 	Name          string        `json:"name" minLength:"1" maxLength:"80"`
 	Summary       string        `json:"summary" maxLength:"500"`
 	Sport         court.Sport   `json:"sport"`
@@ -80,10 +79,9 @@ type Document struct {
 	Surface       string        `json:"surface,omitempty" maxLength:"40" description:"The material of the court; empty: what is usual"`
 	Turns         int           `json:"turns" minimum:"1" maximum:"100" description:"Turns for each player"`
 	Format        court.Format  `json:"format,omitempty" description:"Who shares the court; empty: singles"`
-	Target        court.Target  `json:"target"`
 	NoGo          []NoGo        `json:"noGo,omitempty" maxItems:"6" description:"Where no ball may go"`
-	Counts        Counts        `json:"counts,omitempty" description:"What counts as made"`
-	Goal          score.Goal    `json:"goal"`
+	Measures      []Measure     `json:"measures" minItems:"1" maxItems:"8" description:"What is tried and counted; the first one stands for the drill"`
+	Order         Order         `json:"order,omitempty" description:"How the measures follow one another; empty: side by side"`
 	SetUp         float64       `json:"setUp" minimum:"0" maximum:"1800" description:"Seconds to set the court and explain"`
 	Effort        int           `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Cues          []string      `json:"cues" maxItems:"4" description:"One or two things to watch"`
@@ -148,9 +146,7 @@ func (d Document) Check() error {
 			wrong.Add(invalid.Join("variations", i, "name"), "give the variation a name")
 		}
 	}
-	_, err = c.Shape(d.Target, d.Format)
-	wrong.Under("target", err)
-	wrong.Under("goal", d.Goal.Check())
+	wrong.Under("", d.checkMeasures(c))
 	for i, noGo := range d.NoGo {
 		wrong.Under(invalid.Join("noGo", i), noGo.check(c, d.Format))
 	}
@@ -165,13 +161,13 @@ func checkLines(wrong *invalid.Fields, path string, lines []string) {
 	}
 }
 
-// Aimed is the drill's target on its court; false where it makes no sense there.
-func (d Document) Aimed() (court.Shape, bool) {
+// Aimed is the target of a measure on the drill's court; false where there is none or it makes no sense there.
+func (d Document) Aimed(m Measure) (court.Shape, bool) {
 	c, err := court.Find(d.Court)
-	if err != nil {
+	if err != nil || m.Target == nil {
 		return court.Shape{}, false
 	}
-	shape, err := c.Shape(d.Target, d.Format)
+	shape, err := c.Shape(*m.Target, d.Format)
 	return shape, err == nil
 }
 
@@ -199,7 +195,12 @@ func (d Document) Mirrored() Document {
 		place.Mark, place.Around = place.Mark.Mirrored(), place.Around.mirrored()
 		places[i] = place
 	}
-	d.Places, d.Pattern, d.Target = places, d.Pattern.Mirrored(), d.Target.Mirrored()
+	d.Places, d.Pattern, d.Measures = places, d.Pattern.Mirrored(), cloneMeasures(d.Measures)
+	for i := range d.Measures {
+		if target := d.Measures[i].Target; target != nil {
+			*target = target.Mirrored()
+		}
+	}
 	if d.NoGo != nil {
 		noGo := make([]NoGo, len(d.NoGo))
 		for i, n := range d.NoGo {

@@ -18,6 +18,11 @@ func (Miss) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (Order) Enum() []any {
+	return []any{SideBySide, OneByOne, GoalByGoal}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (PassSide) Enum() []any {
 	return []any{PassEither, PassLeft, PassRight}
 }

@@ -37,13 +37,27 @@ func (d *Document) Marks() []NamedMark {
 			}
 		}
 	}
-	list = append(list, targetMarks("target", "target", &d.Target)...)
+	for i := range d.Measures {
+		if target := d.Measures[i].Target; target != nil {
+			list = append(list, targetMarks(targetPath(i), d.targetLabel(i), target)...)
+		}
+	}
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {
 			list = append(list, targetMarks(invalid.Join("noGo", i, "area"), "no-go", d.NoGo[i].Area)...)
 		}
 	}
 	return list
+}
+
+// targetPath is where the target of a measure stands in the document.
+func targetPath(i int) string { return invalid.Join("measures", i, "target") }
+
+func (d *Document) targetLabel(i int) string {
+	if len(d.Measures) == 1 {
+		return "target"
+	}
+	return fmt.Sprintf("target %d", d.Measures[i].Number)
 }
 
 // placeHandle is the handle of the mark of a place.
@@ -70,7 +84,7 @@ func (d Document) Clone() Document {
 		task := &d.Pattern.Tasks[i]
 		cloneMarks(&task.From, &task.Reply, &task.Recover)
 	}
-	d.Target = cloneTarget(d.Target)
+	d.Measures = cloneMeasures(d.Measures)
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {
 			area := cloneTarget(*d.NoGo[i].Area)

@@ -12,7 +12,7 @@ import (
 
 // Typed is a length or a place typed in words.
 type Typed struct {
-	Path string `json:"path" maxLength:"60" description:"A measure, target.mark.measures.0, or a size, target.radius or places.3.size"`
+	Path string `json:"path" maxLength:"60" description:"A measure, measures.0.target.mark.measures.0, or a size, measures.0.target.radius or places.3.size"`
 	Text string `json:"text" maxLength:"120"`
 }
 
@@ -36,8 +36,13 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 		return d, wrong.Err()
 	}
 	changed := d.Clone()
-	if name, ok := strings.CutPrefix(in.Path, "target."); ok {
-		if size, ok := changed.Target.Sizes()[name]; ok {
+	for i := range changed.Measures {
+		name, ok := strings.CutPrefix(in.Path, targetPath(i)+".")
+		target := changed.Measures[i].Target
+		if !ok || target == nil {
+			continue
+		}
+		if size, ok := target.Sizes()[name]; ok {
 			length, err := units.Read(in.Text, s.Step)
 			if err != nil {
 				return fail(err)
@@ -46,7 +51,7 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 				length /= 2
 			}
 			*size = length
-			if _, err := c.Shape(changed.Target, d.Format); err != nil {
+			if _, err := c.Shape(*target, d.Format); err != nil {
 				return fail(err)
 			}
 			return changed, nil
@@ -84,21 +89,31 @@ func (d Document) typed(in Typed, s coach.Settings) (Document, error) {
 // sizePath is the path of the width of an obstacle.
 func sizePath(place int) string { return invalid.Join("places", place, "size") }
 
-// Sizes lists the sizes of the target and of the obstacles as they are typed.
-func (d Document) Sizes(s coach.Settings) []Size {
-	list := []Size{}
-	target := d.Target
+// sizesOf lists the sizes of a target.
+func sizesOf(target court.Target, path string, s coach.Settings) []Size {
+	var list []Size
 	values := target.Sizes()
 	for _, name := range []string{"radius", "width", "depth", "low", "high"} {
 		value, ok := values[name]
 		if !ok {
 			continue
 		}
-		size := Size{Path: "target." + name, Label: name, Text: s.Units.Write(*value)}
+		size := Size{Path: path + "." + name, Label: name, Text: s.Units.Write(*value)}
 		if name == "radius" && s.Within == coach.Diameter {
 			size.Label, size.Text = "across", s.Units.Write(2**value)
 		}
 		list = append(list, size)
+	}
+	return list
+}
+
+// Sizes lists the sizes of the targets and of the obstacles as they are typed.
+func (d Document) Sizes(s coach.Settings) []Size {
+	list := []Size{}
+	for i, m := range d.Measures {
+		if m.Target != nil {
+			list = append(list, sizesOf(*m.Target, targetPath(i), s)...)
+		}
 	}
 	for i, place := range d.Places {
 		if place.Kind == Obstacle {

@@ -27,6 +27,26 @@ type Variation struct {
 	Steps      []feed.Transformation `json:"steps" minItems:"1" maxItems:"6"`
 }
 
+// after are the measures once a step was taken in a pattern of n tasks: each with the tasks that were its own. One whose
+// tasks are gone goes with them.
+func (d Document) after(step feed.Transformation, n int) []Measure {
+	var list []Measure
+	for _, m := range cloneMeasures(d.Measures) {
+		if len(m.Tasks) > 0 {
+			var tasks []int
+			for _, task := range m.Tasks {
+				tasks = append(tasks, step.Where(task, n)...)
+			}
+			if len(tasks) == 0 {
+				continue
+			}
+			m.Tasks = tasks
+		}
+		list = append(list, m)
+	}
+	return list
+}
+
 // Transformed returns the drill after transformations, and a sentence for each on what changed. A change after
 // which a ball could no longer be fed is refused.
 func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, s coach.Settings) (Document, []string, error) {
@@ -52,8 +72,12 @@ func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, 
 			wrong.Under(invalid.Join("steps", i), err)
 			return d, nil, wrong.Err()
 		}
+		varied.Measures = varied.after(step, len(d.Pattern.Tasks))
 		if step.Kind == feed.ToOtherWing {
 			varied.Stroke = d.Stroke.OtherWing()
+			for i := range varied.Measures {
+				varied.Measures[i].Stroke = varied.Measures[i].Stroke.OtherWing()
+			}
 		}
 		d = varied
 		phrases = append(phrases, sentence)

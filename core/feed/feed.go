@@ -83,8 +83,8 @@ type Pattern struct {
 	Rally        *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
 }
 
-// usualSequences is how many sequences a turn is reckoned with.
-func (p Pattern) usualSequences() float64 {
+// UsualSequences is how many sequences a turn is reckoned with.
+func (p Pattern) UsualSequences() float64 {
 	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
 		return float64(p.Sequences+p.MaxSequences) / 2
 	}
@@ -108,7 +108,7 @@ func (p Pattern) BallsPerTurn() int {
 	if p.Rally != nil {
 		return p.Sequences // one ball for each rally
 	}
-	return int(math.Round(float64(p.flying()) * p.usualSequences()))
+	return int(math.Round(float64(p.flying()) * p.UsualSequences()))
 }
 
 // SequenceSeconds is how long one sequence takes with the pause after it.
@@ -124,7 +124,7 @@ func (p Pattern) SequenceSeconds() float64 {
 }
 
 // TurnSeconds is how long one turn takes, pauses included.
-func (p Pattern) TurnSeconds() float64 { return p.usualSequences() * p.SequenceSeconds() }
+func (p Pattern) TurnSeconds() float64 { return p.UsualSequences() * p.SequenceSeconds() }
 
 // Rate is the feed rate in balls a minute.
 func (p Pattern) Rate() float64 { return 60 / p.Gap }
@@ -160,7 +160,7 @@ func (p Pattern) Count(sort func(Stroke) bool) int {
 			n++
 		}
 	}
-	return int(math.Round(float64(n) * p.usualSequences()))
+	return int(math.Round(float64(n) * p.UsualSequences()))
 }
 
 // Check says what is wrong with a pattern beyond its shape.

@@ -41,6 +41,32 @@ type Transformation struct {
 
 const maxTasks = 12
 
+// Where says where a task of a pattern with n tasks is after a step: nowhere, in one place or in two.
+func (s Transformation) Where(task, n int) []int {
+	switch s.Kind {
+	case Reverse:
+		return []int{n - 1 - task}
+	case DropTask:
+		dropped := s.Task - 1
+		if s.Task == 0 {
+			dropped = n - 1
+		}
+		switch {
+		case task == dropped:
+			return nil
+		case task > dropped:
+			return []int{task - 1}
+		}
+	case Constrain:
+		return []int{task, task + n}
+	case LinkOn:
+		if task == n-1 {
+			return []int{task, n}
+		}
+	}
+	return []int{task}
+}
+
 // Apply returns the pattern after a step, and a sentence on what changed.
 func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error) {
 	p = p.clone()

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/editing"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
+	"hodometer/core/prospect"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/units"
@@ -53,7 +54,7 @@ const (
 )
 
 // All holds a plan against everything that a coach would want to know. It returns ctx.Err() when cancelled.
-func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs) ([]Finding, error) {
+func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []schedule.Prepared, prospects []prospect.Block, in schedule.Inputs) ([]Finding, error) {
 	all := []Finding{}
 	all = append(all, missing(d, in)...)
 	all = append(all, overrun(d, p)...)
@@ -67,7 +68,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 		all = append(all, waiting(l, d, s, in)...)
 		all = append(all, spacing(l, d)...)
 		all = append(all, emptied(l, s, in)...)
-		goals, err := goals(ctx, l, s, in)
+		goals, err := goals(ctx, l, s, prospects[i].Students)
 		if err != nil {
 			return nil, err
 		}

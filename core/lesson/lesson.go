@@ -13,7 +13,7 @@ import (
 )
 
 // FormatVersion is the version of the document's format that this code reads and writes.
-const FormatVersion = 3
+const FormatVersion = 4
 
 // MaxBlocks is how many blocks a lesson can have.
 const MaxBlocks = 20
@@ -58,7 +58,7 @@ type Block struct {
 
 // Document is a lesson.
 type Document struct {
-	FormatVersion int        `json:"version" minimum:"3" maximum:"3" description:"Of the format of this document"`
+	FormatVersion int        `json:"version" minimum:"4" maximum:"4" description:"Of the format of this document"`
 	Title         string     `json:"title" minLength:"1" maxLength:"80"`
 	Date          string     `json:"date" format:"date" description:"Year-month-day"`
 	Start         string     `json:"start" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Hours:minutes where the lesson is given"`
@@ -126,8 +126,8 @@ func (b Block) check() error {
 		wrong.Add("step", "without a rotation there are no whole rotations")
 	}
 	for i, v := range b.Variants {
-		if v.Goal != nil {
-			wrong.Under(invalid.Join("variants", i, "goal"), v.Goal.Check())
+		for k, g := range v.Goals {
+			wrong.Under(invalid.Join("variants", i, "goals", k, "goals"), g.Goals.Check())
 		}
 	}
 	return wrong.Err()

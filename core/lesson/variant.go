@@ -21,12 +21,24 @@ const (
 
 // Variant is what is different for one student in one drill block.
 type Variant struct {
-	Student string      `json:"student" format:"uuid"`
-	Drawn   Drawn       `json:"drawn,omitempty"`
-	Gap     float64     `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
-	Size    float64     `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
-	Goal    *score.Goal `json:"goal,omitempty"`
-	Why     string      `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
+	Student string    `json:"student" format:"uuid"`
+	Drawn   Drawn     `json:"drawn,omitempty"`
+	Gap     float64   `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
+	Size    float64   `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
+	Goals   []Instead `json:"goals,omitempty" maxItems:"8" description:"Other goals, by measure"`
+	Why     string    `json:"why,omitempty" maxLength:"400" description:"Where it comes from"`
+}
+
+// Instead is what a student is to reach in one measure of the drill.
+type Instead struct {
+	Measure int          `json:"measure" minimum:"1" maximum:"8" description:"Its number"`
+	Goals   score.Course `json:"goals" minItems:"1" maxItems:"6"`
+}
+
+// Reach has a student reach something else in a measure.
+func (v *Variant) Reach(measure int, goals score.Course) {
+	v.Goals = slices.DeleteFunc(slices.Clone(v.Goals), func(g Instead) bool { return g.Measure == measure })
+	v.Goals = append(v.Goals, Instead{measure, goals})
 }
 
 // Variant is what is different for a student.
@@ -51,13 +63,18 @@ func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 			d.Pattern.Tasks[i].Gap *= share
 		}
 	}
-	if v.Size > 0 {
-		if target, ok := d.Target.Scaled(v.Size); ok {
-			d.Target = target
+	for i, m := range d.Measures {
+		if v.Size > 0 && m.Target != nil {
+			if target, ok := m.Target.Scaled(v.Size); ok {
+				m.Target = &target
+			}
 		}
-	}
-	if v.Goal != nil {
-		d.Goal = *v.Goal
+		for _, g := range v.Goals {
+			if g.Measure == m.Number && !slices.ContainsFunc(g.Goals, func(goal score.Goal) bool { return !m.What.Takes(goal) }) {
+				m.Goals = g.Goals
+			}
+		}
+		d = d.With(i, m)
 	}
 	return d
 }
@@ -87,8 +104,12 @@ func (v Variant) Describe(p Person, d drill.Document) string {
 	if v.Size > 0 && v.Size != 1 {
 		add("target %s times as large", units.Decimal(v.Size, 2))
 	}
-	if v.Goal != nil {
-		add("goal: %s", v.Goal)
+	for _, g := range v.Goals {
+		name := ""
+		if m, ok := d.Measure(g.Measure); ok && d.Called(m) != "" {
+			name = d.Called(m) + ": "
+		}
+		add("goal: %s%s", name, g.Goals)
 	}
 	return phrase
 }

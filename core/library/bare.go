@@ -24,7 +24,6 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 	d := drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
-		Goal: score.Goal{Kind: score.Total, Count: 10},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 5, Sequences: 1,
 			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0, -c.Length/4)}},
@@ -49,6 +48,6 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 			side = line.ID
 		}
 	}
-	d.Target = court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In)))
+	d.Measures = one(court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In))), score.Goal{Kind: score.Total, Count: 10})
 	return d, d.Check()
 }

@@ -16,7 +16,7 @@ func bollardsYourChoice() drill.Document {
 	d := bollardsAndAVolley()
 	d.Name, d.Summary = "Bollards, Your Choice", "Length or volley comes as it comes, and the player chooses the reply: right idea first, then right ball."
 	d.Pattern.Order, d.Pattern.Seed, d.Pattern.Gap = feed.Drawn, 3, 6
-	d.Counts = drill.Counts{Choices: true}
+	d.Measures = counted(drill.Counts{Choices: true}, d.Measures)
 	d.Cues = []string{"Choose early", "Back to the middle whatever you chose"}
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Fed earlier", feed.Transformation{Kind: feed.Quicken, By: 0.5})}
 	return d
@@ -30,8 +30,8 @@ func shuttles(pattern feed.Pattern, effort int) drill.Document {
 			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 		},
-		Pattern: pattern, Turns: 3, SetUp: 30, Effort: effort, Counts: drill.Counts{By: drill.ByMovement},
-		Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 24},
+		Pattern: pattern, Turns: 3, SetUp: 30, Effort: effort,
+		Measures:  repeated(score.Goal{Kind: score.Total, Count: 24}),
 		Cautions:  []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."},
 		Equipment: []string{"6 flat markers"},
 	}
@@ -77,8 +77,8 @@ func roundThePosts() drill.Document {
 		corner(feed.TouchTask, court.NearBaseline, 3, 1.8, feed.Smash), corner(feed.TouchTask, court.NearBaseline, 3, -1.8, feed.Smash),
 		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, feed.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, feed.Clear),
 	}}, 9)
-	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all on the clock, back to the base after each."
-	d.Goal = score.Goal{Kind: score.AsManyAsPossible, Count: 30, Minutes: 1.5}
+	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all twice, back to the base after each: the best of three runs on the clock."
+	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}
@@ -92,8 +92,8 @@ func shuttleRain() drill.Document {
 		lobbed(3.8, feed.Lift, off(court.NearService, 0.5, court.In, 1.2)), ball(feed.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
 	}}, 9)
 	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up with: set the gap by the verdicts."
-	d.Rung, d.Counts, d.Target = progress.Direction, drill.Counts{NoCount: true}, court.StripAlong(court.FarBaseline, 1.2)
-	d.Goal = score.Goal{Kind: score.Total, Count: 20}
+	d.Rung = progress.Direction
+	d.Measures = counted(drill.Counts{NoCount: true}, one(court.StripAlong(court.FarBaseline, 1.2), score.Goal{Kind: score.Total, Count: 20}))
 	d.Cues = []string{"Back to the base before the next one", "Reach up for the clear"}
 	d.Cautions = []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}
 	d.Equipment = []string{"1 box of shuttles"}
@@ -106,8 +106,7 @@ func conesOnTheLine() drill.Document {
 	d := softLanding()
 	d.Name, d.Summary = "Cones on the Line", "Two cones stand a hand's width inside the no-volley zone. Dink so that the ball lands at a cone; what is out of reach in front is left to bounce."
 	d.Rung = progress.Direction
-	d.Target = court.Ring(0.6, court.From(court.Off(court.FarKitchen, 6*units.Inch, court.In), court.Off(court.LeftSide, 1.2, court.In)))
-	d.Goal = score.Goal{Kind: score.Total, Count: 12}
+	d.Measures = one(court.Ring(0.6, court.From(court.Off(court.FarKitchen, 6*units.Inch, court.In), court.Off(court.LeftSide, 1.2, court.In))), score.Goal{Kind: score.Total, Count: 12})
 	d.Cues = []string{"Aim at the foot of the cone", "Let it bounce when it is out of reach"}
 	return d
 }
@@ -124,7 +123,7 @@ func softOneIn() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			paced(feed.HalfPace, feed.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(feed.HalfPace, feed.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
 		}},
-		Turns: 3, SetUp: 30, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, Goal: score.Goal{Kind: score.Total, Count: 10},
+		Turns: 3, SetUp: 30, Effort: 5, Measures: one(court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, score.Goal{Kind: score.Total, Count: 10}),
 		Cues:     []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
 		Cautions: []string{eyes, looseBalls}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("Only from half-way", feed.Transformation{Kind: feed.DropTask, Task: 1}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.6})},
@@ -148,7 +147,7 @@ func halfStepCloser() drill.Document {
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
 			step(feed.ForehandVolley, 1.2, 0.4), step(feed.BackhandVolley, 0.8, -0.4), step(feed.ForehandVolley, 0.5, 0.4), step(feed.BackhandVolley, 1.6, -0.4),
 		}},
-		Turns: 3, SetUp: 20, Effort: 5, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Streak, Count: 8},
+		Turns: 3, SetUp: 20, Effort: 5, Measures: one(farHalf(), score.Goal{Kind: score.Streak, Count: 8}),
 		Cues:     []string{"Paddle up between balls", "Feet outside the zone"},
 		Cautions: []string{eyes, "At the last step play softly: nobody aims at a body."}, Equipment: []string{"6 balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}), harder("From the line out", feed.Transformation{Kind: feed.Reverse})},
@@ -162,7 +161,7 @@ func table(tasks []feed.Task, target court.Target) drill.Document {
 		FormatVersion: drill.FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: feed.Forehand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, court.At(0, -1.9)), at(drill.Recovery, court.At(0, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
-		Turns:   3, SetUp: 15, Effort: 4, Target: target, Goal: score.Goal{Kind: score.Total, Count: 18},
+		Turns:   3, SetUp: 15, Effort: 4, Measures: one(target, score.Goal{Kind: score.Total, Count: 18}),
 		Cautions: []string{looseBalls, "A free arm's length to the next table."}, Equipment: []string{"1 box of balls"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.5}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})},
 	}

@@ -33,8 +33,7 @@ func safeLane() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2.5, Wide: 0.6, Pace: feed.HalfPace}, 2, 4, 12)
 	d.Name, d.Summary = "Safe Lane", "Both rally cross-court at a mark a little inside the sideline and well short of the baseline: the lane that forgives."
 	d.Rung, d.Turns = progress.Direction, 3
-	d.Target = court.Ring(1.5, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.LeftSingles, 2*ft, court.In)))
-	d.Goal = score.Goal{Kind: score.Total, Count: 20}
+	d.Measures = one(court.Ring(1.5, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.LeftSingles, 2*ft, court.In))), score.Goal{Kind: score.Total, Count: 20})
 	d.Cues = []string{"Height over the net before speed", "Recover before the ball bounces over there"}
 	return d
 }
@@ -45,7 +44,7 @@ func tenPast() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.2, 4, 12)
 	d.Name, d.Summary = "Ten Past", "A rally at half pace: every ball past the service line, ten in a row before anything else is asked."
 	d.Rung, d.Turns, d.Effort = progress.Depth, 3, 5
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, behindService), score.Goal{Kind: score.Streak, Count: 10}
+	d.Measures = one(court.StripAlong(court.FarBaseline, behindService), score.Goal{Kind: score.Streak, Count: 10})
 	d.Cues = []string{"Same swing every time", "Let the ball come down into the strings"}
 	return d
 }
@@ -55,18 +54,22 @@ func hundredIn() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 20, Deep: 3.5, Wide: 2.5, Pace: feed.HalfPace}, 2.2, 5, 5)
 	d.Name, d.Summary = "A Hundred In", "No target but the court: a hundred in a row, a miss begins again. Nobody gets there in one lesson: note the best and come back to it."
 	d.Turns, d.Effort = 2, 5
-	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.Streak, Count: 100}
+	d.Measures = one(farHalf(), score.Goal{Kind: score.Streak, Count: 100})
 	d.Cues = []string{"Breathe out at every strike", "Mind this ball, not the count"}
 	return d
 }
 
-// oneTwoAgain is the tempo challenge of a pair: fifty balls in a minute, counted in twos; a miss resumes where
-// the count was (common practice, no source).
+// oneTwoAgain is the tempo challenge of a pair, counted in sets of two: fourteen in a minute are 28 balls, fifty balls in
+// one are the bar, and then two and three minutes; a miss resumes where the count was (common practice, no source).
 func oneTwoAgain() drill.Document {
 	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 20)
-	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, one, two for a minute: fifty balls are the bar. A miss takes up the count where it was; height and pace must match."
+	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, start again, for one minute, two and three: fourteen sets of two in the first are a start, twenty-five are the bar. A miss takes up the count where it was; height and pace must match."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Target, d.Goal = court.Target{Kind: court.BoxTarget, Box: "far-half"}, score.Goal{Kind: score.AsManyAsPossible, Count: 50, Minutes: 1}
+	sets := func(name string, minutes float64, hoped int) drill.Measure {
+		target := farHalf()
+		return drill.Measure{Name: name, What: score.Rally, Target: &target, Goals: score.Course{{Kind: score.AsManyAsPossible, Count: hoped, Of: 2, Minutes: minutes}}}
+	}
+	d.Measures, d.Order = numbered(sets("60 s", 1, 14), sets("120 s", 2, 28), sets("180 s", 3, 42)), drill.OneByOne
 	d.Cues = []string{"Match the other one's height", "Shorten the swing, not the step"}
 	d.Cautions = append(d.Cautions, "A hard minute: a full rest before the next one.")
 	return d
@@ -76,9 +79,9 @@ func oneTwoAgain() drill.Document {
 // (common practice, no source).
 func fourAndOut() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 4, Deep: 1.5, Wide: 1, Pace: feed.RallyPace}, 1.6, 6, 12)
-	d.Name, d.Summary = "Four and Out", "Play every rally to end it: three to six strokes are right, and one that gets to twenty was too slow."
+	d.Name, d.Summary = "Four and Out", "Play every rally to end it: about four strokes are right, and one that gets to twenty was too slow: it is stopped."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 3), score.Goal{Kind: score.Rallies, Count: 6, From: 3, To: 6}
+	d.Measures = one(court.StripAlong(court.FarBaseline, 3), score.Goal{Kind: score.Rallies, Count: 4, From: 4, To: 19})
 	d.Cues = []string{"Decide before the bounce", "Through the ball on the third"}
 	return d
 }
@@ -88,14 +91,22 @@ func fourAndOut() drill.Document {
 func fortyAndFour() drill.Document {
 	d := coinInTheCorner()
 	d.Name, d.Summary = "Forty and Four", "Forehand and backhand, cross-court and down the line: ten of each, then five in a row of each: work for several lessons. In the second part swings get slow out of fear: watch for it."
-	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 5, Pause: 8, Tasks: []feed.Task{
-		paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 2.2, court.In))),
-		paced(feed.Gentle, feed.Backhand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.LeftSingles, 2.2, court.In))),
-	}}
+	forehand := paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.RightSingles, 2.2, court.In)))
+	backhand := paced(feed.Gentle, feed.Backhand, court.From(court.Off(court.NearService, 0.6, court.In), court.Off(court.LeftSingles, 2.2, court.In)))
+	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 5, Pause: 8, Tasks: []feed.Task{forehand, backhand}}
 	d.Places = []drill.Place{
 		at(drill.Start, off(court.NearService, 1.2, court.Out, 0)), at(drill.Recovery, off(court.NearService, 1.2, court.Out, 0)), at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 	}
-	d.Turns, d.Goal = 8, score.Goal{Kind: score.Routine, Count: 10, Sets: 4, Then: 5}
+	d.Turns = 16
+	way := func(name string, task int, stroke feed.Stroke, side court.LineID) drill.Measure {
+		target := court.Ring(4.5*ft, court.From(court.Off(court.FarBaseline, 6.5*ft, court.In), court.Off(side, 4.5*ft, court.In)))
+		return drill.Measure{Name: name, What: score.Ball, Tasks: []int{task}, Stroke: stroke, Target: &target, Counts: drill.Counts{NoCount: true},
+			Goals: score.Course{{Kind: score.Total, Count: 10}, {Kind: score.Streak, Count: 5}}}
+	}
+	d.Measures, d.Order = numbered(
+		way("forehand cross-court", 0, feed.Forehand, court.LeftSingles), way("forehand down the line", 0, feed.Forehand, court.RightSingles),
+		way("backhand cross-court", 1, feed.Backhand, court.RightSingles), way("backhand down the line", 1, feed.Backhand, court.LeftSingles),
+	), drill.GoalByGoal
 	d.Cues = []string{"The last ball as free as the first", "Small steps into the ball"}
 	d.Variations = []drill.Variation{easier("One wing", feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}),
 		harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 12})}
@@ -122,7 +133,7 @@ func regionTour() drill.Document {
 			stop(0.78, 1.2, feed.Forehand), stop(0.78, -1.2, feed.Backhand), stop(0.55, 1, feed.Forehand), stop(0.5, -0.8, feed.BackhandVolley), stop(0.4, 0.8, feed.ForehandVolley),
 			stop(0.5, -0.8, feed.BackhandVolley), stop(0.55, 1, feed.Forehand), stop(0.78, -1.2, feed.Backhand),
 		}},
-		Turns: 2, SetUp: 30, Effort: 7, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 24},
+		Turns: 2, SetUp: 30, Effort: 7, Measures: one(farHalf(), score.Goal{Kind: score.Total, Count: 24}),
 		Cues:     []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket", "4 flat markers"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
@@ -141,7 +152,11 @@ func longArm() drill.Document {
 		Stroke:  feed.Backhand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, behind(0.6, 0)), at(drill.Recovery, behind(0.6, 0)), at(drill.Feeder, off(court.NetLine, 1, court.Far, -0.7))},
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
-		Turns:   2, SetUp: 40, Effort: 3, Counts: drill.Counts{By: drill.ByBoth}, Target: court.Target{Kind: court.BoxTarget, Box: "far-half"}, Goal: score.Goal{Kind: score.Total, Count: 15},
+		Turns:   2, SetUp: 40, Effort: 3,
+		Measures: numbered(
+			drill.Measure{Name: "slow swing", What: score.Repetition, Tasks: []int{0}, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.Total, Count: 10}}},
+			drill.Measure{Name: "with a ball", What: score.Ball, Tasks: []int{1}, Counts: drill.Counts{By: drill.ByBoth}, Goals: score.Course{{Kind: score.Total, Count: 10}}},
+		),
 		Cues:     []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},
 		Cautions: []string{looseBalls, "Stop when the elbow or the wrist hurts."}, Equipment: []string{"1 basket"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Only balls", feed.Transformation{Kind: feed.DropTask, Task: 1})},
@@ -154,7 +169,7 @@ func lastLight() drill.Document {
 	d := rallied(feed.Rally{Near: feed.Alternate, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.3, 4, 10)
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
-	d.Target, d.Goal = court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 24}
+	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 24})
 	d.Cues = []string{"Only what works today", "Stop while it feels good"}
 	return d
 }

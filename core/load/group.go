@@ -73,8 +73,10 @@ func Narrow(d drill.Document) bool {
 			take(at.X)
 		}
 	}
-	if shape, ok := d.Aimed(); ok && shape.Radius > 0 {
-		take(shape.Centre.X)
+	for _, m := range d.Measures {
+		if shape, ok := d.Aimed(m); ok && shape.Radius > 0 {
+			take(shape.Centre.X)
+		}
 	}
 	if r := d.Pattern.Rally; r != nil && (r.Near.Wide() || r.Far.Wide()) {
 		return false

@@ -61,6 +61,11 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	return load
 }
 
+// Attempts is how many attempts at a measure one player has in so many turns.
+func Attempts(d drill.Document, m drill.Measure, turns int) int {
+	return int(math.Round(float64(turns) * d.Tried(m)))
+}
+
 // TurnsIn returns the most turns for each player that fit into so many seconds; 0 where not even one
 // does.
 func TurnsIn(d drill.Document, seconds float64, g Group, s coach.Settings) int {

@@ -22,6 +22,9 @@ type Question struct {
 	Clock   Clock
 	Balls   int     // "how likely within so many balls?"; 0 where that is not asked
 	Seconds float64 // "how likely within so many seconds?"; 0 where that is not asked
+
+	Unit   score.Unit // what is tried; empty: what the goal counts
+	Before []Leg      // what has to be met first, counted in the same unit; see Within
 }
 
 // Answer is what a goal asks of somebody. Balls are points for a race and rallies for rallies; for as many
@@ -112,17 +115,40 @@ func MeanBalls(g score.Goal, rate float64) (float64, bool) {
 	return math.Min(mean, most), true
 }
 
+// own is the goal itself as a leg.
+func (q Question) own() Leg { return Leg{q.Goal, q.Rate} }
+
 // process is the goal run on chances, in what it counts: balls, points, strokes or rallies.
-func (q Question) process() process {
-	if q.Goal.Kind == score.Rallies {
-		return processOf(q.Goal, bandOf(q.Goal, q.Rate).wanted, 0)
+func (q Question) process() process { return processOf(q.Goal, q.own().chance(), q.Partner) }
+
+// whole is the same with everything that has to be met before it.
+func (q Question) whole() process {
+	if len(q.Before) == 0 {
+		return q.process()
 	}
-	return processOf(q.Goal, q.Rate, q.Partner)
+	var goals score.Course
+	var chances []float64
+	for _, leg := range append(slices.Clone(q.Before), q.own()) {
+		goals, chances = append(goals, leg.Goal), append(chances, leg.chance())
+	}
+	return course(goals, chances, 0)
+}
+
+// steps is the least number of makes that meet it, with everything before it.
+func (q Question) steps() int {
+	sum := q.Goal.Steps()
+	for _, leg := range q.Before {
+		sum += leg.Goal.Steps()
+	}
+	return sum
 }
 
 // countedIn is what a goal counts.
-func countedIn(g score.Goal) string {
-	switch g.Kind {
+func (q Question) countedIn() string {
+	if q.Unit != "" && q.Unit != score.Ball && q.Goal.Unit() == score.Ball {
+		return string(q.Unit) + "s"
+	}
+	switch q.Goal.Kind {
 	case score.FirstTo:
 		return "points"
 	case score.Rallies:
@@ -142,8 +168,10 @@ func (q Question) clock() Clock {
 	case score.Rallies:
 		strokes := bandOf(q.Goal, q.Rate).strokes
 		c.Gap, c.Pause, c.Sequence = strokes*c.Gap+c.Pause, 0, 1
-	case score.SetsInRallies: // each miss takes the time until the next rally
-		c.Gap, c.Pause, c.Sequence = c.Gap+(1-q.Rate)*c.Pause, 0, 1
+	case score.SetsInRallies, score.AsManyAsPossible: // each miss takes the time until the next rally
+		if q.Goal.Of > 0 {
+			c.Gap, c.Pause, c.Sequence = c.Gap+(1-q.Rate)*c.Pause, 0, 1
+		}
 	case score.Together:
 		c.People = max(1, c.People/2) // both players' balls count
 	}
@@ -176,7 +204,7 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	if p.other != nil && w.done[len(w.done)-1] >= share {
 		w.mean, w.variance = summed(w.done)
 	}
-	a := q.from(w, countedIn(q.Goal))
+	a := q.from(w, q.countedIn())
 	if ends := endsWell(q.Goal); ends != "" {
 		a.Chance = &w.met
 		a.Sentence = fmt.Sprintf("%s %s; %s", ends, Times(w.met), a.Sentence)
@@ -200,7 +228,7 @@ func (q Question) from(w waiting, unit string) Answer {
 		balls, _ := w.quantile((float64(i) + 0.5) / dots)
 		a.Dots = append(a.Dots, math.Min(balls, forever))
 	}
-	if q.Goal.Unit() == score.Ball { // in a rally or a point one ball is played until it is lost
+	if q.Goal.Unit() == score.Ball && (q.Unit == "" || q.Unit == score.Ball) { // in a rally or a point one ball is played until it is lost
 		a.Carry = a.usual().Balls * float64(clock.People)
 	}
 	a.Sentence = q.sentence(a)
@@ -220,22 +248,38 @@ func (q Question) asMany() Answer {
 		for n > 0 && atLeast[n] < share {
 			n--
 		}
-		return float64(n)
+		return math.Floor(float64(n) / float64(max(q.Goal.Of, 1)))
 	}
-	chance := hoped(atLeast, q.Goal.Count)
-	p, n := q.Rate, float64(balls)
-	a := Answer{Rate: p, Unit: "makes", Mean: n * p, SD: math.Sqrt(n * p * (1 - p)), Chance: &chance, Carry: n * float64(q.Clock.People)}
+	chance := hoped(atLeast, q.Goal.Steps())
+	n := float64(balls)
+	a := Answer{Rate: q.Rate, Unit: "makes", Chance: &chance, Carry: n * float64(q.Clock.People)}
+	thing := "of them made"
+	if q.Goal.Of > 0 {
+		a.Unit, a.Carry = "sets", 0 // one ball is played until it is lost
+		thing = fmt.Sprintf("sets of %d", q.Goal.Of)
+	}
+	a.Mean, a.SD = times(atLeast, max(q.Goal.Of, 1))
 	for _, share := range shares() {
 		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: makes(share), Seconds: q.Goal.Minutes * 60, PickUps: q.clock().PickUps(n), Exact: true})
 	}
 	for i := range dots {
 		a.Dots = append(a.Dots, makes(1-(float64(i)+0.5)/dots))
 	}
-	a.Sentence = fmt.Sprintf("%s in %s min; about %s of them made, 9 times in 10 at least %s; %d or more %s",
-		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0),
+	a.Sentence = fmt.Sprintf("%s in %s min; about %s %s, 9 times in 10 at least %s; %d or more %s",
+		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0), thing,
 		units.Decimal(a.usual().Balls, 0), q.Goal.Count, Times(chance))
 	a.Derivation = q.derivation(a)
 	return a
+}
+
+// times is the mean and the standard deviation of how often so many makes are full.
+func times(atLeast []float64, of int) (mean, sd float64) {
+	second := 0.0
+	for k := 1; k*of < len(atLeast); k++ {
+		mean += atLeast[k*of]
+		second += float64(2*k-1) * atLeast[k*of]
+	}
+	return mean, math.Sqrt(math.Max(0, second-mean*mean))
 }
 
 // inTime is the chance of at least so many makes of the balls that there is time for, of as many as possible.

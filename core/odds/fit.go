@@ -13,17 +13,17 @@ import (
 // WantedChance is how often a goal that suits a player is met: 4 times in 5.
 const WantedChance = 0.8
 
-// Within is the chance to meet the goal within the time of the question.
+// Within is the chance to meet the goal within the time of the question, after everything that comes before it.
 func (q Question) Within(ctx context.Context) (float64, error) {
 	limit, _ := q.limit()
 	if q.Goal.Kind == score.AsManyAsPossible {
-		return hoped(q.inTime(), q.Goal.Count), nil
+		return hoped(q.inTime(), q.Goal.Steps()), nil
 	}
 	horizon := q.Goal.Kind == score.FewMisses || q.Goal.Kind == score.WithinATime
-	if q.Goal.Steps() > limit && !horizon {
+	if q.steps() > limit && !horizon {
 		return 0, nil
 	}
-	p := q.process()
+	p := q.whole()
 	if horizon {
 		_, _, met := p.moments()
 		return met, nil

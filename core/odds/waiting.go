@@ -18,19 +18,42 @@ type process struct {
 	other  []float64 // the same for every second attempt, where two players take turns; else nil
 }
 
+// Leg is a goal that comes before another one, and what is made of ten while it is on.
+type Leg struct {
+	Goal score.Goal
+	Rate float64
+}
+
+// chance is that of one attempt: of rallies that one is as long as it is wanted.
+func (l Leg) chance() float64 {
+	if l.Goal.Kind == score.Rallies {
+		return bandOf(l.Goal, l.Rate).wanted
+	}
+	return l.Rate
+}
+
 // processOf runs a goal's machine for somebody who makes an attempt with a chance; of a goal that two count together
 // the partner takes every second one.
 func processOf(g score.Goal, chance, partner float64) process {
-	p := process{Machine: g.Machine()}
+	return course([]score.Goal{g}, []float64{chance}, partner)
+}
+
+// course is the same for goals that follow one another, each with its own chance.
+func course(goals score.Course, chances []float64, partner float64) process {
+	p := process{Machine: goals.Machine()}
 	p.chance = make([]float64, p.Len())
-	var hard score.Hardness
-	rate := chance
+	leg, hard := -1, score.Hardness("")
+	rate := 0.0
 	for s := range p.chance {
-		if now := p.Hard(score.State(s)); now != hard {
-			hard, rate = now, now.Rate(chance)
+		if l, now := p.Leg(score.State(s)), p.Hard(score.State(s)); l != leg || now != hard {
+			leg, hard, rate = l, now, chances[l]
+			if now != "" {
+				rate = now.Rate(rate)
+			}
 		}
 		p.chance[s] = rate
 	}
+	g, chance := goals[0], chances[0]
 	if g.Kind == score.Together && partner != chance {
 		p.other = make([]float64, p.Len())
 		for s := range p.other {

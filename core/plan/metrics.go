@@ -13,7 +13,7 @@ import (
 	"hodometer/core/units"
 )
 
-func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
+func (p Plan) metrics(d lesson.Document, in schedule.Inputs) []metric.Metric {
 	var sums, balls, baskets []metric.Input
 	for _, s := range p.Blocks {
 		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
@@ -54,7 +54,7 @@ func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.I
 		metric.New("Longest wait", wait, units.Decimal(wait, 0), "s", metric.Derivation{
 			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: metric.OwnArithmetic,
 		}),
-	}, append(p.running(), p.expected(list, in)...)...)
+	}, append(p.running(), p.expected(in)...)...)
 }
 
 // running is the metric of the way that the students run; the one who runs most.
@@ -78,30 +78,29 @@ func (p Plan) running() []metric.Metric {
 }
 
 // expected are the metrics that count balls with the misses that are to be expected of these students.
-func (p Plan) expected(list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
+func (p Plan) expected(in schedule.Inputs) []metric.Metric {
 	if in.Rates == nil {
 		return nil
 	}
-	made, goals, many := 0.0, 0.0, false
+	made, tried, goals, many := 0.0, 0, 0.0, false
 	var makes, needs []metric.Input
-	for i, l := range list {
-		block, load := l.Block, p.Blocks[i].Load
-		if load == nil {
-			continue
-		}
-		for k, person := range l.People {
-			document := block.DrillFor(l.Document, person)
-			rate := in.Rates[block.Drill][person.ID]
-			name := block.Title + ", " + person.Profile.Name
-			made += float64(load.Each) * rate.Mean
-			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", load.Each, units.Decimal(rate.Mean, 2))})
-			balls, counted := odds.MeanBalls(document.Goal, rate.Mean)
-			if !counted || document.Goal.Kind == score.Together && k > 0 {
+	for _, block := range p.Prospects {
+		for k, each := range block.Students {
+			name := block.Title + ", " + each.Name
+			if each.Called != "" {
+				name += ", " + each.Called
+			}
+			if each.Unit != score.Ball {
+				continue
+			}
+			made, tried = made+each.Made, tried+each.Attempts
+			makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("%d × %s", each.Attempts, units.Decimal(each.Rate, 2))})
+			if each.Needs == 0 || each.Joint && k > 0 {
 				continue // what players count together is needed once
 			}
-			many = many || balls > odds.Thousand
-			goals += balls
-			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", document.Goal, odds.Attempts(balls))})
+			many = many || each.Needs > odds.Thousand
+			goals += each.Needs
+			needs = append(needs, metric.Input{Name: name, Value: fmt.Sprintf("%s: %s balls", each.Goal, odds.Attempts(each.Needs))})
 		}
 	}
 	needed := units.Decimal(goals, 0)
@@ -109,8 +108,8 @@ func (p Plan) expected(list []schedule.Prepared, in schedule.Inputs) []metric.Me
 		needed = odds.Attempts(goals)
 	}
 	return []metric.Metric{
-		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", p.Balls), metric.Derivation{
-			Formula: "balls planned for each student × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
+		metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
+			Formula: "balls that each student tries × what they make of 1", Inputs: none(makes), Source: "Beta-binomial model of what was counted",
 		}),
 		metric.New("For the goals", math.Round(goals), needed, "balls", metric.Derivation{
 			Formula: "the mean number of balls until each student reaches the drill's goal, misses counted", Inputs: none(needs), Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",

@@ -7,15 +7,17 @@ import (
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
 	"hodometer/core/metric"
+	"hodometer/core/prospect"
 	"hodometer/core/schedule"
 )
 
 // Plan is a lesson on the clock with what there is to think about.
 type Plan struct {
 	schedule.Timetable
-	Findings []finding.Finding `json:"findings"`
-	Cautions []string          `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
-	Metrics  []metric.Metric   `json:"metrics"`
+	Findings  []finding.Finding `json:"findings"`
+	Cautions  []string          `json:"cautions" description:"Where the work can hurt somebody; no medical advice"`
+	Metrics   []metric.Metric   `json:"metrics"`
+	Prospects []prospect.Block  `json:"prospects" description:"How many attempts there are and how likely the goals are met, in the order of the blocks"`
 }
 
 // Make schedules a lesson and holds it against everything that a coach would want to know. It returns
@@ -27,9 +29,12 @@ func Make(ctx context.Context, d lesson.Document, in schedule.Inputs) (Plan, err
 	}
 	in = in.Named()
 	p := Plan{Timetable: timetable, Cautions: finding.Cautions(timetable, list, in)}
-	if p.Findings, err = finding.All(ctx, d, timetable, list, in); err != nil {
+	if p.Prospects, err = prospect.All(ctx, timetable, list, in); err != nil {
 		return Plan{}, err
 	}
-	p.Metrics = p.metrics(d, list, in)
+	if p.Findings, err = finding.All(ctx, d, timetable, list, p.Prospects, in); err != nil {
+		return Plan{}, err
+	}
+	p.Metrics = p.metrics(d, in)
 	return p, nil
 }

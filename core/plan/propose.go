@@ -30,7 +30,7 @@ const (
 // Propose works out what would suit one student in a drill block: the gap at which nothing is worse than
 // working, the target that is hit 6 times in 10 (or as often as a target there can be hit), and the goal that is met 4 times in 5 in the block's time.
 // What cannot be worked out is left as it is. It returns ctx.Err() when cancelled.
-func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence playerfit.Evidence, in schedule.Inputs) (lesson.Variant, error) {
+func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, evidence []playerfit.Evidence, in schedule.Inputs) (lesson.Variant, error) {
 	list := schedule.Prepare(d, in)
 	i := slices.IndexFunc(list, func(l schedule.Prepared) bool { return l.Block.ID == blockID })
 	if i < 0 || !list[i].Drilled {
@@ -85,16 +85,23 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 	plain.Variants = []lesson.Variant{v}
 	mine = plain.DrillFor(l.Document, person)
 	minutes := load.For(l.Document, l.Group, l.Block.TurnsOf(l.Document), in.Settings).Feeding / 60
-	fitted, sentence, err := playerfit.Fitted(ctx, mine, playerfit.FitRequest{Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
-	switch {
-	case err == nil:
-		if fitted.Goal.String() != l.Document.Goal.String() {
-			goal := fitted.Goal
-			v.Goal = &goal
-			say(sentence)
+	if mine.Order.Follow() {
+		minutes /= float64(len(mine.Measures)) // each has its share
+	}
+	for i, m := range mine.Measures {
+		if len(m.Goals) > 1 {
+			continue // goals that follow one another are left as the coach has them
 		}
-	case !errors.As(err, &wrong):
-		return v, err
+		fitted, sentence, err := playerfit.Fitted(ctx, mine, playerfit.FitRequest{Measure: m.Number, Minutes: minutes}, evidence, player, l.Group.People, in.Settings)
+		switch {
+		case err == nil:
+			if goals := fitted.Measures[i].Goals; goals.String() != m.Goals.String() {
+				v.Reach(m.Number, goals)
+				say(sentence)
+			}
+		case !errors.As(err, &wrong):
+			return v, err
+		}
 	}
 	v.Why = why
 	return v, nil
@@ -102,7 +109,10 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 
 // sizeOf is what scaling a target scales; not a number where it has one size only.
 func sizeOf(d drill.Document) float64 {
-	t := d.Target
+	t := d.Main().Target
+	if t == nil {
+		return math.NaN()
+	}
 	for _, size := range []float64{t.Radius, t.Depth, t.High - t.Low} {
 		if size > 0 {
 			return size

@@ -34,14 +34,28 @@ type Evidence struct {
 	Zones []odds.Zone
 }
 
-// Fit is how a drill's goal and target suit one player.
+// Fit is how a drill suits one player, measure by measure.
 type Fit struct {
-	Rates   odds.Estimates  `json:"rates"`
-	Clock   odds.Clock      `json:"clock" description:"How this player's balls come"`
-	Goal    *odds.Answer    `json:"goal" description:"What the goal takes; null where it cannot be worked out"`
-	Target  *Aimed          `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
-	Why     string          `json:"why" description:"Why there is no goal or no target, in words; else empty"`
-	Metrics []metric.Metric `json:"metrics"`
+	Measures []Measure       `json:"measures" description:"In the order of the drill's"`
+	Metrics  []metric.Metric `json:"metrics"`
+}
+
+// Measure is how the goals and the target of one measure suit one player.
+type Measure struct {
+	Number   int            `json:"number"`
+	Attempts int            `json:"attempts" description:"How many the player has in the turns that the drill gives"`
+	Rates    odds.Estimates `json:"rates"`
+	Goals    []GoalFit      `json:"goals" description:"In the order of the measure's"`
+	Target   *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
+	Why      string         `json:"why" description:"Why there is no target, in words; else empty"`
+}
+
+// GoalFit is what a goal asks of one player.
+type GoalFit struct {
+	Rate   float64      `json:"rate" description:"Chance of one attempt"`
+	Clock  odds.Clock   `json:"clock" description:"How this player's attempts come"`
+	Answer *odds.Answer `json:"answer" description:"What the goal takes; null where it cannot be worked out"`
+	Why    string       `json:"why" description:"Why there is no answer, in words; else empty"`
 }
 
 // Aimed is what becomes of balls that are aimed at the target.
@@ -59,63 +73,106 @@ type Aimed struct {
 // length. Common practice, no source.
 const tapError = 0.015
 
-// Clock is how one player's balls come, for what is counted in balls. Of a rally every stroke is one, so many seconds
-// after the one before.
-func Clock(d drill.Document, stroke float64, people int, s coach.Settings) odds.Clock {
+// Clock is how one player's attempts at a measure come. Of a rally every stroke is one, so many seconds after the one
+// before.
+func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	if stroke > 0 {
-		return odds.Clock{Gap: stroke, Sequence: max(1, p.Rally.Shots), Pause: p.Pause, People: 1, Basket: s.Basket, PickUp: s.PickUp}
-	}
-	balls := max(p.BallsPerTurn()/max(p.Sequences, 1), 1)
-	sequence := p.TurnSeconds()/float64(max(p.Sequences, 1)) - p.Pause
+	c := odds.Clock{People: people, Basket: s.Basket, PickUp: s.PickUp, Pause: p.Pause}
 	if p.Next == feed.AllAtOnce {
-		people = 1
+		c.People = 1
 	}
-	return odds.Clock{Gap: sequence / float64(balls), Sequence: balls, Pause: p.Pause, People: people, Basket: s.Basket, PickUp: s.PickUp}
+	if stroke > 0 {
+		c.Gap, c.Sequence, c.People = stroke, max(1, p.Rally.Shots), 1
+		if m.What == score.Point || m.What == score.Sequence { // a rally of the usual length
+			c.Gap, c.Sequence = stroke*float64(c.Sequence), 1
+		}
+		return c
+	}
+	sequences := p.UsualSequences()
+	balls := float64(p.BallsPerTurn()) / sequences // in one sequence
+	played := p.TurnSeconds()/sequences - p.Pause
+	if m.What == score.Time { // one try a turn
+		balls, played = balls*sequences, p.TurnSeconds()-p.Pause
+		sequences = 1
+	}
+	c.Sequence = max(1, int(math.Round(d.Tried(m)/sequences)))
+	c.Gap = played / float64(c.Sequence)
+	if balls > 0 {
+		c.Basket = max(1, int(math.Round(float64(s.Basket)*float64(c.Sequence)/balls)))
+	}
+	return c
 }
 
-// questionOf is the drill's goal for somebody with a rate.
-func questionOf(d drill.Document, rates odds.Estimates, turn simulation.Simulation, people int, s coach.Settings) odds.Question {
-	q := odds.Question{Goal: d.Goal, Rate: rates.Rate.Mean, Partner: rates.Rate.Mean, Clock: Clock(d, simulation.StrokeGap(d, turn.Timeline), people, s)}
-	if d.Goal.Kind == score.FirstTo {
-		q.Rate = 0.5 // of points nobody knows better, until some were played
-		if rates.Points != nil {
-			q.Rate = rates.Points.Mean
+// Chance is what somebody makes of one attempt at a measure, by what is known of their rates: of points nobody knows
+// better than even until some were played.
+func Chance(m drill.Measure, rates odds.Estimates) float64 {
+	switch {
+	case m.What != score.Point:
+		return rates.Rate.Mean
+	case rates.Points != nil:
+		return rates.Points.Mean
+	}
+	return 0.5
+}
+
+// Ask is a goal of a measure for somebody with a chance at each attempt. A stroke of a rally takes so many seconds.
+func Ask(d drill.Document, m drill.Measure, g score.Goal, chance, stroke float64, people int, s coach.Settings) odds.Question {
+	return odds.Question{Goal: g, Rate: chance, Partner: chance, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
+}
+
+// Rates are what is known of somebody's rates at a measure: the level's to begin with, of a sequence that of all its
+// balls.
+func Rates(d drill.Document, m drill.Measure, e Evidence) odds.Estimates {
+	prior := odds.LevelPrior(e.Level)
+	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
+	return odds.Estimate(prior, e.Own, e.Related)
+}
+
+// For works out what the drill's goals and targets are for a player, from one turn that was played out for them and from
+// what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
+func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence []Evidence, people int, s coach.Settings) (Fit, error) {
+	fit := Fit{Measures: make([]Measure, len(d.Measures))}
+	for i, m := range d.Measures {
+		var err error
+		if fit.Measures[i], err = measureFor(ctx, d, m, turn, evidence[i], people, s); err != nil {
+			return Fit{}, err
 		}
 	}
-	return q
+	fit.Metrics = fitMetrics(d, fit)
+	return fit, nil
 }
 
-// For works out what the drill's goal and its target are for a player, from one turn that was played
-// out for them. It returns ctx.Err() when cancelled; what cannot be worked out is said in Fit.Why.
-func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Fit, error) {
-	fit := Fit{}
-	replies, rates, err := repliesOf(d, turn, evidence, s)
+func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Measure, error) {
+	fit := Measure{Number: m.Number, Attempts: load.Attempts(d, m, d.Turns), Goals: make([]GoalFit, len(m.Goals))}
+	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	fit.Rates = rates
 	var aimed Aimed
 	if err == nil {
-		aimed, err = aimedAt(d, replies, evidence, s)
+		aimed, err = aimedAt(d, m, replies, evidence, s)
 	}
 	if err != nil {
 		fit.Why = err.Error()
 	} else {
 		fit.Target = &aimed
 	}
-	question := questionOf(d, fit.Rates, turn, people, s)
-	fit.Clock = question.Clock
-	answer, err := question.Answer(ctx)
-	var wrong invalid.Fields
-	switch {
-	case d.Goal.Unit() == score.Time:
-		fit.Why = "how quick somebody is on the clock is not worked out"
-	case errors.As(err, &wrong):
-		fit.Why = wrong[0].Message
-	case err != nil:
-		return Fit{}, err
-	default:
-		fit.Goal = &answer
+	for i, g := range m.Goals {
+		q := Ask(d, m, g, Chance(m, rates), simulation.StrokeGap(d, turn.Timeline), people, s)
+		fit.Goals[i] = GoalFit{Rate: q.Rate, Clock: q.Clock}
+		if m.What == score.Time {
+			fit.Goals[i].Why = "how quick somebody is on the clock is not worked out"
+			continue
+		}
+		answer, err := q.Answer(ctx)
+		var wrong invalid.Fields
+		switch {
+		case errors.As(err, &wrong):
+			fit.Goals[i].Why = wrong[0].Message
+		case err != nil:
+			return Measure{}, err
+		default:
+			fit.Goals[i].Answer = &answer
+		}
 	}
-	fit.Metrics = fitMetrics(d, fit, people, s)
 	return fit, nil
 }
 
@@ -127,16 +184,16 @@ type stroke struct {
 	level  flight.Scatter
 }
 
-// strokeOf finds the first ball of the turn that is met and can be played to the drill's target.
-func strokeOf(d drill.Document, turn simulation.Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
+// strokeOf finds the first ball of a measure that is met and can be played to its target.
+func strokeOf(d drill.Document, measure drill.Measure, turn simulation.Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
 	resolved, err := d.Resolved(s)
 	if err != nil {
 		return stroke{}, err
 	}
 	switch {
-	case d.Counts.By == drill.ByMovement:
-		return stroke{}, errors.New("this drill counts movement, not landings")
-	case d.Sport == court.TableTennis && d.Stroke == feed.Serve:
+	case measure.Counts.By == drill.ByMovement:
+		return stroke{}, errors.New("movement is counted, not landings")
+	case d.Sport == court.TableTennis && d.StrokeOf(measure) == feed.Serve:
 		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
 	}
 	at := resolved.World.Court.AimPoint(shape)
@@ -145,8 +202,11 @@ func strokeOf(d drill.Document, turn simulation.Simulation, level student.Level,
 		if m.Where == nil || m.Player != 0 {
 			continue
 		}
-		task := feed.Task{Stroke: d.Stroke}
+		task := feed.Task{Stroke: d.StrokeOf(measure)}
 		if m.Task < len(d.Pattern.Tasks) && d.Pattern.Rally == nil {
+			if !measure.Has(m.Task) {
+				continue
+			}
 			task = d.Pattern.Tasks[m.Task]
 		}
 		var l flight.Launch
@@ -177,17 +237,18 @@ type replies struct {
 // repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
 // is as wide as they say. The estimates hold also where there is an error.
-func repliesOf(d drill.Document, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
-	rates := odds.Estimate(odds.LevelPrior(evidence.Level), evidence.Own, evidence.Related)
-	shape, ok := d.Aimed()
-	if !ok {
-		return replies{}, rates, errors.New("the target makes no sense on this court")
+func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
+	rates := Rates(d, m, evidence)
+	shape, err := shapeOf(d, m)
+	if err != nil {
+		return replies{}, rates, err
 	}
-	stroke, err := strokeOf(d, turn, evidence.Level, shape, s)
+	stroke, err := strokeOf(d, m, turn, evidence.Level, shape, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
 	r := replies{stroke: stroke, court: stroke.world.Court, source: "Scatter of the launch by level: common practice, no source"}
+	var ok bool
 	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
 		return replies{}, rates, errors.New("the reply never lands")
 	}
@@ -199,16 +260,16 @@ func repliesOf(d drill.Document, turn simulation.Simulation, evidence Evidence, 
 		r.scatter = r.scatter.LearnZones(evidence.Zones)
 		r.source = "Landings logged by zone (Dempster, Laird and Rubin, J. R. Stat. Soc. B 39 (1977) 1) and by place, with the level's scatter as eight more"
 	}
-	aimed, err := aimedAt(d, r, evidence, s)
+	aimed, err := aimedAt(d, m, r, evidence, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
-	if aimed.Shares.In > 0 {
-		prior := odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Description: "what the level's scatter makes of this target"}
+	if aimed.Shares.In > 0 && m.What != score.Point {
+		prior := odds.Prior{Rate: math.Pow(math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), float64(d.In(m))), Description: "what the level's scatter makes of this target"}
 		rates = odds.Estimate(prior, evidence.Own, evidence.Related)
 	}
-	if rates.Rate.Balls > 0 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
-		if ground, err := groundOf(d, r, shape); err == nil {
+	if rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
+		if ground, err := groundOf(d, m, r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 		}
@@ -217,9 +278,9 @@ func repliesOf(d drill.Document, turn simulation.Simulation, evidence Evidence, 
 }
 
 // groundOf is a target that balls land in: of one where they bounce twice, the part from which they do.
-func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, error) {
+func groundOf(d drill.Document, m drill.Measure, r replies, shape court.Shape) (odds.Ground, error) {
 	ground, err := odds.OnGround(r.court, shape, d.Format)
-	if err == nil && d.Target.Kind == court.DoubleBounce {
+	if err == nil && m.Target.Kind == court.DoubleBounce {
 		var ok bool
 		if ground, ok = ground.Twice(r.world, r.launch); !ok {
 			return ground, errors.New("the reply does not bounce twice")
@@ -228,17 +289,30 @@ func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, erro
 	return ground, err
 }
 
-// aimedAt works out what becomes of replies that are aimed at the drill's target.
-func aimedAt(d drill.Document, r replies, evidence Evidence, s coach.Settings) (Aimed, error) {
-	shape, ok := d.Aimed()
-	if !ok {
-		return Aimed{}, errors.New("the target makes no sense on this court")
+// shapeOf is the target of a measure.
+func shapeOf(d drill.Document, m drill.Measure) (court.Shape, error) {
+	shape, ok := d.Aimed(m)
+	switch {
+	case m.Target == nil:
+		return shape, errors.New("there is no target, in is enough")
+	case !ok:
+		return shape, errors.New("the target makes no sense on this court")
+	}
+	return shape, nil
+}
+
+// aimedAt works out what becomes of replies that are aimed at the target of a measure.
+func aimedAt(d drill.Document, m drill.Measure, r replies, evidence Evidence, s coach.Settings) (Aimed, error) {
+	shape, err := shapeOf(d, m)
+	if err != nil {
+		return Aimed{}, err
 	}
 	a := Aimed{At: shape.Centre, Scatter: r.scatter, Landings: []court.Point{}}
 	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
-	ground, err := groundOf(d, r, shape)
+	ground, err := groundOf(d, m, r, shape)
+	var ok bool
 	switch {
 	case errors.Is(err, odds.ErrUpright):
 		a.At, a.Upright = r.at, true
@@ -292,19 +366,37 @@ func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	}
 }
 
-// fitMetrics count balls with the misses that are to be expected.
-func fitMetrics(d drill.Document, fit Fit, people int, s coach.Settings) []metric.Metric {
-	planned := float64(load.For(d, load.Group{People: people}, d.Turns, s).Each)
-	rate := fit.Rates.Rate
-	metrics := []metric.Metric{metric.New("Made", math.Round(planned*rate.Mean), units.Decimal(planned*rate.Mean, 0), "of "+units.Decimal(planned, 0), metric.Derivation{
-		Formula: "balls planned for one player × rate", Source: "Beta-binomial model",
-		Inputs: []metric.Input{{Name: "Planned", Value: units.Decimal(planned, 0) + " balls"}, {Name: "Makes", Value: rate.Sentence}},
-	})}
-	if a := fit.Goal; a != nil && !a.Never {
-		text := odds.Attempts(a.Mean)
-		goal := metric.New("For the goal", a.Mean, text, a.Unit, a.Derivation)
-		goal.Derivation.Value = text + " " + a.Unit
-		metrics = append(metrics, goal)
+// fitMetrics count attempts with the misses that are to be expected.
+func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
+	list := []metric.Metric{}
+	for i, m := range d.Measures {
+		f := fit.Measures[i]
+		if m.What == score.Time {
+			continue
+		}
+		of := ""
+		if name := d.Called(m); name != "" {
+			of = ", " + name
+		}
+		planned := float64(f.Attempts)
+		chance := Chance(m, f.Rates)
+		list = append(list, metric.New("Made"+of, math.Round(planned*chance), units.Decimal(planned*chance, 0), "of "+m.What.Of(f.Attempts), metric.Derivation{
+			Formula: "attempts planned for one player × rate", Source: "Beta-binomial model",
+			Inputs: []metric.Input{{Name: "Planned", Value: m.What.Of(f.Attempts)}, {Name: "Makes", Value: f.Rates.Rate.Sentence}},
+		}))
+		for k, g := range f.Goals {
+			if g.Answer == nil || g.Answer.Never {
+				continue
+			}
+			label := "For the goal" + of
+			if len(m.Goals) > 1 {
+				label = fmt.Sprintf("For goal %d%s", k+1, of)
+			}
+			text := odds.Attempts(g.Answer.Mean)
+			goal := metric.New(label, g.Answer.Mean, text, g.Answer.Unit, g.Answer.Derivation)
+			goal.Derivation.Value = text + " " + g.Answer.Unit
+			list = append(list, goal)
+		}
 	}
-	return metrics
+	return list
 }

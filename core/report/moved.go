@@ -4,18 +4,14 @@ import (
 	"slices"
 
 	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/metric"
 	"hodometer/core/student"
 )
 
 // Moved is what is read off while a place is being dragged.
 type Moved struct {
-	Spot     *Spot          `json:"spot" description:"The place; null where it is not one of the report's"`
-	Target   court.Shape    `json:"target"`
-	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
-	Aim      string         `json:"aim" description:"The target in words"`
+	Spot     *Spot     `json:"spot" description:"The place; null where it is not one of the report's"`
+	Measures []Measure `json:"measures" description:"With their targets where they would be"`
 }
 
 // AfterMove says what a place would be, and what the target would be with it, without the rest of the report.
@@ -28,7 +24,7 @@ func AfterMove(d drill.Document, move drill.Move, hand student.Hand, s coach.Set
 	if err != nil {
 		return Moved{}, err
 	}
-	m := Moved{Target: r.Target, Measured: r.Measured, Aim: r.Aim}
+	m := Moved{Measures: r.Measures}
 	if i := slices.IndexFunc(r.Spots, func(spot Spot) bool { return spot.Handle == move.Handle }); i >= 0 {
 		m.Spot = &r.Spots[i]
 	}

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/load"
 	"hodometer/core/metric"
+	"hodometer/core/score"
 	"hodometer/core/units"
 )
 
@@ -18,21 +19,47 @@ type Report struct {
 	Court     court.Court     `json:"court"`
 	Spots     []Spot          `json:"spots" description:"Every place that can be moved"`
 	Feeds     []Feed          `json:"feeds" description:"The balls of one sequence in order"`
-	Target    court.Shape     `json:"target"`
 	NoGo      []court.Shape   `json:"noGo" description:"Areas where no ball may land"`
 	NoGoLines []court.LineID  `json:"noGoLines" description:"Lines that no ball may cross"`
 	Walk      []court.Step    `json:"walk" description:"What to put down, in walking order from the near left corner"`
-	Measured  []metric.Input  `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
-	Sizes     []drill.Size    `json:"sizes" description:"Lengths of the target that can be typed"`
-	Aim       string          `json:"aim" description:"The target in words"`
-	Goal      string          `json:"goal" description:"The goal in words"`
+	Sizes     []drill.Size    `json:"sizes" description:"Lengths of the targets and of obstacles that can be typed"`
+	Measures  []Measure       `json:"measures" description:"In the order of the drill's"`
 	Load      load.Load       `json:"load"`
 	Metrics   []metric.Metric `json:"metrics"`
 }
 
+// Measure is what is counted in a drill, with its target on the court.
+type Measure struct {
+	Number   int            `json:"number"`
+	Name     string         `json:"name" description:"What it is called beside others; empty where it is the only one"`
+	Unit     score.Unit     `json:"unit" description:"What is tried"`
+	Goal     string         `json:"goal" description:"Its goals in words"`
+	Attempts int            `json:"attempts" description:"For each player, in the turns that the drill gives"`
+	Target   *court.Shape   `json:"target" description:"null: in is enough"`
+	Aim      string         `json:"aim" description:"The target in words; empty where there is none"`
+	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
+}
+
+// measures puts the measures of a drill into words, and their targets on the court.
+func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, error) {
+	list := make([]Measure, len(d.Measures))
+	for i, m := range d.Measures {
+		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goals.String(), Attempts: load.Attempts(d, m, d.Turns), Measured: []metric.Input{}}
+		if m.Target != nil {
+			shape, err := c.Shape(*m.Target, d.Format)
+			if err != nil {
+				return nil, err
+			}
+			r.Target, r.Aim, r.Measured = &shape, c.DescribeTarget(*m.Target, s.Tape()), measured(c, shape, s)
+		}
+		list[i] = r
+	}
+	return list, nil
+}
+
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle      string         `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark"`
+	Handle      string         `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, measures.0.target.mark"`
 	Label       string         `json:"label"`
 	At          court.Point    `json:"at"`
 	Description string         `json:"description" description:"The place as a coach says it"`
@@ -68,10 +95,10 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	tape := s.Tape()
 	group, _ := load.Arrange(d, people, 1, load.Space{})
 	r := Report{
-		Court: c, Feeds: []Feed{}, Load: load.For(d, group, d.Turns, s), Aim: c.DescribeTarget(d.Target, tape), Goal: d.Goal.String(),
+		Court: c, Feeds: []Feed{}, Load: load.For(d, group, d.Turns, s),
 		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.Sizes(s),
 	}
-	if r.Target, err = c.Shape(d.Target, d.Format); err != nil {
+	if r.Measures, err = measures(d, c, s); err != nil {
 		return Report{}, err
 	}
 	for _, noGo := range d.NoGo {
@@ -103,7 +130,6 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	if err := reportFeeds(d, &r, c); err != nil {
 		return Report{}, err
 	}
-	r.Measured = measured(c, r.Target, s)
 	r.Metrics = metrics(d, r, s)
 	return r, nil
 }

@@ -23,9 +23,9 @@ type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
 	People   []lesson.Person           // in the order of the document; those that are gone are missing
 	Settings coach.Settings
-	// Rates are what the students make of the drills: by drill, then by student. Without them nothing is
-	// said of misses.
-	Rates map[string]map[string]odds.Rate
+	// Rates are what the students make of the drills: by drill, then by student, then in the order of its measures.
+	// Without them nothing is said of misses.
+	Rates map[string]map[string][]odds.Estimates
 	// Work is what a turn of a drill is to a player; see Measure. Without it nothing is said of running and rallies.
 	Work map[string]simulation.Work
 }

@@ -19,5 +19,5 @@ func (Kind) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Unit) Enum() []any {
-	return []any{Ball, Rally, Point, Time}
+	return []any{Ball, Sequence, Repetition, Rally, Point, Time}
 }

@@ -85,7 +85,7 @@ type Goal struct {
 	From    int       `json:"from,omitempty" minimum:"0" maximum:"100" description:"Of rallies: strokes at least"`
 	To      int       `json:"to,omitempty" minimum:"0" maximum:"200" description:"Of rallies: strokes at most; one that gets longer is stopped"`
 	Lead    int       `json:"lead,omitempty" minimum:"0" maximum:"10" description:"Of first to: points ahead that are needed as well; 0: one"`
-	Of      int       `json:"of,omitempty" minimum:"0" maximum:"100" description:"Of sets in rallies: strokes in one set"`
+	Of      int       `json:"of,omitempty" minimum:"0" maximum:"100" description:"Of sets in rallies and of as many as possible: strokes in one set; 0: no sets"`
 	Seconds float64   `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of within a time: how many there are"`
 	Misses  int       `json:"misses,omitempty" minimum:"0" maximum:"1000" description:"Of few misses: how many at most"`
 }
@@ -126,6 +126,9 @@ func (g Goal) Check() error {
 	case AsManyAsPossible:
 		if g.Minutes <= 0 {
 			wrong.Add("minutes", "say how many minutes there are")
+		}
+		if g.Of == 1 {
+			wrong.Add("of", "a set has at least two strokes")
 		}
 	case Rallies:
 		if g.From < 1 {
@@ -174,8 +177,8 @@ func (g Goal) Steps() int {
 			sum += stage.Count
 		}
 		return sum
-	case SetsInRallies:
-		return g.Count * g.Of
+	case SetsInRallies, AsManyAsPossible:
+		return g.Count * max(g.Of, 1)
 	case WithinATime:
 		return 1
 	}
@@ -213,7 +216,11 @@ func (g Goal) String() string {
 	case Together:
 		return fmt.Sprintf("%d made together", g.Count)
 	case AsManyAsPossible:
-		return fmt.Sprintf("as many as possible in %s min, hoping for %d", units.Decimal(g.Minutes, 1), g.Count)
+		what := ""
+		if g.Of > 0 {
+			what = fmt.Sprintf("sets of %d ", g.Of)
+		}
+		return fmt.Sprintf("as many %sas possible in %s min, hoping for %d", what, units.Decimal(g.Minutes, 1), g.Count)
 	case FirstTo:
 		if g.Against > 0 && g.Against != g.Count {
 			return fmt.Sprintf("first to %d, the other to %d", g.Count, g.Against) + g.ahead()

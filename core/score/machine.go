@@ -129,7 +129,7 @@ func (g Goal) Machine() *Machine {
 			m.add(g.Of, "", true, m.here())
 		}
 	default:
-		m.add(g.Count, "", false, 0)
+		m.add(g.Steps(), "", false, 0)
 	}
 	m.next[len(m.next)-1][Make] = Met
 	return m

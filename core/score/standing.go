@@ -207,8 +207,10 @@ func (g Goal) along(worst, best int) string {
 			return phrase + fmt.Sprintf("all %d made", g.Count)
 		}
 		return phrase + fmt.Sprintf("%d in a row", left-g.Count)
-	case SetsInRallies:
-		return fmt.Sprintf("%d of %s", worst/g.Of, units.Count(g.Count, "set", "sets"))
+	case SetsInRallies, AsManyAsPossible:
+		if g.Of > 0 {
+			return fmt.Sprintf("%d of %s", worst/g.Of, units.Count(g.Count, "set", "sets"))
+		}
 	case Rallies:
 		return fmt.Sprintf("%d of %s", worst, units.Count(g.Count, "rally", "rallies"))
 	}

@@ -44,6 +44,10 @@ func (g Goal) Unit() Unit {
 		return Time
 	case Rallies, SetsInRallies:
 		return Rally
+	case AsManyAsPossible:
+		if g.Of > 0 {
+			return Rally
+		}
 	}
 	return Ball
 }
