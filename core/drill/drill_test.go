@@ -1,6 +1,7 @@
 package drill_test
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -19,14 +20,14 @@ import (
 func full() drill.Document {
 	d := sample.Coin().Document
 	post, other := court.At(1, 5), court.At(1, 6)
-	d.Target = court.Target{Kind: court.Gate, Mark: &post, Other: &other}
+	d.Measures[0].Target = &court.Target{Kind: court.Gate, Mark: &post, Other: &other}
 	area := court.Target{Kind: court.Polygon, Points: []court.Mark{court.At(0, 4), court.At(1, 4), court.At(0, 5)}}
 	d.NoGo = []drill.NoGo{{Area: &area}, {Line: court.LeftSingles}}
 	d.Places = append(d.Places,
 		drill.Place{Kind: drill.Cone, Mark: court.At(-3, -8)},
 		drill.Place{Kind: drill.Obstacle, Mark: court.At(3, -8), Size: 0.5, Around: drill.PassLeft},
 		drill.Place{Kind: drill.OnDeck, Mark: court.At(-5, -14)})
-	d.Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
+	d.Measures[0].Counts = drill.Counts{By: drill.ByBoth, NoCount: true, Misses: true, Choices: true}
 	return d
 }
 
@@ -42,7 +43,7 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"no feeder", func(d *drill.Document) { d.Places = d.Places[:1] }, "places"},
 		{"a start off the map", func(d *drill.Document) { d.Places[0].Mark = court.At(0, -40) }, "places.0.mark"},
 		{"a ball off the map", func(d *drill.Document) { d.Pattern.Tasks[1].Landing = court.At(40, 0) }, "pattern.tasks.1.landing"},
-		{"a target of no size", func(d *drill.Document) { d.Target.Radius = 0 }, "target.radius"},
+		{"a target of no size", func(d *drill.Document) { d.Measures[0].Target.Radius = 0 }, "measures.0.target.radius"},
 		{"an obstacle of no size", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Mark: court.At(0, -5)})
 		}, "places.3.size"},
@@ -78,7 +79,9 @@ func TestHands(t *testing.T) {
 		for i := range right.Feeds {
 			require.InDelta(t, -right.Feeds[i].Landing.X, left.Feeds[i].Landing.X, 1e-9, d.Name)
 		}
-		require.InDelta(t, right.Target.Area, left.Target.Area, 1e-9)
+		for i, m := range right.Measures {
+			require.True(t, m.Target == nil || math.Abs(m.Target.Area-left.Measures[i].Target.Area) < 1e-9)
+		}
 	}
 }
 
@@ -101,7 +104,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 		require.NotEqual(t, d, moved)
 		require.Equal(t, full(), d, "moving a copy leaves the drill alone")
 	}
-	require.True(t, handles["target.other"] && handles["noGo.0.area.points.2"])
+	require.True(t, handles["measures.0.target.other"] && handles["noGo.0.area.points.2"])
 	// Start, cone, obstacle, both posts and three corners are put down; people and balls are not.
 	require.Len(t, r.Walk, 8)
 	for _, step := range r.Walk {
@@ -129,7 +132,7 @@ func BenchmarkResolveMarks(b *testing.B) {
 				b.Fatal(err)
 			}
 		}
-		if _, err := c.Shape(d.Target, d.Format); err != nil {
+		if _, err := c.Shape(*d.Measures[0].Target, d.Format); err != nil {
 			b.Fatal(err)
 		}
 	}

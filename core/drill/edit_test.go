@@ -24,7 +24,7 @@ func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
 	require.Equal(t, court.From(court.Off(court.NearBaseline, 2.85, court.In), court.Off(court.RightSingles, 3.1, court.In)), landing)
 	require.NotEqual(t, landing, sample.Coin().Document.Pattern.Tasks[0].Landing, "the drill it came from is untouched")
 
-	for handle, path := range map[string]string{"places.9": "move.handle", "target.mark": "target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
+	for handle, path := range map[string]string{"places.9": "move.handle", "measures.0.target.mark": "measures.0.target.mark", "nonsense": "move.handle", "places.0.mark": "places.0.mark"} {
 		to := court.Point{X: 0, Y: 90}
 		_, err := sample.Coin().Document.Edited(drill.Edit{Move: &drill.Move{Handle: handle, To: to}}, student.RightHand, coach.Default())
 		var fields invalid.Fields

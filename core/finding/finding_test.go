@@ -98,16 +98,16 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 		}, "the queue stands beyond the net, where the volleys go", -1},
 		{"a goal that will not be met", func(_ *lesson.Document, in *schedule.Inputs) {
 			streak := sample.Coin().Document
-			streak.Goal = score.Goal{Kind: score.Streak, Count: 8}
+			streak.Measures[0].Goals = score.Course{{Kind: score.Streak, Count: 8}}
 			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
-			in.Rates = map[string]map[string]odds.Rate{sample.Coin().ID: {"ada": {Mean: 0.6}, "ben": {Mean: 0.95}}}
+			in.Rates = map[string]map[string][]odds.Estimates{sample.Coin().ID: {"ada": sample.Rated(streak, 0.6), "ben": sample.Rated(streak, 0.95)}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
 		{"rallies that will not be met", func(d *lesson.Document, in *schedule.Inputs) {
 			stored := sample.BuiltIn(t, "Four and Out", *in)
 			rallies := stored.Document
-			rallies.Goal = score.Goal{Kind: score.Rallies, Count: 30, From: 4, To: 6}
+			rallies.Measures[0].Goals = score.Course{{Kind: score.Rallies, Count: 30, From: 4, To: 6}}
 			in.Drills[stored.ID], d.Blocks[2].Drill = rallies, stored.ID
-			in.Rates = map[string]map[string]odds.Rate{stored.ID: {"ada": {Mean: 0.6}}}
+			in.Rates = map[string]map[string][]odds.Estimates{stored.ID: {"ada": sample.Rated(rallies, 0.6)}}
 			require.NoError(t, in.Measure(t.Context()))
 		}, "min of rallies each: 30 rallies of 4 to 6 strokes is met by Ada hardly ever", 0},
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {

@@ -78,11 +78,11 @@ func TestALessonIsPlannedAgainWhole(t *testing.T) {
 func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	d, in := sample.Hour()
 	block, ada, ben := d.Blocks[2], in.People[0], in.People[1]
-	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goal: &score.Goal{Kind: score.Streak, Count: 3}}, {Student: "ben", Drawn: lesson.AsDrawn}}
+	block.Variants = []lesson.Variant{{Student: "ada", Gap: 7, Size: 2, Goals: []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Streak, Count: 3}}}}}, {Student: "ben", Drawn: lesson.AsDrawn}}
 	hers := block.DrillFor(sample.Coin().Document, ada)
 	require.InDelta(t, 7, hers.Pattern.Gap, 1e-9)
-	require.InDelta(t, 2*sample.Coin().Document.Target.Radius, hers.Target.Radius, 1e-9)
-	require.Equal(t, "3 in a row", hers.Goal.String())
+	require.InDelta(t, 2*sample.Coin().Document.Main().Target.Radius, hers.Main().Target.Radius, 1e-9)
+	require.Equal(t, "3 in a row", hers.Main().Goals.String())
 	require.Equal(t, sample.Coin().Document, block.DrillFor(sample.Coin().Document, ben), "as drawn, though left-handed")
 	block.Variants = []lesson.Variant{{Student: "ada", Drawn: lesson.Mirrored}}
 	require.Equal(t, sample.Coin().Document.Mirrored(), block.DrillFor(sample.Coin().Document, ada))

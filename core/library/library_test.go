@@ -37,7 +37,10 @@ func TestLibrary(t *testing.T) {
 			require.NotEmpty(t, d.Cautions)
 			r, err := report.Of(d, 2, coach.Default())
 			require.NoError(t, err)
-			require.Positive(t, r.Target.Margin)
+			for _, m := range r.Measures {
+				require.True(t, m.Target == nil || m.Target.Margin > 0)
+				require.Positive(t, m.Attempts)
+			}
 			for _, f := range r.Feeds {
 				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
 				require.True(t, r.Court.Inside(f.Landing, d.Format), "a fed ball lands in")
@@ -119,40 +122,47 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		fact, drill string
 		is          func(drill.Document) bool
 	}{
-		{"T1 the short-ball aim", "Coin in the Corner", func(d drill.Document) bool { return d.Target.Radius == 4.5*units.Foot }},
+		{"T1 the short-ball aim", "Coin in the Corner", func(d drill.Document) bool { return d.Main().Target.Radius == 4.5*units.Foot }},
 		{"T2 the short-ball workload", "Forty and Four", func(d drill.Document) bool {
-			return d.Goal.Kind == score.Routine && d.Goal.Count == 10 && d.Goal.Sets == 4 && d.Goal.Then == 5
+			return len(d.Measures) == 4 && d.Order == drill.GoalByGoal && d.Main().Goals.String() == "10 made in all, then 5 in a row"
 		}},
-		{"T3 the depth strip", "Last Stretch", func(d drill.Document) bool { return d.Goal.Count == 25 && d.Target.Depth == 4.5*units.Foot }},
+		{"T3 the depth strip", "Last Stretch", func(d drill.Document) bool {
+			return d.Main().Goals[0].Count == 25 && d.Main().Target.Depth == 4.5*units.Foot
+		}},
 		{"T4 the safe cross-court mark", "Safe Lane", func(d drill.Document) bool { return d.Pattern.Rally.Near == feed.CrossCourt }},
-		{"T5 ten past the service line", "Ten Past", func(d drill.Document) bool { return d.Goal.Count == 10 && d.Target.Depth == 18*units.Foot }},
-		{"T5 a hundred in", "A Hundred In", func(d drill.Document) bool { return d.Goal.Count == 100 }},
+		{"T5 ten past the service line", "Ten Past", func(d drill.Document) bool {
+			return d.Main().Goals[0].Count == 10 && d.Main().Target.Depth == 18*units.Foot
+		}},
+		{"T5 a hundred in", "A Hundred In", func(d drill.Document) bool { return d.Main().Goals[0].Count == 100 }},
 		{"T6 on the rise", "Toe the Chalk", func(d drill.Document) bool { return d.Pattern.Tasks[2].Contact == feed.Rising }},
-		{"T7 fifty in a minute", "One, Two, Again", func(d drill.Document) bool { return d.Goal.Count == 50 && d.Goal.Minutes == 1 }},
-		{"T8 rallies of about four", "Four and Out", func(d drill.Document) bool { return d.Goal.From <= 4 && d.Goal.To < 20 }},
+		{"T7 fourteen sets of two in a minute", "One, Two, Again", func(d drill.Document) bool {
+			first := d.Main().Goals[0]
+			return first.Count == 14 && first.Of == 2 && first.Minutes == 1 && len(d.Measures) == 3
+		}},
+		{"T8 rallies of about four", "Four and Out", func(d drill.Document) bool { return d.Main().Goals[0].From <= 4 && d.Main().Goals[0].To < 20 }},
 		{"T9 at the table", "Forehand Diagonal", func(d drill.Document) bool { return d.Sport == court.TableTennis }},
 		{"T10 the warm-up of two", "Net Alphabet", func(d drill.Document) bool { return load.Form(d) != nil }},
 		{"T11 the tour of the regions", "The Tour", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 8 }},
-		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool { return len(d.Goal.Stages) == 4 }},
+		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool { return len(d.Main().Goals[0].Stages) == 4 }},
 		{"T14 the line", "Two and Away", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 2 }},
-		{"T16 cones inside the zone", "Cones on the Line", func(d drill.Document) bool { return d.Target.Mark.Measures[0].Distance == 6*units.Inch }},
-		{"T18 the figure of eight", "Crossroads", func(d drill.Document) bool { return d.Goal.From == 10 }},
+		{"T16 cones inside the zone", "Cones on the Line", func(d drill.Document) bool { return d.Main().Target.Mark.Measures[0].Distance == 6*units.Inch }},
+		{"T18 the figure of eight", "Crossroads", func(d drill.Document) bool { return d.Main().Goals[0].From == 10 }},
 		{"T22 the way in", "Three Doors In", func(d drill.Document) bool { return d.Pattern.Tasks[2].Stance == "closed" }},
 		{"T23 the machine", "Metronome", func(d drill.Document) bool { return d.Pattern.Method == feed.Machine && len(d.Pattern.Tasks) == 3 }},
 		{"T24 length round obstacles", "Round the Bollards", func(d drill.Document) bool { return d.Sport == court.Squash }},
 		{"T24 with a volley", "Bollards and a Volley", func(d drill.Document) bool { return d.Pattern.Tasks[1].Stroke == feed.ForehandVolley }},
-		{"T24 the player chooses", "Bollards, Your Choice", func(d drill.Document) bool { return d.Counts.Choices && d.Pattern.Order == feed.Drawn }},
+		{"T24 the player chooses", "Bollards, Your Choice", func(d drill.Document) bool { return d.Main().Counts.Choices && d.Pattern.Order == feed.Drawn }},
 		{"T25 shadows", "Shadow Six", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.ShadowTask }},
 		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Method == feed.Partner }},
 		{"T25 quick feet", "Fast Feet, Then Go", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.TouchTask }},
-		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Goal.Kind == score.AsManyAsPossible }},
+		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Main().Goals[0].Kind == score.WithinATime }},
 		{"T25 thrown and caught", "Corner Catch", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.CatchTask }},
 		{"T25 many shuttles", "Shuttle Rain", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 4 }},
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
 		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
 		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},
 		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return load.Form(d) != nil }},
-		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Target.Kind == court.DoubleBounce }},
+		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Main().Target.Kind == court.DoubleBounce }},
 	} {
 		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(sample.Drill(t, c.drill))) })
 	}

@@ -23,11 +23,11 @@ import (
 func TestVariantsAreProposed(t *testing.T) {
 	d, in := sample.Hour()
 	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Beginner
-	weak := playerfit.Evidence{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}
+	weak := []playerfit.Evidence{{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}}
 	v, err := plan.Propose(t.Context(), d, "3", "ada", weak, in)
 	require.NoError(t, err)
 	require.Greater(t, v.Size, 1.1, "a larger target")
-	require.NotNil(t, v.Goal)
+	require.NotEmpty(t, v.Goals)
 	require.NotEmpty(t, v.Why)
 	for _, bad := range [][2]string{{"1", "ada"}, {"3", "nobody"}} {
 		_, err = plan.Propose(t.Context(), d, bad[0], bad[1], weak, in)
@@ -50,7 +50,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, err = simulation.WorkOf(gone, stored.Document, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, _, err = playerfit.Fitted(gone, stored.Document, playerfit.FitRequest{Minutes: 5}, playerfit.Evidence{Level: student.Club}, player, 2, in.Settings)
+		_, _, err = playerfit.Fitted(gone, stored.Document, playerfit.FitRequest{Minutes: 5}, make([]playerfit.Evidence, len(stored.Document.Measures)), player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }
@@ -60,15 +60,15 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 func BenchmarkLesson12x12(b *testing.B) {
 	d, in := sample.Crowd(12)
 	d.Minutes = 150
-	in.Rates = map[string]map[string]odds.Rate{}
+	in.Rates = map[string]map[string][]odds.Estimates{}
 	d.Blocks = nil
 	for i, stored := range library.All()[:12] {
 		block := schedule.ForDrill(stored.ID, stored.Document, 12, d.Space, in.Settings)
 		block.ID = fmt.Sprint("b", i)
 		d.Blocks = append(d.Blocks, block)
-		in.Drills[stored.ID], in.Rates[stored.ID] = stored.Document, map[string]odds.Rate{}
+		in.Drills[stored.ID], in.Rates[stored.ID] = stored.Document, map[string][]odds.Estimates{}
 		for _, p := range in.People {
-			in.Rates[stored.ID][p.ID] = odds.Rate{Mean: 0.55}
+			in.Rates[stored.ID][p.ID] = sample.Rated(stored.Document, 0.55)
 		}
 	}
 	for b.Loop() {

@@ -190,10 +190,7 @@ func strokeOf(d drill.Document, measure drill.Measure, turn simulation.Simulatio
 	if err != nil {
 		return stroke{}, err
 	}
-	switch {
-	case measure.Counts.By == drill.ByMovement:
-		return stroke{}, errors.New("movement is counted, not landings")
-	case d.Sport == court.TableTennis && d.StrokeOf(measure) == feed.Serve:
+	if d.Sport == court.TableTennis && d.StrokeOf(measure) == feed.Serve {
 		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
 	}
 	at := resolved.World.Court.AimPoint(shape)
@@ -293,6 +290,8 @@ func groundOf(d drill.Document, m drill.Measure, r replies, shape court.Shape) (
 func shapeOf(d drill.Document, m drill.Measure) (court.Shape, error) {
 	shape, ok := d.Aimed(m)
 	switch {
+	case m.Counts.By == drill.ByMovement:
+		return shape, errors.New("movement is counted, not landings")
 	case m.Target == nil:
 		return shape, errors.New("there is no target, in is enough")
 	case !ok:

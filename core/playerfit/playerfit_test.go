@@ -1,6 +1,7 @@
 package playerfit_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
@@ -19,13 +20,25 @@ import (
 	"hodometer/internal/sample"
 )
 
-func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) playerfit.Fit {
+// fitted is how the first measure of a drill suits a player, with the first of its goals.
+type fitted struct {
+	playerfit.Measure
+	Goal *odds.Answer
+	playerfit.Fit
+}
+
+// all is the same evidence for every measure.
+func all(d drill.Document, e playerfit.Evidence) []playerfit.Evidence {
+	return slices.Repeat([]playerfit.Evidence{e}, len(d.Measures))
+}
+
+func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) fitted {
 	t.Helper()
 	simulation, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(t, err)
-	fit, err := playerfit.For(t.Context(), d, simulation, evidence, 1, coach.Default())
+	fit, err := playerfit.For(t.Context(), d, simulation, all(d, evidence), 1, coach.Default())
 	require.NoError(t, err)
-	return fit
+	return fitted{fit.Measures[0], fit.Measures[0].Goals[0].Answer, fit}
 }
 
 func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
@@ -33,22 +46,30 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
 			fit := fitOf(t, d, playerfit.Evidence{Level: d.Written()})
-			require.NotNil(t, fit.Goal)
-			require.False(t, fit.Goal.Never)
-			require.NotEmpty(t, fit.Goal.Sentence)
-			require.False(t, fit.Rates.Rate.Known)
-			if fit.Target == nil {
-				require.NotEmpty(t, fit.Why)
-				return
+			seconds := 0.0
+			for i, m := range fit.Measures {
+				require.False(t, m.Rates.Rate.Known)
+				require.True(t, (m.Target == nil) == (m.Why != ""))
+				require.True(t, m.Target == nil || m.Target.Sentence != "")
+				require.Positive(t, m.Attempts)
+				for _, g := range m.Goals {
+					if d.Measures[i].What == score.Time {
+						require.Contains(t, g.Why, "on the clock")
+						continue
+					}
+					require.NotNil(t, g.Answer, g.Why)
+					require.False(t, g.Answer.Never)
+					require.NotEmpty(t, g.Answer.Sentence)
+					seconds += g.Answer.Quantiles[2].Seconds
+				}
 			}
-			require.NotEmpty(t, fit.Target.Sentence)
 			// No goal of the library takes the level it is written for more than half an hour, but for the two that
 			// say that they are work for several lessons.
 			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
-				require.Greater(t, fit.Goal.Quantiles[2].Seconds, 3600.0)
+				require.Greater(t, seconds, 3600.0)
 				return
 			}
-			require.Less(t, fit.Goal.Quantiles[2].Seconds, 1800.0, fit.Goal.Sentence)
+			require.Less(t, seconds, 1800.0)
 		})
 	}
 }
@@ -97,12 +118,12 @@ func TestMetricsCountExpectedMisses(t *testing.T) {
 }
 
 func TestWhatHasNoLandingsSaysSo(t *testing.T) {
-	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "counts movement")
+	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "movement is counted")
 	require.Contains(t, fitOf(t, sample.Drill(t, "Two Hops Beyond"), playerfit.Evidence{}).Why, "own half first")
 	d := sample.Drill(t, "Coin in the Corner")
-	d.Goal = score.Goal{Kind: score.Total, Count: 5000}
+	d.Measures[0].Goals[0].Count = 5000
 	_, err := report.Of(d, 1, coach.Default())
-	require.ErrorContains(t, err, "goal.count")
+	require.ErrorContains(t, err, "measures.0.goals.0.count")
 }
 
 func TestADrillIsFittedToAPlayer(t *testing.T) {
@@ -110,16 +131,16 @@ func TestADrillIsFittedToAPlayer(t *testing.T) {
 	evidence := playerfit.Evidence{Level: student.Club}
 	player := d.PlayerFor(student.Club, student.RightHand)
 	fit := func(d drill.Document, f playerfit.FitRequest) (drill.Document, string, error) {
-		return playerfit.Fitted(t.Context(), d, f, evidence, player, 1, coach.Default())
+		return playerfit.Fitted(t.Context(), d, f, all(d, evidence), player, 1, coach.Default())
 	}
 	short, phrase, err := fit(d, playerfit.FitRequest{Minutes: 3})
 	require.NoError(t, err)
-	require.Less(t, short.Goal.Count, d.Goal.Count)
+	require.Less(t, short.Measures[0].Goals[0].Count, d.Measures[0].Goals[0].Count)
 	require.Contains(t, phrase, "4 times in 5 within 3 min")
 
 	large, phrase, err := fit(d, playerfit.FitRequest{Hit: 0.5})
 	require.NoError(t, err)
-	require.Greater(t, large.Target.Radius, d.Target.Radius)
+	require.Greater(t, large.Measures[0].Target.Radius, d.Measures[0].Target.Radius)
 	require.InDelta(t, 0.5, fitOf(t, large, evidence).Target.Shares.In, 0.005)
 	require.Contains(t, phrase, "5 of 10")
 
@@ -128,7 +149,7 @@ func TestADrillIsFittedToAPlayer(t *testing.T) {
 	require.Contains(t, phrase, "Best aim: ")
 	require.Less(t, fitOf(t, safe, evidence).Target.Shares.Errors(), fitOf(t, d, evidence).Target.Shares.Errors())
 	// It is still said from the same lines.
-	require.Equal(t, d.Target.Mark.Measures[0].Line, safe.Target.Mark.Measures[0].Line)
+	require.Equal(t, d.Measures[0].Target.Mark.Measures[0].Line, safe.Measures[0].Target.Mark.Measures[0].Line)
 
 	_, _, err = fit(d, playerfit.FitRequest{})
 	require.ErrorContains(t, err, "what is to be fitted")
@@ -143,7 +164,7 @@ func BenchmarkPlayerFit(b *testing.B) {
 	simulation, err := simulation.Run(b.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
 	require.NoError(b, err)
 	for b.Loop() {
-		if _, err := playerfit.For(b.Context(), d, simulation, playerfit.Evidence{Level: student.Club}, 1, coach.Default()); err != nil {
+		if _, err := playerfit.For(b.Context(), d, simulation, all(d, playerfit.Evidence{Level: student.Club}), 1, coach.Default()); err != nil {
 			b.Fatal(err)
 		}
 	}

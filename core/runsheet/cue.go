@@ -163,20 +163,20 @@ func goals(d drill.Document) string {
 		}
 	}
 	if len(phrases) == 1 {
-		return "Goal: " + phrases[0]
+		return phrases[0]
 	}
-	return "Goals, " + d.Order.String() + ": " + strings.Join(phrases, "; ")
+	return strings.Join(phrases, "; ") + " (" + d.Order.String() + ")"
 }
 
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
 func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Cue {
 	d, at := l.Document, s.Start+s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
+	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}
 	first := Cue{Second: at, Block: s.Block, Kind: Feed, Text: text, Roles: make([]Role, len(l.People))}
-	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each. " + goals(d), Roles: []Role{}}
+	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each: " + goals(d), Roles: []Role{}}
 	for i, person := range l.People {
 		role := l.Block.Variant(person.ID).Describe(person, d)
 		if role == "" {

@@ -55,7 +55,7 @@ func TestRunSheetSaysWhoIsWhere(t *testing.T) {
 		{Name: "net left", Side: "net"}, {Name: "net right", Side: "net"}, {Name: "back left", Side: "back"}, {Name: "back right", Side: "back"},
 	}}
 	d.Blocks[1].OnDeck = "skip behind the fence"
-	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goal: &score.Goal{Kind: score.Total, Count: 8}}}
+	d.Blocks[2].Variants = []lesson.Variant{{Student: "ada", Gap: 4.2, Size: 1.5, Goals: []lesson.Instead{{Measure: 1, Goals: score.Course{{Kind: score.Total, Count: 8}}}}}}
 	phrase := ""
 	for _, cue := range runsheet.Cues(d, sample.Planned(t, d, in).Timetable, in) {
 		phrase += fmt.Sprintf("%g %s: %s [", cue.Second, cue.Kind, cue.Text)
