@@ -130,7 +130,7 @@ func coin() drill.Document { return library.All()[0].Document }
 
 func lessonFor(block string, students ...string) map[string]any {
 	return map[string]any{
-		"version": 3, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
+		"version": 4, "space": map[string]any{}, "title": "Tuesday", "date": "2026-03-10", "start": "16:00", "minutes": 30, "students": students, "note": "",
 		"blocks": []map[string]any{
 			{"id": newID(), "kind": "body warm-up", "title": "Warm-up", "minutes": 8, "effort": 3, "calls": []any{}},
 			{"id": block, "kind": "drill", "title": "Coin", "minutes": 9, "effort": 6, "drill": library.All()[0].ID, "calls": []any{}},
@@ -231,7 +231,7 @@ func TestSettings(t *testing.T) {
 	other.Basket++
 	readProblem(t, c.ask("PUT", "/api/settings", other, "If-Match", `"0"`), http.StatusPreconditionFailed)
 	report := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
-	require.Contains(t, report.Report.Aim, "4 ft 6 in")
+	require.Contains(t, report.Report.Measures[0].Aim, "4 ft 6 in")
 }
 
 func TestOnlyThisMachineIsAnswered(t *testing.T) {

@@ -26,7 +26,7 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 	for range students {
 		person := c.student(ada())
 		people = append(people, person)
-		variants = append(variants, map[string]any{"student": person, "goal": goal})
+		variants = append(variants, map[string]any{"student": person, "goals": []any{map[string]any{"measure": 1, "goals": []any{goal}}}})
 	}
 	d := lessonFor(block, people...)
 	blocks, ok := d["blocks"].([]map[string]any)

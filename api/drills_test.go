@@ -57,19 +57,19 @@ func TestLengthsAndPlacesTypedInWords(t *testing.T) {
 	typed := func(path, text string) *httptest.ResponseRecorder {
 		return c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "edit": map[string]any{"typed": map[string]any{"path": path, "text": text}}})
 	}
-	worked := read[api.WorkedDrill](t, typed("target.mark.measures.0", "4 ft 6 in"))
-	require.InDelta(t, 1.3716, worked.Document.Target.Mark.Measures[0].Distance, 1e-9)
-	require.InDelta(t, 0.9, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
-	for path, text := range map[string]string{"target.mark.measures.0": "near the line", "target.radius": "0", "places.0.mark.measures.0": "40 m"} {
+	worked := read[api.WorkedDrill](t, typed("measures.0.target.mark.measures.0", "4 ft 6 in"))
+	require.InDelta(t, 1.3716, worked.Document.Main().Target.Mark.Measures[0].Distance, 1e-9)
+	require.InDelta(t, 0.9, read[api.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius, 1e-9)
+	for path, text := range map[string]string{"measures.0.target.mark.measures.0": "near the line", "measures.0.target.radius": "0", "places.0.mark.measures.0": "40 m"} {
 		p := readProblem(t, typed(path, text), http.StatusUnprocessableEntity)
 		require.Contains(t, p.Fields[0].Path, path[:6])
 	}
-	readProblem(t, typed("target.colour", "red"), http.StatusUnprocessableEntity)
+	readProblem(t, typed("measures.0.target.colour", "red"), http.StatusUnprocessableEntity)
 
 	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
 	s.Settings.Within = "diameter"
 	read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
-	require.InDelta(t, 0.45, read[api.WorkedDrill](t, typed("target.radius", "90 cm")).Report.Target.Radius, 1e-9)
+	require.InDelta(t, 0.45, read[api.WorkedDrill](t, typed("measures.0.target.radius", "90 cm")).Report.Measures[0].Target.Radius, 1e-9)
 }
 
 func TestChangingTheCourtIsShownBeforeItIsDone(t *testing.T) {
@@ -116,18 +116,18 @@ func TestRegionsAreNumberedByTheCoachsSchool(t *testing.T) {
 
 func TestAPlaceIsReadOffWhileItIsDragged(t *testing.T) {
 	c := newClub(t)
-	move := map[string]any{"handle": "target.mark", "to": map[string]any{"x": -2.0, "y": 9.0}}
+	move := map[string]any{"handle": "measures.0.target.mark", "to": map[string]any{"x": -2.0, "y": 9.0}}
 	ask := func(move map[string]any) *httptest.ResponseRecorder {
 		return c.ask("POST", "/api/drills/moved", map[string]any{"document": coin(), "hand": "right", "move": move})
 	}
 	moved := read[report.Moved](t, ask(move))
 	require.InDelta(t, -2, moved.Spot.At.X, 1e-9)
-	require.Equal(t, moved.Spot.At, moved.Target.Centre)
+	require.Equal(t, moved.Spot.At, moved.Measures[0].Target.Centre)
 	// Dragged, it reads as what dropping it makes of it.
 	dropped := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview",
 		map[string]any{"document": coin(), "people": 1, "hand": "right", "edit": map[string]any{"move": move}}))
-	require.Equal(t, dropped.Report.Measured, moved.Measured)
-	require.Equal(t, dropped.Report.Aim, moved.Aim)
+	require.Equal(t, dropped.Report.Measures, moved.Measures)
+	require.Equal(t, dropped.Report.Measures[0].Aim, moved.Measures[0].Aim)
 	require.Contains(t, dropped.Report.Spots, *moved.Spot)
 	wrong := readProblem(t, ask(with(t, move, "handle", "places.9.mark")), http.StatusUnprocessableEntity)
 	require.Equal(t, "move.handle", wrong.Fields[0].Path)

@@ -59,10 +59,10 @@ func TestATargetIsReckoned(t *testing.T) {
 	c := newClub(t)
 	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
 	r := read[api.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
-	require.Contains(t, r.PlayerFit.Target.Sentence, "of 100 balls")
+	require.Contains(t, r.PlayerFit.Measures[0].Target.Sentence, "of 100 balls")
 	require.Contains(t, r.Aim, "Best aim: ")
 	require.Contains(t, r.Size, "is hit 7 of 10")
-	require.InDelta(t, 1.37, r.Report.Target.Radius, 1e-9)
+	require.InDelta(t, 1.37, r.Report.Measures[0].Target.Radius, 1e-9)
 	outside := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, with(t, asked, "court", "table-tennis"), "side", 9)), http.StatusUnprocessableEntity)
 	require.Contains(t, outside.Fields[0].Path, "target")
 	nothing := readProblem(t, c.ask("POST", "/api/reckoner/target", with(t, asked, "errors", 0)), http.StatusUnprocessableEntity)
@@ -91,9 +91,9 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	}
 	before := preview()
-	require.False(t, before.PlayerFit.Rates.Rate.Known)
-	require.Zero(t, before.PlayerFit.Target.Scatter.Logged)
-	aim := before.Report.Target.Centre
+	require.False(t, before.PlayerFit.Measures[0].Rates.Rate.Known)
+	require.Zero(t, before.PlayerFit.Measures[0].Target.Scatter.Logged)
+	aim := before.Report.Measures[0].Target.Centre
 
 	// Nine of ten are made, all of them close to the mark; the last one was taken back.
 	var taps []map[string]any
@@ -119,17 +119,17 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.ask("POST", "/api/lessons/"+lessonID+"/taps", sent).Code)
 
 	after := preview()
-	require.Equal(t, 10, after.PlayerFit.Rates.Rate.Balls)
-	require.Equal(t, 9, after.PlayerFit.Rates.Rate.Made)
-	require.Equal(t, []int{1, 2}, []int{after.PlayerFit.Rates.Choice.Made, after.PlayerFit.Rates.Choice.Balls})
-	require.Equal(t, 10, after.PlayerFit.Target.Scatter.Logged)
-	require.Len(t, after.PlayerFit.Target.Landings, 10)
-	require.Less(t, after.PlayerFit.Goal.Mean, before.PlayerFit.Goal.Mean)
-	require.Less(t, after.PlayerFit.Target.Scatter.SY, before.PlayerFit.Target.Scatter.SY)
+	require.Equal(t, 10, after.PlayerFit.Measures[0].Rates.Rate.Balls)
+	require.Equal(t, 9, after.PlayerFit.Measures[0].Rates.Rate.Made)
+	require.Equal(t, []int{1, 2}, []int{after.PlayerFit.Measures[0].Rates.Choice.Made, after.PlayerFit.Measures[0].Rates.Choice.Balls})
+	require.Equal(t, 10, after.PlayerFit.Measures[0].Target.Scatter.Logged)
+	require.Len(t, after.PlayerFit.Measures[0].Target.Landings, 10)
+	require.Less(t, after.PlayerFit.Measures[0].Goals[0].Answer.Mean, before.PlayerFit.Measures[0].Goals[0].Answer.Mean)
+	require.Less(t, after.PlayerFit.Measures[0].Target.Scatter.SY, before.PlayerFit.Measures[0].Target.Scatter.SY)
 
 	// Another drill for the same stroke knows a little of it.
 	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
-	require.Equal(t, 10, other.PlayerFit.Rates.Rate.Related)
+	require.Equal(t, 10, other.PlayerFit.Measures[0].Rates.Rate.Related)
 
 	scheduled := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}
@@ -149,12 +149,12 @@ func TestADrillIsFitted(t *testing.T) {
 		return read[api.Fitted](t, c.ask("POST", "/api/drills/fit", map[string]any{"document": coin(), "people": 1, "hand": hand, "fit": fit}))
 	}
 	short := fit("right", map[string]any{"minutes": 3})
-	require.Less(t, short.Document.Goal.Count, coin().Goal.Count)
+	require.Less(t, short.Document.Main().Goals[0].Count, coin().Main().Goals[0].Count)
 	require.Contains(t, short.Sentence, "4 times in 5")
 	right, left := fit("right", map[string]any{"hit": 0.6}), fit("left", map[string]any{"hit": 0.6})
-	require.InDelta(t, right.Document.Target.Radius, left.Document.Target.Radius, 0.02)
+	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.02)
 	// A left-hander's drill is handed back as it is written for a right-hander.
-	require.Equal(t, coin().Target.Mark, left.Document.Target.Mark)
+	require.Equal(t, coin().Main().Target.Mark, left.Document.Main().Target.Mark)
 	p := readProblem(t, c.ask("POST", "/api/drills/fit", map[string]any{"document": coin(), "people": 1, "hand": "right", "fit": map[string]any{}}), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "what is to be fitted")
 }

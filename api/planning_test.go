@@ -25,7 +25,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	c := newClub(t)
 	ada, ben := c.student(ada()), c.student(named("Ben", student.Eleven))
 	document := map[string]any{
-		"version": 3, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
+		"version": 4, "title": "Pair", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": []string{ada, ben},
 		"space": map[string]any{}, "blocks": []any{}, "note": "",
 	}
 	require.Len(t, read[[]template.Template](t, c.ask("GET", "/api/lessons/templates", nil)), len(template.Templates()))

@@ -12,7 +12,7 @@ async function two(page: Page, club: Club, drillName: string, goal?: object): Pr
   const drill = ready.drills.find((block) => block.title === drillName)
   const variants = goal ? students.map((student) => ({ student, goal })) : undefined
   const id = await kept(club, 'lessons', {
-    version: 3,
+    version: 4,
     title: 'Two and a goal',
     date: '2026-03-10',
     start: '16:00',

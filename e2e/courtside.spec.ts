@@ -13,7 +13,7 @@ async function five(page: Page, club: Club): Promise<Locator> {
   }
   const drill = ready.drills.find((block) => block.title === 'Coin in the Corner')
   const id = await kept(club, 'lessons', {
-    version: 3,
+    version: 4,
     title: 'Five on one court',
     date: '2026-03-10',
     start: '16:00',

@@ -93,7 +93,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 					c.Sheet.Sections[i].Lines[k].Text += text
 				}
 			}
-			c.Drills[0].Document.Name, c.Drills[0].Report.Aim = text, text
+			c.Drills[0].Document.Name, c.Drills[0].Report.Measures[0].Aim = text, text
 			require.True(t, strings.HasPrefix(written(t, c, size), "%PDF-"), "%q", text)
 		}
 	}

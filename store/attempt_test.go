@@ -11,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/score"
 	"hodometer/core/student"
@@ -31,7 +32,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 		ID: "r",
 		Attempt: store.Attempt{
 			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
-			Goal: score.Goal{Kind: score.Total, Count: 10}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
+			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
 		},
 		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
 			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}},
@@ -64,7 +65,7 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	mine, err := s.AttemptsOfStudent(ctx, "ada")
 	require.NoError(t, err)
 	require.Equal(t, attempts, mine)
-	landings, err := s.Landings(ctx, "ada", "d")
+	landings, err := s.Landings(ctx, "ada", "d", 1)
 	require.NoError(t, err)
 	require.Equal(t, []store.Landing{{At: court.Point{X: 2.1, Y: 8.4}, Aim: court.Point{X: 2.5, Y: 9}}}, landings)
 	practised, err := s.Practised(ctx, []string{"bo", "ada"})

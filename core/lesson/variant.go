@@ -70,8 +70,11 @@ func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 			}
 		}
 		for _, g := range v.Goals {
-			if g.Measure == m.Number && !slices.ContainsFunc(g.Goals, func(goal score.Goal) bool { return !m.What.Takes(goal) }) {
-				m.Goals = g.Goals
+			if g.Measure != m.Number || len(g.Goals) == 0 {
+				continue
+			}
+			if m.Goals = g.Goals; !m.What.Takes(g.Goals[0]) {
+				m.What = g.Goals[0].Unit()
 			}
 		}
 		d = d.With(i, m)

@@ -873,6 +873,8 @@ export interface components {
             /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
             aim: null | components["schemas"]["CourtShape"];
             block: string;
+            /** @description What it is called beside others; empty where it is the only one */
+            called: string;
             /** @description Right or wrong choice is marked with each ball */
             choices: boolean;
             count: components["schemas"]["TallyCount"];
@@ -882,6 +884,8 @@ export interface components {
             /** @description Its name */
             drill: string;
             goal: string;
+            /** @description The number of the measure */
+            measure: number;
             /** @description Of the student */
             name: string;
             /** @description What to call them on court */
@@ -891,7 +895,7 @@ export interface components {
             student: string;
             /** @description From how many strokes on a rally is stopped; 0 where none is */
             tooLong: number;
-            /** @description Balls in one turn */
+            /** @description Attempts in one turn */
             turn: number;
             /** @description What is counted one after the other */
             unit: components["schemas"]["ScoreUnit"];
@@ -1190,7 +1194,7 @@ export interface components {
         Courtside: {
             /** @description Null before the lesson is begun */
             clock: null | components["schemas"]["LessonClock"];
-            /** @description One for each drill block and student */
+            /** @description One for each drill block, student and measure */
             counters: components["schemas"]["Counter"][];
             lesson: components["schemas"]["Lesson"];
             /**
@@ -1248,8 +1252,6 @@ export interface components {
         DrillDifficulty: "easier" | "harder";
         DrillDocument: {
             cautions: string[];
-            /** @description What counts as made */
-            counts?: components["schemas"]["DrillCounts"];
             court: string;
             /** @description One or two things to watch */
             cues: string[];
@@ -1258,12 +1260,15 @@ export interface components {
             equipment: string[];
             /** @description Who shares the court; empty: singles */
             format?: components["schemas"]["CourtFormat"];
-            goal: components["schemas"]["ScoreGoal"];
             /** @description Whom it is written for; empty: a club player */
             level?: components["schemas"]["StudentLevel"];
+            /** @description What is tried and counted; the first one stands for the drill */
+            measures: components["schemas"]["DrillMeasure"][];
             name: string;
             /** @description Where no ball may go */
             noGo?: components["schemas"]["DrillNoGo"][];
+            /** @description How the measures follow one another; empty: side by side */
+            order?: components["schemas"]["DrillOrder"];
             pattern: components["schemas"]["FeedPattern"];
             places: components["schemas"]["DrillPlace"][];
             rung: components["schemas"]["ProgressRung"];
@@ -1278,7 +1283,6 @@ export interface components {
             summary: string;
             /** @description The material of the court; empty: what is usual */
             surface?: string;
-            target: components["schemas"]["CourtTarget"];
             /** @description Turns for each player */
             turns: number;
             /** @description Easier and harder versions that stand ready */
@@ -1303,6 +1307,26 @@ export interface components {
             stroke: components["schemas"]["FeedStroke"];
             times: components["schemas"]["DrillTime"][];
         };
+        DrillMeasure: {
+            /** @description What counts as made */
+            counts?: components["schemas"]["DrillCounts"];
+            /** @description One after the other */
+            goals: components["schemas"]["ScoreCourse"];
+            /** @description What the coach calls it; empty: as it is drawn */
+            name?: string;
+            /** @description On the court and in what was counted; it stays when others come or go */
+            number: number;
+            /** @description empty: the drill's */
+            rung?: components["schemas"]["ProgressRung"];
+            /** @description Whose ladder it counts on; empty: the drill's */
+            stroke?: components["schemas"]["FeedStroke"];
+            /** @description Where balls go; none: in is enough */
+            target?: components["schemas"]["CourtTarget"];
+            /** @description Which tasks of the pattern belong to it, from 0; none: all */
+            tasks?: number[];
+            /** @description What is tried, one after the other */
+            what: components["schemas"]["ScoreUnit"];
+        };
         DrillMove: {
             /** @description The handle of a spot in the report */
             handle: string;
@@ -1321,6 +1345,8 @@ export interface components {
             id: string;
             report: components["schemas"]["Report"];
         };
+        /** @enum {string} */
+        DrillOrder: "side by side" | "one after the other" | "goal by goal";
         /** @enum {string} */
         DrillPassSide: "either" | "left" | "right";
         DrillPlace: {
@@ -1373,8 +1399,12 @@ export interface components {
             count: components["schemas"]["TallyCount"];
             goal: string;
             lesson: string;
+            /** @description What was counted, where the drill had several measures; else empty */
+            measure: string;
             /** @description How far along the goal it came */
             standing: components["schemas"]["ScoreStanding"];
+            /** @description Of the count */
+            unit: components["schemas"]["ScoreUnit"];
         };
         DrillTransferredMark: {
             /** @description The mark as it is said on the court it comes from */
@@ -1384,7 +1414,7 @@ export interface components {
             moved: components["schemas"]["CourtTransfer"];
         };
         DrillTyped: {
-            /** @description A measure, target.mark.measures.0, or a size, target.radius or places.3.size */
+            /** @description A measure, measures.0.target.mark.measures.0, or a size, measures.0.target.radius or places.3.size */
             path: string;
             text: string;
         };
@@ -1998,6 +2028,11 @@ export interface components {
             document: components["schemas"]["LessonDocument"];
             template: string;
         };
+        LessonInstead: {
+            goals: components["schemas"]["ScoreCourse"];
+            /** @description Its number */
+            measure: number;
+        };
         /** @enum {string} */
         LessonKind: "body warm-up" | "ball warm-up" | "technique" | "drill" | "drill as points" | "game" | "serving" | "break" | "cool-down" | "closing talk";
         /** @enum {string} */
@@ -2009,7 +2044,8 @@ export interface components {
              * @description Seconds between two balls; 0: the drill's
              */
             gap?: number;
-            goal?: components["schemas"]["ScoreGoal"];
+            /** @description Other goals, by measure */
+            goals?: components["schemas"]["LessonInstead"][];
             /**
              * Format: double
              * @description The target so many times as large; 0: as it is
@@ -2347,6 +2383,8 @@ export interface components {
              * @description Length of all blocks
              */
             planned: number;
+            /** @description How many attempts there are and how likely the goals are met, in the order of the blocks */
+            prospects: components["schemas"]["ProspectBlock"][];
             /**
              * Format: double
              * @description Booked but not planned; 0 where there is none
@@ -2366,16 +2404,9 @@ export interface components {
             upright: boolean;
         };
         PlayerfitFit: {
-            /** @description How this player's balls come */
-            clock: components["schemas"]["OddsClock"];
-            /** @description What the goal takes; null where it cannot be worked out */
-            goal: null | components["schemas"]["OddsAnswer"];
+            /** @description In the order of the drill's */
+            measures: components["schemas"]["PlayerfitMeasure"][];
             metrics: components["schemas"]["Metric"][];
-            rates: components["schemas"]["OddsEstimates"];
-            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
-            target: null | components["schemas"]["PlayerfitAimed"];
-            /** @description Why there is no goal or no target, in words; else empty */
-            why: string;
         };
         PlayerfitFitRequest: {
             /**
@@ -2383,16 +2414,45 @@ export interface components {
              * @description The target to the best aim that keeps errors under a share
              */
             errors?: number;
+            /** @description Which of its goals, from 0 */
+            goal?: number;
             /**
              * Format: double
              * @description The target to a share of balls that hit it
              */
             hit?: number;
+            /** @description The number of the measure; empty: the first */
+            measure?: number;
             /**
              * Format: double
              * @description The goal to so many minutes, met 4 times in 5
              */
             minutes?: number;
+        };
+        PlayerfitGoalFit: {
+            /** @description What the goal takes; null where it cannot be worked out */
+            answer: null | components["schemas"]["OddsAnswer"];
+            /** @description How this player's attempts come */
+            clock: components["schemas"]["OddsClock"];
+            /**
+             * Format: double
+             * @description Chance of one attempt
+             */
+            rate: number;
+            /** @description Why there is no answer, in words; else empty */
+            why: string;
+        };
+        PlayerfitMeasure: {
+            /** @description How many the player has in the turns that the drill gives */
+            attempts: number;
+            /** @description In the order of the measure's */
+            goals: components["schemas"]["PlayerfitGoalFit"][];
+            number: number;
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["PlayerfitAimed"];
+            /** @description Why there is no target, in words; else empty */
+            why: string;
         };
         Problem: {
             detail: string;
@@ -2425,6 +2485,46 @@ export interface components {
         ProgressDecision: "step up" | "stay" | "step back";
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
+        Prospect: {
+            /** @description How many there are in the block; of a rally as many as there is time for */
+            attempts: number;
+            /** @description What the measure is called beside others; empty where it is the only one */
+            called: string;
+            /** @description That all its goals are met in the block, of a race that it is over; null where that is not known */
+            chance: null | number;
+            goal: string;
+            /** @description Several players count together */
+            joint: boolean;
+            /**
+             * Format: double
+             * @description How many of them are made in the mean
+             */
+            made: number;
+            /** @description Its number */
+            measure: number;
+            /** @description Of the student */
+            name: string;
+            /**
+             * Format: double
+             * @description Attempts that the goals take in the mean; 0 where that is not counted
+             */
+            needs: number;
+            /**
+             * Format: double
+             * @description Chance of one attempt
+             */
+            rate: number;
+            student: string;
+            /** @description The same in words */
+            times: string;
+            unit: components["schemas"]["ScoreUnit"];
+        };
+        ProspectBlock: {
+            block: string;
+            /** @description By student, then by measure */
+            students: components["schemas"]["Prospect"][];
+            title: string;
+        };
         RallyAsked: {
             court: string;
             /** Format: double */
@@ -2473,26 +2573,21 @@ export interface components {
             remark: string;
         };
         Report: {
-            /** @description The target in words */
-            aim: string;
             court: components["schemas"]["Court"];
             /** @description The balls of one sequence in order */
             feeds: components["schemas"]["ReportFeed"][];
-            /** @description The goal in words */
-            goal: string;
             load: components["schemas"]["Load"];
-            /** @description The target's area, share of its box, margin and share out, in words */
-            measured: components["schemas"]["MetricInput"][];
+            /** @description In the order of the drill's */
+            measures: components["schemas"]["ReportMeasure"][];
             metrics: components["schemas"]["Metric"][];
             /** @description Areas where no ball may land */
             noGo: components["schemas"]["CourtShape"][];
             /** @description Lines that no ball may cross */
             noGoLines: string[];
-            /** @description Lengths of the target that can be typed */
+            /** @description Lengths of the targets and of obstacles that can be typed */
             sizes: components["schemas"]["DrillSize"][];
             /** @description Every place that can be moved */
             spots: components["schemas"]["ReportSpot"][];
-            target: components["schemas"]["CourtShape"];
             /** @description What to put down, in walking order from the near left corner */
             walk: components["schemas"]["CourtStep"][];
         };
@@ -2508,14 +2603,28 @@ export interface components {
              */
             release: number;
         };
-        ReportMoved: {
-            /** @description The target in words */
+        ReportMeasure: {
+            /** @description The target in words; empty where there is none */
             aim: string;
+            /** @description For each player, in the turns that the drill gives */
+            attempts: number;
+            /** @description Its goals in words */
+            goal: string;
             /** @description The target's area, share of its box, margin and share out, in words */
             measured: components["schemas"]["MetricInput"][];
+            /** @description What it is called beside others; empty where it is the only one */
+            name: string;
+            number: number;
+            /** @description null: in is enough */
+            target: null | components["schemas"]["CourtShape"];
+            /** @description What is tried */
+            unit: components["schemas"]["ScoreUnit"];
+        };
+        ReportMoved: {
+            /** @description With their targets where they would be */
+            measures: components["schemas"]["ReportMeasure"][];
             /** @description The place; null where it is not one of the report's */
             spot: null | components["schemas"]["ReportSpot"];
-            target: components["schemas"]["CourtShape"];
         };
         ReportSpot: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -2523,7 +2632,7 @@ export interface components {
             at: components["schemas"]["CourtPoint"];
             /** @description The place as a coach says it */
             description: string;
-            /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, target.mark */
+            /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, measures.0.target.mark */
             handle: string;
             label: string;
             /** @description How it is said */
@@ -2819,6 +2928,7 @@ export interface components {
         };
         /** @enum {string} */
         ScoreAfterMiss: "back to zero" | "back to the start of the stage" | "carries on where it was";
+        ScoreCourse: components["schemas"]["ScoreGoal"][];
         ScoreForm: {
             /** @description What its number counts; empty where it has none */
             counted: string;
@@ -2855,7 +2965,7 @@ export interface components {
             miss?: components["schemas"]["ScoreAfterMiss"];
             /** @description Of few misses: how many at most */
             misses?: number;
-            /** @description Of sets in rallies: strokes in one set */
+            /** @description Of sets in rallies and of as many as possible: strokes in one set; 0: no sets */
             of?: number;
             /**
              * Format: double
@@ -2894,7 +3004,7 @@ export interface components {
             wanted: number;
         };
         /** @enum {string} */
-        ScoreUnit: "ball" | "rally" | "point" | "time";
+        ScoreUnit: "ball" | "sequence" | "repetition" | "rally" | "point" | "time";
         Settings: {
             /**
              * Format: double
@@ -3052,9 +3162,11 @@ export interface components {
             /** Format: uuid */
             block: string;
             entries: components["schemas"]["TallyEntry"][];
+            /** @description Its number; empty: the first one */
+            measure?: number;
             /**
              * Format: uuid
-             * @description Chosen by the device, one for each student and block
+             * @description Chosen by the device, one for each student, block and measure
              */
             run: string;
             /** Format: uuid */

@@ -15,7 +15,7 @@ const lesson = {
   id: 'l',
   revision: 1,
   document: {
-    version: 3,
+    version: 4,
     title: 'Pair',
     date: '2026-03-10',
     start: '16:00',

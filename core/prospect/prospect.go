@@ -1,0 +1,144 @@
+// Package prospect is what to expect of each student in the drill of a block, measure by measure: how many attempts there
+// are, how many the goals take, and how likely they are met.
+package prospect
+
+import (
+	"context"
+	"errors"
+
+	"hodometer/core/drill"
+	"hodometer/core/invalid"
+	"hodometer/core/load"
+	"hodometer/core/odds"
+	"hodometer/core/playerfit"
+	"hodometer/core/schedule"
+	"hodometer/core/score"
+)
+
+// Prospect is what to expect of one student in one measure of a block.
+type Prospect struct {
+	Student  string     `json:"student"`
+	Name     string     `json:"name" description:"Of the student"`
+	Measure  int        `json:"measure" description:"Its number"`
+	Called   string     `json:"called" description:"What the measure is called beside others; empty where it is the only one"`
+	Unit     score.Unit `json:"unit"`
+	Attempts int        `json:"attempts" description:"How many there are in the block; of a rally as many as there is time for"`
+	Made     float64    `json:"made" description:"How many of them are made in the mean"`
+	Goal     string     `json:"goal"`
+	Chance   *float64   `json:"chance" description:"That all its goals are met in the block, of a race that it is over; null where that is not known"`
+	Times    string     `json:"times" description:"The same in words"`
+	Needs    float64    `json:"needs" description:"Attempts that the goals take in the mean; 0 where that is not counted"`
+	Rate     float64    `json:"rate" description:"Chance of one attempt"`
+	Joint    bool       `json:"joint" description:"Several players count together"`
+
+	goals     score.Course
+	questions []odds.Question // of each goal, after all that comes before it
+}
+
+// of works out what to expect of everybody in a block that has a drill; nothing without rates.
+func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) ([]Prospect, error) {
+	list := []Prospect{}
+	if in.Rates == nil || s.Load == nil {
+		return list, nil
+	}
+	for _, person := range l.People {
+		rates := in.Rates[l.Block.Drill][person.ID]
+		mine := l.Block.DrillFor(l.Document, person)
+		if len(rates) != len(mine.Measures) {
+			continue
+		}
+		for i, m := range mine.Measures {
+			p, err := measure(ctx, mine, i, rates, s, in.Work[l.Block.Drill].Stroke, in)
+			if err != nil {
+				return nil, err
+			}
+			p.Student, p.Name, p.Measure, p.Called = person.ID, person.Profile.Name, m.Number, mine.Called(m)
+			list = append(list, p)
+		}
+	}
+	return list, nil
+}
+
+func measure(ctx context.Context, d drill.Document, i int, rates []odds.Estimates, s schedule.ScheduledBlock, stroke float64, in schedule.Inputs) (Prospect, error) {
+	m := d.Measures[i]
+	p := Prospect{Unit: m.What, Goal: m.Goals.String(), Rate: playerfit.Chance(m, rates[i]), Joint: m.Goals.Joint(), goals: m.Goals}
+	p.Attempts = load.Attempts(d, m, s.Load.Turns)
+	if m.What == score.Time || !(p.Rate > 0) || p.Rate > 1 || m.Goals.Check() != nil {
+		return p, nil
+	}
+	p.Made = p.Rate * float64(p.Attempts)
+	for g, goal := range m.Goals {
+		q := playerfit.Ask(d, m, goal, p.Rate, stroke, 1, in.Settings)
+		q.Balls, q.Seconds = p.Attempts, q.Clock.Seconds(float64(p.Attempts))+q.Clock.Gap/2
+		if stroke > 0 {
+			q.Balls, q.Seconds = 0, Played(d, s.Load)
+		}
+		for _, at := range d.Before(i, g) {
+			before := d.Measures[at[0]]
+			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at[1]], Rate: playerfit.Chance(before, rates[at[0]])})
+		}
+		if before := q.Before; len(before) > 0 && (goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
+			q.Before = nil // each has a time of its own
+		}
+		if mean, counted := odds.MeanBalls(goal, p.Rate); counted {
+			p.Needs += mean
+		}
+		p.questions = append(p.questions, q)
+	}
+	chance, err := p.questions[len(p.questions)-1].Within(ctx)
+	if err != nil {
+		return p, err
+	}
+	p.Chance, p.Times = &chance, odds.Times(chance)
+	return p, nil
+}
+
+// Likely is the chance from which on a goal is expected to be met in its block.
+const Likely = 0.5
+
+// Fit is what the student meets 4 times in 5 in the block: the goals as they are up to the first that is not expected to
+// be met, which is made smaller. It is false where even the smallest is met less often.
+func (p Prospect) Fit(ctx context.Context) (score.Course, bool, error) {
+	for g, q := range p.questions {
+		chance, err := q.Within(ctx)
+		if err != nil {
+			return nil, false, err
+		}
+		if chance >= Likely && g < len(p.questions)-1 {
+			continue
+		}
+		fitted, err := q.Fit(ctx)
+		var wrong invalid.Fields
+		if errors.As(err, &wrong) {
+			return nil, false, nil
+		}
+		return append(p.goals[:g:g], fitted), err == nil, err
+	}
+	return nil, false, nil
+}
+
+// Played is how many seconds of a block one player is in rallies: all of its play, or a fair share where more people
+// are there than can play at once.
+func Played(d drill.Document, l *load.Load) float64 {
+	return l.Feeding * min(1, float64(l.Lines*load.AtOnce(d))/float64(l.People))
+}
+
+// Block is what to expect of everybody in one block.
+type Block struct {
+	Block    string     `json:"block"`
+	Title    string     `json:"title"`
+	Students []Prospect `json:"students" description:"By student, then by measure"`
+}
+
+// All works out what to expect in every block of a lesson, in order. It returns ctx.Err() when cancelled.
+func All(ctx context.Context, t schedule.Timetable, list []schedule.Prepared, in schedule.Inputs) ([]Block, error) {
+	blocks := make([]Block, len(list))
+	for i, l := range list {
+		students, err := of(ctx, l, t.Blocks[i], in)
+		if err != nil {
+			return nil, err
+		}
+		blocks[i] = Block{Block: l.Block.ID, Title: l.Block.Title, Students: students}
+	}
+	return blocks, nil
+}
