@@ -36,6 +36,7 @@ type Counter struct {
 	Short    string         `json:"short" description:"What to call them on court"`
 	Drill    string         `json:"drill" description:"Its name"`
 	Measure  int            `json:"measure" description:"The number of the measure"`
+	On       bool           `json:"on" description:"It is this measure's turn; of measures side by side it is the first"`
 	Called   string         `json:"called" description:"What it is called beside others; empty where it is the only one"`
 	Goal     string         `json:"goal"`
 	Unit     score.Unit     `json:"unit" description:"What is counted one after the other"`
@@ -177,7 +178,8 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				continue
 			}
 			mine := block.DrillFor(document, person)
-			for _, m := range mine.Measures {
+			met := make([]int, len(mine.Measures))
+			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Attempts(mine, m, 1),
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
@@ -186,16 +188,17 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 					c.Aim = &aim
 					c.Zones = zones(document, aim)
 				}
-				c.counted(m, done)
+				met[i] = c.counted(m, done)
 				counters = append(counters, c)
 			}
+			counters[len(counters)-len(met)+mine.On(met)].On = true
 		}
 	}
 	return counters, nil
 }
 
-// counted takes in what was counted, towards the goals as they were then.
-func (c *Counter) counted(m drill.Measure, done []store.Attempt) {
+// counted takes in what was counted, towards the goals as they were then, and returns how many of them are met.
+func (c *Counter) counted(m drill.Measure, done []store.Attempt) int {
 	same := func(a store.Attempt) bool { return a.Block == c.Counted && a.Measure.Number == m.Number }
 	if i := slices.IndexFunc(done, func(a store.Attempt) bool { return same(a) && a.Student == c.Student }); i >= 0 {
 		m, c.Count, c.Standing = done[i].Measure, done[i].Count, done[i].Standing
@@ -205,6 +208,7 @@ func (c *Counter) counted(m drill.Measure, done []store.Attempt) {
 		c.Standing = m.Goals.Stand()
 	}
 	c.Goal, c.Unit, c.TooLong = m.Goals.String(), m.What, m.Goals.LongestRally()
+	return m.Goals.GoalsMet(c.Standing)
 }
 
 // zones are those of the half with the target; none on a squash court, which is not played over a net.

@@ -21,6 +21,7 @@ import (
 // GoalAsked is a goal for somebody who makes so many.
 type GoalAsked struct {
 	Goal    score.Goal `json:"goal"`
+	Unit    score.Unit `json:"unit,omitempty" description:"What is tried; empty: what the goal counts"`
 	Rate    float64    `json:"rate" description:"Chance to make a ball, or to win a point"`
 	Partner float64    `json:"partner,omitempty" description:"The other player's, of a goal that two count together"`
 	Clock   odds.Clock `json:"clock"`
@@ -83,7 +84,7 @@ func (s *server) reckonerRoutes() []Route {
 }
 
 func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, error) {
-	q := odds.Question{Goal: body.Goal, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
+	q := odds.Question{Goal: body.Goal, Unit: body.Unit, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
 	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error
 	if body.Length > 0 {

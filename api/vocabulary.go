@@ -4,8 +4,10 @@ import (
 	"context"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
+	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/score"
 	"hodometer/core/student"
@@ -30,6 +32,9 @@ type Vocabulary struct {
 	Backhands       []student.Backhand        `json:"backhands"`
 	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
 	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
+	Units           []score.Unit              `json:"units" description:"What can be tried, one after the other"`
+	Rungs           []progress.Rung           `json:"rungs" description:"Of a ladder, lowest first"`
+	MeasureOrders   []drill.Order             `json:"measureOrders" description:"How the measures of a drill follow one another"`
 	Hard            []score.Hardness          `json:"hard" description:"How hard a stage is beside the drill as a whole"`
 
 	Rotations []rotation.Kind     `json:"rotations" description:"Ways in which a group changes places"`
@@ -60,6 +65,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
+				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil

@@ -10,7 +10,9 @@ async function two(page: Page, club: Club, drillName: string, goal?: object): Pr
     drills: { title: string }[]
   }
   const drill = ready.drills.find((block) => block.title === drillName)
-  const variants = goal ? students.map((student) => ({ student, goal })) : undefined
+  const variants = goal
+    ? students.map((student) => ({ student, goals: [{ measure: 1, goals: [goal] }] }))
+    : undefined
   const id = await kept(club, 'lessons', {
     version: 4,
     title: 'Two and a goal',

@@ -184,6 +184,27 @@ func (d Document) Before(measure, goal int) [][2]int {
 	return list
 }
 
+// On is which measure is to be counted, from 0, where so many goals of each are met: of measures that follow one another the
+// one whose turn it is, and the last one at the end; side by side all are, and it is the first.
+func (d Document) On(met []int) int {
+	on := -1
+	for i, m := range d.Measures {
+		open := met[i] < len(m.Goals)
+		switch {
+		case !open || d.Order == OneByOne && on >= 0:
+		case on < 0 || d.Order == GoalByGoal && met[i] < met[on]:
+			on = i
+		}
+	}
+	switch {
+	case !d.Order.Follow():
+		return 0
+	case on < 0:
+		return len(d.Measures) - 1
+	}
+	return on
+}
+
 // checkMeasures says what is wrong with the measures, by field.
 func (d Document) checkMeasures(c court.Court) error {
 	var wrong invalid.Fields

@@ -56,6 +56,21 @@ func (c Course) Steps() int {
 	return sum
 }
 
+// GoalsMet is how many of its goals are met at a standing.
+func (c Course) GoalsMet(s Standing) int {
+	if s.Met {
+		return len(c)
+	}
+	have := s.Have
+	for i, g := range c {
+		if have < g.Steps() {
+			return i
+		}
+		have -= g.Steps()
+	}
+	return max(0, len(c)-1)
+}
+
 // String puts a course into words.
 func (c Course) String() string {
 	goals := make([]string, len(c))

@@ -9,6 +9,7 @@ import (
 type Form struct {
 	Kind    Kind        `json:"kind"`
 	Unit    Unit        `json:"unit" description:"What is counted one after the other"`
+	Units   []Unit      `json:"units" description:"What it can be counted in"`
 	Label   string      `json:"label" description:"What the kind is called"`
 	Counted string      `json:"counted" description:"What its number counts; empty where it has none"`
 	First   Goal        `json:"first" description:"A goal of this kind to begin with"`
@@ -36,13 +37,24 @@ func Forms() []Form {
 	}
 	for i := range forms {
 		f := &forms[i]
-		f.Kind, f.Unit = f.First.Kind, f.First.Unit()
+		f.Kind, f.Unit, f.Units = f.First.Kind, f.First.Unit(), f.First.units()
 		f.Label = cmp.Or(f.Label, string(f.Kind))
 		if f.Misses == nil {
 			f.Misses = []AfterMiss{}
 		}
 	}
 	return forms
+}
+
+// units are those that a kind of goal can be counted in; as many as possible also in sets within rallies.
+func (g Goal) units() []Unit {
+	list := []Unit{}
+	for _, u := range []Unit{Ball, Sequence, Repetition, Rally, Point, Time} {
+		if u.Takes(g) || g.Kind == AsManyAsPossible && u == Rally {
+			list = append(list, u)
+		}
+	}
+	return list
 }
 
 // Slider is the most that a slider over the goal's number goes to: well beyond where it is. It is 0 where a goal

@@ -177,11 +177,25 @@
       stroke-dasharray={report.noGoLines.includes(line.id) ? `${3 * px} ${4 * px}` : undefined}
     />
   {/each}
-  {#if crop === 'walls'}<WallLines {court} target={report.target} {frame} {px} />{/if}
+  {#if crop === 'walls'}<WallLines
+      {court}
+      targets={report.measures.flatMap(({ target }) => target ?? [])}
+      {frame}
+      {px}
+    />{/if}
   {#if regions}<RegionLines {regions} {court} {frame} {px} />{/if}
 
   {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
-  <TargetShape shape={report.target} {frame} {px} centre={at('target.mark', report.target.centre)} />
+  {#each report.measures as { number, target }, i (number)}
+    {#if target}<TargetShape
+        shape={target}
+        {frame}
+        {px}
+        nth={i}
+        number={report.measures.length > 1 ? number : undefined}
+        centre={at(`measures.${i}.target.mark`, target.centre)}
+      />{/if}
+  {/each}
 
   {@render under?.(frame, px)}
   {#each report.feeds as feed, i (i)}

@@ -5,27 +5,31 @@
   /** The walls of a squash court laid flat outwards, with their lines and the band that is aimed at. */
   interface Props {
     court: Court
-    target: Shape
+    /** Of the measures; bands are drawn. */
+    targets: Shape[]
     frame: Frame
     /** Metres to a pixel. */
     px: number
   }
-  let { court, target, frame, px }: Props = $props()
+  let { court, targets, frame, px }: Props = $props()
   const walls = $derived(wallFeet(court))
-  const band = $derived.by(() => {
-    const [left, right] = target.corners
-    if (target.kind !== 'wall band' || !left || !right) return ''
-    const foot = court.length / 2
-    return [
-      { x: left.x, y: foot + target.low },
-      { x: right.x, y: foot + target.low },
-      { x: right.x, y: foot + target.high },
-      { x: left.x, y: foot + target.high },
-    ]
-      .map((p) => drawn(frame, p))
-      .map((p) => `${p.x},${p.y}`)
-      .join(' ')
-  })
+  const bands = $derived(
+    targets.flatMap((target) => {
+      const [left, right] = target.corners
+      if (target.kind !== 'wall band' || !left || !right) return []
+      const foot = court.length / 2
+      const corners = [
+        { x: left.x, y: foot + target.low },
+        { x: right.x, y: foot + target.low },
+        { x: right.x, y: foot + target.high },
+        { x: left.x, y: foot + target.high },
+      ]
+      return corners
+        .map((p) => drawn(frame, p))
+        .map((p) => `${p.x},${p.y}`)
+        .join(' ')
+    }),
+  )
 </script>
 
 {#each walls as wall, i (i)}
@@ -36,7 +40,7 @@
     <text x={(from.x + to.x) / 2} y={from.y - 4 * px} font-size={11 * px}>{wall.name}</text>
   {/if}
 {/each}
-{#if band}<polygon points={band} stroke-width={2 * px} />{/if}
+{#each bands as band, i (i)}<polygon points={band} stroke-width={2 * px} />{/each}
 
 <style>
   line {

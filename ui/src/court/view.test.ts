@@ -85,7 +85,7 @@ it('signs tell balls by number and people by letter', () => {
   expect([
     sign('pattern.tasks.1.landing', ''),
     sign('places.0.mark', 'start'),
-    sign('target.mark', 'target'),
+    sign('measures.0.target.mark', 'target'),
     sign('noGo.0.area.mark', ''),
   ]).toEqual(['2', 'S', '+', '×'])
 })

@@ -100,7 +100,10 @@ export function placeAt(frame: Frame, box: DOMRect, clientX: number, clientY: nu
 }
 
 /** Drawing is the part of a report that a court is drawn from. */
-export type Drawing = Pick<Report, 'court' | 'spots' | 'feeds' | 'target' | 'noGo' | 'noGoLines'>
+export type Drawing = Pick<Report, 'court' | 'spots' | 'feeds' | 'noGo' | 'noGoLines'> & {
+  /** Each with its target, where it has one. */
+  measures: Pick<Report['measures'][number], 'number' | 'target'>[]
+}
 
 /** Snapped is a place that a line, or another mark, has drawn to itself. */
 export interface Snapped {
@@ -151,7 +154,7 @@ export function sign(handle: string, label: string): string {
     const signs: Record<string, string> = { from: 'f', reply: '→', recover: 'b' }
     return String(Number(number) + 1) + (signs[part ?? ''] ?? '')
   }
-  if (handle.startsWith('target')) return '+'
+  if (handle.startsWith('measures')) return '+'
   if (handle.startsWith('noGo')) return '×'
   return label === 'on deck' ? 'D' : (label[0]?.toUpperCase() ?? '')
 }

@@ -9,6 +9,7 @@
     type Goal,
     type GoalAsked,
     type Derivation,
+    type Unit,
   } from '../lib/api/client'
   import { keys } from '../lib/data'
   import DerivationDialog from '../lib/DerivationDialog.svelte'
@@ -20,6 +21,8 @@
     rate: number
     partner?: number
     clock: Clock
+    /** What is tried. */
+    unit?: Unit
     minutes?: number
     /** Points of a race in all, for a fair score. */
     length?: number
@@ -28,12 +31,24 @@
     /** What was wrong, by path. */
     onerrors?: (fields: Record<string, string>) => void
   }
-  let { goal, rate, partner, clock, minutes, length, disabled = false, onchange, onerrors }: Props = $props()
+  let {
+    goal,
+    rate,
+    partner,
+    clock,
+    unit,
+    minutes,
+    length,
+    disabled = false,
+    onchange,
+    onerrors,
+  }: Props = $props()
   let moving = $state<number | null>(null)
   let derivation = $state<Derivation | null>(null)
   const asked = $derived<GoalAsked>({
     goal: { ...$state.snapshot(goal), count: moving ?? goal.count },
     rate,
+    unit,
     partner: partner ?? rate,
     clock,
     minutes,

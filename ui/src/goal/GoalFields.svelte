@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Goal, Vocabulary } from '../lib/api/client'
+  import type { Goal, Unit, Vocabulary } from '../lib/api/client'
   import NumberField from '../lib/NumberField.svelte'
   import SelectField from '../lib/SelectField.svelte'
   import { ofForm } from './goals'
@@ -7,15 +7,17 @@
   /** What is to be reached, field by field as its kind needs them. */
   interface Props {
     goal: Goal
+    /** Only goals that are counted in it; undefined: all. */
+    unit?: Unit
     vocabulary: Vocabulary | undefined
     /** By path, with the goal's own path before it. */
     errors: Record<string, string>
     disabled?: boolean
     onchange: (goal: Goal) => void
   }
-  let { goal, vocabulary, errors, disabled = false, onchange }: Props = $props()
+  let { goal, unit, vocabulary, errors, disabled = false, onchange }: Props = $props()
   const set = (change: Partial<Goal>) => onchange({ ...$state.snapshot(goal), ...change })
-  const forms = $derived(vocabulary?.goals ?? [])
+  const forms = $derived((vocabulary?.goals ?? []).filter((each) => !unit || each.units.includes(unit)))
   const form = $derived(forms.find((each) => each.kind === goal.kind))
   type Stage = NonNullable<Goal['stages']>[number]
   const stages = $derived(goal.stages ?? [])
@@ -33,7 +35,7 @@
       error={errors['goal.kind']}
       onchange={(kind) => {
         const chosen = forms.find((each) => each.kind === kind)
-        if (chosen) onchange(ofForm($state.snapshot(chosen), $state.snapshot(goal)))
+        if (chosen) onchange(ofForm($state.snapshot(chosen), $state.snapshot(goal), unit))
       }}
     />
   </div>
@@ -72,6 +74,15 @@
       error={errors['goal.minutes']}
       onchange={(minutes) => set({ minutes })}
     />
+    {#if goal.of || unit === 'rally'}
+      <NumberField
+        label="Strokes in a set"
+        min={2}
+        value={goal.of ?? 2}
+        error={errors['goal.of']}
+        onchange={(of) => set({ of })}
+      />
+    {/if}
   {:else if goal.kind === 'first to'}
     <NumberField
       label="The other needs"

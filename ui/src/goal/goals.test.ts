@@ -5,6 +5,7 @@ describe('a goal of another kind', () => {
   const streak: GoalForm = {
     kind: 'in a row',
     unit: 'ball',
+    units: ['ball', 'sequence', 'repetition', 'point'],
     label: 'in a row',
     counted: 'How many',
     first: { kind: 'in a row', count: 5 },

@@ -1,10 +1,11 @@
-import type { Goal, Vocabulary } from '../lib/api/client'
+import type { Goal, Unit, Vocabulary } from '../lib/api/client'
 
 export type GoalForm = Vocabulary['goals'][number]
 
 /** ofForm is a goal of another kind that keeps of the old one what makes sense. */
-export const ofForm = (form: GoalForm, was: Goal): Goal => ({
+export const ofForm = (form: GoalForm, was: Goal, unit?: Unit): Goal => ({
   ...form.first,
+  ...(unit === 'rally' && form.unit === 'ball' ? { of: 2 } : {}), // in sets within rallies
   count: Math.min(Math.max(was.count, form.least), form.most),
   ...(was.miss && form.misses.includes(was.miss) ? { miss: was.miss } : {}),
 })

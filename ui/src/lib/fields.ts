@@ -10,6 +10,8 @@ const called: Record<string, string> = {
   variants: 'player',
   students: 'who comes',
   noGo: 'no-go',
+  measures: 'measure',
+  goals: 'goal',
   setUp: 'set-up',
   pickUp: 'picking up',
   changeOver: 'walking from block to block',
@@ -26,6 +28,14 @@ export function inWords(path: string): string {
   const text = words.join(', ')
   return text.charAt(0).toUpperCase() + text.slice(1)
 }
+
+/** beneath are the errors below a path, as if they were below another one. */
+export const beneath = (errors: Record<string, string>, path: string, as: string): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(errors)
+      .filter(([at]) => at === path || at.startsWith(`${path}.`))
+      .map(([at, text]) => [as + at.slice(path.length), text]),
+  )
 
 /** A value of a document in a few words, to be told apart from another. */
 export function shortly(value: unknown): string {

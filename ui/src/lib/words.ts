@@ -48,6 +48,9 @@ export function counted(
       return [`${tries}`, tries === 1 ? 'try' : 'tries']
     case 'point':
       return [`${made} : ${balls - made}`, '']
+    case 'sequence':
+    case 'repetition':
+      return [`${made}`, `of ${balls} ${unit}${balls === 1 ? '' : 's'}`]
     default:
       return [`${made}`, `of ${balls}`]
   }

@@ -888,6 +888,8 @@ export interface components {
             measure: number;
             /** @description Of the student */
             name: string;
+            /** @description It is this measure's turn; of measures side by side it is the first */
+            on: boolean;
             /** @description What to call them on court */
             short: string;
             /** @description How far along the goal is */
@@ -1840,6 +1842,8 @@ export interface components {
              * @description Chance to make a ball, or to win a point
              */
             rate: number;
+            /** @description What is tried; empty: what the goal counts */
+            unit?: components["schemas"]["ScoreUnit"];
         };
         GoalReckoned: {
             answer: components["schemas"]["OddsAnswer"];
@@ -2945,6 +2949,8 @@ export interface components {
             most: number;
             /** @description What is counted one after the other */
             unit: components["schemas"]["ScoreUnit"];
+            /** @description What it can be counted in */
+            units: components["schemas"]["ScoreUnit"][];
         };
         ScoreGoal: {
             /** @description Of first to: points the other needs; 0: as many */
@@ -3276,6 +3282,8 @@ export interface components {
             kinds: components["schemas"]["FeedKind"][];
             /** @description What can be limited in a lesson */
             limits: components["schemas"]["StudentLimitOf"][];
+            /** @description How the measures of a drill follow one another */
+            measureOrders: components["schemas"]["DrillOrder"][];
             methods: components["schemas"]["FeedMethod"][];
             moments: components["schemas"]["FeedMoment"][];
             nexts: components["schemas"]["FeedNext"][];
@@ -3283,6 +3291,8 @@ export interface components {
             paces: components["schemas"]["FeedPace"][];
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
+            /** @description Of a ladder, lowest first */
+            rungs: components["schemas"]["ProgressRung"][];
             spins: components["schemas"]["FeedSpinKind"][];
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
@@ -3290,6 +3300,8 @@ export interface components {
             strokes: components["schemas"]["FeedStroke"][];
             /** @description Transformations of a pattern */
             transformations: components["schemas"]["FeedTransformationKind"][];
+            /** @description What can be tried, one after the other */
+            units: components["schemas"]["ScoreUnit"][];
         };
         Week: {
             /** @description From Monday */

@@ -1,6 +1,6 @@
-import Dexie, { type Table } from 'dexie'
+import Dexie, { type Table, type Transaction } from 'dexie'
 import { v7 } from 'uuid'
-import { toThirdFormat } from './formats'
+import { toFourthFormat, toThirdFormat } from './formats'
 
 /** Stored is a draft as it is written down on this device until the server has answered. */
 export interface Stored {
@@ -33,18 +33,21 @@ class Device extends Dexie {
           delete draft.version
         }),
     )
-    this.version(3).upgrade((all) =>
-      all
-        .table<Stored, string>('drafts')
-        .toCollection()
-        .modify((draft) => {
-          draft.base = toThirdFormat(draft.kind, draft.base)
-          draft.document = toThirdFormat(draft.kind, draft.document)
-          draft.sent = draft.sent.map((each) => toThirdFormat(draft.kind, each))
-        }),
-    )
+    this.version(3).upgrade((all) => rewrite(all, toThirdFormat))
+    this.version(4).upgrade((all) => rewrite(all, toFourthFormat))
   }
 }
+
+/** rewrite brings all drafts up to a later format of their documents. */
+const rewrite = (all: Transaction, change: <T>(kind: string, document: T) => T) =>
+  all
+    .table<Stored, string>('drafts')
+    .toCollection()
+    .modify((draft) => {
+      draft.base = change(draft.kind, draft.base)
+      draft.document = change(draft.kind, draft.document)
+      draft.sent = draft.sent.map((each) => change(draft.kind, each))
+    })
 
 /** Storage is where drafts are written down. */
 export interface Storage {

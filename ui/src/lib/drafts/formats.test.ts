@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { toThirdFormat } from './formats'
+import { toFourthFormat, toThirdFormat } from './formats'
 
 test('a draft of an earlier program keeps what was typed, under the names of this one', () => {
   const drill = {
@@ -29,4 +29,28 @@ test('a draft of an earlier program keeps what was typed, under the names of thi
     limit: { of: 'balls', max: 90 },
   })
   expect(toThirdFormat('remark', { remark: 'say most' })).toEqual({ remark: 'say most' })
+})
+
+test('a draft with one goal and one target has one measure', () => {
+  const goal = { kind: 'rallies of a length', count: 3, from: 4, to: 19 }
+  const target = { kind: 'box', box: 'far-half' }
+  expect(
+    toFourthFormat('drill', { version: 3, name: 'Mine', goal, target, counts: { noCount: true } }),
+  ).toEqual({
+    version: 4,
+    name: 'Mine',
+    measures: [{ number: 1, what: 'rally', goals: [goal], target, counts: { noCount: true } }],
+  })
+  const variants = [{ student: 'ada', gap: 3, goal }, { student: 'ben' }]
+  expect(toFourthFormat('lesson', { version: 3, blocks: [{ id: 'b', variants }, { id: 'c' }] })).toEqual({
+    version: 4,
+    blocks: [
+      {
+        id: 'b',
+        variants: [{ student: 'ada', gap: 3, goals: [{ measure: 1, goals: [goal] }] }, { student: 'ben' }],
+      },
+      { id: 'c' },
+    ],
+  })
+  expect(toFourthFormat('lesson', { version: 4, blocks: [] })).toEqual({ version: 4, blocks: [] })
 })

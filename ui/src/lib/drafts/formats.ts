@@ -26,3 +26,40 @@ export function toThirdFormat<T>(kind: string, document: T): T {
   const after = renamed(document) as T & { version?: number }
   return 'version' in (after as object) ? { ...after, version: 3 } : after
 }
+
+type Fields = Record<string, unknown>
+
+/** The goals of the third version that are not counted in balls. */
+const units: Record<string, string> = {
+  'first to': 'point',
+  'rallies of a length': 'rally',
+  'sets in rallies': 'rally',
+  'within a time': 'time',
+}
+
+/**
+ * toFourthFormat brings a document of a draft up to the fourth version of its format: what is counted in a drill are
+ * measures, and a student's other goals belong to one of them.
+ */
+export function toFourthFormat<T>(kind: string, document: T): T {
+  const before = document as Fields
+  if (before.version !== 3) return document
+  if (kind === 'drill') {
+    const { goal, target, counts, ...rest } = before
+    const what = units[(goal as { kind?: string } | undefined)?.kind ?? ''] ?? 'ball'
+    const measure = { number: 1, what, goals: [goal], target, ...(counts ? { counts } : {}) }
+    return { ...rest, version: 4, measures: [measure] } as T
+  }
+  if (kind !== 'lesson') return document
+  const blocks = (before.blocks as Fields[]).map((block) => ({
+    ...block,
+    ...(block.variants
+      ? {
+          variants: (block.variants as Fields[]).map(({ goal, ...variant }) =>
+            goal ? { ...variant, goals: [{ measure: 1, goals: [goal] }] } : variant,
+          ),
+        }
+      : {}),
+  }))
+  return { ...before, version: 4, blocks } as T
+}

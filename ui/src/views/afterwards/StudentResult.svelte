@@ -49,9 +49,9 @@
         ></thead
       >
       <tbody>
-        {#each counters as counter (counter.block)}
+        {#each counters as counter (`${counter.block}/${counter.measure}`)}
           <tr>
-            <th scope="row" class="font-normal">{counter.drill}</th>
+            <th scope="row" class="font-normal">{counter.drill}{counter.called && `, ${counter.called}`}</th>
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counted(counter.unit, counter.count)
                 .map((part) => part || 'points')

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import { counted } from '../../lib/words'
-  import type { Tap, Waiting } from './queue'
+  import type { Tap, Waiting, Whose } from './queue'
   import { withWaiting } from './waiting'
   import Landing from './Landing.svelte'
   import NumberGrid from './NumberGrid.svelte'
@@ -10,38 +10,57 @@
   import Zones from './Zones.svelte'
 
   interface Props {
-    /** One for each student, in the order of their turns. */
+    /** One for each student, in the order of their turns, and measure. */
     counters: Counter[]
     /** What was counted and not answered yet. */
     waiting: Waiting[]
     /** Whose count was the last one; undefined where none was taken on this page. */
-    last: string | undefined
-    ontap: (student: string, tap: Tap) => void
-    onundo: (student: string) => void
+    last: Whose | undefined
+    ontap: (whose: Whose, tap: Tap) => void
+    onundo: (whose: Whose) => void
   }
   let { counters, waiting, last, ontap, onundo }: Props = $props()
+  const people = $derived(
+    counters.filter((each, i) => counters.findIndex((c) => c.student === each.student) === i),
+  )
   let chosen = $state(0)
+  const student = $derived(people[Math.min(chosen, people.length - 1)]?.student)
+  const own = $derived(counters.filter((each) => each.student === student))
+  const on = $derived(own.find((each) => each.on)?.measure)
+  /** A measure that was chosen instead of the one whose turn it is, until the turn goes on. */
+  let instead = $state<{ student?: string; on?: number; measure: number }>()
   let way = $state<'ball' | 'turn'>('ball')
-  const counter = $derived(counters[Math.min(chosen, counters.length - 1)])
+  const measure = $derived(instead && instead.student === student && instead.on === on ? instead.measure : on)
+  const counter = $derived(own.find((each) => each.measure === measure) ?? own[0])
   const count = $derived(
     counter &&
       withWaiting(
         counter.count,
         waiting
           .filter(
-            (tap) => [counter.block, counter.counted].includes(tap.block) && tap.student === counter.student,
+            (tap) =>
+              [counter.block, counter.counted].includes(tap.block) &&
+              tap.student === counter.student &&
+              (tap.measure ?? 1) === counter.measure,
           )
           .map((tap) => tap.entry),
       ),
   )
   /** Undo belongs to the last act, whoever's it was. */
-  const undone = $derived(counters.find((each) => each.student === last) ?? counter)
+  const undone = $derived(
+    counters.find((each) => each.student === last?.student && each.measure === (last.measure ?? 1)) ??
+      counter,
+  )
   const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
+
+  const choose = (measure: number) => (instead = { student, on, measure })
 
   function undo() {
     if (!undone) return
-    chosen = counters.indexOf(undone)
-    onundo(undone.student)
+    const { student, measure } = undone
+    chosen = people.findIndex((each) => each.student === student)
+    choose(measure)
+    onundo({ student, measure })
   }
   const answers = $derived(
     counter?.unit === 'point' ? (['Point won', 'Point lost'] as const) : (['Made', 'Missed'] as const),
@@ -52,6 +71,8 @@
   const ways = $derived(
     {
       ball: ['Count ball by ball', 'Count after the turn'],
+      sequence: ['Count one by one', 'Count after the turn'],
+      repetition: ['Count one by one', 'Count after the turn'],
       point: ['Count point by point', 'Count after the game'],
       rally: ['Count stroke by stroke', 'Count after the rally'],
       time: ['Use the stopwatch', 'Type the time'],
@@ -78,23 +99,23 @@
 
   function ball(kind: 'made' | 'missed') {
     if (!counter) return
-    ontap(counter.student, { kind, choice, landing: $state.snapshot(landing), zone: $state.snapshot(zone) })
+    ontap(counter, { kind, choice, landing: $state.snapshot(landing), zone: $state.snapshot(zone) })
     landing = zone = choice = undefined
   }
 
   function afterTheTurn(made: number) {
     if (!counter) return
-    ontap(counter.student, { kind: 'turn', made, of: turn })
-    chosen = (chosen + 1) % counters.length
+    ontap(counter, { kind: 'turn', made, of: turn })
+    chosen = (chosen + 1) % people.length
   }
 </script>
 
 {#if counter && count}
   <section class="counting" aria-label="Counting">
     <div class="upper">
-      {#if counters.length > 1}
+      {#if people.length > 1}
         <div class="people" role="group" aria-label="Whose turn">
-          {#each counters as each, i (each.student)}
+          {#each people as each, i (each.student)}
             <button
               class="btn"
               class:btn-primary={i === chosen}
@@ -103,6 +124,22 @@
             >
           {/each}
         </div>
+      {/if}
+      {#if own.length > 1}
+        <div class="people" role="group" aria-label="Which measure">
+          {#each own as each (each.measure)}
+            <button
+              class="btn measure"
+              class:btn-primary={each === counter}
+              aria-pressed={each === counter}
+              onclick={() => choose(each.measure)}
+              ><span class="drum-digits">{each.measure}</span>{each.standing.met ? ' ✓' : ''}<span
+                class="sr-only">&nbsp;{each.called}</span
+              ></button
+            >
+          {/each}
+        </div>
+        <p class="px-1 font-semibold first-letter:uppercase">{counter.called}</p>
       {/if}
       <p class="count" aria-live="polite">
         <span
@@ -116,7 +153,7 @@
           <span>longest <strong class="drum-digits">{counter.count.longest}</strong></span>
         {:else if counter.unit === 'time' && counter.count.fastest}
           <span>best <strong class="drum-digits">{counter.count.fastest}</strong> s</span>
-        {:else if counter.unit === 'ball'}
+        {:else if counter.unit !== 'point' && counter.unit !== 'time'}
           <span>in a row <strong class="drum-digits">{counter.count.streak}</strong></span>
           <span
             >best {counter.count.atLeast ? '≥' : ''}<strong class="drum-digits">{counter.count.best}</strong
@@ -150,13 +187,9 @@
       {/if}
     </div>
     {#if inRallies}
-      <RallyCount
-        tooLong={counter.tooLong}
-        byNumber={way === 'turn'}
-        ontap={(tap) => ontap(counter.student, tap)}
-      />
+      <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={(tap) => ontap(counter, tap)} />
     {:else if counter.unit === 'time'}
-      <TimeCount byNumber={way === 'turn'} ontap={(tap) => ontap(counter.student, tap)} />
+      <TimeCount byNumber={way === 'turn'} ontap={(tap) => ontap(counter, tap)} />
     {:else if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
@@ -180,12 +213,11 @@
     {/if}
     <div class="less">
       <button class="btn big" disabled={!canUndo} onclick={undo}
-        >Undo{#if counters.length > 1 && last !== undefined}<span class="block text-sm">{undone?.short}</span
+        >Undo{#if people.length > 1 && last !== undefined}<span class="block text-sm">{undone?.short}</span
           >{/if}</button
       >
       {#if counter.again && way === 'ball' && counter.unit !== 'time'}
-        <button class="btn big" onclick={() => ontap(counter.student, { kind: 'played again' })}
-          >Play it again</button
+        <button class="btn big" onclick={() => ontap(counter, { kind: 'played again' })}>Play it again</button
         >
       {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}

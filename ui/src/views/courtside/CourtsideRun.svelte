@@ -152,8 +152,8 @@
           counters={blockCounters}
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}
-          ontap={(student, tap) => void run.tap(scheduled?.block ?? '', student, tap)}
-          onundo={(student) => void run.undo(scheduled?.block ?? '', student)}
+          ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
+          onundo={(whose) => void run.undo(scheduled?.block ?? '', whose)}
         /></Part
       >{/key}
   {/if}

@@ -37,7 +37,14 @@
 {#if found}
   <div class="landing">
     <Court
-      report={{ court: found, spots: ball ? [ball] : [], feeds: [], target: aim, noGo: [], noGoLines: [] }}
+      report={{
+        court: found,
+        spots: ball ? [ball] : [],
+        feeds: [],
+        measures: [{ number: 1, target: aim }],
+        noGo: [],
+        noGoLines: [],
+      }}
       label="Where the ball landed: point at it, then say made or missed"
       {crop}
       {onpoint}

@@ -7,7 +7,7 @@ import {
   type ScheduledBlock,
 } from '../../lib/api/client'
 import { notices } from '../../lib/notice.svelte'
-import { TapQueue, type Tap, type Waiting } from './queue'
+import { TapQueue, type Tap, type Waiting, type Whose } from './queue'
 
 const retryAfter = 3000
 const tick = 250
@@ -24,7 +24,7 @@ export class Run {
   /** Why this device cannot keep counts; empty where it can. */
   storageError = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
-  #acts = $state.raw<{ block: string; student: string }[]>([])
+  #acts = $state.raw<{ block: string; whose: Whose }[]>([])
   /** When the second of data was the second of the lesson. */
   #since = performance.now()
   #answered: { data: Courtside; at: number }
@@ -126,26 +126,29 @@ export class Run {
     }
   }
 
-  async tap(block: string, student: string, tap: Tap) {
-    this.#acts = [...this.#acts, { block, student }].slice(-200)
-    await this.#put(block, student, tap)
+  async tap(block: string, whose: Whose, tap: Tap) {
+    this.#acts = [...this.#acts, { block, whose }].slice(-200)
+    await this.#put(block, whose, tap)
   }
 
   /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
-  lastIn(block: string): string | undefined {
-    return this.#acts.findLast((act) => act.block === block)?.student
+  lastIn(block: string): Whose | undefined {
+    return this.#acts.findLast((act) => act.block === block)?.whose
   }
 
   /** undo takes back the last count of a student in a block. */
-  async undo(block: string, student: string) {
-    const at = this.#acts.findLastIndex((act) => act.block === block && act.student === student)
+  async undo(block: string, whose: Whose) {
+    const at = this.#acts.findLastIndex(
+      (act) =>
+        act.block === block && act.whose.student === whose.student && act.whose.measure === whose.measure,
+    )
     this.#acts = this.#acts.filter((_, i) => i !== at)
-    await this.#put(block, student, { kind: 'undo' })
+    await this.#put(block, whose, { kind: 'undo' })
   }
 
-  async #put(block: string, student: string, tap: Tap) {
+  async #put(block: string, whose: Whose, tap: Tap) {
     try {
-      await this.#queue.put(this.data.lesson.id, block, student, tap)
+      await this.#queue.put(this.data.lesson.id, block, whose, tap)
       this.waiting = (await this.#queue.waiting(this.data.lesson.id)).open
     } catch (error) {
       notices.wrong(error)

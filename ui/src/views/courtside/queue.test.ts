@@ -5,6 +5,8 @@ import { MemoryStore, TapQueue } from './queue'
 interface Sent {
   block: string
   student: string
+  measure?: number
+  run: string
   entries: { seq: number; kind: string }[]
 }
 let sent: Sent[] = []
@@ -43,9 +45,9 @@ class Failing extends MemoryStore {
 describe('TapQueue', () => {
   it('sends the taps of each run together and takes them down', async () => {
     const queue = new TapQueue(new MemoryStore(), new MemoryStore())
-    await queue.put('l', 'b', 'noor', { kind: 'made' })
-    await queue.put('l', 'b', 'teo', { kind: 'missed' })
-    await queue.put('l', 'b', 'noor', { kind: 'undo' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'made' })
+    await queue.put('l', 'b', { student: 'teo' }, { kind: 'missed' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'undo' })
     expect(await queue.deliver('l')).toEqual([{ block: 'b' }])
     expect(sent.map((s) => [s.student, s.entries.map((e) => [e.seq, e.kind])])).toEqual([
       [
@@ -60,11 +62,30 @@ describe('TapQueue', () => {
     expect(await queue.waiting('l')).toEqual({ open: [], refused: [] })
   })
 
+  it('keeps a run for each measure', async () => {
+    const queue = new TapQueue(new MemoryStore(), new MemoryStore())
+    await queue.put('l', 'b', { student: 'noor', measure: 1 }, { kind: 'made' })
+    await queue.put('l', 'b', { student: 'noor', measure: 2 }, { kind: 'missed' })
+    await queue.put('l', 'b', { student: 'noor', measure: 1 }, { kind: 'undo' })
+    await queue.deliver('l')
+    expect(sent.map((s) => [s.measure, s.entries.map((e) => [e.seq, e.kind])])).toEqual([
+      [
+        1,
+        [
+          [0, 'made'],
+          [1, 'undo'],
+        ],
+      ],
+      [2, [[0, 'missed']]],
+    ])
+    expect(new Set(sent.map((s) => s.run)).size).toBe(2)
+  })
+
   it('counts on in the page where the device keeps nothing, and says so', async () => {
     const device = new Failing()
     device.fails.add('add')
     const queue = new TapQueue(device, new MemoryStore())
-    await queue.put('l', 'b', 'noor', { kind: 'made' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'made' })
     expect(queue.storageError).toBe('the disk is full')
     expect((await queue.waiting('l')).open).toHaveLength(1)
     await queue.deliver('l')
@@ -75,7 +96,7 @@ describe('TapQueue', () => {
   it('goes on delivering after the device failed', async () => {
     const device = new Failing()
     const queue = new TapQueue(device, new MemoryStore())
-    await queue.put('l', 'b', 'noor', { kind: 'made' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'made' })
     device.fails.add('list')
     await queue.deliver('l')
     expect(sent).toHaveLength(0)
@@ -91,7 +112,8 @@ describe('TapQueue', () => {
 
   it('keeps only the tap that was refused, and sends the others', async () => {
     const queue = new TapQueue(new MemoryStore(), new MemoryStore())
-    for (const kind of ['made', 'missed', 'made'] as const) await queue.put('l', 'b', 'noor', { kind })
+    for (const kind of ['made', 'missed', 'made'] as const)
+      await queue.put('l', 'b', { student: 'noor' }, { kind })
     answerWith = (body) =>
       body.entries.some((e) => e.seq === 1)
         ? refusal({ path: 'entries.1.at', message: 'in the year 1970' })
@@ -108,8 +130,8 @@ describe('TapQueue', () => {
 
   it('keeps all of a run that is refused as a whole, and sends the other runs', async () => {
     const queue = new TapQueue(new MemoryStore(), new MemoryStore())
-    await queue.put('l', 'gone', 'noor', { kind: 'made' })
-    await queue.put('l', 'b', 'noor', { kind: 'made' })
+    await queue.put('l', 'gone', { student: 'noor' }, { kind: 'made' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'made' })
     answerWith = (body) =>
       body.block === 'gone' ? refusal({ path: 'block', message: 'no such drill' }) : good()
     expect(await queue.deliver('l')).toEqual([{ block: 'b' }])
@@ -118,7 +140,7 @@ describe('TapQueue', () => {
 
   it('keeps everything while no answer comes', async () => {
     const queue = new TapQueue(new MemoryStore(), new MemoryStore())
-    await queue.put('l', 'b', 'noor', { kind: 'made' })
+    await queue.put('l', 'b', { student: 'noor' }, { kind: 'made' })
     vi.mocked(api.POST).mockRejectedValue(new TypeError('no network'))
     await expect(queue.deliver('l')).rejects.toThrow('does not answer')
     expect((await queue.waiting('l')).open).toHaveLength(1)

@@ -5,13 +5,19 @@ import { answer, api, Refusal, describe, type Counter, type Entry } from '../../
 /** Tap is a count without its number and its time. */
 export type Tap = Omit<Entry, 'seq' | 'at'>
 
+/** Whose count it is: of which student, at which measure. */
+export interface Whose {
+  student: string
+  /** Its number; 1 where an earlier program wrote none down. */
+  measure?: number
+}
+
 /** Waiting is a tap that is written down and not yet answered. */
-export interface Waiting {
+export interface Waiting extends Whose {
   n?: number
   lesson: string
   run: string
   block: string
-  student: string
   entry: Entry
   /** Why the tap was refused; it is kept all the same. */
   refused?: string
@@ -26,17 +32,21 @@ interface Run {
 /** Store is where taps are written down until they are answered. */
 export interface Store {
   /** Writes a tap down, with the next number of its run. */
-  add: (lesson: string, block: string, student: string, tap: Tap) => Promise<void>
+  add: (lesson: string, block: string, whose: Whose, tap: Tap) => Promise<void>
   /** The taps of a lesson, in order. */
   list: (lesson: string) => Promise<Waiting[]>
   remove: (taps: Waiting[]) => Promise<void>
   refuse: (taps: Waiting[], why: string) => Promise<void>
 }
 
+/** Each student has a run at each measure of a block. */
+const keyOf = (lesson: string, block: string, { student, measure = 1 }: Whose) =>
+  `${lesson}/${block}/${student}${measure > 1 ? `/${measure}` : ''}`
+
 const written = (
   lesson: string,
   block: string,
-  student: string,
+  { student, measure }: Whose,
   tap: Tap,
   { run, seq }: Omit<Run, 'key'>,
 ) => ({
@@ -44,6 +54,7 @@ const written = (
   run,
   block,
   student,
+  measure,
   entry: { ...tap, seq, at: new Date().toISOString() },
 })
 
@@ -57,12 +68,12 @@ export class DeviceStore extends Dexie implements Store {
     this.version(1).stores({ taps: '++n, lesson', runs: 'key' })
   }
 
-  async add(lesson: string, block: string, student: string, tap: Tap) {
-    const key = `${lesson}/${block}/${student}`
+  async add(lesson: string, block: string, whose: Whose, tap: Tap) {
+    const key = keyOf(lesson, block, whose)
     await this.transaction('rw', this.taps, this.runs, async () => {
       const next = (await this.runs.get(key)) ?? { run: v7(), seq: 0 }
       await this.runs.put({ key, run: next.run, seq: next.seq + 1 })
-      await this.taps.add(written(lesson, block, student, tap, next))
+      await this.taps.add(written(lesson, block, whose, tap, next))
     })
   }
 
@@ -87,11 +98,11 @@ export class MemoryStore implements Store {
   #taps: Waiting[] = []
   #runs = new Map<string, Omit<Run, 'key'>>()
 
-  add(lesson: string, block: string, student: string, tap: Tap) {
-    const key = `${lesson}/${block}/${student}`
+  add(lesson: string, block: string, whose: Whose, tap: Tap) {
+    const key = keyOf(lesson, block, whose)
     const next = this.#runs.get(key) ?? { run: v7(), seq: 0 }
     this.#runs.set(key, { run: next.run, seq: next.seq + 1 })
-    this.#taps.push(written(lesson, block, student, tap, next))
+    this.#taps.push(written(lesson, block, whose, tap, next))
     return Promise.resolve()
   }
 
@@ -136,12 +147,12 @@ export class TapQueue {
     readonly memory: Store = new MemoryStore(),
   ) {}
 
-  async put(lesson: string, block: string, student: string, tap: Tap) {
+  async put(lesson: string, block: string, whose: Whose, tap: Tap) {
     try {
-      await this.device.add(lesson, block, student, tap)
+      await this.device.add(lesson, block, whose, tap)
     } catch (error) {
       this.storageError = describe(error)
-      await this.memory.add(lesson, block, student, tap)
+      await this.memory.add(lesson, block, whose, tap)
     }
   }
 
@@ -187,8 +198,8 @@ export class TapQueue {
     const first = taps[0]!
     const refused = new Map<Waiting, string>()
     try {
-      const { run, block, student } = first
-      const body = { run, block, student, entries: taps.map((tap) => tap.entry) }
+      const { run, block, student, measure } = first
+      const body = { run, block, student, measure, entries: taps.map((tap) => tap.entry) }
       const answered = await answer(
         api.POST('/api/lessons/{id}/taps', { params: { path: { id: lesson } }, body }),
       )

@@ -36,7 +36,7 @@
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
-  let shown = $state(report.target.kind === 'wall band' ? 'walls' : 'all')
+  let shown = $state(report.measures.some((m) => m.target?.kind === 'wall band') ? 'walls' : 'all')
   const crop = $derived<Crop>(
     shown === 'all' || shown === 'walls' || shown === 'near half' || shown === 'far half'
       ? shown

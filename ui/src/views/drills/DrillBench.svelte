@@ -31,10 +31,9 @@
   import CourtChange from './CourtChange.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
-  import GoalAndTarget from './GoalAndTarget.svelte'
+  import Measures from './Measures.svelte'
   import NoGo from './NoGo.svelte'
   import Things from './Things.svelte'
-  import WhatCounts from './WhatCounts.svelte'
 
   interface Props {
     drill: Drill
@@ -148,7 +147,7 @@
         {settings}
         onmove={builtIn || trying ? undefined : move}
         {simulation}
-        aimed={bench.worked?.playerFit.target ?? undefined}
+        aimed={bench.aimed}
         moment={playback.moment}
       >
         {#snippet controls()}<PlayControls {playback} />{/snippet}
@@ -215,7 +214,7 @@
       ontry={(steps) => (bench.steps = steps)}
     />
     {#if report}
-      <GoalAndTarget
+      <Measures
         {draft}
         {bench}
         {report}
@@ -265,10 +264,6 @@
         <p class="hint mt-1 text-sm">From the near left corner, the shortest way.</p>
       </section>
     {/if}
-    <details class="sheet">
-      <summary class="cursor-pointer text-lg font-semibold">What counts</summary>
-      <div class="mt-2"><WhatCounts {draft} {builtIn} /></div>
-    </details>
     {#if draft.document.cautions.length}
       <section class="sheet" aria-labelledby="cautions">
         <h2 id="cautions">Take care</h2>

@@ -86,7 +86,8 @@
             </p>
             <p class="mt-1">{drill.document.summary}</p>
             {#if drill.report}<p class="mt-1 text-sm">
-                Goal: {drill.report.goal}. {drill.document.pattern.tasks.length} balls, {drill.document
+                {drill.report.measures.length === 1 ? 'Goal' : `${drill.report.measures.length} measures`}: {drill
+                  .report.measures[0]?.goal}. {drill.document.pattern.tasks.length} balls, {drill.document
                   .pattern.gap} s apart.
               </p>{/if}
             <div class="mt-auto flex gap-2 pt-3">

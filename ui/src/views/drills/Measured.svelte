@@ -2,7 +2,7 @@
   import type { Report } from '../../lib/api/client'
 
   interface Props {
-    shape: Report['measured']
+    shape: Report['measures'][number]['measured']
   }
   let { shape }: Props = $props()
 </script>

@@ -14,7 +14,7 @@
 
   function add(event: SubmitEvent) {
     event.preventDefault()
-    const c = report.target.centre
+    const c = report.measures.find((m) => m.target)?.target?.centre ?? { x: 0, y: report.court.length / 4 }
     const area = { kind: 'circle' as const, radius: 0.8, mark: { place: { x: -c.x, y: c.y } } }
     draft.change((d) => (d.noGo = [...(d.noGo ?? []), chosen === 'area' ? { area } : { line: chosen }]))
   }

@@ -6,12 +6,16 @@
     moved: Moved | undefined
   }
   let { moved }: Props = $props()
+  /** The measure whose target is being dragged. */
+  const measure = $derived(
+    moved?.measures[Number(/^measures\.(\d+)/.exec(moved.spot?.handle ?? '')?.[1] ?? -1)],
+  )
 </script>
 
 {#if moved?.spot}
   <p><strong class="font-medium">{moved.spot.label}</strong>: {moved.spot.description}</p>
-  {#if moved.spot.handle.startsWith('target')}
-    <p>{moved.measured.map((part) => `${part.name} ${part.value}`).join(', ')}</p>
+  {#if measure}
+    <p>{measure.measured.map((part) => `${part.name} ${part.value}`).join(', ')}</p>
   {/if}
 {:else}
   <p class="hint">Drag a sign, or choose it and use the arrow keys; Shift for small steps.</p>

@@ -11,6 +11,7 @@
   } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import { moveTasks } from './measures'
   import TaskMore from './TaskMore.svelte'
   import VerdictSign from './VerdictSign.svelte'
 
@@ -52,26 +53,30 @@
 
   function add(after: number) {
     if (pattern.tasks.length >= most) return
-    draft.change((d) => {
-      const like = d.pattern.tasks[after]
-      if (like) d.pattern.tasks.splice(after + 1, 0, structuredClone(like))
-    })
+    draft.change((d) =>
+      moveTasks(d, (tasks) => {
+        const like = tasks[after]
+        if (like) tasks.splice(after + 1, 0, structuredClone(like))
+      }),
+    )
     void focusRow(after + 1)
   }
 
   function remove(i: number) {
     if (pattern.tasks.length < 2) return
-    draft.change((d) => d.pattern.tasks.splice(i, 1))
+    draft.change((d) => moveTasks(d, (tasks) => tasks.splice(i, 1)))
     void focusRow(Math.min(i, pattern.tasks.length - 1))
   }
 
   function shift(i: number, by: number) {
     const to = i + by
     if (to < 0 || to >= pattern.tasks.length) return
-    draft.change((d) => {
-      const [moved] = d.pattern.tasks.splice(i, 1)
-      if (moved) d.pattern.tasks.splice(to, 0, moved)
-    })
+    draft.change((d) =>
+      moveTasks(d, (tasks) => {
+        const [moved] = tasks.splice(i, 1)
+        if (moved) tasks.splice(to, 0, moved)
+      }),
+    )
     void focusRow(to)
   }
 

@@ -7,12 +7,26 @@
 
   interface Props {
     draft: Draft<DrillDocument>
+    /** Which measure it is, from 0. */
+    nth: number
     report: Report
     errors: Record<string, string>
     ontype: (path: string, text: string) => void
   }
-  let { draft, report, errors, ontype }: Props = $props()
-  const target = $derived(draft.document.target)
+  let { draft, nth, report, errors, ontype }: Props = $props()
+  const target = $derived(draft.document.measures[nth]?.target)
+  const said = $derived(report.measures[nth])
+  const centre = $derived(said?.target?.centre ?? { x: 0, y: report.court.length / 4 })
+  const path = $derived(`measures.${nth}.target`)
+  const change = (alter: (target: Target) => void) =>
+    draft.change((d) => {
+      const own = d.measures[nth]?.target
+      if (own) alter(own)
+    })
+  /** The sizes of this target, and of obstacles. */
+  const sizes = $derived(
+    report.sizes.filter((size) => !size.path.startsWith('measures.') || size.path.startsWith(`${path}.`)),
+  )
   const squash = $derived(report.court.walls.length > 0)
   const kinds = $derived<Target['kind'][]>([
     'circle',
@@ -48,9 +62,13 @@
   )
 
   /** A new shape starts where the old one is, with a size that can be seen. */
-  function choose(kind: Target['kind']) {
-    const c = report.target.centre
-    const here = target.mark ?? { place: { x: c.x, y: c.y } }
+  function choose(kind: Target['kind'] | 'none') {
+    if (kind === 'none') {
+      draft.change((d) => d.measures[nth] && (d.measures[nth].target = undefined))
+      return
+    }
+    const c = centre
+    const here = target?.mark ?? { place: { x: c.x, y: c.y } }
     const beside = (dx: number, dy: number) => ({ place: { x: c.x + dx, y: c.y + dy } })
     const box = report.court.boxes.find((b) => b.id.startsWith('far')) ?? report.court.boxes[0]
     const line = lines.find((l) => l.id.startsWith('far') || l.id === 'short-line') ?? lines[0]
@@ -65,7 +83,8 @@
       'wall band': { low: 1.78, high: 3 },
       'double bounce': { box: box?.id },
     }
-    draft.change((d) => (d.target = { kind, ...structuredClone($state.snapshot(fresh[kind])) }))
+    const after = { kind, ...structuredClone($state.snapshot(fresh[kind])) }
+    draft.change((d) => d.measures[nth] && (d.measures[nth].target = after))
   }
 </script>
 
@@ -73,30 +92,33 @@
   <div class="col-span-2">
     <SelectField
       label="Target"
-      value={target.kind}
-      options={kinds.map((value) => ({ value, label: names[value] }))}
+      value={target?.kind ?? 'none'}
+      options={[
+        { value: 'none' as const, label: 'none: in is enough' },
+        ...kinds.map((value) => ({ value, label: names[value] })),
+      ]}
       onchange={choose}
     />
   </div>
-  {#if target.kind === 'strip'}
+  {#if target?.kind === 'strip'}
     <SelectField
       label="Along the"
       value={target.line ?? ''}
       options={lines.map((l) => ({ value: l.id, label: l.name }))}
-      error={errors['target.line']}
-      onchange={(line) => draft.change((d) => (d.target.line = line))}
+      error={errors[`${path}.line`]}
+      onchange={(line) => change((own) => (own.line = line))}
     />
   {/if}
-  {#if target.box}
+  {#if target?.box}
     <SelectField
       label="Which"
       value={target.box}
       options={report.court.boxes.map((b) => ({ value: b.id, label: b.name }))}
-      error={errors['target.box']}
-      onchange={(box) => draft.change((d) => (d.target.box = box))}
+      error={errors[`${path}.box`]}
+      onchange={(box) => change((own) => (own.box = box))}
     />
   {/if}
-  {#each report.sizes as size (size.path)}
+  {#each sizes as size (size.path)}
     <TextField
       label={labels[size.label] ?? size.label}
       value={size.text}
@@ -114,21 +136,19 @@
     onchange={(format) => draft.change((d) => (d.format = format))}
   />
 </div>
-{#if target.kind === 'polygon'}
+{#if target?.kind === 'polygon'}
   <div class="mt-2 flex gap-2">
     <button
       class="btn btn-sm"
-      onclick={() =>
-        draft.change((d) =>
-          d.target.points?.push({ place: { x: report.target.centre.x, y: report.target.centre.y + 1.5 } }),
-        )}>Add a corner</button
+      onclick={() => change((own) => own.points?.push({ place: { x: centre.x, y: centre.y + 1.5 } }))}
+      >Add a corner</button
     >
     <button
       class="btn btn-sm"
       disabled={(target.points?.length ?? 0) <= 3}
-      onclick={() => draft.change((d) => d.target.points?.pop())}>Drop the last corner</button
+      onclick={() => change((own) => own.points?.pop())}>Drop the last corner</button
     >
   </div>
 {/if}
-{#if errors['target.points']}<p class="text-error mt-1" role="alert">{errors['target.points']}</p>{/if}
-<Measured shape={report.measured} />
+{#if errors[`${path}.points`]}<p class="text-error mt-1" role="alert">{errors[`${path}.points`]}</p>{/if}
+{#if said?.target}<Measured shape={said.measured} />{/if}

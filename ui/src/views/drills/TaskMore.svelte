@@ -38,7 +38,8 @@
     { part: 'reply', label: 'a target of its own for the reply', like: 'target' },
   ] as const
   const place = (like: string) => {
-    const at = report.spots.find((spot) => spot.label === like)?.at ?? report.target.centre
+    const at = report.spots.find((spot) => spot.label === like)?.at ??
+      report.measures.find((m) => m.target)?.target?.centre ?? { x: 0, y: report.court.length / 4 }
     return { place: { x: at.x, y: at.y } }
   }
 </script>

@@ -33,6 +33,8 @@ export class Bench {
   level = $state('')
   /** Transformations that are tried without being kept. */
   steps = $state.raw<Transformation[]>([])
+  /** Which measure is open, from 0. */
+  measure = $state(0)
   /** What was wrong with the last change, by its path. */
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
@@ -47,6 +49,12 @@ export class Bench {
   #held = false
 
   constructor(readonly id: string) {}
+
+  /** Where balls aimed at the target of the measure that is open land. */
+  get aimed() {
+    const measures = this.worked?.playerFit.measures
+    return measures?.[Math.min(this.measure, measures.length - 1)]?.target ?? undefined
+  }
 
   /** ask has a document worked out. */
   ask(document: DrillDocument) {

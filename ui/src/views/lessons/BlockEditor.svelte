@@ -4,6 +4,7 @@
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import Expected from './Expected.svelte'
   import Places from './Places.svelte'
   import type { Planner } from './planner.svelte'
   import Variants from './Variants.svelte'
@@ -135,6 +136,7 @@
           </p>
         {/if}
       </div>
+      <Expected students={planner.plan.prospects.find((each) => each.block === block.id)?.students ?? []} />
       <details class="mt-3">
         <summary class="cursor-pointer py-1 text-sm font-semibold">How it may be fitted</summary>
         <div class="mt-2 grid grid-cols-2 gap-3 sm:grid-cols-5">

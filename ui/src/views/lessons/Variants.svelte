@@ -4,10 +4,12 @@
     api,
     describe,
     type Block,
+    type Goal,
     type ScheduledBlock,
     type Variant,
     type Vocabulary,
   } from '../../lib/api/client'
+  import { beneath } from '../../lib/fields'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import GoalFields from '../../goal/GoalFields.svelte'
@@ -29,6 +31,20 @@
   const variantOf = (student: string): Variant =>
     block.variants?.find((v) => v.student === student) ?? { student }
   const set = (student: string, part: Partial<Variant>) => planner.vary(block.id, student, part)
+
+  /** The measures of the drill as this student has them. */
+  const measuresOf = (student: string) =>
+    planner.plan.prospects
+      .find((each) => each.block === block.id)
+      ?.students.filter((each) => each.student === student) ?? []
+
+  /** reach gives a student another goal in a measure. */
+  function reach(student: string, measure: number, nth: number, goal: Goal) {
+    const list = $state.snapshot(variantOf(student).goals) ?? []
+    const goals = list.find((each) => each.measure === measure)?.goals ?? []
+    const after = { measure, goals: nth < goals.length ? goals.with(nth, goal) : [...goals, goal] }
+    return set(student, { goals: [...list.filter((each) => each.measure !== measure), after] })
+  }
 
   async function propose(student: string) {
     busy = student
@@ -105,24 +121,31 @@
             void set(student, { drawn: v === 'by the hand' ? undefined : (v as Variant['drawn']) })}
         />
       </div>
-      {#if variant.goal}
-        <div class="mt-2">
-          <GoalFields
-            goal={variant.goal}
-            {vocabulary}
-            errors={Object.fromEntries(
-              Object.entries(errors).map(([key, text]) => [key.replace(`${path}.variants.${at}.`, ''), text]),
-            )}
-            onchange={(goal) => void set(student, { goal })}
-          />
-        </div>
-      {:else}
-        <button
-          class="btn btn-xs mt-2"
-          onclick={() => void set(student, { goal: { kind: 'total', count: 10 } })}
-          >Another goal<span class="sr-only"> for {names[student]}</span></button
-        >
-      {/if}
+      {#each measuresOf(student) as measure (measure.measure)}
+        {@const k = (variant.goals ?? []).findIndex((each) => each.measure === measure.measure)}
+        {@const of = measure.called ? `, ${measure.called}` : ''}
+        {#if k >= 0}
+          <div class="mt-2">
+            {#if measure.called}<p class="text-sm font-medium first-letter:uppercase">
+                {measure.called}
+              </p>{/if}
+            {#each variant.goals?.[k]?.goals ?? [] as goal, g (g)}
+              <GoalFields
+                {goal}
+                {vocabulary}
+                errors={beneath(errors, `${path}.variants.${at}.goals.${k}.goals.${g}`, 'goal')}
+                onchange={(after) => void reach(student, measure.measure, g, after)}
+              />
+            {/each}
+          </div>
+        {:else}
+          <button
+            class="btn btn-xs mt-2"
+            onclick={() => void reach(student, measure.measure, 0, { kind: 'total', count: 10 })}
+            >Another goal{of}<span class="sr-only"> for {names[student]}</span></button
+          >
+        {/if}
+      {/each}
     </li>
   {/each}
 </ul>

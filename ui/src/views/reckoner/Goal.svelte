@@ -25,6 +25,8 @@
   const words = {
     ball: { makes: 'Makes', comes: 'Balls' },
     rally: { makes: 'Makes', comes: 'Strokes' },
+    sequence: { makes: 'Makes', comes: 'Sequences' },
+    repetition: { makes: 'Makes', comes: 'Repetitions' },
     point: { makes: 'Points won', comes: 'A point takes' },
     time: { makes: 'Tries good enough', comes: 'A try takes' },
   }

@@ -36,6 +36,7 @@
   }))
   const errors = $derived(query.error instanceof Refusal ? query.error.fields : {})
   const target = $derived(query.error ? undefined : query.data)
+  const fit = $derived(target?.playerFit.measures[0])
   /** The first message below a path of the target. */
   const under = (path: string) => Object.entries(errors).find(([at]) => at.startsWith(path))?.[1]
 
@@ -55,7 +56,7 @@
 </script>
 
 {#snippet scatter(frame: Frame, px: number)}
-  {#if target?.playerFit.target}<ScatterLayer aimed={target.playerFit.target} {frame} {px} />{/if}
+  {#if fit?.target}<ScatterLayer aimed={fit.target} {frame} {px} />{/if}
 {/snippet}
 <p class="hint max-sm:hidden">
   What becomes of balls aimed at a mark, where to aim, and how large a target suits?
@@ -120,15 +121,13 @@
       <p class="text-error mt-3" role="alert">
         {why(query.error)}
       </p>
-    {:else if target}
+    {:else if target && fit}
       <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="The answer">
-        {target.playerFit.target?.sentence ?? target.playerFit.why}.
+        {fit.target?.sentence ?? fit.why}.
       </p>
       <p class="mt-1">{target.aim}</p>
       <p class="mt-1 first-letter:uppercase">{target.size}</p>
-      {#if target.playerFit.target}<button
-          class="link mt-1"
-          onclick={() => (derivation = target.playerFit.target?.derivation ?? null)}
+      {#if fit.target}<button class="link mt-1" onclick={() => (derivation = fit?.target?.derivation ?? null)}
           >how this came about</button
         >{/if}
     {/if}

@@ -61,7 +61,12 @@
         <figure>
           <figcaption class="font-semibold">{drill.document.name}</figcaption>
           <Court report={drill.report} label="Court of {drill.document.name}" small />
-          <p class="text-sm">Aim: {drill.report.aim}</p>
+          {#each drill.report.measures as measure (measure.number)}
+            <p class="text-sm">
+              {#if drill.report.measures.length > 1}<strong>{measure.number}</strong> {measure.name}:
+              {/if}{measure.goal}{measure.aim && `, into the ${measure.aim}`}
+            </p>
+          {/each}
         </figure>
       {/each}
     </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
-  import { onDay, outcome } from '../../lib/words'
+  import { counted, onDay, outcome } from '../../lib/words'
 
   interface Props {
     drill: Progress['drills'][number]
@@ -36,11 +36,17 @@
                 <span style:width="{(time.count.made / Math.max(time.count.balls, 1)) * 100}%"></span>
               </span>
             </td>
-            <td class="text-right whitespace-nowrap tabular-nums">{time.count.made} of {time.count.balls}</td>
+            <td class="text-right whitespace-nowrap tabular-nums"
+              >{counted(time.unit, time.count)
+                .map((part) => part || 'points')
+                .join(' ')}</td
+            >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
             >
-            <td class="min-w-36">{time.goal}: {outcome(time.standing)}</td>
+            <td class="min-w-36"
+              >{time.measure && `${time.measure}, `}{time.goal}: {outcome(time.standing)}</td
+            >
           </tr>
         {/each}
       </tbody>

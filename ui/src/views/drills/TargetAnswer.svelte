@@ -1,0 +1,72 @@
+<script lang="ts">
+  import type { Derivation, FitRequest, MeasureFit } from '../../lib/api/client'
+  import DerivationDialog from '../../lib/DerivationDialog.svelte'
+
+  /** What becomes of balls that are aimed at the target of a measure, and fitting it. */
+  interface Props {
+    fit: MeasureFit
+    builtIn: boolean
+    onfit: (fit: FitRequest) => void
+  }
+  let { fit, builtIn, onfit }: Props = $props()
+  const dots = $derived(fit.target?.landings.length ?? 0)
+  const zoned = $derived((fit.target?.scatter.logged ?? 0) - dots)
+  let hit = $state(7)
+  let allowed = $state(1.5)
+  let derivation = $state<Derivation | null>(null)
+</script>
+
+{#if fit.target}
+  <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="What becomes of balls aimed there">
+    {fit.target.sentence}.
+  </p>
+  {#if !fit.target.upright}<p class="hint text-sm">
+      On the court: the inner ring holds half of the balls, the outer one nine of ten{dots
+        ? `; dots are the ${dots} that were logged by place`
+        : ''}{zoned ? `; ${zoned} more ${zoned === 1 ? 'was' : 'were'} logged by zone` : ''}.
+    </p>{/if}
+  <p class="no-print">
+    <button class="link" onclick={() => (derivation = fit.target?.derivation ?? null)}
+      >how<span class="sr-only"> these shares came about</span></button
+    >
+  </p>
+  {#if !builtIn}
+    <form
+      class="no-print mt-2 flex flex-wrap items-center gap-2"
+      onsubmit={(event) => (event.preventDefault(), onfit({ measure: fit.number, hit: hit / 10 }))}
+    >
+      <button class="btn btn-sm">Fit the target</button>
+      <label class="flex items-center gap-2 text-sm"
+        >to be hit <input
+          class="input input-sm w-20"
+          type="number"
+          min="0.5"
+          max="9.9"
+          step="0.5"
+          aria-label="Hits of 10"
+          bind:value={hit}
+        /> of 10</label
+      >
+    </form>
+    <form
+      class="no-print mt-2 flex flex-wrap items-center gap-2"
+      onsubmit={(event) => (event.preventDefault(), onfit({ measure: fit.number, errors: allowed / 10 }))}
+    >
+      <button class="btn btn-sm">Move to best aim</button>
+      <label class="flex items-center gap-2 text-sm"
+        >out or in the net at most <input
+          class="input input-sm w-20"
+          type="number"
+          min="0.1"
+          max="9.9"
+          step="0.1"
+          aria-label="Errors of 10, at most"
+          bind:value={allowed}
+        /> of 10</label
+      >
+    </form>
+  {/if}
+{:else if fit.why}
+  <p class="hint mt-3">Of balls aimed there: {fit.why}.</p>
+{/if}
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />

@@ -1,0 +1,45 @@
+import type { DrillDocument, Measure, Task, Unit, Vocabulary } from '../../lib/api/client'
+import { ofForm } from '../../goal/goals'
+
+/** The most measures that a drill has. */
+export const mostMeasures = 8
+
+/** A measure is counted in another unit: goals that cannot be are put in the place of those that fit least. */
+export function countedIn(measure: Measure, what: Unit, vocabulary: Vocabulary): Measure {
+  const fits = (kind: string) => vocabulary.goals.find((form) => form.kind === kind)?.units.includes(what)
+  const goals = measure.goals.filter((goal) => fits(goal.kind))
+  const first = vocabulary.goals.find((form) => form.units.includes(what))
+  const was = measure.goals[0]
+  if (goals.length === 0 && first && was) goals.push(ofForm(first, was, what))
+  return { ...measure, what, goals }
+}
+
+/** One more measure is like the one before it, under a number that is free. */
+export function another(list: Measure[]): Measure {
+  const like = structuredClone(list.at(-1)) ?? {
+    number: 1,
+    what: 'ball',
+    goals: [{ kind: 'total', count: 10 }],
+  }
+  const number = Array.from({ length: mostMeasures }, (_, i) => i + 1).find(
+    (n) => !list.some((measure) => measure.number === n),
+  )
+  return { ...like, number: number ?? 1, name: undefined }
+}
+
+/**
+ * moveTasks changes the tasks of a drill, and has each measure keep those that were its own. What was put in like
+ * another task belongs to the measures of that one; a measure whose tasks are all gone counts all of them.
+ */
+export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void) {
+  const before = [...drill.pattern.tasks]
+  const like = new Map(before.map((task, i) => [task, i]))
+  change(drill.pattern.tasks)
+  const from = drill.pattern.tasks.map((task, i) => like.get(task) ?? Math.max(0, i - 1))
+  for (const measure of drill.measures) {
+    if (!measure.tasks?.length) continue
+    const own = measure.tasks
+    const tasks = from.flatMap((was, now) => (own.includes(was) ? now : []))
+    measure.tasks = tasks.length > 0 && tasks.length < from.length ? tasks : undefined
+  }
+}
