@@ -181,7 +181,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			met := make([]int, len(mine.Measures))
 			for i, m := range mine.Measures {
 				c := Counter{
-					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Attempts(mine, m, 1),
+					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {

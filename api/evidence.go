@@ -8,6 +8,8 @@ import (
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/footwork"
+	"hodometer/core/lesson"
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
@@ -95,9 +97,9 @@ func addZones(list []odds.Zone, a store.Attempt) []odds.Zone {
 	return list
 }
 
-// rates are what the people of a lesson make of its drills: by drill, then by student, then measure by measure.
-func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[string][]odds.Estimates, error) {
-	rates := make(map[string]map[string][]odds.Estimates, len(in.Drills))
+// rates are what the people of a lesson make of its drills as they play them: by block, then by student.
+func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Inputs) (map[string]map[string]schedule.Rated, error) {
+	rates := make(map[string]map[string]schedule.Rated, len(d.Blocks))
 	if len(in.Drills) == 0 {
 		return rates, nil
 	}
@@ -110,15 +112,33 @@ func (s *server) rates(ctx context.Context, in schedule.Inputs) (map[string]map[
 		return nil, err
 	}
 	now := s.now()
-	for id, d := range in.Drills {
-		rates[id] = make(map[string][]odds.Estimates, len(in.People))
-		for _, m := range d.Measures {
-			done := practised(rows, len(students), id, d, m, now)
-			for i, person := range in.People {
-				known := playerfit.Evidence{Level: person.Profile.Level, Own: done[i].own, Related: done[i].related}
-				rates[id][person.ID] = append(rates[id][person.ID], playerfit.Rates(d, m, known))
-			}
+	for _, block := range d.Blocks {
+		document, ok := in.Drills[block.Drill]
+		if !ok {
+			continue
 		}
+		done := make([][]history, len(document.Measures))
+		for k, m := range document.Measures {
+			done[k] = practised(rows, len(students), block.Drill, document, m, now)
+		}
+		of := make(map[string]schedule.Rated, len(in.People))
+		for i, person := range in.People {
+			if len(block.People) > 0 && !slices.Contains(block.People, person.ID) {
+				continue
+			}
+			mine, p := block.DrillFor(document, person), person.Profile
+			player := footwork.For(mine.Sport, p.Age, p.Level, p.Hand, p.Backhand)
+			known, err := s.known.of(ctx, mine, player, p.Level, in.Settings)
+			if err != nil {
+				return nil, err
+			}
+			rated := schedule.Rated{Stroke: known.Stroke, Measures: make([]odds.Estimates, len(mine.Measures))}
+			for k := range mine.Measures {
+				rated.Measures[k] = playerfit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(known.Priors[k])
+			}
+			of[person.ID] = rated
+		}
+		rates[block.ID] = of
 	}
 	return rates, nil
 }

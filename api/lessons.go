@@ -207,7 +207,7 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (schedule.Inputs,
 	if err != nil {
 		return in, err
 	}
-	if in.Rates, err = s.rates(ctx, in); err != nil {
+	if in.Rates, err = s.rates(ctx, d, in); err != nil {
 		return in, err
 	}
 	return in, in.Measure(ctx)

@@ -23,6 +23,7 @@ type server struct {
 
 	about    About
 	practice practice
+	known    known
 }
 
 // Options are what a server is made from.

@@ -113,7 +113,8 @@ func (m Measure) feeds(t feed.Task) bool {
 }
 
 // Tried is how many attempts at a measure one player has in one turn of the pattern, as a mean where a turn ends at
-// random. Of a rally the strokes are counted one by one.
+// random. Of a rally the strokes are counted one by one. Where measures follow one another, a turn has as many balls as
+// ever, all of them for the measure that is on.
 func (d Document) Tried(m Measure) float64 {
 	p := d.Pattern
 	turn := p.UsualSequences()
@@ -128,7 +129,7 @@ func (d Document) Tried(m Measure) float64 {
 	}
 	n := 0
 	for i, t := range p.Tasks {
-		if m.Has(i) && m.feeds(t) {
+		if (m.Has(i) || d.Order.Follow()) && m.feeds(t) {
 			n++
 		}
 	}
@@ -228,7 +229,7 @@ func (d Document) checkMeasures(c court.Court) error {
 			timed = i
 		}
 		if d.Order.Follow() && len(m.Goals) > 0 && m.What != d.Measures[0].What {
-			wrong.Add(invalid.Join(path, "what"), "measures that follow one another count the same thing; this one counts %s and the first one %s", m.What.Of(2), d.Measures[0].What.Of(2))
+			wrong.Add(invalid.Join(path, "what"), "measures that follow one another count the same thing; this one counts %s and the first one %s", m.What.Many(), d.Measures[0].What.Many())
 		}
 	}
 	return wrong.Err()
@@ -245,7 +246,7 @@ func (d Document) checkMeasure(c court.Court, m Measure) error {
 		}
 	}
 	if wrong == nil && d.Tried(m) == 0 {
-		wrong.Add("tasks", "nothing in the sequence feeds this measure: it counts %s", m.What.Of(2))
+		wrong.Add("tasks", "nothing in the sequence feeds this measure: it counts %s", m.What.Many())
 	}
 	if rally := d.Pattern.Rally != nil; m.What == score.Rally && !rally {
 		wrong.Add("what", "rallies are counted in a drill in which each reply is the next feed")
@@ -257,7 +258,7 @@ func (d Document) checkMeasure(c court.Court, m Measure) error {
 	wrong.Under("goals", m.Goals.Check())
 	for i, g := range m.Goals {
 		if !m.What.Takes(g) {
-			wrong.Add(invalid.Join("goals", i, "kind"), "%s is not counted in %s", g, m.What.Of(2))
+			wrong.Add(invalid.Join("goals", i, "kind"), "%s is not counted in %s", g, m.What.Many())
 		}
 	}
 	return wrong.Err()

@@ -12,7 +12,6 @@ import (
 	"hodometer/core/editing"
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
 	"hodometer/core/student"
@@ -100,14 +99,14 @@ func TestFindingsAndTheirRemedies(t *testing.T) {
 			streak := sample.Coin().Document
 			streak.Measures[0].Goals = score.Course{{Kind: score.Streak, Count: 8}}
 			in.Drills = map[string]drill.Document{sample.Coin().ID: streak}
-			in.Rates = map[string]map[string][]odds.Estimates{sample.Coin().ID: {"ada": sample.Rated(streak, 0.6), "ben": sample.Rated(streak, 0.95)}}
+			in.Rates = map[string]map[string]schedule.Rated{"3": {"ada": sample.Rated(streak, 0.6), "ben": sample.Rated(streak, 0.95)}}
 		}, "Coin, 24 balls each: 8 in a row is met by Ada once in 10.", 0},
 		{"rallies that will not be met", func(d *lesson.Document, in *schedule.Inputs) {
 			stored := sample.BuiltIn(t, "Four and Out", *in)
 			rallies := stored.Document
 			rallies.Measures[0].Goals = score.Course{{Kind: score.Rallies, Count: 30, From: 4, To: 6}}
 			in.Drills[stored.ID], d.Blocks[2].Drill = rallies, stored.ID
-			in.Rates = map[string]map[string][]odds.Estimates{stored.ID: {"ada": sample.Rated(rallies, 0.6)}}
+			in.Rates = map[string]map[string]schedule.Rated{d.Blocks[2].ID: {"ada": sample.Rated(rallies, 0.6)}}
 			require.NoError(t, in.Measure(t.Context()))
 		}, "min of rallies each: 30 rallies of 4 to 6 strokes is met by Ada hardly ever", 0},
 		{"a limit", func(_ *lesson.Document, in *schedule.Inputs) {

@@ -62,9 +62,9 @@ func hundredIn() drill.Document {
 // oneTwoAgain is the tempo challenge of a pair, counted in sets of two: fourteen in a minute are 28 balls, fifty balls in
 // one are the bar, and then two and three minutes; a miss resumes where the count was (common practice, no source).
 func oneTwoAgain() drill.Document {
-	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 20)
+	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 4)
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, start again, for one minute, two and three: fourteen sets of two in the first are a start, twenty-five are the bar. A miss takes up the count where it was; height and pace must match."
-	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
+	d.Rung, d.Turns, d.Effort = progress.Pace, 7, 8
 	sets := func(name string, minutes float64, hoped int) drill.Measure {
 		target := farHalf()
 		return drill.Measure{Name: name, What: score.Rally, Target: &target, Goals: score.Course{{Kind: score.AsManyAsPossible, Count: hoped, Of: 2, Minutes: minutes}}}

@@ -146,7 +146,7 @@ func (q Question) steps() int {
 // countedIn is what a goal counts.
 func (q Question) countedIn() string {
 	if q.Unit != "" && q.Unit != score.Ball && q.Goal.Unit() == score.Ball {
-		return string(q.Unit) + "s"
+		return q.Unit.Many()
 	}
 	switch q.Goal.Kind {
 	case score.FirstTo:

@@ -60,15 +60,15 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 func BenchmarkLesson12x12(b *testing.B) {
 	d, in := sample.Crowd(12)
 	d.Minutes = 150
-	in.Rates = map[string]map[string][]odds.Estimates{}
+	in.Rates = map[string]map[string]schedule.Rated{}
 	d.Blocks = nil
 	for i, stored := range library.All()[:12] {
 		block := schedule.ForDrill(stored.ID, stored.Document, 12, d.Space, in.Settings)
 		block.ID = fmt.Sprint("b", i)
 		d.Blocks = append(d.Blocks, block)
-		in.Drills[stored.ID], in.Rates[stored.ID] = stored.Document, map[string][]odds.Estimates{}
+		in.Drills[stored.ID], in.Rates[block.ID] = stored.Document, map[string]schedule.Rated{}
 		for _, p := range in.People {
-			in.Rates[stored.ID][p.ID] = sample.Rated(stored.Document, 0.55)
+			in.Rates[block.ID][p.ID] = sample.Rated(stored.Document, 0.55)
 		}
 	}
 	for b.Loop() {

@@ -120,14 +120,6 @@ func Ask(d drill.Document, m drill.Measure, g score.Goal, chance, stroke float64
 	return odds.Question{Goal: g, Rate: chance, Partner: chance, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
 }
 
-// Rates are what is known of somebody's rates at a measure: the level's to begin with, of a sequence that of all its
-// balls.
-func Rates(d drill.Document, m drill.Measure, e Evidence) odds.Estimates {
-	prior := odds.LevelPrior(e.Level)
-	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
-	return odds.Estimate(prior, e.Own, e.Related)
-}
-
 // For works out what the drill's goals and targets are for a player, from one turn that was played out for them and from
 // what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
 func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence []Evidence, people int, s coach.Settings) (Fit, error) {
@@ -185,7 +177,7 @@ type stroke struct {
 }
 
 // strokeOf finds the first ball of a measure that is met and can be played to its target.
-func strokeOf(d drill.Document, measure drill.Measure, turn simulation.Simulation, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
+func strokeOf(d drill.Document, measure drill.Measure, line footwork.Timeline, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
 	resolved, err := d.Resolved(s)
 	if err != nil {
 		return stroke{}, err
@@ -195,7 +187,7 @@ func strokeOf(d drill.Document, measure drill.Measure, turn simulation.Simulatio
 	}
 	at := resolved.World.Court.AimPoint(shape)
 	err = errors.New("no ball of this turn is met")
-	for _, m := range turn.Timeline.Interceptions {
+	for _, m := range line.Interceptions {
 		if m.Where == nil || m.Player != 0 {
 			continue
 		}
@@ -233,21 +225,12 @@ type replies struct {
 
 // repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
-// is as wide as they say. The estimates hold also where there is an error.
+// is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one of them. The estimates hold also where there is an error.
 func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
-	rates := Rates(d, m, evidence)
-	shape, err := shapeOf(d, m)
+	rates := evidence.Rates(priorOf(d, m, turn.Timeline, evidence.Level, s))
+	r, err := levelReplies(d, m, turn.Timeline, evidence.Level, s)
 	if err != nil {
 		return replies{}, rates, err
-	}
-	stroke, err := strokeOf(d, m, turn, evidence.Level, shape, s)
-	if err != nil {
-		return replies{}, rates, err
-	}
-	r := replies{stroke: stroke, court: stroke.world.Court, source: "Scatter of the launch by level: common practice, no source"}
-	var ok bool
-	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
-		return replies{}, rates, errors.New("the reply never lands")
 	}
 	if len(evidence.Landings) > 0 {
 		r.scatter = r.scatter.Learn(evidence.Landings, tapError*r.court.Length)
@@ -261,11 +244,8 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 	if err != nil {
 		return replies{}, rates, err
 	}
-	if aimed.Shares.In > 0 && m.What != score.Point {
-		prior := odds.Prior{Rate: math.Pow(math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), float64(d.In(m))), Description: "what the level's scatter makes of this target"}
-		rates = odds.Estimate(prior, evidence.Own, evidence.Related)
-	}
 	if rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
+		shape, _ := d.Aimed(m)
 		if ground, err := groundOf(d, m, r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
@@ -365,37 +345,61 @@ func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 	}
 }
 
-// fitMetrics count attempts with the misses that are to be expected.
+// fitMetrics count attempts with the misses that are to be expected, of all measures together.
 func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
-	list := []metric.Metric{}
+	made, tried, needs, never := 0.0, 0, 0.0, false
+	var makes, goals []metric.Input
+	unit, needed := "", ""
 	for i, m := range d.Measures {
 		f := fit.Measures[i]
 		if m.What == score.Time {
 			continue
 		}
-		of := ""
-		if name := d.Called(m); name != "" {
-			of = ", " + name
+		name := d.Called(m)
+		if name == "" {
+			name = "Makes"
 		}
-		planned := float64(f.Attempts)
 		chance := Chance(m, f.Rates)
-		list = append(list, metric.New("Made"+of, math.Round(planned*chance), units.Decimal(planned*chance, 0), "of "+m.What.Of(f.Attempts), metric.Derivation{
-			Formula: "attempts planned for one player × rate", Source: "Beta-binomial model",
-			Inputs: []metric.Input{{Name: "Planned", Value: m.What.Of(f.Attempts)}, {Name: "Makes", Value: f.Rates.Rate.Sentence}},
-		}))
+		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, m.What.Many())
+		makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("of %s: %s", m.What.Of(f.Attempts), f.Rates.Rate.Sentence)})
 		for k, g := range f.Goals {
 			if g.Answer == nil || g.Answer.Never {
+				never = never || g.Answer != nil
 				continue
 			}
-			label := "For the goal" + of
-			if len(m.Goals) > 1 {
-				label = fmt.Sprintf("For goal %d%s", k+1, of)
-			}
-			text := odds.Attempts(g.Answer.Mean)
-			goal := metric.New(label, g.Answer.Mean, text, g.Answer.Unit, g.Answer.Derivation)
-			goal.Derivation.Value = text + " " + g.Answer.Unit
-			list = append(list, goal)
+			needs, needed = needs+g.Answer.Mean, in(needed, g.Answer.Unit)
+			goals = append(goals, metric.Input{Name: name + ", " + m.Goals[k].String(), Value: odds.Attempts(g.Answer.Mean) + " " + g.Answer.Unit})
 		}
 	}
-	return list
+	list := []metric.Metric{}
+	if len(makes) > 0 {
+		list = append(list, metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
+			Formula: unit + " planned for one player × rate, over all measures", Source: "Beta-binomial model", Inputs: makes,
+		}))
+	}
+	switch {
+	case never || len(goals) == 0:
+		return list
+	case len(goals) == 1:
+		for _, f := range fit.Measures {
+			for _, g := range f.Goals {
+				if g.Answer != nil {
+					goal := metric.New("For the goal", needs, odds.Attempts(needs), needed, g.Answer.Derivation)
+					goal.Derivation.Value = odds.Attempts(needs) + " " + needed
+					return append(list, goal)
+				}
+			}
+		}
+	}
+	return append(list, metric.New("For the goals", needs, odds.Attempts(needs), needed, metric.Derivation{
+		Formula: "the mean number of attempts that each goal takes, added up", Inputs: goals, Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
+	}))
+}
+
+// in is the unit of a sum: attempts where its parts are counted in different ones.
+func in(sum, part string) string {
+	if sum == "" || sum == part {
+		return part
+	}
+	return "attempts"
 }

@@ -42,13 +42,13 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 		return list, nil
 	}
 	for _, person := range l.People {
-		rates := in.Rates[l.Block.Drill][person.ID]
+		rates := in.Rates[l.Block.ID][person.ID]
 		mine := l.Block.DrillFor(l.Document, person)
-		if len(rates) != len(mine.Measures) {
+		if len(rates.Measures) != len(mine.Measures) {
 			continue
 		}
 		for i, m := range mine.Measures {
-			p, err := measure(ctx, mine, i, rates, s, in.Work[l.Block.Drill].Stroke, in)
+			p, err := measure(ctx, mine, i, rates, s, in)
 			if err != nil {
 				return nil, err
 			}
@@ -59,23 +59,24 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 	return list, nil
 }
 
-func measure(ctx context.Context, d drill.Document, i int, rates []odds.Estimates, s schedule.ScheduledBlock, stroke float64, in schedule.Inputs) (Prospect, error) {
+func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated, s schedule.ScheduledBlock, in schedule.Inputs) (Prospect, error) {
 	m := d.Measures[i]
-	p := Prospect{Unit: m.What, Goal: m.Goals.String(), Rate: playerfit.Chance(m, rates[i]), Joint: m.Goals.Joint(), goals: m.Goals}
+	p := Prospect{Unit: m.What, Goal: m.Goals.String(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
 	p.Attempts = load.Attempts(d, m, s.Load.Turns)
 	if m.What == score.Time || !(p.Rate > 0) || p.Rate > 1 || m.Goals.Check() != nil {
 		return p, nil
 	}
 	p.Made = p.Rate * float64(p.Attempts)
 	for g, goal := range m.Goals {
-		q := playerfit.Ask(d, m, goal, p.Rate, stroke, 1, in.Settings)
-		q.Balls, q.Seconds = p.Attempts, q.Clock.Seconds(float64(p.Attempts))+q.Clock.Gap/2
-		if stroke > 0 {
+		q := playerfit.Ask(d, m, goal, p.Rate, rates.Stroke, 1, in.Settings)
+		q.Balls = load.Pool(d, m, s.Load.Turns)
+		q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
+		if rates.Stroke > 0 {
 			q.Balls, q.Seconds = 0, Played(d, s.Load)
 		}
 		for _, at := range d.Before(i, g) {
 			before := d.Measures[at[0]]
-			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at[1]], Rate: playerfit.Chance(before, rates[at[0]])})
+			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at[1]], Rate: playerfit.Chance(before, rates.Measures[at[0]])})
 		}
 		if before := q.Before; len(before) > 0 && (goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
 			q.Before = nil // each has a time of its own

@@ -23,11 +23,17 @@ type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
 	People   []lesson.Person           // in the order of the document; those that are gone are missing
 	Settings coach.Settings
-	// Rates are what the students make of the drills: by drill, then by student, then in the order of its measures.
-	// Without them nothing is said of misses.
-	Rates map[string]map[string][]odds.Estimates
+	// Rates are what the students make of the drill of a block as they play it: by block, then by student. Without them
+	// nothing is said of misses.
+	Rates map[string]map[string]Rated
 	// Work is what a turn of a drill is to a player; see Measure. Without it nothing is said of running and rallies.
 	Work map[string]simulation.Work
+}
+
+// Rated is what somebody makes of a drill.
+type Rated struct {
+	Measures []odds.Estimates // in the order of the drill's
+	Stroke   float64          // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
 // Named gives everybody a short name that nobody else in the lesson has.

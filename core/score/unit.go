@@ -25,14 +25,24 @@ func (u Unit) Takes(g Goal) bool {
 }
 
 // Of is so many of the unit in words.
-func (u Unit) Of(n int) string {
+func (u Unit) Of(n int) string { return units.Count(n, u.word(), u.Many()) }
+
+// Many is the word for several of the unit.
+func (u Unit) Many() string {
 	switch u {
 	case Rally:
-		return units.Count(n, "rally", "rallies")
+		return "rallies"
 	case Time:
-		return units.Count(n, "try", "tries")
+		return "tries"
 	}
-	return units.Count(n, string(u), string(u)+"s")
+	return string(u) + "s"
+}
+
+func (u Unit) word() string {
+	if u == Time {
+		return "try"
+	}
+	return string(u)
 }
 
 // Unit is what is counted towards the goal, where its measure does not say.

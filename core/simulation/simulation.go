@@ -49,20 +49,26 @@ type Work struct {
 // WorkOf works out what a turn is to the player that the drill is written for. It returns invalid.Fields, or ctx.Err()
 // when cancelled.
 func WorkOf(ctx context.Context, d drill.Document, s coach.Settings) (Work, error) {
-	drill, err := d.Resolved(s)
-	if err != nil {
-		return Work{}, err
-	}
-	drill.Scatter = nil
-	work, err := drill.Timing(ctx, d.PlayerFor(d.Written(), student.RightHand))
-	if err != nil {
-		return Work{}, err
-	}
-	line, err := work.Turn(ctx, 0)
+	line, err := TurnOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
 	if err != nil || len(line.Runners) == 0 {
 		return Work{}, err
 	}
 	return Work{Metres: line.Runners[0].Metres, Stroke: StrokeGap(d, line)}, nil
+}
+
+// TurnOf works one turn of a drill out for a player, without what a feeder's scatter makes of it. It returns
+// invalid.Fields, or ctx.Err() when cancelled.
+func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
+	drill, err := d.Resolved(s)
+	if err != nil {
+		return footwork.Timeline{}, err
+	}
+	drill.Scatter = nil
+	work, err := drill.Timing(ctx, player)
+	if err != nil {
+		return footwork.Timeline{}, err
+	}
+	return work.Turn(ctx, 0)
 }
 
 // StrokeGap is how many seconds pass from stroke to stroke of a rally; 0 where a drill has none.

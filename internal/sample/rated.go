@@ -3,13 +3,17 @@ package sample
 import (
 	"hodometer/core/drill"
 	"hodometer/core/odds"
+	"hodometer/core/schedule"
 )
 
 // Rated is somebody who makes so much of one at every measure of a drill.
-func Rated(d drill.Document, mean float64) []odds.Estimates {
-	list := make([]odds.Estimates, len(d.Measures))
-	for i := range list {
-		list[i].Rate.Mean = mean
+func Rated(d drill.Document, mean float64) schedule.Rated {
+	rated := schedule.Rated{Measures: make([]odds.Estimates, len(d.Measures))}
+	for i := range rated.Measures {
+		rated.Measures[i].Rate.Mean = mean
 	}
-	return list
+	if d.Pattern.Rally != nil {
+		rated.Stroke = d.Pattern.Gap
+	}
+	return rated
 }

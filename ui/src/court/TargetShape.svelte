@@ -28,7 +28,8 @@
   const dash = $derived((dashes[nth % dashes.length] ?? []).map((n) => n * px).join(' ') || undefined)
   const colour = $derived(forbidden ? undefined : `var(--measure-${(nth % 8) + 1})`)
   /** Numbers of targets on one place stand side by side. */
-  const beside = $derived(((nth % 4) - 1.5) * 9 * px)
+  const beside = $derived(((nth % 4) - 1.5) * 18 * px)
+  const below = $derived((nth < 4 ? 20 : 38) * px)
   const flat = $derived(shape.kind === 'gate' || shape.kind === 'window' || shape.kind === 'wall band')
 </script>
 
@@ -77,8 +78,8 @@
   />
 {/if}
 {#if number !== undefined}
-  <g transform="translate({middle.x + beside} {middle.y})" style:--own={colour}>
-    <circle r={8 * px} class="number" stroke-width={1.5 * px} stroke-dasharray={dash} />
+  <g transform="translate({middle.x + beside} {middle.y + below})" style:--own={colour}>
+    <circle r={8 * px} class="number" stroke-width={1.5 * px} />
     <text y={4 * px} font-size={12 * px}>{number}</text>
   </g>
 {/if}

@@ -28,6 +28,7 @@
   let { draft, nth, measure, fit, vocabulary, builtIn, errors, onfit }: Props = $props()
   const most = 6
   let minutes = $state(6)
+  const follow = $derived((draft.document.order ?? 'side by side') !== 'side by side')
   let derivation = $state<Derivation | null>(null)
   const path = $derived(`measures.${nth}.goals`)
   const change = (alter: (goals: Goal[]) => void) =>
@@ -45,14 +46,18 @@
 {#if fit}
   <p class="mt-3">
     <span class="drum-digits text-xl">{fit.attempts}</span>
-    {fit.attempts === 1 ? 'attempt' : 'attempts'} each in the turns there are.
-    {#if measure.what !== 'time'}
-      <span class="first-letter:uppercase">{fit.rates.rate.sentence}</span>
+    {fit.attempts === 1 ? 'attempt' : 'attempts'} each in the turns there are{follow
+      ? ', shared out evenly among the measures'
+      : ''}.
+  </p>
+  {#if measure.what !== 'time'}
+    <p class="first-letter:uppercase">
+      {fit.rates.rate.sentence}
       <button class="link no-print" onclick={() => (derivation = fit.rates.rate.derivation)}
         >how<span class="sr-only"> this rate came about</span></button
       >
-    {/if}
-  </p>
+    </p>
+  {/if}
   {#if fit.rates.choice}<p>Right choice: {fit.rates.choice.sentence}</p>{/if}
   {#if fit.rates.between}<p>{fit.rates.between.sentence}</p>{/if}
 {/if}

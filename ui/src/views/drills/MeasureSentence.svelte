@@ -126,10 +126,8 @@
         change((own) => (own.stroke = stroke || undefined))
       }}
     >
-      <option value="">{document.stroke}</option>
-      {#each vocabulary.strokes.filter((s) => s !== document.stroke) as stroke (stroke)}<option
-          >{stroke}</option
-        >{/each}
+      <option value="">{document.stroke}, as the drill</option>
+      {#each vocabulary.strokes as stroke (stroke)}<option>{stroke}</option>{/each}
     </select>
     <span>and its</span>
     <select
@@ -141,8 +139,8 @@
         change((own) => (own.rung = rung || undefined))
       }}
     >
-      <option value="">{document.rung}</option>
-      {#each vocabulary.rungs.filter((r) => r !== document.rung) as rung (rung)}<option>{rung}</option>{/each}
+      <option value="">{document.rung}, as the drill</option>
+      {#each vocabulary.rungs as rung (rung)}<option>{rung}</option>{/each}
     </select>
     <span>.</span>
   </div>

@@ -17,12 +17,11 @@
   } as const
   /** Those who have the same goal in the same measure stand together. */
   const rows = $derived.by(() => {
-    const groups = new Map<string, Prospect[]>()
-    for (const each of students) {
-      const key = `${each.measure} ${each.attempts} ${each.goal}`
-      groups.set(key, [...(groups.get(key) ?? []), each])
-    }
-    return [...groups.values()].flatMap((same) => (same[0] ? [{ first: same[0], same }] : []))
+    const alike = (a: Prospect, b: Prospect) =>
+      a.measure === b.measure && a.attempts === b.attempts && a.goal === b.goal
+    return students
+      .filter((each, i) => students.findIndex((other) => alike(other, each)) === i)
+      .map((first) => ({ first, same: students.filter((each) => alike(each, first)) }))
   })
   const attempts = ({ attempts: n, unit }: Prospect) => `${n} ${counted[unit][n === 1 ? 0 : 1]}`
 </script>

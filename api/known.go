@@ -1,0 +1,49 @@
+package api
+
+import (
+	"context"
+	"crypto/sha256"
+	"encoding/json"
+	"sync"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/footwork"
+	"hodometer/core/playerfit"
+	"hodometer/core/student"
+)
+
+// maxKnown is how many drills as one player plays them are remembered: those of several large lessons.
+const maxKnown = 2000
+
+// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored.
+type known struct {
+	mu   sync.Mutex
+	list map[[sha256.Size]byte]playerfit.Known
+}
+
+// of works out, or recalls, what is thought of a player at a drill.
+func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (playerfit.Known, error) {
+	text, err := json.Marshal([]any{d, player, level, s})
+	if err != nil {
+		return playerfit.Known{}, err
+	}
+	key := sha256.Sum256(text)
+	k.mu.Lock()
+	found, ok := k.list[key]
+	k.mu.Unlock()
+	if ok {
+		return found, nil
+	}
+	found, err = playerfit.Know(ctx, d, player, level, s)
+	if err != nil {
+		return found, err
+	}
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	if k.list == nil || len(k.list) >= maxKnown {
+		k.list = make(map[[sha256.Size]byte]playerfit.Known)
+	}
+	k.list[key] = found
+	return found, nil
+}

@@ -1,0 +1,74 @@
+package playerfit
+
+import (
+	"context"
+	"errors"
+	"math"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/footwork"
+	"hodometer/core/invalid"
+	"hodometer/core/odds"
+	"hodometer/core/score"
+	"hodometer/core/simulation"
+	"hodometer/core/student"
+)
+
+// Known is what is thought of a player at a drill before anything was counted.
+type Known struct {
+	Priors []odds.Prior // of each measure, in order
+	Stroke float64      // seconds from stroke to stroke of a rally; 0 where there is none
+}
+
+// Know works out one turn of a drill for a player, and from it what their level makes of each target. The drill is taken
+// as it stands, as For takes it. A drill that cannot be fed leaves what is usual for the level. It returns ctx.Err() when
+// cancelled.
+func Know(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (Known, error) {
+	line, err := simulation.TurnOf(ctx, d, player, s)
+	var wrong invalid.Fields
+	if err != nil && !errors.As(err, &wrong) {
+		return Known{}, err
+	}
+	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
+	for i, m := range d.Measures {
+		k.Priors[i] = priorOf(d, m, line, level, s)
+	}
+	return k, nil
+}
+
+// priorOf is what a level makes of one attempt at a measure: of its target what the scatter of the level says, and else what
+// is usual; of a sequence the product of its balls.
+func priorOf(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
+	prior := odds.LevelPrior(level)
+	if r, err := levelReplies(d, m, line, level, s); err == nil && m.What != score.Point {
+		if aimed, err := aimedAt(d, m, r, Evidence{}, s); err == nil && aimed.Shares.In > 0 {
+			prior = odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Description: "what the level's scatter makes of this target"}
+		}
+	}
+	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
+	return prior
+}
+
+// Rates are what is known of somebody's rates at a measure: what is thought of them before, moved by what was counted.
+func (e Evidence) Rates(prior odds.Prior) odds.Estimates {
+	return odds.Estimate(prior, e.Own, e.Related)
+}
+
+// levelReplies is how somebody of a level, of whom nothing else is known, answers the balls of a measure.
+func levelReplies(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) (replies, error) {
+	shape, err := shapeOf(d, m)
+	if err != nil {
+		return replies{}, err
+	}
+	stroke, err := strokeOf(d, m, line, level, shape, s)
+	if err != nil {
+		return replies{}, err
+	}
+	r := replies{stroke: stroke, court: stroke.world.Court, source: "Scatter of the launch by level: common practice, no source"}
+	var ok bool
+	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
+		return replies{}, errors.New("the reply never lands")
+	}
+	return r, nil
+}
