@@ -23,7 +23,14 @@ async function threeMarks(url: string, court: Court, places: [number, number][])
       ...first.document.pattern,
       tasks: [{ stroke: 'forehand', landing: { place: { x: 0, y: -1 } } }],
     },
-    target: { kind: 'circle', radius: 0.4, mark: { place: { x: 0, y: court.length / 4 } } },
+    measures: [
+      {
+        number: 1,
+        what: 'ball',
+        goals: [{ kind: 'total', count: 10 }],
+        target: { kind: 'circle', radius: 0.4, mark: { place: { x: 0, y: court.length / 4 } } },
+      },
+    ],
   }
   const id = v7()
   const headers = { 'Content-Type': 'application/json', 'If-None-Match': '*' }

@@ -29,7 +29,7 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 			order = append(order, goal)
 		}
 		if each == "" {
-			each = p.Unit.Of(p.Attempts) + " each"
+			each = p.Tries + " each"
 			if l.Document.Pattern.Rally != nil {
 				each = units.Clock(prospect.Played(l.Document, s.Load)) + " min of rallies each"
 			}

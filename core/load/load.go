@@ -61,16 +61,6 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	return load
 }
 
-// Attempts is how many attempts at a measure one player has in so many turns. Measures that follow one another share the
-// turns; see Pool.
-func Attempts(d drill.Document, m drill.Measure, turns int) int {
-	all := float64(Pool(d, m, turns))
-	if d.Order.Follow() {
-		all /= float64(len(d.Measures))
-	}
-	return int(math.Round(all))
-}
-
 // Pool is how many attempts there are for one player in so many turns if all of them are at this measure.
 func Pool(d drill.Document, m drill.Measure, turns int) int {
 	return int(math.Round(float64(turns) * d.Tried(m)))

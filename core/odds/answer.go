@@ -178,6 +178,22 @@ func (q Question) clock() Clock {
 	return c
 }
 
+// Attempts is how many attempts there are in the balls and the time of the question, and the word for them: of as many as
+// possible in its own time, strokes where rallies are counted by them.
+func (q Question) Attempts() (int, string) {
+	n, _ := q.limit()
+	if q.Goal.Kind == score.AsManyAsPossible {
+		n = q.clock().Balls(q.Goal.Minutes * 60)
+		if q.Goal.Of > 0 {
+			return n, "strokes"
+		}
+		if asked, ok := q.limit(); ok {
+			n = min(n, asked)
+		}
+	}
+	return n, q.countedIn()
+}
+
 // limit is the number of balls within which the goal is wanted, and whether that was asked.
 func (q Question) limit() (int, bool) {
 	if q.Seconds > 0 {

@@ -44,6 +44,7 @@ type Fit struct {
 type Measure struct {
 	Number   int            `json:"number"`
 	Attempts int            `json:"attempts" description:"How many the player has in the turns that the drill gives"`
+	Word     string         `json:"word" description:"What they are called: balls, strokes, rallies"`
 	Rates    odds.Estimates `json:"rates"`
 	Goals    []GoalFit      `json:"goals" description:"In the order of the measure's"`
 	Target   *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
@@ -120,6 +121,28 @@ func Ask(d drill.Document, m drill.Measure, g score.Goal, chance, stroke float64
 	return odds.Question{Goal: g, Rate: chance, Partner: chance, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
 }
 
+// Planned is the question with what there is of a measure in so many turns: so many attempts, or of rallies the seconds
+// in which one player is in them.
+func Planned(q odds.Question, d drill.Document, m drill.Measure, turns int, played float64) odds.Question {
+	if d.Pattern.Rally != nil && m.What != score.Time {
+		q.Balls, q.Seconds = 0, played
+		return q
+	}
+	q.Balls = load.Pool(d, m, turns)
+	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
+	return q
+}
+
+// Tries is how many attempts a player has at a measure, and what they are called. Measures that follow one another share
+// them, but for those with a time of their own.
+func Tries(q odds.Question, d drill.Document, m drill.Measure) (int, string) {
+	n, word := q.Attempts()
+	if d.Order.Follow() && m.Goals[0].Kind != score.AsManyAsPossible {
+		n = int(math.Round(float64(n) / float64(len(d.Measures))))
+	}
+	return n, word
+}
+
 // For works out what the drill's goals and targets are for a player, from one turn that was played out for them and from
 // what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
 func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence []Evidence, people int, s coach.Settings) (Fit, error) {
@@ -135,7 +158,7 @@ func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evid
 }
 
 func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Measure, error) {
-	fit := Measure{Number: m.Number, Attempts: load.Attempts(d, m, d.Turns), Goals: make([]GoalFit, len(m.Goals))}
+	fit := Measure{Number: m.Number, Goals: make([]GoalFit, len(m.Goals))}
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	fit.Rates = rates
 	var aimed Aimed
@@ -149,6 +172,11 @@ func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn sim
 	}
 	for i, g := range m.Goals {
 		q := Ask(d, m, g, Chance(m, rates), simulation.StrokeGap(d, turn.Timeline), people, s)
+		if i == 0 {
+			one := q
+			one.Clock.People = 1
+			fit.Attempts, fit.Word = Tries(Planned(one, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
+		}
 		fit.Goals[i] = GoalFit{Rate: q.Rate, Clock: q.Clock}
 		if m.What == score.Time {
 			fit.Goals[i].Why = "how quick somebody is on the clock is not worked out"
@@ -360,8 +388,8 @@ func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
 			name = "Makes"
 		}
 		chance := Chance(m, f.Rates)
-		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, m.What.Many())
-		makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("of %s: %s", m.What.Of(f.Attempts), f.Rates.Rate.Sentence)})
+		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
+		makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)})
 		for k, g := range f.Goals {
 			if g.Answer == nil || g.Answer.Never {
 				never = never || g.Answer != nil

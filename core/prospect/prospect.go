@@ -5,6 +5,7 @@ package prospect
 import (
 	"context"
 	"errors"
+	"strings"
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -13,6 +14,7 @@ import (
 	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
+	"hodometer/core/units"
 )
 
 // Prospect is what to expect of one student in one measure of a block.
@@ -23,6 +25,7 @@ type Prospect struct {
 	Called   string     `json:"called" description:"What the measure is called beside others; empty where it is the only one"`
 	Unit     score.Unit `json:"unit"`
 	Attempts int        `json:"attempts" description:"How many there are in the block; of a rally as many as there is time for"`
+	Tries    string     `json:"tries" description:"The same in words: 24 balls"`
 	Made     float64    `json:"made" description:"How many of them are made in the mean"`
 	Goal     string     `json:"goal"`
 	Chance   *float64   `json:"chance" description:"That all its goals are met in the block, of a race that it is over; null where that is not known"`
@@ -62,17 +65,15 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated, s schedule.ScheduledBlock, in schedule.Inputs) (Prospect, error) {
 	m := d.Measures[i]
 	p := Prospect{Unit: m.What, Goal: m.Goals.String(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
-	p.Attempts = load.Attempts(d, m, s.Load.Turns)
-	if m.What == score.Time || !(p.Rate > 0) || p.Rate > 1 || m.Goals.Check() != nil {
+	if m.Goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
 		return p, nil
 	}
-	p.Made = p.Rate * float64(p.Attempts)
 	for g, goal := range m.Goals {
 		q := playerfit.Ask(d, m, goal, p.Rate, rates.Stroke, 1, in.Settings)
-		q.Balls = load.Pool(d, m, s.Load.Turns)
-		q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
-		if rates.Stroke > 0 {
-			q.Balls, q.Seconds = 0, Played(d, s.Load)
+		q = playerfit.Planned(q, d, m, s.Load.Turns, Played(d, s.Load))
+		if g == 0 {
+			n, word := playerfit.Tries(q, d, m)
+			p.Attempts, p.Tries, p.Made = n, counted(n, word), p.Rate*float64(n)
 		}
 		for _, at := range d.Before(i, g) {
 			before := d.Measures[at[0]]
@@ -85,6 +86,9 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 			p.Needs += mean
 		}
 		p.questions = append(p.questions, q)
+	}
+	if m.What == score.Time {
+		return p, nil // how quick somebody is on the clock is not worked out
 	}
 	chance, err := p.questions[len(p.questions)-1].Within(ctx)
 	if err != nil {
@@ -142,4 +146,13 @@ func All(ctx context.Context, t schedule.Timetable, list []schedule.Prepared, in
 		blocks[i] = Block{Block: l.Block.ID, Title: l.Block.Title, Students: students}
 	}
 	return blocks, nil
+}
+
+// counted is so many attempts in words.
+func counted(n int, word string) string {
+	one := map[string]string{"rallies": "rally", "tries": "try"}[word]
+	if one == "" {
+		one = strings.TrimSuffix(word, "s")
+	}
+	return units.Count(n, one, word)
 }

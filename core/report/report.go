@@ -34,7 +34,6 @@ type Measure struct {
 	Name     string         `json:"name" description:"What it is called beside others; empty where it is the only one"`
 	Unit     score.Unit     `json:"unit" description:"What is tried"`
 	Goal     string         `json:"goal" description:"Its goals in words"`
-	Attempts int            `json:"attempts" description:"For each player, in the turns that the drill gives"`
 	Target   *court.Shape   `json:"target" description:"null: in is enough"`
 	Aim      string         `json:"aim" description:"The target in words; empty where there is none"`
 	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
@@ -44,7 +43,7 @@ type Measure struct {
 func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, error) {
 	list := make([]Measure, len(d.Measures))
 	for i, m := range d.Measures {
-		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goals.String(), Attempts: load.Attempts(d, m, d.Turns), Measured: []metric.Input{}}
+		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goals.String(), Measured: []metric.Input{}}
 		if m.Target != nil {
 			shape, err := c.Shape(*m.Target, d.Format)
 			if err != nil {

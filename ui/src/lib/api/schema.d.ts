@@ -2457,6 +2457,8 @@ export interface components {
             target: null | components["schemas"]["PlayerfitAimed"];
             /** @description Why there is no target, in words; else empty */
             why: string;
+            /** @description What they are called: balls, strokes, rallies */
+            word: string;
         };
         Problem: {
             detail: string;
@@ -2521,6 +2523,8 @@ export interface components {
             student: string;
             /** @description The same in words */
             times: string;
+            /** @description The same in words: 24 balls */
+            tries: string;
             unit: components["schemas"]["ScoreUnit"];
         };
         ProspectBlock: {
@@ -2610,8 +2614,6 @@ export interface components {
         ReportMeasure: {
             /** @description The target in words; empty where there is none */
             aim: string;
-            /** @description For each player, in the turns that the drill gives */
-            attempts: number;
             /** @description Its goals in words */
             goal: string;
             /** @description The target's area, share of its box, margin and share out, in words */

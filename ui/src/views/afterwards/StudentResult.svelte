@@ -60,7 +60,11 @@
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td
             >
-            <td>{counter.goal}: {outcome(counter.standing)}</td>
+            <td
+              >{counter.goal}: {counter.count.taps || counter.standing.met
+                ? outcome(counter.standing)
+                : 'not counted'}</td
+            >
           </tr>
         {/each}
       </tbody>

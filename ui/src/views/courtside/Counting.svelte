@@ -28,9 +28,16 @@
   const own = $derived(counters.filter((each) => each.student === student))
   const on = $derived(own.find((each) => each.on)?.measure)
   /** A measure that was chosen instead of the one whose turn it is, until the turn goes on. */
-  let instead = $state<{ student?: string; on?: number; measure: number }>()
+  let instead = $state<number>()
+  /** The measure that stays chosen when the student changes with it. */
+  let kept: number | undefined
+  $effect(() => {
+    void [student, on]
+    instead = kept
+    kept = undefined
+  })
   let way = $state<'ball' | 'turn'>('ball')
-  const measure = $derived(instead && instead.student === student && instead.on === on ? instead.measure : on)
+  const measure = $derived(instead ?? on)
   const counter = $derived(own.find((each) => each.measure === measure) ?? own[0])
   const count = $derived(
     counter &&
@@ -53,13 +60,11 @@
   )
   const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
 
-  const choose = (measure: number) => (instead = { student, on, measure })
-
   function undo() {
     if (!undone) return
     const { student, measure } = undone
     chosen = people.findIndex((each) => each.student === student)
-    choose(measure)
+    instead = kept = measure
     onundo({ student, measure })
   }
   const answers = $derived(
@@ -132,7 +137,7 @@
               class="btn measure"
               class:btn-primary={each === counter}
               aria-pressed={each === counter}
-              onclick={() => choose(each.measure)}
+              onclick={() => (instead = each.measure)}
               ><span class="drum-digits">{each.measure}</span>{each.standing.met ? ' ✓' : ''}<span
                 class="sr-only">&nbsp;{each.called}</span
               ></button

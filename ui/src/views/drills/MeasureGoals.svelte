@@ -46,9 +46,7 @@
 {#if fit}
   <p class="mt-3">
     <span class="drum-digits text-xl">{fit.attempts}</span>
-    {fit.attempts === 1 ? 'attempt' : 'attempts'} each in the turns there are{follow
-      ? ', shared out evenly among the measures'
-      : ''}.
+    {fit.word} each in the turns there are{follow ? ', shared out evenly among the measures' : ''}.
   </p>
   {#if measure.what !== 'time'}
     <p class="first-letter:uppercase">

@@ -7,14 +7,6 @@
   }
   let { students }: Props = $props()
   type Prospect = Props['students'][number]
-  const counted = {
-    ball: ['ball', 'balls'],
-    sequence: ['sequence', 'sequences'],
-    repetition: ['repetition', 'repetitions'],
-    rally: ['rally', 'rallies'],
-    point: ['point', 'points'],
-    time: ['try', 'tries'],
-  } as const
   /** Those who have the same goal in the same measure stand together. */
   const rows = $derived.by(() => {
     const alike = (a: Prospect, b: Prospect) =>
@@ -23,7 +15,6 @@
       .filter((each, i) => students.findIndex((other) => alike(other, each)) === i)
       .map((first) => ({ first, same: students.filter((each) => alike(each, first)) }))
   })
-  const attempts = ({ attempts: n, unit }: Prospect) => `${n} ${counted[unit][n === 1 ? 0 : 1]}`
 </script>
 
 {#if rows.length}
@@ -34,7 +25,7 @@
         {#if first.called}<strong class="font-medium"
             ><span class="drum-digits">{first.measure}</span> {first.called}:</strong
           >{/if}
-        {attempts(first)} each; {first.goal}{first.times
+        {first.tries} each; {first.goal}{first.times
           ? `: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
           : ''}.
       </li>

@@ -1,0 +1,154 @@
+import type { Locator, Page } from '@playwright/test'
+import type { Club } from './club'
+import { choose, eight, expect, kept, test } from './fixtures'
+
+/** A drill of the coach's own, made from a built-in one; its measures are in the answer. */
+async function own(page: Page, club: Club, name: string): Promise<Locator> {
+  await page.goto(`${club.url}/#/drills`)
+  await page.getByRole('button', { name: `Duplicate ${name}` }).click()
+  await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
+  const counts = page.getByRole('region', { name: 'What counts' })
+  await expect(counts).toBeVisible()
+  return counts
+}
+
+const saved = (page: Page) => expect(page.getByText('All changes saved')).toBeVisible()
+
+/** A lesson of two with the coach's drill, planned on screen; what is to be expected is returned. */
+async function planned(page: Page, club: Club, name: string): Promise<Locator> {
+  const students: string[] = []
+  for (const student of eight.slice(0, 2)) students.push(await kept(club, 'students', student))
+  const id = await kept(club, 'lessons', {
+    version: 4,
+    title: 'Measures',
+    date: '2026-03-10',
+    start: '16:00',
+    minutes: 90,
+    space: {},
+    note: '',
+    students,
+    blocks: [],
+  })
+  await page.goto(`${club.url}/#/lessons/${id}`)
+  await choose(page.getByLabel('A drill to add'), name)
+  await page.getByRole('button', { name: 'Add the drill' }).click()
+  const expected = page.getByRole('list', { name: 'What to expect' })
+  await expect(expected).toBeVisible()
+  await saved(page)
+  return expected
+}
+
+/** Courtside on a phone. */
+async function courtside(page: Page): Promise<Locator> {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${page.url()}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const counting = page.getByRole('region', { name: 'Counting' })
+  await expect(counting.getByRole('button', { name: 'Ada' })).toBeVisible()
+  return counting
+}
+
+const press = (counting: Locator, name: string | RegExp) =>
+  counting.getByRole('button', { name, exact: typeof name === 'string' }).click()
+
+/** on waits until a measure is the one that is counted. */
+const on = (counting: Locator, name: string) =>
+  expect(counting.getByRole('button', { name, pressed: true })).toBeVisible()
+
+async function afterwards(page: Page): Promise<Locator> {
+  await page.goto(page.url().replace('/courtside', '/afterwards'))
+  const ada = page.getByRole('region', { name: eight[0]?.name })
+  await expect(ada).toBeVisible()
+  return ada
+}
+
+test('the work in four directions is set up from a drill with one, planned, counted and read', async ({
+  page,
+  empty,
+}) => {
+  test.slow()
+  const counts = await own(page, empty, 'Coin in the Corner')
+  // One direction has ten in all, then five in a row; the others are made like it.
+  await counts.getByLabel('What measure 1 is called').fill('forehand cross-court')
+  await counts.getByRole('button', { name: 'Then another goal' }).click()
+  await expect(counts.getByText('10 made in all, then 5 in a row')).toBeVisible()
+  for (const [n, name] of ['forehand line', 'backhand cross-court', 'backhand line'].entries()) {
+    await counts.getByRole('button', { name: 'Add a measure' }).click()
+    await counts.getByLabel(`What measure ${n + 2} is called`).fill(name)
+    await counts.getByLabel(`What measure ${n + 2} is called`).press('Tab')
+  }
+  await counts.getByLabel('They run').selectOption('goal by goal')
+  // A mistake: its target is taken away, and put back by undo.
+  await counts.getByLabel('Target', { exact: true }).selectOption('none')
+  await expect(counts.getByText('in is enough.').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(counts.getByLabel('Target', { exact: true })).toHaveValue('circle')
+  await counts.getByLabel('Whose ladder it counts on').selectOption('backhand')
+  await saved(page)
+  await page.reload()
+  await expect(counts.getByRole('button', { name: '4 backhand line' })).toBeVisible()
+
+  // 24 balls each, a quarter for each direction: nobody gets through forty makes and four rows, and the plan says so.
+  const expected = await planned(page, empty, 'Coin in the Corner (my version)')
+  await expect(expected.getByRole('listitem')).toHaveCount(4)
+  await expect(expected.getByRole('listitem').first()).toContainText(
+    '1 forehand cross-court: 6 balls each; 10 made in all, then 5 in a row: Ada',
+  )
+  await expect(
+    page.getByText(/^warning: ?Coin.* forehand cross-court, 10 made in all, then 5 in a row, is met by Ada/),
+  ).toBeVisible()
+
+  const counting = await courtside(page)
+  for (let n = 1; n <= 4; n++) {
+    await expect(counting.getByText('Now goal 1 of 2: 0 of 10')).toBeVisible()
+    await expect(counting.getByRole('button', { name: new RegExp(`^${n}`), pressed: true })).toBeVisible()
+    await press(counting, 'Missed')
+    for (let ball = 0; ball < 10; ball++) await press(counting, 'Made')
+  }
+  // All tens are there: the rows begin, with the first direction. An undo goes back to the last one.
+  await expect(counting.getByText('Now goal 2 of 2: 0 in a row')).toBeVisible()
+  await on(counting, 'forehand cross-court')
+  await press(counting, /^Undo/)
+  await expect(counting.getByText('Now goal 1 of 2: 9 of 10')).toBeVisible()
+  await on(counting, 'backhand line')
+  await press(counting, 'Made')
+  for (let ball = 0; ball < 5; ball++) await press(counting, 'Made')
+  await on(counting, 'forehand line')
+
+  const ada = await afterwards(page)
+  await expect(ada.getByRole('row', { name: /forehand cross-court 15 of 16 .* ✓ met/ })).toBeVisible()
+  await expect(
+    ada.getByRole('row', { name: /backhand line 10 of 11 .* goal 2 of 2: 0 in a row at the end/ }),
+  ).toBeVisible()
+  await expect(ada.getByText('45 of 49 balls')).toBeVisible()
+})
+
+test('sets of two are counted for a minute, two and three', async ({ page, empty }) => {
+  const expected = await planned(page, empty, 'One, Two, Again')
+  await expect(expected.getByRole('listitem').first()).toContainText(
+    '1 60 s: 21 strokes each; as many sets of 2 as possible in 1 min, hoping for 14',
+  )
+  const counting = await courtside(page)
+  await press(counting, 'Count after the rally')
+  await press(counting, '9 strokes')
+  // A miss resumes where the count was: nine strokes and six are seven sets and one stroke.
+  await press(counting, '6 strokes')
+  await expect(counting.getByText('Now 7 of 14 sets')).toBeVisible()
+  await press(counting, '13 strokes')
+  await on(counting, '120 s')
+  const ada = await afterwards(page)
+  await expect(ada.getByRole('row', { name: /60 s 3 rallies .* ✓ met/ })).toBeVisible()
+  await expect(ada.getByRole('row', { name: /180 s .* not counted/ })).toBeVisible()
+})
+
+test('what cannot be counted so is told where it is', async ({ page, empty }) => {
+  const counts = await own(page, empty, 'Long Arm')
+  await counts.getByLabel('What is tried').selectOption('ball')
+  await expect(counts.getByText('nothing in the sequence feeds this measure: it counts balls')).toBeVisible()
+  await counts.getByLabel('What is tried').selectOption('repetition')
+  await saved(page)
+  // Its task goes, and what it counts with it; the other measure keeps its own.
+  await page.getByRole('button', { name: 'Drop task 1' }).click()
+  await counts.getByRole('button', { name: '2 with a ball' }).click()
+  await expect(counts.getByText('10 made in all')).toBeVisible()
+})
