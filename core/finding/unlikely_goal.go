@@ -31,7 +31,7 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 		if each == "" {
 			each = p.Tries + " each"
 			if l.Document.Pattern.Rally != nil {
-				each = units.Clock(prospect.Played(l.Document, s.Load)) + " min of rallies each"
+				each = units.Clock(l.Document.Pattern.FeedingSeconds(1, s.Load.Turns)) + " min of rallies each"
 			}
 		}
 		phrases[goal] = append(phrases[goal], p.Name+" "+p.Times)

@@ -269,20 +269,20 @@ func (q Question) asMany() Answer {
 	chance := hoped(atLeast, q.Goal.Steps())
 	n := float64(balls)
 	a := Answer{Rate: q.Rate, Unit: "makes", Chance: &chance, Carry: n * float64(q.Clock.People)}
-	thing := "of them made"
+	a.Mean, a.SD = times(atLeast, max(q.Goal.Of, 1))
+	had, made := units.Count(balls, "ball", "balls"), units.Decimal(a.Mean, 0)+" of them made"
 	if q.Goal.Of > 0 {
 		a.Unit, a.Carry = "sets", 0 // one ball is played until it is lost
-		thing = fmt.Sprintf("sets of %d", q.Goal.Of)
+		had, made = units.Count(balls, "stroke", "strokes"), units.Count(int(math.Round(a.Mean)), "set", "sets")+fmt.Sprintf(" of %d", q.Goal.Of)
 	}
-	a.Mean, a.SD = times(atLeast, max(q.Goal.Of, 1))
 	for _, share := range shares() {
 		a.Quantiles = append(a.Quantiles, Quantile{Share: share, Balls: makes(share), Seconds: q.Goal.Minutes * 60, PickUps: q.clock().PickUps(n), Exact: true})
 	}
 	for i := range dots {
 		a.Dots = append(a.Dots, makes(1-(float64(i)+0.5)/dots))
 	}
-	a.Sentence = fmt.Sprintf("%s in %s min; about %s %s, 9 times in 10 at least %s; %d or more %s",
-		units.Count(balls, "ball", "balls"), units.Decimal(q.Goal.Minutes, 1), units.Decimal(a.Mean, 0), thing,
+	a.Sentence = fmt.Sprintf("%s in %s min; about %s, 9 times in 10 at least %s; %d or more %s",
+		had, units.Decimal(q.Goal.Minutes, 1), made,
 		units.Decimal(a.usual().Balls, 0), q.Goal.Count, Times(chance))
 	a.Derivation = q.derivation(a)
 	return a

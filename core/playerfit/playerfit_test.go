@@ -10,6 +10,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/footwork"
 	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
@@ -23,7 +24,8 @@ import (
 // fitted is how the first measure of a drill suits a player, with the first of its goals.
 type fitted struct {
 	playerfit.Measure
-	Goal *odds.Answer
+	Goal   *odds.Answer
+	Stroke float64 // seconds from stroke to stroke
 	playerfit.Fit
 }
 
@@ -34,11 +36,16 @@ func all(d drill.Document, e playerfit.Evidence) []playerfit.Evidence {
 
 func fitOf(t testing.TB, d drill.Document, evidence playerfit.Evidence) fitted {
 	t.Helper()
-	simulation, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+	return playedBy(t, d, d.PlayerFor(d.Written(), student.RightHand), evidence)
+}
+
+func playedBy(t testing.TB, d drill.Document, player footwork.Player, evidence playerfit.Evidence) fitted {
+	t.Helper()
+	turn, err := simulation.Run(t.Context(), d, player, coach.Default())
 	require.NoError(t, err)
-	fit, err := playerfit.For(t.Context(), d, simulation, all(d, evidence), 1, coach.Default())
+	fit, err := playerfit.For(t.Context(), d, turn, all(d, evidence), 1, coach.Default())
 	require.NoError(t, err)
-	return fitted{fit.Measures[0], fit.Measures[0].Goals[0].Answer, fit}
+	return fitted{fit.Measures[0], fit.Measures[0].Goals[0].Answer, simulation.StrokeGap(d, turn.Timeline), fit}
 }
 
 func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {

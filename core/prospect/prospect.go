@@ -9,7 +9,6 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
-	"hodometer/core/load"
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
@@ -70,7 +69,7 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 	}
 	for g, goal := range m.Goals {
 		q := playerfit.Ask(d, m, goal, p.Rate, rates.Stroke, 1, in.Settings)
-		q = playerfit.Planned(q, d, m, s.Load.Turns, Played(d, s.Load))
+		q = playerfit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
 		if g == 0 {
 			n, word := playerfit.Tries(q, d, m)
 			p.Attempts, p.Tries, p.Made = n, counted(n, word), p.Rate*float64(n)
@@ -120,12 +119,6 @@ func (p Prospect) Fit(ctx context.Context) (score.Course, bool, error) {
 		return append(p.goals[:g:g], fitted), err == nil, err
 	}
 	return nil, false, nil
-}
-
-// Played is how many seconds of a block one player is in rallies: all of its play, or a fair share where more people
-// are there than can play at once.
-func Played(d drill.Document, l *load.Load) float64 {
-	return l.Feeding * min(1, float64(l.Lines*load.AtOnce(d))/float64(l.People))
 }
 
 // Block is what to expect of everybody in one block.

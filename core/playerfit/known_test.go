@@ -1,0 +1,59 @@
+package playerfit_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/library"
+	"hodometer/core/odds"
+	"hodometer/core/playerfit"
+	"hodometer/core/score"
+	"hodometer/core/student"
+	"hodometer/internal/sample"
+)
+
+// What a lesson thinks of a player is what the drill page does, for the whole library, both hands and several levels: before
+// anything was counted, and after.
+func TestALessonThinksOfAPlayerAsTheDrillDoes(t *testing.T) {
+	for _, stored := range library.All() {
+		for _, level := range []student.Level{student.Beginner, student.Club, student.Tournament} {
+			for _, hand := range []student.Hand{student.RightHand, student.LeftHand} {
+				d := stored.Document.For(hand)
+				player := d.PlayerFor(level, hand)
+				known, err := playerfit.Know(t.Context(), d, player, level, coach.Default())
+				require.NoError(t, err)
+				for _, own := range [][]odds.Practised{nil, {{Made: 7, Missed: 5}}} {
+					evidence := playerfit.Evidence{Level: level, Own: own}
+					fit := playedBy(t, d, player, evidence)
+					require.InDelta(t, known.Stroke, fit.Stroke, 1e-9, d.Name)
+					for i := range d.Measures {
+						require.Equal(t, fit.Measures[i].Rates, evidence.Rates(known.Priors[i]), "%s, %s, %s", d.Name, level, hand)
+					}
+				}
+			}
+		}
+	}
+}
+
+// A sequence is made as often as all its balls are; a better player makes more of every measure that has a target.
+func TestWhatIsThoughtOfSequencesAndLevels(t *testing.T) {
+	d := sample.Drill(t, "Coin in the Corner")
+	target := d.Main().Target
+	d.Measures = []drill.Measure{
+		{Number: 1, What: score.Ball, Target: target, Goals: score.Course{{Kind: score.Total, Count: 10}}},
+		{Number: 2, What: score.Sequence, Target: target, Goals: score.Course{{Kind: score.Total, Count: 10}}},
+	}
+	last := 0.0
+	for _, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
+		known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
+		require.NoError(t, err)
+		ball, sequence := known.Priors[0].Rate, known.Priors[1].Rate
+		require.InDelta(t, math.Pow(ball, float64(len(d.Pattern.Tasks))), sequence, 1e-12)
+		require.Greater(t, ball, last, "%s", level)
+		last = ball
+	}
+}
