@@ -48,7 +48,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
 		_, err := simulation.Run(gone, stored.Document, player, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, err = simulation.WorkOf(gone, stored.Document, in.Settings)
+		_, err = simulation.MetresOf(gone, stored.Document, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, _, err = playerfit.Fitted(gone, stored.Document, playerfit.FitRequest{Minutes: 5}, make([]playerfit.Evidence, len(stored.Document.Measures)), player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)

@@ -26,8 +26,8 @@ type Inputs struct {
 	// Rates are what the students make of the drill of a block as they play it: by block, then by student. Without them
 	// nothing is said of misses.
 	Rates map[string]map[string]Rated
-	// Work is what a turn of a drill is to a player; see Measure. Without it nothing is said of running and rallies.
-	Work map[string]simulation.Work
+	// Metres is how far a player runs in one turn of a drill; see Measure. Without it nothing is said of running.
+	Metres map[string]float64
 }
 
 // Rated is what somebody makes of a drill.
@@ -49,12 +49,12 @@ func (in Inputs) Named() Inputs {
 	return in
 }
 
-// Measure adds what a turn of each drill is to a player. A drill that cannot be fed is no work.
+// Measure adds how far a player runs in a turn of each drill. In one that cannot be fed nobody runs.
 // It returns ctx.Err() when cancelled.
 func (in *Inputs) Measure(ctx context.Context) error {
-	in.Work = make(map[string]simulation.Work, len(in.Drills))
+	in.Metres = make(map[string]float64, len(in.Drills))
 	for id, d := range in.Drills {
-		work, err := simulation.WorkOf(ctx, d, in.Settings)
+		metres, err := simulation.MetresOf(ctx, d, in.Settings)
 		var wrong invalid.Fields
 		switch {
 		case errors.As(err, &wrong):
@@ -62,7 +62,7 @@ func (in *Inputs) Measure(ctx context.Context) error {
 		case err != nil:
 			return err
 		}
-		in.Work[id] = work
+		in.Metres[id] = metres
 	}
 	return nil
 }

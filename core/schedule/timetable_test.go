@@ -88,7 +88,7 @@ func TestBudgetsByHand(t *testing.T) {
 	ada := p.Budgets[0]
 	// 24 + 48 balls fed, and five minutes of volleys, a ball every three seconds.
 	require.Equal(t, 24+48+100, ada.Balls)
-	require.InDelta(t, 12*in.Work[sample.Coin().ID].Metres, ada.Metres, 1e-6, "12 turns")
+	require.InDelta(t, 12*in.Metres[sample.Coin().ID], ada.Metres, 1e-6, "12 turns")
 	// Playing: body 8 min less nothing to walk, ball 10 min, and 12 turns of 39 s; the others' 12 turns are waiting.
 	require.InDelta(t, 480+600+12*39, ada.Playing, 1e-6)
 	require.InDelta(t, 12*39, ada.Waiting, 1e-6)

@@ -40,20 +40,18 @@ type Explained struct {
 	Running      metric.Derivation `json:"running"`
 }
 
-// Work is what a turn of a drill is to a player.
-type Work struct {
-	Metres float64 // run by each live player
-	Stroke float64 // seconds from stroke to stroke of a rally; 0 where there is none
-}
-
-// WorkOf works out what a turn is to the player that the drill is written for. It returns invalid.Fields, or ctx.Err()
-// when cancelled.
-func WorkOf(ctx context.Context, d drill.Document, s coach.Settings) (Work, error) {
+// MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are live,
+// the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
+func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
 	line, err := TurnOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
 	if err != nil || len(line.Runners) == 0 {
-		return Work{}, err
+		return 0, err
 	}
-	return Work{Metres: line.Runners[0].Metres, Stroke: StrokeGap(d, line)}, nil
+	sum := 0.0
+	for _, runner := range line.Runners {
+		sum += runner.Metres
+	}
+	return sum / float64(len(line.Runners)), nil
 }
 
 // TurnOf works one turn of a drill out for a player, without what a feeder's scatter makes of it. It returns
