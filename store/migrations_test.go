@@ -245,3 +245,49 @@ func TestGoalsOfEarlierFilesAreCountedAnew(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, before, attempts, "worked out again, nothing changes")
 }
+
+// TestOneGoalBecomesAMeasure opens a file from before drills had measures: drills, a student's other goal, and what was
+// counted of balls and of rallies.
+func TestOneGoalBecomesAMeasure(t *testing.T) {
+	path, ctx := filepath.Join(t.TempDir(), "old.db"), t.Context()
+	require.NoError(t, store.FileOf(ctx, path, 10, `
+		INSERT INTO student (id, revision, document) VALUES ('ada', 1, '{"name":"Ada"}');
+		INSERT INTO drill (id, revision, document) VALUES
+			('d', 2, '{"version":3,"name":"Coin","target":{"kind":"circle","radius":0.4},"counts":{"noCount":true},"goal":{"kind":"total","count":10}}'),
+			('r', 1, '{"version":3,"name":"Rally","target":{"kind":"box","box":"far-half"},"goal":{"kind":"rallies of a length","count":3,"from":4,"to":19}}'),
+			('x', 1, '{"version":3');
+		INSERT INTO lesson (id, revision, document) VALUES ('l', 3, '{"version":3,"date":"2026-03-10","blocks":[{"id":"b","variants":[{"student":"ada","gap":3,"goal":{"kind":"in a row","count":4}},{"student":"bo"}]},{"id":"c"}]}');
+		INSERT INTO attempt (key, lesson, block, student, drill, name, stroke, rung, goal, at) VALUES
+			(1, 'l', 'b', 'ada', 'd', 'Coin', 'forehand', 'depth', '{"kind":"in a row","count":4}', 5),
+			(2, 'l', 'c', 'ada', 'r', 'Rally', 'forehand', 'depth', '{"kind":"rallies of a length","count":3,"from":4,"to":19}', 6);
+		INSERT INTO run (key, id, attempt, at) VALUES (1, 'one', 1, 5), (2, 'two', 2, 6);
+		INSERT INTO ball (key, at, kind, made, "of") VALUES (131072, 0, 0, NULL, NULL), (262144, 0, 5, 5, 0)`))
+	s := open(t, path)
+	coin, err := s.Drills.Get(ctx, "d")
+	require.NoError(t, err)
+	require.Equal(t, int64(2), coin.Revision)
+	require.Equal(t, drill.FormatVersion, coin.Document.FormatVersion)
+	require.Equal(t, []drill.Measure{{
+		Number: 1, What: score.Ball, Target: &court.Target{Kind: court.Circle, Radius: 0.4}, Counts: drill.Counts{NoCount: true},
+		Goals: score.Course{{Kind: score.Total, Count: 10}},
+	}}, coin.Document.Measures)
+	band := score.Course{{Kind: score.Rallies, Count: 3, From: 4, To: 19}}
+	rally, err := s.Drills.Get(ctx, "r")
+	require.NoError(t, err)
+	require.Equal(t, score.Rally, rally.Document.Main().What)
+	require.Equal(t, band, rally.Document.Main().Goals)
+	text, err := s.Drills.Text(ctx, "x")
+	require.NoError(t, err)
+	require.Equal(t, `{"version":3`, text)
+
+	record, err := s.Lessons.Get(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, lesson.FormatVersion, record.Document.FormatVersion)
+	row := score.Course{{Kind: score.Streak, Count: 4}}
+	require.Equal(t, []lesson.Variant{{Student: "ada", Gap: 3, Goals: []lesson.Instead{{Measure: 1, Goals: row}}}, {Student: "bo"}}, record.Document.Blocks[0].Variants)
+
+	attempts, err := s.AttemptsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, []drill.Measure{{Number: 1, What: score.Ball, Goals: row}, {Number: 1, What: score.Rally, Goals: band}}, []drill.Measure{attempts[0].Measure, attempts[1].Measure})
+	require.Equal(t, []string{"1 in a row", "1 of 3 rallies"}, []string{attempts[0].Standing.Sentence, attempts[1].Standing.Sentence})
+}

@@ -1,0 +1,84 @@
+package api_test
+
+import (
+	"net/http"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/feed"
+	"hodometer/core/library"
+	"hodometer/core/prospect"
+)
+
+// lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.
+func lessonWith(t *testing.T, c *club, name string, students ...string) (id, block string, lesson api.Lesson) {
+	i := slices.IndexFunc(library.All(), func(s library.Stored) bool { return s.Document.Name == name })
+	require.GreaterOrEqual(t, i, 0)
+	id, block = newID(), newID()
+	body := map[string]any{
+		"version": 4, "space": map[string]any{}, "title": "One", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "",
+		"blocks": []any{map[string]any{"id": block, "kind": "drill", "title": name, "drill": library.All()[i].ID, "minutes": 30, "effort": 5, "calls": []any{}, "turns": 8}},
+	}
+	return id, block, read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
+}
+
+// count counts made and missed balls of a student at a measure.
+func (c *club) count(lesson, block, student string, measure, made, missed int) []api.Counter {
+	entries := []any{map[string]any{"seq": 0, "at": c.now, "kind": "turn", "made": made, "of": made + missed}}
+	return read[[]api.Counter](c.t, c.ask("POST", "/api/lessons/"+lesson+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "measure": measure, "entries": entries}))
+}
+
+// What is counted at one measure is evidence for its own stroke and for nothing else: the backhand work of a drill raises the
+// backhand, and the forehand of the same drill is thought of as before.
+func TestEvidenceReachesTheRightRoad(t *testing.T) {
+	c := newClub(t)
+	p := ada()
+	p.Sport, p.Hand = "tennis", "right"
+	student := c.student(p)
+	id, block, before := lessonWith(t, c, "Forty and Four", student)
+	counters := c.count(id, block, student, 3, 9, 1)
+	on := func(m int) api.Counter {
+		i := slices.IndexFunc(counters, func(c api.Counter) bool { return c.Measure == m })
+		require.GreaterOrEqual(t, i, 0)
+		return counters[i]
+	}
+	require.Equal(t, "goal 1 of 2: 9 of 10", on(3).Standing.Sentence)
+	require.Zero(t, on(1).Count.Balls)
+	require.True(t, on(1).On && !on(3).On, "the first direction is still the one whose turn it is")
+
+	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
+	require.Len(t, progress.Strokes, 1)
+	require.Equal(t, feed.Backhand, progress.Strokes[0].Stroke)
+	require.Equal(t, "backhand cross-court", progress.Drills[0].Times[0].Measure)
+
+	after := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil))
+	rate := func(l api.Lesson, m int) float64 { return expectedAt(t, l.Plan.Prospects, m).Rate }
+	for m, changes := range map[int]string{1: "same", 2: "same", 3: "higher", 4: "higher"} {
+		if changes == "same" {
+			require.InDelta(t, rate(before, m), rate(after, m), 1e-12, "measure %d", m)
+			continue
+		}
+		require.Greater(t, rate(after, m), rate(before, m), "measure %d", m)
+	}
+	require.Greater(t, rate(after, 3)-rate(before, 3), rate(after, 4)-rate(before, 4), "its own counts weigh more than those of another backhand")
+
+	// The first four directions' tens are met one after the other, then the rows begin with the first.
+	for _, m := range []int{1, 2, 4} {
+		c.count(id, block, student, m, 10, 0)
+	}
+	counters = c.count(id, block, student, 3, 1, 0)
+	require.True(t, on(1).On)
+	require.Equal(t, "goal 2 of 2: 0 in a row", on(1).Standing.Sentence)
+
+	gone := c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "measure": 7, "entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}}})
+	require.Equal(t, "measure", readProblem(t, gone, http.StatusUnprocessableEntity).Fields[0].Path)
+}
+
+func expectedAt(t *testing.T, blocks []prospect.Block, measure int) prospect.Prospect {
+	i := slices.IndexFunc(blocks[0].Students, func(p prospect.Prospect) bool { return p.Measure == measure })
+	require.GreaterOrEqual(t, i, 0)
+	return blocks[0].Students[i]
+}
