@@ -5,6 +5,9 @@ import (
 	"errors"
 	"net/http"
 	"slices"
+	"strings"
+
+	"github.com/google/uuid"
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -42,6 +45,11 @@ type Counter struct {
 	Unit     score.Unit     `json:"unit" description:"What is counted one after the other"`
 	TooLong  int            `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
 	Standing score.Standing `json:"standing" description:"How far along the goal is"`
+	Party    string         `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
+	Shared   string         `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`
+	Realism  drill.Realism  `json:"realism" description:"How near to play it is"`
+	Detail   string         `json:"detail" description:"What makes a movement right, and the constraint; empty where there is nothing to say"`
+	Misses   bool           `json:"misses" description:"Misses are marked net, long or wide"`
 	Turn     int            `json:"turn" description:"Attempts in one turn"`
 	Again    bool           `json:"again" description:"A bad feed or a let can be marked"`
 	Choices  bool           `json:"choices" description:"Right or wrong choice is marked with each ball"`
@@ -173,17 +181,17 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 		if !known {
 			continue
 		}
-		for _, person := range in.People {
-			if len(block.People) > 0 && !slices.Contains(block.People, person.ID) {
-				continue
-			}
+		there := in.In(block)
+		for _, person := range there {
 			mine := block.DrillFor(document, person)
 			met := make([]int, len(mine.Measures))
 			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
+					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Counts.Misses,
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
+				c.Party, c.Shared = sharing(m.Who, person, there)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 					c.Aim = &aim
 					c.Zones = zones(document, aim)
@@ -197,6 +205,39 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 	return counters, nil
 }
 
+// sharing is who keeps the count of somebody, and who is on it, where several are.
+func sharing(w drill.Who, of lesson.Person, there []lesson.Person) (keeper, names string) {
+	ids := make([]string, len(there))
+	for i, p := range there {
+		ids[i] = p.ID
+	}
+	party := w.Party(of.ID, ids)
+	if len(party) < 2 {
+		return of.ID, ""
+	}
+	var shorts []string
+	for _, p := range there {
+		if slices.Contains(party, p.ID) {
+			shorts = append(shorts, p.Short)
+		}
+	}
+	return party[0], strings.Join(shorts, " + ")
+}
+
+// detail is what makes a movement right at a measure, and its constraint, in words.
+func detail(d drill.Document, m drill.Measure) string {
+	var list []string
+	if c, err := court.Find(d.Court); err == nil {
+		for _, k := range m.Counts.Criteria {
+			list = append(list, k.Say(c, d.Format))
+		}
+	}
+	if m.Constraint != "" {
+		list = append(list, m.Constraint)
+	}
+	return strings.Join(list, "; ")
+}
+
 // counted takes in what was counted, towards the goals as they were then, and returns how many of them are met.
 func (c *Counter) counted(m drill.Measure, done []store.Attempt) int {
 	same := func(a store.Attempt) bool { return a.Block == c.Counted && a.Measure.Number == m.Number }
@@ -207,7 +248,7 @@ func (c *Counter) counted(m drill.Measure, done []store.Attempt) int {
 	} else {
 		c.Standing = m.Goals.Stand()
 	}
-	c.Goal, c.Unit, c.TooLong = m.Goals.String(), m.What, m.Goals.LongestRally()
+	c.Goal, c.Unit, c.TooLong = m.Goal(), m.What, m.Goals.LongestRally()
 	return m.Goals.GoalsMet(c.Standing)
 }
 
@@ -247,38 +288,57 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if err != nil {
 		return nil, err
 	}
-	person, err := s.store.Students.Get(ctx, body.Student)
-	if errors.Is(err, store.ErrNotFound) {
-		return nil, invalid.Fields{{Path: "student", Message: "this student was erased"}}
-	}
-	if err != nil {
-		return nil, err
-	}
-	mine := d.Blocks[i].DrillFor(played.Document, lesson.Person{ID: person.ID, Profile: person.Document})
-	m, ok := mine.Measure(body.Measure)
-	if body.Measure == 0 {
-		m, ok = mine.Main(), true
-	}
-	if !ok {
-		return nil, invalid.Fields{{Path: "measure", Message: "the drill no longer has this measure"}}
-	}
-	var aim *court.Point
-	if shape, ok := mine.Aimed(m); ok {
-		aim = &shape.Centre
-	}
-	m.Name = mine.Called(m)
-	err = s.store.AddTaps(ctx, store.Run{ID: body.Run, Taps: body.Entries, Attempt: store.Attempt{
-		Lesson: p.ID, Block: d.Blocks[i].CountedAs(), Student: body.Student, Drill: played.ID, Name: played.Document.Name,
-		Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: body.Entries[0].At,
-	}})
-	if err != nil {
-		return nil, err
-	}
 	in, err := s.inputs(ctx, d)
 	if err != nil {
 		return nil, err
 	}
+	there := in.In(d.Blocks[i])
+	if !slices.ContainsFunc(there, func(p lesson.Person) bool { return p.ID == body.Student }) {
+		return nil, invalid.Fields{{Path: "student", Message: "this student was erased, or is not in the block any more"}}
+	}
+	runs, err := runsOf(p.ID, body, d.Blocks[i], played, there)
+	if err != nil {
+		return nil, err
+	}
+	if err := s.store.AddTaps(ctx, runs...); err != nil {
+		return nil, err
+	}
 	return s.counters(ctx, p.ID, d, in)
+}
+
+// runsOf are the runs that taps belong to: that of the student, and where several are on one count, one of each of them.
+func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []lesson.Person) ([]store.Run, error) {
+	ids := make([]string, len(there))
+	for i, p := range there {
+		ids[i] = p.ID
+	}
+	var runs []store.Run
+	asked := body.Measure
+	if asked == 0 {
+		asked = played.Document.Main().Number
+	}
+	who, _ := played.Document.Measure(asked)
+	for _, id := range who.Who.Party(body.Student, ids) {
+		mine := b.DrillFor(played.Document, there[slices.Index(ids, id)])
+		m, ok := mine.Measure(asked)
+		if !ok {
+			return nil, invalid.Fields{{Path: "measure", Message: "the drill no longer has this measure"}}
+		}
+		var aim *court.Point
+		if shape, ok := mine.Aimed(m); ok {
+			aim = &shape.Centre
+		}
+		m.Name, m.Realism = mine.Called(m), mine.RealismOf(m)
+		run := body.Run
+		if id != body.Student {
+			run = uuid.NewSHA1(uuid.MustParse(body.Run), []byte(id)).String()
+		}
+		runs = append(runs, store.Run{ID: run, Taps: body.Entries, Attempt: store.Attempt{
+			Lesson: lessonID, Block: b.CountedAs(), Student: id, Drill: played.ID, Name: played.Document.Name,
+			Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: body.Entries[0].At,
+		}})
+	}
+	return runs, nil
 }
 
 func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {

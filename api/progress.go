@@ -5,6 +5,7 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/progress"
 	"hodometer/core/score"
@@ -49,6 +50,8 @@ type DrillTime struct {
 	Measure  string         `json:"measure" description:"What was counted, where the drill had several measures; else empty"`
 	Unit     score.Unit     `json:"unit" description:"Of the count"`
 	Goal     string         `json:"goal"`
+	Realism  drill.Realism  `json:"realism,omitempty" description:"How near to play it was; empty where that is not known"`
+	Detail   string         `json:"detail" description:"The constraint; empty for none"`
 	Standing score.Standing `json:"standing" description:"How far along the goal it came"`
 }
 
@@ -147,5 +150,5 @@ func histories(done []store.Attempt) []DrillHistory {
 }
 
 func timeOf(a store.Attempt) DrillTime {
-	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goals.String(), Standing: a.Standing}
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goal(), Realism: a.Measure.Realism, Detail: a.Measure.Constraint, Standing: a.Standing}
 }

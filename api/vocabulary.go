@@ -34,6 +34,9 @@ type Vocabulary struct {
 	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
 	Units           []score.Unit              `json:"units" description:"What can be tried, one after the other"`
 	Rungs           []progress.Rung           `json:"rungs" description:"Of a ladder, lowest first"`
+	Who             []drill.Who               `json:"who" description:"Who counts at a measure"`
+	Realisms        []drill.Realism           `json:"realisms" description:"How near to play, the farthest first"`
+	Criteria        []drill.CriterionKind     `json:"criteria" description:"What makes a movement right"`
 	MeasureOrders   []drill.Order             `json:"measureOrders" description:"How the measures of a drill follow one another"`
 	Hard            []score.Hardness          `json:"hard" description:"How hard a stage is beside the drill as a whole"`
 
@@ -65,7 +68,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
-				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](),
+				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil

@@ -48,7 +48,7 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 
 func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
 	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
-		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, outcome, have, along,
+		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
 			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
 		ELSE 0 END FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
@@ -61,7 +61,7 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var outcome, have, together int
 	var aim, zones sql.NullString
 	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &measure, &aim, &at,
-		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &outcome, &have, &along, &together)
+		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &a.Net, &a.Long, &a.Wide, &outcome, &have, &along, &together)
 	if err != nil {
 		return a, err
 	}

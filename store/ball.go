@@ -20,6 +20,7 @@ const ballsOfRun = 1 << 17
 var (
 	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
+	ballMisses  = []tally.Miss{tally.IntoNet, tally.Long, tally.Wide}
 )
 
 // millimetres and metres convert the coordinates of landings, which are stored to the millimetre: a tap on a drawn
@@ -40,6 +41,9 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 		}
 		if e.Kind == tally.Turn {
 			made, of = e.Made, e.Of
+		}
+		if i := slices.Index(ballMisses, e.Miss); i >= 0 {
+			made = i
 		}
 		if e.Kind == tally.Rally {
 			made, of = e.Strokes, e.Stopped
@@ -105,6 +109,13 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 		}
 		if e.Kind == tally.Timed {
 			e.Seconds, e.Made = float64(e.Made)/1000, 0
+		}
+		if e.Kind == tally.Missed && made.Valid {
+			e.Made = 0
+			if made.Int64 < 0 || made.Int64 >= int64(len(ballMisses)) {
+				return fmt.Errorf("ball %d of run %d: unknown miss %d", e.Seq, run, made.Int64)
+			}
+			e.Miss = ballMisses[made.Int64]
 		}
 		if choice.Valid {
 			e.Choice = ballChoices[choice.Int64]

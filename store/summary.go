@@ -90,8 +90,8 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Co
 	if !sum.Last.IsZero() {
 		last = sum.Last.UnixMilli()
 	}
-	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, outcome = ?, have = ?, along = ?
-		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
+	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, net = ?, long = ?, wide = ?, outcome = ?, have = ?, along = ?
+		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, sum.Net, sum.Long, sum.Wide, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
 	return err
 }
 

@@ -16,23 +16,14 @@ const (
 	ByBoth     CountBy = "both"
 )
 
-// Miss is the kind of a miss.
-type Miss string
-
-// The kinds of a miss.
-const (
-	IntoNet Miss = "net"
-	Long    Miss = "long"
-	Wide    Miss = "wide"
-)
-
 // Counts says what counts as a made ball in a drill, and what else is marked. The zero value counts
 // landings and marks nothing else.
 type Counts struct {
-	By      CountBy `json:"by,omitempty" description:"empty: landing"`
-	NoCount bool    `json:"noCount,omitempty" description:"A bad feed or a let can be marked: it is played again and counts for nobody"`
-	Misses  bool    `json:"misses,omitempty" description:"Each miss is marked net, long or wide"`
-	Choices bool    `json:"choices,omitempty" description:"Each ball is marked right or wrong choice, apart from made or missed"`
+	By       CountBy     `json:"by,omitempty" description:"empty: landing"`
+	Criteria []Criterion `json:"criteria,omitempty" maxItems:"4" description:"Of movement: what makes it right"`
+	NoCount  bool        `json:"noCount,omitempty" description:"A bad feed or a let can be marked: it is played again and counts for nobody"`
+	Misses   bool        `json:"misses,omitempty" description:"Each miss is marked net, long or wide"`
+	Choices  bool        `json:"choices,omitempty" description:"Each ball is marked right or wrong choice, apart from made or missed"`
 }
 
 // NoGo is a line that no ball may cross or an area where none may land.

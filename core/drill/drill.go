@@ -200,6 +200,10 @@ func (d Document) Mirrored() Document {
 		if target := d.Measures[i].Target; target != nil {
 			*target = target.Mirrored()
 		}
+		criteria := d.Measures[i].Counts.Criteria
+		for k := range criteria {
+			criteria[k] = criteria[k].mirrored()
+		}
 	}
 	if d.NoGo != nil {
 		noGo := make([]NoGo, len(d.NoGo))

@@ -8,13 +8,13 @@ func (CountBy) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Difficulty) Enum() []any {
-	return []any{Easier, Harder}
+func (CriterionKind) Enum() []any {
+	return []any{BeforeTheLine, InFrontOfTheBody, FeetInABox, BackAtTheMark, ObjectIsUntouched}
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Miss) Enum() []any {
-	return []any{IntoNet, Long, Wide}
+func (Difficulty) Enum() []any {
+	return []any{Easier, Harder}
 }
 
 // Enum lists the values in the order in which they are offered.
@@ -30,4 +30,14 @@ func (PassSide) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (PlaceKind) Enum() []any {
 	return []any{Start, Feeder, Recovery, Opponent, Partner, Queue, OnDeck, Basket, Cone, Obstacle}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (Realism) Enum() []any {
+	return []any{Shadowed, SelfDropped, HandFed, Fed, ByMachine, InRallies, InPoints}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (Who) Enum() []any {
+	return []any{EachPlayer, EachPair, Everybody}
 }

@@ -25,8 +25,13 @@ type Measure struct {
 	Target *court.Target `json:"target,omitempty" description:"Where balls go; none: in is enough"`
 	Stroke feed.Stroke   `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
 	Rung   progress.Rung `json:"rung,omitempty" description:"empty: the drill's"`
+	Who    Who           `json:"who,omitempty" description:"Who counts; empty: each player"`
 	Counts Counts        `json:"counts,omitempty" description:"What counts as made"`
-	Goals  score.Course  `json:"goals" minItems:"1" maxItems:"6" description:"One after the other"`
+
+	Realism    Realism `json:"realism,omitempty" description:"How near to play; empty: as its balls come"`
+	Constraint string  `json:"constraint,omitempty" maxLength:"60" description:"What makes it harder or easier on purpose: a grip, an object, a band; empty: none"`
+
+	Goals score.Course `json:"goals" minItems:"1" maxItems:"6" description:"One after the other"`
 }
 
 // Order is how the measures of a drill follow one another.
@@ -96,6 +101,15 @@ func (d Document) Called(m Measure) string {
 		return d.Pattern.Tasks[m.Tasks[0]].Label(m.Tasks[0])
 	}
 	return fmt.Sprintf("measure %d", m.Number)
+}
+
+// Goal puts the goals of a measure into words, and who counts where it is not each player.
+func (m Measure) Goal() string {
+	phrase := m.Goals.String()
+	if m.Who.shared() {
+		phrase += ", " + string(m.Who)
+	}
+	return phrase
 }
 
 // Has says whether a task of the pattern belongs to a measure.
@@ -255,6 +269,15 @@ func (d Document) checkMeasure(c court.Court, m Measure) error {
 		_, err := c.Shape(*m.Target, d.Format)
 		wrong.Under("target", err)
 	}
+	for i, k := range m.Counts.Criteria {
+		wrong.Under(invalid.Join("counts.criteria", i), k.check(d, c))
+	}
+	if len(m.Counts.Criteria) > 0 && (m.Counts.By == "" || m.Counts.By == ByLanding) {
+		wrong.Add("counts.by", "criteria are about how the player moves; let that count, or take them out")
+	}
+	if m.Who.shared() && m.Goals.Joint() {
+		wrong.Add("who", "what is made together is counted by each player and added up; take %q instead", score.Total)
+	}
 	wrong.Under("goals", m.Goals.Check())
 	for i, g := range m.Goals {
 		if !m.What.Takes(g) {
@@ -268,7 +291,7 @@ func cloneMeasures(list []Measure) []Measure {
 	list = slices.Clone(list)
 	for i := range list {
 		m := &list[i]
-		m.Tasks, m.Goals = slices.Clone(m.Tasks), slices.Clone(m.Goals)
+		m.Tasks, m.Goals, m.Counts.Criteria = slices.Clone(m.Tasks), slices.Clone(m.Goals), slices.Clone(m.Counts.Criteria)
 		if m.Target != nil {
 			target := cloneTarget(*m.Target)
 			m.Target = &target

@@ -63,7 +63,7 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 
 func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated, s schedule.ScheduledBlock, in schedule.Inputs) (Prospect, error) {
 	m := d.Measures[i]
-	p := Prospect{Unit: m.What, Goal: m.Goals.String(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
+	p := Prospect{Unit: m.What, Goal: m.Goal(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
 	if m.Goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
 		return p, nil
 	}

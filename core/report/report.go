@@ -37,13 +37,31 @@ type Measure struct {
 	Target   *court.Shape   `json:"target" description:"null: in is enough"`
 	Aim      string         `json:"aim" description:"The target in words; empty where there is none"`
 	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
+	Criteria []Criterion    `json:"criteria" description:"What makes a movement right"`
+}
+
+// Criterion is what makes a movement right, in words and on the court.
+type Criterion struct {
+	Text string       `json:"text"`
+	Line court.LineID `json:"line,omitempty" description:"The line that it is about"`
+	Area *court.Shape `json:"area" description:"The area that it is about; null where there is none"`
 }
 
 // measures puts the measures of a drill into words, and their targets on the court.
 func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, error) {
 	list := make([]Measure, len(d.Measures))
 	for i, m := range d.Measures {
-		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goals.String(), Measured: []metric.Input{}}
+		r := Measure{Number: m.Number, Name: d.Called(m), Unit: m.What, Goal: m.Goal(), Measured: []metric.Input{}, Criteria: []Criterion{}}
+		for _, k := range m.Counts.Criteria {
+			said := Criterion{Text: k.Say(c, d.Format)}
+			if k.Kind == drill.BeforeTheLine {
+				said.Line = k.Line
+			}
+			if shape, ok := k.Drawn(c, d.Format); ok {
+				said.Area = &shape
+			}
+			r.Criteria = append(r.Criteria, said)
+		}
 		if m.Target != nil {
 			shape, err := c.Shape(*m.Target, d.Format)
 			if err != nil {

@@ -158,8 +158,11 @@ func role(l schedule.Prepared, seat rotation.Seat) Role {
 func goals(d drill.Document) string {
 	phrases := make([]string, len(d.Measures))
 	for i, m := range d.Measures {
-		if phrases[i] = m.Goals.String(); d.Called(m) != "" {
+		if phrases[i] = m.Goal(); d.Called(m) != "" {
 			phrases[i] = d.Called(m) + ": " + phrases[i]
+		}
+		if m.Constraint != "" {
+			phrases[i] += ", " + m.Constraint
 		}
 	}
 	if len(phrases) == 1 {

@@ -67,8 +67,8 @@ func (in *Inputs) Measure(ctx context.Context) error {
 	return nil
 }
 
-// of are the people of a block.
-func (in Inputs) of(b lesson.Block) []lesson.Person {
+// In are the people of a block.
+func (in Inputs) In(b lesson.Block) []lesson.Person {
 	if len(b.People) == 0 {
 		return in.People
 	}

@@ -11,3 +11,8 @@ func (Choice) Enum() []any {
 func (Kind) Enum() []any {
 	return []any{Made, Missed, Turn, Rally, Timed, Again, Undo}
 }
+
+// Enum lists the values in the order in which they are offered.
+func (Miss) Enum() []any {
+	return []any{IntoNet, Long, Wide}
+}

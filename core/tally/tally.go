@@ -34,6 +34,16 @@ const (
 	WrongChoice Choice = "wrong"
 )
 
+// Miss is the kind of a miss.
+type Miss string
+
+// The kinds of a miss.
+const (
+	IntoNet Miss = "net"
+	Long    Miss = "long"
+	Wide    Miss = "wide"
+)
+
 // Entry is one tap, numbered by the device that took it, so that it is counted once however often it
 // is sent.
 type Entry struct {
@@ -49,6 +59,7 @@ type Entry struct {
 	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of a time: how long the try took"`
 
 	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; empty: that it was not marked"`
+	Miss    Miss         `json:"miss,omitempty" description:"Of a missed ball: its kind; empty: that it was not marked"`
 	Landing *court.Point `json:"landing,omitempty" description:"Of one ball: where it landed, metres on the court"`
 	Zone    *court.Zone  `json:"zone,omitempty" description:"Of one ball: in which zone it landed, where the place was not noted"`
 }
@@ -92,6 +103,9 @@ func (e Entry) Check() error {
 	if e.Choice != "" && !single {
 		wrong.Add("choice", "only a single ball is a right or a wrong choice")
 	}
+	if e.Miss != "" && e.Kind != Missed {
+		wrong.Add("miss", "only a missed ball is net, long or wide")
+	}
 	if p := e.Landing; p != nil {
 		const far = 60.0 // metres, well off any court
 		if !single {
@@ -126,6 +140,9 @@ type Count struct {
 	Longest int     `json:"longest" description:"Strokes of the longest of them"`
 	Tries   int     `json:"tries" description:"Tries on the clock"`
 	Fastest float64 `json:"fastest" description:"Seconds of the best of them; 0 where there is none"`
+	Net     int     `json:"net" description:"Misses that were marked so"`
+	Long    int     `json:"long"`
+	Wide    int     `json:"wide"`
 	Taps    int     `json:"taps" description:"Counts that stand, for undo"`
 }
 
@@ -187,6 +204,14 @@ func CountOf(entries []Entry) Count {
 		}
 		c.Made += made
 		c.Balls += made + missed
+		switch entry.Miss {
+		case IntoNet:
+			c.Net++
+		case Long:
+			c.Long++
+		case Wide:
+			c.Wide++
+		}
 		switch entry.Choice {
 		case RightChoice:
 			c.Right++

@@ -881,15 +881,25 @@ export interface components {
             /** @description The block under which the balls are counted: another one where this goes on from it */
             counted: string;
             court: string;
+            /** @description What makes a movement right, and the constraint; empty where there is nothing to say */
+            detail: string;
             /** @description Its name */
             drill: string;
             goal: string;
             /** @description The number of the measure */
             measure: number;
+            /** @description Misses are marked net, long or wide */
+            misses: boolean;
             /** @description Of the student */
             name: string;
             /** @description It is this measure's turn; of measures side by side it is the first */
             on: boolean;
+            /** @description The student under whom the count is taken: another one where several are on one count */
+            party: string;
+            /** @description How near to play it is */
+            realism: components["schemas"]["DrillRealism"];
+            /** @description Who is on one count, in words; empty where each counts alone */
+            shared: string;
             /** @description What to call them on court */
             short: string;
             /** @description How far along the goal is */
@@ -1245,11 +1255,22 @@ export interface components {
             by?: components["schemas"]["DrillCountBy"];
             /** @description Each ball is marked right or wrong choice, apart from made or missed */
             choices?: boolean;
+            /** @description Of movement: what makes it right */
+            criteria?: components["schemas"]["DrillCriterion"][];
             /** @description Each miss is marked net, long or wide */
             misses?: boolean;
             /** @description A bad feed or a let can be marked: it is played again and counts for nobody */
             noCount?: boolean;
         };
+        DrillCriterion: {
+            /** @description In which the feet are */
+            box?: string;
+            kind: components["schemas"]["DrillCriterionKind"];
+            /** @description Before which the ball is met */
+            line?: string;
+        };
+        /** @enum {string} */
+        DrillCriterionKind: "met before a line" | "met in front of the body" | "feet in a box" | "back at the recovery mark" | "object untouched";
         /** @enum {string} */
         DrillDifficulty: "easier" | "harder";
         DrillDocument: {
@@ -1310,6 +1331,8 @@ export interface components {
             times: components["schemas"]["DrillTime"][];
         };
         DrillMeasure: {
+            /** @description What makes it harder or easier on purpose: a grip, an object, a band; empty: none */
+            constraint?: string;
             /** @description What counts as made */
             counts?: components["schemas"]["DrillCounts"];
             /** @description One after the other */
@@ -1318,6 +1341,8 @@ export interface components {
             name?: string;
             /** @description On the court and in what was counted; it stays when others come or go */
             number: number;
+            /** @description How near to play; empty: as its balls come */
+            realism?: components["schemas"]["DrillRealism"];
             /** @description empty: the drill's */
             rung?: components["schemas"]["ProgressRung"];
             /** @description Whose ladder it counts on; empty: the drill's */
@@ -1328,6 +1353,8 @@ export interface components {
             tasks?: number[];
             /** @description What is tried, one after the other */
             what: components["schemas"]["ScoreUnit"];
+            /** @description Who counts; empty: each player */
+            who?: components["schemas"]["DrillWho"];
         };
         DrillMove: {
             /** @description The handle of a spot in the report */
@@ -1380,6 +1407,8 @@ export interface components {
             /** @description Tried on this student */
             student?: string;
         };
+        /** @enum {string} */
+        DrillRealism: "shadow" | "self-drop" | "hand-fed" | "fed" | "machine" | "rally" | "points";
         DrillReword: {
             /** @description The handle of a spot in the report */
             handle: string;
@@ -1399,10 +1428,14 @@ export interface components {
             /** Format: date-time */
             at: string;
             count: components["schemas"]["TallyCount"];
+            /** @description The constraint; empty for none */
+            detail: string;
             goal: string;
             lesson: string;
             /** @description What was counted, where the drill had several measures; else empty */
             measure: string;
+            /** @description How near to play it was; empty where that is not known */
+            realism?: components["schemas"]["DrillRealism"];
             /** @description How far along the goal it came */
             standing: components["schemas"]["ScoreStanding"];
             /** @description Of the count */
@@ -1425,6 +1458,8 @@ export interface components {
             name: string;
             steps: components["schemas"]["FeedTransformation"][];
         };
+        /** @enum {string} */
+        DrillWho: "each player" | "each pair on one count" | "everybody on one count";
         Duplicate: {
             /** Format: uuid */
             id: string;
@@ -2599,6 +2634,13 @@ export interface components {
             /** @description What to put down, in walking order from the near left corner */
             walk: components["schemas"]["CourtStep"][];
         };
+        ReportCriterion: {
+            /** @description The area that it is about; null where there is none */
+            area: null | components["schemas"]["CourtShape"];
+            /** @description The line that it is about */
+            line?: string;
+            text: string;
+        };
         ReportFeed: {
             from: components["schemas"]["CourtPoint"];
             label: string;
@@ -2614,6 +2656,8 @@ export interface components {
         ReportMeasure: {
             /** @description The target in words; empty where there is none */
             aim: string;
+            /** @description What makes a movement right */
+            criteria: components["schemas"]["ReportCriterion"][];
             /** @description Its goals in words */
             goal: string;
             /** @description The target's area, share of its box, margin and share out, in words */
@@ -3123,9 +3167,12 @@ export interface components {
              * @description Seconds of the best of them; 0 where there is none
              */
             fastest: number;
+            long: number;
             /** @description Strokes of the longest of them */
             longest: number;
             made: number;
+            /** @description Misses that were marked so */
+            net: number;
             /** @description Rallies whose strokes were counted */
             rallies: number;
             /** @description Right choices, of those that were marked */
@@ -3136,6 +3183,7 @@ export interface components {
             taps: number;
             /** @description Tries on the clock */
             tries: number;
+            wide: number;
             wrong: number;
         };
         TallyEntry: {
@@ -3148,6 +3196,8 @@ export interface components {
             landing?: components["schemas"]["CourtPoint"];
             /** @description Of a turn: balls made */
             made?: number;
+            /** @description Of a missed ball: its kind; empty: that it was not marked */
+            miss?: components["schemas"]["TallyMiss"];
             /** @description Of a turn: balls played */
             of?: number;
             /**
@@ -3166,6 +3216,8 @@ export interface components {
         };
         /** @enum {string} */
         TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "undo";
+        /** @enum {string} */
+        TallyMiss: "net" | "long" | "wide";
         Taps: {
             /** Format: uuid */
             block: string;
@@ -3274,6 +3326,8 @@ export interface components {
             begins: components["schemas"]["RotationBegins"][];
             /** @description What a round is counted in */
             counted: components["schemas"]["RotationCounted"][];
+            /** @description What makes a movement right */
+            criteria: components["schemas"]["DrillCriterionKind"][];
             directions: components["schemas"]["FeedDirection"][];
             endings: components["schemas"]["FeedEnding"][];
             /** @description The kinds of goal, and how each is put together */
@@ -3291,6 +3345,8 @@ export interface components {
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];
             paces: components["schemas"]["FeedPace"][];
+            /** @description How near to play, the farthest first */
+            realisms: components["schemas"]["DrillRealism"][];
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
             /** @description Of a ladder, lowest first */
@@ -3304,6 +3360,8 @@ export interface components {
             transformations: components["schemas"]["FeedTransformationKind"][];
             /** @description What can be tried, one after the other */
             units: components["schemas"]["ScoreUnit"][];
+            /** @description Who counts at a measure */
+            who: components["schemas"]["DrillWho"][];
         };
         Week: {
             /** @description From Monday */

@@ -1,0 +1,50 @@
+package drill
+
+import (
+	"hodometer/core/feed"
+	"hodometer/core/score"
+)
+
+// Realism is how near to play the balls of a measure are.
+type Realism string
+
+// From the farthest to the nearest.
+const (
+	Shadowed    Realism = "shadow"
+	SelfDropped Realism = "self-drop"
+	HandFed     Realism = "hand-fed"
+	Fed         Realism = "fed"
+	ByMachine   Realism = "machine"
+	InRallies   Realism = "rally"
+	InPoints    Realism = "points"
+)
+
+// RealismOf is how near to play a measure is: as it says, or as its balls come.
+func (d Document) RealismOf(m Measure) Realism {
+	switch {
+	case m.Realism != "":
+		return m.Realism
+	case m.What == score.Point:
+		return InPoints
+	case d.Pattern.Rally != nil:
+		return InRallies
+	}
+	flies, method := false, d.Pattern.Method
+	for i, t := range d.Pattern.Tasks {
+		if m.Has(i) && t.Kind.Flies() {
+			flies, method = true, d.Pattern.MethodOf(t)
+			break
+		}
+	}
+	switch {
+	case !flies:
+		return Shadowed
+	case method == feed.ByHand:
+		return HandFed
+	case method == feed.SelfDrop:
+		return SelfDropped
+	case method == feed.Machine:
+		return ByMachine
+	}
+	return Fed
+}

@@ -1,0 +1,30 @@
+package drill
+
+import "slices"
+
+// Who is who counts at a measure.
+type Who string
+
+// The zero value is each player. On one count, what any of them makes or misses counts for all of them.
+const (
+	EachPlayer Who = "each player"
+	EachPair   Who = "each pair on one count"
+	Everybody  Who = "everybody on one count"
+)
+
+// Party is who is on one count with somebody, in the order of those who are there, the one who keeps the count first:
+// pairs are neighbours in that order, and whoever is left over counts alone.
+func (w Who) Party(of string, there []string) []string {
+	i := slices.Index(there, of)
+	switch {
+	case i < 0 || w == "" || w == EachPlayer:
+		return []string{of}
+	case w == Everybody:
+		return there
+	}
+	first := i - i%2
+	return there[first:min(first+2, len(there))]
+}
+
+// shared says whether several are on one count.
+func (w Who) shared() bool { return w == EachPair || w == Everybody }
