@@ -152,3 +152,67 @@ test('what cannot be counted so is told where it is', async ({ page, empty }) =>
   await counts.getByRole('button', { name: '2 with a ball' }).click()
   await expect(counts.getByText('10 made in all')).toBeVisible()
 })
+
+test('twenty-five together on both diagonals are on one count, with misses by their kind', async ({
+  page,
+  empty,
+}) => {
+  test.slow()
+  const counts = await own(page, empty, 'Last Stretch')
+  // One measure: 25 in the strip, everybody on one count; the other diagonal is like it.
+  await counts.getByLabel('What measure 1 is called').fill('forehand diagonal')
+  await counts.getByLabel('Who counts').selectOption('everybody on one count')
+  await counts.getByText('What else is marked').click()
+  await counts.getByLabel('misses are marked net, long or wide').check()
+  await counts.getByRole('button', { name: 'Add a measure' }).click()
+  await counts.getByLabel('What measure 2 is called').fill('backhand diagonal')
+  await counts.getByLabel('Whose ladder it counts on').selectOption('backhand')
+  await counts.getByLabel('They run').selectOption('one after the other')
+  await expect(counts.getByText('25 made in all, everybody on one count')).toBeVisible()
+  await saved(page)
+
+  await planned(page, empty, 'Last Stretch (my version)')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${page.url()}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const counting = page.getByRole('region', { name: 'Counting' })
+  await expect(counting.getByText('Ada + Ben on one count')).toBeVisible()
+  await press(counting, 'Long')
+  await press(counting, 'Net')
+  await press(counting, 'Long')
+  for (let ball = 0; ball < 25; ball++) await press(counting, 'Made')
+  await on(counting, 'backhand diagonal')
+  await press(counting, 'Wide')
+  await expect(counting.getByText('Now 0 of 25')).toBeVisible()
+
+  const ada = await afterwards(page)
+  const ben = page.getByRole('region', { name: eight[1]?.name })
+  for (const both of [ada, ben]) {
+    await expect(
+      both.getByRole('row', { name: /forehand diagonal 25 of 28 1 net, 2 long .* ✓ met/ }),
+    ).toBeVisible()
+    await expect(both.getByRole('row', { name: /backhand diagonal 0 of 1 1 wide/ })).toBeVisible()
+  }
+})
+
+test('what makes a movement right is chosen, drawn and said on court', async ({ page, empty }) => {
+  const counts = await own(page, empty, 'Shadow Six')
+  // A mistake: there is no recovery mark to come back to.
+  await counts.getByLabel('Right when').selectOption('back at the recovery mark')
+  await counts.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(counts.getByText(/no recovery mark to come back to/)).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await counts.getByLabel('Right when').selectOption('feet in a box')
+  await counts.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(counts.getByRole('list', { name: 'What makes it right' })).toContainText('feet in the near')
+  await expect(page.getByRole('group', { name: /^Shadow Six/ }).locator('polygon.criterion')).toBeVisible()
+  await counts.getByLabel('Constraint').fill('hands behind the back')
+  await counts.getByLabel('Constraint').press('Tab')
+  await saved(page)
+  await planned(page, empty, 'Shadow Six (my version)')
+  const counting = await courtside(page)
+  await expect(counting.getByText(/feet in the near .*; hands behind the back/)).toBeVisible()
+  await expect(counting.getByText('of 0 repetitions')).toBeVisible()
+  await press(counting, 'Made')
+  await expect(counting.getByText(/of 1 repetition$/)).toBeVisible()
+})

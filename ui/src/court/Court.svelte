@@ -197,6 +197,30 @@
       />{/if}
   {/each}
 
+  {#each report.measures.flatMap((each) => each.criteria ?? []) as criterion, i (i)}
+    {@const line = court.lines.find((each) => each.id === criterion.line)}
+    {#if line}
+      {@const from = pt(line.from)}
+      {@const to = pt(line.to)}
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        class="criterion"
+        stroke-width={5 * px}
+        stroke-dasharray="{px} {6 * px}"><title>{criterion.text}</title></line
+      >
+    {:else if criterion.area}
+      <polygon
+        points={criterion.area.corners.map((corner) => `${pt(corner).x},${pt(corner).y}`).join(' ')}
+        class="criterion"
+        stroke-width={5 * px}
+        stroke-dasharray="{px} {6 * px}"><title>{criterion.text}</title></polygon
+      >
+    {/if}
+  {/each}
+
   {@render under?.(frame, px)}
   {#each report.feeds as feed, i (i)}
     {@const from = pt(at(feeder, feed.from))}
@@ -339,6 +363,10 @@
   }
   .forbidden {
     stroke: var(--on-court);
+  }
+  .criterion {
+    stroke: var(--feed);
+    fill: none;
   }
   .guide {
     stroke: var(--tag);

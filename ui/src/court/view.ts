@@ -102,7 +102,8 @@ export function placeAt(frame: Frame, box: DOMRect, clientX: number, clientY: nu
 /** Drawing is the part of a report that a court is drawn from. */
 export type Drawing = Pick<Report, 'court' | 'spots' | 'feeds' | 'noGo' | 'noGoLines'> & {
   /** Each with its target, where it has one. */
-  measures: Pick<Report['measures'][number], 'number' | 'target'>[]
+  measures: (Pick<Report['measures'][number], 'number' | 'target'> &
+    Partial<Pick<Report['measures'][number], 'criteria'>>)[]
 }
 
 /** Snapped is a place that a line, or another mark, has drawn to itself. */

@@ -56,6 +56,10 @@ export function counted(
   }
 }
 
+/** misses says of what kind misses were, where that was marked. */
+export const misses = ({ net, long, wide }: { net: number; long: number; wide: number }) =>
+  [net && `${net} net`, long && `${long} long`, wide && `${wide} wide`].filter(Boolean).join(', ')
+
 /** outcome says how far along a goal was at the end. */
 export const outcome = (standing: Pick<Counter['standing'], 'met' | 'lost' | 'perhaps' | 'sentence'>) => {
   if (standing.met) return `✓ ${standing.sentence}`

@@ -3,7 +3,7 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import { counted, outcome } from '../../lib/words'
+  import { counted, misses, outcome } from '../../lib/words'
 
   interface Props {
     lesson: string
@@ -55,7 +55,8 @@
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counted(counter.unit, counter.count)
                 .map((part) => part || 'points')
-                .join(' ')}</td
+                .join(' ')}{#if misses(counter.count)}<br /><span class="hint">{misses(counter.count)}</span
+                >{/if}</td
             >
             <td class="text-right whitespace-nowrap tabular-nums"
               >{counter.count.atLeast ? '≥ ' : ''}{counter.count.best}</td

@@ -20,8 +20,11 @@
     onundo: (whose: Whose) => void
   }
   let { counters, waiting, last, ontap, onundo }: Props = $props()
+  /** Each student who keeps a count of their own at some measure. */
   const people = $derived(
-    counters.filter((each, i) => counters.findIndex((c) => c.student === each.student) === i),
+    counters.filter(
+      (each, i) => counters.findIndex((c) => c.student === each.student && c.party === c.student) === i,
+    ),
   )
   let chosen = $state(0)
   const student = $derived(people[Math.min(chosen, people.length - 1)]?.student)
@@ -47,7 +50,7 @@
           .filter(
             (tap) =>
               [counter.block, counter.counted].includes(tap.block) &&
-              tap.student === counter.student &&
+              tap.student === counter.party &&
               (tap.measure ?? 1) === counter.measure,
           )
           .map((tap) => tap.entry),
@@ -62,7 +65,7 @@
 
   function undo() {
     if (!undone) return
-    const { student, measure } = undone
+    const { party: student, measure } = undone
     chosen = people.findIndex((each) => each.student === student)
     instead = kept = measure
     onundo({ student, measure })
@@ -102,15 +105,18 @@
   /** Whether the ball that is counted next was the right idea. */
   let choice = $state<Entry['choice']>()
 
-  function ball(kind: 'made' | 'missed') {
-    if (!counter) return
-    ontap(counter, { kind, choice, landing: $state.snapshot(landing), zone: $state.snapshot(zone) })
+  function tap(tap: Tap) {
+    if (counter) ontap({ student: counter.party, measure: counter.measure }, tap)
+  }
+
+  function ball(kind: 'made' | 'missed', miss?: Entry['miss']) {
+    tap({ kind, choice, miss, landing: $state.snapshot(landing), zone: $state.snapshot(zone) })
     landing = zone = choice = undefined
   }
 
   function afterTheTurn(made: number) {
     if (!counter) return
-    ontap(counter, { kind: 'turn', made, of: turn })
+    tap({ kind: 'turn', made, of: turn })
     chosen = (chosen + 1) % people.length
   }
 </script>
@@ -125,7 +131,7 @@
               class="btn"
               class:btn-primary={i === chosen}
               aria-pressed={i === chosen}
-              onclick={() => (chosen = i)}>{each.short}</button
+              onclick={() => (chosen = i)}>{each.shared || each.short}</button
             >
           {/each}
         </div>
@@ -170,6 +176,11 @@
         {counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
             .sentence}{:else}<strong>Met ✓</strong>{/if}
       </p>
+      {#if counter.detail || counter.shared}
+        <p class="px-1 text-sm">
+          {[counter.shared && `${counter.shared} on one count`, counter.detail].filter(Boolean).join('; ')}
+        </p>
+      {/if}
       {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
       {#if way === 'ball'}
         {#if noting && counter.aim && counter.unit === 'ball'}
@@ -192,9 +203,9 @@
       {/if}
     </div>
     {#if inRallies}
-      <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={(tap) => ontap(counter, tap)} />
+      <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={tap} />
     {:else if counter.unit === 'time'}
-      <TimeCount byNumber={way === 'turn'} ontap={(tap) => ontap(counter, tap)} />
+      <TimeCount byNumber={way === 'turn'} ontap={tap} />
     {:else if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">
@@ -210,7 +221,17 @@
       {/if}
       <div class="two">
         <button class="answer made" onclick={() => ball('made')}>{answers[0]}</button>
-        <button class="answer missed" onclick={() => ball('missed')}>{answers[1]}</button>
+        {#if counter.misses && counter.unit === 'ball'}
+          <div class="misses" role="group" aria-label="Missed">
+            {#each ['net', 'long', 'wide'] as const as miss (miss)}
+              <button class="answer missed" onclick={() => ball('missed', miss)}
+                >{miss[0]?.toUpperCase()}{miss.slice(1)}</button
+              >
+            {/each}
+          </div>
+        {:else}
+          <button class="answer missed" onclick={() => ball('missed')}>{answers[1]}</button>
+        {/if}
       </div>
     {:else}
       <p class="px-1">Made of {turn} in this turn:</p>
@@ -218,12 +239,12 @@
     {/if}
     <div class="less">
       <button class="btn big" disabled={!canUndo} onclick={undo}
-        >Undo{#if people.length > 1 && last !== undefined}<span class="block text-sm">{undone?.short}</span
+        >Undo{#if people.length > 1 && last !== undefined}<span class="block text-sm"
+            >{undone?.shared || undone?.short}</span
           >{/if}</button
       >
       {#if counter.again && way === 'ball' && counter.unit !== 'time'}
-        <button class="btn big" onclick={() => ontap(counter, { kind: 'played again' })}>Play it again</button
-        >
+        <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>
       {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
         >{ways[way === 'ball' ? 1 : 0]}</button
@@ -286,6 +307,14 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 0.5rem;
+  }
+  .misses {
+    display: grid;
+    gap: 0.35rem;
+  }
+  .misses .answer {
+    min-height: 64px;
+    font-size: 1.25rem;
   }
   .less {
     display: grid;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DrillDocument, Measure, Vocabulary } from '../../lib/api/client'
+  import type { DrillDocument, Measure, Report, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import { countedIn } from './measures'
 
@@ -8,13 +8,34 @@
     draft: Draft<DrillDocument>
     /** Which measure it is, from 0. */
     nth: number
+    report: Report
     vocabulary: Vocabulary
     errors: Record<string, string>
   }
-  let { draft, nth, vocabulary, errors }: Props = $props()
+  let { draft, nth, report, vocabulary, errors }: Props = $props()
   const document = $derived(draft.document)
   const measure = $derived(document.measures[nth])
   const path = $derived(`measures.${nth}`)
+  const said = $derived(report.measures[nth])
+  const id = $props.id()
+  /** Whether the movement counts, so that it can be said what makes it right. */
+  const moves = $derived((measure?.counts?.by ?? 'landing') !== 'landing')
+  type Criterion = NonNullable<NonNullable<Measure['counts']>['criteria']>[number]
+  let criterion = $state<Criterion['kind']>('met before a line')
+  // The court of a drill stays the same for as long as the bench is open on it.
+  // svelte-ignore state_referenced_locally
+  let line = $state(report.court.lines[0]?.id ?? '')
+  // svelte-ignore state_referenced_locally
+  let box = $state(
+    (report.court.boxes.find((each) => each.id.startsWith('near')) ?? report.court.boxes[0])?.id ?? '',
+  )
+
+  function addCriterion() {
+    const added: Criterion = { kind: criterion }
+    if (criterion === 'met before a line') added.line = line
+    if (criterion === 'feet in a box') added.box = box
+    change((own) => (own.counts = { ...own.counts, criteria: [...(own.counts?.criteria ?? []), added] }))
+  }
   const change = (alter: (measure: Measure) => void) =>
     draft.change((d) => {
       const own = d.measures[nth]
@@ -49,7 +70,8 @@
     Object.entries(errors)
       .filter(
         ([at]) =>
-          [path, `${path}.name`, `${path}.what`, `${path}.number`].includes(at) ||
+          [path, `${path}.name`, `${path}.what`, `${path}.number`, `${path}.who`].includes(at) ||
+          at.startsWith(`${path}.counts`) ||
           at.startsWith(`${path}.tasks`),
       )
       .map(([, text]) => text),
@@ -69,7 +91,19 @@
         change((own) => (own.name = name || undefined))
       }}
     />
-    <span>: each player tries</span>
+    <span>:</span>
+    <select
+      class="select select-sm"
+      aria-label="Who counts"
+      value={measure.who ?? 'each player'}
+      onchange={(event) => {
+        const who = event.currentTarget.value as NonNullable<Measure['who']>
+        change((own) => (own.who = who === 'each player' ? undefined : who))
+      }}
+    >
+      {#each vocabulary.who as who (who)}<option>{who}</option>{/each}
+    </select>
+    <span>tries</span>
     <select
       class="select select-sm"
       aria-label="What is tried"
@@ -109,13 +143,41 @@
       value={measure.counts?.by ?? 'landing'}
       onchange={(event) => {
         const by = event.currentTarget.value as NonNullable<NonNullable<Measure['counts']>['by']>
-        change((own) => (own.counts = { ...own.counts, by }))
+        change((own) => {
+          own.counts = { ...own.counts, by }
+          if (by === 'landing') delete own.counts.criteria
+        })
       }}
     >
       <option value="landing">where it lands</option>
       <option value="movement">how the player moved</option>
       <option value="both">both together</option>
     </select>
+    <span>, as</span>
+    <select
+      class="select select-sm"
+      aria-label="How near to play"
+      value={measure.realism ?? ''}
+      onchange={(event) => {
+        const realism = event.currentTarget.value as Measure['realism'] | ''
+        change((own) => (own.realism = realism || undefined))
+      }}
+    >
+      <option value="">its balls come</option>
+      {#each vocabulary.realisms as realism (realism)}<option>{realism}</option>{/each}
+    </select>
+    <span>, with</span>
+    <input
+      class="input input-sm w-40"
+      aria-label="Constraint"
+      placeholder="no constraint"
+      maxlength="60"
+      value={measure.constraint ?? ''}
+      onchange={(event) => {
+        const constraint = event.currentTarget.value.trim()
+        change((own) => (own.constraint = constraint || undefined))
+      }}
+    />
     <span>. It counts for the</span>
     <select
       class="select select-sm"
@@ -145,6 +207,40 @@
     <span>.</span>
   </div>
   {#if wrong.length}<p class="text-error mt-1 text-sm" role="alert">{wrong.join(' ')}</p>{/if}
+  {#if moves}
+    <div class="mt-2 flex flex-wrap items-center gap-2">
+      <label for="{id}-criterion" class="text-sm">Right when</label>
+      <select id="{id}-criterion" class="select select-sm w-auto" bind:value={criterion}>
+        {#each vocabulary.criteria as kind (kind)}<option>{kind}</option>{/each}
+      </select>
+      {#if criterion === 'met before a line'}
+        <select class="select select-sm w-auto" aria-label="Which line" bind:value={line}>
+          {#each report.court.lines as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
+        </select>
+      {:else if criterion === 'feet in a box'}
+        <select class="select select-sm w-auto" aria-label="Which box" bind:value={box}>
+          {#each report.court.boxes as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
+        </select>
+      {/if}
+      <button
+        class="btn btn-sm"
+        disabled={(measure.counts?.criteria?.length ?? 0) >= 4}
+        onclick={addCriterion}>Add</button
+      >
+    </div>
+    {#if said?.criteria.length}
+      <ul class="mt-1 text-sm" aria-label="What makes it right">
+        {#each said.criteria as each, i (i)}
+          <li>
+            {each.text}
+            <button class="link" onclick={() => change((own) => own.counts?.criteria?.splice(i, 1))}
+              >take it out<span class="sr-only">: {each.text}</span></button
+            >
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  {/if}
   <details class="mt-1 text-sm">
     <summary class="cursor-pointer">What else is marked</summary>
     {#each marks as mark (mark.key)}

@@ -96,7 +96,10 @@
         ? ''
         : `; ${{ sequence: 'whole sequences', repetition: 'repetitions', rally: 'rallies', point: 'points', time: 'tries' }[said.unit]} are counted`}.
     </p>
-    {#if !builtIn && vocabulary}<MeasureSentence {draft} {nth} {vocabulary} {errors} />{/if}
+    {#if !builtIn && vocabulary}<MeasureSentence {draft} {nth} {report} {vocabulary} {errors} />{/if}
+    {#if builtIn && said.criteria.length}
+      <p class="text-sm">Right when {said.criteria.map((each) => each.text).join(', ')}.</p>
+    {/if}
     <MeasureGoals {draft} {nth} {measure} {fit} {vocabulary} {builtIn} {errors} {onfit} />
     <hr class="border-base-300 my-4" />
     {#if !builtIn}<TargetEditor {draft} {nth} {report} {errors} {ontype} />{:else if said.target}<Measured

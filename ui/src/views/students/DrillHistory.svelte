@@ -45,7 +45,10 @@
               >{time.count.atLeast ? 'at least ' : ''}{time.count.best}</td
             >
             <td class="min-w-36"
-              >{time.measure && `${time.measure}, `}{time.goal}: {outcome(time.standing)}</td
+              >{[time.measure, time.realism, time.detail].filter(Boolean).join(', ')}{(time.measure ||
+                time.realism ||
+                time.detail) &&
+                ': '}{time.goal}: {outcome(time.standing)}</td
             >
           </tr>
         {/each}
