@@ -19,6 +19,7 @@ type Load struct {
 	Turns     int     `json:"turns" description:"Turns for each player"`
 	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
 	Each      int     `json:"each" description:"Balls fed to one player"`
+	Word      string  `json:"word" description:"What they are called: balls, shuttles, or rallies, of which each takes one"`
 	Baskets   int     `json:"baskets" description:"Basketfuls fed, each followed by a pick-up"`
 	SetUp     float64 `json:"setUp" description:"Seconds"`
 	Feeding   float64 `json:"feeding" description:"Seconds of play, pauses included"`
@@ -45,7 +46,9 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	}
 	balls := all * d.Pattern.BallsPerTurn()
 	line := lineOf(d, g)
+	_, word := d.Ball()
 	load := Load{
+		Word:   word,
 		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
 		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
 		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
@@ -91,7 +94,7 @@ func (l Load) Derivation(d drill.Document, s coach.Settings) metric.Derivation {
 			{Name: "Players × turns", Value: fmt.Sprintf("%d × %d", l.People, l.Turns)}, {Name: "Lines", Value: fmt.Sprint(l.Lines)},
 			{Name: "One turn with its pauses", Value: units.Decimal(d.Pattern.TurnSeconds(), 1) + " s"},
 			{Name: "Feeding", Value: units.Clock(l.Feeding) + " min"},
-			{Name: "Balls", Value: units.Count(l.Balls, "ball", "balls")},
+			{Name: units.Title(l.Word), Value: d.Fed(l.Balls)},
 			{Name: "Picking up one ball", Value: units.Decimal(s.PickUp, 1) + " s"},
 			{Name: "Picking up", Value: units.Clock(l.PickUp) + " min"},
 		},

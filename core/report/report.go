@@ -194,9 +194,10 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
+	title := units.Title(l.Word)
 	return []metric.Metric{
-		metric.New("Balls a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), "balls", metric.Derivation{
-			Formula: "balls in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
+		metric.New(title+" a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), l.Word, metric.Derivation{
+			Formula: l.Word + " in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
 		}),
 		metric.New("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
 			Formula: "60 ÷ gap", Inputs: []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: metric.OwnArithmetic,
@@ -207,11 +208,11 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 				{Name: "Pause after a sequence", Value: units.Decimal(p.Pause, 1) + " s"}},
 			Source: metric.OwnArithmetic,
 		}),
-		metric.New("Balls in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), "balls", metric.Derivation{
-			Formula: "players × turns × balls a turn",
+		metric.New(title+" in all", float64(l.Balls), units.Decimal(float64(l.Balls), 0), l.Word, metric.Derivation{
+			Formula: "players × turns × " + l.Word + " a turn",
 			Inputs: []metric.Input{{Name: "Players", Value: units.Decimal(float64(l.People), 0)},
 				{Name: "Turns each", Value: units.Decimal(float64(l.Turns), 0)},
-				{Name: "Balls a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
+				{Name: title + " a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
 			Source: metric.OwnArithmetic,
 		}),
 		metric.New("Baskets", float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), basketsOf(s), metric.Derivation{

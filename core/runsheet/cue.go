@@ -174,7 +174,11 @@ func goals(d drill.Document) string {
 // drillCues call the feeding, what to count, each pick-up where a basket runs empty, and who plays it how.
 func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Cue {
 	d, at := l.Document, s.Start+s.SetUp
-	text := fmt.Sprintf("Feed: %d balls a turn, %s s apart. %s Goal: %s", d.Pattern.BallsPerTurn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
+	how := "Feed: %s a turn, %s s apart. %s Goal: %s"
+	if d.Pattern.Rally != nil {
+		how = "Play: %s a turn, a stroke every %s s. %s Goal: %s"
+	}
+	text := fmt.Sprintf(how, d.Fed(d.Pattern.BallsPerTurn()), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}
@@ -200,7 +204,7 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 		n := min(basket, s.Load.Balls-fed)
 		at += float64(n) * perBall
 		if at < s.End {
-			cues = append(cues, Cue{Second: at, Block: s.Block, Kind: PickUp, Text: "Pick up " + units.Count(n, "ball", "balls"), Roles: []Role{}})
+			cues = append(cues, Cue{Second: at, Block: s.Block, Kind: PickUp, Text: "Pick up " + d.Fed(n), Roles: []Role{}})
 		}
 		at += float64(n) * pickUp
 	}

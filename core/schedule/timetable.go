@@ -183,8 +183,8 @@ func (l Prepared) TurnsIn(in Inputs) int {
 func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
 	if s.Over == 0 {
-		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, units.Count(s.Load.Balls, "ball", "balls"), units.Clock(s.Spare))
+		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, l.Document.Fed(s.Load.Balls), units.Clock(s.Spare))
 	}
-	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, units.Count(s.Load.Balls, "ball", "balls"),
+	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, l.Document.Fed(s.Load.Balls),
 		units.Clock(s.Over), units.Count(l.TurnsIn(in), "turn", "turns"))
 }

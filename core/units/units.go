@@ -97,6 +97,14 @@ func Percents(shares ...float64) []int {
 	return list
 }
 
+// Title begins a word with a capital letter.
+func Title(word string) string {
+	if word == "" {
+		return ""
+	}
+	return strings.ToUpper(word[:1]) + word[1:]
+}
+
 // Count writes a number with its noun: 1 ball, 2 balls.
 func Count(n int, one, many string) string {
 	if n == 1 {

@@ -2143,6 +2143,8 @@ export interface components {
              * @description Seconds one player stands between two turns
              */
             waiting: number;
+            /** @description What they are called: balls, shuttles, or rallies, of which each takes one */
+            word: string;
         };
         LoadSpace: {
             /** @description 0: one */

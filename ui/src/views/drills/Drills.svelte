@@ -46,6 +46,7 @@
       notices.wrong(error)
     }
   }
+  const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 </script>
 
 <div class="flex flex-wrap items-center gap-3">
@@ -87,8 +88,9 @@
             <p class="mt-1">{drill.document.summary}</p>
             {#if drill.report}<p class="mt-1 text-sm">
                 {drill.report.measures.length === 1 ? 'Goal' : `${drill.report.measures.length} measures`}: {drill
-                  .report.measures[0]?.goal}. {drill.document.pattern.tasks.length} balls, {drill.document
-                  .pattern.gap} s apart.
+                  .report.measures[0]?.goal}. {drill.document.pattern.rally
+                  ? `Rallies, a stroke every ${drill.document.pattern.gap} s.`
+                  : `${counted(drill.document.pattern.tasks.length, 'task')}, ${drill.document.pattern.gap} s apart.`}
               </p>{/if}
             <div class="mt-auto flex gap-2 pt-3">
               <button class="btn btn-sm" onclick={() => duplicate(drill)}
