@@ -21,7 +21,7 @@ type Measure struct {
 	Number int           `json:"number" minimum:"1" maximum:"8" description:"On the court and in what was counted; it stays when others come or go"`
 	Name   string        `json:"name,omitempty" maxLength:"40" description:"What the coach calls it; empty: as it is drawn"`
 	What   score.Unit    `json:"what" description:"What is tried, one after the other"`
-	Tasks  []int         `json:"tasks,omitempty" maxItems:"12" description:"Which tasks of the pattern belong to it, from 0; none: all"`
+	Tasks  []int         `json:"tasks,omitempty" maxItems:"60" description:"Which tasks of the pattern belong to it, from 0; none: all"`
 	Target *court.Target `json:"target,omitempty" description:"Where balls go; none: in is enough"`
 	Stroke feed.Stroke   `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
 	Rung   progress.Rung `json:"rung,omitempty" description:"empty: the drill's"`
@@ -142,8 +142,8 @@ func (d Document) Tried(m Measure) float64 {
 		return turn * float64(p.Rally.Shots)
 	}
 	n := 0
-	for i, t := range p.Tasks {
-		if (m.Has(i) || d.Order.Follow()) && m.feeds(t) {
+	for _, i := range p.Listed() {
+		if (m.Has(i) || d.Order.Follow()) && m.feeds(p.Tasks[i]) {
 			n++
 		}
 	}
@@ -156,8 +156,8 @@ func (d Document) In(m Measure) int {
 		return 1
 	}
 	n := 0
-	for i, t := range d.Pattern.Tasks {
-		if m.Has(i) && t.Kind.Flies() {
+	for _, i := range d.Pattern.Listed() {
+		if m.Has(i) && d.Pattern.Tasks[i].Kind.Flies() {
 			n++
 		}
 	}

@@ -9,7 +9,7 @@ func (Direction) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Ending) Enum() []any {
-	return []any{AfterACount, AtRandom, AtAMiss}
+	return []any{AfterACount, AtRandom, AtAMiss, ByTheClock}
 }
 
 // Enum lists the values in the order in which they are offered.

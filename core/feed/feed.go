@@ -69,12 +69,15 @@ func (s Stroke) Volleyed() bool { return s == ForehandVolley || s == BackhandVol
 // Pattern is a sequence of tasks, played several times in a turn.
 type Pattern struct {
 	Method    Method  `json:"method"`
-	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"12"`
+	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"60"`
 	Gap       float64 `json:"gap" minimum:"0.5" maximum:"60" description:"Seconds between two releases"`
 	Sequences int     `json:"sequences" minimum:"1" maximum:"20" description:"Times the sequence is played in one turn"`
 	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
 
+	Repeats []Repeat `json:"repeats,omitempty" maxItems:"20" description:"Groups of tasks that are played several times"`
+
 	Ends         Ending  `json:"ends,omitempty" description:"What ends a turn"`
+	On           float64 `json:"on,omitempty" minimum:"0" maximum:"600" description:"By the clock: seconds of work in each sequence; the pause is the rest"`
 	MaxSequences int     `json:"maxSequences,omitempty" minimum:"0" maximum:"20" description:"The most sequences of a turn that ends at random"`
 	Next         Next    `json:"next,omitempty" description:"When the next player starts"`
 	Overlap      float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
@@ -94,8 +97,8 @@ func (p Pattern) UsualSequences() float64 {
 // flying is how many tasks of a sequence are balls.
 func (p Pattern) flying() int {
 	n := 0
-	for _, t := range p.Tasks {
-		if t.Kind.Flies() {
+	for _, task := range p.Listed() {
+		if p.Tasks[task].Kind.Flies() {
 			n++
 		}
 	}
@@ -113,12 +116,15 @@ func (p Pattern) BallsPerTurn() int {
 
 // SequenceSeconds is how long one sequence takes with the pause after it.
 func (p Pattern) SequenceSeconds() float64 {
-	sum := p.Pause
-	for _, t := range p.Tasks {
-		sum += p.GapOf(t)
+	switch {
+	case p.Rally != nil:
+		return p.Pause + p.Gap*float64(p.Rally.Shots)
+	case p.Ends == ByTheClock:
+		return p.On + p.Pause
 	}
-	if p.Rally != nil {
-		sum = p.Pause + p.Gap*float64(p.Rally.Shots)
+	sum := p.Pause
+	for _, task := range p.Listed() {
+		sum += p.GapOf(p.Tasks[task])
 	}
 	return sum
 }
@@ -155,8 +161,8 @@ func (p Pattern) FeedingSeconds(people, turns int) float64 {
 // Count is how many balls of a turn ask for a stroke of some sort.
 func (p Pattern) Count(sort func(Stroke) bool) int {
 	n := 0
-	for _, t := range p.Tasks {
-		if t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) {
+	for _, task := range p.Listed() {
+		if t := p.Tasks[task]; t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) {
 			n++
 		}
 	}
@@ -175,6 +181,13 @@ func (p Pattern) Check() error {
 			wrong.Add(invalid.Join(path, "at"), "say at which height the ball is to be met")
 		}
 	}
+	wrong.Under("", p.checkRepeats())
+	if p.Ends == ByTheClock && p.On <= 0 {
+		wrong.Add("on", "say how many seconds of work each sequence has")
+	}
+	if p.Ends == ByTheClock && p.Rally != nil {
+		wrong.Add("ends", "a rally is not ended by the clock; let a goal count within a time")
+	}
 	if p.Ends == AtRandom && p.MaxSequences < p.Sequences {
 		wrong.Add("maxSequences", "the most sequences cannot be fewer than the fewest, %d", p.Sequences)
 	}
@@ -183,7 +196,7 @@ func (p Pattern) Check() error {
 
 // clone copies a pattern so that changing the copy leaves the first one alone.
 func (p Pattern) clone() Pattern {
-	p.Tasks = slices.Clone(p.Tasks)
+	p.Tasks, p.Repeats = slices.Clone(p.Tasks), slices.Clone(p.Repeats)
 	return p
 }
 

@@ -213,12 +213,12 @@ func TestWhatChangesIsSaid(t *testing.T) {
 		require.Error(t, err)
 	}
 	long := two()
-	for len(long.Tasks) < 12 {
+	for len(long.Tasks) < feed.MaxTasks {
 		long.Tasks = append(long.Tasks, long.Tasks[0])
 	}
 	for _, change := range []feed.TransformationKind{feed.LinkOn, feed.Constrain} {
 		_, _, err := feed.Transformation{Kind: change}.Apply(long, c)
-		require.ErrorContains(t, err, "12")
+		require.ErrorContains(t, err, "60")
 	}
 	long.Tasks = long.Tasks[:1]
 	_, _, err = feed.Transformation{Kind: feed.DropTask}.Apply(long, c)

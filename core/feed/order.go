@@ -15,6 +15,7 @@ const (
 	AfterACount Ending = "after a count"
 	AtRandom    Ending = "after a random count"
 	AtAMiss     Ending = "at the first miss"
+	ByTheClock  Ending = "by the clock"
 )
 
 // Next is when the next player starts.
@@ -52,7 +53,7 @@ func (p Pattern) sequencesIn(r *numbers) int {
 	return p.Sequences
 }
 
-// MaxReleases is how many tasks a turn can have: twenty sequences of twelve.
+// MaxReleases is how many tasks a turn can have.
 const MaxReleases = 240
 
 // PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
@@ -63,27 +64,36 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 	}
 	r := &numbers{p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d}
 	sequences := p.sequencesIn(r)
-	if sequences*len(p.Tasks) > MaxReleases {
-		return nil, invalid.Fields{{Path: "pattern.sequences", Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(p.Tasks))}}
+	listed := p.Listed()
+	if sequences*len(listed) > MaxReleases {
+		return nil, invalid.Fields{{Path: "pattern.sequences", Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(listed))}}
 	}
 	var plan []Release
 	at := 0.0
 	for sequence := range sequences {
-		for _, task := range p.order(r) {
+		begins := at
+		for _, task := range p.order(r, listed) {
 			plan = append(plan, Release{sequence, task, at})
 			at += p.GapOf(p.Tasks[task])
+		}
+		if p.Ends == ByTheClock {
+			at = begins + p.On
 		}
 		at += p.Pause
 	}
 	return plan, nil
 }
 
-// order is the tasks of one sequence.
-func (p Pattern) order(r *numbers) []int {
-	n := len(p.Tasks)
+// order is the tasks of one sequence, from those that are listed.
+func (p Pattern) order(r *numbers, listed []int) []int {
+	n := len(listed)
 	switch p.Order {
 	case Shuffled:
-		return r.order(n)
+		shuffled := r.order(n)
+		for i, at := range shuffled {
+			shuffled[i] = listed[at]
+		}
+		return shuffled
 	case Drawn:
 		all := 0.0
 		for _, t := range p.Tasks {
@@ -92,15 +102,11 @@ func (p Pattern) order(r *numbers) []int {
 		drawn := make([]int, n)
 		for i := range drawn {
 			left := r.share() * all
-			for left -= p.Tasks[0].share(); left >= 0 && drawn[i] < n-1; left -= p.Tasks[drawn[i]].share() {
+			for left -= p.Tasks[0].share(); left >= 0 && drawn[i] < len(p.Tasks)-1; left -= p.Tasks[drawn[i]].share() {
 				drawn[i]++
 			}
 		}
 		return drawn
-	}
-	listed := make([]int, n)
-	for i := range listed {
-		listed[i] = i
 	}
 	return listed
 }

@@ -34,12 +34,10 @@ const (
 // Transformation is one transformation of a pattern.
 type Transformation struct {
 	Kind TransformationKind `json:"kind"`
-	Task int                `json:"task,omitempty" minimum:"0" maximum:"12" description:"Which task is dropped, or holds the place, from 1; none for the last"`
+	Task int                `json:"task,omitempty" minimum:"0" maximum:"60" description:"Which task is dropped, or holds the place, from 1; none for the last"`
 	By   float64            `json:"by,omitempty" minimum:"0" maximum:"10" description:"Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual"`
 	Seed uint64             `json:"seed,omitempty" maximum:"4294967295" description:"Of a shuffle"`
 }
-
-const maxTasks = 12
 
 // Where says where a task of a pattern with n tasks is after a step: nowhere, in one place or in two.
 func (s Transformation) Where(task, n int) []int {
@@ -92,6 +90,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		return p.Mirrored(), "Left and right are changed over: the same strokes for a left-hander.", nil
 	case Reverse:
 		slices.Reverse(p.Tasks)
+		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
 		return p, "The sequence runs the other way round.", nil
 	case Shuffle:
 		p.Order, p.Seed = Shuffled, s.Seed
@@ -102,6 +101,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		}
 		name := p.Tasks[task].Label(task)
 		p.Tasks = slices.Delete(p.Tasks, task, task+1)
+		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
 		return p, fmt.Sprintf("Without %s.", name), nil
 	case Quicken, Slow:
 		return s.retime(p)
@@ -113,8 +113,8 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		}
 		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].Label(task)), nil
 	case Constrain:
-		if 2*n > maxTasks {
-			return fail("the sequence would have %d tasks; %d is the most", 2*n, maxTasks)
+		if 2*n > MaxTasks {
+			return fail("the sequence would have %d tasks; %d is the most", 2*n, MaxTasks)
 		}
 		var both []Task
 		for _, cue := range []string{"constrained", "free"} {
@@ -124,10 +124,11 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 			}
 		}
 		p.Tasks = both
+		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
 		return p, "Each sequence is played once constrained, then once free.", nil
 	case LinkOn:
-		if n == maxTasks {
-			return fail("the sequence has %d tasks already, and that is the most", maxTasks)
+		if n == MaxTasks {
+			return fail("the sequence has %d tasks already, and that is the most", MaxTasks)
 		}
 		p.Tasks = append(p.Tasks, p.Mirrored().Tasks[n-1])
 		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()

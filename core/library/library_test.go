@@ -69,7 +69,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		"Toe the Chalk":         {easy, easy, easy, easy},
 		"Net Alphabet":          {easy, easy, working},
 		"First Answer":          {stretched},
-		"Four Rungs In":         {easy, easy, easy, easy},
+		"Four Rungs In":         {easy, easy, easy, easy, easy, easy, easy, easy},
 		"Two and Away":          {working, working},
 		"Crossroads":            {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},
 		"Three Doors In":        {easy, easy, easy},

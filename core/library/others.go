@@ -112,18 +112,18 @@ func shadowSix() drill.Document {
 	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Shadow Six", Sport: court.Badminton, Court: "badminton",
-		Summary: "Six corners without a shuttle: front, middle, back on either side, to the base in between.",
+		Summary: "Six corners without a shuttle: front, middle, back on either side, to the base in between; six times twenty seconds of work, and as long to rest.",
 		Stroke:  feed.Clear, Rung: progress.Consistency, Level: student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3, Sequences: 2, Pause: 15, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3, Sequences: 6, Pause: 20, Ends: feed.ByTheClock, On: 20, Tasks: []feed.Task{
 			corner(court.NearService, 0.2, 1.6, feed.Lift), corner(court.NearService, 0.2, -1.6, feed.Lift),
 			corner(court.NearBaseline, 3, 1.8, feed.Smash), corner(court.NearBaseline, 3, -1.8, feed.Smash),
 			corner(court.NearBaseline, 1, 1.3, feed.Clear), corner(court.NearBaseline, 1, -1.3, feed.Clear),
 		}},
-		Turns: 3, SetUp: 30, Effort: 7, Measures: repeated(score.Goal{Kind: score.Total, Count: 24}),
+		Turns: 1, SetUp: 30, Effort: 7, Measures: repeated(score.Goal{Kind: score.Total, Count: 24}),
 		Cues:     []string{"Split step at the base", "Last step long, racket foot in front"},
 		Cautions: []string{"Dry floor and shoes that grip before quick turns.", "Stop when the knee or the ankle hurts."}, Equipment: []string{"6 flat markers"},
 		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 6}),

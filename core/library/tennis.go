@@ -219,19 +219,20 @@ func fourRungsIn() drill.Document {
 	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
-		Summary: "Volleys from four depths, a step nearer to the net each time and back out again, all in one streak.",
+		Summary: "Five volleys, then a step nearer to the net, from four depths and back out again, all in one streak.",
 		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Between(court.NetLine, court.NearBaseline, 0.8), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, off(court.FarService, 1.5, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 5, Pause: 5, Tasks: []feed.Task{
-			rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
-		}},
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 1, Pause: 5, Tasks: []feed.Task{
+			rung(0.95, 0.7, feed.ForehandVolley, 0.8), rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42),
+			rung(0.6, 0.7, feed.ForehandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
+		}, Repeats: []feed.Repeat{{From: 0, To: 0, Times: 4}, {From: 2, To: 2, Times: 4}, {From: 4, To: 4, Times: 4}, {From: 6, To: 6, Times: 4}}},
 		Turns: 1, SetUp: 40, Effort: 5, Measures: one(farHalf(), score.Goal{Kind: score.Stages, Count: 1, Stages: []score.Stage{{Count: 5, Hard: score.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: score.Easier}}}),
 		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
 		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
-		Variations: []drill.Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
+		Variations: []drill.Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 3}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
 			harder("From the net out", feed.Transformation{Kind: feed.Reverse})},
 	}
 }

@@ -191,7 +191,7 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 
 func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	p, l := d.Pattern, r.Load
-	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Tasks), "task", "tasks")}
+	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Listed()), "task", "tasks")}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
 	title := units.Title(l.Word)

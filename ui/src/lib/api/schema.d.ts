@@ -1512,7 +1512,7 @@ export interface components {
         /** @enum {string} */
         FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
         /** @enum {string} */
-        FeedEnding: "after a count" | "after a random count" | "at the first miss";
+        FeedEnding: "after a count" | "after a random count" | "at the first miss" | "by the clock";
         /** @enum {string} */
         FeedKind: "ball" | "touch" | "shadow" | "catch";
         /** @enum {string} */
@@ -1538,6 +1538,11 @@ export interface components {
             method: components["schemas"]["FeedMethod"];
             /** @description When the next player starts */
             next?: components["schemas"]["FeedNext"];
+            /**
+             * Format: double
+             * @description By the clock: seconds of work in each sequence; the pause is the rest
+             */
+            on?: number;
             order?: components["schemas"]["FeedOrder"];
             /**
              * Format: double
@@ -1551,6 +1556,8 @@ export interface components {
             pause: number;
             /** @description Each reply is the next feed */
             rally?: components["schemas"]["FeedRally"];
+            /** @description Groups of tasks that are played several times */
+            repeats?: components["schemas"]["FeedRepeat"][];
             /** @description The same number gives the same random order again */
             seed?: number;
             /** @description Times the sequence is played in one turn */
@@ -1577,6 +1584,13 @@ export interface components {
              * @description Metres inside the sideline at which replies land
              */
             wide: number;
+        };
+        FeedRepeat: {
+            /** @description The first of its tasks, from 0 */
+            from: number;
+            times: number;
+            /** @description The last of them */
+            to: number;
         };
         /** @enum {string} */
         FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";

@@ -23,6 +23,7 @@
   import { Playback } from './playback.svelte'
   import PlayControls from './PlayControls.svelte'
   import ReadOff from './ReadOff.svelte'
+  import Repeats from './Repeats.svelte'
   import Sequence from './Sequence.svelte'
   import Tempo from './Tempo.svelte'
   import TryOn from './TryOn.svelte'
@@ -188,6 +189,7 @@
           tried={trying ? bench.worked?.document : undefined}
           {errors}
         />
+        <Repeats {draft} {builtIn} {errors} />
         {#if simulation && report}
           <Tempo
             {simulation}

@@ -58,8 +58,22 @@
     value={pattern.ends ?? 'after a count'}
     options={vocabulary.endings}
     onchange={(ends) =>
-      set({ ends, maxSequences: ends === 'after a random count' ? pattern.sequences + 2 : undefined })}
+      set({
+        ends,
+        maxSequences: ends === 'after a random count' ? pattern.sequences + 2 : undefined,
+        on: ends === 'by the clock' ? 20 : undefined,
+      })}
   />
+  {#if pattern.ends === 'by the clock'}
+    <NumberField
+      label="Work in each sequence"
+      unit="s"
+      min={1}
+      value={pattern.on ?? 20}
+      error={errors['pattern.on'] ?? errors['pattern.ends']}
+      onchange={(on) => set({ on })}
+    />
+  {/if}
   {#if pattern.ends === 'after a random count'}
     <NumberField
       label="Sequences at most"

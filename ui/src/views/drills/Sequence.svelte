@@ -31,7 +31,7 @@
   const fixed = $derived(builtIn || Boolean(tried))
   let derivation = $state<Derivation | null>(null)
   let table = $state<HTMLTableElement>()
-  const most = 12
+  const most = 60
 
   const explained = (task: number) =>
     simulation?.tasks.find((each) => simulation.timeline.interceptions[each.interception]?.task === task)

@@ -31,6 +31,17 @@ test('measures keep their tasks when tasks come, go and change places', () => {
   expect(d.measures[1]?.tasks, 'what is left without tasks counts all of them').toBeUndefined()
 })
 
+test('groups stay round their tasks', () => {
+  const d = drill(measure(1))
+  d.pattern.repeats = [{ from: 1, to: 2, times: 3 }]
+  moveTasks(d, (tasks) => tasks.splice(1, 0, structuredClone(tasks[0]!)))
+  expect(d.pattern.repeats).toEqual([{ from: 2, to: 3, times: 3 }])
+  moveTasks(d, (tasks) => tasks.splice(2, 1))
+  expect(d.pattern.repeats).toEqual([{ from: 2, to: 2, times: 3 }])
+  moveTasks(d, (tasks) => tasks.splice(2, 1))
+  expect(d.pattern.repeats).toBeUndefined()
+})
+
 test('one more measure takes a number that is free', () => {
   expect(another([measure(1), measure(3)]).number).toBe(2)
   const full = Array.from({ length: mostMeasures - 1 }, (_, i) => measure(i + 1))

@@ -27,6 +27,15 @@ export function another(list: Measure[]): Measure {
   return { ...like, number: number ?? 1, name: undefined }
 }
 
+/** The groups of a pattern whose task i was task from[i] before: each stays round what is left of it. */
+function groupsAfter(groups: DrillDocument['pattern']['repeats'], from: number[]) {
+  const after = (groups ?? []).flatMap((group) => {
+    const now = from.flatMap((was, i) => (was >= group.from && was <= group.to ? i : []))
+    return now.length ? { ...group, from: Math.min(...now), to: Math.max(...now) } : []
+  })
+  return after.length ? after : undefined
+}
+
 /**
  * moveTasks changes the tasks of a drill, and has each measure keep those that were its own. What was put in like
  * another task belongs to the measures of that one; a measure whose tasks are all gone counts all of them.
@@ -36,6 +45,7 @@ export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void)
   const like = new Map(before.map((task, i) => [task, i]))
   change(drill.pattern.tasks)
   const from = drill.pattern.tasks.map((task, i) => like.get(task) ?? Math.max(0, i - 1))
+  drill.pattern.repeats = groupsAfter(drill.pattern.repeats, from)
   for (const measure of drill.measures) {
     if (!measure.tasks?.length) continue
     const own = measure.tasks
