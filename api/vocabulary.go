@@ -15,7 +15,6 @@ import (
 
 // Vocabulary are what a coach can choose from, in the order in which it is offered.
 type Vocabulary struct {
-	Strokes         []feed.Stroke             `json:"strokes"`
 	Kinds           []feed.Kind               `json:"kinds"`
 	Methods         []feed.Method             `json:"methods"`
 	Paces           []feed.Pace               `json:"paces"`
@@ -48,14 +47,16 @@ type Vocabulary struct {
 
 // SportWords is what there is to choose from in one sport.
 type SportWords struct {
-	Sport  court.Sport     `json:"sport"`
-	Levels []student.Level `json:"levels"`
+	Sport   court.Sport     `json:"sport"`
+	Levels  []student.Level `json:"levels"`
+	Strokes []feed.Stroke   `json:"strokes"`
+	Ladders []feed.Stroke   `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
 }
 
 func sports() []SportWords {
 	var list []SportWords
 	for _, sport := range choices[court.Sport]() {
-		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport)})
+		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Ladders: feed.LaddersOf(sport)})
 	}
 	return list
 }
@@ -64,7 +65,7 @@ func (s *server) vocabularyRoutes() []Route {
 	return []Route{
 		route("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, None, None) (Vocabulary, error) {
 			return Vocabulary{
-				Strokes: choices[feed.Stroke](), Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
+				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),

@@ -49,7 +49,7 @@ func (SpinKind) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Stroke) Enum() []any {
-	return []any{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Clear, Smash, Lift, Dink}
+	return []any{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Clear, Smash, Lift, Dink, Lob, Drive, Net, Boast, Push, Loop, Flick, Block, Footwork, Technique}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -15,6 +15,7 @@ import (
 func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, list []prospect.Prospect) ([]Finding, error) {
 	f := found(Warning, l.Block, "")
 	phrases := map[string][]string{} // names and chances by goal
+	verbs := map[string]string{}
 	var order []string
 	each := ""
 	for _, p := range list {
@@ -33,6 +34,10 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 			if l.Document.Pattern.Rally != nil {
 				each = units.Clock(l.Document.Pattern.FeedingSeconds(1, s.Load.Turns)) + " min of rallies each"
 			}
+		}
+		verbs[goal] = "met by"
+		if p.Race {
+			verbs[goal] = "over in time for"
 		}
 		phrases[goal] = append(phrases[goal], p.Name+" "+p.Times)
 		fitted, ok, err := p.Fit(ctx)
@@ -56,7 +61,7 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 	}
 	f.Reason = fmt.Sprintf("%s, %s:", l.Block.Title, each)
 	for _, goal := range order {
-		f.Reason += fmt.Sprintf(" %s is met by %s.", goal, strings.Join(phrases[goal], ", "))
+		f.Reason += fmt.Sprintf(" %s is %s %s.", goal, verbs[goal], strings.Join(phrases[goal], ", "))
 	}
 	return []Finding{f}, nil
 }

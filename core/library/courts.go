@@ -78,7 +78,7 @@ func roundThePosts() drill.Document {
 		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, feed.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, feed.Clear),
 	}}, 9)
 	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all twice, back to the base after each: the best of three runs on the clock."
-	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
+	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Stroke: feed.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}

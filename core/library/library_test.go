@@ -34,6 +34,10 @@ func TestLibrary(t *testing.T) {
 			require.False(t, names[d.Name] || ids[stored.ID], "a name or an identifier is there twice")
 			names[d.Name], ids[stored.ID], sports[d.Sport] = true, true, true
 			require.NotEmpty(t, d.Cues)
+			require.Contains(t, feed.StrokesOf(d.Sport), d.Stroke)
+			for _, task := range d.Pattern.Tasks {
+				require.Contains(t, feed.StrokesOf(d.Sport), task.Stroke, "a stroke of the sport")
+			}
 			require.NotEmpty(t, d.Cautions)
 			r, err := report.Of(d, 2, coach.Default())
 			require.NoError(t, err)

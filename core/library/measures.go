@@ -3,6 +3,7 @@ package library
 import (
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/score"
 )
 
@@ -11,9 +12,9 @@ func one(target court.Target, goals ...score.Goal) []drill.Measure {
 	return []drill.Measure{{Number: 1, What: goals[0].Unit(), Target: &target, Goals: goals}}
 }
 
-// repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes.
+// repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the feet.
 func repeated(goals ...score.Goal) []drill.Measure {
-	return []drill.Measure{{Number: 1, What: score.Repetition, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
+	return []drill.Measure{{Number: 1, What: score.Repetition, Stroke: feed.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
 }
 
 // counted has measures count in their own way.

@@ -154,7 +154,7 @@ func longArm() drill.Document {
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 4, Sequences: 10, Pause: 0, Tasks: []feed.Task{slow, drop}},
 		Turns:   2, SetUp: 40, Effort: 3,
 		Measures: numbered(
-			drill.Measure{Name: "slow swing", What: score.Repetition, Tasks: []int{0}, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.Total, Count: 10}}},
+			drill.Measure{Name: "slow swing", What: score.Repetition, Stroke: feed.Technique, Tasks: []int{0}, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.Total, Count: 10}}},
 			drill.Measure{Name: "with a ball", What: score.Ball, Tasks: []int{1}, Counts: drill.Counts{By: drill.ByBoth}, Goals: score.Course{{Kind: score.Total, Count: 10}}},
 		),
 		Cues:     []string{"Contact an arm's length in front", "Slow first, then the same with a ball"},

@@ -29,6 +29,7 @@ type Prospect struct {
 	Goal     string     `json:"goal"`
 	Chance   *float64   `json:"chance" description:"That all its goals are met in the block, of a race that it is over; null where that is not known"`
 	Times    string     `json:"times" description:"The same in words"`
+	Race     bool       `json:"race" description:"Its chance is that it is over in the block, won or lost"`
 	Needs    float64    `json:"needs" description:"Attempts that the goals take in the mean; 0 where that is not counted"`
 	Rate     float64    `json:"rate" description:"Chance of one attempt"`
 	Joint    bool       `json:"joint" description:"Several players count together"`
@@ -94,6 +95,7 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 		return p, err
 	}
 	p.Chance, p.Times = &chance, odds.Times(chance)
+	p.Race = m.Goals[0].Kind == score.FirstTo
 	return p, nil
 }
 

@@ -1595,7 +1595,7 @@ export interface components {
         /** @enum {string} */
         FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
         /** @enum {string} */
-        FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink";
+        FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink" | "lob" | "drive" | "net shot" | "boast" | "push" | "loop" | "flick" | "block" | "footwork" | "technique";
         FeedTask: {
             /**
              * Format: double
@@ -2566,6 +2566,8 @@ export interface components {
              * @description Attempts that the goals take in the mean; 0 where that is not counted
              */
             needs: number;
+            /** @description Its chance is that it is over in the block, won or lost */
+            race: boolean;
             /**
              * Format: double
              * @description Chance of one attempt
@@ -3119,8 +3121,11 @@ export interface components {
             sentence: string;
         };
         SportWords: {
+            /** @description What a student can stand on a rung of: the strokes, footwork and technique */
+            ladders: components["schemas"]["FeedStroke"][];
             levels: components["schemas"]["StudentLevel"][];
             sport: components["schemas"]["CourtSport"];
+            strokes: components["schemas"]["FeedStroke"][];
         };
         /** @enum {string} */
         State: "planned" | "begun" | "finished";
@@ -3371,7 +3376,6 @@ export interface components {
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
             steps: components["schemas"]["LessonLengthStep"][];
-            strokes: components["schemas"]["FeedStroke"][];
             /** @description Transformations of a pattern */
             transformations: components["schemas"]["FeedTransformationKind"][];
             /** @description What can be tried, one after the other */

@@ -227,7 +227,7 @@
         onfit={(fit) => bench.fit(current, fit, changed)}
       />
     {/if}
-    <DrillFields {draft} {builtIn} bind:people={bench.people} />
+    <DrillFields {draft} vocabulary={vocabulary.data} {builtIn} bind:people={bench.people} />
     {#if report}
       <section class="sheet overflow-x-auto" aria-labelledby="places">
         <h2 id="places">Where everything is</h2>

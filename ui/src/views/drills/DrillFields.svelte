@@ -1,17 +1,22 @@
 <script lang="ts">
-  import type { DrillDocument } from '../../lib/api/client'
+  import type { DrillDocument, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import NumberField from '../../lib/NumberField.svelte'
+  import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
 
   interface Props {
     draft: Draft<DrillDocument>
+    vocabulary: Vocabulary | undefined
     builtIn: boolean
     people: number
   }
-  let { draft, builtIn, people = $bindable() }: Props = $props()
+  let { draft, vocabulary, builtIn, people = $bindable() }: Props = $props()
   const drill = $derived(draft.document)
   const errors = $derived(draft.fields)
+  const ladders = $derived(
+    vocabulary?.sports.find((each) => each.sport === drill.sport)?.ladders ?? [drill.stroke],
+  )
   const lines = (text: string) =>
     text
       .split('\n')
@@ -98,6 +103,21 @@
         value={drill.summary}
         error={errors.summary}
         onchange={(v) => draft.change((d) => (d.summary = v))}
+      />
+      <SelectField
+        label="Counts for the"
+        value={drill.stroke}
+        options={ladders}
+        error={errors.stroke}
+        hint="Whose ladder it stands on; a measure can have its own."
+        onchange={(stroke) => draft.change((d) => (d.stroke = stroke))}
+      />
+      <SelectField
+        label="On the rung"
+        value={drill.rung}
+        options={vocabulary?.rungs ?? [drill.rung]}
+        error={errors.rung}
+        onchange={(rung) => draft.change((d) => (d.rung = rung))}
       />
       <TextField
         label="Cues, one a line"

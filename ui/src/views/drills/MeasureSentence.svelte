@@ -18,6 +18,7 @@
   const path = $derived(`measures.${nth}`)
   const said = $derived(report.measures[nth])
   const id = $props.id()
+  const ladders = $derived(vocabulary.sports.find((each) => each.sport === document.sport)?.ladders ?? [])
   /** Whether the movement counts, so that it can be said what makes it right. */
   const moves = $derived((measure?.counts?.by ?? 'landing') !== 'landing')
   type Criterion = NonNullable<NonNullable<Measure['counts']>['criteria']>[number]
@@ -189,7 +190,7 @@
       }}
     >
       <option value="">{document.stroke}, as the drill</option>
-      {#each vocabulary.strokes as stroke (stroke)}<option>{stroke}</option>{/each}
+      {#each ladders as stroke (stroke)}<option>{stroke}</option>{/each}
     </select>
     <span>and its</span>
     <select

@@ -31,6 +31,11 @@
   const fixed = $derived(builtIn || Boolean(tried))
   let derivation = $state<Derivation | null>(null)
   let table = $state<HTMLTableElement>()
+  /** The strokes of the sport, and the one that is there where it is of another. */
+  const strokesFor = (own: string) => {
+    const words = vocabulary?.sports.find((each) => each.sport === draft.document.sport)
+    return [...new Set([...(words?.strokes ?? []), own])]
+  }
   const most = 60
 
   const explained = (task: number) =>
@@ -141,7 +146,7 @@
               {@render choice(`${name}: kind`, task.kind ?? 'ball', '', vocabulary?.kinds ?? [], (v) =>
                 set(i, { kind: v as Task['kind'] }),
               )}
-              {@render choice(`${name}: stroke`, task.stroke, '', vocabulary?.strokes ?? [], (v) =>
+              {@render choice(`${name}: stroke`, task.stroke, '', strokesFor(task.stroke), (v) =>
                 set(i, { stroke: v as Task['stroke'] }),
               )}
               {#if (task.kind ?? 'ball') === 'ball' || task.kind === 'catch'}

@@ -26,7 +26,7 @@
             ><span class="drum-digits">{first.measure}</span> {first.called}:</strong
           >{/if}
         {first.tries} each; {first.goal}{first.times
-          ? `: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
+          ? `${first.race ? ', over in time' : ''}: ${same.map((each) => `${each.name} ${each.times}`).join(', ')}`
           : ''}.
       </li>
     {/each}
