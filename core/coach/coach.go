@@ -25,6 +25,10 @@ type Settings struct {
 	Units      units.System `json:"units"`
 	Basket     int          `json:"basket" minimum:"5" maximum:"500" description:"Balls in one basket"`
 	Baskets    int          `json:"baskets" minimum:"1" maximum:"20" description:"Full baskets the coach has"`
+	Tube       int          `json:"tube,omitempty" minimum:"0" maximum:"50" description:"Shuttles in one tube; 0: 12"`
+	Tubes      int          `json:"tubes,omitempty" minimum:"0" maximum:"100" description:"Full tubes the coach has; 0: 8"`
+	Box        int          `json:"box,omitempty" minimum:"0" maximum:"500" description:"Balls for the table in one box; 0: 100"`
+	Boxes      int          `json:"boxes,omitempty" minimum:"0" maximum:"20" description:"Full boxes the coach has; 0: 1"`
 	PickUp     float64      `json:"pickUp" minimum:"0" maximum:"30" description:"Seconds to pick up one ball, for one person"`
 	ChangeOver float64      `json:"changeOver" minimum:"0" maximum:"300" description:"Seconds to walk from one block to the next"`
 	Piece      float64      `json:"piece" minimum:"0" maximum:"60" description:"Seconds to put down or collect one piece of equipment"`

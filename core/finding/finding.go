@@ -180,12 +180,13 @@ func spacing(l schedule.Prepared, d lesson.Document) []Finding {
 
 // emptied says that a drill feeds more than the coach's baskets hold.
 func emptied(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
-	has := in.Settings.Basket * in.Settings.Baskets
+	carried := in.Settings.Container(l.Document.Sport)
+	has := carried.Holds * carried.Has
 	if s.Load.Balls <= has || !l.FromABasket() {
 		return nil
 	}
-	f := found(Note, l.Block, fmt.Sprintf("%s feeds %s, and the baskets hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
-		l.Block.Title, l.Document.Fed(s.Load.Balls), has, units.Count((s.Load.Balls-1)/has, "time", "times")))
+	f := found(Note, l.Block, fmt.Sprintf("%s feeds %s, and the %s hold %d: they are picked up %s in the middle of it, which is counted in its minutes.",
+		l.Block.Title, l.Document.Fed(s.Load.Balls), carried.Many, has, units.Count((s.Load.Balls-1)/has, "time", "times")))
 	if turns := has * s.Load.Turns / s.Load.Balls; turns > 0 {
 		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: editing.Edit{Kind: editing.SetTurns, Block: l.Block.ID, Turns: turns}})
 	}

@@ -20,7 +20,7 @@ type Load struct {
 	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
 	Each      int     `json:"each" description:"Balls fed to one player"`
 	Word      string  `json:"word" description:"What they are called: balls, shuttles, or rallies, of which each takes one"`
-	Baskets   int     `json:"baskets" description:"Basketfuls fed, each followed by a pick-up"`
+	Baskets   int     `json:"baskets" description:"Baskets, tubes or boxes fed, each followed by a pick-up"`
 	SetUp     float64 `json:"setUp" description:"Seconds"`
 	Feeding   float64 `json:"feeding" description:"Seconds of play, pauses included"`
 	PickUp    float64 `json:"pickUp" description:"Seconds spent picking up balls"`
@@ -47,10 +47,11 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	balls := all * d.Pattern.BallsPerTurn()
 	line := lineOf(d, g)
 	_, word := d.Ball()
+	carried := s.Container(d.Sport)
 	load := Load{
 		Word:   word,
 		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
-		Baskets: (balls + s.Basket - 1) / s.Basket, SetUp: d.SetUp,
+		Baskets: (balls + carried.Holds - 1) / carried.Holds, SetUp: d.SetUp,
 		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
 		Overheads: turns * d.Pattern.Count(feed.Stroke.AboveHead),

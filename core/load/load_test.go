@@ -8,6 +8,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/coach"
+	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/library"
 	"hodometer/core/load"
@@ -105,4 +106,18 @@ func TestWaitingIsWhatTheStartsSay(t *testing.T) {
 			require.InDelta(t, starts[group.People]-played, load.For(d, group, 2, coach.Default()).Waiting, 1e-9, "%s, %g s", d.Name, overlap)
 		}
 	}
+}
+
+// By hand: 24 shuttles for two players are 48, four tubes of a dozen; 25 at a table would be in one box of a hundred.
+func TestShuttlesComeInTubes(t *testing.T) {
+	s := coach.Default()
+	d := sample.Drill(t, "Shuttle Rain")
+	of := load.For(d, load.Group{People: 2}, 2, s)
+	require.Equal(t, "shuttles", of.Word)
+	require.Equal(t, (of.Balls+11)/12, of.Baskets)
+	require.Equal(t, "4 tubes", s.Container(court.Badminton).Of(4))
+	s.Tube = 6
+	require.Equal(t, (of.Balls+5)/6, load.For(d, load.Group{People: 2}, 2, s).Baskets)
+	require.Equal(t, coach.Container{One: "box", Many: "boxes", Holds: 100, Has: 1}, s.Container(court.TableTennis))
+	require.Equal(t, coach.Container{One: "basket", Many: "baskets", Holds: s.Basket, Has: s.Baskets}, s.Container(court.Squash))
 }

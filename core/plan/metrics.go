@@ -3,8 +3,10 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
+	"hodometer/core/coach"
 	"hodometer/core/lesson"
 	"hodometer/core/metric"
 	"hodometer/core/odds"
@@ -13,15 +15,20 @@ import (
 	"hodometer/core/units"
 )
 
-func (p Plan) metrics(d lesson.Document, in schedule.Inputs) []metric.Metric {
+func (p Plan) metrics(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []metric.Metric {
 	var sums, balls, baskets []metric.Input
-	for _, s := range p.Blocks {
+	var kinds []coach.Container
+	for i, s := range p.Blocks {
 		sums = append(sums, metric.Input{Name: s.Title, Value: units.Clock(s.End-s.Start) + " min"})
 		if s.Load == nil {
 			continue
 		}
 		balls = append(balls, metric.Input{Name: s.Title, Value: fmt.Sprintf("%s, %d each: %d", units.Count(s.Load.People, "player", "players"), s.Load.Each, s.Load.Balls)})
-		baskets = append(baskets, metric.Input{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %d", s.Load.Balls, in.Settings.Basket, s.Load.Baskets)})
+		carried := in.Settings.Container(list[i].Document.Sport)
+		if !slices.Contains(kinds, carried) {
+			kinds = append(kinds, carried)
+		}
+		baskets = append(baskets, metric.Input{Name: s.Title, Value: fmt.Sprintf("%d ÷ %d, rounded up = %s", s.Load.Balls, carried.Holds, carried.Of(s.Load.Baskets))})
 	}
 	booked := metric.Input{Name: "Booked", Value: fmt.Sprintf("%d min", d.Minutes)}
 	room := metric.New("To spare", p.Spare, units.Clock(p.Spare), "min", metric.Derivation{
@@ -32,6 +39,7 @@ func (p Plan) metrics(d lesson.Document, in schedule.Inputs) []metric.Metric {
 			Formula: "planned − booked", Inputs: append([]metric.Input{booked}, sums...), Source: metric.OwnArithmetic,
 		})
 	}
+	title, of := carriers(kinds)
 	wait := 0.0
 	var waits []metric.Input
 	for _, s := range p.Blocks {
@@ -48,13 +56,28 @@ func (p Plan) metrics(d lesson.Document, in schedule.Inputs) []metric.Metric {
 		metric.New("Balls", float64(p.Balls), units.Decimal(float64(p.Balls), 0), "balls", metric.Derivation{
 			Formula: "balls of each drill, added up", Inputs: none(balls), Source: metric.OwnArithmetic,
 		}),
-		metric.New("Baskets", float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), fmt.Sprintf("of %d", in.Settings.Basket), metric.Derivation{
-			Formula: "balls of each drill ÷ balls in a basket, rounded up", Inputs: none(baskets), Source: metric.OwnArithmetic,
+		metric.New(title, float64(p.Baskets), units.Decimal(float64(p.Baskets), 0), of, metric.Derivation{
+			Formula: "balls of each drill ÷ balls in one, rounded up", Inputs: none(baskets), Source: metric.OwnArithmetic,
 		}),
 		metric.New("Longest wait", wait, units.Decimal(wait, 0), "s", metric.Derivation{
 			Formula: "the other players' turns + the pauses between them", Inputs: none(waits), Source: metric.OwnArithmetic,
 		}),
 	}, append(p.running(), p.expected(in)...)...)
+}
+
+// carriers is what the balls of a lesson are carried in, and how many each holds where there is one kind of them.
+func carriers(kinds []coach.Container) (title, of string) {
+	if len(kinds) == 0 {
+		return "Baskets", ""
+	}
+	names := make([]string, len(kinds))
+	for i, c := range kinds {
+		names[i] = c.Many
+	}
+	if len(kinds) == 1 {
+		of = fmt.Sprintf("of %d", kinds[0].Holds)
+	}
+	return units.Title(strings.Join(names, ", ")), of
 }
 
 // running is the metric of the way that the students run; the one who runs most.

@@ -35,6 +35,6 @@ func Make(ctx context.Context, d lesson.Document, in schedule.Inputs) (Plan, err
 	if p.Findings, err = finding.All(ctx, d, timetable, list, p.Prospects, in); err != nil {
 		return Plan{}, err
 	}
-	p.Metrics = p.metrics(d, in)
+	p.Metrics = p.metrics(d, list, in)
 	return p, nil
 }

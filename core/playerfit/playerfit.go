@@ -78,7 +78,7 @@ const tapError = 0.015
 // before.
 func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	c := odds.Clock{People: people, Basket: s.Basket, PickUp: s.PickUp, Pause: p.Pause}
+	c := odds.Clock{People: people, Basket: s.Container(d.Sport).Holds, PickUp: s.PickUp, Pause: p.Pause}
 	if p.Next == feed.AllAtOnce {
 		c.People = 1
 	}
@@ -99,7 +99,7 @@ func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coac
 	c.Sequence = max(1, int(math.Round(d.Tried(m)/sequences)))
 	c.Gap = played / float64(c.Sequence)
 	if balls > 0 {
-		c.Basket = max(1, int(math.Round(float64(s.Basket)*float64(c.Sequence)/balls)))
+		c.Basket = max(1, int(math.Round(float64(c.Basket)*float64(c.Sequence)/balls)))
 	}
 	return c
 }

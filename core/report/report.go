@@ -194,7 +194,7 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Listed()), "task", "tasks")}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
-	title := units.Title(l.Word)
+	title, carried := units.Title(l.Word), s.Container(d.Sport)
 	return []metric.Metric{
 		metric.New(title+" a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), l.Word, metric.Derivation{
 			Formula: l.Word + " in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
@@ -215,14 +215,12 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 				{Name: title + " a turn", Value: units.Decimal(float64(p.BallsPerTurn()), 0)}},
 			Source: metric.OwnArithmetic,
 		}),
-		metric.New("Baskets", float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), basketsOf(s), metric.Derivation{
-			Formula: "balls ÷ balls in a basket, rounded up",
+		metric.New(units.Title(carried.Many), float64(l.Baskets), units.Decimal(float64(l.Baskets), 0), fmt.Sprintf("of %d", carried.Holds), metric.Derivation{
+			Formula: "balls ÷ balls in a " + carried.One + ", rounded up",
 			Inputs: []metric.Input{{Name: "Balls", Value: units.Decimal(float64(l.Balls), 0)},
-				{Name: "Balls in a basket", Value: units.Decimal(float64(s.Basket), 0)}},
+				{Name: "Balls in a " + carried.One, Value: units.Decimal(float64(carried.Holds), 0)}},
 			Source: metric.OwnArithmetic,
 		}),
 		metric.New("Time", l.Need, units.Clock(l.Need), "min", time),
 	}
 }
-
-func basketsOf(s coach.Settings) string { return fmt.Sprintf("of %d", s.Basket) }

@@ -66,38 +66,44 @@ func (b *Budget) add(l Prepared, s ScheduledBlock, at int, in Inputs) {
 	}
 }
 
-// carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets
+// carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets, tubes or boxes
 // than the fullest drill feeds and the coach has.
 func (p Timetable) carry(list []Prepared, in Inputs) []Piece {
-	carry := []Piece{}
-	most := 0
+	carry, full := []Piece{}, []Piece{}
 	for i, l := range list {
 		if !l.Drilled {
 			continue
 		}
-		most = max(most, p.Blocks[i].Load.Baskets)
+		carried := in.Settings.Container(l.Document.Sport)
+		if n := min(p.Blocks[i].Load.Baskets, carried.Has); n > 0 && l.FromABasket() {
+			full = more(full, Piece{Count: n, Name: carried.Many})
+		}
 		for _, piece := range Pieces(l.Document.Equipment) {
-			if piece.same(basket) {
+			if piece.contains() {
 				continue
 			}
-			if k := slices.IndexFunc(carry, piece.same); k < 0 {
-				carry = append(carry, piece)
-			} else if carry[k].Count < piece.Count {
-				carry[k] = piece
-			}
+			carry = more(carry, piece)
 		}
 	}
-	if n := min(most, in.Settings.Baskets); n > 0 && slices.ContainsFunc(list, Prepared.FromABasket) {
-		name := "baskets"
-		if n == 1 {
-			name = "basket"
+	for i, p := range full {
+		if p.Count == 1 {
+			full[i].Name = singular(p.Name)
 		}
-		carry = append([]Piece{{Count: n, Name: name}}, carry...)
 	}
-	return carry
+	return append(full, carry...)
 }
 
-// FromABasket says whether the balls of the block come out of a basket.
+// more is a list that has so many of a piece at least.
+func more(list []Piece, p Piece) []Piece {
+	if k := slices.IndexFunc(list, p.same); k < 0 {
+		list = append(list, p)
+	} else if list[k].Count < p.Count {
+		list[k] = p
+	}
+	return list
+}
+
+// FromABasket says whether the balls of the block come out of a basket, a tube or a box.
 func (l Prepared) FromABasket() bool {
-	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Equipment), basket.same)
+	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Equipment), Piece.contains)
 }

@@ -70,5 +70,16 @@ func Listed(list []Piece) string {
 	return strings.Join(phrases, ", ")
 }
 
-// basket is the piece that is counted by its balls.
-var basket = Piece{Name: "basket"}
+// contains says whether a piece is what balls are carried in, and counted by them: 1 basket, tubes of shuttles.
+func (p Piece) contains() bool {
+	first, _, _ := strings.Cut(strings.ToLower(p.Name), " ")
+	return slices.Contains([]string{"basket", "tube", "box"}, singular(first))
+}
+
+// singular is one of several baskets, tubes or boxes.
+func singular(many string) string {
+	if many == "boxes" {
+		return "box"
+	}
+	return strings.TrimSuffix(many, "s")
+}

@@ -817,6 +817,10 @@ export interface components {
             basket: number;
             /** @description Full baskets the coach has */
             baskets: number;
+            /** @description Balls for the table in one box; 0: 100 */
+            box?: number;
+            /** @description Full boxes the coach has; 0: 1 */
+            boxes?: number;
             /**
              * Format: double
              * @description Seconds to walk from one block to the next
@@ -845,6 +849,10 @@ export interface components {
              * @description Length of the coach's own step, metres
              */
             step: number;
+            /** @description Shuttles in one tube; 0: 12 */
+            tube?: number;
+            /** @description Full tubes the coach has; 0: 8 */
+            tubes?: number;
             units: components["schemas"]["UnitsSystem"];
             /**
              * Format: double
@@ -2112,7 +2120,7 @@ export interface components {
         Load: {
             /** @description Balls fed to everybody together */
             balls: number;
-            /** @description Basketfuls fed, each followed by a pick-up */
+            /** @description Baskets, tubes or boxes fed, each followed by a pick-up */
             baskets: number;
             /** @description Balls fed to one player */
             each: number;

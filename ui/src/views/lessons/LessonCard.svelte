@@ -16,9 +16,7 @@
     queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: brief.id } } })),
   }))
   const plan = $derived(query.data?.plan)
-  const carry = $derived(
-    plan?.metrics.filter((metric) => metric.name === 'Balls' || metric.name === 'Baskets') ?? [],
-  )
+  const carry = $derived(plan?.metrics.slice(2, 4) ?? [])
   /** What stands on court when the first drill begins. */
   const firstDrill = $derived(plan?.blocks.find((s) => s.comes.length > 0))
   const signs = $derived(plan?.findings.filter((finding) => finding.severity !== 'note').length ?? 0)
@@ -35,7 +33,8 @@
       {#each carry as metric, i (i)}
         <span class="whitespace-nowrap"
           ><span class="drum-digits text-xl">{metric.text}</span>
-          {metric.name === 'Balls' ? 'balls' : `baskets ${metric.unit}`}</span
+          {metric.name.toLowerCase()}
+          {metric.name === 'Balls' ? '' : metric.unit}</span
         >
       {/each}
     </span>

@@ -55,6 +55,38 @@
       onchange={(baskets) => draft.change((d) => (d.baskets = baskets))}
     />
     <NumberField
+      label="Shuttles in a tube"
+      unit="shuttles"
+      min={0}
+      value={settings.tube ?? 12}
+      error={draft.fields.tube}
+      onchange={(tube) => draft.change((d) => (d.tube = tube))}
+    />
+    <NumberField
+      label="Full tubes you have"
+      unit="tubes"
+      min={0}
+      value={settings.tubes ?? 8}
+      error={draft.fields.tubes}
+      onchange={(tubes) => draft.change((d) => (d.tubes = tubes))}
+    />
+    <NumberField
+      label="Balls for the table in a box"
+      unit="balls"
+      min={0}
+      value={settings.box ?? 100}
+      error={draft.fields.box}
+      onchange={(box) => draft.change((d) => (d.box = box))}
+    />
+    <NumberField
+      label="Full boxes you have"
+      unit="boxes"
+      min={0}
+      value={settings.boxes ?? 1}
+      error={draft.fields.boxes}
+      onchange={(boxes) => draft.change((d) => (d.boxes = boxes))}
+    />
+    <NumberField
       label="Picking up one ball"
       unit="s a person"
       step={0.5}
