@@ -68,7 +68,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"a place nowhere near", "drills", "places.0.mark", map[string]any{"place": map[string]any{"x": 0, "y": 1e6}}, "places.0.mark.place.y", "at most 100"},
 		{"a landing from an unknown line", "drills", "pattern.tasks.1.landing.measures.0.line", "tramline", "pattern.tasks.1.landing.measures.0.line", "no line called"},
 		{"no balls", "drills", "pattern.tasks", []any{}, "pattern.tasks", "must not be empty"},
-		{"500 balls in a sequence", "drills", "pattern.tasks", make([]any, 500), "pattern.tasks", "at most 12; these are 500"},
+		{"500 balls in a sequence", "drills", "pattern.tasks", make([]any, 500), "pattern.tasks", "at most 60; these are 500"},
 		{"a target of no size", "drills", "measures.0.target.radius", 0, "measures.0.target.radius", "no size"},
 		{"an unknown court", "drills", "court", "beach", "court", "the courts are"},
 		{"a document of the future", "drills", "version", 5, "version", "at most 4"},

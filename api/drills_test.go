@@ -167,7 +167,7 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 func TestWordsAndLengths(t *testing.T) {
 	c := newClub(t)
 	phrase := read[api.Vocabulary](t, c.ask("GET", "/api/vocabulary", nil))
-	require.Contains(t, phrase.Strokes, feed.Overhead)
+	require.Contains(t, phrase.Sports[0].Strokes, feed.Overhead)
 	require.Len(t, phrase.Transformations, 14)
 	length := read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"text": "4 ft 6 in"}))
 	require.InDelta(t, 1.3716, length.Metres, 1e-9)

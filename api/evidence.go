@@ -111,7 +111,21 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	if err != nil {
 		return nil, err
 	}
-	now := s.now()
+	var list []asked
+	for _, block := range d.Blocks {
+		document, ok := in.Drills[block.Drill]
+		for _, person := range in.In(block) {
+			if ok {
+				mine, p := block.DrillFor(document, person), person.Profile
+				list = append(list, asked{mine, footwork.For(mine.Sport, p.Age, p.Level, p.Hand, p.Backhand), p.Level})
+			}
+		}
+	}
+	known, err := s.known.all(ctx, list, in.Settings)
+	if err != nil {
+		return nil, err
+	}
+	now, next := s.now(), 0
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Drill]
 		if !ok {
@@ -122,21 +136,14 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 			done[k] = practised(rows, len(students), block.Drill, document, m, now)
 		}
 		of := make(map[string]schedule.Rated, len(in.People))
-		for i, person := range in.People {
-			if len(block.People) > 0 && !slices.Contains(block.People, person.ID) {
-				continue
-			}
-			mine, p := block.DrillFor(document, person), person.Profile
-			player := footwork.For(mine.Sport, p.Age, p.Level, p.Hand, p.Backhand)
-			known, err := s.known.of(ctx, mine, player, p.Level, in.Settings)
-			if err != nil {
-				return nil, err
-			}
-			rated := schedule.Rated{Stroke: known.Stroke, Measures: make([]odds.Estimates, len(mine.Measures))}
-			for k := range mine.Measures {
-				rated.Measures[k] = playerfit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(known.Priors[k])
+		for _, person := range in.In(block) {
+			i := slices.Index(students, person.ID)
+			rated := schedule.Rated{Stroke: known[next].Stroke, Measures: make([]odds.Estimates, len(known[next].Priors))}
+			for k, prior := range known[next].Priors {
+				rated.Measures[k] = playerfit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(prior)
 			}
 			of[person.ID] = rated
+			next++
 		}
 		rates[block.ID] = of
 	}

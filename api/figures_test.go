@@ -54,7 +54,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 			after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 			sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 			require.Equal(t, courtside.Counters, after.Counters)
-			require.Equal(t, lesson.Plan.Timetable.Blocks, courtside.Lesson.Plan.Timetable.Blocks)
+			require.Equal(t, lesson.Plan.Blocks, courtside.Lesson.Plan.Blocks)
 			balls := map[string]int{}
 			for i, block := range lesson.Document.Blocks {
 				written, ok := library.Find(block.Drill)

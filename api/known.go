@@ -4,7 +4,10 @@ import (
 	"context"
 	"crypto/sha256"
 	"encoding/json"
+	"errors"
+	"runtime"
 	"sync"
+	"sync/atomic"
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
@@ -20,6 +23,29 @@ const maxKnown = 2000
 type known struct {
 	mu   sync.Mutex
 	list map[[sha256.Size]byte]playerfit.Known
+}
+
+// asked is a drill as one player plays it.
+type asked struct {
+	drill  drill.Document
+	player footwork.Player
+	level  student.Level
+}
+
+// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is asked.
+func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]playerfit.Known, error) {
+	found, errs := make([]playerfit.Known, len(list)), make([]error, len(list))
+	var next atomic.Int64
+	var workers sync.WaitGroup
+	for range runtime.GOMAXPROCS(0) {
+		workers.Go(func() {
+			for i := int(next.Add(1)) - 1; i < len(list); i = int(next.Add(1)) - 1 {
+				found[i], errs[i] = k.of(ctx, list[i].drill, list[i].player, list[i].level, s)
+			}
+		})
+	}
+	workers.Wait()
+	return found, errors.Join(errs...)
 }
 
 // of works out, or recalls, what is thought of a player at a drill.

@@ -57,3 +57,19 @@ func TestWhatIsThoughtOfSequencesAndLevels(t *testing.T) {
 		last = ball
 	}
 }
+
+// BenchmarkKnow12x12 is what a lesson of twelve drills and twelve players that are all different costs before anything is
+// remembered, besides its plan.
+func BenchmarkKnow12x12(b *testing.B) {
+	s := coach.Default()
+	for b.Loop() {
+		for _, stored := range library.All()[:12] {
+			for n := range 12 {
+				player := stored.Document.PlayerFor(student.Club, student.RightHand)
+				player.Reaction += 0.001 * float64(n)
+				_, err := playerfit.Know(b.Context(), stored.Document, player, student.Club, s)
+				require.NoError(b, err)
+			}
+		}
+	}
+}
