@@ -6,6 +6,8 @@ import (
 	"sync"
 	"time"
 
+	"golang.org/x/sync/errgroup"
+
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/footwork"
@@ -107,10 +109,6 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	for i, person := range in.People {
 		students[i] = person.ID
 	}
-	rows, err := s.practice.of(ctx, s.store, students)
-	if err != nil {
-		return nil, err
-	}
 	var list []asked
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Drill]
@@ -121,8 +119,18 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 			}
 		}
 	}
-	known, err := s.known.all(ctx, list, in.Settings)
-	if err != nil {
+	var rows []store.Practice
+	var known []playerfit.Known
+	var work errgroup.Group
+	work.Go(func() (err error) {
+		rows, err = s.practice.of(ctx, s.store, students)
+		return err
+	})
+	work.Go(func() (err error) {
+		known, err = s.known.all(ctx, list, in.Settings)
+		return err
+	})
+	if err := work.Wait(); err != nil {
 		return nil, err
 	}
 	now, next := s.now(), 0
