@@ -44,11 +44,11 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Drills')
-      await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).click()
+      await page.getByRole('button', { name: 'Duplicate Forty and Four' }).click()
       await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
-      await page.getByText(/dots are the/).waitFor()
+      await page.getByRole('heading', { name: 'What counts' }).scrollIntoViewIfNeeded()
       await page.mouse.move(800, 400)
-      await page.mouse.wheel(0, 1080)
+      await page.mouse.wheel(0, 520)
     },
   },
   {
