@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { DrillDocument, Measure, Report, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
+  import Choice from './Choice.svelte'
+  import Criteria from './Criteria.svelte'
   import { countedIn } from './measures'
 
   /** What is tried in one measure, as a sentence with choices in it. */
@@ -16,27 +18,7 @@
   const document = $derived(draft.document)
   const measure = $derived(document.measures[nth])
   const path = $derived(`measures.${nth}`)
-  const said = $derived(report.measures[nth])
-  const id = $props.id()
   const ladders = $derived(vocabulary.sports.find((each) => each.sport === document.sport)?.ladders ?? [])
-  /** Whether the movement counts, so that it can be said what makes it right. */
-  const moves = $derived((measure?.counts?.by ?? 'landing') !== 'landing')
-  type Criterion = NonNullable<NonNullable<Measure['counts']>['criteria']>[number]
-  let criterion = $state<Criterion['kind']>('met before a line')
-  // The court of a drill stays the same for as long as the bench is open on it.
-  // svelte-ignore state_referenced_locally
-  let line = $state(report.court.lines[0]?.id ?? '')
-  // svelte-ignore state_referenced_locally
-  let box = $state(
-    (report.court.boxes.find((each) => each.id.startsWith('near')) ?? report.court.boxes[0])?.id ?? '',
-  )
-
-  function addCriterion() {
-    const added: Criterion = { kind: criterion }
-    if (criterion === 'met before a line') added.line = line
-    if (criterion === 'feet in a box') added.box = box
-    change((own) => (own.counts = { ...own.counts, criteria: [...(own.counts?.criteria ?? []), added] }))
-  }
   const change = (alter: (measure: Measure) => void) =>
     draft.change((d) => {
       const own = d.measures[nth]
@@ -93,29 +75,20 @@
       }}
     />
     <span>:</span>
-    <select
-      class="select select-sm"
-      aria-label="Who counts"
+    <Choice
+      label="Who counts"
       value={measure.who ?? 'each player'}
-      onchange={(event) => {
-        const who = event.currentTarget.value as NonNullable<Measure['who']>
-        change((own) => (own.who = who === 'each player' ? undefined : who))
-      }}
-    >
-      {#each vocabulary.who as who (who)}<option>{who}</option>{/each}
-    </select>
+      options={vocabulary.who}
+      onchange={(who) => change((own) => (own.who = who === 'each player' ? undefined : who))}
+    />
     <span>tries</span>
-    <select
-      class="select select-sm"
-      aria-label="What is tried"
+    <Choice
+      label="What is tried"
       value={measure.what}
-      onchange={(event) => {
-        const what = event.currentTarget.value as Measure['what']
-        change((own) => Object.assign(own, countedIn($state.snapshot(own), what, vocabulary)))
-      }}
-    >
-      {#each units as unit (unit)}<option value={unit}>{plural[unit]}</option>{/each}
-    </select>
+      options={units.map((value) => ({ value, label: plural[value] }))}
+      onchange={(what) =>
+        what && change((own) => Object.assign(own, countedIn($state.snapshot(own), what, vocabulary)))}
+    />
     {#if tasks.length > 1}
       <span>of</span>
       <fieldset class="tasks">
@@ -138,35 +111,28 @@
       </fieldset>
     {/if}
     <span>, made for</span>
-    <select
-      class="select select-sm"
-      aria-label="Made for"
+    <Choice
+      label="Made for"
       value={measure.counts?.by ?? 'landing'}
-      onchange={(event) => {
-        const by = event.currentTarget.value as NonNullable<NonNullable<Measure['counts']>['by']>
+      options={[
+        { value: 'landing', label: 'where it lands' },
+        { value: 'movement', label: 'how the player moved' },
+        { value: 'both', label: 'both together' },
+      ]}
+      onchange={(by) =>
         change((own) => {
           own.counts = { ...own.counts, by }
           if (by === 'landing') delete own.counts.criteria
-        })
-      }}
-    >
-      <option value="landing">where it lands</option>
-      <option value="movement">how the player moved</option>
-      <option value="both">both together</option>
-    </select>
+        })}
+    />
     <span>, as</span>
-    <select
-      class="select select-sm"
-      aria-label="How near to play"
-      value={measure.realism ?? ''}
-      onchange={(event) => {
-        const realism = event.currentTarget.value as Measure['realism'] | ''
-        change((own) => (own.realism = realism || undefined))
-      }}
-    >
-      <option value="">its balls come</option>
-      {#each vocabulary.realisms as realism (realism)}<option>{realism}</option>{/each}
-    </select>
+    <Choice
+      label="How near to play"
+      value={measure.realism}
+      usual="its balls come"
+      options={vocabulary.realisms}
+      onchange={(realism) => change((own) => (own.realism = realism))}
+    />
     <span>, with</span>
     <input
       class="input input-sm w-40"
@@ -180,67 +146,26 @@
       }}
     />
     <span>. It counts for the</span>
-    <select
-      class="select select-sm"
-      aria-label="Whose ladder it counts on"
-      value={measure.stroke ?? ''}
-      onchange={(event) => {
-        const stroke = event.currentTarget.value as Measure['stroke'] | ''
-        change((own) => (own.stroke = stroke || undefined))
-      }}
-    >
-      <option value="">{document.stroke}, as the drill</option>
-      {#each ladders as stroke (stroke)}<option>{stroke}</option>{/each}
-    </select>
+    <Choice
+      label="Whose ladder it counts on"
+      value={measure.stroke}
+      usual="{document.stroke}, as the drill"
+      options={ladders}
+      onchange={(stroke) => change((own) => (own.stroke = stroke))}
+    />
     <span>and its</span>
-    <select
-      class="select select-sm"
-      aria-label="The rung it counts on"
-      value={measure.rung ?? ''}
-      onchange={(event) => {
-        const rung = event.currentTarget.value as Measure['rung'] | ''
-        change((own) => (own.rung = rung || undefined))
-      }}
-    >
-      <option value="">{document.rung}, as the drill</option>
-      {#each vocabulary.rungs as rung (rung)}<option>{rung}</option>{/each}
-    </select>
+    <Choice
+      label="The rung it counts on"
+      value={measure.rung}
+      usual="{document.rung}, as the drill"
+      options={vocabulary.rungs}
+      onchange={(rung) => change((own) => (own.rung = rung))}
+    />
     <span>.</span>
   </div>
   {#if wrong.length}<p class="text-error mt-1 text-sm" role="alert">{wrong.join(' ')}</p>{/if}
-  {#if moves}
-    <div class="mt-2 flex flex-wrap items-center gap-2">
-      <label for="{id}-criterion" class="text-sm">Right when</label>
-      <select id="{id}-criterion" class="select select-sm w-auto" bind:value={criterion}>
-        {#each vocabulary.criteria as kind (kind)}<option>{kind}</option>{/each}
-      </select>
-      {#if criterion === 'met before a line'}
-        <select class="select select-sm w-auto" aria-label="Which line" bind:value={line}>
-          {#each report.court.lines as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
-        </select>
-      {:else if criterion === 'feet in a box'}
-        <select class="select select-sm w-auto" aria-label="Which box" bind:value={box}>
-          {#each report.court.boxes as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
-        </select>
-      {/if}
-      <button
-        class="btn btn-sm"
-        disabled={(measure.counts?.criteria?.length ?? 0) >= 4}
-        onclick={addCriterion}>Add</button
-      >
-    </div>
-    {#if said?.criteria.length}
-      <ul class="mt-1 text-sm" aria-label="What makes it right">
-        {#each said.criteria as each, i (i)}
-          <li>
-            {each.text}
-            <button class="link" onclick={() => change((own) => own.counts?.criteria?.splice(i, 1))}
-              >take it out<span class="sr-only">: {each.text}</span></button
-            >
-          </li>
-        {/each}
-      </ul>
-    {/if}
+  {#if (measure.counts?.by ?? 'landing') !== 'landing'}
+    <Criteria {draft} {nth} {report} {vocabulary} />
   {/if}
   <details class="mt-1 text-sm">
     <summary class="cursor-pointer">What else is marked</summary>
@@ -267,9 +192,6 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 0.35rem 0.3rem;
-  }
-  .sentence .select {
-    width: auto;
   }
   .tasks {
     display: flex;
