@@ -13,6 +13,14 @@ type Container struct {
 	Has   int // full ones that the coach has
 }
 
+// Batch is how many balls are fed before they are picked up: a basket or a box, and all the tubes there are.
+func (c Container) Batch() int {
+	if c.One == "tube" {
+		return c.Holds * c.Has
+	}
+	return c.Holds
+}
+
 // Of is so many of them in words.
 func (c Container) Of(n int) string { return units.Count(n, c.One, c.Many) }
 

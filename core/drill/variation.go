@@ -2,6 +2,8 @@ package drill
 
 import (
 	"context"
+	"fmt"
+	"reflect"
 	"slices"
 	"strings"
 
@@ -9,6 +11,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
+	"hodometer/core/units"
 )
 
 // Difficulty is which way a variation goes.
@@ -78,6 +81,9 @@ func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, 
 			for i := range varied.Measures {
 				varied.Measures[i].Stroke = varied.Measures[i].Stroke.OtherWing()
 			}
+		}
+		if reflect.DeepEqual(d.Clone(), varied.Clone()) {
+			sentence = fmt.Sprintf("%s changes nothing in this drill.", units.Title(string(step.Kind)))
 		}
 		d = varied
 		phrases = append(phrases, sentence)

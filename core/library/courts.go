@@ -65,7 +65,7 @@ func fastFeetThenGo() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2}}, 8)
 	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the feet are already moving."
 	d.Cues = []string{"Light on the toes", "First step towards the shuttle, not up"}
-	d.Equipment = []string{"tubes of shuttles", "2 flat markers"}
+	d.Equipment = []string{"1 tube of shuttles", "2 flat markers"}
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4})}
 	return d
 }
@@ -96,7 +96,7 @@ func shuttleRain() drill.Document {
 	d.Measures = counted(drill.Counts{NoCount: true}, one(court.StripAlong(court.FarBaseline, 1.2), score.Goal{Kind: score.Total, Count: 20}))
 	d.Cues = []string{"Back to the base before the next one", "Reach up for the clear"}
 	d.Cautions = []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}
-	d.Equipment = []string{"tubes of shuttles"}
+	d.Equipment = []string{"1 tube of shuttles"}
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}), harder("Quicker", feed.Transformation{Kind: feed.Quicken, By: 0.4}), harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 9})}
 	return d
 }

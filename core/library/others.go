@@ -30,7 +30,7 @@ func threeCornerRound() drill.Document {
 		Measures:  one(court.StripAlong(court.FarBaseline, 0.9), score.Goal{Kind: score.Total, Count: 20}),
 		Cues:      []string{"Chassé back to the base", "Strike in front of the body"},
 		Cautions:  []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."},
-		Equipment: []string{"tubes of shuttles"},
+		Equipment: []string{"1 tube of shuttles"},
 		Variations: []drill.Variation{
 			easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}),
 			easier("Two corners", feed.Transformation{Kind: feed.DropTask, Task: 2}),
@@ -151,7 +151,7 @@ func cornerCatch() drill.Document {
 		}},
 		Turns: 3, SetUp: 30, Effort: 6, Measures: repeated(score.Goal{Kind: score.Total, Count: 18}),
 		Cues:     []string{"Lunge with the racket foot", "Push back at once"},
-		Cautions: []string{"Sweep shuttles off the floor between turns."}, Equipment: []string{"tubes of shuttles"},
+		Cautions: []string{"Sweep shuttles off the floor between turns."}, Equipment: []string{"1 tube of shuttles"},
 		Variations: []drill.Variation{easier("Front corners only", feed.Transformation{Kind: feed.DropTask, Task: 4}, feed.Transformation{Kind: feed.DropTask, Task: 2}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.8}),
 			harder("Any corner", feed.Transformation{Kind: feed.Shuffle, Seed: 8})},
 	}

@@ -78,7 +78,7 @@ const tapError = 0.015
 // before.
 func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	c := odds.Clock{People: people, Basket: s.Container(d.Sport).Holds, PickUp: s.PickUp, Pause: p.Pause}
+	c := odds.Clock{People: people, Basket: s.Container(d.Sport).Batch(), PickUp: s.PickUp, Pause: p.Pause}
 	if p.Next == feed.AllAtOnce {
 		c.People = 1
 	}

@@ -122,7 +122,7 @@ func lines(block schedule.ScheduledBlock, cues []Cue) []Line {
 		}
 	}
 	if len(pickUps) > 0 {
-		list = append(list, Line{Text: "Pick up balls at " + strings.Join(pickUps, ", "), Entries: []Entry{}})
+		list = append(list, Line{Text: "Pick up at " + strings.Join(pickUps, ", "), Entries: []Entry{}})
 	}
 	return list
 }

@@ -31,7 +31,7 @@ func TestTheLinesOfABlock(t *testing.T) {
 	require.Contains(t, coin.Lines[0].String(), "Put down ")
 	require.Empty(t, coin.Lines[0].After, "it is done before the clock of the block")
 	require.Equal(t, []runsheet.Entry{{Name: "Ben", Text: "left-handed: mirror it"}}, coin.Lines[1].Entries, "nobody is told who plays as drawn")
-	require.Contains(t, coin.Lines[len(coin.Lines)-1].Text, "Pick up balls at +")
+	require.Contains(t, coin.Lines[len(coin.Lines)-1].Text, "Pick up at +")
 
 	for _, section := range c.Sections {
 		for _, line := range section.Lines {

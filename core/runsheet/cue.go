@@ -199,7 +199,7 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 		return cues
 	}
 	perBall, pickUp := s.Work/float64(s.Load.Balls), s.PickUp/float64(s.Load.Balls)
-	basket := max(1, in.Settings.Container(d.Sport).Holds)
+	basket := max(1, in.Settings.Container(d.Sport).Batch())
 	for fed := 0; fed < s.Load.Balls; fed += basket {
 		n := min(basket, s.Load.Balls-fed)
 		at += float64(n) * perBall

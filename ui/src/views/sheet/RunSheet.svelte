@@ -63,8 +63,8 @@
           <Court report={drill.report} label="Court of {drill.document.name}" small />
           {#each drill.report.measures as measure (measure.number)}
             <p class="text-sm">
-              {#if drill.report.measures.length > 1}<strong>{measure.number}</strong> {measure.name}:
-              {/if}{measure.goal}{measure.aim && `, into the ${measure.aim}`}
+              {#if drill.report.measures.length > 1}<strong>{measure.number}</strong>
+                {`${measure.name}: `}{/if}{measure.goal}{measure.aim && `, into the ${measure.aim}`}
             </p>
           {/each}
         </figure>
