@@ -176,7 +176,7 @@ test('twenty-five together on both diagonals are on one count, with misses by th
   await page.goto(`${page.url()}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()
   const counting = page.getByRole('region', { name: 'Counting' })
-  await expect(counting.getByText('Ada + Ben on one count')).toBeVisible()
+  await expect(counting.getByText('Ada + Ben: 25 made in all, everybody on one count')).toBeVisible()
   await press(counting, 'Long')
   await press(counting, 'Net')
   await press(counting, 'Long')

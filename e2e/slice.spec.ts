@@ -89,6 +89,8 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await expect(
     page.getByText(/9 of 10 balls made, 90 in 100: not clear yet. \d+ makes? in a row would settle it./),
   ).toBeVisible()
-  await expect(page.getByRole('row', { name: /9 of 10 7 fed: 10 made in all: 9 of 10 at the end/ })).toBeVisible()
+  await expect(
+    page.getByRole('row', { name: /9 of 10 7 fed: 10 made in all: 9 of 10 at the end/ }),
+  ).toBeVisible()
   await expect(page.getByText('Steps in on the short ball')).toBeVisible()
 })

@@ -173,14 +173,10 @@
         {/if}
       </p>
       <p class="px-1 text-sm">
-        {counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
+        {counter.shared || counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
             .sentence}{:else}<strong>Met ✓</strong>{/if}
       </p>
-      {#if counter.detail || counter.shared}
-        <p class="px-1 text-sm">
-          {[counter.shared && `${counter.shared} on one count`, counter.detail].filter(Boolean).join('; ')}
-        </p>
-      {/if}
+      {#if counter.detail}<p class="px-1 text-sm">{counter.detail}</p>{/if}
       {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
       {#if way === 'ball'}
         {#if noting && counter.aim && counter.unit === 'ball'}
@@ -219,7 +215,7 @@
           {/each}
         </div>
       {/if}
-      <div class="two">
+      <div class="two" class:kinds={counter.misses && counter.unit === 'ball'}>
         <button class="answer made" onclick={() => ball('made')}>{answers[0]}</button>
         {#if counter.misses && counter.unit === 'ball'}
           <div class="misses" role="group" aria-label="Missed">
@@ -308,13 +304,24 @@
     grid-template-columns: 1fr 1fr;
     gap: 0.5rem;
   }
+  /* With kinds of misses, made stands above them, so that the count stays in sight. */
+  .kinds {
+    grid-template-columns: 1fr;
+  }
+  .kinds .made {
+    min-height: 80px;
+  }
   .misses {
     display: grid;
-    gap: 0.35rem;
+    grid-template-columns: repeat(3, 1fr);
+    gap: 0.5rem;
   }
   .misses .answer {
     min-height: 64px;
     font-size: 1.25rem;
+  }
+  .people .measure {
+    min-height: 48px;
   }
   .less {
     display: grid;
