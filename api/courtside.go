@@ -205,13 +205,17 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 	return counters, nil
 }
 
-// sharing is who keeps the count of somebody, and who is on it, where several are.
-func sharing(w drill.Who, of lesson.Person, there []lesson.Person) (keeper, names string) {
-	ids := make([]string, len(there))
-	for i, p := range there {
+func idsOf(people []lesson.Person) []string {
+	ids := make([]string, len(people))
+	for i, p := range people {
 		ids[i] = p.ID
 	}
-	party := w.Party(of.ID, ids)
+	return ids
+}
+
+// sharing is who keeps the count of somebody, and who is on it, where several are.
+func sharing(w drill.Who, of lesson.Person, there []lesson.Person) (keeper, names string) {
+	party := w.Party(of.ID, idsOf(there))
 	if len(party) < 2 {
 		return of.ID, ""
 	}
@@ -293,8 +297,11 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 		return nil, err
 	}
 	there := in.In(d.Blocks[i])
-	if !slices.ContainsFunc(there, func(p lesson.Person) bool { return p.ID == body.Student }) {
-		return nil, invalid.Fields{{Path: "student", Message: "this student was erased, or is not in the block any more"}}
+	if !slices.Contains(idsOf(there), body.Student) {
+		there = in.Known([]string{body.Student}) // who left the block since is counted alone
+	}
+	if len(there) == 0 {
+		return nil, invalid.Fields{{Path: "student", Message: "this student was erased"}}
 	}
 	runs, err := runsOf(p.ID, body, d.Blocks[i], played, there)
 	if err != nil {
@@ -308,10 +315,7 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 
 // runsOf are the runs that taps belong to: that of the student, and where several are on one count, one of each of them.
 func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []lesson.Person) ([]store.Run, error) {
-	ids := make([]string, len(there))
-	for i, p := range there {
-		ids[i] = p.ID
-	}
+	ids := idsOf(there)
 	var runs []store.Run
 	asked := body.Measure
 	if asked == 0 {

@@ -11,6 +11,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/library"
 	"hodometer/core/prospect"
+	"hodometer/core/student"
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.
@@ -75,6 +76,19 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 
 	gone := c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "measure": 7, "entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}}})
 	require.Equal(t, "measure", readProblem(t, gone, http.StatusUnprocessableEntity).Fields[0].Path)
+}
+
+// Who left a block since is counted all the same: nothing that was counted is lost.
+func TestWhoLeftABlockIsStillCounted(t *testing.T) {
+	c := newClub(t)
+	stays, left := c.student(ada()), c.student(named("Ben", student.Eleven))
+	id, block, lesson := lessonWith(t, c, "Coin in the Corner", stays, left)
+	d := lesson.Document
+	d.Blocks[0].People = []string{stays}
+	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-Match", `"1"`))
+	c.count(id, block, left, 1, 3, 1)
+	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+left+"/progress", nil))
+	require.Equal(t, 3, progress.Drills[0].Times[0].Count.Made)
 }
 
 func expectedAt(t *testing.T, blocks []prospect.Block, measure int) prospect.Prospect {
