@@ -14,8 +14,10 @@
   {#each metrics as metric, i (i)}
     <button class="drum" onclick={() => (open = metric.derivation)} title="How this came about">
       <span class="text-sm">{metric.name}</span>
-      <span class="flex items-baseline gap-1">
-        <span class={metrics.length > 9 ? 'text-2xl' : 'text-3xl'}><Rolling text={metric.text} /></span>
+      <span class="flex flex-wrap items-baseline gap-x-1">
+        <span class={metrics.length > 11 ? 'text-xl' : metrics.length > 9 ? 'text-2xl' : 'text-3xl'}
+          ><Rolling text={metric.text} /></span
+        >
         <span class="text-sm">{metric.unit}</span>
       </span>
     </button>
@@ -26,7 +28,7 @@
 <style>
   .drums {
     background: color-mix(in oklab, var(--drum) 80%, var(--on-drum));
-    grid-template-columns: repeat(auto-fit, minmax(5.3rem, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(4.9rem, 1fr));
   }
   .drum {
     background: var(--drum);
