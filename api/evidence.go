@@ -105,10 +105,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	if len(in.Drills) == 0 {
 		return rates, nil
 	}
-	students := make([]string, len(in.People))
-	for i, person := range in.People {
-		students[i] = person.ID
-	}
+	students := idsOf(in.People)
 	var list []asked
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Drill]

@@ -4,10 +4,10 @@ import (
 	"context"
 	"crypto/sha256"
 	"encoding/json"
-	"errors"
 	"runtime"
 	"sync"
-	"sync/atomic"
+
+	"golang.org/x/sync/errgroup"
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
@@ -34,18 +34,16 @@ type asked struct {
 
 // all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is asked.
 func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]playerfit.Known, error) {
-	found, errs := make([]playerfit.Known, len(list)), make([]error, len(list))
-	var next atomic.Int64
-	var workers sync.WaitGroup
-	for range runtime.GOMAXPROCS(0) {
-		workers.Go(func() {
-			for i := int(next.Add(1)) - 1; i < len(list); i = int(next.Add(1)) - 1 {
-				found[i], errs[i] = k.of(ctx, list[i].drill, list[i].player, list[i].level, s)
-			}
+	found := make([]playerfit.Known, len(list))
+	var work errgroup.Group
+	work.SetLimit(runtime.GOMAXPROCS(0))
+	for i, each := range list {
+		work.Go(func() (err error) {
+			found[i], err = k.of(ctx, each.drill, each.player, each.level, s)
+			return err
 		})
 	}
-	workers.Wait()
-	return found, errors.Join(errs...)
+	return found, work.Wait()
 }
 
 // of works out, or recalls, what is thought of a player at a drill.

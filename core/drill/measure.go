@@ -141,13 +141,7 @@ func (d Document) Tried(m Measure) float64 {
 	if p.Rally != nil {
 		return turn * float64(p.Rally.Shots)
 	}
-	n := 0
-	for _, i := range p.Listed() {
-		if (m.Has(i) || d.Order.Follow()) && m.feeds(p.Tasks[i]) {
-			n++
-		}
-	}
-	return turn * float64(n)
+	return turn * float64(p.CountTasks(func(i int, t feed.Task) bool { return (m.Has(i) || d.Order.Follow()) && m.feeds(t) }))
 }
 
 // In is how many balls, or tasks without a ball, one attempt at a measure takes.
@@ -155,46 +149,32 @@ func (d Document) In(m Measure) int {
 	if m.What != score.Sequence || d.Pattern.Rally != nil {
 		return 1
 	}
-	n := 0
-	for _, i := range d.Pattern.Listed() {
-		if m.Has(i) && d.Pattern.Tasks[i].Kind.Flies() {
-			n++
-		}
-	}
-	return max(1, n)
+	return max(1, d.Pattern.CountTasks(func(i int, t feed.Task) bool { return m.Has(i) && t.Kind.Flies() }))
 }
 
-// Before lists the goals that have to be met before a goal of a measure: the number of a measure, and which of its goals.
-func (d Document) Before(measure, goal int) [][2]int {
-	list := [][2]int{}
-	for g := range goal {
-		list = append(list, [2]int{measure, g})
+// GoalAt is a goal of a drill: of which measure, and which of its goals, both from 0.
+type GoalAt struct{ Measure, Goal int }
+
+// inTurn are all goals in the order in which they follow one another.
+func (d Document) inTurn() []GoalAt {
+	var list []GoalAt
+	for i, m := range d.Measures {
+		for g := range m.Goals {
+			list = append(list, GoalAt{i, g})
+		}
 	}
-	switch d.Order {
-	case OneByOne:
-		list = nil
-		for i := range measure {
-			for g := range d.Measures[i].Goals {
-				list = append(list, [2]int{i, g})
-			}
-		}
-		for g := range goal {
-			list = append(list, [2]int{measure, g})
-		}
-	case GoalByGoal:
-		list = nil
-		for g := range goal {
-			for i := range d.Measures {
-				if g < len(d.Measures[i].Goals) {
-					list = append(list, [2]int{i, g})
-				}
-			}
-		}
-		for i := range measure {
-			if goal < len(d.Measures[i].Goals) {
-				list = append(list, [2]int{i, goal})
-			}
-		}
+	if d.Order == GoalByGoal {
+		slices.SortStableFunc(list, func(a, b GoalAt) int { return a.Goal - b.Goal })
+	}
+	return list
+}
+
+// Before lists the goals that have to be met before another one: side by side those of its own measure.
+func (d Document) Before(at GoalAt) []GoalAt {
+	list := d.inTurn()
+	list = list[:slices.Index(list, at)]
+	if !d.Order.Follow() {
+		list = slices.DeleteFunc(list, func(before GoalAt) bool { return before.Measure != at.Measure })
 	}
 	return list
 }
@@ -202,22 +182,15 @@ func (d Document) Before(measure, goal int) [][2]int {
 // On is which measure is to be counted, from 0, where so many goals of each are met: of measures that follow one another the
 // one whose turn it is, and the last one at the end; side by side all are, and it is the first.
 func (d Document) On(met []int) int {
-	on := -1
-	for i, m := range d.Measures {
-		open := met[i] < len(m.Goals)
-		switch {
-		case !open || d.Order == OneByOne && on >= 0:
-		case on < 0 || d.Order == GoalByGoal && met[i] < met[on]:
-			on = i
+	if !d.Order.Follow() {
+		return 0
+	}
+	for _, at := range d.inTurn() {
+		if at.Goal >= met[at.Measure] {
+			return at.Measure
 		}
 	}
-	switch {
-	case !d.Order.Follow():
-		return 0
-	case on < 0:
-		return len(d.Measures) - 1
-	}
-	return on
+	return len(d.Measures) - 1
 }
 
 // checkMeasures says what is wrong with the measures, by field.
@@ -262,7 +235,7 @@ func (d Document) checkMeasure(c court.Court, m Measure) error {
 	if wrong == nil && d.Tried(m) == 0 {
 		wrong.Add("tasks", "nothing in the sequence feeds this measure: it counts %s", m.What.Many())
 	}
-	if rally := d.Pattern.Rally != nil; m.What == score.Rally && !rally {
+	if m.What == score.Rally && d.Pattern.Rally == nil {
 		wrong.Add("what", "rallies are counted in a drill in which each reply is the next feed")
 	}
 	if m.Target != nil {

@@ -101,10 +101,10 @@ func TestTheMeasureThatIsOn(t *testing.T) {
 		}
 		for done := range all {
 			on := d.On(met)
-			before := d.Before(on, met[on])
+			before := d.Before(drill.GoalAt{Measure: on, Goal: met[on]})
 			require.Len(t, before, done)
 			for _, at := range before {
-				require.Less(t, at[1], met[at[0]])
+				require.Less(t, at.Goal, met[at.Measure])
 			}
 			met[on]++
 		}

@@ -82,7 +82,7 @@ func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, 
 				varied.Measures[i].Stroke = varied.Measures[i].Stroke.OtherWing()
 			}
 		}
-		if reflect.DeepEqual(d.Clone(), varied.Clone()) {
+		if reflect.DeepEqual(d, varied) {
 			sentence = fmt.Sprintf("%s changes nothing in this drill.", units.Title(string(step.Kind)))
 		}
 		d = varied

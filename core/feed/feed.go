@@ -94,11 +94,12 @@ func (p Pattern) UsualSequences() float64 {
 	return float64(p.Sequences)
 }
 
-// flying is how many tasks of a sequence are balls.
-func (p Pattern) flying() int {
+// CountTasks is how many tasks of a sequence are of some sort, groups written out. The sort is asked for each with its
+// place in the pattern.
+func (p Pattern) CountTasks(sort func(i int, t Task) bool) int {
 	n := 0
-	for _, task := range p.Listed() {
-		if p.Tasks[task].Kind.Flies() {
+	for _, i := range p.Listed() {
+		if sort(i, p.Tasks[i]) {
 			n++
 		}
 	}
@@ -111,7 +112,7 @@ func (p Pattern) BallsPerTurn() int {
 	if p.Rally != nil {
 		return p.Sequences // one ball for each rally
 	}
-	return int(math.Round(float64(p.flying()) * p.UsualSequences()))
+	return p.inTurn(func(t Task) bool { return t.Kind.Flies() })
 }
 
 // SequenceSeconds is how long one sequence takes with the pause after it.
@@ -160,12 +161,12 @@ func (p Pattern) FeedingSeconds(people, turns int) float64 {
 
 // Count is how many balls of a turn ask for a stroke of some sort.
 func (p Pattern) Count(sort func(Stroke) bool) int {
-	n := 0
-	for _, task := range p.Listed() {
-		if t := p.Tasks[task]; t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) {
-			n++
-		}
-	}
+	return p.inTurn(func(t Task) bool { return t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) })
+}
+
+// inTurn is how many tasks of a turn are of some sort, rounded where a turn ends at random.
+func (p Pattern) inTurn(sort func(Task) bool) int {
+	n := p.CountTasks(func(_ int, t Task) bool { return sort(t) })
 	return int(math.Round(float64(n) * p.UsualSequences()))
 }
 

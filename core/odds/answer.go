@@ -143,22 +143,16 @@ func (q Question) steps() int {
 	return sum
 }
 
-// countedIn is what a goal counts.
-func (q Question) countedIn() string {
-	if q.Unit != "" && q.Unit != score.Ball && q.Goal.Unit() == score.Ball {
-		return q.Unit.Many()
+// words are those for one attempt and for several: sets within rallies are counted by their strokes.
+func (q Question) words() (one, many string) {
+	u := q.Goal.Unit()
+	switch {
+	case u == score.Ball && q.Unit != "":
+		u = q.Unit
+	case u == score.Rally && q.Goal.Kind != score.Rallies:
+		return "stroke", "strokes"
 	}
-	switch q.Goal.Kind {
-	case score.FirstTo:
-		return "points"
-	case score.Rallies:
-		return "rallies"
-	case score.SetsInRallies:
-		return "strokes"
-	case score.WithinATime:
-		return "tries"
-	}
-	return "balls"
+	return u.Words()
 }
 
 // clock is the time of one thing that is counted: a rally takes its strokes and the pause after it.
@@ -178,20 +172,18 @@ func (q Question) clock() Clock {
 	return c
 }
 
-// Attempts is how many attempts there are in the balls and the time of the question, and the word for them: of as many as
-// possible in its own time, strokes where rallies are counted by them.
-func (q Question) Attempts() (int, string) {
-	n, _ := q.limit()
+// Attempts is how many attempts there are in the balls and the time of the question, with the words for one and for
+// several: as many as possible have a time of their own.
+func (q Question) Attempts() (n int, one, many string) {
+	one, many = q.words()
+	n, asked := q.limit()
 	if q.Goal.Kind == score.AsManyAsPossible {
-		n = q.clock().Balls(q.Goal.Minutes * 60)
-		if q.Goal.Of > 0 {
-			return n, "strokes"
-		}
-		if asked, ok := q.limit(); ok {
-			n = min(n, asked)
+		inTime := q.clock().Balls(q.Goal.Minutes * 60)
+		if !asked || q.Goal.Of > 0 || inTime < n {
+			n = inTime
 		}
 	}
-	return n, q.countedIn()
+	return n, one, many
 }
 
 // limit is the number of balls within which the goal is wanted, and whether that was asked.
@@ -220,7 +212,8 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	if p.other != nil && w.done[len(w.done)-1] >= share {
 		w.mean, w.variance = summed(w.done)
 	}
-	a := q.from(w, q.countedIn())
+	_, many := q.words()
+	a := q.from(w, many)
 	if ends := endsWell(q.Goal); ends != "" {
 		a.Chance = &w.met
 		a.Sentence = fmt.Sprintf("%s %s; %s", ends, Times(w.met), a.Sentence)

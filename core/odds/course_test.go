@@ -55,7 +55,7 @@ func TestGoalsThatFollowTakeTheSumOfTheirBalls(t *testing.T) {
 func TestSetsWithinATime(t *testing.T) {
 	goal := score.Goal{Kind: score.AsManyAsPossible, Count: 1, Of: 2, Minutes: 1}
 	q := odds.Question{Goal: goal, Rate: 0.5, Clock: odds.Clock{Gap: 12, Sequence: 1, Pause: 4, People: 1, Basket: 60}}
-	n, word := q.Attempts()
+	n, _, word := q.Attempts()
 	require.Equal(t, 4, n, "every stroke takes 12 s, every second one 4 s more until the next rally: 14 s")
 	require.Equal(t, "strokes", word)
 	a, err := q.Answer(background)

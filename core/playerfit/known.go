@@ -32,16 +32,17 @@ func Know(ctx context.Context, d drill.Document, player footwork.Player, level s
 	}
 	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
-		k.Priors[i] = priorOf(d, m, line, level, s)
+		r, err := levelReplies(d, m, line, level, s)
+		k.Priors[i] = priorOf(d, m, r, err == nil, level, s)
 	}
 	return k, nil
 }
 
-// priorOf is what a level makes of one attempt at a measure: of its target what the scatter of the level says, and else what
-// is usual; of a sequence the product of its balls.
-func priorOf(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
+// priorOf is what a level makes of one attempt at a measure: of its target what the level's replies say, where they are
+// known, and else what is usual; of a sequence the product of its balls.
+func priorOf(d drill.Document, m drill.Measure, r replies, known bool, level student.Level, s coach.Settings) odds.Prior {
 	prior := odds.LevelPrior(level)
-	if r, err := levelReplies(d, m, line, level, s); err == nil && m.What != score.Point {
+	if known && m.What != score.Point {
 		if aimed, err := aimedAt(d, m, r, Evidence{}, s); err == nil && aimed.Shares.In > 0 {
 			prior = odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Description: "what the level's scatter makes of this target"}
 		}

@@ -5,7 +5,6 @@ import (
 	"context"
 	"errors"
 	"fmt"
-	"math"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -14,7 +13,6 @@ import (
 	"hodometer/core/flight"
 	"hodometer/core/footwork"
 	"hodometer/core/invalid"
-	"hodometer/core/load"
 	"hodometer/core/metric"
 	"hodometer/core/odds"
 	"hodometer/core/score"
@@ -74,75 +72,6 @@ type Aimed struct {
 // length. Common practice, no source.
 const tapError = 0.015
 
-// Clock is how one player's attempts at a measure come. Of a rally every stroke is one, so many seconds after the one
-// before.
-func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
-	p := d.Pattern
-	c := odds.Clock{People: people, Basket: s.Container(d.Sport).Batch(), PickUp: s.PickUp, Pause: p.Pause}
-	if p.Next == feed.AllAtOnce {
-		c.People = 1
-	}
-	if stroke > 0 {
-		c.Gap, c.Sequence, c.People = stroke, max(1, p.Rally.Shots), 1
-		if m.What == score.Point || m.What == score.Sequence { // a rally of the usual length
-			c.Gap, c.Sequence = stroke*float64(c.Sequence), 1
-		}
-		return c
-	}
-	sequences := p.UsualSequences()
-	balls := float64(p.BallsPerTurn()) / sequences // in one sequence
-	played := p.TurnSeconds()/sequences - p.Pause
-	if m.What == score.Time { // one try a turn
-		balls, played = balls*sequences, p.TurnSeconds()-p.Pause
-		sequences = 1
-	}
-	c.Sequence = max(1, int(math.Round(d.Tried(m)/sequences)))
-	c.Gap = played / float64(c.Sequence)
-	if balls > 0 {
-		c.Basket = max(1, int(math.Round(float64(c.Basket)*float64(c.Sequence)/balls)))
-	}
-	return c
-}
-
-// Chance is what somebody makes of one attempt at a measure, by what is known of their rates: of points nobody knows
-// better than even until some were played.
-func Chance(m drill.Measure, rates odds.Estimates) float64 {
-	switch {
-	case m.What != score.Point:
-		return rates.Rate.Mean
-	case rates.Points != nil:
-		return rates.Points.Mean
-	}
-	return 0.5
-}
-
-// Ask is a goal of a measure for somebody with a chance at each attempt. A stroke of a rally takes so many seconds.
-func Ask(d drill.Document, m drill.Measure, g score.Goal, chance, stroke float64, people int, s coach.Settings) odds.Question {
-	return odds.Question{Goal: g, Rate: chance, Partner: chance, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
-}
-
-// Planned is the question with what there is of a measure in so many turns: so many attempts, or of rallies the seconds
-// in which one player is in them.
-func Planned(q odds.Question, d drill.Document, m drill.Measure, turns int, played float64) odds.Question {
-	if d.Pattern.Rally != nil && m.What != score.Time {
-		q.Balls, q.Seconds = 0, played
-		return q
-	}
-	q.Balls = load.Pool(d, m, turns)
-	q.Seconds = q.Clock.Seconds(float64(q.Balls)) + q.Clock.Gap/2
-	return q
-}
-
-// Tries is how many attempts a player has at a measure, and what they are called. Measures that follow one another share
-// them, but for those with a time of their own.
-func Tries(q odds.Question, d drill.Document, m drill.Measure) (int, string) {
-	n, word := q.Attempts()
-	if d.Order.Follow() && m.Goals[0].Kind != score.AsManyAsPossible {
-		n = int(math.Round(float64(n) / float64(len(d.Measures))))
-	}
-	return n, word
-}
-
 // For works out what the drill's goals and targets are for a player, from one turn that was played out for them and from
 // what they did at each measure. It returns ctx.Err() when cancelled; what cannot be worked out is said in words.
 func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evidence []Evidence, people int, s coach.Settings) (Fit, error) {
@@ -175,7 +104,7 @@ func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn sim
 		if i == 0 {
 			one := q
 			one.Clock.People = 1
-			fit.Attempts, fit.Word = Tries(Planned(one, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
+			fit.Attempts, _, fit.Word = Tries(Planned(one, d, m, d.Turns, d.Pattern.FeedingSeconds(1, d.Turns)), d, m)
 		}
 		fit.Goals[i] = GoalFit{Rate: q.Rate, Clock: q.Clock}
 		if m.What == score.Time {
@@ -253,10 +182,11 @@ type replies struct {
 
 // repliesOf finds where a player's replies land, and what they make of the drill. The scatter is the
 // level's, moved by landings that were logged on the drill; where only makes and misses were counted, it
-// is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one of them. The estimates hold also where there is an error.
+// is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
+// of them. They hold also where there is an error.
 func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
-	rates := evidence.Rates(priorOf(d, m, turn.Timeline, evidence.Level, s))
 	r, err := levelReplies(d, m, turn.Timeline, evidence.Level, s)
+	rates := evidence.Rates(priorOf(d, m, r, err == nil, evidence.Level, s))
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -371,63 +301,4 @@ func (a Aimed) derivation(r replies, s coach.Settings) metric.Derivation {
 		},
 		Source: r.source,
 	}
-}
-
-// fitMetrics count attempts with the misses that are to be expected, of all measures together.
-func fitMetrics(d drill.Document, fit Fit) []metric.Metric {
-	made, tried, needs, never := 0.0, 0, 0.0, false
-	var makes, goals []metric.Input
-	unit, needed := "", ""
-	for i, m := range d.Measures {
-		f := fit.Measures[i]
-		if m.What == score.Time {
-			continue
-		}
-		name := d.Called(m)
-		if name == "" {
-			name = "Makes"
-		}
-		chance := Chance(m, f.Rates)
-		made, tried, unit = made+chance*float64(f.Attempts), tried+f.Attempts, in(unit, f.Word)
-		makes = append(makes, metric.Input{Name: name, Value: fmt.Sprintf("of %d %s: %s", f.Attempts, f.Word, f.Rates.Rate.Sentence)})
-		for k, g := range f.Goals {
-			if g.Answer == nil || g.Answer.Never {
-				never = never || g.Answer != nil
-				continue
-			}
-			needs, needed = needs+g.Answer.Mean, in(needed, g.Answer.Unit)
-			goals = append(goals, metric.Input{Name: name + ", " + m.Goals[k].String(), Value: odds.Attempts(g.Answer.Mean) + " " + g.Answer.Unit})
-		}
-	}
-	list := []metric.Metric{}
-	if len(makes) > 0 {
-		list = append(list, metric.New("Made", math.Round(made), units.Decimal(made, 0), fmt.Sprintf("of %d", tried), metric.Derivation{
-			Formula: unit + " planned for one player × rate, over all measures", Source: "Beta-binomial model", Inputs: makes,
-		}))
-	}
-	switch {
-	case never || len(goals) == 0:
-		return list
-	case len(goals) == 1:
-		for _, f := range fit.Measures {
-			for _, g := range f.Goals {
-				if g.Answer != nil {
-					goal := metric.New("For the goal", needs, odds.Attempts(needs), needed, g.Answer.Derivation)
-					goal.Derivation.Value = odds.Attempts(needs) + " " + needed
-					return append(list, goal)
-				}
-			}
-		}
-	}
-	return append(list, metric.New("For the goals", needs, odds.Attempts(needs), needed, metric.Derivation{
-		Formula: "the mean number of attempts that each goal takes, added up", Inputs: goals, Source: "Feller, An Introduction to Probability Theory, vol. 1, XIII.7",
-	}))
-}
-
-// in is the unit of a sum: attempts where its parts are counted in different ones.
-func in(sum, part string) string {
-	if sum == "" || sum == part {
-		return part
-	}
-	return "attempts"
 }

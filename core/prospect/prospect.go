@@ -5,7 +5,6 @@ package prospect
 import (
 	"context"
 	"errors"
-	"strings"
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -72,12 +71,12 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 		q := playerfit.Ask(d, m, goal, p.Rate, rates.Stroke, 1, in.Settings)
 		q = playerfit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
 		if g == 0 {
-			n, word := playerfit.Tries(q, d, m)
-			p.Attempts, p.Tries, p.Made = n, counted(n, word), p.Rate*float64(n)
+			n, one, many := playerfit.Tries(q, d, m)
+			p.Attempts, p.Tries, p.Made = n, units.Count(n, one, many), p.Rate*float64(n)
 		}
-		for _, at := range d.Before(i, g) {
-			before := d.Measures[at[0]]
-			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at[1]], Rate: playerfit.Chance(before, rates.Measures[at[0]])})
+		for _, at := range d.Before(drill.GoalAt{Measure: i, Goal: g}) {
+			before := d.Measures[at.Measure]
+			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: playerfit.Chance(before, rates.Measures[at.Measure])})
 		}
 		if before := q.Before; len(before) > 0 && (goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
 			q.Before = nil // each has a time of its own
@@ -141,13 +140,4 @@ func All(ctx context.Context, t schedule.Timetable, list []schedule.Prepared, in
 		blocks[i] = Block{Block: l.Block.ID, Title: l.Block.Title, Students: students}
 	}
 	return blocks, nil
-}
-
-// counted is so many attempts in words.
-func counted(n int, word string) string {
-	one := map[string]string{"rallies": "rally", "tries": "try"}[word]
-	if one == "" {
-		one = strings.TrimSuffix(word, "s")
-	}
-	return units.Count(n, one, word)
 }

@@ -24,25 +24,27 @@ func (u Unit) Takes(g Goal) bool {
 	return u != Rally && u != Time
 }
 
+// Words are those for one of the unit and for several.
+func (u Unit) Words() (one, many string) {
+	switch u {
+	case Rally:
+		return "rally", "rallies"
+	case Time:
+		return "try", "tries"
+	}
+	return string(u), string(u) + "s"
+}
+
 // Of is so many of the unit in words.
-func (u Unit) Of(n int) string { return units.Count(n, u.word(), u.Many()) }
+func (u Unit) Of(n int) string {
+	one, many := u.Words()
+	return units.Count(n, one, many)
+}
 
 // Many is the word for several of the unit.
 func (u Unit) Many() string {
-	switch u {
-	case Rally:
-		return "rallies"
-	case Time:
-		return "tries"
-	}
-	return string(u) + "s"
-}
-
-func (u Unit) word() string {
-	if u == Time {
-		return "try"
-	}
-	return string(u)
+	_, many := u.Words()
+	return many
 }
 
 // Unit is what is counted towards the goal, where its measure does not say.
