@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte'
   import type { Point, Regions, Report } from '../lib/api/client'
+  import CriterionMark from './CriterionMark.svelte'
   import RegionLines from './RegionLines.svelte'
   import TargetShape from './TargetShape.svelte'
   import WallLines from './WallLines.svelte'
@@ -198,27 +199,7 @@
   {/each}
 
   {#each report.measures.flatMap((each) => each.criteria ?? []) as criterion, i (i)}
-    {@const line = court.lines.find((each) => each.id === criterion.line)}
-    {#if line}
-      {@const from = pt(line.from)}
-      {@const to = pt(line.to)}
-      <line
-        x1={from.x}
-        y1={from.y}
-        x2={to.x}
-        y2={to.y}
-        class="criterion"
-        stroke-width={5 * px}
-        stroke-dasharray="{px} {6 * px}"><title>{criterion.text}</title></line
-      >
-    {:else if criterion.area}
-      <polygon
-        points={criterion.area.corners.map((corner) => `${pt(corner).x},${pt(corner).y}`).join(' ')}
-        class="criterion"
-        stroke-width={5 * px}
-        stroke-dasharray="{px} {6 * px}"><title>{criterion.text}</title></polygon
-      >
-    {/if}
+    <CriterionMark {criterion} {court} {frame} {px} />
   {/each}
 
   {@render under?.(frame, px)}
@@ -363,10 +344,6 @@
   }
   .forbidden {
     stroke: var(--on-court);
-  }
-  .criterion {
-    stroke: var(--feed);
-    fill: none;
   }
   .guide {
     stroke: var(--tag);

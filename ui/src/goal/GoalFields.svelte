@@ -2,7 +2,7 @@
   import type { Goal, Unit, Vocabulary } from '../lib/api/client'
   import NumberField from '../lib/NumberField.svelte'
   import SelectField from '../lib/SelectField.svelte'
-  import { ofForm } from './goals'
+  import { numbersOf, ofForm } from './goals'
 
   /** What is to be reached, field by field as its kind needs them. */
   interface Props {
@@ -48,100 +48,17 @@
       onchange={(count) => set({ count })}
     />
   {/if}
-  {#if goal.kind === 'in a row' || goal.kind === 'total, then in a row'}
-    {#if goal.kind === 'total, then in a row'}
-      <NumberField
-        label="Then in a row"
-        min={1}
-        value={goal.then ?? 5}
-        error={errors['goal.then']}
-        onchange={(then) => set({ then })}
-      />
-    {/if}
+  {#each numbersOf(goal, unit) as number (number.name)}
     <NumberField
-      label={goal.kind === 'in a row' ? 'How often' : 'Parts'}
-      min={1}
-      value={goal.sets || 1}
-      error={errors['goal.sets']}
-      onchange={(sets) => set({ sets })}
+      label={number.label}
+      unit={number.unit}
+      min={number.min}
+      step={number.step}
+      value={number.value}
+      error={errors[`goal.${number.name}`]}
+      onchange={(value) => set({ [number.name]: value })}
     />
-  {:else if goal.kind === 'as many as possible'}
-    <NumberField
-      label="Within"
-      unit="min"
-      step={0.5}
-      value={goal.minutes ?? 3}
-      error={errors['goal.minutes']}
-      onchange={(minutes) => set({ minutes })}
-    />
-    {#if goal.of || unit === 'rally'}
-      <NumberField
-        label="Strokes in a set"
-        min={2}
-        value={goal.of ?? 2}
-        error={errors['goal.of']}
-        onchange={(of) => set({ of })}
-      />
-    {/if}
-  {:else if goal.kind === 'first to'}
-    <NumberField
-      label="The other needs"
-      min={1}
-      value={goal.against || goal.count}
-      error={errors['goal.against']}
-      onchange={(against) => set({ against })}
-    />
-  {:else if goal.kind === 'rallies of a length'}
-    <NumberField
-      label="Strokes, at least"
-      min={1}
-      value={goal.from ?? 4}
-      error={errors['goal.from']}
-      onchange={(from) => set({ from })}
-    />
-    <NumberField
-      label="At most"
-      min={1}
-      value={goal.to ?? 8}
-      error={errors['goal.to']}
-      onchange={(to) => set({ to })}
-    />
-  {/if}
-  {#if goal.kind === 'first to'}
-    <NumberField
-      label="Points ahead"
-      min={1}
-      value={goal.lead || 1}
-      error={errors['goal.lead']}
-      onchange={(lead) => set({ lead })}
-    />
-  {:else if goal.kind === 'sets in rallies'}
-    <NumberField
-      label="Strokes in a set"
-      min={2}
-      value={goal.of ?? 2}
-      error={errors['goal.of']}
-      onchange={(of) => set({ of })}
-    />
-  {:else if goal.kind === 'within a time'}
-    <NumberField
-      label="Within"
-      unit="s"
-      min={0.1}
-      step={0.1}
-      value={goal.seconds ?? 40}
-      error={errors['goal.seconds']}
-      onchange={(seconds) => set({ seconds })}
-    />
-  {:else if goal.kind === 'few misses'}
-    <NumberField
-      label="Misses at most"
-      min={0}
-      value={goal.misses ?? 0}
-      error={errors['goal.misses']}
-      onchange={(misses) => set({ misses })}
-    />
-  {/if}
+  {/each}
   {#if form?.misses.length}
     <div class="col-span-2">
       <SelectField

@@ -10,6 +10,51 @@ export const ofForm = (form: GoalForm, was: Goal, unit?: Unit): Goal => ({
   ...(was.miss && form.misses.includes(was.miss) ? { miss: was.miss } : {}),
 })
 
+/** A number of a goal, besides how many are wanted. */
+interface GoalNumber {
+  name: 'then' | 'sets' | 'minutes' | 'of' | 'against' | 'from' | 'to' | 'lead' | 'seconds' | 'misses'
+  label: string
+  value: number
+  unit?: string
+  min?: number
+  step?: number
+}
+
+/** The numbers that a goal has as its kind needs them, in the order in which they are asked for. */
+export function numbersOf(goal: Goal, unit?: Unit): GoalNumber[] {
+  const strokes: GoalNumber = { name: 'of', label: 'Strokes in a set', value: goal.of ?? 2, min: 2 }
+  const sets = (label: string): GoalNumber => ({ name: 'sets', label, value: goal.sets || 1, min: 1 })
+  switch (goal.kind) {
+    case 'in a row':
+      return [sets('How often')]
+    case 'total, then in a row':
+      return [{ name: 'then', label: 'Then in a row', value: goal.then ?? 5, min: 1 }, sets('Parts')]
+    case 'as many as possible':
+      return [
+        { name: 'minutes', label: 'Within', unit: 'min', step: 0.5, value: goal.minutes ?? 3 },
+        ...(goal.of || unit === 'rally' ? [strokes] : []),
+      ]
+    case 'first to':
+      return [
+        { name: 'against', label: 'The other needs', value: goal.against || goal.count, min: 1 },
+        { name: 'lead', label: 'Points ahead', value: goal.lead || 1, min: 1 },
+      ]
+    case 'rallies of a length':
+      return [
+        { name: 'from', label: 'Strokes, at least', value: goal.from ?? 4, min: 1 },
+        { name: 'to', label: 'At most', value: goal.to ?? 8, min: 1 },
+      ]
+    case 'sets in rallies':
+      return [strokes]
+    case 'within a time':
+      return [{ name: 'seconds', label: 'Within', unit: 's', min: 0.1, step: 0.1, value: goal.seconds ?? 40 }]
+    case 'few misses':
+      return [{ name: 'misses', label: 'Misses at most', value: goal.misses ?? 0, min: 0 }]
+    default:
+      return []
+  }
+}
+
 /** Dots that are equally likely, put together into columns of equal width: where each stands, and how high. */
 export function columns(dots: number[], count: number): { at: number; height: number }[] {
   const low = dots[0] ?? 0

@@ -13,6 +13,7 @@
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import { beneath } from '../../lib/fields'
+  import FitForm from './FitForm.svelte'
 
   /** The goals of a measure, one after the other, and what each takes whoever the drill is tried on. */
   interface Props {
@@ -27,7 +28,6 @@
   }
   let { draft, nth, measure, fit, vocabulary, builtIn, errors, onfit }: Props = $props()
   const most = 6
-  let minutes = $state(6)
   const follow = $derived((draft.document.order ?? 'side by side') !== 'side by side')
   let derivation = $state<Derivation | null>(null)
   const path = $derived(`measures.${nth}.goals`)
@@ -90,26 +90,17 @@
           onchange={(after) => change((goals) => (goals[g] = after))}
         />
         {#if !builtIn}
-          <form
-            class="no-print mt-2 flex flex-wrap items-center gap-2"
-            onsubmit={(event) => (
-              event.preventDefault(),
-              onfit({ measure: measure.number, goal: g, minutes })
-            )}
-          >
-            <button class="btn btn-sm">Fit the goal</button>
-            <label class="flex items-center gap-2 text-sm"
-              >to <input
-                class="input input-sm w-20"
-                type="number"
-                min="0.5"
-                max="180"
-                step="0.5"
-                aria-label="Minutes for the goal"
-                bind:value={minutes}
-              /> min</label
-            >
-          </form>
+          <FitForm
+            button="Fit the goal"
+            before="to"
+            label="Minutes for the goal"
+            value={6}
+            min={0.5}
+            max={180}
+            step={0.5}
+            after="min"
+            onfit={(minutes) => onfit({ measure: measure.number, goal: g, minutes })}
+          />
         {/if}
       {:else if took?.why}
         <p class="hint mt-2">What it takes: {took.why}.</p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Derivation, FitRequest, MeasureFit } from '../../lib/api/client'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import FitForm from './FitForm.svelte'
 
   /** What becomes of balls that are aimed at the target of a measure, and fitting it. */
   interface Props {
@@ -11,8 +12,6 @@
   let { fit, builtIn, onfit }: Props = $props()
   const dots = $derived(fit.target?.landings.length ?? 0)
   const zoned = $derived((fit.target?.scatter.logged ?? 0) - dots)
-  let hit = $state(7)
-  let allowed = $state(1.5)
   let derivation = $state<Derivation | null>(null)
 </script>
 
@@ -31,40 +30,28 @@
     >
   </p>
   {#if !builtIn}
-    <form
-      class="no-print mt-2 flex flex-wrap items-center gap-2"
-      onsubmit={(event) => (event.preventDefault(), onfit({ measure: fit.number, hit: hit / 10 }))}
-    >
-      <button class="btn btn-sm">Fit the target</button>
-      <label class="flex items-center gap-2 text-sm"
-        >to be hit <input
-          class="input input-sm w-20"
-          type="number"
-          min="0.5"
-          max="9.9"
-          step="0.5"
-          aria-label="Hits of 10"
-          bind:value={hit}
-        /> of 10</label
-      >
-    </form>
-    <form
-      class="no-print mt-2 flex flex-wrap items-center gap-2"
-      onsubmit={(event) => (event.preventDefault(), onfit({ measure: fit.number, errors: allowed / 10 }))}
-    >
-      <button class="btn btn-sm">Move to best aim</button>
-      <label class="flex items-center gap-2 text-sm"
-        >out or in the net at most <input
-          class="input input-sm w-20"
-          type="number"
-          min="0.1"
-          max="9.9"
-          step="0.1"
-          aria-label="Errors of 10, at most"
-          bind:value={allowed}
-        /> of 10</label
-      >
-    </form>
+    <FitForm
+      button="Fit the target"
+      before="to be hit"
+      label="Hits of 10"
+      value={7}
+      min={0.5}
+      max={9.9}
+      step={0.5}
+      after="of 10"
+      onfit={(hit) => onfit({ measure: fit.number, hit: hit / 10 })}
+    />
+    <FitForm
+      button="Move to best aim"
+      before="out or in the net at most"
+      label="Errors of 10, at most"
+      value={1.5}
+      min={0.1}
+      max={9.9}
+      step={0.1}
+      after="of 10"
+      onfit={(allowed) => onfit({ measure: fit.number, errors: allowed / 10 })}
+    />
   {/if}
 {:else if fit.why}
   <p class="hint mt-3">Of balls aimed there: {fit.why}.</p>
