@@ -2,6 +2,7 @@ package drill
 
 import (
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 
@@ -127,7 +128,8 @@ func (m Measure) feeds(t feed.Task) bool {
 }
 
 // Tried is how many attempts at a measure one player has in one turn of the pattern, as a mean where a turn ends at
-// random. Of a rally the strokes are counted one by one. Where measures follow one another, a turn has as many balls as
+// random, where there are branches, and where players change their parts from turn to turn. Of a rally the strokes are
+// counted one by one. Where measures follow one another, a turn has as many balls as
 // ever, all of them for the measure that is on.
 func (d Document) Tried(m Measure) float64 {
 	p := d.Pattern
@@ -141,7 +143,7 @@ func (d Document) Tried(m Measure) float64 {
 	if p.Rally != nil {
 		return turn * float64(p.Rally.Shots)
 	}
-	return turn * float64(p.CountTasks(func(i int, t feed.Task) bool { return (m.Has(i) || d.Order.Follow()) && m.feeds(t) }))
+	return turn * p.CountTasks(func(i int, t feed.Task) bool { return (m.Has(i) || d.Order.Follow()) && m.feeds(t) }) / float64(p.Roles())
 }
 
 // In is how many balls, or tasks without a ball, one attempt at a measure takes.
@@ -149,7 +151,7 @@ func (d Document) In(m Measure) int {
 	if m.What != score.Sequence || d.Pattern.Rally != nil {
 		return 1
 	}
-	return max(1, d.Pattern.CountTasks(func(i int, t feed.Task) bool { return m.Has(i) && t.Kind.Flies() }))
+	return max(1, int(math.Round(d.Pattern.CountTasks(func(i int, t feed.Task) bool { return m.Has(i) && t.Kind.Flies() }))))
 }
 
 // GoalAt is a goal of a drill: of which measure, and which of its goals, both from 0.

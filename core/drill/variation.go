@@ -30,8 +30,8 @@ type Variation struct {
 	Steps      []feed.Transformation `json:"steps" minItems:"1" maxItems:"6"`
 }
 
-// after are the measures once a step was taken in a pattern of n tasks: each with the tasks that were its own. One whose
-// tasks are gone goes with them.
+// after are the measures once a step was taken in a pattern of n tasks: each with the tasks that were its own, and with
+// what the step asks for. One whose tasks are gone goes with them.
 func (d Document) after(step feed.Transformation, n int) []Measure {
 	var list []Measure
 	for _, m := range cloneMeasures(d.Measures) {
@@ -44,6 +44,16 @@ func (d Document) after(step feed.Transformation, n int) []Measure {
 				continue
 			}
 			m.Tasks = tasks
+		}
+		switch step.Kind {
+		case feed.OtherReply:
+			if m.Target != nil {
+				*m.Target = m.Target.Mirrored()
+			}
+		case feed.Constrained:
+			m.Constraint = step.Constraint()
+		case feed.Free:
+			m.Constraint = ""
 		}
 		list = append(list, m)
 	}

@@ -1,6 +1,10 @@
 package drill
 
 import (
+	"fmt"
+	"slices"
+	"strings"
+
 	"hodometer/core/court"
 	"hodometer/core/units"
 )
@@ -14,6 +18,20 @@ func (d Document) Ball() (one, many string) {
 		return "shuttle", "shuttles"
 	}
 	return "ball", "balls"
+}
+
+// Part is what a live player of a pattern does: the strokes in the order in which they come.
+func (d Document) Part(player int) string {
+	var strokes []string
+	for _, t := range d.Pattern.Tasks {
+		if t.Player == player && t.Kind.Flies() && !slices.Contains(strokes, string(t.Stroke)) {
+			strokes = append(strokes, string(t.Stroke))
+		}
+	}
+	if len(strokes) == 0 {
+		return fmt.Sprintf("player %d", player+1)
+	}
+	return fmt.Sprintf("player %d: %s", player+1, strings.Join(strokes, ", "))
 }
 
 // Fed is so many of them in words.

@@ -3,6 +3,16 @@
 package feed
 
 // Enum lists the values in the order in which they are offered.
+func (Body) Enum() []any {
+	return []any{TheFeet, TheBody, TheCrossover}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (Case) Enum() []any {
+	return []any{IfShort, IfHigh, IfReachable, IfChosen, Otherwise}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Direction) Enum() []any {
 	return []any{CrossCourt, DownTheLine, Alternate, ToTheMiddle}
 }
@@ -19,7 +29,7 @@ func (Kind) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Method) Enum() []any {
-	return []any{ByHand, ByRacket, Machine, Partner, SelfDrop, OffWall, Live}
+	return []any{ByHand, ByRacket, Machine, Partner, SelfDrop, OffWall, Live, Answer}
 }
 
 // Enum lists the values in the order in which they are offered.
@@ -54,5 +64,5 @@ func (Stroke) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (TransformationKind) Enum() []any {
-	return []any{ToOtherWing, ForLeftHander, Reverse, Shuffle, DropTask, Quicken, Slow, Spread, Gather, Deeper, Shorter, LockPlace, Constrain, LinkOn}
+	return []any{ToOtherWing, ForLeftHander, Reverse, Shuffle, DropTask, Quicken, Slow, Spread, Gather, Deeper, Shorter, LockPlace, Constrain, LinkOn, OtherReply, Attack, Neutral, SliceIn, Constrained, Free}
 }

@@ -24,6 +24,7 @@ const (
 	SelfDrop Method = "self-drop"
 	OffWall  Method = "wall"
 	Live     Method = "live"
+	Answer   Method = "answer" // the ball that the task before sends
 )
 
 // Stroke is what the player answers with.
@@ -74,7 +75,8 @@ type Pattern struct {
 	Sequences int     `json:"sequences" minimum:"1" maximum:"20" description:"Times the sequence is played in one turn"`
 	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
 
-	Repeats []Repeat `json:"repeats,omitempty" maxItems:"20" description:"Groups of tasks that are played several times"`
+	Repeats  []Repeat `json:"repeats,omitempty" maxItems:"20" description:"Groups of tasks that are played several times"`
+	Branches []Branch `json:"branches,omitempty" maxItems:"20" description:"Tasks that are played only in some case, in the order of the tasks"`
 
 	Ends         Ending  `json:"ends,omitempty" description:"What ends a turn"`
 	On           float64 `json:"on,omitempty" minimum:"0" maximum:"600" description:"By the clock: seconds of work in each sequence; the pause is the rest"`
@@ -94,13 +96,12 @@ func (p Pattern) UsualSequences() float64 {
 	return float64(p.Sequences)
 }
 
-// CountTasks is how many tasks of a sequence are of some sort, groups written out. The sort is asked for each with its
-// place in the pattern.
-func (p Pattern) CountTasks(sort func(i int, t Task) bool) int {
-	n := 0
-	for _, i := range p.Listed() {
-		if sort(i, p.Tasks[i]) {
-			n++
+// CountTasks is how many tasks of a sequence are of some sort, groups written out, as a mean where there are branches. The
+// sort is asked for each with its place in the pattern.
+func (p Pattern) CountTasks(sort func(i int, t Task) bool) (n float64) {
+	for _, w := range p.Listed() {
+		if sort(w.Task, p.Tasks[w.Task]) {
+			n += w.Share
 		}
 	}
 	return n
@@ -111,6 +112,14 @@ func (p Pattern) CountTasks(sort func(i int, t Task) bool) int {
 func (p Pattern) BallsPerTurn() int {
 	if p.Rally != nil {
 		return p.Sequences // one ball for each rally
+	}
+	return p.inTurn(p.Fed)
+}
+
+// StrokesPerTurn is how many balls are struck or caught in one turn by all who play it.
+func (p Pattern) StrokesPerTurn() int {
+	if p.Rally != nil {
+		return p.Sequences
 	}
 	return p.inTurn(func(t Task) bool { return t.Kind.Flies() })
 }
@@ -123,11 +132,7 @@ func (p Pattern) SequenceSeconds() float64 {
 	case p.Ends == ByTheClock:
 		return p.On + p.Pause
 	}
-	sum := p.Pause
-	for _, task := range p.Listed() {
-		sum += p.GapOf(p.Tasks[task])
-	}
-	return sum
+	return p.Pause + Seconds(p.Listed())
 }
 
 // TurnSeconds is how long one turn takes, pauses included.
@@ -167,7 +172,7 @@ func (p Pattern) Count(sort func(Stroke) bool) int {
 // inTurn is how many tasks of a turn are of some sort, rounded where a turn ends at random.
 func (p Pattern) inTurn(sort func(Task) bool) int {
 	n := p.CountTasks(func(_ int, t Task) bool { return sort(t) })
-	return int(math.Round(float64(n) * p.UsualSequences()))
+	return int(math.Round(n * p.UsualSequences()))
 }
 
 // Check says what is wrong with a pattern beyond its shape.
@@ -183,6 +188,11 @@ func (p Pattern) Check() error {
 		}
 	}
 	wrong.Under("", p.checkRepeats())
+	wrong.Under("", p.checkBranches())
+	wrong.Under("", p.checkAnswers())
+	if wrong == nil && p.BallsPerTurn() > MaxBalls {
+		wrong.Add("sequences", "a turn has at most %d balls, and these are %d", MaxBalls, p.BallsPerTurn())
+	}
 	if p.Ends == ByTheClock && p.On <= 0 {
 		wrong.Add("on", "say how many seconds of work each sequence has")
 	}
@@ -197,7 +207,7 @@ func (p Pattern) Check() error {
 
 // clone copies a pattern so that changing the copy leaves the first one alone.
 func (p Pattern) clone() Pattern {
-	p.Tasks, p.Repeats = slices.Clone(p.Tasks), slices.Clone(p.Repeats)
+	p.Tasks, p.Repeats, p.Branches = slices.Clone(p.Tasks), slices.Clone(p.Repeats), slices.Clone(p.Branches)
 	return p
 }
 

@@ -3,6 +3,8 @@ package feed
 import (
 	"context"
 	"fmt"
+	"math"
+	"slices"
 
 	"hodometer/core/invalid"
 )
@@ -41,8 +43,10 @@ const (
 // Release is one task of a turn and when it begins.
 type Release struct {
 	Sequence int
-	Task     int     // in the pattern
-	At       float64 // seconds after the turn begins
+	Task     int        // in the pattern
+	At       float64    // seconds after the turn begins
+	Nearer   float64    // metres that it is nearer to the net than it says
+	Within   [2]float64 // where in its area, across and along, each at least 0 and less than 1
 }
 
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
@@ -53,8 +57,11 @@ func (p Pattern) sequencesIn(r *numbers) int {
 	return p.Sequences
 }
 
-// MaxReleases is how many tasks a turn can have.
-const MaxReleases = 240
+// What a turn can have.
+const (
+	MaxReleases = 240 // tasks
+	MaxBalls    = 200
+)
 
 // PlanTurn lists the tasks of one turn in order. The same pattern with the same turn gives the same list.
 // It returns ctx.Err() when cancelled, and a list of fields for a turn of more than MaxReleases tasks.
@@ -62,19 +69,21 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 	if err := ctx.Err(); err != nil {
 		return nil, err
 	}
-	r := &numbers{p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d}
+	seed := p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d
+	r := &numbers{seed}
 	sequences := p.sequencesIn(r)
 	listed := p.Listed()
 	if sequences*len(listed) > MaxReleases {
 		return nil, invalid.Fields{{Path: "pattern.sequences", Message: fmt.Sprintf("a turn has at most %d tasks, and these are %d × %d", MaxReleases, sequences, len(listed))}}
 	}
+	choices, across, along := spread(seed+1, golden), spread(seed+2, plastic), spread(seed+3, plastic*plastic)
 	var plan []Release
 	at := 0.0
 	for sequence := range sequences {
 		begins := at
-		for _, task := range p.order(r, listed) {
-			plan = append(plan, Release{sequence, task, at})
-			at += p.GapOf(p.Tasks[task])
+		for _, w := range chosen(p.order(r, listed), choices) {
+			plan = append(plan, Release{Sequence: sequence, Task: w.Task, At: at, Nearer: w.Nearer, Within: [2]float64{across(), along()}})
+			at += w.Gap + w.Rest
 		}
 		if p.Ends == ByTheClock {
 			at = begins + p.On
@@ -84,13 +93,37 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 	return plan, nil
 }
 
+// What spreads numbers evenly in one and in two dimensions: the ratio of the golden section, and the reciprocal of the
+// number whose cube is itself and one (from memory).
+const (
+	golden  = 0.6180339887498949
+	plastic = 0.7548776662466927
+)
+
+// spread gives numbers from 0 to 1 that lie evenly from the first few on, beginning at random: a branch that is played one
+// time in three is played so in a single turn too, as near as can be.
+func spread(seed uint64, step float64) func() float64 {
+	next := (&numbers{seed}).share()
+	return func() float64 {
+		now := next
+		_, next = math.Modf(next + step)
+		return now
+	}
+}
+
+// Varies says whether one turn differs from the next.
+func (p Pattern) Varies() bool {
+	return p.Order == Shuffled || p.Order == Drawn || p.Ends == AtRandom || len(p.Branches) > 0 ||
+		slices.ContainsFunc(p.Tasks, func(t Task) bool { return t.Area != nil })
+}
+
 // order is the tasks of one sequence, from those that are listed.
-func (p Pattern) order(r *numbers, listed []int) []int {
+func (p Pattern) order(r *numbers, listed []Written) []Written {
 	n := len(listed)
 	switch p.Order {
 	case Shuffled:
-		shuffled := r.order(n)
-		for i, at := range shuffled {
+		shuffled := make([]Written, n)
+		for i, at := range r.order(n) {
 			shuffled[i] = listed[at]
 		}
 		return shuffled
@@ -99,12 +132,13 @@ func (p Pattern) order(r *numbers, listed []int) []int {
 		for _, t := range p.Tasks {
 			all += t.share()
 		}
-		drawn := make([]int, n)
+		drawn := make([]Written, n)
 		for i := range drawn {
-			left := r.share() * all
-			for left -= p.Tasks[0].share(); left >= 0 && drawn[i] < len(p.Tasks)-1; left -= p.Tasks[drawn[i]].share() {
-				drawn[i]++
+			task, left := 0, r.share()*all
+			for left -= p.Tasks[0].share(); left >= 0 && task < len(p.Tasks)-1; left -= p.Tasks[task].share() {
+				task++
 			}
+			drawn[i] = Written{Task: task, Gap: p.GapOf(p.Tasks[task]), Share: 1}
 		}
 		return drawn
 	}

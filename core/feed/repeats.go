@@ -1,7 +1,6 @@
 package feed
 
 import (
-	"cmp"
 	"slices"
 
 	"hodometer/core/invalid"
@@ -12,7 +11,10 @@ import (
 type Repeat struct {
 	From  int `json:"from" minimum:"0" maximum:"59" description:"The first of its tasks, from 0"`
 	To    int `json:"to" minimum:"0" maximum:"59" description:"The last of them"`
-	Times int `json:"times" minimum:"2" maximum:"50"`
+	Times int `json:"times,omitempty" minimum:"0" maximum:"50" description:"How often, two at least; none where it has seconds"`
+
+	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"600" description:"Instead of times: over and over for so long"`
+	Nearer  float64 `json:"nearer,omitempty" minimum:"-5" maximum:"5" description:"Metres that each time is played nearer to the net than the one before; less than nothing is further back"`
 }
 
 const (
@@ -22,44 +24,6 @@ const (
 	maxListed = 200
 	maxNested = 2
 )
-
-// Listed is the tasks of one sequence in order, groups written out; by the clock as many as there is time for, beginning
-// anew where the list ends, and one at least.
-func (p Pattern) Listed() []int {
-	groups := slices.Clone(p.Repeats)
-	slices.SortStableFunc(groups, func(a, b Repeat) int { return cmp.Compare(b.To-b.From, a.To-a.From) })
-	once := writtenOut(nil, groups, 0, len(p.Tasks)-1)
-	if p.Ends != ByTheClock || len(once) == 0 {
-		return once
-	}
-	var list []int
-	for left := p.On; len(list) < maxListed; {
-		task := once[len(list)%len(once)]
-		if left -= p.GapOf(p.Tasks[task]); left < -1e-9 && len(list) > 0 {
-			break
-		}
-		list = append(list, task)
-	}
-	return list
-}
-
-// writtenOut appends the tasks from one to another, groups written out, the largest first.
-func writtenOut(list []int, groups []Repeat, from, to int) []int {
-	for task := from; task <= to; task++ {
-		g := slices.IndexFunc(groups, func(r Repeat) bool { return r.From == task && r.To <= to && r.To >= task })
-		if g < 0 {
-			list = append(list, task)
-			continue
-		}
-		for range groups[g].Times {
-			if list = writtenOut(list, groups[g+1:], task, groups[g].To); len(list) > maxListed {
-				return list
-			}
-		}
-		task = groups[g].To
-	}
-	return list
-}
 
 // checkRepeats says what is wrong with the groups of a pattern.
 func (p Pattern) checkRepeats() error {
@@ -71,8 +35,10 @@ func (p Pattern) checkRepeats() error {
 			wrong.Add(path+".to", "a group ends before it begins")
 		case r.To >= len(p.Tasks):
 			wrong.Add(path+".to", "the sequence has no task %d", r.To+1)
-		case r.Times < 2:
+		case r.Times < 2 && r.Seconds <= 0:
 			wrong.Add(path+".times", "a group is played at least twice")
+		case r.Seconds > 0 && p.Ends == ByTheClock:
+			wrong.Add(path+".seconds", "the clock ends the whole sequence already; give the group a number of times")
 		}
 		depth := 1
 		for k, other := range p.Repeats {
@@ -100,23 +66,39 @@ func (p Pattern) checkRepeats() error {
 	return wrong.Err()
 }
 
-// moved are the groups once each task has gone where it says: in as many runs as their tasks come to lie in.
-func moved(list []Repeat, where func(task int) []int) []Repeat {
-	var after []Repeat
-	for _, r := range list {
-		var places []int
-		for task := r.From; task <= r.To; task++ {
-			places = append(places, where(task)...)
+// runs are the places of some tasks once each has gone where it says, in runs without a gap.
+func runs(from, to int, where func(task int) []int) (list [][2]int) {
+	var places []int
+	for task := from; task <= to; task++ {
+		places = append(places, where(task)...)
+	}
+	slices.Sort(places)
+	for len(places) > 0 {
+		n := 1
+		for n < len(places) && places[n] == places[n-1]+1 {
+			n++
 		}
-		slices.Sort(places)
-		for len(places) > 0 {
-			n := 1
-			for n < len(places) && places[n] == places[n-1]+1 {
-				n++
-			}
-			after = append(after, Repeat{From: places[0], To: places[n-1], Times: r.Times})
-			places = places[n:]
+		list, places = append(list, [2]int{places[0], places[n-1]}), places[n:]
+	}
+	return list
+}
+
+// move has the groups and branches of a pattern go with their tasks, each of which goes where it says.
+func (p *Pattern) move(where func(task int) []int) {
+	var repeats []Repeat
+	for _, r := range p.Repeats {
+		for _, run := range runs(r.From, r.To, where) {
+			r.From, r.To = run[0], run[1]
+			repeats = append(repeats, r)
 		}
 	}
-	return after
+	var branches []Branch
+	for _, b := range p.Branches {
+		for _, run := range runs(b.From, b.To, where) {
+			b.From, b.To = run[0], run[1]
+			branches = append(branches, b)
+		}
+	}
+	slices.SortFunc(branches, func(a, b Branch) int { return a.From - b.From })
+	p.Repeats, p.Branches = repeats, branches
 }

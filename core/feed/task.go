@@ -38,6 +38,8 @@ type Task struct {
 	Kind    Kind       `json:"kind,omitempty" description:"empty: a ball"`
 	Stroke  Stroke     `json:"stroke" description:"What the player answers with"`
 	Landing court.Mark `json:"landing" description:"Where the ball lands first; of a touch or a shadow stroke, the place itself"`
+	Area    *Area      `json:"area,omitempty" description:"It lands anywhere around there"`
+	Toward  Body       `json:"toward,omitempty" description:"It comes at the player, as deep as the landing; at the feet it lands in front of them"`
 
 	From   *court.Mark `json:"from,omitempty" description:"Where the feeder stands for it; else where the drill says"`
 	Method Method      `json:"method,omitempty" description:"How it is fed; else as the pattern says"`
@@ -81,7 +83,10 @@ func (t Task) Moment(ball flight.Ball) Moment {
 
 // Label is what a coach calls a task of a sequence.
 func (t Task) Label(i int) string {
-	if t.Kind == "" || t.Kind == BallTask {
+	switch {
+	case t.Method == Answer:
+		return fmt.Sprintf("answer %d, %s", i+1, t.Stroke)
+	case t.Kind == "" || t.Kind == BallTask:
 		return fmt.Sprintf("ball %d, %s", i+1, t.Stroke)
 	}
 	return fmt.Sprintf("task %d, %s", i+1, t.Kind)

@@ -29,6 +29,14 @@ const (
 	LockPlace     TransformationKind = "lock to one place"
 	Constrain     TransformationKind = "alternate constrained and free"
 	LinkOn        TransformationKind = "link one more on"
+
+	// These change what is asked for, not only the figures.
+	OtherReply  TransformationKind = "reply to the other side"
+	Attack      TransformationKind = "attack"
+	Neutral     TransformationKind = "keep it neutral"
+	SliceIn     TransformationKind = "a slice comes in"
+	Constrained TransformationKind = "constrained"
+	Free        TransformationKind = "free"
 )
 
 // Transformation is one transformation of a pattern.
@@ -37,6 +45,7 @@ type Transformation struct {
 	Task int                `json:"task,omitempty" minimum:"0" maximum:"60" description:"Which task is dropped, or holds the place, from 1; none for the last"`
 	By   float64            `json:"by,omitempty" minimum:"0" maximum:"10" description:"Seconds, metres, or the share of a spread (1.25 is a quarter wider); no figure takes what is usual"`
 	Seed uint64             `json:"seed,omitempty" maximum:"4294967295" description:"Of a shuffle"`
+	Text string             `json:"text,omitempty" maxLength:"60" description:"Of a constraint: what it is"`
 }
 
 // Where says where a task of a pattern with n tasks is after a step: nowhere, in one place or in two.
@@ -90,7 +99,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		return p.Mirrored(), "Left and right are changed over: the same strokes for a left-hander.", nil
 	case Reverse:
 		slices.Reverse(p.Tasks)
-		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
+		p.move(func(task int) []int { return s.Where(task, n) })
 		return p, "The sequence runs the other way round.", nil
 	case Shuffle:
 		p.Order, p.Seed = Shuffled, s.Seed
@@ -101,7 +110,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		}
 		name := p.Tasks[task].Label(task)
 		p.Tasks = slices.Delete(p.Tasks, task, task+1)
-		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
+		p.move(func(task int) []int { return s.Where(task, n) })
 		return p, fmt.Sprintf("Without %s.", name), nil
 	case Quicken, Slow:
 		return s.retime(p)
@@ -124,7 +133,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 			}
 		}
 		p.Tasks = both
-		p.Repeats = moved(p.Repeats, func(task int) []int { return s.Where(task, n) })
+		p.move(func(task int) []int { return s.Where(task, n) })
 		return p, "Each sequence is played once constrained, then once free.", nil
 	case LinkOn:
 		if n == MaxTasks {
@@ -133,6 +142,9 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		p.Tasks = append(p.Tasks, p.Mirrored().Tasks[n-1])
 		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()
 		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].Label(n)), nil
+	}
+	if phrase, ok := s.asks(&p); ok {
+		return p, phrase, nil
 	}
 	return fail("%q is no change that can be made", s.Kind)
 }

@@ -25,62 +25,6 @@ type Drill struct {
 	Scatter   map[feed.Method]flight.Scatter
 }
 
-// flown is one task of a pattern as it is fed: worked out once, whatever the tempo.
-type flown struct {
-	task   feed.Task
-	moment feed.Moment
-	place  court.Point // of a touch or a shadow stroke, else where the ball lands
-	launch flight.Launch
-	path   flight.Path
-	net    *flight.State
-	bounce *flight.State
-	slower bool // than its pace, to clear the net
-	fails  error
-}
-
-// feeds works out every task of a pattern once. A ball that cannot be played has its error.
-func (d Drill) feeds(ctx context.Context) ([]flown, error) {
-	list := make([]flown, len(d.Pattern.Tasks))
-	for i, t := range d.Pattern.Tasks {
-		if err := ctx.Err(); err != nil {
-			return nil, err
-		}
-		f := &list[i]
-		f.task, f.moment = t, t.Moment(d.World.Ball)
-		place, err := d.World.Court.Resolve(t.Landing)
-		if err != nil {
-			return nil, under(i, "landing", err)
-		}
-		f.place = place
-		if !t.Kind.Flies() {
-			continue
-		}
-		from := d.Feeder
-		if t.From != nil {
-			if from, err = d.World.Court.Resolve(*t.From); err != nil {
-				return nil, under(i, "from", err)
-			}
-		}
-		f.launch, f.slower, f.fails = d.launch(t, from, place)
-		if f.fails != nil {
-			continue
-		}
-		f.follow(d.World)
-	}
-	return list, nil
-}
-
-// follow lets the ball fly as it was launched.
-func (f *flown) follow(w flight.World) {
-	f.path = w.Follow(f.launch, 2)
-	if s, ok := f.path.First(flight.OverNet); ok {
-		f.net = &s
-	}
-	if s, ok := f.path.Bounce(0); ok {
-		f.bounce = &s
-	}
-}
-
 func under(task int, part string, err error) error {
 	var wrong invalid.Fields
 	wrong.Under(invalid.Join("pattern.tasks", task, part), err)
@@ -142,7 +86,7 @@ func (f flown) problem(i int) string {
 
 // Problems lists, by field, the balls of a pattern that nobody can feed.
 func (d Drill) Problems(ctx context.Context) (invalid.Fields, error) {
-	list, err := d.feeds(ctx)
+	list, err := d.atRest(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -158,7 +102,7 @@ func (d Drill) Problems(ctx context.Context) (invalid.Fields, error) {
 // MomentNear is how a task's ball would be met where its way passes nearest to a place, and how high it is
 // there, in metres to the centimetre.
 func (d Drill) MomentNear(ctx context.Context, task int, place court.Point) (feed.Moment, float64, error) {
-	list, err := d.feeds(ctx)
+	list, err := d.atRest(ctx)
 	if err != nil {
 		return "", 0, err
 	}

@@ -4,6 +4,8 @@ import (
 	"context"
 	"math"
 	"slices"
+
+	"hodometer/core/feed"
 )
 
 // Tempo is what a gap between balls makes of each task of a sequence.
@@ -38,10 +40,14 @@ func (t Timing) at(gap float64) Timing {
 	return t
 }
 
-// tempo runs the first two sequences of a turn at a gap.
+// tempo runs the first two sequences of a turn at a gap, and more where no sequence is like another.
 func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	t = t.at(gap)
 	t.Pattern.Sequences = min(2, t.Pattern.Sequences)
+	if t.Pattern.Varies() {
+		const several = 8
+		t.Pattern.Sequences = max(1, min(several, feed.MaxReleases/len(t.Pattern.Listed())))
+	}
 	t.Pattern.Ends = ""
 	plan, err := t.Pattern.PlanTurn(ctx, 0)
 	if err != nil {
@@ -63,9 +69,10 @@ func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	return tempo, nil
 }
 
-// Tempos works the pattern out at every gap from half a second to eight, a tenth apart; none for a rally.
+// Tempos works the pattern out at every gap from half a second to eight, a tenth apart; none for a rally, and none where
+// one ball is played on and on: the strokes make its tempo.
 func (t Timing) Tempos(ctx context.Context) ([]Tempo, error) {
-	if t.Pattern.Rally != nil {
+	if t.Pattern.Rally != nil || t.Pattern.OneBall() {
 		return []Tempo{}, nil
 	}
 	var list []Tempo

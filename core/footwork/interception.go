@@ -185,11 +185,7 @@ func (a arrival) verdict() Verdict {
 // arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
 // many seconds after the release.
 func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
-	facing := 1.0
-	if c.at.P.Y > 0 && d.World.Court.Net.HalfUp > 0 {
-		facing = -1
-	}
-	comfortable := p.stand(c.at.P, stroke, facing)
+	comfortable := p.stand(c.at.P, stroke, d.facing(c.at.P.Floor()))
 	a := arrival{contact: c, body: comfortable, available: c.at.T, run: ShortestRoute(from, comfortable, d.Obstacles)}
 	a.needed = leaves + p.Seconds(a.run.Length)
 	if a.run.Length > noRun {

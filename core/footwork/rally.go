@@ -44,8 +44,8 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		} else {
 			m.Label, f.task.Stroke = string(feed.Backhand), feed.Backhand
 		}
-		t := Timing{Drill: d, player: p, flown: []flown{f}, contacts: [][]contact{d.contacts(f, f.path, p)}}
-		t.intercept(who, &m, feed.Release{At: now}, false)
+		t := Timing{Drill: d, player: p}
+		t.intercept(who, &m, &aimed{flown: f, contacts: d.contacts(f, f.path, p)}, false)
 		m.Trail = trail(f.path, now, m.Contact-now)
 		line.Interceptions = append(line.Interceptions, m)
 		if m.Verdict.Worse(line.Worst) {

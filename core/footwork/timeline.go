@@ -2,6 +2,7 @@ package footwork
 
 import (
 	"context"
+	"errors"
 	"math"
 
 	"hodometer/core/court"
@@ -81,47 +82,71 @@ func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
 	return gone.Places[len(gone.Places)-1], gone
 }
 
-// Timing is a pattern with every ball aimed and followed, which can be run at any tempo.
-type Timing struct {
-	Drill
-	player   Player
-	flown    []flown
-	contacts [][]contact    // of each task
-	varied   [][3][]contact // the same with a launch one standard deviation off, for the feeder's scatter
+// aimed is a ball with the ways of meeting it.
+type aimed struct {
+	flown
+	contacts []contact
+	varied   *[3][]contact // the same with a launch one standard deviation off, for the feeder's scatter; worked out when asked for
 }
 
-// Timing aims and follows every ball of a pattern once. Several live players are alike. The error is that
-// of the context, or lists fields; a ball that cannot be fed is told in its interception.
+// Timing is a pattern with its places, which can be run at any tempo. Every ball is aimed and followed once.
+type Timing struct {
+	Drill
+	player Player
+	placed []placed
+	aimed  map[sent]*aimed
+}
+
+// Timing resolves the places of a pattern. Several live players are alike. The error lists fields; a ball that cannot be fed
+// is told in its interception.
 func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
-	t := Timing{Drill: d, player: p}
+	t := Timing{Drill: d, player: p, aimed: map[sent]*aimed{}}
 	if d.Pattern.Rally != nil {
 		return t, nil // each of its balls depends on the one before
 	}
 	var err error
-	if t.flown, err = d.feeds(ctx); err != nil {
+	if t.placed, err = d.places(); err != nil {
 		return Timing{}, err
 	}
-	t.contacts, t.varied = make([][]contact, len(t.flown)), make([][3][]contact, len(t.flown))
-	coarse := d.World
-	coarse.Coarse = true
-	for i, f := range t.flown {
-		if f.fails != nil || !f.task.Kind.Flies() {
-			continue
-		}
-		t.contacts[i] = d.contacts(f, f.path, p)
-		if d.Scatter == nil { // every ball as it is meant
-			t.varied[i] = [3][]contact{t.contacts[i], t.contacts[i], t.contacts[i]}
-			continue
-		}
-		for k, launch := range f.launch.Varied(d.Scatter[d.Pattern.MethodOf(f.task)]) {
-			t.varied[i][k] = d.contacts(f, coarse.Follow(launch, 2), p)
+	return t, ctx.Err()
+}
+
+// ball is a ball as it is sent, aimed and followed.
+func (t Timing) ball(s sent) *aimed {
+	if a, ok := t.aimed[s]; ok {
+		return a
+	}
+	a := &aimed{flown: t.fly(s)}
+	if a.fails == nil && a.task.Kind.Flies() {
+		a.contacts = t.contacts(a.flown, a.path, t.player)
+	}
+	t.aimed[s] = a
+	return a
+}
+
+// scattered are the ways of meeting a ball that the feeder sends a little amiss.
+func (t Timing) scattered(a *aimed) [3][]contact {
+	if a.varied != nil {
+		return *a.varied
+	}
+	varied := [3][]contact{a.contacts, a.contacts, a.contacts}
+	if method := t.Pattern.MethodOf(a.task); t.Scatter != nil && method != feed.Answer {
+		coarse := t.World
+		coarse.Coarse = true
+		for k, launch := range a.launch.Varied(t.Scatter[method]) {
+			varied[k] = t.contacts(a.flown, coarse.Follow(launch, 2), t.player)
 		}
 	}
-	return t, nil
+	a.varied = &varied
+	return varied
 }
 
 // Turn works out one turn.
 func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
+	return t.turn(ctx, turn, true)
+}
+
+func (t Timing) turn(ctx context.Context, turn int, full bool) (Timeline, error) {
 	if t.Pattern.Rally != nil {
 		return t.rally(ctx, t.player)
 	}
@@ -129,7 +154,30 @@ func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
 	if err != nil {
 		return Timeline{}, err
 	}
-	return t.run(ctx, plan, true)
+	return t.run(ctx, plan, full)
+}
+
+// Metres is how far each live player runs in a turn, the mean of several where no turn is like another.
+func (t Timing) Metres(ctx context.Context) ([]float64, error) {
+	const several = 16
+	turns := 1
+	if t.Pattern.Varies() {
+		turns = several
+	}
+	metres := []float64{}
+	for turn := range turns {
+		line, err := t.turn(ctx, turn, false)
+		if err != nil {
+			return nil, err
+		}
+		for i, r := range line.Runners {
+			if i == len(metres) {
+				metres = append(metres, 0)
+			}
+			metres[i] += r.Metres / float64(turns)
+		}
+	}
+	return metres, nil
 }
 
 // run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
@@ -143,9 +191,28 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		if err := ctx.Err(); err != nil {
 			return Timeline{}, err
 		}
-		f := t.flown[r.Task]
-		i := min(f.task.Player, len(movers)-1)
-		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: f.task.Kind, Label: string(f.task.Stroke), Meant: f.task.Meant, Release: r.At, Problem: f.problem(r.Task)}
+		task := t.Pattern.Tasks[r.Task]
+		i := min(task.Player, len(movers)-1)
+		s, late := sent{}, error(nil)
+		if answer := t.Pattern.MethodOf(task) == feed.Answer; answer && (n == 0 || line.Interceptions[n-1].Where == nil) {
+			late = errNothingToAnswer
+		} else if answer {
+			before := line.Interceptions[n-1]
+			r.At = before.Contact
+			at, _ := movers[i].at(t.Drill, t.player, r.At)
+			place := t.placed[r.Task]
+			place.from = snapped(court.Point{X: before.Where.X, Y: before.Where.Y})
+			s = t.sentTo(r, place, at, t.player.Hand)
+			s.high = math.Max(grain, math.Round(before.Where.Z/grain)*grain)
+		} else {
+			at, _ := movers[i].at(t.Drill, t.player, r.At)
+			s = t.sentTo(r, t.placed[r.Task], at, t.player.Hand)
+		}
+		f := &aimed{flown: flown{task: task, fails: late}}
+		if late == nil {
+			f = t.ball(s)
+		}
+		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At, Problem: f.problem(r.Task)}
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
 		}
@@ -153,19 +220,20 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		case f.fails != nil:
 			m.Verdict, m.Route, m.Trail = OutOfReach, []court.Point{}, []Sample{}
 			m.From, _ = movers[i].at(t.Drill, t.player, r.At)
-			m.Body = m.From
-		case !f.task.Kind.Flies():
-			t.visit(&movers[i], &m, f)
+			m.Body, m.Contact = m.From, r.At
+		case !task.Kind.Flies():
+			t.visit(&movers[i], &m, f.flown)
 		default:
-			t.intercept(&movers[i], &m, r, full)
+			t.intercept(&movers[i], &m, f, full)
 		}
-		t.recoverFrom(&movers[i], i, f)
+		t.recoverFrom(&movers[i], i, r)
 		if n+1 < len(plan) && plan[n+1].Sequence > r.Sequence && t.Pattern.Pause > 0 {
 			movers[i].recover = t.Starts[i] // the pause leads back to where the sequence begins
 		}
 		if m.Verdict.Worse(line.Worst) && !m.Meant {
 			line.Worst = m.Verdict
 		}
+		line.Seconds = math.Max(line.Seconds, m.Contact)
 		line.Interceptions = append(line.Interceptions, m)
 	}
 	for _, m := range movers {
@@ -178,18 +246,16 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 	return line, nil
 }
 
-// recoverFrom says where a player goes after a task.
-func (t Timing) recoverFrom(m *mover, i int, f flown) {
-	switch {
-	case f.task.Recover != nil:
-		if at, err := t.World.Court.Resolve(*f.task.Recover); err == nil {
-			m.recover = at
-		}
-	case i < len(t.Recovery):
-		m.recover = t.Recovery[i]
-	default:
-		m.recover = t.Starts[i]
+// errNothingToAnswer is of an answer to a ball that nobody reached.
+var errNothingToAnswer = errors.New("the ball before it is not reached")
+
+// recoverFrom says where a player goes after a task: nearer to the net with the group it lies in.
+func (t Timing) recoverFrom(m *mover, i int, r feed.Release) {
+	m.recover = t.home(i)
+	if own := t.placed[r.Task].recover; own != nil {
+		m.recover = *own
 	}
+	m.recover.Y += t.facing(m.recover) * r.Nearer
 }
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
@@ -219,20 +285,20 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 }
 
 // intercept runs to a ball.
-func (t Timing) intercept(m *mover, interception *Interception, r feed.Release, full bool) {
-	f, p := t.flown[r.Task], t.player
+func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full bool) {
+	p, release := t.player, interception.Release
 	react := p.Reaction
 	if t.Pattern.Order == "" || t.Pattern.Order == feed.AsListed {
 		react *= known
 	}
-	leaves := math.Max(r.At+react, m.free)
+	leaves := math.Max(release+react, m.free)
 	from, back := m.at(t.Drill, p, leaves)
-	if contacts := t.contacts[r.Task]; t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(contacts) > 0 { // they drop it where they stand
-		leaves, back = r.At, Route{}
-		from = p.stand(contacts[0].at.P, f.task.Stroke, 1)
+	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
+		leaves, back = release, Route{}
+		from = p.stand(f.contacts[0].at.P, f.task.Stroke, 1)
 	}
 	interception.Leaves, interception.From = leaves, from
-	a, found := t.best(t.contacts[r.Task], f.task.Stroke, p, from, leaves-r.At)
+	a, found := t.best(f.contacts, f.task.Stroke, p, from, leaves-release)
 	interception.Speed, interception.Apex, interception.Slower = f.launch.Velocity.Norm(), f.path.Top.P.Z, f.slower
 	if f.net != nil {
 		over := t.World.Clearance(*f.net)
@@ -245,26 +311,26 @@ func (t Timing) intercept(m *mover, interception *Interception, r feed.Release, 
 	}
 	interception.Verdict = a.verdict()
 	interception.How, interception.Late = a.how, a.late
-	interception.Contact = r.At + a.available
+	interception.Contact = release + a.available
 	interception.Needed, interception.Available, interception.Spare = a.needed, a.available, a.available-a.needed
 	interception.Body, interception.Route = a.body, a.run.Places
 	interception.Metres = a.run.Length + back.Length
 	if interception.Verdict != OutOfReach {
-		interception.Where = sample(a.at, r.At)
+		interception.Where = sample(a.at, release)
 	}
 	if f.bounce != nil && f.bounce.T < a.available {
-		interception.Bounce = sample(*f.bounce, r.At)
+		interception.Bounce = sample(*f.bounce, release)
 	}
 	m.runner.Metres += interception.Metres
-	m.runner.Work += p.Seconds(back.Length) + math.Min(a.needed, a.available) - (leaves - r.At)
+	m.runner.Work += p.Seconds(back.Length) + math.Min(a.needed, a.available) - (leaves - release)
 	m.place, m.free = a.body, interception.Contact
 	if interception.Verdict != OutOfReach {
 		m.free += follow
 		m.runner.Work += follow
 	}
 	if full {
-		interception.Chance = t.chance(r.Task, from, leaves-r.At)
-		interception.Trail = trail(f.path, r.At, a.available)
+		interception.Chance = t.chance(f, from, leaves-release)
+		interception.Trail = trail(f.path, release, a.available)
 	}
 }
 
@@ -285,13 +351,13 @@ func trail(path flight.Path, from, until float64) []Sample {
 
 // chance is how often a ball is reached when the feeder scatters: the time to spare in a lunge is taken
 // as normal, with the slopes of its three causes.
-func (t Timing) chance(task int, from court.Point, leaves float64) float64 {
-	stroke := t.flown[task].task.Stroke
-	if len(t.contacts[task]) == 0 {
+func (t Timing) chance(a *aimed, from court.Point, leaves float64) float64 {
+	stroke := a.task.Stroke
+	if len(a.contacts) == 0 {
 		return 0
 	}
-	spare, variance := t.lunge(t.contacts[task], stroke, from, leaves), 0.0
-	for _, list := range t.varied[task] {
+	spare, variance := t.lunge(a.contacts, stroke, from, leaves), 0.0
+	for _, list := range t.scattered(a) {
 		if len(list) > 0 {
 			change := t.lunge(list, stroke, from, leaves) - spare
 			variance += change * change

@@ -91,7 +91,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	for name, verdicts := range map[string][]footwork.Verdict{
 		"Forty and Four": all(2), "Safe Lane": all(10), "Ten Past": all(10), "A Hundred In": all(20), "One, Two, Again": all(28),
 		"Four and Out": {working, working, working, working}, "The Tour": {easy, easy, working, stretched, stretched, stretched, working, easy},
-		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, stretched, working}, "Two Shadows": all(4),
+		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, working, stretched}, "Two Shadows": all(4),
 		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working}, "Round the Posts": all(6), "Shuttle Rain": {working, working, working, easy},
 		"Cones on the Line": {easy, working}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, working, easy, easy},
 		"Forehand Diagonal": all(1), "Backhand Diagonal": all(1), "Two and One": {easy, stretched, easy},
@@ -105,7 +105,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		require.Empty(t, p.Problems, d.Name)
 		got := []footwork.Verdict{}
 		for _, task := range p.Tasks {
-			m := p.Timeline.Interceptions[task.Interception]
+			m := task.Met
 			got = append(got, m.Verdict)
 			require.True(t, m.Verdict != footwork.OutOfReach || m.Meant, "%s: %s", d.Name, task.Sentence)
 			require.NotEmpty(t, task.Sentence)

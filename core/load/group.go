@@ -43,7 +43,7 @@ func (g Group) lengths() []int {
 func AtOnce(d drill.Document) int {
 	switch {
 	case d.Pattern.Rally == nil:
-		return 1
+		return d.Pattern.Roles()
 	case d.Pattern.Rally.Pair:
 		return 3
 	}
@@ -54,6 +54,9 @@ func AtOnce(d drill.Document) int {
 func byPartner(d drill.Document) bool {
 	return d.Pattern.Rally != nil || d.Pattern.Method == feed.Partner || d.Pattern.Method == feed.Live
 }
+
+// inParts says whether a turn has parts that players take in turn.
+func inParts(d drill.Document) bool { return byPartner(d) || AtOnce(d) > 1 }
 
 // Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
 // middle of its target stay within a band half as wide as the court for singles.
@@ -102,7 +105,10 @@ func Arrange(d drill.Document, people, lines int, space Space) (Group, string) {
 	g := Group{People: people, Lines: max(1, lines)}
 	if !byPartner(d) {
 		g.Lines = min(g.Lines, max(1, people))
-		switch {
+		switch parts := AtOnce(d); {
+		case parts > 1:
+			g.Lines = 1
+			return g, queues(people, parts)
 		case people == 1:
 			return g, "Alone with the coach."
 		case d.Pattern.Next == feed.AllAtOnce:
@@ -117,12 +123,23 @@ func Arrange(d drill.Document, people, lines int, space Space) (Group, string) {
 		return Group{People: people, Lines: 1}, "The coach stands in as the partner."
 	}
 	g.Lines = max(1, min(people/each, side(d, space)))
-	phrase := map[int]string{2: "pair", 3: "three"}[each]
+	phrase := map[int]string{2: "pair", 3: "three", 4: "four"}[each]
 	phrase = units.Count(g.Lines, phrase, phrase+"s") + " side by side"
 	if left := people - g.Lines*each; left > 0 {
 		phrase += fmt.Sprintf(", %d on deck and in at the next change", left)
 	}
 	return g, phrase + "."
+}
+
+// queues says how people queue for the parts of a turn.
+func queues(people, parts int) string {
+	switch {
+	case people < parts:
+		return "The coach takes the part that is left."
+	case people == parts:
+		return "Each has one part; they change after each turn."
+	}
+	return fmt.Sprintf("%d queues, one for each part; parts change after each turn.", parts)
 }
 
 // spread says the lengths of lines: 4, or 3 and 4.
@@ -135,7 +152,7 @@ func spread(lengths []int) string {
 
 // Form is how players who feed one another change roles: after each turn. Nil for a drill in lines.
 func Form(d drill.Document) *rotation.Form {
-	if !byPartner(d) {
+	if !inParts(d) {
 		return nil
 	}
 	f := rotation.Form{Kind: rotation.Roles, Every: math.Max(0.1, d.Pattern.TurnSeconds()/60)}
@@ -144,6 +161,13 @@ func Form(d drill.Document) *rotation.Form {
 		f.Kind = rotation.TwoToOne
 	case d.Pattern.Rally != nil:
 		f.Spots = []rotation.Spot{{Name: "near end"}, {Name: "far end"}}
+	case AtOnce(d) > 1:
+		if !byPartner(d) {
+			f.Queues, f.Courts = true, 1 // one feeder
+		}
+		for part := range AtOnce(d) {
+			f.Spots = append(f.Spots, rotation.Spot{Name: d.Part(part)})
+		}
 	default:
 		f.Spots = []rotation.Spot{{Name: "plays"}, {Name: "feeds", Feeds: true}}
 	}
@@ -154,10 +178,11 @@ func Form(d drill.Document) *rotation.Form {
 func lineOf(d drill.Document, g Group) rotation.Line {
 	turn := d.Pattern.TurnSeconds() - d.Pattern.Pause
 	l := rotation.Line{People: g.People, Lines: g.Lines, Turn: turn, Between: d.Pattern.Every() - turn}
-	if byPartner(d) {
-		working := max(2, AtOnce(d))
-		l.People = max(1, g.longest()-working+1)
-		l.Lines = 1
+	switch working := max(2, AtOnce(d)); {
+	case byPartner(d):
+		l.People, l.Lines = max(1, g.longest()-working+1), 1
+	case AtOnce(d) > 1:
+		l.People, l.Lines = (g.People+working-1)/working, 1
 	}
 	return l
 }

@@ -5,8 +5,13 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/load"
 	"hodometer/core/rotation"
+	"hodometer/core/score"
 	"hodometer/internal/sample"
 )
 
@@ -49,4 +54,46 @@ func TestNarrowDrillsFitHalfACourt(t *testing.T) {
 	require.True(t, load.Narrow(sample.Drill(t, "Closing the Door")))
 	require.False(t, load.Narrow(sample.Drill(t, "Both Verges")), "from verge to verge")
 	require.False(t, load.Narrow(sample.Drill(t, "Crossroads")), "cross-court")
+}
+
+// By hand: a coach feeds a drive, and a volleyer takes what is driven: 2 strokes of one ball, 5 times a turn, 2×2 s and a
+// pause of 2 s, so 30 s a turn. Six players are three pairs in each of 4 turns: 12 turns are 6 min and 60 balls; each plays
+// 4×5 = 20 strokes, half of them drives. They wait while the two other pairs play.
+func TestPartsHaveQueuesOfTheirOwn(t *testing.T) {
+	d := sample.Drill(t, "Two and Away")
+	d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-1, 4)})
+	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 5, Pause: 2, Tasks: []feed.Task{
+		{Stroke: feed.Drive, Landing: court.At(1, -8)},
+		{Stroke: feed.ForehandVolley, Method: feed.Answer, Player: 1, Landing: court.At(-1, 6)},
+	}}
+	d.Measures = d.Measures[:1]
+	d.Measures[0].Tasks, d.Measures[0].What = []int{1}, score.Ball
+	g, phrase := load.Arrange(d, 6, 3, load.Space{})
+	require.Equal(t, "2 queues, one for each part; parts change after each turn.", phrase)
+	l := load.For(d, g, 4, coach.Default())
+	require.Equal(t, []int{60, 20}, []int{l.Balls, l.Each})
+	require.InDelta(t, 6*60, l.Feeding, 1e-9)
+	require.Equal(t, 10, load.Pool(d, d.Measures[0], 4), "volleys: in every second turn five")
+	require.InDelta(t, 2*28+3*2, l.Waiting, 1e-9, "two other pairs, and three pauses")
+	form := load.Form(d)
+	table := form.Table(6, 12*30, 2)
+	require.Len(t, table.Rounds, 12)
+	parts := make([][]string, 6)
+	for _, round := range table.Rounds {
+		for _, seat := range round.Seats {
+			if !seat.Waits {
+				parts[seat.Person] = append(parts[seat.Person], seat.Spot)
+			}
+		}
+	}
+	for _, each := range parts {
+		require.Len(t, each, 4, "four turns each")
+		require.NotEqual(t, each[0], each[1], "the other part the next time")
+	}
+	require.NoError(t, form.Check())
+	require.Equal(t, []string{"player 1: drive", "player 2: forehand volley"}, []string{form.Spots[0].Name, form.Spots[1].Name})
+	_, phrase = load.Arrange(d, 1, 1, load.Space{})
+	require.Equal(t, "The coach takes the part that is left.", phrase)
+	_, phrase = load.Arrange(d, 2, 1, load.Space{})
+	require.Equal(t, "Each has one part; they change after each turn.", phrase)
 }

@@ -18,7 +18,7 @@ type Load struct {
 	Lines     int     `json:"lines" description:"Lines, or pairs, side by side"`
 	Turns     int     `json:"turns" description:"Turns for each player"`
 	Balls     int     `json:"balls" description:"Balls fed to everybody together"`
-	Each      int     `json:"each" description:"Balls fed to one player"`
+	Each      int     `json:"each" description:"Balls that one player plays"`
 	Word      string  `json:"word" description:"What they are called: balls, shuttles, or rallies, of which each takes one"`
 	Baskets   int     `json:"baskets" description:"Baskets, tubes or boxes fed, each followed by a pick-up"`
 	SetUp     float64 `json:"setUp" description:"Seconds"`
@@ -35,11 +35,15 @@ type Load struct {
 // For works out what a drill takes when everybody of a group has so many turns.
 //
 // Feeding is players in the longest line × turns × the turn with its pauses; less where the next player starts
-// before the last one has finished, and a rally is a turn of all who play it. Every basketful is picked up by
+// before the last one has finished, and a rally, or a turn with several parts, is a turn of all who play it. Every basketful is picked up by
 // the players and the coach together: balls × seconds a ball ÷ (people + 1).
 func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	people, once := g.People, AtOnce(d)
 	together := func(line int) int { return (line + once - 1) / once }
+	// Who has a part in a turn that others play too has each of the parts equally often.
+	mine := func(inTurn int) int {
+		return int(math.Round(float64(turns*inTurn) / float64(d.Pattern.Roles())))
+	}
 	all := 0
 	for _, line := range g.lengths() {
 		all += together(line) * turns
@@ -50,12 +54,12 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 	carried := s.Container(d.Sport)
 	load := Load{
 		Word:   word,
-		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: turns * d.Pattern.BallsPerTurn(),
+		People: people, Lines: len(g.lengths()), Turns: turns, Balls: balls, Each: mine(d.Pattern.StrokesPerTurn()),
 		Baskets: (balls + carried.Holds - 1) / carried.Holds, SetUp: d.SetUp,
 		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
-		Overheads: turns * d.Pattern.Count(feed.Stroke.AboveHead),
-		Serves:    turns * d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve }),
+		Overheads: mine(d.Pattern.Count(feed.Stroke.AboveHead)),
+		Serves:    mine(d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve })),
 		Waiting:   line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
 	}
 	if d.Pattern.Next == feed.AllAtOnce {

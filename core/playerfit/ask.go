@@ -15,7 +15,8 @@ import (
 // before.
 func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coach.Settings) odds.Clock {
 	p := d.Pattern
-	c := odds.Clock{People: people, Basket: s.Container(d.Sport).Batch(), PickUp: s.PickUp, Pause: p.Pause}
+	roles := p.Roles() // so many have a turn at once
+	c := odds.Clock{People: (people + roles - 1) / roles, Basket: s.Container(d.Sport).Batch(), PickUp: s.PickUp, Pause: p.Pause}
 	if p.Next == feed.AllAtOnce {
 		c.People = 1
 	}

@@ -8,6 +8,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/library"
 	"hodometer/core/odds"
 	"hodometer/core/playerfit"
@@ -72,4 +73,29 @@ func BenchmarkKnow12x12(b *testing.B) {
 			}
 		}
 	}
+}
+
+// Whoever attacks makes no more of what the level makes than who keeps it neutral, over the whole library.
+func TestAttackingIsNeverSafer(t *testing.T) {
+	differs := 0
+	for _, stored := range library.All() {
+		d := stored.Document
+		rate := func(kind feed.TransformationKind) []odds.Prior {
+			version, _, err := d.Transformed(t.Context(), []feed.Transformation{{Kind: kind}}, coach.Default())
+			require.NoError(t, err)
+			known, err := playerfit.Know(t.Context(), version, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
+			require.NoError(t, err)
+			return known.Priors
+		}
+		attack, neutral := rate(feed.Attack), rate(feed.Neutral)
+		for i := range attack {
+			if d.Pattern.Rally == nil { // of a rally the pace changes the balls that come too
+				require.LessOrEqual(t, attack[i].Rate, neutral[i].Rate+0.02, d.Name)
+			}
+			if attack[i].Rate < neutral[i].Rate-0.05 {
+				differs++
+			}
+		}
+	}
+	require.Greater(t, differs, 5)
 }

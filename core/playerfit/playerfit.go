@@ -145,15 +145,15 @@ func strokeOf(d drill.Document, measure drill.Measure, line footwork.Timeline, l
 	at := resolved.World.Court.AimPoint(shape)
 	err = errors.New("no ball of this turn is met")
 	for _, m := range line.Interceptions {
-		if m.Where == nil || m.Player != 0 {
+		if m.Where == nil {
 			continue
 		}
 		task := feed.Task{Stroke: d.StrokeOf(measure)}
-		if m.Task < len(d.Pattern.Tasks) && d.Pattern.Rally == nil {
-			if !measure.Has(m.Task) {
-				continue
-			}
+		if d.Pattern.Rally == nil {
 			task = d.Pattern.Tasks[m.Task]
+		}
+		if mine := d.Pattern.Rally == nil && measure.Has(m.Task) || d.Pattern.Rally != nil && m.Player == 0; !mine {
+			continue
 		}
 		var l flight.Launch
 		if l, err = reply(resolved, task, m, at, shape); err == nil {

@@ -7,6 +7,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/load"
 	"hodometer/core/metric"
@@ -191,7 +192,7 @@ func measured(c court.Court, t court.Shape, s coach.Settings) []metric.Input {
 
 func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	p, l := d.Pattern, r.Load
-	size := metric.Input{Name: "Tasks in a sequence", Value: units.Count(len(p.Listed()), "task", "tasks")}
+	size := metric.Input{Name: "Tasks in a sequence", Value: units.Decimal(p.CountTasks(func(int, feed.Task) bool { return true }), 1)}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
 	title, carried := units.Title(l.Word), s.Container(d.Sport)

@@ -63,6 +63,7 @@ type Form struct {
 	Courts int     `json:"courts,omitempty" minimum:"0" maximum:"6" description:"How many can play it side by side; 0: as many as fit"`
 	Mix    bool    `json:"mix,omitempty" description:"Take the spots in an order in which partners change most; else in the order listed, and neighbours stay neighbours"`
 	Begins Begins  `json:"begins,omitempty"`
+	Queues bool    `json:"queues,omitempty" description:"Those who wait queue behind each spot; else behind the last one of their court"`
 }
 
 const shortestRound = 5.0 // seconds

@@ -25,7 +25,7 @@ func (f Form) ring(people int) (seats func(round int) []Seat, cycle int) {
 		ring = append(ring, stand)
 	}
 	n := len(ring)
-	places := around(n, courts, len(spots))
+	places := f.around(n, courts, len(spots))
 	if f.Mix {
 		places = reorder(places, order(groups(places, spots), n))
 	}
@@ -46,16 +46,27 @@ func (f Form) ring(people int) (seats func(round int) []Seat, cycle int) {
 	}, period(places, spots)
 }
 
-// around puts the places of the courts along the ring, and behind each court its share of those who wait.
-func around(n, courts, spots int) []place {
+// around puts the places of the courts along the ring, and behind each court, or behind each of its spots, its share of
+// those who wait.
+func (f Form) around(n, courts, spots int) []place {
 	places := make([]place, 0, n)
-	waiting := n - courts*spots
+	waiting, queues := n-courts*spots, courts
+	if f.Queues {
+		queues *= spots
+	}
 	for court := range courts {
 		for spot := range spots {
 			places = append(places, place{court: court, spot: spot})
-		}
-		for range (waiting + courts - 1 - court) / courts {
-			places = append(places, place{court: court, spot: -1})
+			if !f.Queues && spot < spots-1 {
+				continue
+			}
+			queue := court
+			if f.Queues {
+				queue = court*spots + spot
+			}
+			for range (waiting + queues - 1 - queue) / queues {
+				places = append(places, place{court: court, spot: -1})
+			}
 		}
 	}
 	return places

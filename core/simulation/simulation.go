@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"hodometer/core/coach"
@@ -25,7 +26,8 @@ type Simulation struct {
 	Tempos   []footwork.Tempo   `json:"tempos" description:"What other gaps make of it; none for a rally"`
 	Fastest  []footwork.Fastest `json:"fastest"`
 	Problems invalid.Fields     `json:"problems" description:"By field: balls that cannot be fed"`
-	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes in the turn"`
+	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes"`
+	Metres   []float64          `json:"metres" description:"What each live player runs in a turn: the mean of several where no turn is like another"`
 	Metrics  []metric.Metric    `json:"metrics"`
 	Verdict  string             `json:"verdict" description:"In a sentence"`
 	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
@@ -33,40 +35,49 @@ type Simulation struct {
 
 // Explained is one task in words, and how its figures came about.
 type Explained struct {
-	Interception int               `json:"interception" description:"Which interception of the timeline it is, from 0"`
-	Sentence     string            `json:"sentence"`
-	Facts        []metric.Input    `json:"facts" description:"Its figures in the coach's units"`
-	Flight       metric.Derivation `json:"flight"`
-	Running      metric.Derivation `json:"running"`
+	Met      footwork.Interception `json:"met" description:"Without its trail; one of the timeline's, or of a later turn where it does not come up in that one"`
+	Sentence string                `json:"sentence"`
+	Facts    []metric.Input        `json:"facts" description:"Its figures in the coach's units"`
+	Flight   metric.Derivation     `json:"flight"`
+	Running  metric.Derivation     `json:"running"`
 }
 
 // MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are live,
 // the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
 func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
-	line, err := TurnOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
-	if err != nil || len(line.Runners) == 0 {
+	work, err := timingOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
+	if err != nil {
+		return 0, err
+	}
+	metres, err := work.Metres(ctx)
+	if err != nil || len(metres) == 0 {
 		return 0, err
 	}
 	sum := 0.0
-	for _, runner := range line.Runners {
-		sum += runner.Metres
+	for _, each := range metres {
+		sum += each
 	}
-	return sum / float64(len(line.Runners)), nil
+	return sum / float64(len(metres)), nil
 }
 
 // TurnOf works one turn of a drill out for a player, without what a feeder's scatter makes of it. It returns
 // invalid.Fields, or ctx.Err() when cancelled.
 func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
-	drill, err := d.Resolved(s)
-	if err != nil {
-		return footwork.Timeline{}, err
-	}
-	drill.Scatter = nil
-	work, err := drill.Timing(ctx, player)
+	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return footwork.Timeline{}, err
 	}
 	return work.Turn(ctx, 0)
+}
+
+// timingOf is a drill for a player, without what a feeder's scatter makes of it.
+func timingOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timing, error) {
+	drill, err := d.Resolved(s)
+	if err != nil {
+		return footwork.Timing{}, err
+	}
+	drill.Scatter = nil
+	return drill.Timing(ctx, player)
 }
 
 // StrokeGap is how many seconds pass from stroke to stroke of a rally; 0 where a drill has none.
@@ -102,16 +113,11 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 		return Simulation{}, err
 	}
 	p.Fastest = footwork.FastestGaps(p.Tempos)
-	seen := map[int]bool{}
-	for i, m := range p.Timeline.Interceptions {
-		if seen[m.Task] {
-			continue
-		}
-		seen[m.Task] = true
-		if m.Problem != "" {
-			p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
-		}
-		p.Tasks = append(p.Tasks, Explained{Interception: i, Sentence: interceptionSentence(m, s.Units), Facts: facts(m, s.Units), Flight: flightDerivation(m, drill, s), Running: runningDerivation(m, player, s)})
+	if p.Metres, err = work.Metres(ctx); err != nil {
+		return Simulation{}, err
+	}
+	if err := p.explain(ctx, work, s); err != nil {
+		return Simulation{}, err
 	}
 	p.Metrics = simulationMetrics(d, p, s)
 	p.Verdict = p.sentence()
@@ -120,6 +126,33 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
 	}
 	return p, nil
+}
+
+// explain puts every task into words as it first comes: of a branch that does not come up in the turn, in a later one.
+func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.Settings) error {
+	const turns = 16
+	seen, line := map[int]bool{}, p.Timeline
+	for turn := 0; ; turn++ {
+		for _, m := range line.Interceptions {
+			if seen[m.Task] {
+				continue
+			}
+			seen[m.Task], m.Trail = true, []footwork.Sample{}
+			if m.Problem != "" {
+				p.Problems = append(p.Problems, invalid.Field{Path: invalid.Join("pattern.tasks", m.Task), Message: m.Problem})
+			}
+			p.Tasks = append(p.Tasks, Explained{Met: m, Sentence: interceptionSentence(m, s.Units), Facts: facts(m, s.Units), Flight: flightDerivation(m, work.Drill, s), Running: runningDerivation(m, p.Player, s)})
+		}
+		if len(seen) >= len(work.Pattern.Tasks) || turn == turns || !work.Pattern.Varies() {
+			break
+		}
+		var err error
+		if line, err = work.Turn(ctx, turn+1); err != nil {
+			return err
+		}
+	}
+	slices.SortFunc(p.Tasks, func(a, b Explained) int { return a.Met.Task - b.Met.Task })
+	return nil
 }
 
 // interceptionSentence describes an interception.
@@ -264,15 +297,18 @@ func simulationMetrics(d drill.Document, p Simulation, s coach.Settings) []metri
 	if len(p.Timeline.Runners) == 0 {
 		return nil
 	}
-	r := p.Timeline.Runners[0]
-	run, unit, _ := strings.Cut(s.Units.Length(math.Round(r.Metres)), " ")
+	r, metres, formula := p.Timeline.Runners[0], p.Metres[0], "every run for a ball and every way back, for one player"
+	if d.Pattern.Varies() {
+		formula += "; the mean of 16 turns, since no turn is like another"
+	}
+	run, unit, _ := strings.Cut(s.Units.Length(math.Round(metres)), " ")
 	ratio := "0"
 	if r.Work > 0 {
 		ratio = "1:" + units.Decimal(r.Rest/r.Work, 1)
 	}
 	metrics := []metric.Metric{
-		metric.New("Run a turn", r.Metres, run, unit, metric.Derivation{
-			Formula: "every run for a ball and every way back, for one player", Source: metric.OwnArithmetic,
+		metric.New("Run a turn", metres, run, unit, metric.Derivation{
+			Formula: formula, Source: metric.OwnArithmetic,
 			Inputs: []metric.Input{{Name: "Tasks in the turn", Value: units.Decimal(float64(len(p.Timeline.Interceptions)), 0)}},
 		}),
 		metric.New("Work : rest", r.Rest, ratio, "", metric.Derivation{

@@ -1517,6 +1517,34 @@ export interface components {
         };
         /** @enum {string} */
         EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
+        FeedArea: {
+            /**
+             * Format: double
+             * @description Metres along the court
+             */
+            deep: number;
+            /**
+             * Format: double
+             * @description Metres across the court
+             */
+            wide: number;
+        };
+        /** @enum {string} */
+        FeedBody: "the feet" | "the body" | "the crossover point";
+        FeedBranch: {
+            case: components["schemas"]["FeedCase"];
+            /**
+             * Format: double
+             * @description How often it is played, of 1
+             */
+            chance: number;
+            /** @description The first of its tasks, from 0 */
+            from: number;
+            /** @description The last of them */
+            to: number;
+        };
+        /** @enum {string} */
+        FeedCase: "if it comes short" | "if it comes high" | "if it can be reached" | "if the player chooses it" | "otherwise";
         /** @enum {string} */
         FeedDirection: "cross-court" | "down the line" | "one each way in turn" | "to the middle";
         /** @enum {string} */
@@ -1524,7 +1552,7 @@ export interface components {
         /** @enum {string} */
         FeedKind: "ball" | "touch" | "shadow" | "catch";
         /** @enum {string} */
-        FeedMethod: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live";
+        FeedMethod: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live" | "answer";
         /** @enum {string} */
         FeedMoment: "out of the air" | "rising" | "at the top" | "falling" | "at a height";
         /** @enum {string} */
@@ -1534,6 +1562,8 @@ export interface components {
         /** @enum {string} */
         FeedPace: "gentle" | "half pace" | "rally pace" | "game pace";
         FeedPattern: {
+            /** @description Tasks that are played only in some case, in the order of the tasks */
+            branches?: components["schemas"]["FeedBranch"][];
             /** @description What ends a turn */
             ends?: components["schemas"]["FeedEnding"];
             /**
@@ -1596,7 +1626,18 @@ export interface components {
         FeedRepeat: {
             /** @description The first of its tasks, from 0 */
             from: number;
-            times: number;
+            /**
+             * Format: double
+             * @description Metres that each time is played nearer to the net than the one before; less than nothing is further back
+             */
+            nearer?: number;
+            /**
+             * Format: double
+             * @description Instead of times: over and over for so long
+             */
+            seconds?: number;
+            /** @description How often, two at least; none where it has seconds */
+            times?: number;
             /** @description The last of them */
             to: number;
         };
@@ -1605,6 +1646,8 @@ export interface components {
         /** @enum {string} */
         FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink" | "lob" | "drive" | "net shot" | "boast" | "push" | "loop" | "flick" | "block" | "footwork" | "technique";
         FeedTask: {
+            /** @description It lands anywhere around there */
+            area?: components["schemas"]["FeedArea"];
             /**
              * Format: double
              * @description Metres above the court at which it is met falling, for a contact at a height
@@ -1654,6 +1697,8 @@ export interface components {
             stance?: string;
             /** @description What the player answers with */
             stroke: components["schemas"]["FeedStroke"];
+            /** @description It comes at the player, as deep as the landing; at the feet it lands in front of them */
+            toward?: components["schemas"]["FeedBody"];
             /**
              * Format: double
              * @description Metres, m/s or seconds, as the flight is chosen
@@ -1676,9 +1721,11 @@ export interface components {
             seed?: number;
             /** @description Which task is dropped, or holds the place, from 1; none for the last */
             task?: number;
+            /** @description Of a constraint: what it is */
+            text?: string;
         };
         /** @enum {string} */
-        FeedTransformationKind: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on";
+        FeedTransformationKind: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on" | "reply to the other side" | "attack" | "keep it neutral" | "a slice comes in" | "constrained" | "free";
         Finding: {
             /** @description Identifier of the block it is about */
             block?: string;
@@ -2122,7 +2169,7 @@ export interface components {
             balls: number;
             /** @description Baskets, tubes or boxes fed, each followed by a pick-up */
             baskets: number;
-            /** @description Balls fed to one player */
+            /** @description Balls that one player plays */
             each: number;
             /**
              * Format: double
@@ -2755,6 +2802,8 @@ export interface components {
             /** @description Take the spots in an order in which partners change most; else in the order listed, and neighbours stay neighbours */
             mix?: boolean;
             of?: components["schemas"]["RotationCounted"];
+            /** @description Those who wait queue behind each spot; else behind the last one of their court */
+            queues?: boolean;
             /** @description Roles, spots or stations in the order in which they are taken; none for pairs and two against one */
             spots: components["schemas"]["RotationSpot"][];
         };
@@ -3105,13 +3154,15 @@ export interface components {
         };
         Simulation: {
             fastest: components["schemas"]["FootworkFastest"][];
+            /** @description What each live player runs in a turn: the mean of several where no turn is like another */
+            metres: number[];
             metrics: components["schemas"]["Metric"][];
             player: components["schemas"]["FootworkPlayer"];
             /** @description By field: balls that cannot be fed */
             problems: components["schemas"]["InvalidFields"];
             /** @description What each live player runs in the turn, in words */
             runs: string[];
-            /** @description Of each task, or of each ball of a rally, in words, as it first comes in the turn */
+            /** @description Of each task, or of each ball of a rally, in words, as it first comes */
             tasks: components["schemas"]["SimulationExplained"][];
             /** @description What other gaps make of it; none for a rally */
             tempos: components["schemas"]["FootworkTempo"][];
@@ -3123,8 +3174,8 @@ export interface components {
             /** @description Its figures in the coach's units */
             facts: components["schemas"]["MetricInput"][];
             flight: components["schemas"]["MetricDerivation"];
-            /** @description Which interception of the timeline it is, from 0 */
-            interception: number;
+            /** @description Without its trail; one of the timeline's, or of a later turn where it does not come up in that one */
+            met: components["schemas"]["FootworkInterception"];
             running: components["schemas"]["MetricDerivation"];
             sentence: string;
         };

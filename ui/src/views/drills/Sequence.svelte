@@ -2,7 +2,6 @@
   import { tick } from 'svelte'
   import type {
     DrillDocument,
-    Interception,
     Simulation,
     Report,
     Task,
@@ -38,10 +37,7 @@
   }
   const most = 60
 
-  const explained = (task: number) =>
-    simulation?.tasks.find((each) => simulation.timeline.interceptions[each.interception]?.task === task)
-  const interceptionOf = (task: number): Interception | undefined =>
-    simulation?.timeline.interceptions[explained(task)?.interception ?? -1]
+  const explained = (task: number) => simulation?.tasks.find((each) => each.met.task === task)
   const set = (i: number, change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[i] && Object.assign(d.pattern.tasks[i], change))
 
@@ -137,7 +133,7 @@
     </thead>
     <tbody>
       {#each pattern.tasks as task, i (i)}
-        {@const interception = interceptionOf(i)}
+        {@const interception = explained(i)?.met}
         {@const name = `Task ${i + 1}`}
         <tr onkeydown={(event) => key(event, i)}>
           <th scope="row" class="drum-digits align-top text-xl">{i + 1}</th>
