@@ -168,7 +168,7 @@ func TestWordsAndLengths(t *testing.T) {
 	c := newClub(t)
 	phrase := read[api.Vocabulary](t, c.ask("GET", "/api/vocabulary", nil))
 	require.Contains(t, phrase.Sports[0].Strokes, feed.Overhead)
-	require.Len(t, phrase.Transformations, 14)
+	require.Len(t, phrase.Transformations, 20)
 	length := read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"text": "4 ft 6 in"}))
 	require.InDelta(t, 1.3716, length.Metres, 1e-9)
 	require.Equal(t, "1.5 m", read[api.Length](t, c.ask("POST", "/api/lengths", map[string]any{"metres": 1.5})).Text)

@@ -2,6 +2,8 @@
 package coach
 
 import (
+	"slices"
+
 	"math"
 
 	"hodometer/core/court"
@@ -89,6 +91,17 @@ func (s Settings) Check() error {
 		wrong.Under(invalid.Join("schemes", i), err)
 	}
 	return wrong.Err()
+}
+
+// Scheme is the scheme of depth regions that is told on a court: the coach's own first one, else the first that is built in.
+// False where there is none.
+func (s Settings) Scheme(on court.ID) (court.Scheme, bool) {
+	for _, scheme := range slices.Concat(s.Schemes, court.Schemes()) {
+		if scheme.Court == on {
+			return scheme, true
+		}
+	}
+	return court.Scheme{}, false
 }
 
 // Tape writes lengths in the coach's units.

@@ -43,6 +43,8 @@ func (d Document) RealismOf(m Measure) Realism {
 		return HandFed
 	case method == feed.SelfDrop:
 		return SelfDropped
+	case method == feed.Answer:
+		return InRallies
 	case method == feed.Machine:
 		return ByMachine
 	}

@@ -11,6 +11,9 @@ func (p Pattern) OneBall() bool {
 		p.CountTasks(func(_ int, t Task) bool { return p.MethodOf(t) == Answer }) > 0
 }
 
+// MaxPlayers is how many players can be live in a turn.
+const MaxPlayers = 4
+
 // Roles is how many players have tasks in a turn, each their own: they change over from turn to turn.
 func (p Pattern) Roles() int {
 	roles := 1

@@ -111,11 +111,14 @@ func spread(seed uint64, step float64) func() float64 {
 	}
 }
 
-// Varies says whether one turn differs from the next.
-func (p Pattern) Varies() bool {
-	return p.Order == Shuffled || p.Order == Drawn || p.Ends == AtRandom || len(p.Branches) > 0 ||
-		slices.ContainsFunc(p.Tasks, func(t Task) bool { return t.Area != nil })
+// Known says whether a player knows before which ball comes next, and where.
+func (p Pattern) Known() bool {
+	return p.Order != Shuffled && p.Order != Drawn && len(p.Branches) == 0 &&
+		!slices.ContainsFunc(p.Tasks, func(t Task) bool { return t.Area != nil })
 }
+
+// Varies says whether one turn differs from the next.
+func (p Pattern) Varies() bool { return !p.Known() || p.Ends == AtRandom }
 
 // order is the tasks of one sequence, from those that are listed.
 func (p Pattern) order(r *numbers, listed []Written) []Written {

@@ -15,6 +15,7 @@ type Repeat struct {
 
 	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"600" description:"Instead of times: over and over for so long"`
 	Nearer  float64 `json:"nearer,omitempty" minimum:"-5" maximum:"5" description:"Metres that each time is played nearer to the net than the one before; less than nothing is further back"`
+	Whose   int     `json:"whose,omitempty" minimum:"0" maximum:"4" description:"Whose tasks come nearer, from 1; none: everybody's"`
 }
 
 const (

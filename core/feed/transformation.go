@@ -118,7 +118,9 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		return s.replace(p, c)
 	case LockPlace:
 		for i := range p.Tasks {
-			p.Tasks[i].Landing = p.Tasks[task].Landing
+			if p.Tasks[i].Player == p.Tasks[task].Player {
+				p.Tasks[i].Landing = p.Tasks[task].Landing
+			}
 		}
 		return p, fmt.Sprintf("Every task comes to the place of %s.", p.Tasks[task].Label(task)), nil
 	case Constrain:
@@ -173,11 +175,14 @@ func (s Transformation) retime(p Pattern) (Pattern, string, error) {
 	return p, fmt.Sprintf("The gap is %s s %s: %s s instead of %s s.", units.Decimal(math.Abs(p.Gap-was), 2), word, units.Decimal(p.Gap, 2), units.Decimal(was, 2)), nil
 }
 
-// replace moves the landing places, and keeps them on the court.
+// replace moves the landing places of the student's balls, and keeps them on the court.
 func (s Transformation) replace(p Pattern, c court.Court) (Pattern, string, error) {
-	places := make([]court.Point, len(p.Tasks))
+	places := map[int]court.Point{}
 	var middle court.Point
 	for i, t := range p.Tasks {
+		if t.Player > 0 {
+			continue
+		}
 		at, err := c.Resolve(t.Landing)
 		if err != nil {
 			var wrong invalid.Fields
@@ -185,7 +190,11 @@ func (s Transformation) replace(p Pattern, c court.Court) (Pattern, string, erro
 			return p, "", wrong.Err()
 		}
 		places[i] = at
-		middle.X, middle.Y = middle.X+at.X/float64(len(p.Tasks)), middle.Y+at.Y/float64(len(p.Tasks))
+	}
+	for i := range p.Tasks {
+		if at, ok := places[i]; ok {
+			middle.X, middle.Y = middle.X+at.X/float64(len(places)), middle.Y+at.Y/float64(len(places))
+		}
 	}
 	share, deeper, phrase := 1.0, 0.0, ""
 	amount := func(usual float64) float64 {

@@ -22,7 +22,7 @@ func (p Pattern) Listed() []Written {
 	groups := slices.Clone(p.Repeats)
 	slices.SortStableFunc(groups, func(a, b Repeat) int { return cmp.Compare(b.To-b.From, a.To-a.From) })
 	w := writer{Pattern: p}
-	once := w.tasks(nil, groups, 0, len(p.Tasks)-1, 0)
+	once := w.tasks(nil, groups, 0, len(p.Tasks)-1, steps{})
 	if p.Ends != ByTheClock {
 		return once
 	}
@@ -35,20 +35,34 @@ type writer struct {
 	forks int
 }
 
+// steps are how much nearer each player's tasks come, in metres.
+type steps [MaxPlayers]float64
+
+// and is one more step for those whose it is.
+func (s steps) and(r Repeat) steps {
+	for player := range s {
+		if r.Whose == 0 || r.Whose == player+1 {
+			s[player] += r.Nearer
+		}
+	}
+	return s
+}
+
 // tasks appends the tasks from one to another, groups written out, the largest first.
-func (w *writer) tasks(list []Written, groups []Repeat, from, to int, nearer float64) []Written {
+func (w *writer) tasks(list []Written, groups []Repeat, from, to int, nearer steps) []Written {
 	for task := from; task <= to; task++ {
 		g := slices.IndexFunc(groups, func(r Repeat) bool { return r.From == task && r.To <= to && r.To >= task })
 		if g < 0 {
 			list = append(list, w.one(task, nearer))
 			continue
 		}
-		r, begins := groups[g], len(list)
+		r, begins, near := groups[g], len(list), nearer
 		for pass := 0; len(list) <= maxListed; pass++ {
 			if r.Seconds > 0 && Seconds(list[begins:]) >= r.Seconds-1e-9 || r.Seconds <= 0 && pass >= r.Times {
 				break
 			}
-			list = w.tasks(list, groups[g+1:], task, r.To, nearer+float64(pass)*r.Nearer)
+			list = w.tasks(list, groups[g+1:], task, r.To, near)
+			near = near.and(r)
 		}
 		if r.Seconds > 0 {
 			list = until(list[:begins], slices.Clone(list[begins:]), r.Seconds)
@@ -58,8 +72,8 @@ func (w *writer) tasks(list []Written, groups []Repeat, from, to int, nearer flo
 	return list
 }
 
-func (w *writer) one(task int, nearer float64) Written {
-	one := Written{Task: task, Nearer: nearer, Gap: w.GapOf(w.Tasks[task]), Share: 1}
+func (w *writer) one(task int, nearer steps) Written {
+	one := Written{Task: task, Nearer: nearer[min(max(0, w.Tasks[task].Player), MaxPlayers-1)], Gap: w.GapOf(w.Tasks[task]), Share: 1}
 	if i := w.branchOf(task); i >= 0 {
 		if b := w.Branches[i]; b.From == task && w.opens(i) {
 			w.forks++

@@ -40,8 +40,9 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		height = feed.In(w.Court.Sport).Height(method)
 	}
 	if method == feed.SelfDrop {
-		from = court.Point{X: landing.X, Y: landing.Y - 0.1} // dropped in front of the body
-		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2}}
+		facing := d.facing(landing)
+		from = court.Point{X: landing.X, Y: landing.Y - 0.1*facing} // dropped in front of the body
+		l = flight.Launch{From: flight.Above(from, height), Velocity: flight.Vec{Y: 0.2 * facing}}
 		return l, false, nil
 	}
 	want := flight.Want{From: flight.Above(from, height), Landing: landing, By: t.By, Value: t.Value, Spin: t.SpinOf(w.Court.Sport)}
@@ -77,8 +78,11 @@ var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, fee
 
 // problem says in a coach's words why a task cannot be fed.
 func (f flown) problem(i int) string {
-	if f.fails == nil {
+	switch {
+	case f.fails == nil:
 		return ""
+	case errors.Is(f.fails, errNothingToAnswer):
+		return "Not played: " + errNothingToAnswer.Error() + "."
 	}
 	why := strings.TrimPrefix(f.fails.Error(), flight.ErrImpossible.Error()+": ")
 	return fmt.Sprintf("Ball %d cannot be fed: %s.", i+1, why)

@@ -76,7 +76,11 @@ func (d Drill) sentTo(r feed.Release, p placed, at court.Point, hand student.Han
 	s.to.Y += d.facing(p.landing) * r.Nearer
 	if a := task.Area; a != nil {
 		middle := func(share float64) float64 { return (math.Floor(share*cells)+0.5)/cells - 0.5 }
-		s.to.X += middle(r.Within[0]) * a.Wide
+		across := middle(r.Within[0]) * a.Wide
+		if hand == student.LeftHand {
+			across = -across // the mirrored turn
+		}
+		s.to.X += across
 		s.to.Y += middle(r.Within[1]) * a.Deep
 	}
 	if task.Toward != "" {

@@ -49,6 +49,7 @@ type Interception struct {
 	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter"`
 	Trail     []Sample      `json:"trail" description:"The ball until it is met"`
 	Problem   string        `json:"problem" description:"Why it cannot be fed; empty where it can"`
+	Skipped   bool          `json:"skipped" description:"It would answer a ball that nobody reached, and is not played"`
 }
 
 // Runner is what one live player does in a turn.
@@ -212,7 +213,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		if late == nil {
 			f = t.ball(s)
 		}
-		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At, Problem: f.problem(r.Task)}
+		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At, Problem: f.problem(r.Task), Skipped: late != nil}
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
 		}
@@ -228,7 +229,9 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeli
 		}
 		t.recoverFrom(&movers[i], i, r)
 		if n+1 < len(plan) && plan[n+1].Sequence > r.Sequence && t.Pattern.Pause > 0 {
-			movers[i].recover = t.Starts[i] // the pause leads back to where the sequence begins
+			for k := range movers {
+				movers[k].recover = t.Starts[k] // the pause leads back to where the sequence begins
+			}
 		}
 		if m.Verdict.Worse(line.Worst) && !m.Meant {
 			line.Worst = m.Verdict
@@ -288,14 +291,14 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full bool) {
 	p, release := t.player, interception.Release
 	react := p.Reaction
-	if t.Pattern.Order == "" || t.Pattern.Order == feed.AsListed {
+	if t.Pattern.Known() {
 		react *= known
 	}
 	leaves := math.Max(release+react, m.free)
 	from, back := m.at(t.Drill, p, leaves)
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
 		leaves, back = release, Route{}
-		from = p.stand(f.contacts[0].at.P, f.task.Stroke, 1)
+		from = p.stand(f.contacts[0].at.P, f.task.Stroke, t.facing(f.place))
 	}
 	interception.Leaves, interception.From = leaves, from
 	a, found := t.best(f.contacts, f.task.Stroke, p, from, leaves-release)

@@ -195,3 +195,28 @@ func twoAndOne() drill.Document {
 	d.Variations = append(d.Variations, harder("In any order", feed.Transformation{Kind: feed.Shuffle, Seed: 7}))
 	return d
 }
+
+// keeperOfTheNet is a drive and who takes it: a coach feeds a drive, the volleyer on the other side takes it out of the air,
+// and both queue for the other part (common practice, no source).
+func keeperOfTheNet() drill.Document {
+	drive := paced(feed.HalfPace, feed.Drive, off(court.NearBaseline, 1.8, court.In, 1.2))
+	take := feed.Task{Stroke: feed.ForehandVolley, Method: feed.Answer, Player: 1, Pace: feed.RallyPace, Landing: off(court.FarBaseline, 1.5, court.In, -0.6)}
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Keeper of the Net", Sport: court.Pickleball, Court: "pickleball",
+		Summary: "A drive from the baseline, and the player at the other net takes it out of the air. Two queues; everybody changes over after each turn.",
+		Stroke:  feed.Drive, Rung: progress.Direction,
+		Places: []drill.Place{
+			at(drill.Start, off(court.NearBaseline, 0.5, court.Out, 0.4)), at(drill.Start, off(court.FarKitchen, 0.4, court.Out, 0)),
+			at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 2)), at(drill.Queue, off(court.NearBaseline, 2, court.Out, 2)),
+		},
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2.5, Sequences: 5, Pause: 2, Tasks: []feed.Task{drive, take}},
+		Turns:   6, SetUp: 30, Effort: 5,
+		Measures: numbered(
+			drill.Measure{Name: "drives", What: score.Ball, Tasks: []int{0}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 10}}},
+			drill.Measure{Name: "volleys", What: score.Ball, Tasks: []int{1}, Stroke: feed.ForehandVolley, Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}), Goals: score.Course{{Kind: score.Total, Count: 10}}},
+		),
+		Cues:     []string{"Drive at the feet of the volleyer", "Paddle out in front"},
+		Cautions: []string{looseBalls, eyes, "The queues wait out of the line of the drive."}, Equipment: []string{"1 basket"},
+		Variations: []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Drive to attack", feed.Transformation{Kind: feed.Attack})},
+	}
+}

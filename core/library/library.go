@@ -66,6 +66,8 @@ var library = sync.OnceValue(func() []Stored {
 		{ID: "ddfd4d30-a212-580e-b335-17e309bb9f40", Document: diagonalForehand()},
 		{ID: "aa450a40-aa08-5b89-b07d-613665a9e38a", Document: diagonalBackhand()},
 		{ID: "702c6545-eaf8-5568-85f0-b8a42576ab1b", Document: twoAndOne()},
+		{ID: "c661429b-0552-57dd-88cc-f5d1166648e0", Document: shortOrHigh()},
+		{ID: "e108de0b-bf9d-5b30-9bab-bf5bd680dd67", Document: keeperOfTheNet()},
 	}
 })
 

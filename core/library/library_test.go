@@ -45,6 +45,10 @@ func TestLibrary(t *testing.T) {
 				require.True(t, m.Target == nil || m.Target.Margin > 0)
 			}
 			for _, f := range r.Feeds {
+				if d.Pattern.Tasks[f.Number-1].Player > 0 {
+					require.Positive(t, f.Landing.Y, "who stands beyond the net is played to there")
+					continue
+				}
 				require.Negative(t, f.Landing.Y, "fed balls land on the student's half")
 				require.True(t, r.Court.Inside(f.Landing, d.Format), "a fed ball lands in")
 				require.True(t, f.From.Y > 0 || d.Pattern.Method == feed.SelfDrop, "the feeder stands beyond the net")
@@ -73,13 +77,13 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 		"Toe the Chalk":         {easy, easy, easy, easy},
 		"Net Alphabet":          {easy, easy, working},
 		"First Answer":          {stretched},
-		"Four Rungs In":         {easy, easy, easy, easy, easy, easy, easy, easy},
+		"Four Rungs In":         {easy, easy, easy, working, easy},
 		"Two and Away":          {working, working},
 		"Crossroads":            {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},
 		"Three Doors In":        {easy, easy, easy},
 		"Metronome":             {working, easy, working},
 		"Under the Bar":         {easy, easy, easy, easy},
-		"Closing the Door":      {working, working, stretched, stretched},
+		"Closing the Door":      {easy, working, working, easy, working},
 		"Round the Bollards":    {working, stretched},
 		"Bollards and a Volley": {working, easy, stretched},
 		"Shadow Six":            {easy, easy, easy, easy, easy, easy},
@@ -90,7 +94,8 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	all := func(n int) []footwork.Verdict { return slices.Repeat([]footwork.Verdict{easy}, n) }
 	for name, verdicts := range map[string][]footwork.Verdict{
 		"Forty and Four": all(2), "Safe Lane": all(10), "Ten Past": all(10), "A Hundred In": all(20), "One, Two, Again": all(28),
-		"Four and Out": {working, working, working, working}, "The Tour": {easy, easy, working, stretched, stretched, stretched, working, easy},
+		"Four and Out": {working, working, working, working}, "The Tour": append([]footwork.Verdict{easy, easy, working, easy, working, easy, working, easy, stretched}, easy, stretched, easy, working, easy),
+		"Short or High": {working, stretched, easy, stretched}, "Keeper of the Net": {easy, working},
 		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, working, stretched}, "Two Shadows": all(4),
 		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working}, "Round the Posts": all(6), "Shuttle Rain": {working, working, working, easy},
 		"Cones on the Line": {easy, working}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, working, easy, easy},
@@ -145,8 +150,12 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T8 rallies of about four", "Four and Out", func(d drill.Document) bool { return d.Main().Goals[0].From <= 4 && d.Main().Goals[0].To < 20 }},
 		{"T9 at the table", "Forehand Diagonal", func(d drill.Document) bool { return d.Sport == court.TableTennis }},
 		{"T10 the warm-up of two", "Net Alphabet", func(d drill.Document) bool { return load.Form(d) != nil }},
-		{"T11 the tour of the regions", "The Tour", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 8 }},
-		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool { return len(d.Main().Goals[0].Stages) == 4 }},
+		{"T11 the tour of the regions", "The Tour", func(d drill.Document) bool {
+			return len(d.Pattern.Repeats) == 7 && d.Pattern.Repeats[0].Seconds == 20
+		}},
+		{"T12 the volley ladder", "Four Rungs In", func(d drill.Document) bool {
+			return d.Pattern.OneBall() && d.Pattern.BallsPerTurn() == 1 && d.Tried(d.Main()) == 35.0/2 && len(d.Main().Goals[0].Stages) == 7
+		}},
 		{"T14 the line", "Two and Away", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 2 }},
 		{"T16 cones inside the zone", "Cones on the Line", func(d drill.Document) bool { return d.Main().Target.Mark.Measures[0].Distance == 6*units.Inch }},
 		{"T18 the figure of eight", "Crossroads", func(d drill.Document) bool { return d.Main().Goals[0].From == 10 }},
@@ -164,7 +173,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
 		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
 		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},
-		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return load.Form(d) != nil }},
+		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return d.Pattern.OneBall() && d.Pattern.Repeats[0].Nearer > 0 }},
 		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Main().Target.Kind == court.DoubleBounce }},
 	} {
 		t.Run(c.fact, func(t *testing.T) { require.True(t, c.is(sample.Drill(t, c.drill))) })
@@ -182,7 +191,9 @@ func TestEveryDrillAdaptsToWhoTurnedUp(t *testing.T) {
 				require.Equal(t, people, g.People)
 				takes := load.For(d, g, d.Turns, coach.Default())
 				require.Positive(t, takes.Need)
-				require.GreaterOrEqual(t, takes.Balls, takes.Each*people/3-1, d.Name)
+				if d.Pattern.StrokesPerTurn() == d.Pattern.BallsPerTurn() {
+					require.GreaterOrEqual(t, takes.Balls, takes.Each*people/3-1, d.Name)
+				}
 				if form := load.Form(d); form != nil {
 					form.Courts = g.Lines
 					table := form.Table(people, takes.Feeding, d.Pattern.Gap)

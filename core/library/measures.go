@@ -33,5 +33,8 @@ func numbered(measures ...drill.Measure) []drill.Measure {
 	return measures
 }
 
+// target is a target to be pointed at.
+func target(t court.Target) *court.Target { return &t }
+
 // farHalf is the whole other half.
 func farHalf() court.Target { return court.Target{Kind: court.BoxTarget, Box: "far-half"} }

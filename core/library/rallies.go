@@ -116,27 +116,38 @@ func fortyAndFour() drill.Document {
 // regionTour spends some seconds in each of four depth regions, from the baseline to the net and back (common
 // practice, no source).
 func regionTour() drill.Document {
-	stop := func(share, across float64, stroke feed.Stroke) feed.Task {
-		t := paced(feed.HalfPace, stroke, court.From(court.Between(court.NetLine, court.NearBaseline, share), court.Off(court.NearCentre, max(across, -across), court.Right)))
-		if across < 0 {
-			t.Landing = t.Landing.Mirrored()
-		}
-		t.Gap = 5
-		return t
+	const stay = 20 // seconds in each region
+	// Shares of the way from the net to the baseline: where the balls land, and where the player waits.
+	regions := []struct {
+		land, wait float64
+		right      feed.Stroke
+		left       feed.Stroke
+	}{
+		{0.75, 1, feed.Forehand, feed.Backhand}, {0.55, 0.82, feed.Forehand, feed.Backhand},
+		{0.75, 0.5, feed.ForehandVolley, feed.BackhandVolley}, {0.5, 0.25, feed.ForehandVolley, feed.BackhandVolley},
+	}
+	share := func(of, across float64) court.Mark {
+		return court.From(court.Between(court.NetLine, court.NearBaseline, of), court.Off(court.NearCentre, across, court.Right))
+	}
+	pattern := feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 1, Pause: 10}
+	for _, i := range []int{0, 1, 2, 3, 2, 1, 0} {
+		r, from := regions[i], len(pattern.Tasks)
+		wait := share(r.wait, 0)
+		right, left := paced(feed.HalfPace, r.right, share(r.land, 0.9)), paced(feed.HalfPace, r.left, share(r.land, 0.9).Mirrored())
+		right.Recover, left.Recover = &wait, &wait
+		pattern.Tasks = append(pattern.Tasks, right, left)
+		pattern.Repeats = append(pattern.Repeats, feed.Repeat{From: from, To: from + 1, Seconds: stay})
 	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "The Tour", Sport: court.Tennis, Court: "tennis",
-		Summary: "A few balls in each of four regions, from the baseline to the net and out again, without stopping.",
+		Summary: "Twenty seconds in each of four regions, from the baseline to the net and out again, without stopping: rally, set up, finish.",
 		Stroke:  feed.Forehand, Rung: progress.Consistency,
-		Places: []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0))},
-		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 2, Pause: 12, Tasks: []feed.Task{
-			stop(0.78, 1.2, feed.Forehand), stop(0.78, -1.2, feed.Backhand), stop(0.55, 1, feed.Forehand), stop(0.5, -0.8, feed.BackhandVolley), stop(0.4, 0.8, feed.ForehandVolley),
-			stop(0.5, -0.8, feed.BackhandVolley), stop(0.55, 1, feed.Forehand), stop(0.78, -1.2, feed.Backhand),
-		}},
-		Turns: 2, SetUp: 30, Effort: 7, Measures: one(farHalf(), score.Goal{Kind: score.Total, Count: 24}),
+		Places:  []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0))},
+		Pattern: pattern,
+		Turns:   2, SetUp: 30, Effort: 7, Measures: one(farHalf(), score.Goal{Kind: score.Total, Count: 40}),
 		Cues:     []string{"Split step in every region", "Shorter swing on the way in"},
 		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket", "4 flat markers"},
-		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the net", feed.Transformation{Kind: feed.DropTask, Task: 5}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing})},
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Other wing", feed.Transformation{Kind: feed.ToOtherWing}), harder("Attack", feed.Transformation{Kind: feed.Attack})},
 	}
 }
 

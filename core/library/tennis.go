@@ -205,36 +205,56 @@ func firstAnswer() drill.Document {
 	}
 }
 
+// exchanged is one ball between a volleyer and a partner who drops it and then plays it back: two strokes as often as a
+// group says, so many metres nearer each time.
+func exchanged(from, partner court.Mark, tasks []feed.Task, groups ...feed.Repeat) drill.Document {
+	drop := feed.Task{Stroke: feed.Forehand, Landing: partner, Method: feed.SelfDrop, Player: 1, Contact: feed.Falling}
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.ForehandVolley, Rung: progress.Consistency,
+		Places: []drill.Place{at(drill.Start, from), at(drill.Start, partner), at(drill.Feeder, partner)},
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 1.6, Sequences: 1, Pause: 10, Tasks: append([]feed.Task{drop}, tasks...), Repeats: groups},
+		SetUp:   40, Equipment: []string{"6 balls"},
+	}
+}
+
+// answered is a ball that a player sends on to where it would land; a volley is met before it does.
+func answered(player int, pace feed.Pace, stroke feed.Stroke, landing court.Mark) feed.Task {
+	t := paced(pace, stroke, landing)
+	t.Method, t.Player = feed.Answer, player
+	return t
+}
+
+// deepMiddle is a place in the middle of the near half, so far from the net.
+func deepMiddle(fromNet float64) court.Mark {
+	return court.From(court.Off(court.NetLine, fromNet, court.Near), court.Off(court.NearCentre, 0, court.Right))
+}
+
+// farMiddle is a place on the far half, so far inside the baseline, a little to the right.
+func farMiddle(in float64) court.Mark { return off(court.FarBaseline, in, court.In, -0.4) }
+
 // fourRungsIn is five volleys from each of four depths, in and back out, with one ball: a streak whose
 // stages are not equally hard (common practice, no source).
 func fourRungsIn() drill.Document {
-	rung := func(share, across float64, stroke feed.Stroke, back float64) feed.Task {
-		t := paced(feed.HalfPace, stroke, court.From(court.Between(court.NetLine, court.NearBaseline, share), court.Off(court.NearCentre, max(across, -across), court.Right)))
-		if across < 0 {
-			t.Landing = t.Landing.Mirrored()
-		}
-		to := court.From(court.Between(court.NetLine, court.NearBaseline, back), court.Off(court.NearCentre, 0, court.Right))
-		t.Contact, t.Recover = feed.OutOfTheAir, &to
-		return t
+	const rung = 2.0 // metres between two depths
+	partner := off(court.FarBaseline, 0.5, court.In, 0)
+	back := answered(1, feed.HalfPace, feed.Forehand, farMiddle(4))
+	way := func(fromNet float64) []feed.Task {
+		return []feed.Task{answered(0, feed.HalfPace, feed.ForehandVolley, off(court.NetLine, fromNet+2, court.Near, 0.5)), back}
 	}
-	return drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "Four Rungs In", Sport: court.Tennis, Court: "tennis",
-		Summary: "Five volleys, then a step nearer to the net, from four depths and back out again, all in one streak.",
-		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
-		Places: []drill.Place{
-			at(drill.Start, court.From(court.Between(court.NetLine, court.NearBaseline, 0.8), court.Off(court.NearCentre, 0, court.Right))),
-			at(drill.Feeder, off(court.FarService, 1.5, court.Out, 0)),
-		},
-		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.8, Sequences: 1, Pause: 5, Tasks: []feed.Task{
-			rung(0.95, 0.7, feed.ForehandVolley, 0.8), rung(0.95, 0.7, feed.ForehandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.6), rung(0.75, -0.7, feed.BackhandVolley, 0.42),
-			rung(0.6, 0.7, feed.ForehandVolley, 0.42), rung(0.6, 0.7, feed.ForehandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.28), rung(0.45, -0.7, feed.BackhandVolley, 0.8),
-		}, Repeats: []feed.Repeat{{From: 0, To: 0, Times: 4}, {From: 2, To: 2, Times: 4}, {From: 4, To: 4, Times: 4}, {From: 6, To: 6, Times: 4}}},
-		Turns: 1, SetUp: 40, Effort: 5, Measures: one(farHalf(), score.Goal{Kind: score.Stages, Count: 1, Stages: []score.Stage{{Count: 5, Hard: score.Harder}, {Count: 5}, {Count: 5}, {Count: 5, Hard: score.Easier}}}),
-		Cues:     []string{"Split step before every ball", "Racket up on the way in"},
-		Cautions: []string{eyes, "Nobody walks behind the volleyer."}, Equipment: []string{"1 basket"},
-		Variations: []drill.Variation{easier("Stay at one depth", feed.Transformation{Kind: feed.LockPlace, Task: 3}), easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.7}),
-			harder("From the net out", feed.Transformation{Kind: feed.Reverse})},
-	}
+	d := exchanged(deepMiddle(9), partner, append(way(9), way(5)...),
+		feed.Repeat{From: 1, To: 2, Times: 4, Nearer: rung, Whose: 1}, feed.Repeat{From: 1, To: 2, Times: 5},
+		feed.Repeat{From: 3, To: 4, Times: 3, Nearer: -rung, Whose: 1}, feed.Repeat{From: 3, To: 4, Times: 5})
+	d.Name, d.Summary = "Four Rungs In", "Five volleys, then a step nearer to the net, from four depths and back out again, all with one ball and in one streak."
+	first, last := deepMiddle(9), deepMiddle(5)
+	d.Pattern.Tasks[1].Recover, d.Pattern.Tasks[3].Recover = &first, &last
+	five := score.Stage{Count: 5}
+	far, near := score.Stage{Count: 5, Hard: score.Harder}, score.Stage{Count: 5, Hard: score.Easier}
+	d.Measures = []drill.Measure{{Number: 1, What: score.Ball, Tasks: []int{1, 3}, Target: target(farHalf()),
+		Goals: score.Course{{Kind: score.Stages, Count: 1, Stages: []score.Stage{far, five, five, near, five, five, far}}}}}
+	d.Turns, d.Effort = 1, 5
+	d.Cues, d.Cautions = []string{"Split step before every ball", "Racket up on the way in"}, []string{eyes, "Nobody walks behind the volleyer."}
+	d.Variations = []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Sliced at the volleyer", feed.Transformation{Kind: feed.SliceIn})}
+	return d
 }
 
 // twoAndAway is the line drill: two balls each, then to the back of the line; everybody picks up as many
@@ -343,6 +363,11 @@ func underTheBar() drill.Document {
 		t.Spin, t.Contact, t.At = feed.Slice, feed.AtHeight, 0.4
 		return t
 	}
+	feet := func(stroke feed.Stroke) feed.Task {
+		t := low(0, stroke)
+		t.Toward, t.Contact, t.At = feed.TheFeet, feed.Rising, 0
+		return t
+	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Under the Bar", Sport: court.Tennis, Court: "tennis",
 		Summary: "Slices that stay low at the feet: bend, and play them up the middle first; then from either side.",
@@ -350,34 +375,65 @@ func underTheBar() drill.Document {
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearService, 3, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{low(0.5, feed.Forehand), low(-0.6, feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{feet(feed.Forehand), feet(feed.Backhand), low(1.6, feed.Forehand), low(-1.7, feed.Backhand)}},
 		Turns:   2, SetUp: 40, Effort: 6, Measures: one(court.Ring(2, off(court.FarBaseline, 4, court.In, 0)), score.Goal{Kind: score.Total, Count: 12}),
 		Cues:     []string{"Bend the knees, not the back", "Open the racket face"},
 		Cautions: []string{looseBalls, "Bend as deep as is comfortable; pain means stop."}, Equipment: []string{"1 basket"},
-		Variations: []drill.Variation{easier("Up the middle only", feed.Transformation{Kind: feed.LockPlace, Task: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), harder("Wider", feed.Transformation{Kind: feed.Spread, By: 1.3}),
 			harder("Deeper", feed.Transformation{Kind: feed.Deeper, By: 1})},
 	}
 }
 
-// closingTheDoor starts three quarters of the way back and comes a step nearer with each volley, through the
+// closingTheDoor starts three quarters of the way back and both come a step nearer with each volley, through the
 // partner and not past, on both sides (common practice, no source).
 func closingTheDoor() drill.Document {
-	d := fourRungsIn()
-	d.Name, d.Summary = "Closing the Door", "Start three quarters of the way back and come a step nearer with each volley, through the partner and not past, on both sides."
-	d.Places = []drill.Place{
-		at(drill.Start, court.From(court.Between(court.NetLine, court.NearService, 0.75), court.Off(court.NearCentre, 0, court.Right))),
-		at(drill.Feeder, court.From(court.Between(court.NetLine, court.FarService, 0.75), court.Off(court.FarCentre, 0, court.Right))),
+	const step = 0.6 // metres
+	start := court.From(court.Between(court.NetLine, court.NearService, 0.75), court.Off(court.NearCentre, 0, court.Right))
+	partner := court.From(court.Between(court.NetLine, court.FarService, 0.75), court.Off(court.FarCentre, 0, court.Right))
+	at := func(player int, line court.LineID, across float64, stroke feed.Stroke) feed.Task {
+		return answered(player, feed.Gentle, stroke, off(line, 0.3, court.In, across))
 	}
-	step := func(across, back float64, stroke feed.Stroke) feed.Task {
-		t := paced(feed.Gentle, stroke, off(court.NearService, 0.3, court.In, across))
-		to := court.From(court.Between(court.NetLine, court.NearService, back), court.Off(court.NearCentre, 0, court.Right))
-		t.Contact, t.Recover = feed.OutOfTheAir, &to
-		return t
-	}
-	d.Pattern = feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
-		step(0.4, 0.62, feed.ForehandVolley), step(-0.4, 0.5, feed.BackhandVolley), step(0.4, 0.38, feed.ForehandVolley), step(-0.4, 0.75, feed.BackhandVolley),
-	}}
-	d.Measures[0].Goals, d.Turns, d.Effort = score.Course{{Kind: score.Streak, Count: 4}}, 3, 6
-	d.Cautions = []string{eyes, "At the last step play softly: nobody aims at a body."}
+	d := exchanged(start, partner, []feed.Task{
+		at(0, court.NearService, 0.4, feed.ForehandVolley), at(1, court.FarService, -0.4, feed.ForehandVolley),
+		at(0, court.NearService, -0.4, feed.BackhandVolley), at(1, court.FarService, 0.4, feed.BackhandVolley),
+	}, feed.Repeat{From: 1, To: 4, Times: 3, Nearer: step})
+	d.Name, d.Summary = "Closing the Door", "Start three quarters of the way back; with one ball both come a step nearer after a volley on either side, through the partner and not past."
+	d.Pattern.Gap, d.Pattern.Sequences, d.Pattern.Pause = 0.9, 3, 8
+	d.Measures = []drill.Measure{{Number: 1, What: score.Ball, Tasks: []int{1, 3}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Streak, Count: 6}}}}
+	d.Turns, d.Effort = 4, 6
+	d.Cues, d.Cautions = []string{"Split step before every ball", "Racket up on the way in"}, []string{eyes, "At the last step play softly: nobody aims at a body."}
+	d.Variations = []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Down the lines", feed.Transformation{Kind: feed.OtherReply}, feed.Transformation{Kind: feed.Attack})}
 	return d
+}
+
+// shortOrHigh is one ball to read: an approach and a volley if it comes short, an overhead if it comes high, else the rally
+// goes on (common practice, no source).
+func shortOrHigh() drill.Document {
+	deep := paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 0))
+	deep.Area = &feed.Area{Wide: 4, Deep: 1.5}
+	short := paced(feed.HalfPace, feed.Approach, off(court.NearService, 0.5, court.Out, 1))
+	in := court.From(court.Between(court.NetLine, court.NearService, 0.7), court.Off(court.NearCentre, 0, court.Right))
+	short.Recover = &in
+	volley := paced(feed.HalfPace, feed.ForehandVolley, off(court.NearService, 0, court.Out, 0.8))
+	volley.Gap = 5
+	high := lobbed(5, feed.Overhead, off(court.NearService, 1.5, court.Out, 0))
+	high.Gap = 5
+	return drill.Document{
+		FormatVersion: drill.FormatVersion, Name: "Short or High", Sport: court.Tennis, Court: "tennis",
+		Summary: "Deep balls anywhere in the back; now and then one comes short, to be approached and volleyed, or high, to be hit overhead. Read it early.",
+		Stroke:  feed.Forehand, Rung: progress.Direction,
+		Places: []drill.Place{at(drill.Start, behind(0.8, 0)), at(drill.Feeder, off(court.FarService, 1, court.Out, 0))},
+		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4.5, Sequences: 6, Pause: 6, Seed: 5, Tasks: []feed.Task{deep, short, volley, high}, Branches: []feed.Branch{
+			{From: 1, To: 2, Case: feed.IfShort, Chance: 0.35}, {From: 3, To: 3, Case: feed.IfHigh, Chance: 0.25},
+		}},
+		Turns: 3, SetUp: 30, Effort: 7,
+		Measures: numbered(
+			drill.Measure{Name: "deep balls", What: score.Ball, Tasks: []int{0}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 12}}},
+			drill.Measure{Name: "at the net", What: score.Ball, Tasks: []int{2, 3}, Target: target(farHalf()), Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 6}}},
+		),
+		Cues:     []string{"Call it: short, or high", "Stop before the volley"},
+		Cautions: []string{looseBalls, turnAndRun}, Equipment: []string{"1 basket"},
+		Variations: []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 1}), easier("Without the high one", feed.Transformation{Kind: feed.DropTask, Task: 4}),
+			harder("Attack", feed.Transformation{Kind: feed.Attack}), harder("Sliced", feed.Transformation{Kind: feed.SliceIn})},
+	}
 }

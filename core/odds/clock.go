@@ -8,7 +8,7 @@ type Clock struct {
 	Sequence int     `json:"sequence" minimum:"1" maximum:"200" description:"Balls in one sequence"`
 	Pause    float64 `json:"pause" minimum:"0" maximum:"600" description:"Seconds after a sequence"`
 	People   int     `json:"people" minimum:"1" maximum:"12" description:"Players who take turns; each has as many balls"`
-	Basket   int     `json:"basket" minimum:"1" maximum:"500" description:"Balls in one basket"`
+	Basket   int     `json:"basket" minimum:"1" maximum:"20000" description:"Balls in one basket"`
 	PickUp   float64 `json:"pickUp" minimum:"0" maximum:"30" description:"Seconds to pick one ball up, for one person"`
 }
 

@@ -34,10 +34,15 @@ func Clock(d drill.Document, m drill.Measure, stroke float64, people int, s coac
 		balls, played = balls*sequences, p.TurnSeconds()-p.Pause
 		sequences = 1
 	}
-	c.Sequence = max(1, int(math.Round(d.Tried(m)/sequences)))
+	tried := d.Tried(m) / sequences
+	if c.Sequence = int(math.Round(tried)); math.Abs(tried-float64(c.Sequence)) > 1e-9 || c.Sequence == 0 {
+		// No whole number of attempts in a sequence: one after the other, each with its share of the pause.
+		played, c.Pause, c.Sequence = (played+p.Pause)/tried, 0, 1
+	}
 	c.Gap = played / float64(c.Sequence)
 	if balls > 0 {
-		c.Basket = max(1, int(math.Round(float64(c.Basket)*float64(c.Sequence)/balls)))
+		c.Basket = max(1, int(math.Round(float64(c.Basket)*tried/balls)))
+		c.PickUp *= balls / tried // for each attempt
 	}
 	return c
 }

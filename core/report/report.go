@@ -157,7 +157,10 @@ func reportFeeds(d drill.Document, r *Report, c court.Court) error {
 	at := 0.0
 	for i, task := range d.Pattern.Tasks {
 		mark := feeder.Mark
-		if task.From != nil {
+		switch {
+		case d.Pattern.MethodOf(task) == feed.Answer:
+			mark = d.Pattern.Tasks[i-1].Landing
+		case task.From != nil:
 			mark = *task.From
 		}
 		from, err := c.Resolve(mark)

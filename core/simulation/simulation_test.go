@@ -42,6 +42,10 @@ func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
 		gap := simulation.StrokeGap(d, seen.Timeline)
 		require.Equal(t, d.Pattern.Rally != nil, gap > 0.3, d.Name)
 		require.Less(t, gap, 4.0, d.Name)
+		if d.Pattern.StrokesPerTurn() > 5*d.Pattern.BallsPerTurn() && d.Pattern.Rally == nil {
+			require.InEpsilon(t, d.Pattern.TurnSeconds(), seen.Timeline.Seconds+d.Pattern.Pause, 0.2, "%s: the gap is about what the strokes take", d.Name)
+			require.InEpsilon(t, d.Pattern.Gap, simulation.AnswerGap(d, seen.Timeline), 0.15, d.Name)
+		}
 		if len(seen.Timeline.Runners) > 1 {
 			several++
 		}

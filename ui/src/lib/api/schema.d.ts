@@ -1640,6 +1640,8 @@ export interface components {
             times?: number;
             /** @description The last of them */
             to: number;
+            /** @description Whose tasks come nearer, from 1; none: everybody's */
+            whose?: number;
         };
         /** @enum {string} */
         FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
@@ -1820,6 +1822,8 @@ export interface components {
             release: number;
             route: components["schemas"]["CourtPoint"][];
             sequence: number;
+            /** @description It would answer a ball that nobody reached, and is not played */
+            skipped: boolean;
             /** @description It comes slower than its pace, so that it clears the net */
             slower: boolean;
             /** Format: double */
