@@ -25,6 +25,8 @@ type Vocabulary struct {
 	Nexts           []feed.Next               `json:"nexts"`
 	Directions      []feed.Direction          `json:"directions"`
 	Transformations []feed.TransformationKind `json:"transformations" description:"Transformations of a pattern"`
+	Bodies          []feed.Body               `json:"bodies" description:"What of a player a ball can come at"`
+	Cases           []feed.Case               `json:"cases" description:"In which a branch is played"`
 	Sports          []SportWords              `json:"sports"`
 	Ages            []student.AgeBand         `json:"ages"`
 	Hands           []student.Hand            `json:"hands"`
@@ -67,7 +69,7 @@ func (s *server) vocabularyRoutes() []Route {
 			return Vocabulary{
 				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
-				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(),
+				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),

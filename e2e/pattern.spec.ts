@@ -111,3 +111,90 @@ test('the down-the-line player of a rally runs more', async ({ page, demo }) => 
     Number(/: ([\d.]+) m run/.exec((await runs.nth(n).textContent()) ?? '')?.[1])
   expect(await metres(1)).toBeGreaterThan(await metres(0))
 })
+
+const counts = (page: Page, text: RegExp) =>
+  expect(
+    page.getByRole('region', { name: 'Counts of this plan' }).getByRole('button', { name: text }),
+  ).toBeVisible()
+
+async function typed(page: Page, label: string, value: string) {
+  await page.getByLabel(label).fill(value)
+  await page.keyboard.press('Tab')
+}
+
+test('a pattern breathes: groups, branches, areas and balls at the player', async ({ page, demo }) => {
+  // By hand: two balls 3.2 s apart and a pause of 3 s.
+  await own(page, demo.url, 'Two and Away')
+  await counts(page, /Balls a turn 2 /)
+  await page.getByRole('button', { name: 'Repeat a group of tasks' }).click()
+  await counts(page, /Balls a turn 4 /)
+  await page.getByLabel('Times or seconds of group 1').selectOption('seconds')
+  await counts(page, /Balls a turn 6 /) // 20 s are six balls and 0.8 s
+  await counts(page, /One turn 0:23 /)
+  await typed(page, 'Last task of group 1', '9')
+  await expect(page.getByText('the sequence has no task 9', { exact: true })).toBeVisible()
+  await typed(page, 'Last task of group 1', '2')
+  await page.getByLabel('Times or seconds of group 1').selectOption('times')
+  await typed(page, 'How often group 1 is played', '3')
+  await typed(page, 'Nearer each time (−: further back)', '1 m')
+  await counts(page, /Balls a turn 6 /)
+  await page.getByRole('button', { name: /^once only/ }).click()
+  await counts(page, /Balls a turn 2 /)
+
+  await page.getByRole('button', { name: 'Play task 2 only sometimes' }).click()
+  await typed(page, 'How often branch 1 is played, in 100', '60')
+  await counts(page, /One turn 0:08 /) // 1.6 × 3.2 s and 3 s
+  await typed(page, 'First task of branch 1', '1')
+  await expect(page.getByText(/^a branch comes after something/)).toBeVisible()
+  await typed(page, 'First task of branch 1', '2')
+  await expect(page.getByText(/^a branch comes after something/)).toHaveCount(0)
+  await page.getByLabel('When branch 1 is played').selectOption('if it comes high')
+
+  await row(page, 1).getByText('more', { exact: false }).first().click()
+  await row(page, 1).getByLabel('Anywhere, across (0: its place)').fill('3 m')
+  await page.keyboard.press('Tab')
+  await expect(page.locator('svg rect.feed')).toHaveCount(1)
+  await row(page, 1).getByLabel('Comes to').selectOption('the body')
+  await expect(row(page, 1)).toContainText(/from region \d/)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('When branch 1 is played')).toHaveValue('if it comes high')
+  await expect(page.getByLabel('How often branch 1 is played, in 100')).toHaveValue('60')
+})
+
+test('one ball is played on by two who change their parts', async ({ page, demo }) => {
+  // By hand: five balls a turn, each driven and taken; with a group of three answers the volleyer takes three of each.
+  await own(page, demo.url, 'Keeper of the Net')
+  const runs = page.getByRole('list', { name: 'Who runs how far' }).getByRole('listitem')
+  await expect(runs).toHaveCount(2)
+  await expect(runs.nth(1)).toContainText('run for 5 balls')
+  await counts(page, /Balls a turn 5 /)
+  await row(page, 1).getByText('more', { exact: false }).first().click()
+  await row(page, 1).getByLabel('Fed by').selectOption('answer')
+  await expect(row(page, 1).getByRole('alert')).toContainText('there is no stroke before it')
+  await row(page, 1).getByLabel('Fed by').selectOption('as the pattern')
+  await expect(row(page, 1).getByRole('alert')).toHaveCount(0)
+  // Another answer goes back to the driver.
+  await page.getByRole('button', { name: 'Add one after Task 2' }).click()
+  await row(page, 3).getByText('more', { exact: false }).first().click()
+  await row(page, 3).getByLabel('Whose, from 1').fill('1')
+  await page.keyboard.press('Tab')
+  await expect(runs.nth(0)).toContainText('run for 10 balls')
+  await counts(page, /Balls a turn 5 /)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  await page.goto(`${demo.url}/#/drills`)
+  await own(page, demo.url, 'Coin in the Corner')
+  await page.getByLabel('A change to try').selectOption('constrained')
+  await page.getByLabel('What it is constrained by').fill('short grip')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByText('Constrained: short grip.')).toBeVisible()
+  await page.getByLabel('A change to try').selectOption('reply to the other side')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(page.getByText('Replies go to the other side.')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep as harder' }).click()
+  await expect(page.getByRole('button', { name: /Version \d harder/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+})

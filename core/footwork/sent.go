@@ -153,21 +153,42 @@ func (f *flown) follow(w flight.World) {
 	}
 }
 
-// atRest lets every task of a pattern fly as it is written: for players who wait at their places, in the middle of an area,
-// and of an answer from where the ball before comes down.
-func (d Drill) atRest(ctx context.Context) ([]flown, error) {
+// Way is from where to where a ball of a pattern goes.
+type Way struct{ From, To court.Point }
+
+// Ways are the ways of the balls of a pattern as it is written: to players who wait at their places, in the middle of an
+// area, and of an answer from where the ball before lands. The error lists fields.
+func (d Drill) Ways() ([]Way, error) {
 	places, err := d.places()
 	if err != nil {
 		return nil, err
 	}
-	list := make([]flown, len(places))
+	list := make([]Way, len(places))
 	for i, p := range places {
+		task := d.Pattern.Tasks[i]
+		if i > 0 && d.Pattern.MethodOf(task) == feed.Answer {
+			p.from = list[i-1].To
+		}
+		s := d.sentTo(feed.Release{Task: i, Within: [2]float64{0.5, 0.5}}, p, d.home(task.Player), student.RightHand)
+		list[i] = Way{s.from, s.to}
+	}
+	return list, nil
+}
+
+// atRest lets every ball of a pattern fly on its way as it is written.
+func (d Drill) atRest(ctx context.Context) ([]flown, error) {
+	ways, err := d.Ways()
+	if err != nil {
+		return nil, err
+	}
+	list := make([]flown, len(ways))
+	for i, way := range ways {
 		if err := ctx.Err(); err != nil {
 			return nil, err
 		}
-		s := d.sentTo(feed.Release{Task: i, Within: [2]float64{0.5, 0.5}}, p, d.home(d.Pattern.Tasks[i].Player), student.RightHand)
-		if i > 0 && d.Pattern.MethodOf(d.Pattern.Tasks[i]) == feed.Answer {
-			s.from, s.high = list[i-1].place, feed.In(d.World.Court.Sport).Height(feed.Live)
+		s := sent{task: i, from: way.From, to: way.To}
+		if d.Pattern.MethodOf(d.Pattern.Tasks[i]) == feed.Answer {
+			s.high = feed.In(d.World.Court.Sport).Height(feed.Live)
 		}
 		list[i] = d.fly(s)
 	}

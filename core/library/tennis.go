@@ -251,7 +251,7 @@ func fourRungsIn() drill.Document {
 	far, near := score.Stage{Count: 5, Hard: score.Harder}, score.Stage{Count: 5, Hard: score.Easier}
 	d.Measures = []drill.Measure{{Number: 1, What: score.Ball, Tasks: []int{1, 3}, Target: target(farHalf()),
 		Goals: score.Course{{Kind: score.Stages, Count: 1, Stages: []score.Stage{far, five, five, near, five, five, far}}}}}
-	d.Turns, d.Effort = 1, 5
+	d.Turns, d.Effort = 2, 5
 	d.Cues, d.Cautions = []string{"Split step before every ball", "Racket up on the way in"}, []string{eyes, "Nobody walks behind the volleyer."}
 	d.Variations = []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Sliced at the volleyer", feed.Transformation{Kind: feed.SliceIn})}
 	return d

@@ -94,7 +94,8 @@ type Feed struct {
 	Number  int         `json:"number" description:"From 1"`
 	Label   string      `json:"label"`
 	From    court.Point `json:"from"`
-	Landing court.Point `json:"landing"`
+	Landing court.Point `json:"landing" description:"For players who wait at their places"`
+	Area    *feed.Area  `json:"area" description:"It lands anywhere around there; null where it does not"`
 	Release float64     `json:"release" description:"Seconds after the first ball of the sequence"`
 }
 
@@ -145,34 +146,27 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 		}
 		r.Spots = append(r.Spots, spot)
 	}
-	if err := reportFeeds(d, &r, c); err != nil {
+	if err := reportFeeds(d, &r, s); err != nil {
 		return Report{}, err
 	}
 	r.Metrics = metrics(d, r, s)
 	return r, nil
 }
 
-func reportFeeds(d drill.Document, r *Report, c court.Court) error {
-	feeder, _ := d.Place(drill.Feeder)
+// reportFeeds lists the balls of a sequence as they are written.
+func reportFeeds(d drill.Document, r *Report, s coach.Settings) error {
+	resolved, err := d.Resolved(s)
+	if err != nil {
+		return err
+	}
+	ways, err := resolved.Ways()
+	if err != nil {
+		return err
+	}
 	at := 0.0
 	for i, task := range d.Pattern.Tasks {
-		mark := feeder.Mark
-		switch {
-		case d.Pattern.MethodOf(task) == feed.Answer:
-			mark = d.Pattern.Tasks[i-1].Landing
-		case task.From != nil:
-			mark = *task.From
-		}
-		from, err := c.Resolve(mark)
-		if err != nil {
-			return err
-		}
-		landing, err := c.Resolve(task.Landing)
-		if err != nil {
-			return err
-		}
 		if task.Kind.Flies() && d.Pattern.Rally == nil {
-			r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: task.Label(i), From: from, Landing: landing, Release: at})
+			r.Feeds = append(r.Feeds, Feed{Number: i + 1, Label: task.Label(i), From: ways[i].From, Landing: ways[i].To, Area: task.Area, Release: at})
 		}
 		at += d.Pattern.GapOf(task)
 	}
@@ -198,12 +192,15 @@ func metrics(d drill.Document, r Report, s coach.Settings) []metric.Metric {
 	size := metric.Input{Name: "Tasks in a sequence", Value: units.Decimal(p.CountTasks(func(int, feed.Task) bool { return true }), 1)}
 	sequences := metric.Input{Name: "Sequences a turn", Value: units.Decimal(float64(p.Sequences), 0)}
 	time := l.Derivation(d, s)
-	title, carried := units.Title(l.Word), s.Container(d.Sport)
+	title, carried, rate := units.Title(l.Word), s.Container(d.Sport), "Feed rate"
+	if p.OneBall() {
+		rate = "Stroke rate"
+	}
 	return []metric.Metric{
 		metric.New(title+" a turn", float64(p.BallsPerTurn()), units.Decimal(float64(p.BallsPerTurn()), 0), l.Word, metric.Derivation{
 			Formula: l.Word + " in a sequence × sequences a turn", Inputs: []metric.Input{size, sequences}, Source: metric.OwnArithmetic,
 		}),
-		metric.New("Feed rate", p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
+		metric.New(rate, p.Rate(), units.Decimal(p.Rate(), 1), "/min", metric.Derivation{
 			Formula: "60 ÷ gap", Inputs: []metric.Input{{Name: "Gap", Value: units.Decimal(p.Gap, 2) + " s"}}, Source: metric.OwnArithmetic,
 		}),
 		metric.New("One turn", p.TurnSeconds(), units.Clock(p.TurnSeconds()), "min", metric.Derivation{

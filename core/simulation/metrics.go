@@ -35,7 +35,7 @@ func simulationMetrics(d drill.Document, p Simulation, s coach.Settings) []metri
 			Inputs: []metric.Input{{Name: "Work", Value: units.Decimal(r.Work, 1) + " s"}, {Name: "Rest", Value: units.Decimal(r.Rest, 1) + " s"}},
 		}),
 	}
-	if pattern := d.Pattern; pattern.Rally == nil {
+	if pattern := d.Pattern; pattern.Rally == nil && !pattern.OneBall() {
 		metrics = append(metrics, metric.New("Block rate", pattern.BlockRate(), units.Decimal(pattern.BlockRate(), 1), "/min", metric.Derivation{
 			Formula: "60 × balls a turn ÷ the turn with its pauses", Source: metric.OwnArithmetic,
 			Inputs: []metric.Input{{Name: "Balls a turn", Value: units.Decimal(float64(pattern.BallsPerTurn()), 0)}, {Name: "One turn", Value: units.Decimal(pattern.TurnSeconds(), 1) + " s"}},

@@ -206,6 +206,18 @@
   {#each report.feeds as feed, i (i)}
     {@const from = pt(at(feeder, feed.from))}
     {@const to = pt(at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing))}
+    {#if feed.area}
+      <rect
+        x={to.x - feed.area.wide / 2}
+        y={to.y - feed.area.deep / 2}
+        width={feed.area.wide}
+        height={feed.area.deep}
+        class="feed"
+        fill="none"
+        stroke-width={1.25 * px}
+        stroke-dasharray={dashes(i)}
+      />
+    {/if}
     <line
       x1={from.x}
       y1={from.y}

@@ -6,6 +6,8 @@ const called: Record<string, string> = {
   calls: 'call',
   blocks: 'block',
   tasks: 'task',
+  repeats: 'group',
+  branches: 'branch',
   places: 'place',
   variants: 'player',
   students: 'who comes',

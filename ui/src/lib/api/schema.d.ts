@@ -2719,8 +2719,11 @@ export interface components {
             text: string;
         };
         ReportFeed: {
+            /** @description It lands anywhere around there; null where it does not */
+            area: null | components["schemas"]["FeedArea"];
             from: components["schemas"]["CourtPoint"];
             label: string;
+            /** @description For players who wait at their places */
             landing: components["schemas"]["CourtPoint"];
             /** @description From 1 */
             number: number;
@@ -3408,6 +3411,10 @@ export interface components {
             backhands: components["schemas"]["StudentBackhand"][];
             /** @description Which side begins a round */
             begins: components["schemas"]["RotationBegins"][];
+            /** @description What of a player a ball can come at */
+            bodies: components["schemas"]["FeedBody"][];
+            /** @description In which a branch is played */
+            cases: components["schemas"]["FeedCase"][];
             /** @description What a round is counted in */
             counted: components["schemas"]["RotationCounted"][];
             /** @description What makes a movement right */

@@ -55,11 +55,10 @@
   /** Where each ball is met, to be dragged along its way. */
   const contacts = $derived<Report['spots']>(
     (simulation?.tasks ?? []).flatMap((task) => {
-      const interception = simulation?.timeline.interceptions[task.interception]
-      if (!interception?.where || simulation?.timeline.runners.length !== 1) return []
-      const { x, y } = interception.where
-      const label = `ball ${interception.task + 1} is met`
-      const handle = `pattern.tasks.${interception.task}.contact`
+      if (!task.met.where || simulation?.timeline.runners.length !== 1) return []
+      const { x, y } = task.met.where
+      const label = `ball ${task.met.task + 1} is met`
+      const handle = `pattern.tasks.${task.met.task}.contact`
       const place = { at: { x, y }, mark: {}, parts: [], removable: false, size: 0 }
       return [{ handle, label, description: task.sentence, ...place }]
     }),

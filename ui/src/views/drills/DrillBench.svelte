@@ -30,6 +30,7 @@
   import Variations from './Variations.svelte'
   import VerdictSign from './VerdictSign.svelte'
   import CourtChange from './CourtChange.svelte'
+  import Branches from './Branches.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
   import Measures from './Measures.svelte'
@@ -190,6 +191,7 @@
           {errors}
         />
         <Repeats {draft} {builtIn} {errors} />
+        {#if vocabulary.data}<Branches {draft} vocabulary={vocabulary.data} {builtIn} {errors} />{/if}
         {#if simulation && report}
           <Tempo
             {simulation}

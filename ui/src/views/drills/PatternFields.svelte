@@ -44,7 +44,7 @@
   <SelectField
     label="Fed by"
     value={pattern.method}
-    options={vocabulary.methods}
+    options={vocabulary.methods.filter((method) => method !== 'answer')}
     onchange={(method) => set({ method })}
   />
   <SelectField

@@ -1,16 +1,9 @@
 <script lang="ts">
   import { tick } from 'svelte'
-  import type {
-    DrillDocument,
-    Simulation,
-    Report,
-    Task,
-    Derivation,
-    Vocabulary,
-  } from '../../lib/api/client'
+  import type { DrillDocument, Simulation, Report, Task, Derivation, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
-  import { moveTasks } from './measures'
+  import { moveTasks, wrongAt } from './measures'
   import TaskMore from './TaskMore.svelte'
   import VerdictSign from './VerdictSign.svelte'
 
@@ -97,10 +90,7 @@
   }
 
   const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
-  const wrong = (i: number) =>
-    Object.entries(errors).find(
-      ([at]) => at.startsWith(`pattern.tasks.${i}.`) || at === `pattern.tasks.${i}`,
-    )?.[1]
+  const wrong = (i: number) => wrongAt(errors, `pattern.tasks.${i}`)
 </script>
 
 {#snippet choice(

@@ -20,6 +20,11 @@
   const error = (part: string) => draft.fields[`${path}.${part}`]
   const set = (change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
+  /** The area in which a ball lands; none where it is no wider and no deeper than its place. */
+  function around(change: Partial<NonNullable<Task['area']>>) {
+    const area = { wide: 0, deep: 0, ...$state.snapshot(task.area), ...change }
+    set({ area: area.wide > 0 || area.deep > 0 ? area : undefined })
+  }
   const some = (value: number) => (value > 0 ? value : undefined)
   const givens = {
     height: 'its highest point',
@@ -96,7 +101,13 @@
     <SelectField
       label="Fed by"
       value={task.method ?? ''}
-      options={[{ value: '', label: 'as the pattern' }, ...vocabulary.methods]}
+      options={[
+        { value: '', label: 'as the pattern' },
+        ...vocabulary.methods.map((method) => ({
+          value: method,
+          label: method === 'answer' ? 'the stroke before it' : method,
+        })),
+      ]}
       onchange={(method) => set({ method: method === '' ? undefined : method })}
     />
     <SelectField
@@ -116,6 +127,24 @@
       value={task.stance ?? ''}
       error={error('stance')}
       onchange={(stance) => set({ stance: stance || undefined })}
+    />
+    <SelectField
+      label="Comes to"
+      value={task.toward ?? ''}
+      options={[{ value: '', label: 'its place' }, ...vocabulary.bodies]}
+      onchange={(toward) => set({ toward: toward === '' ? undefined : toward })}
+    />
+    <LengthField
+      label="Anywhere, across (0: its place)"
+      metres={task.area?.wide ?? 0}
+      error={error('area.wide')}
+      onchange={(wide) => around({ wide })}
+    />
+    <LengthField
+      label="Anywhere, along (0: its place)"
+      metres={task.area?.deep ?? 0}
+      error={error('area.deep')}
+      onchange={(deep) => around({ deep })}
     />
     {#if players > 1}
       <NumberField

@@ -17,6 +17,7 @@
   const named = $derived(list.find((each) => same(each.steps, $state.snapshot(steps))))
   let kind = $state<Transformation['kind']>('quicken')
   let name = $state('')
+  let text = $state('')
 
   function keyboard(event: KeyboardEvent) {
     const field = event.target as HTMLElement
@@ -69,12 +70,21 @@
     class="mt-2 flex flex-wrap items-center gap-2"
     onsubmit={(event) => {
       event.preventDefault()
-      ontry([...$state.snapshot(steps), { kind }])
+      ontry([...$state.snapshot(steps), { kind, ...(kind === 'constrained' && text && { text }) }])
     }}
   >
     <select class="select select-sm w-56" aria-label="A change to try" bind:value={kind}>
       {#each vocabulary?.transformations ?? [] as each (each)}<option>{each}</option>{/each}
     </select>
+    {#if kind === 'constrained'}
+      <input
+        class="input input-sm w-48"
+        aria-label="What it is constrained by"
+        placeholder="a grip, an object, a band"
+        maxlength="60"
+        bind:value={text}
+      />
+    {/if}
     <button class="btn btn-sm" type="submit">Try it</button>
   </form>
   {#if steps.length}

@@ -27,8 +27,11 @@ export function another(list: Measure[]): Measure {
   return { ...like, number: number ?? 1, name: undefined }
 }
 
-/** The groups of a pattern whose task i was task from[i] before: each stays round what is left of it. */
-function groupsAfter(groups: DrillDocument['pattern']['repeats'], from: number[]) {
+/** The groups, or branches, of a pattern whose task i was task from[i] before: each stays round what is left of it. */
+function groupsAfter<Group extends { from: number; to: number }>(
+  groups: Group[] | undefined,
+  from: number[],
+) {
   const after = (groups ?? []).flatMap((group) => {
     const now = from.flatMap((was, i) => (was >= group.from && was <= group.to ? i : []))
     return now.length ? { ...group, from: Math.min(...now), to: Math.max(...now) } : []
@@ -46,6 +49,7 @@ export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void)
   change(drill.pattern.tasks)
   const from = drill.pattern.tasks.map((task, i) => like.get(task) ?? Math.max(0, i - 1))
   drill.pattern.repeats = groupsAfter(drill.pattern.repeats, from)
+  drill.pattern.branches = groupsAfter(drill.pattern.branches, from)?.toSorted((a, b) => a.from - b.from)
   for (const measure of drill.measures) {
     if (!measure.tasks?.length) continue
     const own = measure.tasks
@@ -53,3 +57,7 @@ export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void)
     measure.tasks = tasks.length > 0 && tasks.length < from.length ? tasks : undefined
   }
 }
+
+/** What is wrong at a path of a document, or beneath it; undefined where nothing is. */
+export const wrongAt = (errors: Record<string, string>, path: string) =>
+  Object.entries(errors).find(([at]) => at === path || at.startsWith(`${path}.`))?.[1]
