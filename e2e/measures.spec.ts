@@ -219,3 +219,38 @@ test('what makes a movement right is chosen, drawn and said on court', async ({ 
   await press(counting, 'Made')
   await expect(counting.getByText(/of 1 repetition$/)).toBeVisible()
 })
+
+test('a technique block is counted: four fingers, three and two, a minute each', async ({ page, empty }) => {
+  const students: string[] = []
+  for (const student of eight.slice(0, 2)) students.push(await kept(empty, 'students', student))
+  const id = await kept(empty, 'lessons', {
+    version: 4,
+    title: 'Grip',
+    date: '2026-03-10',
+    start: '16:00',
+    minutes: 60,
+    space: {},
+    note: '',
+    students,
+    blocks: [],
+  })
+  await page.goto(`${empty.url}/#/lessons/${id}`)
+  await page.getByRole('button', { name: 'Technique', exact: true }).click()
+  const counted = page.getByLabel('Counted by')
+  await expect(counted).toHaveValue('')
+  await choose(counted, 'Four, Three, Two')
+  // By hand: a minute of shadow strokes 3 s apart is 20, three times; a third of the 60 for each grip.
+  const expected = page.getByRole('list', { name: 'What to expect' })
+  await expect(expected.getByRole('listitem')).toHaveCount(3)
+  await expect(expected.getByRole('listitem').first()).toContainText('1 four fingers: 20 repetitions each')
+  await expect(page.getByRole('heading', { name: 'What to call, and when' })).toBeVisible()
+  await saved(page)
+  const counting = await courtside(page)
+  for (let n = 0; n < 12; n++) await press(counting, 'Made')
+  await on(counting, 'three')
+  const ada = await afterwards(page)
+  await expect(
+    ada.getByRole('row', { name: /Four, Three, Two, four fingers 12 of 12 .* ✓ met/ }),
+  ).toBeVisible()
+  await expect(ada.getByRole('row', { name: /, two .*not counted/ })).toBeVisible()
+})

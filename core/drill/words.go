@@ -2,10 +2,12 @@ package drill
 
 import (
 	"fmt"
+	"math"
 	"slices"
 	"strings"
 
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/units"
 )
 
@@ -38,4 +40,13 @@ func (d Document) Part(player int) string {
 func (d Document) Fed(n int) string {
 	one, many := d.Ball()
 	return units.Count(n, one, many)
+}
+
+// Turn is what one turn has, in words: its balls, or what is done without any.
+func (d Document) Turn() string {
+	if n := d.Pattern.BallsPerTurn(); n > 0 {
+		return d.Fed(n)
+	}
+	done := d.Pattern.UsualSequences() * d.Pattern.CountTasks(func(int, feed.Task) bool { return true })
+	return units.Count(int(math.Round(done)), "repetition", "repetitions")
 }

@@ -119,7 +119,7 @@ func overrun(d lesson.Document, p schedule.Timetable) []Finding {
 func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
 	takeOut := Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: l.Block.ID}}
 	switch {
-	case l.Block.Kind.Drilled() && !l.Drilled && len(l.People) > 0:
+	case l.Block.Drill != "" && !l.Drilled && len(l.People) > 0:
 		return []Finding{found(Problem, l.Block, l.Block.Title+": this drill is no longer there. Choose another one.", takeOut)}
 	case len(l.People) == 0 && len(d.Students) > 0 && len(l.Block.People) > 0:
 		return []Finding{found(Problem, l.Block, l.Block.Title+": nobody is left for it.", takeOut)}

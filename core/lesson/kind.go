@@ -20,6 +20,9 @@ const (
 // Drilled says whether a block of the kind has a drill.
 func (k Kind) Drilled() bool { return k == Drill || k == Points }
 
+// Counts says whether a block of the kind can have a drill, by which it is counted.
+func (k Kind) Counts() bool { return k.Drilled() || k == Technique || k == Serving }
+
 // Warms says whether a block of the kind warms up.
 func (k Kind) Warms() bool { return k == Body || k == Ball }
 

@@ -37,7 +37,7 @@ type Block struct {
 	Title    string         `json:"title" minLength:"1" maxLength:"80"`
 	Minutes  float64        `json:"minutes" minimum:"0.5" maximum:"240"`
 	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
-	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill"`
+	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill; of technique and serving: by which it is counted"`
 	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
 	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
 	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
@@ -108,8 +108,8 @@ func (b Block) check() error {
 	if b.Kind.Drilled() && b.Drill == "" {
 		wrong.Add("drill", "choose a drill for this block")
 	}
-	if !b.Kind.Drilled() && b.Drill != "" {
-		wrong.Add("drill", "only a drill block has a drill")
+	if !b.Kind.Counts() && b.Drill != "" {
+		wrong.Add("drill", "a drill is played in a block for drills, points, technique or serving")
 	}
 	for i, call := range b.Calls {
 		if call.Minute >= b.Minutes {

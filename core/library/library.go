@@ -68,6 +68,8 @@ var library = sync.OnceValue(func() []Stored {
 		{ID: "702c6545-eaf8-5568-85f0-b8a42576ab1b", Document: twoAndOne()},
 		{ID: "c661429b-0552-57dd-88cc-f5d1166648e0", Document: shortOrHigh()},
 		{ID: "e108de0b-bf9d-5b30-9bab-bf5bd680dd67", Document: keeperOfTheNet()},
+		{ID: "0107a2b7-344e-5535-b4d5-0af2747a6e7c", Document: fourThreeTwo()},
+		{ID: "66fe8423-4175-5b5d-b80c-b9963b5d2655", Document: fourCorners()},
 	}
 })
 

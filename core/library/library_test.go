@@ -95,7 +95,7 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	for name, verdicts := range map[string][]footwork.Verdict{
 		"Forty and Four": all(2), "Safe Lane": all(10), "Ten Past": all(10), "A Hundred In": all(20), "One, Two, Again": all(28),
 		"Four and Out": {working, working, working, working}, "The Tour": append([]footwork.Verdict{easy, easy, working, easy, working, easy, working, easy, stretched}, easy, stretched, easy, working, easy),
-		"Short or High": {working, stretched, easy, stretched}, "Keeper of the Net": {easy, working},
+		"Short or High": {working, stretched, easy, stretched}, "Keeper of the Net": {easy, working}, "Four, Three, Two": all(1), "Four Corners": all(2),
 		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, working, stretched}, "Two Shadows": all(4),
 		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working}, "Round the Posts": all(6), "Shuttle Rain": {working, working, working, easy},
 		"Cones on the Line": {easy, working}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, working, easy, easy},
@@ -170,6 +170,9 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T25 every corner on the clock", "Round the Posts", func(d drill.Document) bool { return d.Main().Goals[0].Kind == score.WithinATime }},
 		{"T25 thrown and caught", "Corner Catch", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.CatchTask }},
 		{"T25 many shuttles", "Shuttle Rain", func(d drill.Document) bool { return len(d.Pattern.Tasks) == 4 }},
+		{"four fingers, three, two", "Four, Three, Two", func(d drill.Document) bool {
+			return len(d.Measures) == 3 && d.Order == drill.OneByOne && d.Main().Goals[0].Minutes == 1
+		}},
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
 		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
 		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},

@@ -211,7 +211,7 @@ func exchanged(from, partner court.Mark, tasks []feed.Task, groups ...feed.Repea
 	drop := feed.Task{Stroke: feed.Forehand, Landing: partner, Method: feed.SelfDrop, Player: 1, Contact: feed.Falling}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.ForehandVolley, Rung: progress.Consistency,
-		Places: []drill.Place{at(drill.Start, from), at(drill.Start, partner), at(drill.Feeder, partner)},
+		Places:  []drill.Place{at(drill.Start, from), at(drill.Start, partner), at(drill.Feeder, partner)},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 1.6, Sequences: 1, Pause: 10, Tasks: append([]feed.Task{drop}, tasks...), Repeats: groups},
 		SetUp:   40, Equipment: []string{"6 balls"},
 	}

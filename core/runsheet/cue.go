@@ -175,10 +175,13 @@ func goals(d drill.Document) string {
 func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Cue {
 	d, at := l.Document, s.Start+s.SetUp
 	how := "Feed: %s a turn, %s s apart. %s Goal: %s"
-	if d.Pattern.Rally != nil {
+	switch {
+	case d.Pattern.Rally != nil, d.Pattern.OneBall():
 		how = "Play: %s a turn, a stroke every %s s. %s Goal: %s"
+	case d.Pattern.BallsPerTurn() == 0:
+		how = "Do: %s a turn, %s s apart. %s Goal: %s"
 	}
-	text := fmt.Sprintf(how, d.Fed(d.Pattern.BallsPerTurn()), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
+	text := fmt.Sprintf(how, d.Turn(), units.Decimal(d.Pattern.Gap, 2), l.GroupSummary, goals(d))
 	if len(d.Cues) > 0 {
 		text += ". " + d.Cues[0]
 	}

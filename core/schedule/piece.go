@@ -18,7 +18,7 @@ func (p Piece) String() string { return fmt.Sprintf("%d %s", p.Count, p.Name) }
 
 // Pieces reads a list of equipment: "4 flat markers" are four, "ball machine" is one.
 func Pieces(lines []string) []Piece {
-	var list []Piece
+	list := []Piece{}
 	for _, line := range lines {
 		count, name := 1, strings.TrimSpace(line)
 		if first, rest, ok := strings.Cut(name, " "); ok {

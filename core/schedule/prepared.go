@@ -47,7 +47,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 			l.walk = 0
 		}
 		document, known := in.Drills[block.Drill]
-		if block.Kind.Drilled() && known && len(l.People) > 0 {
+		if block.Kind.Counts() && known && len(l.People) > 0 {
 			l.Drilled, l.Document = true, document
 			l.Group, l.GroupSummary = load.Arrange(document, len(l.People), block.Lines, d.Space)
 			needed := Pieces(document.Equipment)

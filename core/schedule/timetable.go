@@ -182,9 +182,11 @@ func (l Prepared) TurnsIn(in Inputs) int {
 
 func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
-	if s.Over == 0 {
-		return fmt.Sprintf("%s, %s: fits with %s to spare", planned, l.Document.Fed(s.Load.Balls), units.Clock(s.Spare))
+	if s.Load.Balls > 0 {
+		planned += ", " + l.Document.Fed(s.Load.Balls)
 	}
-	return fmt.Sprintf("%s, %s: %s over; %s would fit", planned, l.Document.Fed(s.Load.Balls),
-		units.Clock(s.Over), units.Count(l.TurnsIn(in), "turn", "turns"))
+	if s.Over == 0 {
+		return fmt.Sprintf("%s: fits with %s to spare", planned, units.Clock(s.Spare))
+	}
+	return fmt.Sprintf("%s: %s over; %s would fit", planned, units.Clock(s.Over), units.Count(l.TurnsIn(in), "turn", "turns"))
 }

@@ -119,3 +119,19 @@ func TestStartersAndDrillBlocksFit(t *testing.T) {
 		}
 	}
 }
+
+// By hand: three turns of 20 shadow strokes in a minute and 15 s of pause, for everybody at once, after 20 s of walking over and 20 s
+// of explaining, and five pieces of the last drill collected in 25 s: 4:50 of 8:00. A technique block counts by its drill, and no ball is fed.
+func TestATechniqueBlockIsCountedByADrill(t *testing.T) {
+	d, in := sample.Hour()
+	stored := sample.BuiltIn(t, "Four, Three, Two", in)
+	d.Blocks = append(d.Blocks, lesson.Block{ID: "9", Kind: lesson.Technique, Title: "Grip", Minutes: 8, Drill: stored.ID, Calls: []lesson.Call{}})
+	require.NoError(t, d.Check())
+	p := sample.Planned(t, d, in)
+	last := p.Blocks[len(p.Blocks)-1]
+	require.NotNil(t, last.Load)
+	require.Zero(t, last.Load.Balls)
+	require.Equal(t, "3 turns each: fits with 3:10 to spare", last.Fits)
+	d.Blocks[len(d.Blocks)-1].Kind = lesson.Talk
+	require.ErrorContains(t, d.Check(), "drills, points, technique or serving")
+}

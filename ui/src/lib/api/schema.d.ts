@@ -2024,7 +2024,7 @@ export interface components {
             continues?: string;
             /**
              * Format: uuid
-             * @description Of a drill block: which drill
+             * @description Of a drill block: which drill; of technique and serving: by which it is counted
              */
             drill?: string;
             /** @description How hard it is, out of ten */

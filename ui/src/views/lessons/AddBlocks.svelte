@@ -2,6 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
   import { keys } from '../../lib/data'
+  import { readyQuery } from './ready'
   import type { Planner } from './planner.svelte'
 
   interface Props {
@@ -14,10 +15,7 @@
   let missing = $state('')
 
   const people = $derived(Math.min(12, Math.max(1, planner.document.students.length)))
-  const ready = createQuery(() => ({
-    queryKey: keys.blocks(people),
-    queryFn: () => answer(api.GET('/api/lessons/blocks', { params: { query: { people } } })),
-  }))
+  const ready = readyQuery(() => planner.document.students.length)
   const shapes = createQuery(() => ({
     queryKey: keys.templates,
     queryFn: () => answer(api.GET('/api/lessons/templates')),

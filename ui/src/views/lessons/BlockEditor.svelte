@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Block, ScheduledBlock, Vocabulary, Derivation } from '../../lib/api/client'
+  import { readyQuery } from './ready'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
@@ -21,6 +22,9 @@
   let open = $state<Derivation | null>(null)
   let tab = $state<'block' | 'places' | 'players'>('block')
 
+  /** Blocks in which a drill can be what is counted. */
+  const counted = $derived(block.kind === 'technique' || block.kind === 'serving')
+  const ready = readyQuery(() => planner.document.students.length)
   const errors = $derived(planner.draft.fields)
   const path = $derived(`blocks.${planner.at}`)
   const first = $derived(planner.at === 0)
@@ -128,9 +132,25 @@
             options={[
               { value: 'drill', label: 'a drill' },
               { value: 'drill as points', label: 'points' },
+              { value: 'technique', label: 'technique' },
+              { value: 'serving', label: 'serving' },
             ]}
             onchange={(kind) => onchange({ kind })}
           />
+        {/if}
+        {#if counted}
+          <SelectField
+            label="Counted by"
+            value={block.drill ?? ''}
+            options={[
+              { value: '', label: 'nothing is counted' },
+              ...(ready.data?.drills ?? []).map((each) => ({ value: each.drill ?? '', label: each.title })),
+            ]}
+            error={error('drill')}
+            onchange={(drill) => onchange({ drill: drill || undefined, turns: undefined })}
+          />
+        {/if}
+        {#if scheduled?.load}
           <p class="self-end pb-2 text-sm">
             <a class="link" href="#/drills/{block.drill}">Open the drill</a>
           </p>
@@ -187,7 +207,7 @@
           />
         </div>
       </details>
-      {#if !block.drill && block.kind !== 'break'}
+      {#if (!block.drill || counted) && block.kind !== 'break'}
         <h3 class="mt-4 text-sm font-semibold">What to call, and when</h3>
         <ol class="mt-1 flex flex-col gap-2">
           {#each block.calls as each, i (i)}
