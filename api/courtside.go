@@ -50,6 +50,7 @@ type Counter struct {
 	Realism  drill.Realism  `json:"realism" description:"How near to play it is"`
 	Detail   string         `json:"detail" description:"What makes a movement right, and the constraint; empty where there is nothing to say"`
 	Misses   bool           `json:"misses" description:"Misses are marked net, long or wide"`
+	Timed    bool           `json:"timed" description:"That its time is up is counted"`
 	Turn     int            `json:"turn" description:"Attempts in one turn"`
 	Again    bool           `json:"again" description:"A bad feed or a let can be marked"`
 	Choices  bool           `json:"choices" description:"Right or wrong choice is marked with each ball"`
@@ -188,7 +189,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
-					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Counts.Misses,
+					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Kind == score.FewMisses && m.Goals[0].Minutes > 0,
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
 				c.Party, c.Shared = sharing(m.Who, person, there)
@@ -238,6 +239,9 @@ func detail(d drill.Document, m drill.Measure) string {
 	}
 	if m.Constraint != "" {
 		list = append(list, m.Constraint)
+	}
+	if forfeit := m.Counts.Costs(); forfeit != "" {
+		list = append(list, forfeit)
 	}
 	return strings.Join(list, "; ")
 }

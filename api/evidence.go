@@ -70,7 +70,7 @@ func practised(rows []store.Practice, students int, drillID string, d drill.Docu
 	list := make([]history, students)
 	for _, row := range rows {
 		of := &list[row.Student]
-		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Unit == score.Point}
+		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Unit == score.Point, Net: row.Net, Long: row.Long, Wide: row.Wide}
 		switch {
 		case row.Unit != m.What && (!inBalls(row.Unit) || !inBalls(m.What)):
 			// a sequence or a repetition says nothing about a ball

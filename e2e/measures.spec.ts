@@ -254,3 +254,44 @@ test('a technique block is counted: four fingers, three and two, a minute each',
   ).toBeVisible()
   await expect(ada.getByRole('row', { name: /, two .*not counted/ })).toBeVisible()
 })
+
+test('few misses into the net within a time, with a forfeit for whoever wants it', async ({
+  page,
+  empty,
+}) => {
+  const counts = await own(page, empty, 'Last Stretch')
+  await counts.getByLabel('Goal', { exact: true }).selectOption('few misses')
+  // A mistake: more misses than balls.
+  await counts.getByLabel('Misses at most').fill('900')
+  await counts.getByLabel('Misses at most').press('Tab')
+  await expect(counts.getByText(/^with 900 misses in 25 balls nothing has to be made/)).toBeVisible()
+  await counts.getByLabel('Misses at most').fill('1')
+  await counts.getByLabel('Misses at most').press('Tab')
+  await counts.getByLabel('Which misses').selectOption('into the net')
+  await counts.getByLabel('Within (0: so many balls)').fill('4')
+  await counts.getByLabel('Within (0: so many balls)').press('Tab')
+  await expect(counts.getByText('at most 1 ball into the net in 4 min').first()).toBeVisible()
+  await counts.getByText('What else is marked').click()
+  await counts.getByLabel('Forfeit of measure 1').fill('three split steps')
+  await counts.getByLabel('Forfeit of measure 1').press('Tab')
+  await saved(page)
+  const expected = await planned(page, empty, 'Last Stretch (my version)')
+  await expect(expected).toContainText('at most 1 ball into the net in 4 min')
+  await page.getByText(/^Cautions that apply/).click()
+  await expect(page.getByText(/Forfeits are optional and not for everybody/)).toBeVisible()
+  const counting = await courtside(page)
+  await expect(counting.getByText('after a miss, for whoever wants: three split steps')).toBeVisible()
+  await press(counting, 'Made')
+  await press(counting, 'Long')
+  await press(counting, 'Net')
+  await expect(
+    counting.getByText('1 ball into the net of at most 1 until the time is up', { exact: false }),
+  ).toBeVisible()
+  await press(counting, 'Time is up')
+  await expect(counting.getByText('Met ✓')).toBeVisible()
+  await press(counting, /^Undo/)
+  await press(counting, 'Net')
+  await expect(counting.getByText('one miss too many')).toBeVisible()
+  const ada = await afterwards(page)
+  await expect(ada.getByRole('row', { name: /1 of 4 .*2 net, 1 long/ })).toBeVisible()
+})

@@ -107,10 +107,10 @@ func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, e
 		var p Practice
 		var at int64
 		unit := 0
-		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit)
+		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit, &p.Net, &p.Long, &p.Wide)
 		p.At, p.Unit = time.UnixMilli(at), units[min(max(unit, 0), len(units)-1)]
 		return p, err
-	}, `SELECT student.key, at, drill, number, stroke, made, balls, "right", wrong, unit
+	}, `SELECT student.key, at, drill, number, stroke, made, balls, "right", wrong, unit, net, long, wide
 		FROM json_each(?) AS student CROSS JOIN attempt ON attempt.student = student.value`, asList(students))
 }
 

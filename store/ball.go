@@ -18,7 +18,7 @@ const ballsOfRun = 1 << 17
 
 // Kinds and choices are stored as their places in these lists.
 var (
-	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed}
+	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed, tally.TimeUp}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
 	ballMisses  = []tally.Miss{tally.IntoNet, tally.Long, tally.Wide}
 )

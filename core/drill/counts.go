@@ -1,8 +1,11 @@
 package drill
 
 import (
+	"slices"
+
 	"hodometer/core/court"
 	"hodometer/core/invalid"
+	"hodometer/core/score"
 )
 
 // CountBy is what a make is about.
@@ -24,6 +27,20 @@ type Counts struct {
 	NoCount  bool        `json:"noCount,omitempty" description:"A bad feed or a let can be marked: it is played again and counts for nobody"`
 	Misses   bool        `json:"misses,omitempty" description:"Each miss is marked net, long or wide"`
 	Choices  bool        `json:"choices,omitempty" description:"Each ball is marked right or wrong choice, apart from made or missed"`
+	Forfeit  string      `json:"forfeit,omitempty" maxLength:"60" description:"What a miss costs whoever wants it to; empty: nothing"`
+}
+
+// Costs puts the forfeit of a miss into words; empty where there is none.
+func (c Counts) Costs() string {
+	if c.Forfeit == "" {
+		return ""
+	}
+	return "after a miss, for whoever wants: " + c.Forfeit
+}
+
+// Kinds says whether misses are marked by their kind: where the measure asks for it, or a goal is about one kind.
+func (m Measure) Kinds() bool {
+	return m.Counts.Misses || slices.ContainsFunc(m.Goals, func(g score.Goal) bool { return g.Only != "" })
 }
 
 // NoGo is a line that no ball may cross or an area where none may land.

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/schedule"
 )
@@ -37,6 +38,9 @@ func Cautions(p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs
 		}
 		for _, caution := range l.Document.Cautions {
 			add(caution)
+		}
+		if slices.ContainsFunc(l.Document.Measures, func(m drill.Measure) bool { return m.Counts.Forfeit != "" }) {
+			add("Forfeits are optional and not for everybody: nobody has to, and nobody who hurts does.")
 		}
 		if l.Document.Sport == court.Squash {
 			add("Eye protection on, always.")

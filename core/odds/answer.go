@@ -23,6 +23,7 @@ type Question struct {
 	Balls   int     // "how likely within so many balls?"; 0 where that is not asked
 	Seconds float64 // "how likely within so many seconds?"; 0 where that is not asked
 
+	Kinds  Kinds      // of the misses, of a goal that is about one kind; none: a third each
 	Unit   score.Unit // what is tried; empty: what the goal counts
 	Before []Leg      // what has to be met first, counted in the same unit; see Within
 }
@@ -116,10 +117,24 @@ func MeanBalls(g score.Goal, rate float64) (float64, bool) {
 }
 
 // own is the goal itself as a leg.
-func (q Question) own() Leg { return Leg{q.Goal, q.Rate} }
+func (q Question) own() Leg {
+	return Leg{Goal: q.inBalls(), Rate: q.Rate, Share: q.Kinds.Of(q.Goal.Only)}
+}
+
+// inBalls is the goal with as many balls as there are in its time, of few misses within one.
+func (q Question) inBalls() score.Goal {
+	g := q.Goal
+	if g.Kind == score.FewMisses && g.Minutes > 0 {
+		g.Count, g.Minutes = max(1, g.InCells(q.clock().Balls(60*g.Minutes))), 0
+	}
+	return g
+}
 
 // process is the goal run on chances, in what it counts: balls, points, strokes or rallies.
-func (q Question) process() process { return processOf(q.Goal, q.own().chance(), q.Partner) }
+func (q Question) process() process {
+	own := q.own()
+	return processOf(own.Goal, own.chance(), q.Partner)
+}
 
 // whole is the same with everything that has to be met before it.
 func (q Question) whole() process {
@@ -177,6 +192,9 @@ func (q Question) clock() Clock {
 func (q Question) Attempts() (n int, one, many string) {
 	one, many = q.words()
 	n, asked := q.limit()
+	if q.Goal.Kind == score.FewMisses && q.Goal.Minutes > 0 {
+		return q.inBalls().Count, one, many
+	}
 	if q.Goal.Kind == score.AsManyAsPossible {
 		inTime := q.clock().Balls(q.Goal.Minutes * 60)
 		if !asked || q.Goal.Of > 0 || inTime < n {
@@ -220,6 +238,12 @@ func (q Question) waited(ctx context.Context) (Answer, error) {
 	} else if asked {
 		chance := w.within(limit)
 		a.Chance = &chance
+	}
+	if q.Goal.Kind == score.Rallies {
+		const often = 0.05
+		if b := bandOf(q.Goal, q.Rate); b.tooLong >= often {
+			a.Sentence += fmt.Sprintf("; %s a rally gets to %d strokes, which is too slow", Times(b.tooLong), q.Goal.To+1)
+		}
 	}
 	return a, nil
 }

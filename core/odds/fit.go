@@ -53,6 +53,9 @@ func (q Question) Fit(ctx context.Context) (score.Goal, error) {
 	if q.Goal.Kind == score.WithinATime {
 		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "what is run on the clock is not fitted by its tries"}}
 	}
+	if q.Goal.Kind == score.FewMisses && q.Goal.Minutes > 0 {
+		return q.fewest(ctx)
+	}
 	least := 1
 	if q.Goal.Kind == score.FewMisses {
 		least += q.Goal.Misses // else nothing would have to be made
@@ -81,6 +84,26 @@ func (q Question) Fit(ctx context.Context) (score.Goal, error) {
 		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "at " + ofTen(q.Rate) + " even the smallest goal of this kind is met less than 4 times in 5 in " + minutes(q.Seconds) + " min; give it more time or an easier target"}}
 	}
 	return q.with(low).Goal, nil
+}
+
+// fewest is the goal of so many minutes with the fewest misses that is kept 4 times in 5.
+func (q Question) fewest(ctx context.Context) (score.Goal, error) {
+	low, high := -1, score.MaxCount
+	for low+1 < high {
+		mid := (low + high) / 2
+		q.Goal.Misses = mid
+		chance, err := q.Within(ctx)
+		if err != nil {
+			return score.Goal{}, err
+		}
+		if chance >= WantedChance {
+			high = mid
+		} else {
+			low = mid
+		}
+	}
+	q.Goal.Misses = high
+	return q.Goal, nil
 }
 
 // Suggest says how likely the goal is met in the time of the question, and which goal of its kind would

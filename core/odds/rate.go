@@ -20,6 +20,8 @@ type Practised struct {
 	Right    int // choices, marked apart from how they were carried out
 	Wrong    int
 	InPoints bool // in points, not in the drill
+
+	Net, Long, Wide int // misses that were marked so
 }
 
 // Rate is what is known of how often somebody does something: the mean and the middle 95 % of a beta
@@ -44,6 +46,7 @@ type Estimates struct {
 	Choice  *Rate       `json:"choice" description:"Right or wrong choice; null where none was marked"`
 	Points  *Rate       `json:"points" description:"Made or missed in points; null where none were played"`
 	Between *Difference `json:"between" description:"Drill against points; null where one of them is missing"`
+	Kinds   Kinds       `json:"kinds" description:"Of the misses"`
 }
 
 // What an estimate rests on. Common practice, no source.
@@ -96,6 +99,7 @@ func Estimate(prior Prior, own, related []Practised) Estimates {
 		r := Prior{0.5, "even chances"}.rated(priorBalls/2+choice.made, priorBalls/2+choice.missed, choice, weighted{})
 		e.Choice = &r
 	}
+	e.Kinds = kindsOf(own)
 	return e
 }
 

@@ -20,14 +20,19 @@ type process struct {
 
 // Leg is a goal that comes before another one, and what is made of ten while it is on.
 type Leg struct {
-	Goal score.Goal
-	Rate float64
+	Goal  score.Goal
+	Rate  float64
+	Share float64 // of the misses, those of the kind that the goal is about
 }
 
-// chance is that of one attempt: of rallies that one is as long as it is wanted.
+// chance is that of one attempt: of rallies that one is as long as it is wanted, of misses of one kind that it is none of
+// them.
 func (l Leg) chance() float64 {
-	if l.Goal.Kind == score.Rallies {
+	switch {
+	case l.Goal.Kind == score.Rallies:
 		return bandOf(l.Goal, l.Rate).wanted
+	case l.Goal.Only != "":
+		return 1 - (1-l.Rate)*l.Share
 	}
 	return l.Rate
 }

@@ -59,9 +59,10 @@ func Chance(m drill.Measure, rates odds.Estimates) float64 {
 	return 0.5
 }
 
-// Ask is a goal of a measure for somebody with a chance at each attempt. A stroke of a rally takes so many seconds.
-func Ask(d drill.Document, m drill.Measure, g score.Goal, chance, stroke float64, people int, s coach.Settings) odds.Question {
-	return odds.Question{Goal: g, Rate: chance, Partner: chance, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
+// Ask is a goal of a measure for somebody, by what is known of their rates. A stroke of a rally takes so many seconds.
+func Ask(d drill.Document, m drill.Measure, g score.Goal, rates odds.Estimates, stroke float64, people int, s coach.Settings) odds.Question {
+	chance := Chance(m, rates)
+	return odds.Question{Goal: g, Rate: chance, Partner: chance, Kinds: rates.Kinds, Unit: m.What, Clock: Clock(d, m, stroke, people, s)}
 }
 
 // Planned is the question with what there is of a measure in so many turns: so many attempts, or of rallies the seconds

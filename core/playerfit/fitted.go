@@ -53,7 +53,7 @@ func Fitted(ctx context.Context, d drill.Document, want FitRequest, evidence []E
 func fitGoal(ctx context.Context, d drill.Document, i int, want FitRequest, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (drill.Document, string, error) {
 	m := d.Measures[i]
 	_, rates, _ := repliesOf(d, m, turn, evidence, s) // the rates hold also where no ball can be played to the target
-	q := Ask(d, m, m.Goals[want.Goal], Chance(m, rates), simulation.StrokeGap(d, turn.Timeline), people, s)
+	q := Ask(d, m, m.Goals[want.Goal], rates, simulation.StrokeGap(d, turn.Timeline), people, s)
 	q.Seconds = 60 * want.Minutes
 	if q.Goal.Kind == score.AsManyAsPossible {
 		q.Goal.Minutes = want.Minutes

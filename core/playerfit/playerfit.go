@@ -100,7 +100,7 @@ func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn sim
 		fit.Target = &aimed
 	}
 	for i, g := range m.Goals {
-		q := Ask(d, m, g, Chance(m, rates), simulation.StrokeGap(d, turn.Timeline), people, s)
+		q := Ask(d, m, g, rates, simulation.StrokeGap(d, turn.Timeline), people, s)
 		if i == 0 {
 			one := q
 			one.Clock.People = 1

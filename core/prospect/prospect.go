@@ -68,7 +68,7 @@ func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated,
 		return p, nil
 	}
 	for g, goal := range m.Goals {
-		q := playerfit.Ask(d, m, goal, p.Rate, rates.Stroke, 1, in.Settings)
+		q := playerfit.Ask(d, m, goal, rates.Measures[i], rates.Stroke, 1, in.Settings)
 		q = playerfit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
 		if g == 0 {
 			n, one, many := playerfit.Tries(q, d, m)

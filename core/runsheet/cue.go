@@ -164,6 +164,9 @@ func goals(d drill.Document) string {
 		if m.Constraint != "" {
 			phrases[i] += ", " + m.Constraint
 		}
+		if forfeit := m.Counts.Costs(); forfeit != "" {
+			phrases[i] += ", " + forfeit
+		}
 	}
 	if len(phrases) == 1 {
 		return phrases[0]

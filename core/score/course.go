@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/invalid"
 	"hodometer/core/tally"
+	"hodometer/core/units"
 )
 
 // Course is one goal, or several that follow one another: the next begins with the attempt after the one that met the
@@ -115,7 +116,17 @@ func (c Course) Stand(devices ...[]tally.Entry) Standing {
 	for _, entry := range entries {
 		states = c.step(m, states, entry)
 	}
-	return c.standing(m, states, tally.CountOf(entries))
+	s := c.standing(m, states, tally.CountOf(entries))
+	if n := len(entries); n > 0 && !s.Met && c.tooSlow(entries[n-1]) {
+		s.Sentence += fmt.Sprintf("; the last one got to %s: too slow", units.Count(entries[n-1].Strokes, "stroke", "strokes"))
+	}
+	return s
+}
+
+// tooSlow says whether a rally got longer than any that is wanted.
+func (c Course) tooSlow(e tally.Entry) bool {
+	longest := c.LongestRally()
+	return e.Kind == tally.Rally && longest > 0 && e.Strokes >= longest
 }
 
 // StandJointly is the standing of a goal that several players count together, from what each of them made.

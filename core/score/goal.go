@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"hodometer/core/invalid"
+	"hodometer/core/tally"
 	"hodometer/core/units"
 )
 
@@ -80,7 +81,7 @@ type Goal struct {
 	Then    int       `json:"then,omitempty" minimum:"0" maximum:"100" description:"Of a routine: makes in a row for each part"`
 	Stages  []Stage   `json:"stages,omitempty" maxItems:"12"`
 	Miss    AfterMiss `json:"miss,omitempty" description:"What a miss does to a streak; empty: back to zero"`
-	Minutes float64   `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"Of as many as possible: the time"`
+	Minutes float64   `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"Of as many as possible: the time; of few misses: instead of so many balls"`
 	Against int       `json:"against,omitempty" minimum:"0" maximum:"1000" description:"Of first to: points the other needs; 0: as many"`
 	From    int       `json:"from,omitempty" minimum:"0" maximum:"100" description:"Of rallies: strokes at least"`
 	To      int       `json:"to,omitempty" minimum:"0" maximum:"200" description:"Of rallies: strokes at most; one that gets longer is stopped"`
@@ -88,6 +89,8 @@ type Goal struct {
 	Of      int       `json:"of,omitempty" minimum:"0" maximum:"100" description:"Of sets in rallies and of as many as possible: strokes in one set; 0: no sets"`
 	Seconds float64   `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of within a time: how many there are"`
 	Misses  int       `json:"misses,omitempty" minimum:"0" maximum:"1000" description:"Of few misses: how many at most"`
+
+	Only tally.Miss `json:"only,omitempty" description:"Of few misses: of which kind; empty: any"`
 }
 
 const (
@@ -146,6 +149,9 @@ func (g Goal) Check() error {
 			wrong.Add("seconds", "say within how many seconds")
 		}
 	case FewMisses:
+		if g.Minutes > 0 {
+			break
+		}
 		if g.Misses >= g.Count {
 			wrong.Add("misses", "with %d misses in %d balls nothing has to be made", g.Misses, g.Count)
 		}
@@ -160,6 +166,9 @@ func (g Goal) Check() error {
 	}
 	return wrong.Err()
 }
+
+// InCells is so many balls of few misses, or as many as can be followed.
+func (g Goal) InCells(balls int) int { return min(balls, maxCells/(g.Misses+1)-1) }
 
 // sets is how often a streak is wanted, or how many parts a routine has.
 func (g Goal) sets() int { return max(g.Sets, 1) }
@@ -181,6 +190,10 @@ func (g Goal) Steps() int {
 		return g.Count * max(g.Of, 1)
 	case WithinATime:
 		return 1
+	case FewMisses:
+		if g.Minutes > 0 {
+			return 1
+		}
 	}
 	return g.Count
 }
@@ -231,11 +244,25 @@ func (g Goal) String() string {
 	case WithinATime:
 		return fmt.Sprintf("within %s s, the best of %s", units.Decimal(g.Seconds, 1), units.Count(g.Count, "try", "tries"))
 	case FewMisses:
-		return fmt.Sprintf("at most %s in %s", units.Count(g.Misses, "miss", "misses"), units.Count(g.Count, "ball", "balls"))
+		if g.Minutes > 0 {
+			return fmt.Sprintf("at most %s in %s min", g.missed(g.Misses), units.Decimal(g.Minutes, 1))
+		}
+		return fmt.Sprintf("at most %s in %s", g.missed(g.Misses), units.Count(g.Count, "ball", "balls"))
 	case Rallies:
 		return fmt.Sprintf("%s of %d to %d strokes", units.Count(g.Count, "rally", "rallies"), g.From, g.To)
 	}
 	return fmt.Sprintf("%d made in all", g.Count)
+}
+
+// missed is so many misses of the kind that counts, in words.
+func (g Goal) missed(n int) string {
+	switch g.Only {
+	case "":
+		return units.Count(n, "miss", "misses")
+	case tally.IntoNet:
+		return units.Count(n, "ball", "balls") + " into the net"
+	}
+	return units.Count(n, "ball", "balls") + " " + string(g.Only)
 }
 
 // ahead says how far ahead a race is won; empty where one point is enough.

@@ -175,8 +175,17 @@ func (g Goal) race() *Machine {
 // their points first has won, however many the other needs.
 func (g Goal) leads(by int) bool { return g.Lead < 2 || by >= g.Lead }
 
-// fewMisses is so many balls with at most so many misses.
+// fewMisses is so many balls with at most so many misses. Of a time, the balls are not counted: its end is met, see step.
 func (g Goal) fewMisses() *Machine {
+	if g.Minutes > 0 {
+		m := &Machine{}
+		for range g.Misses + 1 {
+			here := m.here()
+			m.next, m.hard = append(m.next, [2]State{here + 1, here}), append(m.hard, "")
+		}
+		m.next[g.Misses][Miss] = Lost
+		return m
+	}
 	return grow(g.Count+1, g.Misses+1, func(c cell) (cell, State) {
 		switch {
 		case c.other > g.Misses:

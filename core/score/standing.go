@@ -30,9 +30,31 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 	case tally.Made:
 		return m.all(states, Make)
 	case tally.Missed:
-		return m.all(states, Miss)
+		switch {
+		case g.Only == "" || e.Miss == g.Only:
+			return m.all(states, Miss)
+		case e.Miss != "":
+			return m.all(states, Make) // a miss that does not count
+		}
+		return m.distinct(append(m.all(slices.Clone(states), Miss), m.all(states, Make)...))
 	case tally.Turn:
-		return m.unordered(states, e.Made, e.Of)
+		if g.Only == "" {
+			return m.unordered(states, e.Made, e.Of)
+		}
+		var any []State // of what kind its misses were is not known
+		for other := e.Made; other <= e.Of; other++ {
+			any = append(any, m.unordered(slices.Clone(states), other, e.Of)...)
+		}
+		return m.distinct(any)
+	case tally.TimeUp:
+		if g.Kind == FewMisses && g.Minutes > 0 {
+			for i, s := range states {
+				if s >= 0 {
+					states[i] = Met
+				}
+			}
+			return m.distinct(states)
+		}
 	case tally.Timed:
 		if g.Kind != WithinATime {
 			return states
@@ -144,9 +166,11 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		if c.Tries > 0 {
 			s.Sentence += ", best " + seconds(c.Fastest)
 		}
+	case g.Kind == FewMisses && g.Minutes > 0:
+		s.Sentence = fmt.Sprintf("%s of at most %d until the time is up", g.missed(c.Of(g.Only)), g.Misses)
 	case g.Kind == FewMisses:
 		s.Have = min(made+missed, s.Wanted)
-		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, units.Count(missed, "miss", "misses"), g.Misses)
+		s.Sentence = fmt.Sprintf("%d of %d balls, %s of at most %d", made+missed, g.Count, g.missed(c.Of(g.Only)), g.Misses)
 	default:
 		s.Have = int(worst)
 		s.Sentence = g.along(int(worst), int(best))

@@ -14,7 +14,7 @@ import (
 type Kind string
 
 // Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Timed is one try on the clock; Again is a ball that is played again after a
-// bad feed or a let, and counts for nobody; Undo takes back the last tap that still stands.
+// bad feed or a let, and counts for nobody; TimeUp is the end of the time that a goal has; Undo takes back the last tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"
@@ -22,6 +22,7 @@ const (
 	Rally  Kind = "rally"
 	Timed  Kind = "time"
 	Again  Kind = "played again"
+	TimeUp Kind = "time is up"
 	Undo   Kind = "undo"
 )
 
@@ -144,6 +145,19 @@ type Count struct {
 	Long    int     `json:"long"`
 	Wide    int     `json:"wide"`
 	Taps    int     `json:"taps" description:"Counts that stand, for undo"`
+}
+
+// Of is how many misses were marked as of a kind; of no kind in particular all of them.
+func (c Count) Of(kind Miss) int {
+	switch kind {
+	case IntoNet:
+		return c.Net
+	case Long:
+		return c.Long
+	case Wide:
+		return c.Wide
+	}
+	return c.Missed()
 }
 
 // Missed is the number of balls missed.

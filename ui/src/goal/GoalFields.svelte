@@ -39,7 +39,7 @@
       }}
     />
   </div>
-  {#if form?.counted}
+  {#if form?.counted && !(goal.kind === 'few misses' && goal.minutes)}
     <NumberField
       label={form.counted}
       min={1}
@@ -59,6 +59,19 @@
       onchange={(value) => set({ [number.name]: value })}
     />
   {/each}
+  {#if goal.kind === 'few misses'}
+    <SelectField
+      label="Which misses"
+      value={goal.only ?? ''}
+      options={[
+        { value: '', label: 'any' },
+        { value: 'net', label: 'into the net' },
+        { value: 'long', label: 'long' },
+        { value: 'wide', label: 'wide' },
+      ]}
+      onchange={(only) => set({ only: only || undefined })}
+    />
+  {/if}
   {#if form?.misses.length}
     <div class="col-span-2">
       <SelectField

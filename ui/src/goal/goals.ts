@@ -49,7 +49,17 @@ export function numbersOf(goal: Goal, unit?: Unit): GoalNumber[] {
     case 'within a time':
       return [{ name: 'seconds', label: 'Within', unit: 's', min: 0.1, step: 0.1, value: goal.seconds ?? 40 }]
     case 'few misses':
-      return [{ name: 'misses', label: 'Misses at most', value: goal.misses ?? 0, min: 0 }]
+      return [
+        { name: 'misses', label: 'Misses at most', value: goal.misses ?? 0, min: 0 },
+        {
+          name: 'minutes',
+          label: goal.minutes ? 'Within' : 'Within (0: so many balls)',
+          unit: 'min',
+          min: 0,
+          step: 0.5,
+          value: goal.minutes ?? 0,
+        },
+      ]
     default:
       return []
   }

@@ -913,6 +913,8 @@ export interface components {
             /** @description How far along the goal is */
             standing: components["schemas"]["ScoreStanding"];
             student: string;
+            /** @description That its time is up is counted */
+            timed: boolean;
             /** @description From how many strokes on a rally is stopped; 0 where none is */
             tooLong: number;
             /** @description Attempts in one turn */
@@ -1265,6 +1267,8 @@ export interface components {
             choices?: boolean;
             /** @description Of movement: what makes it right */
             criteria?: components["schemas"]["DrillCriterion"][];
+            /** @description What a miss costs whoever wants it to; empty: nothing */
+            forfeit?: string;
             /** @description Each miss is marked net, long or wide */
             misses?: boolean;
             /** @description A bad feed or a let can be marked: it is played again and counts for nobody */
@@ -2323,10 +2327,20 @@ export interface components {
             between: null | components["schemas"]["OddsDifference"];
             /** @description Right or wrong choice; null where none was marked */
             choice: null | components["schemas"]["OddsRate"];
+            /** @description Of the misses */
+            kinds: components["schemas"]["OddsKinds"];
             /** @description Made or missed in points; null where none were played */
             points: null | components["schemas"]["OddsRate"];
             /** @description Made or missed, in the drill */
             rate: components["schemas"]["OddsRate"];
+        };
+        OddsKinds: {
+            /** Format: double */
+            long: number;
+            /** Format: double */
+            net: number;
+            /** Format: double */
+            wide: number;
         };
         OddsQuantile: {
             /** Format: double */
@@ -3092,7 +3106,7 @@ export interface components {
             lead?: number;
             /**
              * Format: double
-             * @description Of as many as possible: the time
+             * @description Of as many as possible: the time; of few misses: instead of so many balls
              */
             minutes?: number;
             /** @description What a miss does to a streak; empty: back to zero */
@@ -3101,6 +3115,8 @@ export interface components {
             misses?: number;
             /** @description Of sets in rallies and of as many as possible: strokes in one set; 0: no sets */
             of?: number;
+            /** @description Of few misses: of which kind; empty: any */
+            only?: components["schemas"]["TallyMiss"];
             /**
              * Format: double
              * @description Of within a time: how many there are
@@ -3302,7 +3318,7 @@ export interface components {
             zone?: components["schemas"]["CourtZone"];
         };
         /** @enum {string} */
-        TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "undo";
+        TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "time is up" | "undo";
         /** @enum {string} */
         TallyMiss: "net" | "long" | "wide";
         Taps: {

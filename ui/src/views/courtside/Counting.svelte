@@ -239,6 +239,9 @@
             >{undone?.shared || undone?.short}</span
           >{/if}</button
       >
+      {#if counter.timed && !counter.standing.met && !counter.standing.lost}
+        <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
+      {/if}
       {#if counter.again && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>
       {/if}

@@ -183,6 +183,20 @@
         {mark.label}
       </label>
     {/each}
+    <label class="mt-1 flex flex-wrap items-center gap-2">
+      after a miss, for whoever wants:
+      <input
+        class="input input-sm w-56"
+        aria-label="Forfeit of measure {measure.number}"
+        placeholder="nothing"
+        maxlength="60"
+        value={measure.counts?.forfeit ?? ''}
+        onchange={(event) => {
+          const forfeit = event.currentTarget.value.trim() || undefined
+          change((own) => (own.counts = { ...own.counts, forfeit }))
+        }}
+      />
+    </label>
   </details>
 {/if}
 
