@@ -72,7 +72,7 @@ func TestWhatIsCountedIsWhatTheGoalSays(t *testing.T) {
 	t.Run("five strokes are one rally", func(t *testing.T) {
 		goal := map[string]any{"kind": "rallies of a length", "count": 3, "from": 4, "to": 8}
 		counters := counted(t, goal, 1, []map[string]any{rally(5), rally(3), {"kind": "rally", "strokes": 9, "stopped": true}})
-		require.Equal(t, "1 of 3 rallies", counters[0].Standing.Sentence)
+		require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", counters[0].Standing.Sentence)
 		require.Equal(t, []int{3, 9, 17, 19}, []int{counters[0].Count.Rallies, counters[0].Count.Longest, counters[0].Count.Made, counters[0].Count.Balls}, "the stopped one has no miss")
 		require.Equal(t, score.Rally, counters[0].Unit)
 		require.Equal(t, 9, counters[0].TooLong)

@@ -47,6 +47,7 @@ type Counter struct {
 	Standing score.Standing `json:"standing" description:"How far along the goal is"`
 	Party    string         `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
 	Shared   string         `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`
+	Against  string         `json:"against" description:"Who wins what this student loses; empty where nobody does"`
 	Realism  drill.Realism  `json:"realism" description:"How near to play it is"`
 	Detail   string         `json:"detail" description:"What makes a movement right, and the constraint; empty where there is nothing to say"`
 	Misses   bool           `json:"misses" description:"Misses are marked net, long or wide"`
@@ -192,7 +193,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Kind == score.FewMisses && m.Goals[0].Minutes > 0,
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
-				c.Party, c.Shared = sharing(m.Who, person, there)
+				c.share(m.Who, person, there)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 					c.Aim = &aim
 					c.Zones = zones(document, aim)
@@ -214,19 +215,26 @@ func idsOf(people []lesson.Person) []string {
 	return ids
 }
 
-// sharing is who keeps the count of somebody, and who is on it, where several are.
-func sharing(w drill.Who, of lesson.Person, there []lesson.Person) (keeper, names string) {
+// share says who keeps the count of somebody, and who is on it, where several are, or who is on the other side.
+func (c *Counter) share(w drill.Who, of lesson.Person, there []lesson.Person) {
+	c.Party = of.ID
 	party := w.Party(of.ID, idsOf(there))
 	if len(party) < 2 {
-		return of.ID, ""
+		return
 	}
 	var shorts []string
 	for _, p := range there {
-		if slices.Contains(party, p.ID) {
+		switch {
+		case !slices.Contains(party, p.ID):
+		case w != drill.TwoSides:
 			shorts = append(shorts, p.Short)
+		case p.ID != of.ID:
+			c.Against = p.Short
 		}
 	}
-	return party[0], strings.Join(shorts, " + ")
+	if w != drill.TwoSides {
+		c.Party, c.Shared = party[0], strings.Join(shorts, " + ")
+	}
 }
 
 // detail is what makes a movement right at a measure, and its constraint, in words.
@@ -317,7 +325,8 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	return s.counters(ctx, p.ID, d, in)
 }
 
-// runsOf are the runs that taps belong to: that of the student, and where several are on one count, one of each of them.
+// runsOf are the runs that taps belong to: that of the student, and where several are on one count, one of each of them; the
+// other one of two sides has them the other way round.
 func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []lesson.Person) ([]store.Run, error) {
 	ids := idsOf(there)
 	var runs []store.Run
@@ -337,11 +346,17 @@ func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []le
 			aim = &shape.Centre
 		}
 		m.Name, m.Realism = mine.Called(m), mine.RealismOf(m)
-		run := body.Run
+		run, taps := body.Run, body.Entries
 		if id != body.Student {
 			run = uuid.NewSHA1(uuid.MustParse(body.Run), []byte(id)).String()
+			if who.Who == drill.TwoSides {
+				taps = slices.Clone(taps)
+				for i := range taps {
+					taps[i] = taps[i].ForTheOther()
+				}
+			}
 		}
-		runs = append(runs, store.Run{ID: run, Taps: body.Entries, Attempt: store.Attempt{
+		runs = append(runs, store.Run{ID: run, Taps: taps, Attempt: store.Attempt{
 			Lesson: lessonID, Block: b.CountedAs(), Student: id, Drill: played.ID, Name: played.Document.Name,
 			Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: body.Entries[0].At,
 		}})

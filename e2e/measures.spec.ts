@@ -44,7 +44,7 @@ async function courtside(page: Page): Promise<Locator> {
   await page.goto(`${page.url()}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()
   const counting = page.getByRole('region', { name: 'Counting' })
-  await expect(counting.getByRole('button', { name: 'Ada' })).toBeVisible()
+  await expect(counting.getByRole('button', { name: 'Ada', exact: true })).toBeVisible()
   return counting
 }
 
@@ -294,4 +294,31 @@ test('few misses into the net within a time, with a forfeit for whoever wants it
   await expect(counting.getByText('one miss too many')).toBeVisible()
   const ada = await afterwards(page)
   await expect(ada.getByRole('row', { name: /1 of 4 .*2 net, 1 long/ })).toBeVisible()
+})
+
+test('two sides play against one another: what one wins the other loses', async ({ page, empty }) => {
+  const counts = await own(page, empty, 'Coin in the Corner')
+  // A mistake: two sides do not count balls.
+  await counts.getByLabel('Who counts').selectOption('two sides, one against the other')
+  await expect(counts.getByText(/two sides play points against one another/).first()).toBeVisible()
+  await counts.getByLabel('What is tried').selectOption('point')
+  await counts.getByLabel('Goal', { exact: true }).selectOption('first to')
+  await counts.getByLabel('Points to win').fill('3')
+  await counts.getByLabel('Points to win').press('Tab')
+  await saved(page)
+  await planned(page, empty, 'Coin in the Corner (my version)')
+  const counting = await courtside(page)
+  await press(counting, 'Point to Ada')
+  await press(counting, 'Point to Ben')
+  await expect(counting.getByText('Now 1 : 1')).toBeVisible()
+  await press(counting, 'Ben')
+  await press(counting, 'Point to Ben')
+  await expect(counting.getByText('Now 2 : 1')).toBeVisible()
+  await press(counting, 'Ada')
+  await expect(counting.getByText('Now 1 : 2')).toBeVisible()
+  await press(counting, 'Point to Ben')
+  await expect(counting.getByText('Now lost')).toBeVisible()
+  await afterwards(page)
+  const ben = page.getByRole('region', { name: eight[1]?.name })
+  await expect(ben.getByRole('row', { name: /3 : 1 .* ✓ met/ })).toBeVisible()
 })

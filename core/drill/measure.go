@@ -250,6 +250,9 @@ func (d Document) checkMeasure(c court.Court, m Measure) error {
 	if len(m.Counts.Criteria) > 0 && (m.Counts.By == "" || m.Counts.By == ByLanding) {
 		wrong.Add("counts.by", "criteria are about how the player moves; let that count, or take them out")
 	}
+	if m.Who == TwoSides && m.What != score.Point {
+		wrong.Add("who", "two sides play points against one another; this measure counts %s", m.What.Many())
+	}
 	if m.Who.shared() && m.Goals.Joint() {
 		wrong.Add("who", "what is made together is counted by each player and added up; take %q instead", score.Total)
 	}

@@ -41,11 +41,11 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 		if g.Only == "" {
 			return m.unordered(states, e.Made, e.Of)
 		}
-		var any []State // of what kind its misses were is not known
+		var either []State // of what kind its misses were is not known
 		for other := e.Made; other <= e.Of; other++ {
-			any = append(any, m.unordered(slices.Clone(states), other, e.Of)...)
+			either = append(either, m.unordered(slices.Clone(states), other, e.Of)...)
 		}
-		return m.distinct(any)
+		return m.distinct(either)
 	case tally.TimeUp:
 		if g.Kind == FewMisses && g.Minutes > 0 {
 			for i, s := range states {

@@ -128,6 +128,20 @@ func (e Entry) Check() error {
 	return wrong.Err()
 }
 
+// ForTheOther is the same tap as the other side has it: what one made the other missed.
+func (e Entry) ForTheOther() Entry {
+	switch e.Kind {
+	case Made:
+		e.Kind = Missed
+	case Missed:
+		e.Kind = Made
+	case Turn:
+		e.Made = e.Of - e.Made
+	}
+	e.Choice, e.Miss, e.Landing, e.Zone = "", "", nil, nil
+	return e
+}
+
 // Count is what stands after all taps.
 type Count struct {
 	Made    int     `json:"made"`

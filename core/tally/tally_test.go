@@ -137,3 +137,24 @@ func TestWaitingTapsAreCountedAsThePageCountsThem(t *testing.T) {
 		require.Equal(t, []int{c.Made, c.Balls, c.Taps}, []int{count.Made, count.Balls, count.Taps}, c.Name)
 	}
 }
+
+// Whatever happens, what one side made the other missed, and taken twice a tap is the same side's again.
+func TestTheOtherSideHasItTheOtherWayRound(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		n := rapid.IntRange(1, 30).Draw(t, "taps")
+		var own, other []tally.Entry
+		for i := range n {
+			e := tally.Entry{Seq: i, Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Again}).Draw(t, "kind")}
+			if e.Kind == tally.Turn {
+				e.Of = rapid.IntRange(1, 9).Draw(t, "of")
+				e.Made = rapid.IntRange(0, e.Of).Draw(t, "made")
+			}
+			require.Equal(t, e, e.ForTheOther().ForTheOther())
+			own, other = append(own, e), append(other, e.ForTheOther())
+		}
+		a, b := tally.Fold(own), tally.Fold(other)
+		require.Equal(t, a.Balls, b.Balls)
+		require.Equal(t, a.Made, b.Missed())
+		require.Equal(t, a.Taps, b.Taps)
+	})
+}

@@ -878,6 +878,8 @@ export interface components {
         Counter: {
             /** @description A bad feed or a let can be marked */
             again: boolean;
+            /** @description Who wins what this student loses; empty where nobody does */
+            against: string;
             /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
             aim: null | components["schemas"]["CourtShape"];
             block: string;
@@ -1471,7 +1473,7 @@ export interface components {
             steps: components["schemas"]["FeedTransformation"][];
         };
         /** @enum {string} */
-        DrillWho: "each player" | "each pair on one count" | "everybody on one count";
+        DrillWho: "each player" | "each pair on one count" | "everybody on one count" | "two sides, one against the other";
         Duplicate: {
             /** Format: uuid */
             id: string;

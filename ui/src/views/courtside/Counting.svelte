@@ -70,9 +70,10 @@
     instead = kept = measure
     onundo({ student, measure })
   }
-  const answers = $derived(
-    counter?.unit === 'point' ? (['Point won', 'Point lost'] as const) : (['Made', 'Missed'] as const),
-  )
+  const answers = $derived.by(() => {
+    if (counter?.against) return [`Point to ${counter.short}`, `Point to ${counter.against}`]
+    return counter?.unit === 'point' ? ['Point won', 'Point lost'] : ['Made', 'Missed']
+  })
   const [number, what] = $derived(counter && count ? counted(counter.unit, count) : ['', ''])
   const inRallies = $derived(counter?.unit === 'rally')
   /** What the two ways of counting are called: one by one, and afterwards. */
