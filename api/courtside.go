@@ -184,6 +184,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			continue
 		}
 		there := in.In(block)
+		group, _ := load.Arrange(document, max(1, len(there)), block.Lines, d.Space)
 		for _, person := range there {
 			mine := block.DrillFor(document, person)
 			met := make([]int, len(mine.Measures))
@@ -193,7 +194,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Kind == score.FewMisses && m.Goals[0].Minutes > 0,
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
-				c.share(m.Who, person, there)
+				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
 					c.Aim = &aim
 					c.Zones = zones(document, aim)
@@ -216,9 +217,9 @@ func idsOf(people []lesson.Person) []string {
 }
 
 // share says who keeps the count of somebody, and who is on it, where several are, or who is on the other side.
-func (c *Counter) share(w drill.Who, of lesson.Person, there []lesson.Person) {
+func (c *Counter) share(w drill.Who, of lesson.Person, there []lesson.Person, lines int) {
 	c.Party = of.ID
-	party := w.Party(of.ID, idsOf(there))
+	party := w.Party(of.ID, idsOf(there), lines)
 	if len(party) < 2 {
 		return
 	}
@@ -315,7 +316,8 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if len(there) == 0 {
 		return nil, invalid.Fields{{Path: "student", Message: "this student was erased"}}
 	}
-	runs, err := runsOf(p.ID, body, d.Blocks[i], played, there)
+	group, _ := load.Arrange(played.Document, len(there), d.Blocks[i].Lines, d.Space)
+	runs, err := runsOf(p.ID, body, d.Blocks[i], played, there, group.Lines)
 	if err != nil {
 		return nil, err
 	}
@@ -327,7 +329,7 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 
 // runsOf are the runs that taps belong to: that of the student, and where several are on one count, one of each of them; the
 // other one of two sides has them the other way round.
-func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []lesson.Person) ([]store.Run, error) {
+func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []lesson.Person, lines int) ([]store.Run, error) {
 	ids := idsOf(there)
 	var runs []store.Run
 	asked := body.Measure
@@ -335,7 +337,7 @@ func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []le
 		asked = played.Document.Main().Number
 	}
 	who, _ := played.Document.Measure(asked)
-	for _, id := range who.Who.Party(body.Student, ids) {
+	for _, id := range who.Who.Party(body.Student, ids, lines) {
 		mine := b.DrillFor(played.Document, there[slices.Index(ids, id)])
 		m, ok := mine.Measure(asked)
 		if !ok {

@@ -322,3 +322,74 @@ test('two sides play against one another: what one wins the other loses', async 
   const ben = page.getByRole('region', { name: eight[1]?.name })
   await expect(ben.getByRole('row', { name: /3 : 1 .* ✓ met/ })).toBeVisible()
 })
+
+test('a rally of 4 to 19 strokes is set up, planned, counted and read', async ({ page, empty }) => {
+  const counts = await own(page, empty, 'Four and Out')
+  await counts.getByLabel('Strokes, at least').fill('4')
+  await counts.getByLabel('Strokes, at least').press('Tab')
+  // A mistake: the longest is shorter than the shortest.
+  await counts.getByLabel('At most', { exact: true }).fill('3')
+  await counts.getByLabel('At most', { exact: true }).press('Tab')
+  await expect(
+    counts.getByText('the longest rally is shorter than the shortest', { exact: true }),
+  ).toBeVisible()
+  await counts.getByLabel('At most', { exact: true }).fill('19')
+  await counts.getByLabel('At most', { exact: true }).press('Tab')
+  await counts.getByLabel('How many', { exact: true }).fill('2')
+  await counts.getByLabel('How many', { exact: true }).press('Tab')
+  await expect(counts.getByText('2 rallies of 4 to 19 strokes').first()).toBeVisible()
+  await saved(page)
+  const expected = await planned(page, empty, 'Four and Out (my version)')
+  // By hand: three turns of six rallies of 4 × 1.6 s and a pause of 12 s are 331 s. Ada, who makes about 4 of 10 here, has
+  // 1 ÷ (1 − 0.37) = 1.6 strokes of 2.5 s in a rally: with the pause 16 s, so 20 of them.
+  await expect(expected).toContainText(/20 rallies each; 2 rallies of 4 to 19 strokes: Ada/)
+  const counting = await courtside(page)
+  await press(counting, 'Count after the rally')
+  await press(counting, '5 strokes')
+  await expect(counting.getByText('Now 1 of 2 rallies')).toBeVisible()
+  await press(counting, '20 strokes')
+  await expect(
+    counting.getByText('Now 1 of 2 rallies; the last one got to 20 strokes: too slow'),
+  ).toBeVisible()
+  await press(counting, '19 strokes')
+  await expect(counting.getByText('Met ✓')).toBeVisible()
+  const ada = await afterwards(page)
+  // By hand: 5 + 20 + 19 strokes, and two misses, as the long one was stopped.
+  await expect(ada.getByRole('row', { name: /Four and Out \(my version\) 3 rallies .* ✓ met/ })).toBeVisible()
+  await expect(ada.getByText('44 of 46 balls')).toBeVisible()
+})
+
+test('a timed run with three tries is set up, planned, counted and read', async ({ page, empty }) => {
+  const counts = await own(page, empty, 'Round the Posts')
+  await counts.getByLabel('Within', { exact: true }).fill('35')
+  await counts.getByLabel('Within', { exact: true }).press('Tab')
+  await counts.getByLabel('Tries', { exact: true }).fill('3')
+  await counts.getByLabel('Tries', { exact: true }).press('Tab')
+  await expect(counts.getByText('within 35 s, the best of 3 tries').first()).toBeVisible()
+  await saved(page)
+  const expected = await planned(page, empty, 'Round the Posts (my version)')
+  await expect(expected).toContainText('within 35 s, the best of 3 tries')
+  const counting = await courtside(page)
+  await press(counting, 'Type the time')
+  for (const seconds of ['39.5', '36', '34.8']) {
+    await counting.getByLabel('This try took').fill(seconds)
+    await counting.getByLabel('This try took').press('Tab')
+    await press(counting, 'Take it')
+  }
+  await expect(counting.getByText('Met ✓')).toBeVisible()
+  const ada = await afterwards(page)
+  await expect(ada.getByRole('row', { name: /3 tries .* ✓ met, 34.8 s|3 tries .*best 34.8 s/ })).toBeVisible()
+})
+
+test('x of y is counted after a turn of any length', async ({ page, empty }) => {
+  await planned(page, empty, 'Two and Away')
+  const counting = await courtside(page)
+  await press(counting, 'Count after the turn')
+  await press(counting, 'One more in this turn')
+  await press(counting, 'One more in this turn')
+  await press(counting, '3 of 4')
+  await press(counting, 'Ada')
+  await expect(counting.getByText('Now 3 of 8')).toBeVisible()
+  // The next turn is as long as planned again.
+  await expect(counting.getByRole('button', { name: '2 of 2' })).toBeVisible()
+})

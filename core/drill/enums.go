@@ -39,5 +39,5 @@ func (Realism) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Who) Enum() []any {
-	return []any{EachPlayer, EachPair, Everybody, TwoSides}
+	return []any{EachPlayer, EachPair, EachLine, Everybody, TwoSides}
 }

@@ -17,9 +17,10 @@ func TestWhoseCountsATapIsIn(t *testing.T) {
 		drill.EachPair:  {"a": {"a", "b"}, "b": {"a", "b"}, "d": {"c", "d"}, "e": {"e"}, "x": {"x"}},
 		drill.TwoSides:  {"b": {"a", "b"}, "e": {"e"}},
 		drill.Everybody: {"c": five},
+		drill.EachLine:  {"a": {"a", "b", "c"}, "c": {"a", "b", "c"}, "e": {"d", "e"}},
 	} {
 		for of, party := range want {
-			require.Equal(t, party, who.Party(of, five), "%s, %s", who, of)
+			require.Equal(t, party, who.Party(of, five, 2), "%s, %s", who, of)
 		}
 	}
 }

@@ -1473,7 +1473,7 @@ export interface components {
             steps: components["schemas"]["FeedTransformation"][];
         };
         /** @enum {string} */
-        DrillWho: "each player" | "each pair on one count" | "everybody on one count" | "two sides, one against the other";
+        DrillWho: "each player" | "each pair on one count" | "each line on one count" | "everybody on one count" | "two sides, one against the other";
         Duplicate: {
             /** Format: uuid */
             id: string;

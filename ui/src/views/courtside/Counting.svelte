@@ -87,7 +87,10 @@
       time: ['Use the stopwatch', 'Type the time'],
     }[counter?.unit ?? 'ball'],
   )
-  const turn = $derived(Math.min(counter?.turn ?? 1, 20))
+  /** How many this turn had, where that is another number than planned. */
+  let had = $state<number>()
+  const most = 60
+  const turn = $derived(Math.min(had ?? (counter?.turn || 1), most))
 
   let noting = $state(false)
   /** Where the ball landed that is counted next. */
@@ -118,6 +121,7 @@
   function afterTheTurn(made: number) {
     if (!counter) return
     tap({ kind: 'turn', made, of: turn })
+    had = undefined
     chosen = (chosen + 1) % people.length
   }
 </script>
@@ -231,8 +235,24 @@
         {/if}
       </div>
     {:else}
-      <p class="px-1">Made of {turn} in this turn:</p>
-      <NumberGrid most={turn} of="of {turn}" onpick={afterTheTurn} />
+      <div class="had">
+        <span>Made of</span>
+        <button
+          class="btn"
+          disabled={turn <= 1}
+          aria-label="One fewer in this turn"
+          onclick={() => (had = turn - 1)}>−</button
+        >
+        <strong class="drum-digits">{turn}</strong>
+        <button
+          class="btn"
+          disabled={turn >= most}
+          aria-label="One more in this turn"
+          onclick={() => (had = turn + 1)}>+</button
+        >
+        <span>in this turn:</span>
+      </div>
+      <div class="grid-of-numbers"><NumberGrid most={turn} of="of {turn}" onpick={afterTheTurn} /></div>
     {/if}
     <div class="less">
       <button class="btn big" disabled={!canUndo} onclick={undo}
@@ -283,6 +303,25 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(4rem, 1fr));
     gap: 0.4rem;
+  }
+  .had {
+    display: flex;
+    align-items: center;
+    gap: 0.6rem;
+    padding-inline: 0.25rem;
+  }
+  .had .btn {
+    min-width: 48px;
+    min-height: 48px;
+    font-size: 1.4rem;
+  }
+  .had strong {
+    font-size: 1.6rem;
+  }
+  /* Sixty numbers are more than a phone shows at once. */
+  .grid-of-numbers {
+    min-height: 8.5rem;
+    overflow-y: auto;
   }
   .people .btn {
     padding-inline: 0.25rem;
