@@ -18,7 +18,6 @@ type Vocabulary struct {
 	Kinds           []feed.Kind               `json:"kinds"`
 	Methods         []feed.Method             `json:"methods"`
 	Paces           []feed.Pace               `json:"paces"`
-	Spins           []feed.SpinKind           `json:"spins"`
 	Moments         []feed.Moment             `json:"moments"`
 	Orders          []feed.Order              `json:"orders"`
 	Endings         []feed.Ending             `json:"endings"`
@@ -52,13 +51,14 @@ type SportWords struct {
 	Sport   court.Sport     `json:"sport"`
 	Levels  []student.Level `json:"levels"`
 	Strokes []feed.Stroke   `json:"strokes"`
+	Spins   []feed.SpinKind `json:"spins"`
 	Ladders []feed.Stroke   `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
 }
 
 func sports() []SportWords {
 	var list []SportWords
 	for _, sport := range choices[court.Sport]() {
-		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Ladders: feed.LaddersOf(sport)})
+		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Spins: feed.SpinsOf(sport), Ladders: feed.LaddersOf(sport)})
 	}
 	return list
 }
@@ -68,7 +68,7 @@ func (s *server) vocabularyRoutes() []Route {
 		route("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, None, None) (Vocabulary, error) {
 			return Vocabulary{
 				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
-				Spins: choices[feed.SpinKind](), Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
+				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),

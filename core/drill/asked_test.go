@@ -41,6 +41,9 @@ func TestAVersionChangesWhatIsAskedFor(t *testing.T) {
 	_, phrase = varied(t, free, feed.Transformation{Kind: feed.Free})
 	require.Equal(t, "Free changes nothing in this drill.", phrase)
 
+	_, phrase = varied(t, sample.Drill(t, "Shuttle Rain"), feed.Transformation{Kind: feed.SliceIn})
+	require.Equal(t, "A slice comes in changes nothing in this drill.", phrase, "a shuttle has no spin")
+
 	rally := sample.Drill(t, "Crossroads")
 	line, _ := varied(t, rally, feed.Transformation{Kind: feed.OtherReply})
 	require.Equal(t, feed.DownTheLine, line.Pattern.Rally.Near)

@@ -1,10 +1,15 @@
 package feed
 
-import "strings"
+import (
+	"slices"
+	"strings"
+
+	"hodometer/core/court"
+)
 
 // asks changes what a pattern asks for: where the reply goes, how it is meant, what comes in. It is false for a step that
 // does something else.
-func (s Transformation) asks(p *Pattern) (string, bool) {
+func (s Transformation) asks(p *Pattern, sport court.Sport) (string, bool) {
 	switch s.Kind {
 	case OtherReply:
 		for i := range p.Tasks {
@@ -23,7 +28,7 @@ func (s Transformation) asks(p *Pattern) (string, bool) {
 		return "Replies at half pace: keep it neutral.", true
 	case SliceIn:
 		for i := range p.Tasks {
-			if t := &p.Tasks[i]; t.Kind.Flies() && t.Kind != CatchTask && t.Stroke != Serve {
+			if t := &p.Tasks[i]; t.Kind.Flies() && t.Kind != CatchTask && t.Stroke != Serve && slices.Contains(SpinsOf(sport), Slice) {
 				t.Spin, t.RPM = Slice, 0
 			}
 		}

@@ -38,3 +38,14 @@ func StrokesOf(sport court.Sport) []Stroke { return slices.Clone(strokes[sport])
 
 // LaddersOf are what a student of a sport can stand on a rung of: its strokes, and what is worked on without one.
 func LaddersOf(sport court.Sport) []Stroke { return append(StrokesOf(sport), Footwork, Technique) }
+
+// SpinsOf are the spins that a ball of a sport comes with: a shuttle has none, and a squash ball is cut at most.
+func SpinsOf(sport court.Sport) []SpinKind {
+	switch sport {
+	case court.Badminton:
+		return []SpinKind{Flat}
+	case court.Squash:
+		return []SpinKind{Flat, Slice, HeavySlice}
+	}
+	return []SpinKind{Flat, Topspin, HeavyTopspin, Slice, HeavySlice, SideLeft, SideRight}
+}

@@ -145,7 +145,7 @@ func (s Transformation) Apply(p Pattern, c court.Court) (Pattern, string, error)
 		p.Tasks[n].Stroke = p.Tasks[n].Stroke.OtherWing()
 		return p, fmt.Sprintf("One more at the end: %s.", p.Tasks[n].Label(n)), nil
 	}
-	if phrase, ok := s.asks(&p); ok {
+	if phrase, ok := s.asks(&p, c.Sport); ok {
 		return p, phrase, nil
 	}
 	return fail("%q is no change that can be made", s.Kind)

@@ -68,7 +68,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 		all = append(all, waiting(l, d, s, in)...)
 		all = append(all, spacing(l, d)...)
 		all = append(all, emptied(l, s, in)...)
-		goals, err := goals(ctx, l, s, prospects[i].Students)
+		goals, err := goals(ctx, l, s, prospects[i].Students, in)
 		if err != nil {
 			return nil, err
 		}

@@ -3,16 +3,18 @@ package finding
 import (
 	"context"
 	"fmt"
+	"math"
 	"strings"
 
 	"hodometer/core/editing"
+	"hodometer/core/load"
 	"hodometer/core/prospect"
 	"hodometer/core/schedule"
 	"hodometer/core/units"
 )
 
 // goals says whose goals will rather not be met in the block, and which would be.
-func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, list []prospect.Prospect) ([]Finding, error) {
+func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, list []prospect.Prospect, in schedule.Inputs) ([]Finding, error) {
 	f := found(Warning, l.Block, "")
 	phrases := map[string][]string{} // names and chances by goal
 	verbs := map[string]string{}
@@ -39,7 +41,11 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 		if p.Race {
 			verbs[goal] = "over in time for"
 		}
-		phrases[goal] = append(phrases[goal], p.Name+" "+p.Times)
+		enough, err := enough(ctx, l, s, p, in)
+		if err != nil {
+			return nil, err
+		}
+		phrases[goal] = append(phrases[goal], p.Name+" "+p.Times+enough)
 		fitted, ok, err := p.Fit(ctx)
 		if err != nil {
 			return nil, err
@@ -64,4 +70,21 @@ func goals(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, 
 		f.Reason += fmt.Sprintf(" %s is %s %s.", goal, verbs[goal], strings.Join(phrases[goal], ", "))
 	}
 	return []Finding{f}, nil
+}
+
+// enough says in how many minutes a goal would be met 4 times in 5; empty for one that ends by itself.
+func enough(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, p prospect.Prospect, in schedule.Inputs) (string, error) {
+	const longest = 3 * 60 // minutes; nobody plays one drill for longer
+	turns, ok, err := p.Turns(ctx, s.Load.Turns)
+	if !ok || err != nil {
+		return "", err
+	}
+	minutes := float64(longest + 1)
+	if turns < 1000 {
+		minutes = math.Ceil((s.SetUp - l.Document.SetUp + load.For(l.Document, l.Group, int(turns), in.Settings).Need) / 60)
+	}
+	if minutes > longest {
+		return " (no lesson is long enough)", nil
+	}
+	return fmt.Sprintf(" (4 times in 5 in %s min)", units.Decimal(minutes, 0)), nil
 }

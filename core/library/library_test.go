@@ -37,6 +37,7 @@ func TestLibrary(t *testing.T) {
 			require.Contains(t, feed.StrokesOf(d.Sport), d.Stroke)
 			for _, task := range d.Pattern.Tasks {
 				require.Contains(t, feed.StrokesOf(d.Sport), task.Stroke, "a stroke of the sport")
+				require.Contains(t, append(feed.SpinsOf(d.Sport), ""), task.Spin, "a spin of the sport")
 			}
 			require.NotEmpty(t, d.Cautions)
 			r, err := report.Of(d, 2, coach.Default())

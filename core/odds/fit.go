@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
 	"strings"
 
 	"hodometer/core/invalid"
@@ -30,6 +31,22 @@ func (q Question) Within(ctx context.Context) (float64, error) {
 	}
 	w, err := p.wait(ctx, 0, limit)
 	return w.within(limit), err
+}
+
+// Enough is how many attempts are enough 4 times in 5, with everything that comes before the goal, and how many seconds they
+// take one player; false for a goal that ends by itself.
+func (q Question) Enough(ctx context.Context) (attempts, seconds float64, ok bool, err error) {
+	switch q.Goal.Kind {
+	case score.FirstTo, score.FewMisses, score.WithinATime, score.AsManyAsPossible:
+		return 0, 0, false, nil
+	}
+	w, err := q.whole().wait(ctx, WantedChance, 0)
+	if err != nil {
+		return 0, 0, false, err
+	}
+	attempts, _ = w.quantile(WantedChance)
+	attempts = math.Min(attempts, forever)
+	return attempts, q.clock().Seconds(attempts), true, nil
 }
 
 // with is the question with so many more or fewer to make: the count, or that of each stage.

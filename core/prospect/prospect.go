@@ -5,6 +5,7 @@ package prospect
 import (
 	"context"
 	"errors"
+	"math"
 
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -120,6 +121,24 @@ func (p Prospect) Fit(ctx context.Context) (score.Course, bool, error) {
 		return append(p.goals[:g:g], fitted), err == nil, err
 	}
 	return nil, false, nil
+}
+
+// Turns is how many turns each has to have so that the goals are met 4 times in 5, if the block has so many now; false for a
+// goal that ends by itself. Turns beyond any lesson are told as they are.
+func (p Prospect) Turns(ctx context.Context, now int) (float64, bool, error) {
+	if len(p.questions) == 0 || now < 1 {
+		return 0, false, nil
+	}
+	q := p.questions[len(p.questions)-1]
+	attempts, seconds, ok, err := q.Enough(ctx)
+	if !ok || err != nil {
+		return 0, false, err
+	}
+	share := seconds / q.Seconds
+	if q.Balls > 0 {
+		share = attempts / float64(q.Balls)
+	}
+	return math.Ceil(share*float64(now) - 1e-9), true, nil
 }
 
 // Block is what to expect of everybody in one block.

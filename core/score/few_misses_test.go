@@ -69,7 +69,9 @@ func TestATimeIsAsManyBallsAsThereWere(t *testing.T) {
 
 func TestARallyThatGetsTooLongIsTooSlow(t *testing.T) {
 	g := score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 8}
-	rally := func(strokes int) tally.Entry { return tally.Entry{Kind: tally.Rally, Strokes: strokes, Stopped: strokes > 8} }
+	rally := func(strokes int) tally.Entry {
+		return tally.Entry{Kind: tally.Rally, Strokes: strokes, Stopped: strokes > 8}
+	}
 	require.Equal(t, "1 of 3 rallies", standingOf(g, rally(5), rally(2)).Sentence)
 	require.Equal(t, "1 of 3 rallies; the last one got to 9 strokes: too slow", standingOf(g, rally(5), rally(9)).Sentence)
 	require.Equal(t, "2 of 3 rallies", standingOf(g, rally(5), rally(9), rally(8)).Sentence)

@@ -3208,6 +3208,7 @@ export interface components {
             /** @description What a student can stand on a rung of: the strokes, footwork and technique */
             ladders: components["schemas"]["FeedStroke"][];
             levels: components["schemas"]["StudentLevel"][];
+            spins: components["schemas"]["FeedSpinKind"][];
             sport: components["schemas"]["CourtSport"];
             strokes: components["schemas"]["FeedStroke"][];
         };
@@ -3460,7 +3461,6 @@ export interface components {
             rotations: components["schemas"]["RotationKind"][];
             /** @description Of a ladder, lowest first */
             rungs: components["schemas"]["ProgressRung"][];
-            spins: components["schemas"]["FeedSpinKind"][];
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
             steps: components["schemas"]["LessonLengthStep"][];

@@ -28,6 +28,10 @@
     const words = vocabulary?.sports.find((each) => each.sport === draft.document.sport)
     return [...new Set([...(words?.strokes ?? []), own])]
   }
+  const spinsFor = (own: string | undefined) => {
+    const words = vocabulary?.sports.find((each) => each.sport === draft.document.sport)
+    return [...new Set([...(words?.spins ?? []), ...(own ? [own] : [])])]
+  }
   const most = 60
 
   const explained = (task: number) => simulation?.tasks.find((each) => each.met.task === task)
@@ -147,7 +151,7 @@
                   `${name}: spin`,
                   task.spin,
                   'no spin',
-                  (vocabulary?.spins ?? []).filter((s) => s !== 'flat'),
+                  spinsFor(task.spin).filter((s) => s !== 'flat'),
                   (v) => set(i, { spin: (v || undefined) as Task['spin'] }),
                 )}
                 {@render choice(

@@ -25,6 +25,9 @@
     const area = { wide: 0, deep: 0, ...$state.snapshot(task.area), ...change }
     set({ area: area.wide > 0 || area.deep > 0 ? area : undefined })
   }
+  const spins = $derived(
+    vocabulary.sports.find((each) => each.sport === draft.document.sport)?.spins ?? [],
+  )
   const some = (value: number) => (value > 0 ? value : undefined)
   const givens = {
     height: 'its highest point',
@@ -119,7 +122,7 @@
     <SelectField
       label="Reply: spin"
       value={task.replySpin ?? ''}
-      options={[{ value: '', label: 'any' }, ...vocabulary.spins]}
+      options={[{ value: '', label: 'any' }, ...spins]}
       onchange={(spin) => set({ replySpin: spin === '' ? undefined : spin })}
     />
     <TextField
