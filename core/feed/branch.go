@@ -75,11 +75,8 @@ func (p Pattern) checkBranches() error {
 	sum := 0.0
 	for i, b := range p.Branches {
 		path := invalid.Join("branches", i)
+		wrong.Under(path, p.checkRun("branch", b.From, b.To))
 		switch {
-		case b.To < b.From:
-			wrong.Add(path+".to", "a branch ends before it begins")
-		case b.To >= len(p.Tasks):
-			wrong.Add(path+".to", "the sequence has no task %d", b.To+1)
 		case b.From == 0:
 			wrong.Add(path+".from", "a branch comes after something: the first task is always played")
 		case b.Chance <= 0 || b.Chance > 1 || math.IsNaN(b.Chance):

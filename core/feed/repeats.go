@@ -26,16 +26,25 @@ const (
 	maxNested = 2
 )
 
+// checkRun says what is wrong with the tasks that a group or a branch takes up.
+func (p Pattern) checkRun(what string, from, to int) error {
+	var wrong invalid.Fields
+	switch {
+	case to < from:
+		wrong.Add("to", "a %s ends before it begins", what)
+	case to >= len(p.Tasks):
+		wrong.Add("to", "the sequence has no task %d", to+1)
+	}
+	return wrong.Err()
+}
+
 // checkRepeats says what is wrong with the groups of a pattern.
 func (p Pattern) checkRepeats() error {
 	var wrong invalid.Fields
 	for i, r := range p.Repeats {
 		path := invalid.Join("repeats", i)
+		wrong.Under(path, p.checkRun("group", r.From, r.To))
 		switch {
-		case r.To < r.From:
-			wrong.Add(path+".to", "a group ends before it begins")
-		case r.To >= len(p.Tasks):
-			wrong.Add(path+".to", "the sequence has no task %d", r.To+1)
 		case r.Times < 2 && r.Seconds <= 0:
 			wrong.Add(path+".times", "a group is played at least twice")
 		case r.Seconds > 0 && p.Ends == ByTheClock:
