@@ -164,19 +164,19 @@ type landed struct {
 }
 
 // fall follows a ball over whatever is in its way until it falls through a height.
-func (w World) fall(f *forces, from, velocity Vec, height float64) (landed, bool) {
-	s := State{P: from, V: velocity}
+func fall(f *forces, from, velocity Vec, height float64) (landed, bool) {
+	s := f.from(0, from, velocity)
 	l := landed{apex: from.Z}
 	for s.T < maxFlight {
 		next := f.after(s, f.step(s.V))
 		if s.V.Z > 0 && next.V.Z <= 0 {
-			l.apex = math.Max(l.apex, f.summit(s, next).P.Z)
+			l.apex = math.Max(l.apex, summit(s, next).P.Z)
 		}
 		if !l.crossed && s.P.Y*next.P.Y < 0 {
-			l.net, l.crossed = f.crossing(s, next, alongY, 0), true
+			l.net, l.crossed = crossing(s, next, alongY, 0), true
 		}
-		if next.V.Z < 0 && next.P.Z <= height && s.P.Z > height {
-			l.end = f.crossing(s, next, alongZ, height)
+		if end, ok := landing(s, next, height); ok {
+			l.end = end
 			return l, true
 		}
 		if next.V.Z < 0 && next.P.Z < height-1 {
@@ -190,7 +190,6 @@ func (w World) fall(f *forces, from, velocity Vec, height float64) (landed, bool
 // shoot finds the velocity, starting from the flight that would take so long without air.
 func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last landed, ok bool) {
 	f := forcesOn(w.Ball, w.Air, spin)
-	f.longest = 2 * longest // some 2 mm less exact, half the time
 	height := w.ground(Above(want.Landing, 0))
 	way := Vec{want.Landing.X - want.From.X, want.Landing.Y - want.From.Y, height - want.From.Z}
 	start := way.Times(1 / time).Add(Vec{Z: Gravity * time / 2})
@@ -199,7 +198,7 @@ func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last land
 	level := math.Expm1(s) / s
 	start.X, start.Y, start.Z = start.X*level, start.Y*level, start.Z*(1+s/4)
 	miss := func(f *forces, v Vec) (Vec, bool) {
-		l, ok := w.fall(f, want.From, v, height)
+		l, ok := fall(f, want.From, v, height)
 		if !ok {
 			return Vec{}, false
 		}

@@ -37,32 +37,28 @@ const (
 	atNet      = 1e-6 // metres: a ball so near to the net's plane has just been seen to cross it
 )
 
-// forces are those on a ball with a spin.
-func (w World) forces(spin Vec) forces {
-	f := forcesOn(w.Ball, w.Air, spin)
-	if w.Coarse {
-		f.longest *= 2
-	}
-	return f
-}
-
 // Follow computes the way of a ball through so many bounces on the ground; without the last of them
 // where the ball does not bounce or is caught by the net.
-func (w World) Follow(l Launch, bounces int) Path {
-	path := Path{states: make([]State, 0, 128)}
-	s, spin := State{P: l.From, V: l.Velocity}, l.Spin
-	f := w.forces(spin)
+func (w World) Follow(l Launch, bounces int) Path { return w.follow(l, bounces) }
+
+// follow computes the way of a ball through so many bounces on the ground; without the last of them
+// where the ball does not bounce or is caught by the net.
+func (w *World) follow(l Launch, bounces int) Path {
+	path := Path{states: make([]State, 0, 24)}
+	spin := l.Spin
+	f := forcesOn(w.Ball, w.Air, spin)
+	s := f.from(0, l.From, l.Velocity)
 	path.states = append(path.states, s)
 	path.Top = s
 	touched, met := 0, 0
 	for s.T < maxFlight && met < maxBounces {
 		next := f.after(s, f.step(s.V))
-		at, kind, normal := w.meets(&f, s, next)
+		at, kind, normal := w.meets(s, next)
 		if kind != "" {
 			next = at
 		}
 		if touched == 0 && s.V.Z > 0 && next.V.Z <= 0 {
-			path.Top = f.summit(s, next)
+			path.Top = summit(s, next)
 		}
 		path.states = append(path.states, next)
 		s = next
@@ -86,7 +82,8 @@ func (w World) Follow(l Launch, bounces int) Path {
 		}
 		surface := w.Surface
 		s.V, spin = w.Ball.bounce(s.V, spin, normal, surface)
-		f = w.forces(spin)
+		f = forcesOn(w.Ball, w.Air, spin)
+		s = f.from(s.T, s.P, s.V)
 		path.states = append(path.states, s)
 	}
 	path.Events = append(path.Events, Event{Finished, s})
@@ -94,7 +91,7 @@ func (w World) Follow(l Launch, bounces int) Path {
 }
 
 // meets finds the first thing that a ball meets within a step.
-func (w World) meets(f *forces, a, b State) (at State, kind Happening, normal Vec) {
+func (w *World) meets(a, b State) (at State, kind Happening, normal Vec) {
 	consider := func(s State, k Happening, n Vec) {
 		if kind == "" || s.T < at.T {
 			at, kind, normal = s, k, n
@@ -104,36 +101,36 @@ func (w World) meets(f *forces, a, b State) (at State, kind Happening, normal Ve
 		if b.P.Z > ground || b.V.Z >= 0 {
 			continue
 		}
-		at := a // it starts on the ground
-		if a.P.Z > ground {
-			at = f.crossing(a, b, alongZ, ground)
+		at, fell := landing(a, b, ground)
+		if !fell {
+			at = a // it starts on the ground
 		}
 		if w.ground(at.P) == ground && at.P.Z >= ground-w.Ball.Radius() {
 			consider(at, Bounced, Vec{Z: 1})
 		}
 	}
 	if w.Court.Net.HalfUp > 0 && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
-		crossing := f.crossing(a, b, alongY, 0)
+		passed := crossing(a, b, alongY, 0)
 		k := OverNet
-		if beside := crossing.P.X > w.Court.Net.HalfUp || crossing.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(crossing) < 0 && crossing.P.Z > -w.Court.Above {
+		if beside := passed.P.X > w.Court.Net.HalfUp || passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 && passed.P.Z > -w.Court.Above {
 			k = InNet
 		}
-		consider(crossing, k, Vec{})
+		consider(passed, k, Vec{})
 	}
 	if w.walled() {
 		r := w.Ball.Radius()
 		x, y := w.Court.Width/2-r, w.Court.Length/2-r
 		switch {
 		case b.P.Y > y && a.P.Y <= y:
-			consider(f.crossing(a, b, alongY, y), Walled, Vec{Y: -1})
+			consider(crossing(a, b, alongY, y), Walled, Vec{Y: -1})
 		case b.P.Y < -y && a.P.Y >= -y:
-			consider(f.crossing(a, b, alongY, -y), Walled, Vec{Y: 1})
+			consider(crossing(a, b, alongY, -y), Walled, Vec{Y: 1})
 		}
 		switch {
 		case b.P.X > x && a.P.X <= x:
-			consider(f.crossing(a, b, alongX, x), Walled, Vec{X: -1})
+			consider(crossing(a, b, alongX, x), Walled, Vec{X: -1})
 		case b.P.X < -x && a.P.X >= -x:
-			consider(f.crossing(a, b, alongX, -x), Walled, Vec{X: 1})
+			consider(crossing(a, b, alongX, -x), Walled, Vec{X: 1})
 		}
 	}
 	return at, kind, normal
@@ -176,16 +173,22 @@ func (p Path) At(t float64) State {
 // Passes finds the first moment from a time on at which the ball falls (or, rising, climbs) through a height.
 func (p Path) Passes(height, from float64, rising bool) (State, bool) {
 	for i := 1; i < len(p.states); i++ {
-		a, b := p.states[i-1], p.states[i]
+		a, b := &p.states[i-1], &p.states[i]
 		if b.T <= from || b.T == a.T {
 			continue
 		}
-		if rising != (b.P.Z > a.P.Z) || (a.P.Z-height)*(b.P.Z-height) > 0 {
+		h := b.T - a.T
+		low, high := turn(a, b), 1.0 // it falls from its highest point on
+		if rising {
+			low, high = 0, low
+		}
+		first, _ := alongZ.place(a, b, h, low)
+		last, _ := alongZ.place(a, b, h, high)
+		if rising == (first > last) || (first-height)*(last-height) > 0 || low == high {
 			continue
 		}
-		t := a.T + (b.T-a.T)*(height-a.P.Z)/(b.P.Z-a.P.Z)
-		if t >= from {
-			return p.At(t), true
+		if t := a.T + h*alongZ.root(a, b, low, high, height); t >= from {
+			return between(*a, *b, t), true
 		}
 	}
 	return State{}, false

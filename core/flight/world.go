@@ -12,7 +12,6 @@ type World struct {
 	Air     Air
 	Court   court.Court
 	Surface Surface
-	Coarse  bool // follow with steps twice as long: within 2 mm instead of 0.2 mm
 }
 
 // On is the world of a court in still air, with the ball that is played there, on a surface; no word

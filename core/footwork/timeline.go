@@ -132,10 +132,8 @@ func (t Timing) scattered(a *aimed) [3][]contact {
 	}
 	varied := [3][]contact{a.contacts, a.contacts, a.contacts}
 	if method := t.Pattern.MethodOf(a.task); t.Scatter != nil && method != feed.Answer {
-		coarse := t.World
-		coarse.Coarse = true
 		for k, launch := range a.launch.Varied(t.Scatter[method]) {
-			varied[k] = t.contacts(a.flown, coarse.Follow(launch, 2), t.player)
+			varied[k] = t.contacts(a.flown, t.World.Follow(launch, 2), t.player)
 		}
 	}
 	a.varied = &varied
