@@ -39,11 +39,7 @@ const (
 
 // Follow computes the way of a ball through so many bounces on the ground; without the last of them
 // where the ball does not bounce or is caught by the net.
-func (w World) Follow(l Launch, bounces int) Path { return w.follow(l, bounces) }
-
-// follow computes the way of a ball through so many bounces on the ground; without the last of them
-// where the ball does not bounce or is caught by the net.
-func (w *World) follow(l Launch, bounces int) Path {
+func (w World) Follow(l Launch, bounces int) Path {
 	path := Path{states: make([]State, 0, 24)}
 	spin := l.Spin
 	f := forcesOn(w.Ball, w.Air, spin)

@@ -41,7 +41,7 @@ var gauss = func() (r struct{ at, weight [16]float64 }) {
 }()
 
 // in is the chance to land in an area: the density of x times the chance of y given x, by Gauss and
-// Legendre's rule in panels of at most half a standard deviation; over a circle with x = r sin θ.
+// Legendre's rule in panels of at most two standard deviations; over a circle with x = r sin θ.
 // Its error is below 1e-5.
 func (n Normal) in(a area) float64 {
 	const (
@@ -66,7 +66,7 @@ func (n Normal) in(a area) float64 {
 		if low >= high {
 			continue
 		}
-		count := math.Ceil(math.Max(1, math.Min((high-low)/(0.5*math.Min(n.SX, spread)), panels)))
+		count := math.Ceil(math.Max(1, math.Min((high-low)/(2*math.Min(n.SX, spread)), panels)))
 		x, step := func(t float64) (at, by float64) { return t, 1 }, 0.0
 		if r := a.round; r > 0 {
 			low, high = math.Asin(unit((low-a.centre)/r)), math.Asin(unit((high-a.centre)/r))
