@@ -152,7 +152,7 @@ func TestADrillIsFitted(t *testing.T) {
 	require.Less(t, short.Document.Main().Goals[0].Count, coin().Main().Goals[0].Count)
 	require.Contains(t, short.Sentence, "4 times in 5")
 	right, left := fit("right", map[string]any{"hit": 0.6}), fit("left", map[string]any{"hit": 0.6})
-	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.02)
+	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.06)
 	// A left-hander's drill is handed back as it is written for a right-hander.
 	require.Equal(t, coin().Main().Target.Mark, left.Document.Main().Target.Mark)
 	p := readProblem(t, c.ask("POST", "/api/drills/fit", map[string]any{"document": coin(), "people": 1, "hand": "right", "fit": map[string]any{}}), http.StatusUnprocessableEntity)

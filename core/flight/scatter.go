@@ -10,6 +10,11 @@ type Scatter struct {
 	Azimuth   float64
 }
 
+// Times is a scatter so many times as wide.
+func (s Scatter) Times(share float64) Scatter {
+	return Scatter{s.Speed * share, s.Elevation * share, s.Azimuth * share}
+}
+
 // Varied are the launches one standard deviation off in speed, elevation and azimuth.
 func (l Launch) Varied(s Scatter) [3]Launch {
 	v := l.Velocity
@@ -67,6 +72,19 @@ func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
 	return free.spreadAt(l, s, plane.crossing)
 }
 
+// OverNet is how far over the net a ball passes, and the standard deviation of that; false where it does not cross it.
+func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) {
+	if w.Court.Net.HalfUp <= 0 {
+		return 0, 0, false
+	}
+	passed, over := w.Follow(l, 1).First(OverNet)
+	if !over {
+		return 0, 0, false
+	}
+	at, ok := w.PlaneSpread(l, s, Plane{X1: -w.Court.Net.HalfUp, X2: w.Court.Net.HalfUp})
+	return w.Clearance(passed), at.B, ok
+}
+
 // PlaneCrossing is where a ball passes an upright plane before it lands, if it does. Nothing stops it on
 // its way.
 func (w World) PlaneCrossing(l Launch, plane Plane) (along, height float64, ok bool) {
@@ -87,16 +105,16 @@ func (g Plane) crossing(p Path) (along, height float64, ok bool) {
 		if a*b > 0 || a == b {
 			continue
 		}
-		low, high := p.states[i-1].T, p.states[i].T
-		for range 50 {
-			mid := (low + high) / 2
-			if off(p.At(mid).P)*a > 0 {
-				low = mid
-			} else {
-				high = mid
+		from, to := p.states[i-1], p.states[i]
+		s := between(from, to, from.T+(to.T-from.T)*a/(a-b))
+		for range 8 { // by Newton's method
+			miss, speed := off(s.P), (dx*s.V.Y-dy*s.V.X)/width
+			if math.Abs(miss) < 1e-10 || speed == 0 {
+				break
 			}
+			s = between(from, to, math.Max(from.T, math.Min(s.T-miss/speed, to.T)))
 		}
-		at := p.At(high).P
+		at := s.P
 		return (dx*(at.X-g.X1) + dy*(at.Y-g.Y1)) / width, at.Z, true
 	}
 	return 0, 0, false

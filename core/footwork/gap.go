@@ -53,7 +53,7 @@ func (t Timing) tempo(ctx context.Context, gap float64) (Tempo, error) {
 	if err != nil {
 		return Tempo{}, err
 	}
-	line, err := t.run(ctx, plan, false)
+	line, err := t.run(ctx, plan, bare)
 	if err != nil {
 		return Tempo{}, err
 	}

@@ -167,6 +167,7 @@ type arrival struct {
 	run              Route
 	needed, reaching float64 // seconds from the release: in comfort, and in a lunge
 	available        float64
+	loose            float64 // see loosened
 }
 
 // verdict grades an arrival.
@@ -180,6 +181,30 @@ func (a arrival) verdict() Verdict {
 		return Working
 	}
 	return Easy
+}
+
+// What loosens a reply: hurry, from the share of the time on at which a ball is no longer easy, being too late for comfort,
+// meeting it later than wanted, and meeting it below the net. Our own choice, tried on relations: no source.
+const (
+	byHurry = 0.8
+	byShort = 0.3
+	byLate  = 0.3
+	byLow   = 0.5
+)
+
+// loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
+func (d Drill) loosened(a arrival) float64 {
+	loose := 1 + byHurry*math.Max(0, a.needed/math.Max(a.available, 1e-3)-easyShare)
+	if a.needed > a.available {
+		loose += byShort
+	}
+	if a.late {
+		loose += byLate
+	}
+	if net := d.World.Court.Net.Centre; d.World.Court.Net.HalfUp > 0 && a.at.P.Z < net {
+		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
+	}
+	return loose
 }
 
 // arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
@@ -204,6 +229,7 @@ func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point,
 	if a.needed < a.reaching {
 		a.reaching = a.needed
 	}
+	a.loose = d.loosened(a)
 	if a.needed > a.available { // met in a lunge, as near as the time allows
 		a.run = a.run.upTo(p.Metres(a.available - leaves))
 		a.body = a.run.Places[len(a.run.Places)-1]
@@ -211,8 +237,8 @@ func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point,
 	return a
 }
 
-// best picks the contact that is met with the best verdict; among equals the one with the most time to
-// spare, and wanted ones before late ones.
+// best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then the one
+// with the most time to spare, and wanted ones before late ones.
 func (d Drill) best(list []contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
 	var best arrival
 	found := false
@@ -222,7 +248,7 @@ func (d Drill) best(list []contact, stroke feed.Stroke, p Player, from court.Poi
 		}
 		a := d.arrive(c, stroke, p, from, leaves)
 		better := best.verdict().Worse(a.verdict()) ||
-			best.verdict() == a.verdict() && a.available-a.needed > best.available-best.needed
+			best.verdict() == a.verdict() && (a.loose < best.loose || a.loose == best.loose && a.available-a.needed > best.available-best.needed)
 		if !found || better {
 			best, found = a, true
 		}

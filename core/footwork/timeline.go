@@ -47,6 +47,7 @@ type Interception struct {
 	Spare     float64       `json:"spare"`
 	Verdict   Verdict       `json:"verdict"`
 	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter"`
+	Loose     float64       `json:"loose" description:"How much more the reply scatters than at ease: for hurry, a late or a low contact; 1 at ease"`
 	Trail     []Sample      `json:"trail" description:"The ball until it is met"`
 	Problem   string        `json:"problem" description:"Why it cannot be fed; empty where it can"`
 	Skipped   bool          `json:"skipped" description:"It would answer a ball that nobody reached, and is not played"`
@@ -142,10 +143,24 @@ func (t Timing) scattered(a *aimed) [3][]contact {
 
 // Turn works out one turn.
 func (t Timing) Turn(ctx context.Context, turn int) (Timeline, error) {
-	return t.turn(ctx, turn, true)
+	return t.turn(ctx, turn, shown)
 }
 
-func (t Timing) turn(ctx context.Context, turn int, full bool) (Timeline, error) {
+// Reached works out one turn without the ways of its balls.
+func (t Timing) Reached(ctx context.Context, turn int) (Timeline, error) {
+	return t.turn(ctx, turn, reached)
+}
+
+// detail is how much of a turn is worked out: where everybody is, also how often each ball is reached, or also how it flew.
+type detail int
+
+const (
+	bare detail = iota
+	reached
+	shown
+)
+
+func (t Timing) turn(ctx context.Context, turn int, full detail) (Timeline, error) {
 	if t.Pattern.Rally != nil {
 		return t.rally(ctx, t.player)
 	}
@@ -165,7 +180,7 @@ func (t Timing) Metres(ctx context.Context) ([]float64, error) {
 	}
 	metres := []float64{}
 	for turn := range turns {
-		line, err := t.turn(ctx, turn, false)
+		line, err := t.turn(ctx, turn, bare)
 		if err != nil {
 			return nil, err
 		}
@@ -179,8 +194,8 @@ func (t Timing) Metres(ctx context.Context) ([]float64, error) {
 	return metres, nil
 }
 
-// run plays a turn through. In full, it also says how often each ball is reached, and where it flew.
-func (t Timing) run(ctx context.Context, plan []feed.Release, full bool) (Timeline, error) {
+// run plays a turn through.
+func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Timeline, error) {
 	line := Timeline{Worst: Easy, Seconds: t.Pattern.TurnSeconds(), Interceptions: make([]Interception, 0, len(plan))}
 	movers := make([]mover, len(t.Starts))
 	for i := range movers {
@@ -286,7 +301,7 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 }
 
 // intercept runs to a ball.
-func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full bool) {
+func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full detail) {
 	p, release := t.player, interception.Release
 	react := p.Reaction
 	if t.Pattern.Known() {
@@ -308,10 +323,10 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full b
 	m.runner.Balls++
 	if !found { // nowhere within the player's height
 		never := f.path.End() + 9
-		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: never, reaching: never}
+		a = arrival{body: from, run: straight(from, from), available: f.path.End(), needed: never, reaching: never, loose: 1}
 	}
 	interception.Verdict = a.verdict()
-	interception.How, interception.Late = a.how, a.late
+	interception.How, interception.Late, interception.Loose = a.how, a.late, a.loose
 	interception.Contact = release + a.available
 	interception.Needed, interception.Available, interception.Spare = a.needed, a.available, a.available-a.needed
 	interception.Body, interception.Route = a.body, a.run.Places
@@ -329,8 +344,10 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full b
 		m.free += follow
 		m.runner.Work += follow
 	}
-	if full {
+	if full >= reached {
 		interception.Chance = t.chance(f, from, leaves-release)
+	}
+	if full == shown {
 		interception.Trail = trail(f.path, release, a.available)
 	}
 }

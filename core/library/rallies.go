@@ -81,7 +81,7 @@ func fourAndOut() drill.Document {
 	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 4, Deep: 1.5, Wide: 1, Pace: feed.RallyPace}, 1.6, 6, 12)
 	d.Name, d.Summary = "Four and Out", "Play every rally to end it: about four strokes are right, and one that gets to twenty was too slow: it is stopped."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 3, 8
-	d.Measures = one(court.StripAlong(court.FarBaseline, 3), score.Goal{Kind: score.Rallies, Count: 3, From: 4, To: 19})
+	d.Measures = one(court.StripAlong(court.FarBaseline, 3.5), score.Goal{Kind: score.Rallies, Count: 2, From: 4, To: 19})
 	d.Cues = []string{"Decide before the bounce", "Through the ball on the third"}
 	return d
 }

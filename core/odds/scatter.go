@@ -35,20 +35,16 @@ func LaunchScatter(level student.Level) flight.Scatter {
 }
 
 // Expected is the scatter of a stroke whose launches differ so much: on the ground to first order in the
-// launch, without bias. The share in the net is the chance that the ball passes it too low. It is false
-// where the ball never lands.
-func Expected(w flight.World, l flight.Launch, s flight.Scatter) (Scatter, bool) {
+// launch, without bias. Of its height over the net the distance and the standard deviation are known; the share in the net
+// is the chance that the ball passes it too low. It is false where the ball never lands.
+func Expected(w flight.World, l flight.Launch, s flight.Scatter, over, sigma float64) (Scatter, bool) {
 	on, ok := w.LandingSpread(l, s)
 	if !ok {
 		return Scatter{}, false
 	}
 	scatter := Scatter{Normal: Normal{SX: on.A, SY: on.B, Rho: on.Rho}.steady()}
-	path := w.Follow(l, 1)
-	if crossing, over := path.First(flight.OverNet); over && w.Court.Net.HalfUp > 0 {
-		net := flight.Plane{X1: -w.Court.Net.HalfUp, X2: w.Court.Net.HalfUp}
-		if at, ok := w.PlaneSpread(l, s, net); ok && at.B > 0 {
-			scatter.Net = below(-w.Clearance(crossing) / at.B)
-		}
+	if sigma > 0 {
+		scatter.Net = below(-over / sigma)
 	}
 	return scatter, true
 }

@@ -78,6 +78,9 @@ func (g Ground) nearest() float64 {
 	return near
 }
 
+// In is how often a ball that is aimed at a place lands in the target.
+func (g Ground) In(s Scatter, aim court.Point) float64 { return (1 - s.Net) * s.at(aim).in(g.area()) }
+
 // Shares works out what becomes of balls that are aimed at a place.
 func (g Ground) Shares(s Scatter, aim court.Point) Shares {
 	n := s.at(aim)
@@ -90,7 +93,7 @@ func (g Ground) Shares(s Scatter, aim court.Point) Shares {
 		fails = over * below(-y/n.SY)
 	}
 	legal := over * n.in(g.in.area())
-	r := Shares{In: over * n.in(g.area()), Long: long, Net: s.Net + fails}
+	r := Shares{In: g.In(s, aim), Long: long, Net: s.Net + fails}
 	r.Wide = math.Max(0, 1-r.Long-r.Net-legal)
 	if g.walls {
 		legal, r.Long, r.Wide = over, 0, 0

@@ -120,7 +120,8 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 	speed := feed.RallyPace.Speed(c)
 	l, err := w.Aim(flight.Want{From: from, Landing: aim, By: flight.ByTime, Value: from.Floor().Distance(aim) / speed, Spin: flight.Spin{Top: 120}})
 	require.NoError(t, err)
-	s, ok := odds.Expected(w, l, odds.LaunchScatter(level))
+	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(level))
+	s, ok := odds.Expected(w, l, odds.LaunchScatter(level), over, sigma)
 	require.True(t, ok)
 	return w, l, s
 }
@@ -137,7 +138,8 @@ func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
 	from := flight.Above(court.Point{X: 1, Y: -5.5}, 1)
 	l, err := w.Aim(flight.Want{From: from, Landing: mark, By: flight.ByTime, Value: from.Floor().Distance(mark) / feed.RallyPace.Speed(c), Spin: flight.Spin{Top: 150}})
 	require.NoError(t, err)
-	s, ok := odds.Expected(w, l, odds.LaunchScatter(student.Club))
+	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(student.Club))
+	s, ok := odds.Expected(w, l, odds.LaunchScatter(student.Club), over, sigma)
 	require.True(t, ok)
 	hit := map[float64]float64{}
 	for _, radius := range []float64{4.5 * units.Foot, 4.5 * units.Foot / 2} {

@@ -69,15 +69,31 @@ func fitGoal(ctx context.Context, d drill.Document, i int, want FitRequest, turn
 
 func fitSize(ctx context.Context, d drill.Document, i int, want FitRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
 	m := d.Measures[i]
-	replies, _, err := repliesOf(d, m, turn, evidence, s)
+	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
+	balls := func(m drill.Measure) ([]Ball, error) {
+		j, err := judgeOf(d.With(i, m), m, evidence.Level, s)
+		if err != nil {
+			return nil, err
+		}
+		return j.balls(turn.Timeline), nil
+	}
+	own, err := balls(m)
+	if err != nil {
+		return d, "", err
+	}
+	shift, logged := shiftTo(own, rates.Rate.Mean), len(evidence.Landings)+len(evidence.Zones) > 0
 	target, err := odds.FitSize(ctx, *m.Target, want.Hit, func(t court.Target) (float64, error) {
 		tried := m
 		tried.Target = &t
-		aimed, err := aimedAt(d, tried, replies, evidence, s)
-		return aimed.Shares.In, err
+		if logged { // where the balls land is known better than what becomes of each
+			aimed, err := aimedAt(d, tried, replies, evidence, s)
+			return aimed.Shares.In, err
+		}
+		list, err := balls(tried)
+		return mean(shifted(list, shift)), err
 	})
 	if err != nil {
 		return d, "", err

@@ -32,19 +32,19 @@ func Know(ctx context.Context, d drill.Document, player footwork.Player, level s
 	}
 	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
-		r, err := levelReplies(d, m, line, level, s)
-		k.Priors[i] = priorOf(d, m, r, err == nil, level, s)
+		k.Priors[i] = priorOf(d, m, line, level, s)
 	}
 	return k, nil
 }
 
-// priorOf is what a level makes of one attempt at a measure: of its target what the level's replies say, where they are
-// known, and else what is usual; of a sequence the product of its balls.
-func priorOf(d drill.Document, m drill.Measure, r replies, known bool, level student.Level, s coach.Settings) odds.Prior {
+// priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is known,
+// and else what is usual; of a sequence the product of its balls.
+func priorOf(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
 	prior := odds.LevelPrior(level)
-	if known && m.What != score.Point {
-		if aimed, err := aimedAt(d, m, r, Evidence{}, s); err == nil && aimed.Shares.In > 0 {
-			prior = odds.Prior{Rate: math.Max(0.02, math.Min(aimed.Shares.In, 0.98)), Description: "what the level's scatter makes of this target"}
+	if j, err := judgeOf(d, m, level, s); err == nil && m.What != score.Point {
+		if balls := j.balls(line); len(balls) > 0 {
+			const least, most = 0.01, 0.98
+			return odds.Prior{Rate: math.Max(least, math.Min(made(m, balls), most)), Description: "what the level makes of these balls and this target"}
 		}
 	}
 	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
@@ -54,22 +54,4 @@ func priorOf(d drill.Document, m drill.Measure, r replies, known bool, level stu
 // Rates are what is known of somebody's rates at a measure: what is thought of them before, moved by what was counted.
 func (e Evidence) Rates(prior odds.Prior) odds.Estimates {
 	return odds.Estimate(prior, e.Own, e.Related)
-}
-
-// levelReplies is how somebody of a level, of whom nothing else is known, answers the balls of a measure.
-func levelReplies(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) (replies, error) {
-	shape, err := shapeOf(d, m)
-	if err != nil {
-		return replies{}, err
-	}
-	stroke, err := strokeOf(d, m, line, level, shape, s)
-	if err != nil {
-		return replies{}, err
-	}
-	r := replies{stroke: stroke, court: stroke.world.Court, source: "Scatter of the launch by level: common practice, no source"}
-	var ok bool
-	if r.scatter, ok = odds.Expected(stroke.world, stroke.launch, stroke.level); !ok {
-		return replies{}, errors.New("the reply never lands")
-	}
-	return r, nil
 }

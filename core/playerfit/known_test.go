@@ -1,7 +1,6 @@
 package playerfit_test
 
 import (
-	"math"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -49,11 +48,19 @@ func TestWhatIsThoughtOfSequencesAndLevels(t *testing.T) {
 		{Number: 2, What: score.Sequence, Target: target, Goals: score.Course{{Kind: score.Total, Count: 10}}},
 	}
 	last := 0.0
-	for _, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
+	for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
 		known, err := playerfit.Know(t.Context(), d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 		require.NoError(t, err)
 		ball, sequence := known.Priors[0].Rate, known.Priors[1].Rate
-		require.InDelta(t, math.Pow(ball, float64(len(d.Pattern.Tasks))), sequence, 1e-12)
+		// Every sequence is alike but for the first, which begins at the start: the product of its two balls.
+		balls := playedBy(t, d, d.PlayerFor(level, student.RightHand), playerfit.Evidence{Level: level}).Measures[0].Balls
+		require.Len(t, balls, 6)
+		product := 0.0
+		for i := 0; i < 6; i += 2 {
+			product += balls[i].Chance * balls[i+1].Chance / 3
+		}
+		require.InDelta(t, product, sequence, 1e-6)
+		require.Less(t, sequence, ball)
 		require.Greater(t, ball, last, "%s", level)
 		last = ball
 	}

@@ -44,6 +44,7 @@ type Measure struct {
 	Attempts int            `json:"attempts" description:"How many the player has in the turns that the drill gives"`
 	Word     string         `json:"word" description:"What they are called: balls, strokes, rallies"`
 	Rates    odds.Estimates `json:"rates"`
+	Balls    []Ball         `json:"balls" description:"Of one turn, in order; none where it is not known what becomes of them"`
 	Goals    []GoalFit      `json:"goals" description:"In the order of the measure's"`
 	Target   *Aimed         `json:"target" description:"What becomes of balls that are aimed at the target; null where no ball can be played there"`
 	Why      string         `json:"why" description:"Why there is no target, in words; else empty"`
@@ -89,7 +90,13 @@ func For(ctx context.Context, d drill.Document, turn simulation.Simulation, evid
 func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, people int, s coach.Settings) (Measure, error) {
 	fit := Measure{Number: m.Number, Goals: make([]GoalFit, len(m.Goals))}
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
-	fit.Rates = rates
+	fit.Rates, fit.Balls = rates, []Ball{}
+	if j, err := judgeOf(d, m, evidence.Level, s); err == nil {
+		fit.Balls = j.balls(turn.Timeline)
+		if m.What != score.Sequence && m.What != score.Point {
+			fit.Balls = Moved(fit.Balls, rates.Rate.Mean)
+		}
+	}
 	var aimed Aimed
 	if err == nil {
 		aimed, err = aimedAt(d, m, replies, evidence, s)
@@ -133,36 +140,6 @@ type stroke struct {
 	level  flight.Scatter
 }
 
-// strokeOf finds the first ball of a measure that is met and can be played to its target.
-func strokeOf(d drill.Document, measure drill.Measure, line footwork.Timeline, level student.Level, shape court.Shape, s coach.Settings) (stroke, error) {
-	resolved, err := d.Resolved(s)
-	if err != nil {
-		return stroke{}, err
-	}
-	if d.Sport == court.TableTennis && d.StrokeOf(measure) == feed.Serve {
-		return stroke{}, errors.New("a table serve bounces on the own half first; where it goes then is not worked out")
-	}
-	at := resolved.World.Court.AimPoint(shape)
-	err = errors.New("no ball of this turn is met")
-	for _, m := range line.Interceptions {
-		if m.Where == nil {
-			continue
-		}
-		task := feed.Task{Stroke: d.StrokeOf(measure)}
-		if d.Pattern.Rally == nil {
-			task = d.Pattern.Tasks[m.Task]
-		}
-		if mine := d.Pattern.Rally == nil && measure.Has(m.Task) || d.Pattern.Rally != nil && m.Player == 0; !mine {
-			continue
-		}
-		var l flight.Launch
-		if l, err = reply(resolved, task, m, at, shape); err == nil {
-			return stroke{world: resolved.World, launch: l, at: at, level: odds.LaunchScatter(level)}, nil
-		}
-	}
-	return stroke{}, fmt.Errorf("where the replies land is not known: %w", err)
-}
-
 // reply is how one ball is answered: in squash and at a band on the wall off the front wall.
 func reply(drill footwork.Drill, task feed.Task, m footwork.Interception, at court.Point, shape court.Shape) (flight.Launch, error) {
 	met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
@@ -185,8 +162,13 @@ type replies struct {
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
 func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
-	r, err := levelReplies(d, m, turn.Timeline, evidence.Level, s)
-	rates := evidence.Rates(priorOf(d, m, r, err == nil, evidence.Level, s))
+	prior := priorOf(d, m, turn.Timeline, evidence.Level, s)
+	rates := evidence.Rates(prior)
+	j, err := judgeOf(d, m, evidence.Level, s)
+	if err != nil {
+		return replies{}, rates, err
+	}
+	r, err := j.first(turn.Timeline)
 	if err != nil {
 		return replies{}, rates, err
 	}

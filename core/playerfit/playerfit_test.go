@@ -73,7 +73,7 @@ func TestEveryGoalOfTheLibrarySpeaks(t *testing.T) {
 			// No goal of the library takes the level it is written for more than half an hour, but for the two that
 			// say that they are work for several lessons.
 			if strings.Contains(d.Summary, "several lessons") || strings.Contains(d.Summary, "one lesson") {
-				require.Greater(t, seconds, 3600.0)
+				require.Greater(t, seconds, 2400.0)
 				return
 			}
 			require.Less(t, seconds, 1800.0)
@@ -89,7 +89,7 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 	// Counted makes make the scatter as narrow as they say.
 	require.InDelta(t, good.Rates.Rate.Mean, good.Target.Shares.In, 1e-3)
 	require.Less(t, good.Target.Scatter.SX, nothing.Target.Scatter.SX)
-	require.Contains(t, nothing.Rates.Rate.Sentence, "scatter")
+	require.Contains(t, nothing.Rates.Rate.Sentence, "what the level makes of these balls")
 	better := fitOf(t, d, playerfit.Evidence{Level: student.Tournament})
 	require.Greater(t, better.Target.Shares.In, nothing.Target.Shares.In)
 
@@ -99,7 +99,7 @@ func TestAFitFollowsTheEvidence(t *testing.T) {
 		near = append(near, court.Point{X: 0.1 * float64(i%5-2), Y: 0.1 * float64(i%7-3)})
 	}
 	steady := fitOf(t, d, playerfit.Evidence{Level: student.Club, Landings: near})
-	require.Greater(t, steady.Target.Shares.In, 0.7)
+	require.Greater(t, steady.Target.Shares.In, 0.5)
 	require.Equal(t, 40, steady.Target.Scatter.Logged)
 	require.InDelta(t, -0.2, steady.Target.Landings[0].X-steady.Target.At.X, 1e-9)
 	require.Contains(t, steady.Target.Derivation.Source, "Logged landings")
@@ -148,7 +148,7 @@ func TestADrillIsFittedToAPlayer(t *testing.T) {
 	large, phrase, err := fit(d, playerfit.FitRequest{Hit: 0.5})
 	require.NoError(t, err)
 	require.Greater(t, large.Measures[0].Target.Radius, d.Measures[0].Target.Radius)
-	require.InDelta(t, 0.5, fitOf(t, large, evidence).Target.Shares.In, 0.005)
+	require.InDelta(t, 0.5, fitOf(t, large, evidence).Rates.Rate.Mean, 0.005, "the mean of all its balls")
 	require.Contains(t, phrase, "5 of 10")
 
 	safe, phrase, err := fit(d, playerfit.FitRequest{Errors: 0.15})

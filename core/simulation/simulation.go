@@ -57,14 +57,17 @@ func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64,
 	return sum / float64(len(metres)), nil
 }
 
-// TurnOf works one turn of a drill out for a player, without what a feeder's scatter makes of it. It returns
-// invalid.Fields, or ctx.Err() when cancelled.
+// TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or ctx.Err() when cancelled.
 func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
-	work, err := timingOf(ctx, d, player, s)
+	drill, err := d.Resolved(s)
 	if err != nil {
 		return footwork.Timeline{}, err
 	}
-	return work.Turn(ctx, 0)
+	work, err := drill.Timing(ctx, player)
+	if err != nil {
+		return footwork.Timeline{}, err
+	}
+	return work.Reached(ctx, 0)
 }
 
 // timingOf is a drill for a player, without what a feeder's scatter makes of it.

@@ -1809,6 +1809,11 @@ export interface components {
              * @description When the player starts to run
              */
             leaves: number;
+            /**
+             * Format: double
+             * @description How much more the reply scatters than at ease: for hurry, a late or a low contact; 1 at ease
+             */
+            loose: number;
             /** @description The coach means it to be too much */
             meant: boolean;
             /**
@@ -2533,6 +2538,31 @@ export interface components {
             /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
             upright: boolean;
         };
+        PlayerfitBall: {
+            /**
+             * Format: double
+             * @description To make it
+             */
+            chance: number;
+            /**
+             * Format: double
+             * @description How often the reply goes into the target
+             */
+            in: number;
+            /**
+             * Format: double
+             * @description How much more the reply scatters than at ease
+             */
+            loose: number;
+            /**
+             * Format: double
+             * @description How often it is reached
+             */
+            reach: number;
+            sequence: number;
+            /** @description In the pattern, from 0; of a rally the stroke */
+            task: number;
+        };
         PlayerfitFit: {
             /** @description In the order of the drill's */
             measures: components["schemas"]["PlayerfitMeasure"][];
@@ -2575,6 +2605,8 @@ export interface components {
         PlayerfitMeasure: {
             /** @description How many the player has in the turns that the drill gives */
             attempts: number;
+            /** @description Of one turn, in order; none where it is not known what becomes of them */
+            balls: components["schemas"]["PlayerfitBall"][];
             /** @description In the order of the measure's */
             goals: components["schemas"]["PlayerfitGoalFit"][];
             number: number;

@@ -184,6 +184,7 @@
         <Sequence
           {draft}
           {simulation}
+          fit={bench.worked?.playerFit?.measures ?? []}
           vocabulary={vocabulary.data}
           {report}
           {builtIn}

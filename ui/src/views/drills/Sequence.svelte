@@ -1,6 +1,14 @@
 <script lang="ts">
   import { tick } from 'svelte'
-  import type { DrillDocument, Simulation, Report, Task, Derivation, Vocabulary } from '../../lib/api/client'
+  import type {
+    DrillDocument,
+    MeasureFit,
+    Simulation,
+    Report,
+    Task,
+    Derivation,
+    Vocabulary,
+  } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import { moveTasks, wrongAt } from './measures'
@@ -11,6 +19,8 @@
   interface Props {
     draft: Draft<DrillDocument>
     simulation: Simulation | undefined
+    /** What whoever it is tried on makes of each measure. */
+    fit: MeasureFit[]
     vocabulary: Vocabulary | undefined
     report: Report | undefined
     builtIn: boolean
@@ -18,7 +28,7 @@
     tried: DrillDocument | undefined
     errors: Record<string, string>
   }
-  let { draft, simulation, vocabulary, report, builtIn, tried, errors }: Props = $props()
+  let { draft, simulation, fit, vocabulary, report, builtIn, tried, errors }: Props = $props()
   const pattern = $derived((tried ?? draft.document).pattern)
   const fixed = $derived(builtIn || Boolean(tried))
   let derivation = $state<Derivation | null>(null)
@@ -34,6 +44,12 @@
   }
   const most = 60
 
+  /** How many of ten balls of a task are made, by the first measure that it belongs to; undefined where that is not known. */
+  function made(task: number) {
+    const balls = fit.find((m) => m.balls.some((b) => b.task === task))?.balls.filter((b) => b.task === task)
+    if (!balls?.length) return undefined
+    return (10 * balls.reduce((sum, b) => sum + b.chance, 0)) / balls.length
+  }
   const explained = (task: number) => simulation?.tasks.find((each) => each.met.task === task)
   const set = (i: number, change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[i] && Object.assign(d.pattern.tasks[i], change))
@@ -206,7 +222,14 @@
               <VerdictSign verdict={interception.verdict} />{interception.meant ? ', as you mean it' : ''}
               {#if interception.late}<p>met later than wanted, for want of time</p>{/if}
               {#if interception.slower}<p>slower than its pace, to clear the net</p>{/if}
+              {@const tens = made(i)}
               <dl class="flex flex-wrap gap-x-3">
+                {#if tens !== undefined}
+                  <div class="flex gap-1">
+                    <dt>made</dt>
+                    <dd class="font-medium">{tens.toFixed(1)} of 10</dd>
+                  </div>
+                {/if}
                 {#each explained(i)?.facts ?? [] as fact, n (n)}
                   <div class="flex gap-1">
                     <dt>{fact.name}</dt>
