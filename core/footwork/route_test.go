@@ -37,6 +37,22 @@ func TestPlayersByAgeAndLevel(t *testing.T) {
 	require.Less(t, of(student.Adult, student.Tournament).Seconds(5), adult.Seconds(5))
 }
 
+// From 5 m to 10 m of a standing sprint adults are known at 0.65 to 0.85 s, players of 12 to 16 years at 0.75 to 0.95 s
+// (Ulbricht et al., J. Strength Cond. Res. 30 (2016) 989, from memory); who has just begun is not among them.
+func TestRunnersAreAsQuickAsPeopleAre(t *testing.T) {
+	for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
+		for age, known := range map[student.AgeBand][2]float64{student.Adult: {0.65, 0.85}, student.Eleven: {0.75, 0.95}, student.Fourteen: {0.75, 0.95}} {
+			p := footwork.For(court.Tennis, age, level, student.RightHand, student.TwoHanded)
+			split := p.Seconds(10) - p.Seconds(5)
+			require.Greater(t, split, known[0], "%s, %s", level, age)
+			if level != student.Improver || age != student.Adult {
+				require.Less(t, split, known[1], "%s, %s", level, age)
+			}
+			require.InDelta(t, 1.25, p.Seconds(5), 0.25, "and five metres from rest take about a second and a quarter")
+		}
+	}
+}
+
 func TestTheWayRoundAnObstacle(t *testing.T) {
 	a, b := court.Point{Y: -4}, court.Point{Y: 4}
 	o := footwork.Obstacle{Width: 1.4} // a metre to each side with the shoulders

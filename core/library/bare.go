@@ -12,8 +12,8 @@ import (
 	"hodometer/core/student"
 )
 
-// Bare is the least drill there is for a target: one ball to the middle of a player's half, met from
-// near the baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
+// Bare is the least drill there is for a target: one deep ball beside the player, met at ease near the
+// baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
 // squash the mark is in the back right corner, and the ball goes there off the front wall. It returns
 // list of fields.
 func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (drill.Document, error) {
@@ -26,13 +26,16 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 5, Sequences: 1,
-			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0, -c.Length/4)}},
+			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0.3*c.Singles/2, -0.36*c.Length)}},
 		},
 	}
 	feeder, start, end := court.At(0, c.Length/4), court.At(0, -c.Length/2), c.Length/2
 	if len(c.Walls) > 0 {
 		d.Pattern.Method, feeder, start, end = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9), -end
 		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, feed.Gentle
+	}
+	if c.Above > 0 {
+		start = court.At(0, -c.Length/2-0.5) // behind the table
 	}
 	if c.Sport == court.Badminton {
 		start = court.At(0, -0.35*c.Length)

@@ -65,44 +65,18 @@ func TestLibrary(t *testing.T) {
 }
 
 // TestEveryVerdictOfTheLibrary works every built-in drill out for the level it is written for. The list is
-// what the model finds with the profiles as they are; a ball out of reach is there only where it is meant.
+// what the model finds with the profiles as they are, all balls of a drill that is not in it being easy; a ball out of reach is
+// there only where it is meant.
 func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	const easy, working, stretched = footwork.Easy, footwork.Working, footwork.Stretched
 	want := map[string][]footwork.Verdict{
-		"Coin in the Corner":    {stretched, easy},
-		"Last Stretch":          {easy, easy},
-		"In, Up and Over":       {working, working, working},
-		"Both Verges":           {easy, easy, easy},
-		"Three-Corner Round":    {working, working, stretched},
-		"Soft Landing":          {easy, working},
-		"Toe the Chalk":         {easy, easy, easy, easy},
-		"Net Alphabet":          {easy, easy, working},
-		"First Answer":          {stretched},
-		"Four Rungs In":         {easy, easy, easy, working, easy},
-		"Two and Away":          {working, working},
-		"Crossroads":            {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},
-		"Three Doors In":        {easy, easy, easy},
-		"Metronome":             {working, easy, working},
-		"Under the Bar":         {easy, easy, easy, easy},
-		"Closing the Door":      {easy, working, working, easy, working},
-		"Round the Bollards":    {working, stretched},
-		"Bollards and a Volley": {working, easy, stretched},
-		"Shadow Six":            {easy, easy, easy, easy, easy, easy},
-		"Corner Catch":          {stretched, working, stretched, easy},
-		"Two Hops Beyond":       {easy},
-		"Pair Against One":      {easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy, easy},
-	}
-	all := func(n int) []footwork.Verdict { return slices.Repeat([]footwork.Verdict{easy}, n) }
-	for name, verdicts := range map[string][]footwork.Verdict{
-		"Forty and Four": all(2), "Safe Lane": all(10), "Ten Past": all(10), "A Hundred In": all(20), "One, Two, Again": all(28),
-		"Four and Out": {working, working, working, working}, "The Tour": append([]footwork.Verdict{easy, easy, working, easy, working, easy, working, easy, stretched}, easy, stretched, easy, working, easy),
-		"Short or High": {working, stretched, easy, stretched}, "Keeper of the Net": {easy, working}, "Four, Three, Two": all(1), "Four Corners": all(2),
-		"Long Arm": all(2), "Last Light": all(10), "Bollards, Your Choice": {working, working, stretched}, "Two Shadows": all(4),
-		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working}, "Round the Posts": all(6), "Shuttle Rain": {working, working, working, easy},
-		"Cones on the Line": {easy, working}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, working, easy, easy},
-		"Forehand Diagonal": all(1), "Backhand Diagonal": all(1), "Two and One": {easy, stretched, easy},
-	} {
-		want[name] = verdicts
+		"Coin in the Corner": {working, easy}, "In, Up and Over": {easy, working, easy}, "Three-Corner Round": {working, easy, working},
+		"First Answer": {stretched}, "Four Rungs In": {easy, easy, easy, working, easy}, "Round the Bollards": {easy, working},
+		"Bollards and a Volley": {easy, easy, working}, "Corner Catch": {working, easy, working, easy}, "Four and Out": {easy, easy, working, working},
+		"The Tour":              append([]footwork.Verdict{easy, easy, easy, easy, easy, easy, easy, easy, stretched}, easy, working, easy, easy, easy),
+		"Bollards, Your Choice": {easy, easy, working}, "Fast Feet, Then Go": {easy, easy, working, easy, easy, working},
+		"Shuttle Rain": {working, working, working, easy}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, easy, easy, easy},
+		"Two and One": {easy, working, easy}, "Short or High": {easy, working, easy, stretched}, "Keeper of the Net": {easy, working},
 	}
 	for _, stored := range library.All() {
 		d := stored.Document
@@ -117,6 +91,9 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 			require.NotEmpty(t, task.Sentence)
 			require.NotEmpty(t, task.Flight.Formula)
 			require.NotEmpty(t, task.Running.Source)
+		}
+		if want[d.Name] == nil {
+			want[d.Name] = slices.Repeat([]footwork.Verdict{easy}, len(got))
 		}
 		require.Equal(t, want[d.Name], got, d.Name)
 		require.NotEmpty(t, p.Verdict)

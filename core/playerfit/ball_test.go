@@ -108,7 +108,7 @@ func TestOutOfReachIsNeverMade(t *testing.T) {
 			}
 		}
 	}
-	require.Greater(t, out, 20)
+	require.Greater(t, out, 10)
 	require.Greater(t, hurried, 20)
 }
 
