@@ -26,6 +26,7 @@ type Vocabulary struct {
 	Transformations []feed.TransformationKind `json:"transformations" description:"Transformations of a pattern"`
 	Bodies          []feed.Body               `json:"bodies" description:"What of a player a ball can come at"`
 	Cases           []feed.Case               `json:"cases" description:"In which a branch is played"`
+	Backs           []feed.Back               `json:"backs" description:"How far players get back between balls"`
 	Sports          []SportWords              `json:"sports"`
 	Ages            []student.AgeBand         `json:"ages"`
 	Hands           []student.Hand            `json:"hands"`
@@ -69,7 +70,7 @@ func (s *server) vocabularyRoutes() []Route {
 			return Vocabulary{
 				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
-				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](),
+				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),

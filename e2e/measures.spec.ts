@@ -126,7 +126,7 @@ test('the work in four directions is set up from a drill with one, planned, coun
 test('sets of two are counted for a minute, two and three', async ({ page, empty }) => {
   const expected = await planned(page, empty, 'One, Two, Again')
   await expect(expected.getByRole('listitem').first()).toContainText(
-    '1 60 s: 21 strokes each; as many sets of 2 as possible in 1 min, hoping for 14',
+    '1 60 s: 24 strokes each; as many sets of 2 as possible in 1 min, hoping for 14',
   )
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')

@@ -3,6 +3,11 @@
 package feed
 
 // Enum lists the values in the order in which they are offered.
+func (Back) Enum() []any {
+	return []any{AllTheWay, HalfWay, StayThere}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Body) Enum() []any {
 	return []any{TheFeet, TheBody, TheCrossover}
 }

@@ -85,6 +85,7 @@ type Pattern struct {
 	Overlap      float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
 	Order        Order   `json:"order,omitempty"`
 	Seed         uint64  `json:"seed,omitempty" maximum:"4294967295" description:"The same number gives the same random order again"`
+	Back         Back    `json:"back,omitempty" description:"How far players get back between balls"`
 	Rally        *Rally  `json:"rally,omitempty" description:"Each reply is the next feed"`
 }
 

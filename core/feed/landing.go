@@ -15,3 +15,24 @@ const (
 	TheBody      Body = "the body"
 	TheCrossover Body = "the crossover point" // between forehand and backhand
 )
+
+// Back is how far players get back to their places between balls. The zero value is all the way.
+type Back string
+
+// The schools.
+const (
+	AllTheWay Back = "all the way"
+	HalfWay   Back = "half-way"
+	StayThere Back = "not at all"
+)
+
+// Share is that of the way back.
+func (b Back) Share() float64 {
+	switch b {
+	case HalfWay:
+		return 0.5
+	case StayThere:
+		return 0
+	}
+	return 1
+}

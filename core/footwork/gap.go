@@ -15,12 +15,6 @@ type Tempo struct {
 	Worst    Verdict   `json:"worst" description:"The hardest that is not meant"`
 }
 
-// Fastest is the shortest gap at which a pattern stays within a strain.
-type Fastest struct {
-	Strain Verdict  `json:"strain"`
-	Gap    *float64 `json:"gap" description:"Seconds; null where no gap does"`
-}
-
 // The gaps that are tried, in seconds.
 const (
 	shortestGap = 0.5
@@ -87,18 +81,4 @@ func (t Timing) Tempos(ctx context.Context) ([]Tempo, error) {
 		}
 		list = append(list, tempo)
 	}
-}
-
-// FastestGaps finds for each strain the shortest gap from which on the pattern stays within it.
-func FastestGaps(tempos []Tempo) []Fastest {
-	var list []Fastest
-	for _, strain := range []Verdict{Easy, Working, Stretched} {
-		f := Fastest{Strain: strain}
-		for i := len(tempos) - 1; i >= 0 && !tempos[i].Worst.Worse(strain); i-- {
-			gap := tempos[i].Gap
-			f.Gap = &gap
-		}
-		list = append(list, f)
-	}
-	return list
 }

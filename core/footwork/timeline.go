@@ -265,19 +265,26 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 // errNothingToAnswer is of an answer to a ball that nobody reached.
 var errNothingToAnswer = errors.New("the ball before it is not reached")
 
-// recoverFrom says where a player goes after a task: nearer to the net with the group it lies in.
+// recoverFrom says where a player goes after a task: as much of the way back as the pattern wants, nearer to the net with the
+// group it lies in.
 func (t Timing) recoverFrom(m *mover, i int, r feed.Release) {
 	m.recover = t.home(i)
 	if own := t.placed[r.Task].recover; own != nil {
 		m.recover = *own
 	}
 	m.recover.Y += t.facing(m.recover) * r.Nearer
+	if share := t.Pattern.Back.Share(); share < 1 {
+		way := ShortestRoute(m.place, m.recover, t.Obstacles)
+		m.recover = way.After(share * way.Length)
+	}
 }
+
+// hurried is how much longer a task without a ball may take than the time there is before it is too much.
+const hurried = 1.25
 
 // visit runs to a place that is to be touched, or where a stroke is shadowed, before the next task.
 func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
-	const hurried = 1.25            // a task may take so much longer than the time there is before it is too much
 	from, back := m.at(t.Drill, t.player, interception.Release)
 	run := ShortestRoute(from, f.place, t.Obstacles)
 	doing := touch
@@ -288,7 +295,7 @@ func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	late := interception.Leaves - interception.Release
 	interception.From, interception.Body, interception.Route = from, f.place, run.Places
 	interception.Needed = late + t.player.Seconds(run.Length) + doing
-	interception.Available = t.Pattern.GapOf(f.task)
+	interception.Available = t.Pattern.GapOf(t.Pattern.Tasks[interception.Task])
 	interception.Contact = interception.Release + interception.Needed - doing
 	interception.Spare, interception.Metres, interception.Chance, interception.Trail = interception.Available-interception.Needed, run.Length+back.Length, 1, []Sample{}
 	a := arrival{needed: interception.Needed, reaching: interception.Needed / hurried, available: interception.Available}

@@ -50,8 +50,8 @@ func simulationMetrics(d drill.Document, p Simulation, s coach.Settings) []metri
 	for _, f := range p.Fastest {
 		if f.Strain == footwork.Working && f.Gap != nil {
 			metrics = append(metrics, metric.New("Fastest gap", *f.Gap, units.Decimal(*f.Gap, 1), "s", metric.Derivation{
-				Formula: "the shortest gap, in tenths of a second, from which on no ball is worse than working", Source: metric.OwnArithmetic,
-				Inputs: []metric.Input{{Name: "Gap now", Value: units.Decimal(d.Pattern.Gap, 2) + " s"}},
+				Formula: "the shortest gap, in tenths of a second, at which no ball is worse than working and the player is back when the next one is struck, turn after turn", Source: metric.OwnArithmetic,
+				Inputs: []metric.Input{{Name: "What gives first", Value: f.First}, {Name: "Gap now", Value: units.Decimal(d.Pattern.Gap, 2) + " s"}},
 			}))
 		}
 	}

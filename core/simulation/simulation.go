@@ -126,7 +126,9 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if p.Tempos, err = work.Tempos(ctx); err != nil {
 		return Simulation{}, err
 	}
-	p.Fastest = footwork.FastestGaps(p.Tempos)
+	if p.Fastest, err = work.Fastest(ctx); err != nil {
+		return Simulation{}, err
+	}
 	if p.Metres, err = work.Metres(ctx); err != nil {
 		return Simulation{}, err
 	}

@@ -1536,6 +1536,8 @@ export interface components {
             wide: number;
         };
         /** @enum {string} */
+        FeedBack: "all the way" | "half-way" | "not at all";
+        /** @enum {string} */
         FeedBody: "the feet" | "the body" | "the crossover point";
         FeedBranch: {
             case: components["schemas"]["FeedCase"];
@@ -1568,6 +1570,8 @@ export interface components {
         /** @enum {string} */
         FeedPace: "gentle" | "half pace" | "rally pace" | "game pace";
         FeedPattern: {
+            /** @description How far players get back between balls */
+            back?: components["schemas"]["FeedBack"];
             /** @description Tasks that are played only in some case, in the order of the tasks */
             branches?: components["schemas"]["FeedBranch"][];
             /** @description What ends a turn */
@@ -1769,7 +1773,9 @@ export interface components {
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
         FootworkFastest: {
-            /** @description Seconds; null where no gap does */
+            /** @description What gives first at a shorter one, in words; empty where no gap does */
+            first: string;
+            /** @description Seconds, to the next tenth; null where no gap does */
             gap: null | number;
             strain: components["schemas"]["FootworkVerdict"];
         };
@@ -3460,6 +3466,8 @@ export interface components {
         Vocabulary: {
             ages: components["schemas"]["StudentAgeBand"][];
             backhands: components["schemas"]["StudentBackhand"][];
+            /** @description How far players get back between balls */
+            backs: components["schemas"]["FeedBack"][];
             /** @description Which side begins a round */
             begins: components["schemas"]["RotationBegins"][];
             /** @description What of a player a ball can come at */

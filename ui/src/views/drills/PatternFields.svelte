@@ -82,6 +82,14 @@
       onchange={(maxSequences) => set({ maxSequences })}
     />
   {/if}
+  {#if !rally}
+    <SelectField
+      label="Players get back"
+      value={pattern.back ?? 'all the way'}
+      options={vocabulary.backs}
+      onchange={(back) => set({ back: back === 'all the way' ? undefined : back })}
+    />
+  {/if}
   <SelectField
     label="The next one starts"
     value={pattern.next ?? 'when the last one has finished'}

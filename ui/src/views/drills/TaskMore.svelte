@@ -25,9 +25,7 @@
     const area = { wide: 0, deep: 0, ...$state.snapshot(task.area), ...change }
     set({ area: area.wide > 0 || area.deep > 0 ? area : undefined })
   }
-  const spins = $derived(
-    vocabulary.sports.find((each) => each.sport === draft.document.sport)?.spins ?? [],
-  )
+  const spins = $derived(vocabulary.sports.find((each) => each.sport === draft.document.sport)?.spins ?? [])
   const some = (value: number) => (value > 0 ? value : undefined)
   const givens = {
     height: 'its highest point',

@@ -27,6 +27,8 @@
       return list
     }),
   )
+  /** The quickest tempo that can be kept up at all. */
+  const kept = $derived(simulation.fastest.findLast((each) => each.gap !== null))
   let moving = $state<number | null>(null)
   const shown = $derived(moving ?? gap)
 </script>
@@ -76,10 +78,18 @@
         <li class="flex items-center gap-1.5">
           {#if fastest.gap === null}never{/if}
           <VerdictSign verdict={fastest.strain} />
-          {#if fastest.gap !== null}from {fastest.gap.toFixed(1)} s{/if}
+          {#if fastest.gap !== null}kept up from {fastest.gap.toFixed(1)} s{/if}
         </li>
       {/each}
     </ul>
+    {#if kept}
+      <p class="text-sm">
+        {kept.gap !== null && gap < kept.gap - 0.05
+          ? 'This tempo cannot be kept up; what gives is'
+          : 'What gives first when it gets quicker:'}
+        {kept.first}.
+      </p>
+    {/if}
   </div>
 {/if}
 
