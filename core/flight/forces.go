@@ -95,7 +95,9 @@ func (f *forces) step(v Vec) float64 {
 }
 
 // from is a ball at a moment, with what pulls at it.
-func (f *forces) from(t float64, p, v Vec) State { return State{T: t, P: p, V: v, a: f.acceleration(v)} }
+func (f *forces) from(t float64, p, v Vec) State {
+	return State{T: t, P: p, V: v, a: f.acceleration(v)}
+}
 
 // after is the state h seconds later: the velocity, on which alone the forces depend, by one step of Runge and Kutta's
 // fourth order, and the place by integrating the cubic through both velocities.

@@ -34,7 +34,7 @@ func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 	for _, stored := range library.All() {
 		for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
 			d := stored.Document
-			if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock || len(d.Pattern.Repeats) > 0 {
+			if d.Pattern.Rally != nil || d.Pattern.OneBall() || d.Pattern.Ends == feed.ByTheClock || len(d.Pattern.Repeats) > 0 || d.Pattern.Back != "" {
 				continue
 			}
 			player := d.PlayerFor(level, student.RightHand)
@@ -95,4 +95,16 @@ func TestHalfTheWayBackIsFaster(t *testing.T) {
 	half, near := run(feed.HalfWay)
 	require.Less(t, half, all)
 	require.Less(t, near, far)
+}
+
+// Every drill of the library is fed no faster than it can be kept up by the level it is written for.
+func TestTheLibraryCanBeKeptUp(t *testing.T) {
+	for _, stored := range library.All() {
+		d := stored.Document
+		s, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		require.NoError(t, err)
+		if len(s.Fastest) > 0 && s.Fastest[2].Gap != nil {
+			require.LessOrEqual(t, *s.Fastest[2].Gap, d.Pattern.Gap+1e-9, "%s: %s", d.Name, s.Fastest[2].First)
+		}
+	}
 }

@@ -55,7 +55,7 @@ func lastStretch() drill.Document {
 			at(drill.Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.5), court.Off(court.FarCentre, 0, court.Right))),
 		},
 		Pattern: feed.Pattern{
-			Method: feed.ByRacket, Gap: 3, Sequences: 4, Pause: 4,
+			Method: feed.ByRacket, Gap: 3.8, Sequences: 4, Pause: 4,
 			Tasks: []feed.Task{
 				paced(feed.HalfPace, feed.Backhand, court.From(court.Off(court.NearBaseline, 2, court.In), court.Off(court.LeftSingles, 1.2, court.In))),
 				paced(feed.HalfPace, feed.Backhand, court.From(court.Off(court.NearBaseline, 2.2, court.In), court.Off(court.NearCentre, 0.8, court.Left))),
@@ -114,7 +114,7 @@ func bothVerges() drill.Document {
 			at(drill.Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
 		},
-		Pattern: feed.Pattern{
+		Pattern: feed.Pattern{Back: feed.HalfWay,
 			Method: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
 			Tasks: []feed.Task{
 				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.RightSingles, 0.9, court.In))),
@@ -321,7 +321,7 @@ func threeDoorsIn() drill.Document {
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearBaseline, 0.5, court.Out, 0)), at(drill.Recovery, off(court.NearService, 2, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 3, court.In, 0)),
 		},
-		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
+		Pattern: feed.Pattern{Back: feed.HalfWay, Method: feed.ByRacket, Gap: 3.2, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			door("open", court.NearBaseline, 3.2, court.In, 1.2, feed.HalfPace), door("open", court.NearService, 1, court.Out, 1.2, feed.HalfPace), door("closed", court.NearService, 1.5, court.In, 0.8, feed.Gentle),
 		}},
 		Turns: 3, SetUp: 45, Effort: 7, Measures: one(court.StripAlong(court.FarBaseline, 2.5), score.Goal{Kind: score.Total, Count: 12}),
