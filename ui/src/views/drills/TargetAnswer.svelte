@@ -12,6 +12,10 @@
   let { fit, builtIn, onfit }: Props = $props()
   const dots = $derived(fit.target?.landings.length ?? 0)
   const zoned = $derived((fit.target?.scatter.logged ?? 0) - dots)
+  /** The task whose ball this is: the first of several, each with a chance of its own. */
+  const first = $derived(
+    new Set(fit.balls.map((ball) => ball.task)).size > 1 ? fit.balls[0]?.task : undefined,
+  )
   let derivation = $state<Derivation | null>(null)
 </script>
 
@@ -19,6 +23,9 @@
   <p class="mt-3 text-lg first-letter:uppercase" role="status" aria-label="What becomes of balls aimed there">
     {fit.target.sentence}.
   </p>
+  {#if first !== undefined}<p class="hint text-sm">
+      That is ball {first + 1}; how often each is made stands with it in the sequence.
+    </p>{/if}
   {#if !fit.target.upright}<p class="hint text-sm">
       On the court: the inner ring holds half of the balls, the outer one nine of ten{dots
         ? `; dots are the ${dots} that were logged by place`
