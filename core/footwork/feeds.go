@@ -60,6 +60,12 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
+	if method == feed.ByHand && t.Pace == "" && w.Ball.Bounces() {
+		want.By, want.Value = flight.ByApex, height+toss
+		if l, err = w.Aim(want); err == nil {
+			return l, false, nil
+		}
+	}
 	want.By, want.Value = flight.ByTime, max(0.15, from.Distance(landing)/d.Pattern.PaceOf(t).Speed(w.Court))
 	if l, err = w.Aim(want); err == nil {
 		return l, false, nil
@@ -72,6 +78,9 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 	}
 	return quick, true, nil
 }
+
+// toss is how far a hand tosses a ball up, metres. Common practice, no source.
+const toss = 0.5
 
 // wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
 var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, feed.RallyPace: 2.4, feed.GamePace: 1.6}

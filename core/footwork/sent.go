@@ -134,7 +134,7 @@ func (d Drill) fly(s sent) flown {
 	if d.Pattern.MethodOf(task) == feed.Answer {
 		f.launch, f.slower, f.fails = d.shot(task, flight.Above(s.from, s.high), s.to)
 	} else {
-		f.launch, f.slower, f.fails = d.launch(task, s.from, s.to)
+		f.launch, f.slower, f.fails = d.fed(task, s.from, s.to)
 	}
 	if f.fails == nil {
 		f.follow(d.World)

@@ -144,7 +144,7 @@ func cornerCatch() drill.Document {
 		Stroke:  feed.Lift, Rung: progress.Consistency, Level: student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.4), court.Off(court.NearCentre, 0, court.Right))),
-			at(drill.Feeder, off(court.FarService, 0.2, court.In, 0)),
+			at(drill.Feeder, off(court.FarService, 0.9, court.In, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3.4, Sequences: 2, Pause: 10, Tasks: []feed.Task{
 			thrown(court.NearService, 0, 1.3, 3.2), thrown(court.NearBaseline, 2.2, -1, 4.2), thrown(court.NearService, 0, -1.3, 3.2), thrown(court.NearBaseline, 2.2, 1, 4.2),

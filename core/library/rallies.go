@@ -156,7 +156,8 @@ func regionTour() drill.Document {
 func longArm() drill.Document {
 	slow := feed.Task{Kind: feed.ShadowTask, Stroke: feed.Backhand, Landing: behind(0.3, -0.6)}
 	drop := ball(feed.Backhand, off(court.NearBaseline, 0.4, court.In, -0.7))
-	drop.Method, drop.Contact = feed.ByHand, feed.AtTheTop
+	beside := off(court.NearBaseline, 2.5, court.In, -0.2) // the coach tosses it from close in front
+	drop.Method, drop.Contact, drop.From = feed.ByHand, feed.AtTheTop, &beside
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Long Arm", Sport: court.Tennis, Court: "tennis",
 		Summary: "A slow swing without a ball, then one with a ball tossed from the side: contact well in front of the body. Stints of about eighty seconds.",

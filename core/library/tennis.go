@@ -114,12 +114,12 @@ func bothVerges() drill.Document {
 			at(drill.Start, court.From(court.Off(court.NearBaseline, 0.9, court.Out), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, court.From(court.Off(court.FarService, 0.5, court.In), court.Off(court.FarCentre, 0, court.Right))),
 		},
-		Pattern: feed.Pattern{Back: feed.HalfWay,
-			Method: feed.ByHand, Gap: 4, Sequences: 2, Pause: 10,
+		Pattern: feed.Pattern{
+			Back: feed.HalfWay, Method: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 10,
 			Tasks: []feed.Task{
-				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.RightSingles, 0.9, court.In))),
-				ball(feed.Backhand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.LeftSingles, 0.9, court.In))),
-				ball(feed.Forehand, court.From(court.Off(court.NearBaseline, 2.5, court.In), court.Off(court.NearCentre, 0.9, court.Right))),
+				paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.RightSingles, 0.9, court.In))),
+				paced(feed.Gentle, feed.Backhand, court.From(court.Off(court.NearBaseline, 3, court.In), court.Off(court.LeftSingles, 0.9, court.In))),
+				paced(feed.Gentle, feed.Forehand, court.From(court.Off(court.NearBaseline, 2.5, court.In), court.Off(court.NearCentre, 0.9, court.Right))),
 			},
 		},
 		Turns: 4, SetUp: 45, Effort: 7,
