@@ -119,3 +119,26 @@ func TestRoundTwoObstacles(t *testing.T) {
 		}
 	}
 }
+
+// R6: an obstacle never shortens a run, two never less than one, a forced side never less than a free one; to a centimetre,
+// since a way leads from corner to corner.
+func TestOneMoreObstacleNeverShortens(t *testing.T) {
+	long.Check(t, func(t *rapid.T) {
+		place := func(name string) court.Point {
+			return court.Point{X: rapid.Float64Range(-5, 5).Draw(t, name+" x"), Y: rapid.Float64Range(-6, 6).Draw(t, name+" y")}
+		}
+		a, b := place("a"), place("b")
+		var obstacles []footwork.Obstacle
+		last := a.Distance(b)
+		for range rapid.IntRange(1, 4).Draw(t, "obstacles") {
+			o := footwork.Obstacle{At: place("o"), Width: rapid.Float64Range(0.2, 1).Draw(t, "width")}
+			free := footwork.ShortestRoute(a, b, append(obstacles, o)).Length
+			require.GreaterOrEqual(t, free, last-0.01)
+			o.Round = rapid.SampledFrom([]footwork.Round{footwork.Either, footwork.OnTheLeft, footwork.OnTheRight}).Draw(t, "round")
+			obstacles = append(obstacles, o)
+			route := footwork.ShortestRoute(a, b, obstacles)
+			require.GreaterOrEqual(t, route.Length, free-0.01)
+			last = route.Length
+		}
+	})
+}
