@@ -62,7 +62,17 @@ type Place struct {
 	Mark   court.Mark `json:"mark"`
 	Size   float64    `json:"size,omitempty" minimum:"0" maximum:"10" description:"Of an obstacle: its width, metres"`
 	Around PassSide   `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
+	Leg    Leg        `json:"leg,omitempty" description:"Of an obstacle: on which runs it is in the way; empty: all"`
 }
+
+// Leg is on which runs an obstacle is in the way.
+type Leg string
+
+// The legs. The zero value is all runs.
+const (
+	OnTheWayOut  Leg = "on the way out"
+	OnTheWayBack Leg = "on the way back"
+)
 
 // Document is a drill. It is written for a right-hander: left and right are the near player's.
 type Document struct {

@@ -18,6 +18,11 @@ func (Difficulty) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (Leg) Enum() []any {
+	return []any{OnTheWayOut, OnTheWayBack}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Order) Enum() []any {
 	return []any{SideBySide, OneByOne, GoalByGoal}
 }

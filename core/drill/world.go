@@ -24,6 +24,9 @@ func (d Document) PlayerFor(level student.Level, hand student.Hand) footwork.Pla
 	return footwork.For(d.Sport, footwork.Usual(level), level, hand, student.TwoHanded)
 }
 
+// legs are the runs on which an obstacle is in the way.
+var legs = map[Leg]footwork.Leg{OnTheWayOut: footwork.WayOut, OnTheWayBack: footwork.WayBack}
+
 // Resolved is what a timeline is worked out from.
 func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
 	c, err := court.Find(d.Court)
@@ -50,7 +53,7 @@ func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
 			drill.Feeder = at
 		case Obstacle:
 			round := map[PassSide]footwork.Round{PassLeft: footwork.OnTheLeft, PassRight: footwork.OnTheRight}[place.Around]
-			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round})
+			drill.Obstacles = append(drill.Obstacles, footwork.Obstacle{At: at, Width: place.Size, Round: round, Leg: legs[place.Leg]})
 		}
 	}
 	return drill, nil

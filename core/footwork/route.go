@@ -17,11 +17,39 @@ const (
 	OnTheRight
 )
 
+// Leg is on which runs an obstacle is in the way.
+type Leg int
+
+// The legs. The zero value is all runs.
+const (
+	AnyRun Leg = iota
+	WayOut     // to a ball or a task
+	WayBack    // to the place between balls
+)
+
 // Obstacle is something to be run around: a round thing of so much across.
 type Obstacle struct {
 	At    court.Point
 	Width float64 // metres
 	Round Round
+	Leg   Leg
+}
+
+// inTheWay are the obstacles of a leg.
+func (d Drill) inTheWay(leg Leg) []Obstacle {
+	for i, o := range d.Obstacles {
+		if o.Leg == AnyRun || o.Leg == leg {
+			continue
+		}
+		list := slices.Clone(d.Obstacles[:i])
+		for _, o := range d.Obstacles[i:] {
+			if o.Leg == AnyRun || o.Leg == leg {
+				list = append(list, o)
+			}
+		}
+		return list
+	}
+	return d.Obstacles
 }
 
 // Metres that a body needs beside an obstacle, and how far from its line a forced obstacle still counts.
@@ -40,7 +68,7 @@ type Route struct {
 func straight(from, to court.Point) Route { return Route{[]court.Point{from, to}, from.Distance(to)} }
 
 // ShortestRoute is the shortest way around obstacles, on the side that they say: it leads from corner to corner of polygons of
-// so many sides around them, found by Dijkstra's method (Numerische Mathematik 1 (1959) 269). One more obstacle only takes ways
+// so many sides around them, found by the method of Hart, Nilsson and Raphael (IEEE Trans. Syst. Sci. Cybern. 4 (1968) 100). One more obstacle only takes ways
 // away, so that none shortens a way. An obstacle in whose reach the way begins or ends is not in the way, and one that has to be
 // passed on a side bends every run that goes by within two and a half metres of it.
 func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
@@ -50,10 +78,8 @@ func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
 	}
 	nodes := []court.Point{from, to}
 	for i, w := range walls {
-		outer := w.radius / math.Cos(math.Pi/corners)
-		for k := range corners {
-			sin, cos := math.Sincos(2 * math.Pi * float64(k) / corners)
-			at := court.Point{X: w.at.X + outer*cos, Y: w.at.Y + outer*sin}
+		for _, corner := range outline {
+			at := court.Point{X: w.at.X + w.radius*corner.X, Y: w.at.Y + w.radius*corner.Y}
 			if !walls.within(at, i) {
 				nodes = append(nodes, at)
 			}
@@ -67,6 +93,16 @@ func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
 
 // corners is how many a polygon around an obstacle has: a way round it is at most a hundredth too long.
 const corners = 24
+
+// outline is a polygon around a circle of one metre.
+var outline = func() (list [corners]court.Point) {
+	outer := 1 / math.Cos(math.Pi/corners)
+	for i := range list {
+		sin, cos := math.Sincos(2 * math.Pi * float64(i) / corners)
+		list[i] = court.Point{X: outer * cos, Y: outer * sin}
+	}
+	return list
+}()
 
 // wall is an obstacle in the way: a round thing, and where it has to be passed on a side a barrier on the other one.
 type wall struct {
@@ -82,7 +118,7 @@ type walls []wall
 // wallsOf are the obstacles that can be in the way from one place to another.
 func wallsOf(from, to court.Point, obstacles []Obstacle) walls {
 	const round = 0.05 // metres by which a way round the end of a barrier misses it
-	var list walls
+	list := make(walls, 0, len(obstacles))
 	far := from.Distance(to)
 	for _, o := range obstacles {
 		if from.Distance(o.At) <= o.radius() || to.Distance(o.At) <= o.radius() {
@@ -111,7 +147,7 @@ func wallsOf(from, to court.Point, obstacles []Obstacle) walls {
 // clear says whether the straight way between two places is free.
 func (list walls) clear(a, b court.Point) bool {
 	for _, w := range list {
-		if near(a, b, w.at) < w.radius-1e-6 || w.barred && crosses(a, b, w.at, w.until) {
+		if reach := w.radius - 1e-6; near(a, b, w.at) < reach*reach || w.barred && crosses(a, b, w.at, w.until) {
 			return false
 		}
 	}
@@ -128,6 +164,12 @@ func (list walls) within(at court.Point, own int) bool {
 	return false
 }
 
+// between is the distance of two places, quicker than where their figures may be huge.
+func between(a, b court.Point) float64 {
+	dx, dy := b.X-a.X, b.Y-a.Y
+	return math.Sqrt(dx*dx + dy*dy)
+}
+
 // crosses says whether two lines between places cross.
 func crosses(a, b, c, d court.Point) bool {
 	turn := func(p, q, r court.Point) float64 { return (q.X-p.X)*(r.Y-p.Y) - (q.Y-p.Y)*(r.X-p.X) }
@@ -137,15 +179,16 @@ func crosses(a, b, c, d court.Point) bool {
 // shortest is the shortest way from the first of some places to the second one over the others.
 func (list walls) shortest(nodes []court.Point) Route {
 	const goal = 1
-	length, before, done := make([]float64, len(nodes)), make([]int, len(nodes)), make([]bool, len(nodes))
-	for i := range length {
-		length[i] = math.Inf(1)
+	length, left := make([]float64, len(nodes)), make([]float64, len(nodes))
+	before, done := make([]int, len(nodes)), make([]bool, len(nodes))
+	for i, p := range nodes {
+		length[i], left[i] = math.Inf(1), between(p, nodes[goal])
 	}
 	length[0] = 0
 	for !done[goal] {
 		at := -1
 		for i, l := range length {
-			if !done[i] && !math.IsInf(l, 1) && (at < 0 || l < length[at]) {
+			if !done[i] && !math.IsInf(l, 1) && (at < 0 || l+left[i] < length[at]+left[at]) {
 				at = i
 			}
 		}
@@ -154,7 +197,7 @@ func (list walls) shortest(nodes []court.Point) Route {
 		}
 		done[at] = true
 		for i, p := range nodes {
-			if step := length[at] + nodes[at].Distance(p); !done[i] && step < length[i]-1e-12 && list.clear(nodes[at], p) {
+			if step := length[at] + between(nodes[at], p); !done[i] && step < length[i]-1e-12 && list.clear(nodes[at], p) {
 				length[i], before[i] = step, at
 			}
 		}
@@ -170,15 +213,17 @@ func (list walls) shortest(nodes []court.Point) Route {
 
 func (o Obstacle) radius() float64 { return o.Width/2 + shoulder }
 
-// near is how near a leg of a route comes to a place.
+// near is how near a leg of a route comes to a place, squared.
 func near(a, b, c court.Point) float64 {
-	d := a.Distance(b)
-	if d == 0 {
-		return a.Distance(c)
+	dx, dy, cx, cy := b.X-a.X, b.Y-a.Y, c.X-a.X, c.Y-a.Y
+	d, along := dx*dx+dy*dy, cx*dx+cy*dy
+	switch {
+	case along <= 0 || d == 0:
+		return cx*cx + cy*cy
+	case along >= d:
+		return (cx-dx)*(cx-dx) + (cy-dy)*(cy-dy)
 	}
-	share := ((c.X-a.X)*(b.X-a.X) + (c.Y-a.Y)*(b.Y-a.Y)) / (d * d)
-	share = math.Max(0, math.Min(1, share))
-	return c.Distance(court.Point{X: a.X + share*(b.X-a.X), Y: a.Y + share*(b.Y-a.Y)})
+	return (cx*dy - cy*dx) * (cx*dy - cy*dx) / d
 }
 
 // After is the place on a route after so many metres.

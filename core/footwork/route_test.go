@@ -120,6 +120,25 @@ func TestRoundTwoObstacles(t *testing.T) {
 	}
 }
 
+// An obstacle that is in the way out only leaves the way back alone, and the other way round; on both it is run round twice.
+func TestObstaclesHaveTheirLegs(t *testing.T) {
+	metres := func(list ...footwork.Obstacle) float64 {
+		d := sideToSide(t, 6)
+		d.Pattern.Sequences, d.Obstacles = 1, list
+		return line(t, d, clubPlayer).Runners[0].Metres
+	}
+	o := footwork.Obstacle{At: court.Point{X: 1.4, Y: -12.6}, Width: 0.8}
+	free, both := metres(), metres(o)
+	o.Leg = footwork.WayOut
+	out := metres(o)
+	o.Leg = footwork.WayBack
+	back := metres(o)
+	require.Greater(t, out, free)
+	require.Greater(t, back, free)
+	require.Greater(t, both, out)
+	require.Greater(t, both, back)
+}
+
 // R6: an obstacle never shortens a run, two never less than one, a forced side never less than a free one; to a centimetre,
 // since a way leads from corner to corner.
 func TestOneMoreObstacleNeverShortens(t *testing.T) {

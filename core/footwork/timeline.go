@@ -79,7 +79,7 @@ type mover struct {
 
 // at is where a player is when a new ball asks for them: on the way back, as far as the time allowed.
 func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
-	back := ShortestRoute(m.place, m.recover, d.Obstacles)
+	back := ShortestRoute(m.place, m.recover, d.inTheWay(WayBack))
 	gone := back.upTo(p.Metres(t - m.free))
 	return gone.Places[len(gone.Places)-1], gone
 }
@@ -253,7 +253,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		line.Interceptions = append(line.Interceptions, m)
 	}
 	for _, m := range movers {
-		back := ShortestRoute(m.place, m.recover, t.Obstacles)
+		back := ShortestRoute(m.place, m.recover, t.inTheWay(WayBack))
 		m.runner.Metres += back.Length
 		m.runner.Work += t.player.Seconds(back.Length)
 		m.runner.Rest = math.Max(0, line.Seconds-m.runner.Work)
@@ -274,7 +274,7 @@ func (t Timing) recoverFrom(m *mover, i int, r feed.Release) {
 	}
 	m.recover.Y += t.facing(m.recover) * r.Nearer
 	if share := t.Pattern.Back.Share(); share < 1 {
-		way := ShortestRoute(m.place, m.recover, t.Obstacles)
+		way := ShortestRoute(m.place, m.recover, t.inTheWay(WayBack))
 		m.recover = way.After(share * way.Length)
 	}
 }
@@ -286,7 +286,7 @@ const hurried = 1.25
 func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
 	from, back := m.at(t.Drill, t.player, interception.Release)
-	run := ShortestRoute(from, f.place, t.Obstacles)
+	run := ShortestRoute(from, f.place, t.inTheWay(WayOut))
 	doing := touch
 	if f.task.Kind == feed.ShadowTask {
 		doing = shadow

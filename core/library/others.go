@@ -83,7 +83,7 @@ func roundTheBollards() drill.Document {
 		Stroke:  feed.Backhand, Rung: progress.Depth,
 		Places: []drill.Place{
 			at(drill.Start, court.At(0, -0.9)), at(drill.Recovery, court.At(0, -0.9)), at(drill.Feeder, court.At(0.4, 1.2)),
-			{Kind: drill.Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: drill.PassRight}, {Kind: drill.Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: drill.PassLeft},
+			{Kind: drill.Obstacle, Mark: court.At(-0.95, -1.75), Size: 0.3, Around: drill.PassRight, Leg: drill.OnTheWayBack}, {Kind: drill.Obstacle, Mark: court.At(0.95, -1.75), Size: 0.3, Around: drill.PassLeft, Leg: drill.OnTheWayBack},
 		},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 5, Sequences: 4, Pause: 10, Tasks: []feed.Task{deep(-2.3, feed.Backhand), deep(2.3, feed.Forehand)}},
 		Turns:   3, SetUp: 60, Effort: 8, Measures: one(court.Target{Kind: court.BoxTarget, Box: "back-left"}, score.Goal{Kind: score.Total, Count: 16}),

@@ -1344,6 +1344,8 @@ export interface components {
             stroke: components["schemas"]["FeedStroke"];
             times: components["schemas"]["DrillTime"][];
         };
+        /** @enum {string} */
+        DrillLeg: "on the way out" | "on the way back";
         DrillMeasure: {
             /** @description What makes it harder or easier on purpose: a grip, an object, a band; empty: none */
             constraint?: string;
@@ -1396,6 +1398,8 @@ export interface components {
             /** @description Of an obstacle: the side on which it is passed */
             around?: components["schemas"]["DrillPassSide"];
             kind: components["schemas"]["DrillPlaceKind"];
+            /** @description Of an obstacle: on which runs it is in the way; empty: all */
+            leg?: components["schemas"]["DrillLeg"];
             mark: components["schemas"]["CourtMark"];
             /**
              * Format: double

@@ -102,5 +102,5 @@
 {/if}
 {#if errors['pattern.repeats']}<p class="text-error text-sm" role="alert">{errors['pattern.repeats']}</p>{/if}
 {#if !builtIn && !pattern.rally}
-  <button class="btn btn-sm no-print mt-2" onclick={add}>Repeat a group of tasks</button>
+  <button class="btn btn-sm no-print me-2 mt-2" onclick={add}>Repeat a group of tasks</button>
 {/if}

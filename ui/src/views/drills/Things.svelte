@@ -58,5 +58,15 @@
       options={['either', 'left', 'right']}
       onchange={(around) => draft.change((d) => d.places[i] && (d.places[i].around = around))}
     />
+    <SelectField
+      label="It is in the way"
+      value={place.leg ?? ''}
+      options={[
+        { value: '', label: 'out and back' },
+        { value: 'on the way out', label: 'on the way out' },
+        { value: 'on the way back', label: 'on the way back' },
+      ]}
+      onchange={(leg) => draft.change((d) => d.places[i] && (d.places[i].leg = leg || undefined))}
+    />
   </div>
 {/each}
