@@ -207,26 +207,15 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		}
 		task := t.Pattern.Tasks[r.Task]
 		i := min(task.Player, len(movers)-1)
-		s, late := sent{}, error(nil)
-		if answer := t.Pattern.MethodOf(task) == feed.Answer; answer && (n == 0 || line.Interceptions[n-1].Where == nil) {
-			late = errNothingToAnswer
-		} else if answer {
-			before := line.Interceptions[n-1]
-			r.At = before.Contact
-			at, _ := movers[i].at(t.Drill, t.player, r.At)
-			place := t.placed[r.Task]
-			place.from = snapped(court.Point{X: before.Where.X, Y: before.Where.Y})
-			s = t.sentTo(r, place, at, t.player.Hand)
-			s.high = math.Max(grain, math.Round(before.Where.Z/grain)*grain)
-		} else {
-			at, _ := movers[i].at(t.Drill, t.player, r.At)
-			s = t.sentTo(r, t.placed[r.Task], at, t.player.Hand)
+		var before *Interception
+		if n > 0 {
+			before = &line.Interceptions[n-1]
 		}
-		f := &aimed{flown: flown{task: task, fails: late}}
-		if late == nil {
-			f = t.ball(s)
+		f := t.comes(&r, before, movers[i])
+		m := Interception{
+			Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At,
+			Problem: f.problem(r.Task), Skipped: errors.Is(f.fails, errNothingToAnswer),
 		}
-		m := Interception{Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At, Problem: f.problem(r.Task), Skipped: late != nil}
 		if m.Kind == "" {
 			m.Kind = feed.BallTask
 		}
@@ -260,6 +249,25 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		line.Runners = append(line.Runners, m.runner)
 	}
 	return line, nil
+}
+
+// comes is the ball of a release as it comes to a player. An answer leaves when and where the ball before was met; that
+// changes the release.
+func (t Timing) comes(r *feed.Release, before *Interception, m mover) *aimed {
+	task, place := t.Pattern.Tasks[r.Task], t.placed[r.Task]
+	high := 0.0
+	if t.Pattern.MethodOf(task) == feed.Answer {
+		if before == nil || before.Where == nil {
+			return &aimed{flown: flown{task: task, fails: errNothingToAnswer}}
+		}
+		r.At = before.Contact
+		place.from = snapped(court.Point{X: before.Where.X, Y: before.Where.Y})
+		high = math.Max(grain, math.Round(before.Where.Z/grain)*grain)
+	}
+	at, _ := m.at(t.Drill, t.player, r.At)
+	s := t.sentTo(*r, place, at, t.player.Hand)
+	s.high = high
+	return t.ball(s)
 }
 
 // errNothingToAnswer is of an answer to a ball that nobody reached.
