@@ -14,6 +14,15 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     ),
   ],
   [
+    'what the model cannot know',
+    async (page) => (
+      await link(page, 'Settings'),
+      await link(page, /^About Hodometer/),
+      await link(page, 'What this model cannot know'),
+      page.getByRole('heading', { name: 'The player' }).waitFor()
+    ),
+  ],
+  [
     'students',
     async (page) => (
       await link(page, 'Students'),

@@ -109,6 +109,7 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   const before = await page.getByLabel('Within', { exact: true }).inputValue()
   await page.getByRole('button', { name: 'Fit the target' }).click()
   await expect(page.getByText(/7 of 10 is only what the level makes of these balls/i)).toBeVisible()
+  await expect(becomes(page)).toContainText(/of 100 balls 6\d in the target/)
   await expect(page.getByLabel('Within', { exact: true })).not.toHaveValue(before)
   await page.getByLabel('Errors of 10, at most').fill('1')
   await page.getByRole('button', { name: 'Move to best aim' }).click()

@@ -40,6 +40,11 @@ test('a coach shapes a pattern with the keyboard and sees what becomes of each b
     'Acceleration a, top speed v',
   )
   await page.keyboard.press('Escape')
+  // And what no figure can know is one step from it.
+  await page.getByRole('button', { name: 'run of Task 1' }).click()
+  await page.getByRole('link', { name: 'What this model cannot know' }).click()
+  await expect(page.getByRole('heading', { name: 'What this model cannot know', level: 1 })).toBeVisible()
+  await page.goBack()
 
   // A feed that cannot be is told in the coach's words, beside its row, and is kept all the same.
   await row(page, 1).getByText('more', { exact: false }).first().click()

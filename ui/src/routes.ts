@@ -26,5 +26,6 @@ export const routes: RouteDefinition = {
   '/reckoner/:question': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/settings': later(() => import('./views/settings/Settings.svelte')),
   '/about': later(() => import('./views/about/About.svelte')),
+  '/limits': later(() => import('./views/about/Limits.svelte')),
   '*': NotFound,
 }

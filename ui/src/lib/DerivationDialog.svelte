@@ -25,6 +25,9 @@
         {/each}
       </dl>
       <p class="hint mt-3 text-sm">{derivation.source}</p>
+      <p class="mt-2 text-sm">
+        <a class="link" href="#/limits" onclick={() => dialog?.close()}>What this model cannot know</a>
+      </p>
       <form method="dialog" class="modal-action"><button class="btn">Close</button></form>
     </div>
   {/if}

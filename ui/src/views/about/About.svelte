@@ -24,6 +24,14 @@
       </dl>
     </section>
     <section class="sheet mt-4 max-w-2xl">
+      <h2>What its figures rest on</h2>
+      <p class="mt-1">
+        Every figure opens and says how it came about. <a class="link" href="#/limits"
+          >What this model cannot know</a
+        >
+      </p>
+    </section>
+    <section class="sheet mt-4 max-w-2xl">
       <h2>What it is built on</h2>
       <p class="mt-1">
         Programs and fonts of other people, each under its own licence. They ship with Hodometer; nothing is
