@@ -191,7 +191,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
-					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Kind == score.FewMisses && m.Goals[0].Minutes > 0,
+					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
 				}
 				c.share(m.Who, person, there, group.Lines)

@@ -37,11 +37,11 @@ func (p Pattern) checkAnswers() error {
 			continue
 		case t.Kind != "" && t.Kind != BallTask:
 			wrong.Add(path+".method", "only a ball is the answer to another one")
-		case i == 0 || !p.Tasks[i-1].Kind.Flies() || p.Tasks[i-1].Kind == CatchTask:
+		case i == 0 || !p.Tasks[i-1].Kind.Struck():
 			wrong.Add(path+".method", "there is no stroke before it to which it would be the answer")
 		case p.Tasks[i-1].Reply != nil:
 			wrong.Add(path+".method", "task %d says where its reply goes; take that out, the answer says it", i)
-		case p.Order == Shuffled || p.Order == Drawn:
+		case p.Order.Random():
 			wrong.Add(path+".method", "answers need the order in which the tasks are listed")
 		}
 	}

@@ -28,7 +28,7 @@ func (s Transformation) asks(p *Pattern, sport court.Sport) (string, bool) {
 		return "Replies at half pace: keep it neutral.", true
 	case SliceIn:
 		for i := range p.Tasks {
-			if t := &p.Tasks[i]; t.Kind.Flies() && t.Kind != CatchTask && t.Stroke != Serve && slices.Contains(SpinsOf(sport), Slice) {
+			if t := &p.Tasks[i]; t.Kind.Struck() && t.Stroke != Serve && slices.Contains(SpinsOf(sport), Slice) {
 				t.Spin, t.RPM = Slice, 0
 			}
 		}
@@ -52,7 +52,7 @@ func (s Transformation) Constraint() string {
 // replies has every struck ball answered at a pace.
 func (p *Pattern) replies(pace Pace) {
 	for i := range p.Tasks {
-		if t := &p.Tasks[i]; t.Kind.Flies() && t.Kind != CatchTask {
+		if t := &p.Tasks[i]; t.Kind.Struck() {
 			t.ReplyPace = pace
 		}
 	}

@@ -104,7 +104,7 @@ func (p Pattern) checkBranches() error {
 		switch {
 		case p.Rally != nil:
 			wrong.Add("branches", "a rally has no branches")
-		case p.Order == Shuffled || p.Order == Drawn:
+		case p.Order.Random():
 			wrong.Add("branches", "branches need the order in which the tasks are listed")
 		}
 	}

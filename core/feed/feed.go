@@ -167,7 +167,7 @@ func (p Pattern) FeedingSeconds(people, turns int) float64 {
 
 // Count is how many balls of a turn ask for a stroke of some sort.
 func (p Pattern) Count(sort func(Stroke) bool) int {
-	return p.inTurn(func(t Task) bool { return t.Kind.Flies() && t.Kind != CatchTask && sort(t.Stroke) })
+	return p.inTurn(func(t Task) bool { return t.Kind.Struck() && sort(t.Stroke) })
 }
 
 // inTurn is how many tasks of a turn are of some sort, rounded where a turn ends at random.

@@ -40,6 +40,9 @@ const (
 	Drawn    Order = "drawn by weight"
 )
 
+// Random says whether chance decides which task comes.
+func (o Order) Random() bool { return o == Shuffled || o == Drawn }
+
 // Release is one task of a turn and when it begins.
 type Release struct {
 	Sequence int
@@ -113,7 +116,7 @@ func spread(seed uint64, step float64) func() float64 {
 
 // Known says whether a player knows before which ball comes next, and where.
 func (p Pattern) Known() bool {
-	return p.Order != Shuffled && p.Order != Drawn && len(p.Branches) == 0 &&
+	return !p.Order.Random() && len(p.Branches) == 0 &&
 		!slices.ContainsFunc(p.Tasks, func(t Task) bool { return t.Area != nil })
 }
 

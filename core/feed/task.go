@@ -21,6 +21,9 @@ const (
 // Flies says whether a ball is fed.
 func (k Kind) Flies() bool { return k == "" || k == BallTask || k == CatchTask }
 
+// Struck says whether a task is a ball that the player strikes.
+func (k Kind) Struck() bool { return k.Flies() && k != CatchTask }
+
 // Moment is when the player meets the ball.
 type Moment string
 

@@ -211,7 +211,7 @@ func (d Drill) loosened(a arrival) float64 {
 // many seconds after the release.
 func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
 	comfortable := p.stand(c.at.P, stroke, d.facing(c.at.P.Floor()))
-	a := arrival{contact: c, body: comfortable, available: c.at.T, run: ShortestRoute(from, comfortable, d.inTheWay(WayOut))}
+	a := arrival{contact: c, body: comfortable, available: c.at.T, run: d.way(from, comfortable, WayOut)}
 	a.needed = leaves + p.Seconds(a.run.Length)
 	if a.run.Length > noRun {
 		if d.World.Court.Above > 0 {

@@ -110,7 +110,7 @@ func (t Timing) kept(ctx context.Context) ([]kept, error) {
 			k.verdict = at.Verdict
 		}
 		t.recoverFrom(&m, i, r)
-		way := ShortestRoute(m.place, m.recover, t.inTheWay(WayBack))
+		way := t.way(m.place, m.recover, WayBack)
 		k.back = m.free - r.At + t.player.Seconds(way.Length)
 		waits[i] = m.recover
 		k.until(p, plan, n, i)

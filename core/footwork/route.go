@@ -22,9 +22,9 @@ type Leg int
 
 // The legs. The zero value is all runs.
 const (
-	AnyRun Leg = iota
-	WayOut     // to a ball or a task
-	WayBack    // to the place between balls
+	AnyRun  Leg = iota
+	WayOut      // to a ball or a task
+	WayBack     // to the place between balls
 )
 
 // Obstacle is something to be run around: a round thing of so much across.
@@ -35,22 +35,8 @@ type Obstacle struct {
 	Leg   Leg
 }
 
-// inTheWay are the obstacles of a leg.
-func (d Drill) inTheWay(leg Leg) []Obstacle {
-	for i, o := range d.Obstacles {
-		if o.Leg == AnyRun || o.Leg == leg {
-			continue
-		}
-		list := slices.Clone(d.Obstacles[:i])
-		for _, o := range d.Obstacles[i:] {
-			if o.Leg == AnyRun || o.Leg == leg {
-				list = append(list, o)
-			}
-		}
-		return list
-	}
-	return d.Obstacles
-}
+// on says whether an obstacle is in the way on the runs of a leg.
+func (o Obstacle) on(leg Leg) bool { return leg == AnyRun || o.Leg == AnyRun || o.Leg == leg }
 
 // Metres that a body needs beside an obstacle, and how far from its line a forced obstacle still counts.
 const (
@@ -67,12 +53,21 @@ type Route struct {
 // straight is the route without anything in its way.
 func straight(from, to court.Point) Route { return Route{[]court.Point{from, to}, from.Distance(to)} }
 
-// ShortestRoute is the shortest way around obstacles, on the side that they say: it leads from corner to corner of polygons of
-// so many sides around them, found by the method of Hart, Nilsson and Raphael (IEEE Trans. Syst. Sci. Cybern. 4 (1968) 100). One more obstacle only takes ways
-// away, so that none shortens a way. An obstacle in whose reach the way begins or ends is not in the way, and one that has to be
-// passed on a side bends every run that goes by within two and a half metres of it.
+// way is the shortest way around the obstacles of a leg.
+func (d Drill) way(from, to court.Point, leg Leg) Route {
+	return shortestRoute(from, to, wallsOf(from, to, d.Obstacles, leg))
+}
+
+// ShortestRoute is the shortest way around obstacles, on the side that they say, whichever leg they are of: it leads from corner
+// to corner of polygons of so many sides around them, found by the method of Hart, Nilsson and Raphael (IEEE Trans. Syst. Sci.
+// Cybern. 4 (1968) 100). One more obstacle only takes ways away, so that none shortens a way. An obstacle in whose reach the way
+// begins or ends is not in the way, and one that has to be passed on a side bends every run that goes by within two and a half
+// metres of it.
 func ShortestRoute(from, to court.Point, obstacles []Obstacle) Route {
-	walls := wallsOf(from, to, obstacles)
+	return shortestRoute(from, to, wallsOf(from, to, obstacles, AnyRun))
+}
+
+func shortestRoute(from, to court.Point, walls walls) Route {
 	if from == to || walls.clear(from, to) {
 		return straight(from, to)
 	}
@@ -115,13 +110,13 @@ type wall struct {
 
 type walls []wall
 
-// wallsOf are the obstacles that can be in the way from one place to another.
-func wallsOf(from, to court.Point, obstacles []Obstacle) walls {
+// wallsOf are the obstacles that can be in the way from one place to another, on the runs of a leg.
+func wallsOf(from, to court.Point, obstacles []Obstacle, leg Leg) walls {
 	const round = 0.05 // metres by which a way round the end of a barrier misses it
 	list := make(walls, 0, len(obstacles))
 	far := from.Distance(to)
 	for _, o := range obstacles {
-		if from.Distance(o.At) <= o.radius() || to.Distance(o.At) <= o.radius() {
+		if !o.on(leg) || from.Distance(o.At) <= o.radius() || to.Distance(o.At) <= o.radius() {
 			continue
 		}
 		w := wall{at: o.At, radius: o.radius()}

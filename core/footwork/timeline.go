@@ -79,7 +79,7 @@ type mover struct {
 
 // at is where a player is when a new ball asks for them: on the way back, as far as the time allowed.
 func (m mover) at(d Drill, p Player, t float64) (court.Point, Route) {
-	back := ShortestRoute(m.place, m.recover, d.inTheWay(WayBack))
+	back := d.way(m.place, m.recover, WayBack)
 	gone := back.upTo(p.Metres(t - m.free))
 	return gone.Places[len(gone.Places)-1], gone
 }
@@ -171,12 +171,14 @@ func (t Timing) turn(ctx context.Context, turn int, full detail) (Timeline, erro
 	return t.run(ctx, plan, full)
 }
 
-// Metres is how far each live player runs in a turn, the mean of several where no turn is like another.
+// ManyTurns is how many turns stand for all where no turn is like another.
+const ManyTurns = 16
+
+// Metres is how far each live player runs in a turn, the mean of many where no turn is like another.
 func (t Timing) Metres(ctx context.Context) ([]float64, error) {
-	const several = 16
 	turns := 1
 	if t.Pattern.Varies() {
-		turns = several
+		turns = ManyTurns
 	}
 	metres := []float64{}
 	for turn := range turns {
@@ -242,7 +244,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		line.Interceptions = append(line.Interceptions, m)
 	}
 	for _, m := range movers {
-		back := ShortestRoute(m.place, m.recover, t.inTheWay(WayBack))
+		back := t.way(m.place, m.recover, WayBack)
 		m.runner.Metres += back.Length
 		m.runner.Work += t.player.Seconds(back.Length)
 		m.runner.Rest = math.Max(0, line.Seconds-m.runner.Work)
@@ -282,7 +284,7 @@ func (t Timing) recoverFrom(m *mover, i int, r feed.Release) {
 	}
 	m.recover.Y += t.facing(m.recover) * r.Nearer
 	if share := t.Pattern.Back.Share(); share < 1 {
-		way := ShortestRoute(m.place, m.recover, t.inTheWay(WayBack))
+		way := t.way(m.place, m.recover, WayBack)
 		m.recover = way.After(share * way.Length)
 	}
 }
@@ -294,7 +296,7 @@ const hurried = 1.25
 func (t Timing) visit(m *mover, interception *Interception, f flown) {
 	const touch, shadow = 0.2, 0.35 // seconds, common practice, no source
 	from, back := m.at(t.Drill, t.player, interception.Release)
-	run := ShortestRoute(from, f.place, t.inTheWay(WayOut))
+	run := t.way(from, f.place, WayOut)
 	doing := touch
 	if f.task.Kind == feed.ShadowTask {
 		doing = shadow

@@ -124,7 +124,7 @@ func (q Question) own() Leg {
 // inBalls is the goal with as many balls as there are in its time, of few misses within one.
 func (q Question) inBalls() score.Goal {
 	g := q.Goal
-	if g.Kind == score.FewMisses && g.Minutes > 0 {
+	if g.Timed() {
 		g.Count, g.Minutes = max(1, g.InCells(q.clock().Balls(60*g.Minutes))), 0
 	}
 	return g
@@ -192,7 +192,7 @@ func (q Question) clock() Clock {
 func (q Question) Attempts() (n int, one, many string) {
 	one, many = q.words()
 	n, asked := q.limit()
-	if q.Goal.Kind == score.FewMisses && q.Goal.Minutes > 0 {
+	if q.Goal.Timed() {
 		return q.inBalls().Count, one, many
 	}
 	if q.Goal.Kind == score.AsManyAsPossible {

@@ -70,7 +70,7 @@ func (q Question) Fit(ctx context.Context) (score.Goal, error) {
 	if q.Goal.Kind == score.WithinATime {
 		return score.Goal{}, invalid.Fields{{Path: "goal", Message: "what is run on the clock is not fitted by its tries"}}
 	}
-	if q.Goal.Kind == score.FewMisses && q.Goal.Minutes > 0 {
+	if q.Goal.Timed() {
 		return q.fewest(ctx)
 	}
 	least := 1

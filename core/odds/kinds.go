@@ -1,10 +1,6 @@
 package odds
 
-import (
-	"math"
-
-	"hodometer/core/tally"
-)
+import "hodometer/core/tally"
 
 // Kinds are the shares of the misses of each kind.
 type Kinds struct {
@@ -20,7 +16,7 @@ const kindBalls = 6.0
 func kindsOf(own []Practised) Kinds {
 	k := Kinds{kindBalls / 3, kindBalls / 3, kindBalls / 3}
 	for _, p := range own {
-		weight := math.Exp2(-math.Max(p.Days, 0) / halfLife)
+		weight := p.weight()
 		k.Net, k.Long, k.Wide = k.Net+weight*float64(p.Net), k.Long+weight*float64(p.Long), k.Wide+weight*float64(p.Wide)
 	}
 	all := k.Net + k.Long + k.Wide

@@ -24,6 +24,9 @@ type Practised struct {
 	Net, Long, Wide int // misses that were marked so
 }
 
+// weight is what a ball of it counts today.
+func (p Practised) weight() float64 { return math.Exp2(-math.Max(p.Days, 0) / halfLife) }
+
 // Rate is what is known of how often somebody does something: the mean and the middle 95 % of a beta
 // distribution.
 type Rate struct {
@@ -123,7 +126,7 @@ func sum(list []Practised, of func(Practised) (int, int)) weighted {
 	var w weighted
 	for _, p := range list {
 		made, missed := of(p)
-		weight := math.Exp2(-math.Max(p.Days, 0) / halfLife)
+		weight := p.weight()
 		w.made, w.missed = w.made+weight*float64(made), w.missed+weight*float64(missed)
 		w.right, w.balls = w.right+made, w.balls+made+missed
 	}

@@ -149,7 +149,7 @@ func (g Goal) Check() error {
 			wrong.Add("seconds", "say within how many seconds")
 		}
 	case FewMisses:
-		if g.Minutes > 0 {
+		if g.Timed() {
 			break
 		}
 		if g.Misses >= g.Count {
@@ -169,6 +169,9 @@ func (g Goal) Check() error {
 
 // InCells is so many balls of few misses, or as many as can be followed.
 func (g Goal) InCells(balls int) int { return min(balls, maxCells/(g.Misses+1)-1) }
+
+// Timed says whether few misses are wanted until a time is up, instead of in so many balls.
+func (g Goal) Timed() bool { return g.Kind == FewMisses && g.Minutes > 0 }
 
 // sets is how often a streak is wanted, or how many parts a routine has.
 func (g Goal) sets() int { return max(g.Sets, 1) }
@@ -191,7 +194,7 @@ func (g Goal) Steps() int {
 	case WithinATime:
 		return 1
 	case FewMisses:
-		if g.Minutes > 0 {
+		if g.Timed() {
 			return 1
 		}
 	}
@@ -244,7 +247,7 @@ func (g Goal) String() string {
 	case WithinATime:
 		return fmt.Sprintf("within %s s, the best of %s", units.Decimal(g.Seconds, 1), units.Count(g.Count, "try", "tries"))
 	case FewMisses:
-		if g.Minutes > 0 {
+		if g.Timed() {
 			return fmt.Sprintf("at most %s in %s min", g.missed(g.Misses), units.Decimal(g.Minutes, 1))
 		}
 		return fmt.Sprintf("at most %s in %s", g.missed(g.Misses), units.Count(g.Count, "ball", "balls"))

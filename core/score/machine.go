@@ -177,7 +177,7 @@ func (g Goal) leads(by int) bool { return g.Lead < 2 || by >= g.Lead }
 
 // fewMisses is so many balls with at most so many misses. Of a time, the balls are not counted: its end is met, see step.
 func (g Goal) fewMisses() *Machine {
-	if g.Minutes > 0 {
+	if g.Timed() {
 		m := &Machine{}
 		for range g.Misses + 1 {
 			here := m.here()

@@ -47,7 +47,7 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 		}
 		return m.distinct(either)
 	case tally.TimeUp:
-		if g.Kind == FewMisses && g.Minutes > 0 {
+		if g.Timed() {
 			for i, s := range states {
 				if s >= 0 {
 					states[i] = Met
@@ -166,7 +166,7 @@ func (g Goal) standing(states []State, c tally.Count) Standing {
 		if c.Tries > 0 {
 			s.Sentence += ", best " + seconds(c.Fastest)
 		}
-	case g.Kind == FewMisses && g.Minutes > 0:
+	case g.Timed():
 		s.Sentence = fmt.Sprintf("%s of at most %d until the time is up", g.missed(c.Of(g.Only)), g.Misses)
 	case g.Kind == FewMisses:
 		s.Have = min(made+missed, s.Wanted)

@@ -18,7 +18,6 @@ import (
 
 // explain puts every task into words as it first comes: of a branch that does not come up in the turn, in a later one.
 func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.Settings) error {
-	const turns = 16
 	seen, line := map[int]bool{}, p.Timeline
 	for turn := 0; ; turn++ {
 		for _, m := range line.Interceptions {
@@ -31,11 +30,11 @@ func (p *Simulation) explain(ctx context.Context, work footwork.Timing, s coach.
 			}
 			p.Tasks = append(p.Tasks, Explained{Met: m, Sentence: interceptionSentence(m, s.Units), Facts: append(facts(m, s.Units), region(work.World.Court, m, s)...), Flight: flightDerivation(m, work.Drill, s), Running: runningDerivation(m, p.Player, s)})
 		}
-		if len(seen) >= len(work.Pattern.Tasks) || turn == turns || !work.Pattern.Varies() {
+		if len(seen) >= len(work.Pattern.Tasks) || turn == footwork.ManyTurns || !work.Pattern.Varies() {
 			break
 		}
 		var err error
-		if line, err = work.Turn(ctx, turn+1); err != nil {
+		if line, err = work.Reached(ctx, turn+1); err != nil {
 			return err
 		}
 	}

@@ -1,6 +1,7 @@
 package simulation
 
 import (
+	"fmt"
 	"math"
 	"strings"
 
@@ -18,7 +19,7 @@ func simulationMetrics(d drill.Document, p Simulation, s coach.Settings) []metri
 	}
 	r, metres, formula := p.Timeline.Runners[0], p.Metres[0], "every run for a ball and every way back, for one player"
 	if d.Pattern.Varies() {
-		formula += "; the mean of 16 turns, since no turn is like another"
+		formula += fmt.Sprintf("; the mean of %d turns, since no turn is like another", footwork.ManyTurns)
 	}
 	run, unit, _ := strings.Cut(s.Units.Length(math.Round(metres)), " ")
 	ratio := "0"

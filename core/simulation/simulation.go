@@ -59,24 +59,19 @@ func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64,
 
 // TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or ctx.Err() when cancelled.
 func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
-	drill, err := d.Resolved(s)
-	if err != nil {
-		return footwork.Timeline{}, err
-	}
-	work, err := drill.Timing(ctx, player)
+	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return footwork.Timeline{}, err
 	}
 	return work.Reached(ctx, 0)
 }
 
-// timingOf is a drill for a player, without what a feeder's scatter makes of it.
+// timingOf is a drill for a player, ready to be worked out turn by turn.
 func timingOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timing, error) {
 	drill, err := d.Resolved(s)
 	if err != nil {
 		return footwork.Timing{}, err
 	}
-	drill.Scatter = nil
 	return drill.Timing(ctx, player)
 }
 
@@ -111,15 +106,11 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	if err := d.Check(); err != nil {
 		return Simulation{}, err
 	}
-	drill, err := d.Resolved(s)
+	work, err := timingOf(ctx, d, player, s)
 	if err != nil {
 		return Simulation{}, err
 	}
 	p := Simulation{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
-	work, err := drill.Timing(ctx, player)
-	if err != nil {
-		return Simulation{}, err
-	}
 	if p.Timeline, err = work.Turn(ctx, 0); err != nil {
 		return Simulation{}, err
 	}
