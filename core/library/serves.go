@@ -37,15 +37,8 @@ func fourCorners() drill.Document {
 	serve := func(across float64) feed.Task {
 		return feed.Task{Stroke: feed.Serve, Method: feed.SelfDrop, Contact: feed.Falling, Landing: off(court.NearBaseline, 0.4, court.In, across)}
 	}
-	corner := func(name string, task int, line court.LineID) drill.Measure {
-		to := court.From(court.Off(court.FarService, inside, court.In), court.Off(line, inside, court.In))
-		if line == court.FarCentre {
-			side := court.Left
-			if task == 1 {
-				side = court.Right
-			}
-			to = court.From(court.Off(court.FarService, inside, court.In), court.Off(line, inside, side))
-		}
+	corner := func(name string, task int, line court.LineID, way court.Toward) drill.Measure {
+		to := court.From(court.Off(court.FarService, inside, court.In), court.Off(line, inside, way))
 		return drill.Measure{Name: name, What: score.Ball, Tasks: []int{task}, Target: target(court.Ring(inside, to)), Goals: score.Course{{Kind: score.Total, Count: 4}}}
 	}
 	return drill.Document{
@@ -56,8 +49,8 @@ func fourCorners() drill.Document {
 		Pattern: feed.Pattern{Method: feed.SelfDrop, Gap: 8, Sequences: 6, Tasks: []feed.Task{serve(0.6), serve(-0.6)}},
 		Turns:   4, SetUp: 30, Effort: 4, Order: drill.OneByOne,
 		Measures: numbered(
-			corner("from the right, wide", 0, court.LeftSingles), corner("from the right, middle", 0, court.FarCentre),
-			corner("from the left, wide", 1, court.RightSingles), corner("from the left, middle", 1, court.FarCentre),
+			corner("from the right, wide", 0, court.LeftSingles, court.In), corner("from the right, middle", 0, court.FarCentre, court.Left),
+			corner("from the left, wide", 1, court.RightSingles, court.In), corner("from the left, middle", 1, court.FarCentre, court.Right),
 		),
 		Cues:     []string{"Same toss to every corner", "Up at the ball, then in"},
 		Cautions: []string{looseBalls, "Easy ones before the first full one; count the serves of a young shoulder.", "When the shoulder hurts, stop."}, Equipment: []string{"1 basket", "4 flat markers"},
