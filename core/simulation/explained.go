@@ -145,7 +145,7 @@ func flightDerivation(m footwork.Interception, drill footwork.Drill, s coach.Set
 		metric.Input{Name: "Surface", Value: drill.World.Surface.Name})
 	return metric.Derivation{
 		Figure: "Flight", Value: units.Decimal(m.Available, 2) + " s until it is met",
-		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of 20 ms; the launch is the one that lands where you put it",
+		Formula: "the ball as a point under gravity, drag and the lift of its spin, followed in steps of at most 0.3 s, shorter where drag is strong; the launch is the one that lands where you put it",
 		Inputs:  inputs, Source: ball.Source + "; drag and lift: Štěpánek, Am. J. Phys. 56 (1988) 138 (from memory)",
 	}
 }
