@@ -112,6 +112,7 @@ test('the work in four directions is set up from a drill with one, planned, coun
   await expect(counting.getByText('Now goal 1 of 2: 9 of 10')).toBeVisible()
   await on(counting, 'backhand line')
   await press(counting, 'Made')
+  await on(counting, 'forehand cross-court')
   for (let ball = 0; ball < 5; ball++) await press(counting, 'Made')
   await on(counting, 'forehand line')
 
