@@ -66,3 +66,19 @@ func halves(width, length float64) []Box {
 		},
 	)
 }
+
+// ServedTo is the box into which a serve from a place at the near end has to go: the one across, in squash the back quarter
+// across, at a table the far half. False where the court has none.
+func (c Court) ServedTo(from Point) (BoxID, bool) {
+	right := from.X >= 0
+	names := map[Sport][2]BoxID{
+		Tennis: {"far-ad-service-box", "far-deuce-service-box"}, Pickleball: {"far-left-service-court", "far-right-service-court"},
+		Badminton: {"far-left-service-court", "far-right-service-court"}, Squash: {"back-right", "back-left"}, TableTennis: {"far-half", "far-half"},
+	}[c.Sport]
+	id := names[0]
+	if right {
+		id = names[1]
+	}
+	_, ok := c.Box(id)
+	return id, ok
+}

@@ -130,6 +130,7 @@ var targetRules = []targetRule{
 			box, _ := c.Box(t.Box)
 			return "two bounces in the " + box.Name
 		},
+		aim: func(_ Court, s Shape) Point { return Point{s.Centre.X, 0.5 * s.Centre.Y} }, // so that the second bounce stays in
 	},
 }
 

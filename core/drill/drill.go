@@ -147,6 +147,12 @@ func (d Document) Check() error {
 				wrong.Under(invalid.Join(path, part), err)
 			}
 		}
+		switch {
+		case task.Contact == feed.OutOfTheAir && c.Sport == court.TableTennis && task.Kind.Struck():
+			wrong.Add(invalid.Join(path, "contact"), "at a table the ball is met after it has bounced")
+		case task.Contact != "" && task.Contact != feed.OutOfTheAir && c.Sport == court.Badminton && task.Kind.Flies():
+			wrong.Add(invalid.Join(path, "contact"), "a shuttle does not bounce: it is met out of the air")
+		}
 		if task.Player >= max(starts, 1) {
 			wrong.Add(invalid.Join(path, "player"), "there is no start place for player %d", task.Player+1)
 		}
@@ -174,11 +180,40 @@ func checkLines(wrong *invalid.Fields, path string, lines []string) {
 // Aimed is the target of a measure on the drill's court; false where there is none or it makes no sense there.
 func (d Document) Aimed(m Measure) (court.Shape, bool) {
 	c, err := court.Find(d.Court)
-	if err != nil || m.Target == nil {
+	target := d.TargetOf(m)
+	if err != nil || target == nil {
 		return court.Shape{}, false
 	}
-	shape, err := c.Shape(*m.Target, d.Format)
+	shape, err := c.Shape(*target, d.Format)
 	return shape, err == nil
+}
+
+// TargetOf is the target of a measure: its own, and of serves without one the box into which they have to go. None where in is
+// enough.
+func (d Document) TargetOf(m Measure) *court.Target {
+	if m.Target != nil {
+		return m.Target
+	}
+	c, err := court.Find(d.Court)
+	if err != nil || m.Counts.By == ByMovement {
+		return nil
+	}
+	into := court.BoxID("")
+	for i, task := range d.Pattern.Tasks {
+		if !m.Has(i) {
+			continue
+		}
+		from, err := c.Resolve(task.Landing)
+		box, ok := c.ServedTo(from)
+		if err != nil || !ok || !task.Served() || into != "" && into != box {
+			return nil
+		}
+		into = box
+	}
+	if into == "" || d.Pattern.Rally != nil {
+		return nil
+	}
+	return &court.Target{Kind: court.BoxTarget, Box: into}
 }
 
 // Place returns the first place of a kind.

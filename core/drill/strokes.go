@@ -8,7 +8,7 @@ import (
 )
 
 // AboveHead says whether the drill has serves or other strokes above the head.
-func (d Document) AboveHead() bool { return d.Pattern.Count(feed.Stroke.AboveHead) > 0 }
+func (d Document) AboveHead() bool { return d.Pattern.Count(feed.AboveHead(d.Sport)) > 0 }
 
 // FacesVolleys says, in a sentence, that people wait where volleys go: a queue or an on-deck place beyond the
 // net; empty where they do not.

@@ -59,11 +59,6 @@ func (s Stroke) OtherWing() Stroke {
 // OnBackhand says whether a stroke is played on the backhand side.
 func (s Stroke) OnBackhand() bool { return s == Backhand || s == BackhandVolley }
 
-// AboveHead says whether the stroke loads the shoulder above the head.
-func (s Stroke) AboveHead() bool {
-	return s == Overhead || s == Serve || s == Clear || s == Smash
-}
-
 // Volleyed says whether the stroke is played out of the air near the net.
 func (s Stroke) Volleyed() bool { return s == ForehandVolley || s == BackhandVolley }
 

@@ -55,7 +55,7 @@ func TestTiming(t *testing.T) {
 		releases = append(releases, r.At)
 	}
 	require.InDeltaSlice(t, []float64{0, 3.5, 13, 16.5, 26, 29.5}, releases, 1e-12)
-	require.Equal(t, 3, p.Count(feed.Stroke.AboveHead))
+	require.Equal(t, 3, p.Count(feed.AboveHead(court.Tennis)))
 	p.Tasks = append(p.Tasks, feed.Task{Kind: feed.TouchTask, Landing: court.At(0, -1), Gap: 2})
 	require.Equal(t, 6, p.BallsPerTurn(), "touching the net is no ball")
 	require.InDelta(t, 15, p.SequenceSeconds(), 1e-12)

@@ -68,21 +68,22 @@ type Task struct {
 	Meant  bool    `json:"meant,omitempty" description:"Too much on purpose: an overload that the coach means"`
 }
 
-// Moment is when a ball is met. Where the task does not say, volleys, overheads and shuttlecocks are met
+// Moment is when a ball is met. Where the task does not say, serves, volleys, overheads and shuttlecocks are met
 // out of the air, the others at the top of the bounce.
 func (t Task) Moment(ball flight.Ball) Moment {
 	switch {
+	case t.Served():
+		return OutOfTheAir
 	case t.Contact != "":
 		return t.Contact
-	case !ball.Bounces(), t.Kind == CatchTask:
-		return OutOfTheAir
-	}
-	switch t.Stroke {
-	case ForehandVolley, BackhandVolley, Overhead, Smash, Clear:
+	case !ball.Bounces(), t.Kind == CatchTask, t.Stroke.Volleyed(), AboveHead(ball.Sport)(t.Stroke):
 		return OutOfTheAir
 	}
 	return AtTheTop
 }
+
+// Served says whether a task is a serve: the player's own toss, struck before it comes down.
+func (t Task) Served() bool { return t.Stroke == Serve && t.Kind.Struck() }
 
 // Label is what a coach calls a task of a sequence.
 func (t Task) Label(i int) string {
@@ -105,6 +106,9 @@ func (p Pattern) GapOf(t Task) float64 {
 
 // MethodOf is how a task's ball is fed.
 func (p Pattern) MethodOf(t Task) Method {
+	if t.Served() {
+		return SelfDrop
+	}
 	if t.Method != "" {
 		return t.Method
 	}

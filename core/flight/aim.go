@@ -22,6 +22,7 @@ const (
 	BySpeed     By = "speed"     // as it leaves, m/s
 	ByTime      By = "time"      // until it lands, seconds
 	ByWall      By = "wall"      // where it meets the front wall, metres above the floor; squash only
+	ByOwnHalf   By = "own half"  // how far from the net it bounces first, on the side it leaves from, metres; a serve at a table
 )
 
 // Spin turns a ball about axes that go with its direction: Top about the level axis across it (less than
@@ -44,6 +45,7 @@ type Want struct {
 	By      By
 	Value   float64
 	Spin    Spin
+	Flat    bool // of a flat and a high ball that both do, the flat one or none
 }
 
 // metres writes a length for the sentences of this package.
@@ -62,13 +64,19 @@ func (w World) Aim(want Want) (Launch, error) {
 			return Launch{}, impossible("one of its figures is not a figure of this world")
 		}
 	}
-	if want.By == ByWall {
+	switch want.By {
+	case ByWall:
 		return w.aimOffWall(want)
+	case ByOwnHalf:
+		return w.aimOverOwnHalf(want)
 	}
 	if err := w.sensible(want); err != nil {
 		return Launch{}, err
 	}
 	times := w.vacuumTimes(want)
+	if want.Flat {
+		times = times[:min(1, len(times))]
+	}
 	if len(times) == 0 {
 		return Launch{}, impossible("%s", w.tooLittle(want))
 	}

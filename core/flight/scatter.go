@@ -52,10 +52,10 @@ func spread(parts [3][2]float64) Spread {
 	return s
 }
 
-// LandingSpread is the scatter of the first bounce along x and y, to first order in the launch's.
+// LandingSpread is the scatter of the landing along x and y, to first order in the launch's.
 func (w World) LandingSpread(l Launch, s Scatter) (Spread, bool) {
 	return w.spreadAt(l, s, func(p Path) (float64, float64, bool) {
-		at, ok := p.First(Bounced)
+		at, ok := p.Bounce(l.Landing())
 		return at.P.X, at.P.Y, ok
 	})
 }
@@ -77,7 +77,7 @@ func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) 
 	if w.Court.Net.HalfUp <= 0 {
 		return 0, 0, false
 	}
-	passed, over := w.Follow(l, 1).First(OverNet)
+	passed, over := w.Follow(l, 1+l.Landing()).First(OverNet)
 	if !over {
 		return 0, 0, false
 	}
@@ -90,7 +90,7 @@ func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) 
 func (w World) PlaneCrossing(l Launch, plane Plane) (along, height float64, ok bool) {
 	free := w
 	free.Court.Net.HalfUp = 0
-	return plane.crossing(free.Follow(l, 1))
+	return plane.crossing(free.Follow(l, 1+l.Landing()))
 }
 
 func (g Plane) crossing(p Path) (along, height float64, ok bool) {
@@ -121,7 +121,7 @@ func (g Plane) crossing(p Path) (along, height float64, ok bool) {
 }
 
 func (w World) spreadAt(l Launch, s Scatter, where func(Path) (a, b float64, ok bool)) (Spread, bool) {
-	a, b, ok := where(w.Follow(l, 1))
+	a, b, ok := where(w.Follow(l, 1+l.Landing()))
 	if !ok {
 		return Spread{}, false
 	}
@@ -129,7 +129,7 @@ func (w World) spreadAt(l Launch, s Scatter, where func(Path) (a, b float64, ok 
 	const small = 0.05
 	var parts [3][2]float64
 	for i, varied := range l.Varied(Scatter{s.Speed * small, s.Elevation * small, s.Azimuth * small}) {
-		a2, b2, ok := where(w.Follow(varied, 1))
+		a2, b2, ok := where(w.Follow(varied, 1+l.Landing()))
 		if !ok {
 			return Spread{}, false
 		}

@@ -13,7 +13,7 @@ func (w World) aimOffWall(want Want) (Launch, error) {
 	}
 	spin := want.Spin.Along(0, 1)
 	miss := func(v Vec) (Vec, bool) {
-		path := w.Follow(Launch{want.From, v, spin}, 1)
+		path := w.Follow(Launch{From: want.From, Velocity: v, Spin: spin}, 1)
 		if len(path.Events) < 2 || path.Events[0].Kind != Walled || path.Events[0].At.P.Y < 0 || path.Events[1].Kind != Bounced {
 			return Vec{}, false
 		}
@@ -35,7 +35,7 @@ func (w World) aimOffWall(want Want) (Launch, error) {
 	}
 	if !math.IsInf(least, 1) {
 		if v, ok := solve(best, miss, miss); ok {
-			return Launch{want.From, v, spin}, nil
+			return Launch{From: want.From, Velocity: v, Spin: spin}, nil
 		}
 	}
 	return Launch{}, impossible("off the front wall at %s it does not come down there", metres(want.Value))

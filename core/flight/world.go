@@ -51,5 +51,14 @@ func (w World) Clearance(crossing State) float64 {
 type Launch struct {
 	From     Vec
 	Velocity Vec
-	Spin     Vec // rad/s
+	Spin     Vec  // rad/s
+	OwnFirst bool // it bounces on its own side first, as a serve at a table does
+}
+
+// Landing is the number of the bounce, from 0, with which it lands where it is to.
+func (l Launch) Landing() int {
+	if l.OwnFirst {
+		return 1
+	}
+	return 0
 }

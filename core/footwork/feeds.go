@@ -23,6 +23,7 @@ type Drill struct {
 	Feeder    court.Point
 	Obstacles []Obstacle
 	Scatter   map[feed.Method]flight.Scatter
+	Power     float64 // how hard its players strike, as a share of an adult tournament player
 }
 
 func under(task int, part string, err error) error {
@@ -38,6 +39,11 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 	height := t.Height
 	if height == 0 {
 		height = feed.In(w.Court.Sport).Height(method)
+	}
+	if t.Served() {
+		toss := feed.ServingIn(w.Court.Sport)
+		up := math.Sqrt(2 * flight.Gravity * (toss.Up - toss.Held))
+		return flight.Launch{From: flight.Above(landing, toss.Held), Velocity: flight.Vec{Z: up}}, false, nil
 	}
 	if method == feed.SelfDrop {
 		facing := d.facing(landing)
@@ -55,7 +61,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if lob := feed.In(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && t.Stroke.AboveHead() && t.Stroke != feed.Serve {
+	if lob := feed.In(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && feed.AboveHead(w.Court.Sport)(t.Stroke) {
 		want.By, want.Value = flight.ByApex, lob
 		l, err = w.Aim(want)
 		return l, false, err

@@ -42,6 +42,8 @@ const (
 	lowest     = 0.20 // metres above the court at which a ball is still met
 	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
+	fullReach  = 0.97 // of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
+	raised     = 0.55 // of it: above, a ball out of the air is a high one
 )
 
 // contact is a place and moment at which a ball may be met.
@@ -70,11 +72,14 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		}
 	}
 	floor := lowest + d.World.Court.Above
-	if f.moment == feed.OutOfTheAir {
-		low, high := floor, volleyHigh*p.High
-		if f.task.Stroke.AboveHead() {
-			low, high = 0.6*p.High, p.High
+	if f.task.Served() {
+		if s, ok := path.Passes(d.served(p), 0, false); ok {
+			list = append(list, contact{s, feed.OutOfTheAir, false})
 		}
+		return list
+	}
+	above := d.aboveHead(f.task.Stroke)
+	if f.moment == feed.OutOfTheAir {
 		stop := end
 		if bounced {
 			stop = first.T
@@ -83,11 +88,20 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		if f.net != nil {
 			from = f.net.T
 		}
-		within(from, stop, low, high, 10, feed.OutOfTheAir, false)
-		if !f.task.Stroke.AboveHead() && bounced && d.World.Ball.Bounces() {
+		if above {
+			at, ok := path.Passes(fullReach*p.High-d.World.Court.Above, from, false)
+			if !ok {
+				at = path.Top // it does not come so high
+			}
+			if at.T >= from && at.T <= stop && d.onHalf(at.P, f) {
+				list = append(list, contact{at, feed.OutOfTheAir, !ok && at.P.Z < volleyHigh*p.High})
+			}
+			within(math.Max(from, at.T), stop, floor, fullReach*p.High, 10, feed.OutOfTheAir, true) // met lower
+			return list
+		}
+		within(from, stop, floor, volleyHigh*p.High, 10, feed.OutOfTheAir, false)
+		if bounced && d.World.Ball.Bounces() {
 			within(first.T, end, floor, p.High, 6, feed.Falling, true) // it was let bounce
-		} else if f.task.Stroke.AboveHead() {
-			within(from, stop, floor, 0.6*p.High, 6, feed.OutOfTheAir, true) // met too low
 		}
 		return list
 	}
@@ -121,6 +135,23 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 	return list
 }
 
+// met is what a stroke is called that is met so high above the court: out of the air and above the shoulder it is a high one.
+func (d Drill) met(p Player, stroke feed.Stroke, how feed.Moment, high float64) string {
+	if how != feed.OutOfTheAir || d.aboveHead(stroke) || high+d.World.Court.Above <= raised*p.High {
+		return string(stroke)
+	}
+	switch {
+	case stroke.Volleyed():
+		return "high " + string(stroke)
+	case stroke == feed.Forehand || stroke == feed.Backhand || stroke == feed.Approach || stroke == feed.Return:
+		if d.World.Ball.Bounces() {
+			return "high volley"
+		}
+		return "overhead " + string(stroke)
+	}
+	return string(stroke)
+}
+
 // onHalf says whether a place is on the half on which a ball is to be met: the one where it lands.
 func (d Drill) onHalf(at flight.Vec, f flown) bool {
 	return d.World.Court.Net.HalfUp == 0 || at.Y*f.place.Y > 0
@@ -140,16 +171,29 @@ func (d Drill) top(path flight.Path, first flight.State, end float64) flight.Sta
 	return path.At((low + high) / 2)
 }
 
-// stand is where the body is when a ball is met in comfort: beside it, and a little behind.
-func (p Player) stand(at flight.Vec, stroke feed.Stroke, facing float64) court.Point {
-	const behind = 0.3
+func (d Drill) aboveHead(s feed.Stroke) bool { return feed.AboveHead(d.World.Court.Sport)(s) }
+
+// served is how high above the court a player serves: as high as somebody of their size does.
+func (d Drill) served(p Player) float64 {
+	of, above := d.World.Court.Sport, d.World.Court.Above
+	share := p.High / feed.In(of).High
+	return math.Max((feed.ServingIn(of).Met+above)*share-above, 0.15)
+}
+
+// stand is where the body is when a ball is met in comfort: beside it, and a little behind; a tennis serve is met farther in
+// front of the feet (common practice, no source).
+func (d Drill) stand(p Player, at flight.Vec, stroke feed.Stroke) court.Point {
+	behind, facing := 0.3, d.facing(at.Floor())
+	if stroke == feed.Serve {
+		behind = 0.5
+	}
 	side := -facing // a right-hander's forehand is met to the right of the body
 	if p.Hand == student.LeftHand {
 		side = -side
 	}
 	reach := p.Reach
 	switch {
-	case stroke.AboveHead():
+	case d.aboveHead(stroke):
 		return court.Point{X: at.X, Y: at.Y - facing*behind}
 	case stroke.OnBackhand():
 		side = -side
@@ -210,7 +254,7 @@ func (d Drill) loosened(a arrival) float64 {
 // arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
 // many seconds after the release.
 func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
-	comfortable := p.stand(c.at.P, stroke, d.facing(c.at.P.Floor()))
+	comfortable := d.stand(p, c.at.P, stroke)
 	a := arrival{contact: c, body: comfortable, available: c.at.T, run: d.way(from, comfortable, WayOut)}
 	a.needed = leaves + p.Seconds(a.run.Length)
 	if a.run.Length > noRun {

@@ -21,19 +21,20 @@ type Player struct {
 	Top        float64 `json:"top" minimum:"1" maximum:"10" description:"Top speed on court, m/s"`
 	Reach      float64 `json:"reach" minimum:"0.2" maximum:"2" description:"Metres from the body to a ball that is met in comfort"`
 	LungeReach float64 `json:"lungeReach" minimum:"0.3" maximum:"3" description:"Metres from the body to a ball that is met in a lunge"`
+	Power      float64 `json:"power" minimum:"0.1" maximum:"1.5" description:"How hard they strike, as a share of an adult tournament player"`
 	High       float64 `json:"high" minimum:"1" maximum:"4" description:"Metres above the floor at which a ball is met overhead at most"`
 
 	Hand     student.Hand     `json:"hand"`
 	Backhand student.Backhand `json:"backhand"`
 }
 
-// byLevel are reaction, acceleration and top speed of an adult. Common practice, no source; from 5 m to 10 m of a sprint a
+// byLevel are reaction, acceleration, top speed and power of an adult. Common practice, no source; from 5 m to 10 m of a sprint a
 // club or tournament player comes out at 0.76 to 0.82 s, adults are known at 0.65 to 0.85 s (Ulbricht et al., J. Strength
 // Cond. Res. 30 (2016) 989, from memory). Who has just begun is slower than those who were timed.
-var byLevel = map[student.Level][3]float64{
-	student.Red: {0.50, 4.6, 5.0}, student.Orange: {0.43, 5.0, 5.3}, student.Green: {0.37, 5.6, 5.7},
-	student.Beginner: {0.45, 5.2, 5.3}, student.Improver: {0.38, 5.8, 5.7},
-	student.Club: {0.32, 6.6, 6.1}, student.Tournament: {0.25, 7.6, 6.6},
+var byLevel = map[student.Level][4]float64{
+	student.Red: {0.50, 4.6, 5.0, 0.48}, student.Orange: {0.43, 5.0, 5.3, 0.55}, student.Green: {0.37, 5.6, 5.7, 0.66},
+	student.Beginner: {0.45, 5.2, 5.3, 0.58}, student.Improver: {0.38, 5.8, 5.7, 0.70},
+	student.Club: {0.32, 6.6, 6.1, 0.84}, student.Tournament: {0.25, 7.6, 6.6, 1},
 }
 
 // byAge is the share of an adult's speed, and the height as a share of an adult's. From memory.
@@ -54,7 +55,7 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	}
 	of := feed.In(sport)
 	return Player{
-		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0],
+		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0], Power: by[3] * share[0],
 		Reach: of.Reach * share[1], LungeReach: of.Lunge * share[1], High: of.High * share[1],
 		Hand: hand, Backhand: backhand,
 	}

@@ -118,23 +118,6 @@ func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bo
 	return landing
 }
 
-// Reply is how the answer to a task's ball leaves from where it was met, so that it lands at a place; the
-// error wraps flight.ErrImpossible where it cannot.
-func (d Drill) Reply(t feed.Task, met flight.Vec, landing court.Point) (flight.Launch, error) {
-	l, _, err := d.shot(feed.Task{Stroke: t.Stroke, Pace: t.ReplyPace, Spin: t.ReplySpin}, met, landing)
-	return l, err
-}
-
-// shot is the launch of a reply from where the ball was met.
-func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (flight.Launch, bool, error) {
-	t.Height = from.Z
-	t.Method = feed.Live
-	if t.Pace == "" {
-		t.Pace = feed.RallyPace
-	}
-	return d.launch(t, from.Floor(), landing)
-}
-
 // onForehand says on which side of a player a ball comes.
 func (d Drill) onForehand(p Player, at, landing court.Point, near bool) bool {
 	right := landing.X > at.X

@@ -132,7 +132,9 @@ func (d Drill) fly(s sent) flown {
 		return f
 	}
 	if d.Pattern.MethodOf(task) == feed.Answer {
-		f.launch, f.slower, f.fails = d.shot(task, flight.Above(s.from, s.high), s.to)
+		sends := task
+		sends.Stroke = d.Pattern.Tasks[max(0, s.task-1)].Stroke // it is the stroke before that sends it
+		f.launch, f.slower, f.fails = d.shot(sends, flight.Above(s.from, s.high), s.to)
 	} else {
 		f.launch, f.slower, f.fails = d.fed(task, s.from, s.to)
 	}

@@ -102,6 +102,7 @@ type Timing struct {
 // Timing resolves the places of a pattern. Several live players are alike. The error lists fields; a ball that cannot be fed
 // is told in its interception.
 func (d Drill) Timing(ctx context.Context, p Player) (Timing, error) {
+	d.Power = p.Power
 	t := Timing{Drill: d, player: p, aimed: map[sent]*aimed{}}
 	if d.Pattern.Rally != nil {
 		return t, nil // each of its balls depends on the one before
@@ -328,7 +329,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 	from, back := m.at(t.Drill, p, leaves)
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
 		leaves, back = release, Route{}
-		from = p.stand(f.contacts[0].at.P, f.task.Stroke, t.facing(f.place))
+		from = t.stand(p, f.contacts[0].at.P, f.task.Stroke)
 	}
 	interception.Leaves, interception.From = leaves, from
 	a, found := t.best(f.contacts, f.task.Stroke, p, from, leaves-release)
@@ -350,6 +351,9 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 	interception.Metres = a.run.Length + back.Length
 	if interception.Verdict != OutOfReach {
 		interception.Where = sample(a.at, release)
+		if f.task.Kind.Struck() {
+			interception.Label = t.met(p, f.task.Stroke, a.how, a.at.P.Z)
+		}
 	}
 	if f.bounce != nil && f.bounce.T < a.available {
 		interception.Bounce = sample(*f.bounce, release)

@@ -15,7 +15,7 @@ import (
 // Bare is the least drill there is for a target: one deep ball beside the player, met at ease near the
 // baseline, and a circle round a mark so far inside the far baseline and the right sideline. In
 // squash the mark is in the back right corner, and the ball goes there off the front wall. It returns
-// list of fields.
+// invalid.Fields.
 func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (drill.Document, error) {
 	c, err := court.Find(on)
 	if err != nil {

@@ -46,6 +46,9 @@ func TestLibrary(t *testing.T) {
 				require.True(t, m.Target == nil || m.Target.Margin > 0)
 			}
 			for _, f := range r.Feeds {
+				if d.Pattern.Tasks[f.Number-1].Served() {
+					continue // it is tossed where the server stands
+				}
 				if d.Pattern.Tasks[f.Number-1].Player > 0 {
 					require.Positive(t, f.Landing.Y, "who stands beyond the net is played to there")
 					continue
@@ -71,7 +74,7 @@ func TestLibrary(t *testing.T) {
 func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	const easy, working, stretched = footwork.Easy, footwork.Working, footwork.Stretched
 	want := map[string][]footwork.Verdict{
-		"Coin in the Corner": {working, easy}, "In, Up and Over": {easy, working, easy}, "Three-Corner Round": {working, easy, working},
+		"Coin in the Corner": {working, easy}, "In, Up and Over": {easy, working, easy}, "Three-Corner Round": {working, working, working},
 		"First Answer": {stretched}, "Four Rungs In": {easy, easy, easy, working, easy},
 		"Corner Catch": {working, easy, working, easy}, "Four and Out": {easy, easy, working, working},
 		"The Tour":           append([]footwork.Verdict{easy, easy, easy, easy, easy, easy, easy, easy, stretched}, easy, working, easy, easy, easy),

@@ -160,7 +160,7 @@ func cornerCatch() drill.Document {
 // twoHopsBeyond is the short table serve: spin first, then short, at least two bounces beyond the net
 // (common practice, no source).
 func twoHopsBeyond() drill.Document {
-	serve := feed.Task{Stroke: feed.Serve, Landing: court.At(0.3, -1.2), Method: feed.SelfDrop, ReplySpin: feed.Slice, Contact: feed.Falling}
+	serve := feed.Task{Stroke: feed.Serve, Landing: court.At(0.3, -1.5), Method: feed.SelfDrop, ReplySpin: feed.Slice}
 	reply := court.At(-0.3, 0.4)
 	serve.Reply = &reply
 	return drill.Document{

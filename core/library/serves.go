@@ -35,7 +35,7 @@ func fourThreeTwo() drill.Document {
 func fourCorners() drill.Document {
 	const inside = 1.2 // metres from the lines to the middle of the target
 	serve := func(across float64) feed.Task {
-		return feed.Task{Stroke: feed.Serve, Method: feed.SelfDrop, Contact: feed.Falling, Landing: off(court.NearBaseline, 0.4, court.In, across)}
+		return feed.Task{Stroke: feed.Serve, Method: feed.SelfDrop, Landing: off(court.NearBaseline, 0.4, court.In, across)}
 	}
 	corner := func(name string, task int, line court.LineID, way court.Toward) drill.Measure {
 		to := court.From(court.Off(court.FarService, inside, court.In), court.Off(line, inside, way))

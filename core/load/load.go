@@ -58,7 +58,7 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 		Baskets: (balls + carried.Holds - 1) / carried.Holds, SetUp: d.SetUp,
 		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
-		Overheads: mine(d.Pattern.Count(feed.Stroke.AboveHead)),
+		Overheads: mine(d.Pattern.Count(feed.AboveHead(d.Sport))),
 		Serves:    mine(d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve })),
 		Waiting:   line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
 	}

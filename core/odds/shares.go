@@ -166,9 +166,9 @@ func Upright(w flight.World, l flight.Launch, s flight.Scatter, shape court.Shap
 // leads to a second one inside. The way from the first bounce to the second is taken to be the same for
 // all balls. It is false where the ball does not bounce twice.
 func (g Ground) Twice(w flight.World, l flight.Launch) (Ground, bool) {
-	path := w.Follow(l, 2)
-	first, ok := path.Bounce(0)
-	second, again := path.Bounce(1)
+	path := w.Follow(l, 2+l.Landing())
+	first, ok := path.Bounce(l.Landing())
+	second, again := path.Bounce(l.Landing() + 1)
 	if !ok || !again {
 		return g, false
 	}

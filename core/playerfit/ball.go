@@ -42,6 +42,15 @@ func mishit(level student.Level) float64 {
 	return 0.05
 }
 
+// steadiness is how much narrower a serve scatters than other strokes: nobody hurries one's own toss. Common practice, no
+// source.
+func steadiness(t feed.Task) float64 {
+	if t.Served() {
+		return 0.75
+	}
+	return 1
+}
+
 // judge says what becomes of the balls of one measure of a drill for somebody of a level.
 type judge struct {
 	d     drill.Document
@@ -53,7 +62,7 @@ type judge struct {
 	known map[[5]float64]Ball
 }
 
-func judgeOf(d drill.Document, m drill.Measure, level student.Level, s coach.Settings) (*judge, error) {
+func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level student.Level, s coach.Settings) (*judge, error) {
 	shape, err := shapeOf(d, m)
 	if err != nil {
 		return nil, err
@@ -62,9 +71,7 @@ func judgeOf(d drill.Document, m drill.Measure, level student.Level, s coach.Set
 	if err != nil {
 		return nil, err
 	}
-	if d.Sport == court.TableTennis && d.StrokeOf(m) == feed.Serve {
-		return nil, errors.New("where the replies land is not known: a table serve bounces on the own half first; where it goes then is not worked out")
-	}
+	resolved.Power = player.Power
 	j := &judge{d: d, m: m, drill: resolved, level: level, shape: shape, at: resolved.World.Court.AimPoint(shape), known: map[[5]float64]Ball{}}
 	return j, nil
 }
@@ -84,14 +91,21 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 	if j.d.Pattern.Rally == nil {
 		task = j.d.Pattern.Tasks[i.Task]
 	}
-	r := replies{stroke: stroke{world: j.drill.World, at: j.at, level: odds.LaunchScatter(j.level).Times(i.Loose)}, court: j.drill.World.Court, source: "Scatter of the launch by level: common practice, no source"}
+	at := j.at
+	if task.Reply != nil {
+		var err error
+		if at, err = j.drill.World.Court.Resolve(*task.Reply); err != nil {
+			return replies{}, err
+		}
+	}
+	r := replies{stroke: stroke{world: j.drill.World, at: at, level: odds.LaunchScatter(j.level).Times(i.Loose * steadiness(task))}, court: j.drill.World.Court, source: "Scatter of the launch by level: common practice, no source"}
 	var err error
-	if r.launch, err = reply(j.drill, task, i, j.at, j.shape); err != nil {
+	if r.launch, err = reply(j.drill, task, i, at, j.shape); err != nil {
 		return r, err
 	}
 	over, sigma, ok := r.world.OverNet(r.launch, r.level)
-	if ok && over < 3*sigma && j.shape.Kind != court.WallBand {
-		want := flight.Want{From: r.launch.From, Landing: j.at, By: flight.ByClearance, Value: 3 * sigma, Spin: feed.Task{Spin: task.ReplySpin}.SpinOf(j.d.Sport)}
+	if ok && over < 3*sigma && j.shape.Kind != court.WallBand && !r.launch.OwnFirst {
+		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: 3 * sigma, Spin: feed.Task{Spin: task.ReplySpin}.SpinOf(j.d.Sport)}
 		if higher, err := r.world.Aim(want); err == nil {
 			r.launch = higher
 			over, sigma, _ = r.world.OverNet(r.launch, r.level)
@@ -131,7 +145,7 @@ func (j *judge) in(r replies) (float64, error) {
 	case err != nil:
 		return 0, err
 	}
-	return ground.In(r.scatter, j.shape.Centre), nil
+	return ground.In(r.scatter, r.at), nil
 }
 
 // balls are those of a turn that belong to the measure. One that cannot be answered to the target is never made.

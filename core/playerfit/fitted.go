@@ -69,12 +69,13 @@ func fitGoal(ctx context.Context, d drill.Document, i int, want FitRequest, turn
 
 func fitSize(ctx context.Context, d drill.Document, i int, want FitRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
 	m := d.Measures[i]
+	m.Target = d.TargetOf(m)
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	balls := func(m drill.Measure) ([]Ball, error) {
-		j, err := judgeOf(d.With(i, m), m, evidence.Level, s)
+		j, err := judgeOf(d.With(i, m), m, turn.Player, evidence.Level, s)
 		if err != nil {
 			return nil, err
 		}
@@ -104,6 +105,7 @@ func fitSize(ctx context.Context, d drill.Document, i int, want FitRequest, turn
 
 func fitAim(ctx context.Context, d drill.Document, i int, want FitRequest, turn simulation.Simulation, evidence Evidence, s coach.Settings) (drill.Document, string, error) {
 	m := d.Measures[i]
+	m.Target = d.TargetOf(m)
 	replies, _, err := repliesOf(d, m, turn, evidence, s)
 	if err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}

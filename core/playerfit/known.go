@@ -32,16 +32,16 @@ func Know(ctx context.Context, d drill.Document, player footwork.Player, level s
 	}
 	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
 	for i, m := range d.Measures {
-		k.Priors[i] = priorOf(d, m, line, level, s)
+		k.Priors[i] = priorOf(d, m, player, line, level, s)
 	}
 	return k, nil
 }
 
 // priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is known,
 // and else what is usual; of a sequence the product of its balls.
-func priorOf(d drill.Document, m drill.Measure, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
+func priorOf(d drill.Document, m drill.Measure, player footwork.Player, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
 	prior := odds.LevelPrior(level)
-	if j, err := judgeOf(d, m, level, s); err == nil && m.What != score.Point {
+	if j, err := judgeOf(d, m, player, level, s); err == nil && m.What != score.Point {
 		if balls := j.balls(line); len(balls) > 0 {
 			const least, most = 0.01, 0.98
 			return odds.Prior{Rate: math.Max(least, math.Min(made(m, balls), most)), Description: "what the level makes of these balls and this target"}

@@ -91,7 +91,7 @@ func measureFor(ctx context.Context, d drill.Document, m drill.Measure, turn sim
 	fit := Measure{Number: m.Number, Goals: make([]GoalFit, len(m.Goals))}
 	replies, rates, err := repliesOf(d, m, turn, evidence, s)
 	fit.Rates, fit.Balls = rates, []Ball{}
-	if j, err := judgeOf(d, m, evidence.Level, s); err == nil {
+	if j, err := judgeOf(d, m, turn.Player, evidence.Level, s); err == nil {
 		fit.Balls = j.balls(turn.Timeline)
 		if m.What != score.Sequence && m.What != score.Point {
 			fit.Balls = Moved(fit.Balls, rates.Rate.Mean)
@@ -162,9 +162,9 @@ type replies struct {
 // is as wide as they say. The rates rest on makes and misses alone: each ball whose landing was logged is one
 // of them. They hold also where there is an error.
 func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, evidence Evidence, s coach.Settings) (replies, odds.Estimates, error) {
-	prior := priorOf(d, m, turn.Timeline, evidence.Level, s)
+	prior := priorOf(d, m, turn.Player, turn.Timeline, evidence.Level, s)
 	rates := evidence.Rates(prior)
-	j, err := judgeOf(d, m, evidence.Level, s)
+	j, err := judgeOf(d, m, turn.Player, evidence.Level, s)
 	if err != nil {
 		return replies{}, rates, err
 	}
@@ -187,7 +187,7 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 	if rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
 		shape, _ := d.Aimed(m)
 		if ground, err := groundOf(d, m, r, shape); err == nil {
-			r.scatter = ground.Calibrated(r.scatter, shape.Centre, rates.Rate.Mean)
+			r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 		}
 	}
@@ -197,7 +197,7 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 // groundOf is a target that balls land in: of one where they bounce twice, the part from which they do.
 func groundOf(d drill.Document, m drill.Measure, r replies, shape court.Shape) (odds.Ground, error) {
 	ground, err := odds.OnGround(r.court, shape, d.Format)
-	if err == nil && m.Target.Kind == court.DoubleBounce {
+	if err == nil && shape.Kind == court.DoubleBounce {
 		var ok bool
 		if ground, ok = ground.Twice(r.world, r.launch); !ok {
 			return ground, errors.New("the reply does not bounce twice")
@@ -212,7 +212,7 @@ func shapeOf(d drill.Document, m drill.Measure) (court.Shape, error) {
 	switch {
 	case m.Counts.By == drill.ByMovement:
 		return shape, errors.New("movement is counted, not landings")
-	case m.Target == nil:
+	case d.TargetOf(m) == nil:
 		return shape, errors.New("there is no target, in is enough")
 	case !ok:
 		return shape, errors.New("the target makes no sense on this court")
@@ -226,7 +226,7 @@ func aimedAt(d drill.Document, m drill.Measure, r replies, evidence Evidence, s 
 	if err != nil {
 		return Aimed{}, err
 	}
-	a := Aimed{At: shape.Centre, Scatter: r.scatter, Landings: []court.Point{}}
+	a := Aimed{At: r.at, Scatter: r.scatter, Landings: []court.Point{}}
 	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
@@ -234,7 +234,7 @@ func aimedAt(d drill.Document, m drill.Measure, r replies, evidence Evidence, s 
 	var ok bool
 	switch {
 	case errors.Is(err, odds.ErrUpright):
-		a.At, a.Upright = r.at, true
+		a.Upright = true
 		if a.Shares.In, ok = odds.Upright(r.world, r.launch, r.level, shape); !ok {
 			return Aimed{}, errors.New("the reply never comes to the target")
 		}

@@ -126,7 +126,6 @@ func TestMetricsCountExpectedMisses(t *testing.T) {
 
 func TestWhatHasNoLandingsSaysSo(t *testing.T) {
 	require.Contains(t, fitOf(t, sample.Drill(t, "Corner Catch"), playerfit.Evidence{}).Why, "movement is counted")
-	require.Contains(t, fitOf(t, sample.Drill(t, "Two Hops Beyond"), playerfit.Evidence{}).Why, "own half first")
 	d := sample.Drill(t, "Coin in the Corner")
 	d.Measures[0].Goals[0].Count = 5000
 	_, err := report.Of(d, 1, coach.Default())

@@ -63,12 +63,12 @@ func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, err
 			}
 			r.Criteria = append(r.Criteria, said)
 		}
-		if m.Target != nil {
-			shape, err := c.Shape(*m.Target, d.Format)
+		if target := d.TargetOf(m); target != nil {
+			shape, err := c.Shape(*target, d.Format)
 			if err != nil {
 				return nil, err
 			}
-			r.Target, r.Aim, r.Measured = &shape, c.DescribeTarget(*m.Target, s.Tape()), measured(c, shape, s)
+			r.Target, r.Aim, r.Measured = &shape, c.DescribeTarget(*target, s.Tape()), measured(c, shape, s)
 		}
 		list[i] = r
 	}
