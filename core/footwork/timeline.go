@@ -326,7 +326,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		react *= known
 	}
 	leaves := math.Max(release+react, m.free)
-	from, back := m.at(t.Drill, p, leaves)
+	from, back := m.at(t.Drill, p, release) // the split step falls where they are when the ball is struck
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
 		leaves, back = release, Route{}
 		from = t.stand(p, f.contacts[0].at.P, f.task.Stroke)
