@@ -16,6 +16,7 @@ type played struct {
 	first   map[Stroke]float64 // m/s as the ball leaves an adult tournament player at game pace
 	apex    map[Stroke]float64 // metres above the court
 	over    map[Stroke]float64 // metres over the net
+	wall    map[Stroke]float64 // metres up the front wall
 }
 
 var playedIn = map[court.Sport]played{
@@ -31,11 +32,17 @@ var playedIn = map[court.Sport]played{
 		serving: Serving{Held: 1.25, Up: 1.25, Met: 1.1},
 		first:   map[Stroke]float64{Smash: 58, Drive: 36}, apex: map[Stroke]float64{Clear: 6, Lift: 5.5, Lob: 5.5}, over: map[Stroke]float64{Net: 0.15, Drop: 0.3, Block: 0.3},
 	},
-	court.Squash: {serving: Serving{Held: 1.0, Up: 1.7, Met: 1.4}},
+	court.Squash: {serving: Serving{Held: 1.0, Up: 1.7, Met: 1.4}, wall: map[Stroke]float64{Drop: 0.65, Lob: 4.2}},
 	court.TableTennis: {
 		serving: Serving{Held: 0.1, Up: 0.4, Met: 0.2},
 		first:   map[Stroke]float64{Smash: 22}, apex: map[Stroke]float64{Lob: 2.5},
 	},
+}
+
+// Hardest is the speed at which the hardest ball of a sport leaves an adult tournament player, m/s: no stroke asks for more.
+// Common practice, no source.
+func Hardest(sport court.Sport) float64 {
+	return map[court.Sport]float64{court.Tennis: 50, court.Pickleball: 24, court.Badminton: 75, court.Squash: 60, court.TableTennis: 24}[sport]
 }
 
 // ServingIn is how a ball is served in a sport.
@@ -76,6 +83,9 @@ func Played(c court.Court, stroke Stroke, pace Pace, power, beyond float64) (fli
 	}
 	if v, ok := in.over[stroke]; ok {
 		return flight.ByClearance, v, true
+	}
+	if v, ok := in.wall[stroke]; ok {
+		return flight.ByWall, v, true
 	}
 	return "", 0, false
 }

@@ -43,6 +43,8 @@ const (
 	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
 	fullReach  = 0.97 // of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
+	upwards    = 0.45 // of the lunge: how far a ball above the head is met from the body in a stretch, common practice, no source
+	backwards  = 0.15 // how much longer a way away from the net takes, as a share of it, common practice, no source
 	raised     = 0.55 // of it: above, a ball out of the air is a high one
 )
 
@@ -238,6 +240,15 @@ const (
 
 // loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
 func (d Drill) loosened(a arrival) float64 {
+	loose := a.hurriedBy()
+	if net := d.World.Court.Net.Centre; d.World.Court.Net.HalfUp > 0 && a.at.P.Z < net {
+		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
+	}
+	return loose
+}
+
+// hurriedBy is the part of it that is hurry, and being late.
+func (a arrival) hurriedBy() float64 {
 	loose := 1 + byHurry*math.Max(0, a.needed/math.Max(a.available, 1e-3)-easyShare)
 	if a.needed > a.available {
 		loose += byShort
@@ -245,34 +256,53 @@ func (d Drill) loosened(a arrival) float64 {
 	if a.late {
 		loose += byLate
 	}
-	if net := d.World.Court.Net.Centre; d.World.Court.Net.HalfUp > 0 && a.at.P.Z < net {
-		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
-	}
 	return loose
+}
+
+// stance is a contact as a player goes for it: where the body is in comfort, and how far from it the ball is met in a lunge.
+type stance struct {
+	contact
+	body  court.Point
+	lunge float64
+}
+
+func (d Drill) stance(c contact, stroke feed.Stroke, p Player) stance {
+	s := stance{contact: c, body: d.stand(p, c.at.P, stroke), lunge: p.LungeReach}
+	if d.aboveHead(stroke) {
+		s.lunge *= upwards
+	}
+	return s
+}
+
+// times are the seconds from the release until a player is at a contact: in comfort, by a way of so many metres from a place
+// that they leave so many seconds after the release, and in a lunge.
+func (d Drill) times(s stance, p Player, from court.Point, metres, leaves float64) (needed, reaching float64) {
+	facing := d.facing(from)
+	back := backwards * math.Max(0, (from.Y-s.body.Y)*facing) // turned, away from the net
+	needed = leaves + p.Seconds(metres+back)
+	if metres > noRun {
+		if d.World.Court.Above > 0 {
+			needed += quick
+		} else {
+			needed += settle
+		}
+	}
+	toBall := from.Distance(s.at.P.Floor())
+	short := toBall - s.lunge
+	if short <= 0 {
+		return needed, math.Min(needed, leaves)
+	}
+	short += backwards * math.Max(0, (from.Y-s.at.P.Y)*facing) * short / toBall
+	short += math.Max(0, metres-from.Distance(s.body)) // the way round an obstacle
+	return needed, math.Min(needed, leaves+p.Seconds(short))
 }
 
 // arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
 // many seconds after the release.
 func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
-	comfortable := d.stand(p, c.at.P, stroke)
-	a := arrival{contact: c, body: comfortable, available: c.at.T, run: d.way(from, comfortable, WayOut)}
-	a.needed = leaves + p.Seconds(a.run.Length)
-	if a.run.Length > noRun {
-		if d.World.Court.Above > 0 {
-			a.needed += quick
-		} else {
-			a.needed += settle
-		}
-	}
-	toBall := from.Distance(c.at.P.Floor())
-	short := math.Max(0, toBall-p.LungeReach)
-	if extra := a.run.Length - from.Distance(comfortable); short > 0 {
-		short += math.Max(0, extra) // the way round an obstacle
-	}
-	a.reaching = leaves + p.Seconds(short)
-	if a.needed < a.reaching {
-		a.reaching = a.needed
-	}
+	s := d.stance(c, stroke, p)
+	a := arrival{contact: c, body: s.body, available: c.at.T, run: d.way(from, s.body, WayOut)}
+	a.needed, a.reaching = d.times(s, p, from, a.run.Length, leaves)
 	a.loose = d.loosened(a)
 	if a.needed > a.available { // met in a lunge, as near as the time allows
 		a.run = a.run.upTo(p.Metres(a.available - leaves))

@@ -326,7 +326,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		react *= known
 	}
 	leaves := math.Max(release+react, m.free)
-	from, back := m.at(t.Drill, p, release) // the split step falls where they are when the ball is struck
+	from, back := m.at(t.Drill, p, release)                                 // the split step falls where they are when the ball is struck
 	if t.Pattern.MethodOf(f.task) == feed.SelfDrop && len(f.contacts) > 0 { // they drop it where they stand
 		leaves, back = release, Route{}
 		from = t.stand(p, f.contacts[0].at.P, f.task.Stroke)
@@ -369,7 +369,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		interception.Chance = t.chance(f, from, leaves-release)
 	}
 	if full == shown {
-		interception.Trail = trail(f.path, release, a.available)
+		interception.Trail = Trail(f.path, release, a.available)
 	}
 }
 
@@ -378,8 +378,8 @@ func sample(s flight.State, from float64) *Sample {
 	return &Sample{mm(from + s.T), mm(s.P.X), mm(s.P.Y), mm(s.P.Z)}
 }
 
-// trail is the ball every 40 ms until it is met.
-func trail(path flight.Path, from, until float64) []Sample {
+// Trail is a ball every 40 ms until a moment of its way, the way beginning so many seconds after something else.
+func Trail(path flight.Path, from, until float64) []Sample {
 	const every = 0.04
 	list := make([]Sample, 0, int(until/every)+2)
 	for t := 0.0; t < until; t += every {

@@ -70,6 +70,9 @@ var library = sync.OnceValue(func() []Stored {
 		{ID: "e108de0b-bf9d-5b30-9bab-bf5bd680dd67", Document: keeperOfTheNet()},
 		{ID: "0107a2b7-344e-5535-b4d5-0af2747a6e7c", Document: fourThreeTwo()},
 		{ID: "66fe8423-4175-5b5d-b80c-b9963b5d2655", Document: fourCorners()},
+		{ID: "7d0c6b0e-5a3f-5c1b-8c55-5d5a2b6f4a10", Document: readFromTheCorner()},
+		{ID: "0b9b7f8a-8b0d-5d8c-9a1e-2f6e1c7d3b42", Document: threeOfFour()},
+		{ID: "c5a1de37-61f4-5f0b-9a6c-0e4b7f2d8c93", Document: smashAndClose()},
 	}
 })
 
