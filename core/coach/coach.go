@@ -22,6 +22,15 @@ const (
 	Diameter Within = "diameter"
 )
 
+// Recovery is where players of a rally get back to between strokes. The zero value is the base position.
+type Recovery string
+
+// The schools.
+const (
+	ToTheBase   Recovery = "to the base position"
+	ToTheMiddle Recovery = "to the middle"
+)
+
 // Settings are a coach's own choices. All of them have a working default.
 type Settings struct {
 	Units      units.System `json:"units"`
@@ -41,6 +50,8 @@ type Settings struct {
 
 	Air     Air        `json:"air"`
 	Feeding Steadiness `json:"feeding" description:"How alike the coach's own feeds are"`
+
+	Recovery Recovery `json:"recovery,omitempty" description:"Where players of a rally get back to; empty: to the base position"`
 
 	Numbering court.Numbering `json:"numbering" description:"How depth regions are numbered"`
 	Schemes   []court.Scheme  `json:"schemes" maxItems:"20" description:"The coach's own depth regions"`

@@ -3,6 +3,11 @@
 package coach
 
 // Enum lists the values in the order in which they are offered.
+func (Recovery) Enum() []any {
+	return []any{ToTheBase, ToTheMiddle}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Steadiness) Enum() []any {
 	return []any{VerySteady, Usual, Wild}
 }

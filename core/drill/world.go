@@ -38,7 +38,7 @@ func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
 	if d.Written() == student.Green {
 		world.Ball = flight.BallOf(c.ID, true)
 	}
-	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter(), Power: d.PlayerFor(d.Written(), student.RightHand).Power}
+	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter(), Middle: s.Recovery == coach.ToTheMiddle, Power: d.PlayerFor(d.Written(), student.RightHand).Power}
 	for _, place := range d.Places {
 		at, err := c.Resolve(place.Mark)
 		if err != nil {

@@ -28,6 +28,10 @@ func (p Pace) Speed(c court.Court) float64 {
 	return speed
 }
 
+// Over is how high over the net a ball of a pace is struck at most in a sport, metres; 0 where the pace alone says it. Common
+// practice, no source.
+func (p Pace) Over(sport court.Sport) float64 { return In(sport).Over[p] }
+
 const fullCourt = 23.7744 // metres, ITF Rules of Tennis
 
 // PaceOf is the pace of a task: its own, else gentle by hand or dropped, else rally pace.

@@ -23,6 +23,7 @@ type Drill struct {
 	Feeder    court.Point
 	Obstacles []Obstacle
 	Scatter   map[feed.Method]flight.Scatter
+	Middle    bool    // in a rally players get back to the middle by rote, not to the base position
 	Power     float64 // how hard its players strike, as a share of an adult tournament player
 }
 

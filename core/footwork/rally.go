@@ -15,6 +15,10 @@ import (
 func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	r := *d.Pattern.Rally
 	movers := d.rallyPlayers(r)
+	homes := make([]court.Point, len(movers))
+	for i, m := range movers {
+		homes[i] = m.recover
+	}
 	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
 	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feed.In(d.World.Court.Sport).Height(feed.Live))
@@ -55,6 +59,12 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		if m.Where == nil {
 			break
 		}
+		next := r.Near
+		if receiver > 0 {
+			next = r.Far
+		}
+		met := flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}
+		movers[striker].recover = d.base(homes[striker], m.Where, d.reply(r, next, met, receiver == 0, shot+1), r)
 		ball, striker = flight.Vec{X: m.Where.X, Y: m.Where.Y, Z: m.Where.Z}, receiver
 	}
 	line.Seconds = now + d.Pattern.Pause
@@ -63,6 +73,20 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		line.Runners = append(line.Runners, m.runner)
 	}
 	return line, nil
+}
+
+// base is where a player waits for a ball that is struck at one place and lands at another: half-way from home to where its way
+// comes to that depth, since the rest of the court is not given up (own choice, no source). Two at one end wait each at their own
+// place; where walls send the ball back, everybody waits in the middle of the court.
+func (d Drill) base(home court.Point, ball *Sample, landing court.Point, r feed.Rally) court.Point {
+	const share = 0.5
+	along := landing.Y - ball.Y
+	if d.Middle || d.World.Court.Net.HalfUp == 0 || r.Pair && home.Y*d.Starts[0].Y < 0 || math.Abs(along) < grain {
+		return home
+	}
+	wide := d.World.Court.Singles/2 - home.X
+	comes := ball.X + (landing.X-ball.X)*(home.Y-ball.Y)/along - home.X
+	return court.Point{X: home.X + share*math.Max(-wide, math.Min(comes, wide)), Y: home.Y}
 }
 
 // rallyPlayers are the student and the one or two at the other end, each at the place to which they return.

@@ -29,7 +29,7 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 	}
 	by, value, ok := feed.Played(d.World.Court, t.Stroke, t.Pace, d.Power, math.Abs(landing.Y))
 	if !ok {
-		return d.launch(t, from.Floor(), landing)
+		return d.byPace(t, from, landing)
 	}
 	want := flight.Want{From: from, Landing: landing, By: by, Value: value, Spin: t.SpinOf(d.World.Court.Sport), Flat: true}
 	if by == flight.ByApex {
@@ -39,7 +39,23 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 		return l, false, err
 	}
 	t.Stroke = "" // at that speed it would not clear the net, or not come down there
-	return d.launch(t, from.Floor(), landing)
+	return d.byPace(t, from, landing)
+}
+
+// byPace is a stroke that goes by its pace; over a long way no higher over the net than players of that pace send it, so that it
+// goes faster.
+func (d Drill) byPace(t feed.Task, from flight.Vec, landing court.Point) (l flight.Launch, slower bool, err error) {
+	l, slower, err = d.launch(t, from.Floor(), landing)
+	most := t.Pace.Over(d.World.Court.Sport)
+	if err != nil || slower || most == 0 || from.Y*landing.Y >= 0 {
+		return l, slower, err
+	}
+	if net, ok := d.World.Follow(l, 1).First(flight.OverNet); ok && d.World.Clearance(net) > most {
+		if lower, err := d.World.Aim(flight.Want{From: from, Landing: landing, By: flight.ByClearance, Value: most, Spin: t.SpinOf(d.World.Court.Sport)}); err == nil {
+			return lower, false, nil
+		}
+	}
+	return l, slower, nil
 }
 
 // overOwnHalf is a serve at a table: with the first bounce where the ball then passes the net about as high over it as it

@@ -256,7 +256,9 @@ func TestTwoAgainstOne(t *testing.T) {
 	d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: feed.HalfPace}}
 	l := line(t, d, clubPlayer)
 	require.Len(t, l.Runners, 3)
-	require.Greater(t, l.Runners[0].Metres, l.Runners[1].Metres+l.Runners[2].Metres, "the one does the running")
+	for _, each := range l.Runners[1:] {
+		require.Greater(t, l.Runners[0].Metres, each.Metres, "the one does the running")
+	}
 }
 
 func BenchmarkSixBallPattern(b *testing.B) {

@@ -108,3 +108,43 @@ func TestTheLibraryCanBeKeptUp(t *testing.T) {
 		}
 	}
 }
+
+// What is known of match play (from memory): tennis singles 2 to 4.5 m a stroke and 35 to 50 strokes of both a minute of rally
+// (Fernandez-Fernandez, Sanz-Rivas and Mendez-Villanueva, Strength Cond. J. 31 (2009) 15; O'Donoghue and Ingram, J. Sports Sci. 19
+// (2001) 107), badminton 0.8 to 1.2 strokes of both a second (Phomsoupha and Laffaye, Sports Med. 45 (2015) 473), table tennis 28 to
+// 45 strokes of one player a minute (Zagatto, Morel and Gobatto, J. Strength Cond. Res. 24 (2010) 942): free rallies from side to
+// side and across, by tournament players. A rally of clears is slower and one of drives quicker than a badminton match, which has both.
+func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
+	for _, c := range []struct {
+		on                court.ID
+		behind            float64 // the line
+		deep, wide        float64
+		pace              feed.Pace
+		slowest, quickest float64 // strokes of both a minute
+		least, most       float64 // metres a stroke
+	}{
+		{"tennis", 0.5, 2.5, 1.8, feed.RallyPace, 35, 50, 2, 4.5},
+		{"tennis", 0.5, 2.5, 1.8, feed.GamePace, 35, 56, 2, 4.5},
+		{"badminton", -3.5, 0.8, 0.6, feed.RallyPace, 48, 72, 1, 5},
+		{"table-tennis", 0.6, 0.25, 0.25, feed.RallyPace, 56, 110, 0.2, 1.5},
+	} {
+		d, err := library.Bare(c.on, student.Tournament, 1, 1, 0.5)
+		require.NoError(t, err)
+		d.Measures[0].Target = nil
+		found, err := court.Find(c.on)
+		require.NoError(t, err)
+		home := c.behind + found.Length/2
+		d.Places = []drill.Place{{Kind: drill.Start, Mark: court.At(0, -home)}, {Kind: drill.Feeder, Mark: court.At(0, home)}}
+		for _, rule := range []feed.Direction{feed.Alternate, feed.CrossCourt} {
+			d.Pattern.Method, d.Pattern.Rally = feed.Live, &feed.Rally{Near: rule, Far: feed.Alternate, Shots: 12, Deep: c.deep, Wide: c.wide, Pace: c.pace}
+			s, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Tournament, student.RightHand), coach.Default())
+			require.NoError(t, err)
+			line := s.Timeline
+			minute := 60 * float64(len(line.Interceptions)) / (line.Seconds - d.Pattern.Pause)
+			metres := (line.Runners[0].Metres + line.Runners[1].Metres) / float64(line.Runners[0].Balls+line.Runners[1].Balls)
+			require.Len(t, line.Interceptions, 12)
+			require.True(t, minute >= c.slowest && minute <= c.quickest, "%s %s: %.0f strokes a minute", c.on, rule, minute)
+			require.True(t, metres >= c.least && metres <= c.most, "%s %s: %.1f m a stroke", c.on, rule, metres)
+		}
+	}
+}

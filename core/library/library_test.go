@@ -76,13 +76,13 @@ func TestEveryVerdictOfTheLibrary(t *testing.T) {
 	want := map[string][]footwork.Verdict{
 		"Coin in the Corner": {working, easy}, "In, Up and Over": {easy, working, easy}, "Three-Corner Round": {working, working, working},
 		"First Answer": {stretched}, "Four Rungs In": {easy, easy, easy, working, easy},
-		"Corner Catch": {working, working, working, easy}, "Four and Out": {easy, working, working, working},
+		"Corner Catch": {working, working, working, easy}, "Four and Out": {working, working, working, working}, "Safe Lane": append([]footwork.Verdict{working, easy}, slices.Repeat([]footwork.Verdict{working}, 8)...),
 		"Soft Landing": {working, easy}, "Cones on the Line": {working, easy},
 		"The Tour":           append([]footwork.Verdict{easy, easy, easy, easy, easy, easy, easy, easy, stretched}, easy, working, easy, easy, easy),
 		"Fast Feet, Then Go": {easy, easy, working, easy, easy, working},
 		"Shuttle Rain":       {working, working, working, easy}, "The Soft One In": {easy, working}, "Half a Step Closer": {working, easy, easy, easy},
 		"Four Ways Back": {easy, stretched, working, working}, "Three of Four": {easy, working, working, stretched}, "Smash and Close": {easy, stretched, working},
-		"Two and One": {easy, working, easy}, "Short or High": {easy, working, easy, stretched}, "Keeper of the Net": {easy, working},
+		"Two and One": {easy, working, easy}, "Short or High": {easy, working, easy, stretched}, "Keeper of the Net": {easy, stretched},
 	}
 	for _, stored := range library.All() {
 		d := stored.Document

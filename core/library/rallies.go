@@ -30,7 +30,7 @@ func rallied(r feed.Rally, gap float64, rallies int, pause float64) drill.Docume
 // safeLane rallies cross-court at a safe mark: about 2 ft inside the singles sideline and short of the
 // baseline (common practice, no source).
 func safeLane() drill.Document {
-	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2.5, Wide: 0.6, Pace: feed.HalfPace}, 2, 4, 12)
+	d := rallied(feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2.5, Wide: 0.6, Pace: feed.HalfPace}, 1.8, 4, 12)
 	d.Name, d.Summary = "Safe Lane", "Both rally cross-court at a mark a little inside the sideline and well short of the baseline: the lane that forgives."
 	d.Rung, d.Turns = progress.Direction, 3
 	d.Measures = one(court.Ring(1.5, court.From(court.Off(court.FarBaseline, 2.5, court.In), court.Off(court.LeftSingles, 2*ft, court.In))), score.Goal{Kind: score.Total, Count: 20})
@@ -41,7 +41,7 @@ func safeLane() drill.Document {
 // tenPast is ten rally balls in a row past the service line at half pace (common practice, no source).
 func tenPast() drill.Document {
 	const behindService = 18 * ft
-	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.2, 4, 12)
+	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 1.8, 4, 12)
 	d.Name, d.Summary = "Ten Past", "A rally at half pace: every ball past the service line, ten in a row before anything else is asked."
 	d.Rung, d.Turns, d.Effort = progress.Depth, 3, 5
 	d.Measures = one(court.StripAlong(court.FarBaseline, behindService), score.Goal{Kind: score.Streak, Count: 10})
@@ -51,7 +51,7 @@ func tenPast() drill.Document {
 
 // hundredIn is the dependable stroke: in, a hundred times in a row, no target (common practice, no source).
 func hundredIn() drill.Document {
-	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 20, Deep: 3.5, Wide: 2.5, Pace: feed.HalfPace}, 2.2, 5, 5)
+	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 20, Deep: 3.5, Wide: 2.5, Pace: feed.HalfPace}, 1.8, 5, 5)
 	d.Name, d.Summary = "A Hundred In", "No target but the court: a hundred in a row, a miss begins again. Nobody gets there in one lesson: note the best and come back to it."
 	d.Turns, d.Effort = 2, 5
 	d.Measures = one(farHalf(), score.Goal{Kind: score.Streak, Count: 100})
@@ -62,7 +62,7 @@ func hundredIn() drill.Document {
 // oneTwoAgain is the tempo challenge of a pair, counted in sets of two: fourteen in a minute are 28 balls, fifty balls in
 // one are the bar, and then two and three minutes; a miss resumes where the count was (common practice, no source).
 func oneTwoAgain() drill.Document {
-	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.7, 1, 4)
+	d := rallied(feed.Rally{Near: feed.ToTheMiddle, Far: feed.ToTheMiddle, Shots: 28, Deep: 5, Wide: 2.5, Pace: feed.HalfPace}, 1.8, 1, 4)
 	d.Name, d.Summary = "One, Two, Again", "A pair counts one, two, start again, for one minute, two and three: fourteen sets of two in the first are a start, twenty-five are the bar. A miss takes up the count where it was; height and pace must match."
 	d.Rung, d.Turns, d.Effort = progress.Pace, 7, 8
 	sets := func(name string, minutes float64, hoped int) drill.Measure {
@@ -178,7 +178,7 @@ func longArm() drill.Document {
 // lastLight grooves the strokes in the last session before an event: easy, and nothing new (common practice,
 // no source).
 func lastLight() drill.Document {
-	d := rallied(feed.Rally{Near: feed.Alternate, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 2.3, 4, 10)
+	d := rallied(feed.Rally{Near: feed.Alternate, Far: feed.ToTheMiddle, Shots: 10, Deep: 3, Wide: 2, Pace: feed.HalfPace}, 1.8, 4, 10)
 	d.Name, d.Summary = "Last Light", "The day before: easy rallies with every stroke that works, and nothing new. Then stretch, eat, drink, sleep."
 	d.Turns, d.Effort = 2, 4
 	d.Measures = one(court.StripAlong(court.FarBaseline, 4), score.Goal{Kind: score.Total, Count: 24})

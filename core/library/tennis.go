@@ -212,7 +212,7 @@ func exchanged(from, partner court.Mark, tasks []feed.Task, groups ...feed.Repea
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Sport: court.Tennis, Court: "tennis", Stroke: feed.ForehandVolley, Rung: progress.Consistency,
 		Places:  []drill.Place{at(drill.Start, from), at(drill.Start, partner), at(drill.Feeder, partner)},
-		Pattern: feed.Pattern{Method: feed.Partner, Gap: 1.6, Sequences: 1, Pause: 10, Tasks: append([]feed.Task{drop}, tasks...), Repeats: groups},
+		Pattern: feed.Pattern{Method: feed.Partner, Gap: 1.3, Sequences: 1, Pause: 10, Tasks: append([]feed.Task{drop}, tasks...), Repeats: groups},
 		SetUp:   40, Equipment: []string{"6 balls"},
 	}
 }
@@ -289,7 +289,7 @@ func crossroads() drill.Document {
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearBaseline, 1, court.Out, 0)), at(drill.Recovery, off(court.NearBaseline, 1, court.Out, 0)), at(drill.Feeder, off(court.FarBaseline, 1, court.Out, 0)),
 		},
-		Pattern: feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
+		Pattern: feed.Pattern{Method: feed.Live, Gap: 1.8, Sequences: 3, Pause: 15, Tasks: []feed.Task{paced(feed.HalfPace, feed.Forehand, off(court.NearBaseline, 3, court.In, 2.5))},
 			Rally: &feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: 3, Wide: 1.5, Pace: feed.HalfPace}},
 		Turns: 3, SetUp: 45, Effort: 8, Measures: one(farHalf(), score.Goal{Kind: score.Rallies, Count: 3, From: 10, To: 30}),
 		Cues:     []string{"Height over the net buys time", "Recover a step towards the longer way"},

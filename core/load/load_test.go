@@ -75,10 +75,10 @@ func TestLoadOfGroupsByHand(t *testing.T) {
 	require.Equal(t, 1, load.Split(line, 8, s))
 	require.Equal(t, 2, load.Split(line, 9, s))
 
-	// A rally is a turn of both: three turns of three rallies of 12 × 2 s and a pause of 15 s are 351 s for two, and
+	// A rally is a turn of both: three turns of three rallies of 12 × 1.8 s and a pause of 15 s are 329.4 s for two, and
 	// nobody waits; the ball is shared.
 	rally := load.For(sample.Drill(t, "Crossroads"), load.Group{People: 2}, 3, s)
-	require.InDelta(t, 351, rally.Feeding, 1e-9)
+	require.InDelta(t, 329.4, rally.Feeding, 1e-9)
 	require.Equal(t, 9, rally.Balls)
 	require.InDelta(t, 15, rally.Waiting, 1e-9, "only the pause")
 	// Who feeds a partner does not wait either.

@@ -64,17 +64,20 @@ func interceptionSentence(m footwork.Interception, system units.System) string {
 	return phrase
 }
 
-// runner names a live player.
+// runner names a live player, in a rally with the rule that they play by.
 func runner(d drill.Document, i int) string {
+	r := d.Pattern.Rally
 	switch {
-	case i == 0:
+	case r == nil && i == 0:
 		return "The student"
-	case d.Pattern.Rally == nil:
+	case r == nil:
 		return fmt.Sprintf("Player %d", i+1)
-	case d.Pattern.Rally.Pair:
-		return fmt.Sprintf("The other end, %s side", []string{"left", "right"}[(i-1)%2])
+	case i == 0:
+		return "The student, " + string(r.Near)
+	case r.Pair:
+		return fmt.Sprintf("The other end, %s side, %s", []string{"left", "right"}[(i-1)%2], r.Far)
 	}
-	return "The other end"
+	return "The other end, " + string(r.Far)
 }
 
 // facts are the figures of an interception, each with its unit.

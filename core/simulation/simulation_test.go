@@ -61,3 +61,32 @@ func BenchmarkMetres(b *testing.B) {
 		}
 	}
 }
+
+// Who gets back to the middle by rote runs farther than who waits where the next ball comes; in a figure of eight it comes on the
+// other side each time, so that the way across is the same. The metres are told by role.
+func TestTheBasePositionSavesMetres(t *testing.T) {
+	for _, name := range []string{"Safe Lane", "Crossroads", "Pair Against One"} {
+		d := sample.Drill(t, name)
+		run := func(school coach.Recovery) simulation.Simulation {
+			s := coach.Default()
+			s.Recovery = school
+			turn, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), s)
+			require.NoError(t, err)
+			return turn
+		}
+		base, middle := run(coach.ToTheBase), run(coach.ToTheMiddle)
+		all := func(s simulation.Simulation) (sum float64) {
+			for _, metres := range s.Metres {
+				sum += metres
+			}
+			return sum
+		}
+		if name == "Crossroads" {
+			require.InEpsilon(t, all(middle), all(base), 0.05)
+		} else {
+			require.Less(t, all(base), all(middle), name)
+		}
+		require.Contains(t, base.Runs[0], "The student, "+string(d.Pattern.Rally.Near)+": ")
+		require.Contains(t, base.Runs[1], string(d.Pattern.Rally.Far))
+	}
+}

@@ -1,4 +1,8 @@
-package anticipate
+// Package angles is how wide a ball can be played from a place, and where the middle between the widest two lies.
+//
+// Places and axes are those of package court; angles are radians from straight along the court. A place that makes no sense is
+// invalid.Fields.
+package angles
 
 import (
 	"context"
@@ -66,10 +70,11 @@ func (k Strike) Sector(ctx context.Context, behind float64) (Sector, error) {
 			return Sector{}, err
 		}
 		x := side * ahead * (c.Singles/2 - k.Inside)
-		ray, ok := k.widest(x, ahead)
+		launch, to, ok := k.widest(x, ahead)
 		if !ok {
 			continue
 		}
+		ray := k.ray(launch, to)
 		ray.Straight = ray.To.X*k.From.X > 0
 		ray.Angle = side * ahead * math.Atan2(ray.To.X-k.From.X, math.Abs(ray.To.Y-k.From.Y))
 		found[i] = true
@@ -83,8 +88,7 @@ func (k Strike) Sector(ctx context.Context, behind float64) (Sector, error) {
 		return Sector{}, invalid.Fields{{Path: "pace", Message: "at that pace no ball from there lands inside the lines on both sides; let it be slower, or met higher"}}
 	}
 	s.Opening, s.Bisector = s.Left.Angle+s.Right.Angle, (s.Right.Angle-s.Left.Angle)/2
-	deep := ahead * (c.Length/2 + behind)
-	s.Wait = court.Point{X: k.From.X + ahead*math.Tan(s.Bisector)*math.Abs(deep-k.From.Y), Y: deep}
+	s.Wait = k.between(s.Left.To, s.Right.To, ahead*(c.Length/2+behind))
 	if s.Left.Straight != s.Right.Straight {
 		s.Longer = k.toCorner(ahead, -math.Copysign(1, k.From.X)) - k.toCorner(ahead, math.Copysign(1, k.From.X))
 	}
@@ -92,6 +96,12 @@ func (k Strike) Sector(ctx context.Context, behind float64) (Sector, error) {
 	s.Lowest = court.Point{X: math.Max(low, math.Min(0, high))}
 	s.NetThere = c.Net.Height(s.Lowest.X)
 	return s, nil
+}
+
+// between is where the middle between the ways to two places comes to a depth.
+func (k Strike) between(left, right court.Point, y float64) court.Point {
+	angle := func(to court.Point) float64 { return math.Atan2(to.X-k.From.X, math.Abs(to.Y-k.From.Y)) }
+	return court.Point{X: k.From.X + math.Tan((angle(left)+angle(right))/2)*math.Abs(y-k.From.Y), Y: y}
 }
 
 // corner is how deep the drives are whose lengths are compared: metres inside the far baseline, and inside the sideline.
@@ -132,28 +142,28 @@ func (k Strike) check() error {
 }
 
 // widest is the ball that lands nearest to the net along a line down the court at x and still passes over it as it should.
-func (k Strike) widest(x, ahead float64) (Ray, bool) {
+func (k Strike) widest(x, ahead float64) (l flight.Launch, to court.Point, ok bool) {
+	const fine = 1e-3 // metres
 	c := k.World.Court
-	deepest := c.Length/2 - k.Inside
-	if _, ok := k.lands(court.Point{X: x, Y: ahead * deepest}); !ok {
-		return Ray{}, false
+	at := func(deep float64) court.Point { return court.Point{X: x, Y: ahead * deep} }
+	low, high := 0.05*c.Length, c.Length/2-k.Inside
+	if _, ok := k.lands(at(high)); !ok {
+		return l, to, false
 	}
-	low, high := 0.05*c.Length, deepest
-	if _, ok := k.lands(court.Point{X: x, Y: ahead * low}); ok {
+	if _, ok := k.lands(at(low)); ok {
 		high = low
 	}
-	const fine = 1e-3 // metres
 	for high-low > fine {
 		middle := (low + high) / 2
-		if _, ok := k.lands(court.Point{X: x, Y: ahead * middle}); ok {
+		if _, ok := k.lands(at(middle)); ok {
 			high = middle
 		} else {
 			low = middle
 		}
 	}
-	to := court.Point{X: x, Y: ahead * high}
-	launch, ok := k.lands(to)
-	return k.ray(launch, to), ok
+	to = at(high)
+	l, ok = k.lands(to)
+	return l, to, ok
 }
 
 // lands is the ball to a place at the pace, if it passes the net as it should.

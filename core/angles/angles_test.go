@@ -1,4 +1,4 @@
-package anticipate_test
+package angles_test
 
 import (
 	"context"
@@ -8,19 +8,19 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/anticipate"
+	"hodometer/core/angles"
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
 )
 
-func strike(t require.TestingT, id court.ID, x, deep, high, pace float64) anticipate.Strike {
+func strike(t require.TestingT, id court.ID, x, deep, high, pace float64) angles.Strike {
 	c, err := court.Find(id)
 	require.NoError(t, err)
-	return anticipate.Strike{World: flight.On(c, ""), From: flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high}, Pace: pace, Name: "there"}
+	return angles.Strike{World: flight.On(c, ""), From: flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high}, Pace: pace, Name: "there"}
 }
 
-func sector(t require.TestingT, k anticipate.Strike) anticipate.Sector {
+func sector(t require.TestingT, k angles.Strike) angles.Sector {
 	s, err := k.Sector(context.Background(), 0.6)
 	require.NoError(t, err)
 	return s
@@ -52,7 +52,7 @@ func TestAnglesOfTheBaseline(t *testing.T) {
 	require.InDelta(t, 0.914, corner.NetThere, 0.001)
 	require.NotNil(t, corner.Left.Out)
 	require.Greater(t, corner.Left.Wide, middle.Left.Wide, "across from the corner one is drawn farther out of the court")
-	require.Equal(t, "From there the steepest ball leaves at 28.2° instead of 15°; the middle between the widest two turns by 13.5° to the left, and the opening between them is 29.3° instead of 30°.", anticipate.Compare(middle, corner))
+	require.Equal(t, "From there the steepest ball leaves at 28.2° instead of 15°; the middle between the widest two turns by 13.5° to the left, and the opening between them is 29.3° instead of 30°.", angles.Compare(middle, corner))
 }
 
 // Mirrored, higher, slower, nearer: what a coach expects.
@@ -96,7 +96,7 @@ func TestWhatWidensTheAngles(t *testing.T) {
 
 func TestAnglesThatMakeNoSense(t *testing.T) {
 	for _, c := range []struct {
-		k       anticipate.Strike
+		k       angles.Strike
 		at, say string
 	}{
 		{strike(t, "squash", 0, 0.5, 0.9, 13), "court", "walls"},
