@@ -271,7 +271,7 @@ func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) 
 		}
 		p := record.Document
 		evidence, err := s.evidence(ctx, body.Student, p.Level, body.ID, d)
-		return footwork.For(body.Document.Sport, p.Age, p.Level, body.Hand, p.Backhand), evidence, err
+		return footwork.Of(body.Document.Sport, p, body.Hand, s.now()), evidence, err
 	}
 	level := body.Level
 	if level == "" {

@@ -112,7 +112,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 		for _, person := range in.In(block) {
 			if ok {
 				mine, p := block.DrillFor(document, person), person.Profile
-				list = append(list, asked{mine, footwork.For(mine.Sport, p.Age, p.Level, p.Hand, p.Backhand), p.Level})
+				list = append(list, asked{mine, footwork.Of(mine.Sport, p, p.Hand, s.now()), p.Level})
 			}
 		}
 	}

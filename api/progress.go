@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/drill"
 	"hodometer/core/feed"
+	"hodometer/core/footwork"
 	"hodometer/core/progress"
 	"hodometer/core/score"
 	"hodometer/core/tally"
@@ -21,9 +22,10 @@ type LadderPosition struct {
 
 // Progress is a student's history and what it says.
 type Progress struct {
-	Strokes []StrokeProgress `json:"strokes"`
-	Drills  []DrillHistory   `json:"drills"`
-	Remarks []DatedRemark    `json:"remarks" description:"Newest first"`
+	Strokes []StrokeProgress   `json:"strokes"`
+	Drills  []DrillHistory     `json:"drills"`
+	Remarks []DatedRemark      `json:"remarks" description:"Newest first"`
+	Running footwork.Quickness `json:"running" description:"How quick they are taken to be"`
 }
 
 // StrokeProgress is where a student stands with one stroke.
@@ -64,7 +66,8 @@ type DatedRemark struct {
 }
 
 func (s *server) progress(ctx context.Context, id string) (Progress, error) {
-	if _, err := s.store.Students.Get(ctx, id); err != nil {
+	student, err := s.store.Students.Get(ctx, id)
+	if err != nil {
 		return Progress{}, err
 	}
 	done, err := s.store.AttemptsOfStudent(ctx, id)
@@ -85,7 +88,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks}, nil
+	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now())}, nil
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {

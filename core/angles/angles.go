@@ -8,6 +8,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"strings"
 
 	"hodometer/core/court"
 	"hodometer/core/flight"
@@ -228,4 +229,28 @@ func Compare(a, b Sector) string {
 	}
 	sentence += fmt.Sprintf(", and the opening between them is %s instead of %s.", Degrees(b.Opening), Degrees(a.Opening))
 	return sentence
+}
+
+// Say puts a sector into words.
+func (s Sector) Say(tape court.Tape) string {
+	side := func(r Ray, name string) string {
+		said := Degrees(r.Angle) + " to the " + name
+		if r.Out != nil {
+			said += fmt.Sprintf(" (out of court after %s s)", units.Decimal(*r.Out, 1))
+		}
+		return said
+	}
+	sentence := fmt.Sprintf("From %s the widest balls leave at %s and %s: an opening of %s", s.Name, side(s.Left, "left"), side(s.Right, "right"), Degrees(s.Opening))
+	if aside := math.Abs(s.Wait.X); aside >= 0.05 {
+		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side that the ball is played across to", tape.Length(aside))
+		if s.Wait.X*s.From.X > 0 {
+			sentence = strings.TrimSuffix(sentence, ", on the side that the ball is played across to") + ", on the side of the ball"
+		}
+	} else {
+		sentence += "; the middle between them is the middle of the court"
+	}
+	if s.Longer >= 0.05 {
+		sentence += fmt.Sprintf("; into the far corners the way across is %s longer than the straight one", tape.Length(s.Longer))
+	}
+	return sentence + fmt.Sprintf("; the net is lowest at %s on the way.", tape.Length(s.NetThere))
 }

@@ -178,6 +178,18 @@ func near(c court.Court, deep float64) float64 {
 	return -deep * c.Length / 2
 }
 
+// From is the situation with the opponent at a place of a court.
+func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situation {
+	unit := s
+	unit.Across, unit.Deep = 1, 0
+	s.Across = at.X / unit.place(c, hand).X
+	s.Deep = at.Y / (c.Length / 2)
+	if c.Net.HalfUp == 0 {
+		s.Deep = (c.Length/2 - at.Y) / c.Length
+	}
+	return s
+}
+
 // Middle is where players wait by rote.
 func (s Situation) Middle(c court.Court) court.Point { return court.Point{Y: near(c, s.Waiting)} }
 

@@ -31,6 +31,19 @@ const (
 	ToTheMiddle Recovery = "to the middle"
 )
 
+// Likely is what a coach thinks that opponents play in a situation, and what was seen.
+type Likely struct {
+	Situation string  `json:"situation" maxLength:"60"`
+	Replies   []Reply `json:"replies" maxItems:"12"`
+}
+
+// Reply is one of it.
+type Reply struct {
+	Reply  string  `json:"reply" maxLength:"40"`
+	Chance float64 `json:"chance" minimum:"0" maximum:"1"`
+	Seen   int     `json:"seen,omitempty" minimum:"0" maximum:"100000" description:"How often it was played"`
+}
+
 // Settings are a coach's own choices. All of them have a working default.
 type Settings struct {
 	Units      units.System `json:"units"`
@@ -52,6 +65,7 @@ type Settings struct {
 	Feeding Steadiness `json:"feeding" description:"How alike the coach's own feeds are"`
 
 	Recovery Recovery `json:"recovery,omitempty" description:"Where players of a rally get back to; empty: to the base position"`
+	Likely   []Likely `json:"likely,omitempty" maxItems:"100" description:"The coach's own chances of replies, by situation"`
 
 	Numbering court.Numbering `json:"numbering" description:"How depth regions are numbered"`
 	Schemes   []court.Scheme  `json:"schemes" maxItems:"20" description:"The coach's own depth regions"`
@@ -100,6 +114,15 @@ func (s Settings) Check() error {
 	for i, scheme := range s.Schemes {
 		_, err := scheme.Bands(s.Numbering)
 		wrong.Under(invalid.Join("schemes", i), err)
+	}
+	for i, own := range s.Likely {
+		sum := 0.0
+		for _, each := range own.Replies {
+			sum += each.Chance
+		}
+		if math.Abs(sum-1) > 0.005 {
+			wrong.Add(invalid.Join("likely", i), "the chances add up to %d of 100; let them add up to 100", int(math.Round(100*sum)))
+		}
 	}
 	return wrong.Err()
 }

@@ -69,6 +69,15 @@ type Document struct {
 	Note          string     `json:"note" maxLength:"2000"`
 }
 
+// Day is the day of a lesson; the zero time where its date is none.
+func (d Document) Day() time.Time {
+	day, err := time.Parse(time.DateOnly, d.Date)
+	if err != nil {
+		return time.Time{}
+	}
+	return day
+}
+
 // Check says what is wrong with a lesson beyond its shape.
 func (d Document) Check() error {
 	var wrong invalid.Fields

@@ -46,7 +46,7 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 	plain := l.Block
 	plain.Variants = nil
 	mine := plain.DrillFor(l.Document, person)
-	player := footwork.For(mine.Sport, person.Profile.Age, person.Profile.Level, person.Profile.Hand, person.Profile.Backhand)
+	player := footwork.Of(mine.Sport, person.Profile, person.Profile.Hand, d.Day())
 	simulation, err := simulation.Run(ctx, mine, player, in.Settings)
 	var wrong invalid.Fields
 	if err != nil {

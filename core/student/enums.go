@@ -13,6 +13,11 @@ func (Backhand) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (Course) Enum() []any {
+	return []any{ShortSprint, LongSprint, Line, Shuttle, Star}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Hand) Enum() []any {
 	return []any{RightHand, LeftHand}
 }

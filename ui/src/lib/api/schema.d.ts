@@ -567,6 +567,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reckoner/angles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How wide a ball can be played from a place */
+        post: operations["reckonAngles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoner/goal": {
         parameters: {
             query?: never;
@@ -595,6 +612,23 @@ export interface paths {
         put?: never;
         /** How fast two players can rally */
         post: operations["reckonRally"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoner/stand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where to wait for what an opponent may play */
+        post: operations["reckonStand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -630,6 +664,40 @@ export interface paths {
         /** Change the coach's settings */
         put: operations["keepSettings"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/situations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What opponents may play, by situation */
+        get: operations["listSituations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/situations/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A drill in which the feeder chooses from the likely replies */
+        post: operations["makeReading"];
         delete?: never;
         options?: never;
         head?: never;
@@ -773,6 +841,213 @@ export interface components {
             lesson: components["schemas"]["Lesson"];
             students: components["schemas"]["Result"][];
         };
+        AnglesAsked: {
+            court: string;
+            /**
+             * Format: double
+             * @description Metres inside the lines at least
+             */
+            inside: number;
+            /**
+             * Format: double
+             * @description Metres over the net at least
+             */
+            over: number;
+            pace: components["schemas"]["FeedPace"];
+            places: components["schemas"]["StruckAt"][];
+            spin?: components["schemas"]["FeedSpinKind"];
+        };
+        AnglesRay: {
+            /**
+             * Format: double
+             * @description From straight along the court, to its own side, radians
+             */
+            angle: number;
+            atNet: components["schemas"]["CourtPoint"];
+            /**
+             * Format: double
+             * @description From the strike to the landing
+             */
+            metres: number;
+            /**
+             * Format: double
+             * @description How high the net is where it passes, metres
+             */
+            net: number;
+            /** @description Seconds until it passes beyond a sideline; null where it stays between them until its second bounce */
+            out: null | number;
+            /**
+             * Format: double
+             * @description Until it lands
+             */
+            seconds: number;
+            /** @description It stays on the side on which it is struck */
+            straight: boolean;
+            /** @description Where it lands */
+            to: components["schemas"]["CourtPoint"];
+            /**
+             * Format: double
+             * @description How far beyond the sideline it is at its second bounce, or at the baseline; less than nothing is inside
+             */
+            wide: number;
+        };
+        AnglesReckoned: {
+            /** @description What the second place changes; empty where there is one */
+            change: string;
+            /** @description Each sector in words */
+            said: string[];
+            sectors: components["schemas"]["AnglesSector"][];
+        };
+        AnglesSector: {
+            /**
+             * Format: double
+             * @description To the right of straight along the court, radians; less than nothing is to the left
+             */
+            bisector: number;
+            from: components["schemas"]["CourtPoint"];
+            /** Format: double */
+            high: number;
+            left: components["schemas"]["AnglesRay"];
+            /**
+             * Format: double
+             * @description How much longer the way across is than the straight one, metres; 0 where both are alike
+             */
+            longer: number;
+            /** @description Where the net is lowest between the two */
+            lowest: components["schemas"]["CourtPoint"];
+            name: string;
+            /**
+             * Format: double
+             * @description How high it is there, metres
+             */
+            netThere: number;
+            /**
+             * Format: double
+             * @description Between the two, radians
+             */
+            opening: number;
+            right: components["schemas"]["AnglesRay"];
+            /** @description Where the bisector comes to the depth at which the receiver waits */
+            wait: components["schemas"]["CourtPoint"];
+        };
+        AnticipateAnswer: {
+            coming: components["schemas"]["AnticipateComing"][];
+            /** @description Where the opponent hits from */
+            from: components["schemas"]["CourtPoint"];
+            /** Format: double */
+            high: number;
+            /** @description What is held from the places that can be got to in time */
+            map: components["schemas"]["AnticipatePlace"][];
+            /** @description One for each school, the middle first */
+            stands: components["schemas"]["AnticipateStand"][];
+            /**
+             * Format: double
+             * @description Between two places of the map, metres
+             */
+            step: number;
+            /**
+             * Format: double
+             * @description How far from the middle places were tried, metres
+             */
+            within: number;
+        };
+        AnticipateComing: {
+            /**
+             * Format: double
+             * @description Of those that can be played at all
+             */
+            chance: number;
+            landing: components["schemas"]["CourtPoint"];
+            possible: boolean;
+            reply: string;
+            /**
+             * Format: double
+             * @description From the strike until it lands
+             */
+            seconds: number;
+            side: components["schemas"]["AnticipateSide"];
+            /**
+             * Format: double
+             * @description As it leaves, m/s
+             */
+            speed: number;
+            trail: components["schemas"]["FootworkSample"][];
+            /**
+             * Format: double
+             * @description Where it meets the front wall, metres above the floor; 0 where it does not
+             */
+            wall: number;
+            /** @description Why it cannot be played from there; else empty */
+            why: string;
+        };
+        AnticipateLikely: {
+            /** Format: double */
+            chance: number;
+            /** @description Of the replies of the sport */
+            reply: string;
+        };
+        AnticipatePlace: {
+            at: components["schemas"]["CourtPoint"];
+            /** Format: double */
+            held: number;
+        };
+        /** @enum {string} */
+        AnticipatePressure: "at ease" | "hurried";
+        /** @enum {string} */
+        AnticipateSchool: "back to the middle" | "to the likely reply" | "cover and concede" | "nothing given away";
+        /** @enum {string} */
+        AnticipateSide: "straight" | "cross" | "middle" | "to your forehand" | "to your backhand";
+        AnticipateSituation: {
+            /**
+             * Format: double
+             * @description Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side
+             */
+            across: number;
+            /** @description The stroke that they answer */
+            after: string;
+            /**
+             * Format: double
+             * @description How far from the net, as a share of half the length; in squash from the front wall, of all of it
+             */
+            deep: number;
+            /**
+             * Format: double
+             * @description Metres above the court at which they meet it
+             */
+            high: number;
+            id: string;
+            /** @description What they may play, the chances adding up to 1 */
+            likely: components["schemas"]["AnticipateLikely"][];
+            /** @description In a coach's words */
+            name: string;
+            pressure: components["schemas"]["AnticipatePressure"];
+            sport: components["schemas"]["CourtSport"];
+            /**
+             * Format: double
+             * @description Where players wait by rote, as deep is measured
+             */
+            waiting: number;
+        };
+        AnticipateStand: {
+            at: components["schemas"]["CourtPoint"];
+            /** @description Of each reply, in order; 0 for what cannot be played */
+            each: number[];
+            /**
+             * Format: double
+             * @description Share of what may come that is reached and met well, by its chances
+             */
+            held: number;
+            /** @description The side to lean to; empty where all are alike */
+            lean: string;
+            /**
+             * Format: double
+             * @description The same of the reply that is held least
+             */
+            least: number;
+            school: components["schemas"]["AnticipateSchool"];
+            /** @description What each is met with; empty for what cannot be played */
+            with: components["schemas"]["FeedStroke"][];
+        };
         Archiving: {
             archived: boolean;
         };
@@ -811,6 +1086,19 @@ export interface components {
             /** Format: double */
             celsius: number;
         };
+        CoachLikely: {
+            replies: components["schemas"]["CoachReply"][];
+            situation: string;
+        };
+        /** @enum {string} */
+        CoachRecovery: "to the base position" | "to the middle";
+        CoachReply: {
+            /** Format: double */
+            chance: number;
+            reply: string;
+            /** @description How often it was played */
+            seen?: number;
+        };
         CoachSettings: {
             air: components["schemas"]["CoachAir"];
             /** @description Balls in one basket */
@@ -830,6 +1118,8 @@ export interface components {
             feeding: components["schemas"]["CoachSteadiness"];
             /** @description Walk-off lists are in steps */
             inSteps: boolean;
+            /** @description The coach's own chances of replies, by situation */
+            likely?: components["schemas"]["CoachLikely"][];
             /** @description How depth regions are numbered */
             numbering: components["schemas"]["CourtNumbering"];
             /**
@@ -842,6 +1132,8 @@ export interface components {
              * @description Seconds to put down or collect one piece of equipment
              */
             piece: number;
+            /** @description Where players of a rally get back to; empty: to the base position */
+            recovery?: components["schemas"]["CoachRecovery"];
             /** @description The coach's own depth regions */
             schemes: components["schemas"]["CourtScheme"][];
             /**
@@ -1775,7 +2067,14 @@ export interface components {
             sentence: string;
         };
         /** @enum {string} */
-        FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
+        FlightBy: "height" | "clearance" | "speed" | "time" | "wall" | "own half";
+        FootworkCoursed: {
+            course: components["schemas"]["StudentCourse"];
+            /** Format: double */
+            metres: number;
+            /** Format: double */
+            seconds: number;
+        };
         FootworkFastest: {
             /** @description What gives first at a shorter one, in words; empty where no gap does */
             first: string;
@@ -1877,6 +2176,11 @@ export interface components {
             lungeReach: number;
             /**
              * Format: double
+             * @description How hard they strike, as a share of an adult tournament player
+             */
+            power: number;
+            /**
+             * Format: double
              * @description Metres from the body to a ball that is met in comfort
              */
             reach: number;
@@ -1895,6 +2199,25 @@ export interface components {
              * @description Top speed on court, m/s
              */
             top: number;
+        };
+        FootworkQuickness: {
+            /** @description What can be run in the student's sport */
+            courses: components["schemas"]["FootworkCoursed"][];
+            /** @description Timed runs that it rests on */
+            runs: number;
+            say: string;
+            /** @description Acceleration, m/s² */
+            speedup: components["schemas"]["FootworkRanged"];
+            /** @description Top speed, m/s */
+            top: components["schemas"]["FootworkRanged"];
+        };
+        FootworkRanged: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mean: number;
         };
         FootworkRunner: {
             balls: number;
@@ -2640,6 +2963,8 @@ export interface components {
             drills: components["schemas"]["DrillHistory"][];
             /** @description Newest first */
             remarks: components["schemas"]["DatedRemark"][];
+            /** @description How quick they are taken to be */
+            running: components["schemas"]["FootworkQuickness"];
             strokes: components["schemas"]["StrokeProgress"][];
         };
         ProgressAdvice: {
@@ -2737,6 +3062,11 @@ export interface components {
             volleys?: boolean;
             /** @description Balls wanted in that time */
             wanted: number;
+        };
+        ReadingAsked: {
+            court: string;
+            level: components["schemas"]["StudentLevel"];
+            situation: components["schemas"]["AnticipateSituation"];
         };
         Regions: {
             /** @description From the net out */
@@ -3246,6 +3576,21 @@ export interface components {
             running: components["schemas"]["MetricDerivation"];
             sentence: string;
         };
+        Situated: {
+            /** @description The chances are the coach's own */
+            own: boolean;
+            /** @description How often each reply was seen */
+            seen: number[];
+            /** @description With the coach's own chances, where there are any */
+            situation: components["schemas"]["AnticipateSituation"];
+            /** @description The chances as common practice has them */
+            usual: components["schemas"]["AnticipateLikely"][];
+        };
+        Situations: {
+            /** @description What can be played in the sport */
+            replies: string[];
+            situations: components["schemas"]["Situated"][];
+        };
         SportWords: {
             /** @description What a student can stand on a rung of: the strokes, footwork and technique */
             ladders: components["schemas"]["FeedStroke"][];
@@ -3253,6 +3598,36 @@ export interface components {
             spins: components["schemas"]["FeedSpinKind"][];
             sport: components["schemas"]["CourtSport"];
             strokes: components["schemas"]["FeedStroke"][];
+        };
+        StandAsked: {
+            /** @description Where the opponent hits from instead */
+            at?: components["schemas"]["CourtPoint"];
+            court: string;
+            hand: components["schemas"]["StudentHand"];
+            /** @description The player's */
+            level: components["schemas"]["StudentLevel"];
+            /** @description The opponent's level */
+            opponent: components["schemas"]["StudentLevel"];
+            /** @description How often each reply was seen */
+            seen?: number[];
+            situation: components["schemas"]["AnticipateSituation"];
+            /**
+             * Format: uuid
+             * @description Instead of somebody of the level
+             */
+            student?: string;
+            theirHand: components["schemas"]["StudentHand"];
+        };
+        StandReckoned: {
+            answer: components["schemas"]["AnticipateAnswer"];
+            /** @description What going back to the middle by rote costs */
+            cost: string;
+            /** @description Each stand in words */
+            said: string[];
+            /** @description As it was worked out, sharpened by what was seen */
+            situation: components["schemas"]["AnticipateSituation"];
+            /** @description How what is held came about, of each stand */
+            worked: components["schemas"]["MetricDerivation"][];
         };
         /** @enum {string} */
         State: "planned" | "begun" | "finished";
@@ -3263,6 +3638,15 @@ export interface components {
             /** @description All rungs, lowest first */
             ladder: components["schemas"]["ProgressRung"][];
             stroke: components["schemas"]["FeedStroke"];
+        };
+        StruckAt: {
+            at: components["schemas"]["CourtPoint"];
+            /**
+             * Format: double
+             * @description Metres above the court
+             */
+            high: number;
+            name: string;
         };
         Student: {
             /** @description Out of the lists; can be brought back */
@@ -3276,6 +3660,8 @@ export interface components {
         StudentAgeBand: "under 8" | "8 to 10" | "11 to 13" | "14 to 17" | "adult" | "60 and over";
         /** @enum {string} */
         StudentBackhand: "one-handed" | "two-handed";
+        /** @enum {string} */
+        StudentCourse: "sprint of 10 m" | "sprint of 20 m" | "line: across the court and back" | "shuttle: net to end line, twice there and back" | "star: from the middle to each corner and back";
         /** @enum {string} */
         StudentHand: "right" | "left";
         /** @enum {string} */
@@ -3299,8 +3685,17 @@ export interface components {
             /** @description What they work towards */
             objective: string;
             sport: components["schemas"]["CourtSport"];
+            /** @description Courses run against the clock */
+            timed?: components["schemas"]["StudentTimedRun"][];
             /** @description One or two faults to watch, from lesson to lesson */
             watch?: string[];
+        };
+        StudentTimedRun: {
+            course: components["schemas"]["StudentCourse"];
+            /** @description The day, as 2006-01-02 */
+            on: string;
+            /** Format: double */
+            seconds: number;
         };
         /** @enum {string} */
         TallyChoice: "right" | "wrong";
@@ -4672,6 +5067,38 @@ export interface operations {
             };
         };
     };
+    reckonAngles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnglesAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnglesReckoned"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     reckonGoal: {
         parameters: {
             query?: never;
@@ -4724,6 +5151,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OddsRallied"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reckonStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandReckoned"];
                 };
             };
             default: {
@@ -4819,6 +5278,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Settings"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSituations: {
+        parameters: {
+            query?: {
+                sport?: components["schemas"]["CourtSport"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Situations"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillDocument"];
                 };
             };
             default: {

@@ -72,7 +72,7 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
       const read = await answer(api.GET('/api/students/{id}', { params: { path: { id } } }))
       return { document: read.profile, revision: read.revision }
     },
-    shown: () => [keys.students],
+    shown: (id) => [keys.students, keys.progress(id)],
     name: (profile) => profile.name || 'a student',
     href: (id) => `/students/${id}`,
   },
