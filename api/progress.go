@@ -26,6 +26,7 @@ type Progress struct {
 	Drills  []DrillHistory     `json:"drills"`
 	Remarks []DatedRemark      `json:"remarks" description:"Newest first"`
 	Running footwork.Quickness `json:"running" description:"How quick they are taken to be"`
+	Today   string             `json:"today" description:"The day it is where Hodometer runs"`
 }
 
 // StrokeProgress is where a student stands with one stroke.
@@ -88,7 +89,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now())}, nil
+	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {

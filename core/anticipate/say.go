@@ -50,16 +50,16 @@ func hundredth(share float64) string { return units.Decimal(100*share, 0) }
 
 // from says how a place lies from another one; empty within a hand's breadth.
 func (a Answer) from(middle, at court.Point, tape court.Tape) string {
-	const breadth = 0.1
+	const breadth, aside = 0.1, 0.5
 	var parts []string
 	if across := at.X - middle.X; math.Abs(across) >= breadth {
 		side := "to the right"
 		switch {
-		case math.Abs(a.From.X) < breadth && across < 0:
+		case math.Abs(a.From.X) < aside && across < 0:
 			side = "to the left"
-		case math.Abs(a.From.X) >= breadth && across*a.From.X > 0:
+		case math.Abs(a.From.X) >= aside && across*a.From.X > 0:
 			side = "to the side of the ball"
-		case math.Abs(a.From.X) >= breadth:
+		case math.Abs(a.From.X) >= aside:
 			side = "away from the side of the ball"
 		}
 		parts = append(parts, tape.Length(math.Abs(across))+" "+side)
@@ -78,10 +78,20 @@ func (a Answer) from(middle, at court.Point, tape court.Tape) string {
 func (a Answer) givenUp(s Stand) (names []string) {
 	for i, c := range a.Coming {
 		if c.Possible && s.Each[i] < given {
-			names = append(names, fmt.Sprintf("the %s (%s)", c.Reply, inTen(c.Chance)))
+			names = append(names, fmt.Sprintf("%s (%s)", theReply(c.Reply), inTen(c.Chance)))
 		}
 	}
 	return names
+}
+
+// theReply is a reply with its article: the cross drop, the ball down the line.
+func theReply(name string) string {
+	for _, where := range []string{"down ", "deep ", "at ", "to ", "fast to ", "short to ", "floated "} {
+		if strings.HasPrefix(name, where) {
+			return "the ball " + name
+		}
+	}
+	return "the " + name
 }
 
 // list writes some things one after the other.

@@ -80,6 +80,7 @@ const (
 	start        = 0.1   // seconds by which the own start varies
 	tried        = 580   // places of the map, about
 	reaching     = 1.0   // second: as far from the middle as somebody gets in it, since they come from somewhere else
+	nearT        = 0.6   // the same in squash, where nobody leaves the T for long
 	poorest      = 0.2   // what a ball is worth that is met in the greatest hurry; at ease 1
 	walk         = 0.004 // what a metre from the middle costs, so that of equal places the nearest is taken
 	given        = 0.35
@@ -125,6 +126,9 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 	}
 	middle := q.Situation.Middle(c)
 	a.Within = q.Player.Metres(reaching)
+	if c.Net.HalfUp == 0 {
+		a.Within = q.Player.Metres(nearT)
+	}
 	places, step := b.places(middle, a.Within)
 	a.Step = step
 	best := map[School]candidate{}

@@ -22,7 +22,6 @@ const (
 	BySpeed     By = "speed"     // as it leaves, m/s
 	ByTime      By = "time"      // until it lands, seconds
 	ByWall      By = "wall"      // where it meets the front wall, metres above the floor; squash only
-	ByOwnHalf   By = "own half"  // how far from the net it bounces first, on the side it leaves from, metres; a serve at a table
 )
 
 // Spin turns a ball about axes that go with its direction: Top about the level axis across it (less than
@@ -45,7 +44,8 @@ type Want struct {
 	By      By
 	Value   float64
 	Spin    Spin
-	Flat    bool // of a flat and a high ball that both do, the flat one or none
+	First   float64 // a serve at a table: how far from the net it bounces first on the side it leaves from, instead of By; 0 for none
+	Flat    bool    // of a flat and a high ball that both do, the flat one or none
 }
 
 // metres writes a length for the sentences of this package.
@@ -59,16 +59,16 @@ func impossible(format string, args ...any) error {
 // checked, walls are not in its way unless the ball is played against the front one. An error wraps
 // ErrImpossible.
 func (w World) Aim(want Want) (Launch, error) {
-	for _, v := range []float64{want.From.X, want.From.Y, want.From.Z, want.Landing.X, want.Landing.Y, want.Value, want.Spin.Top, want.Spin.Side} {
+	for _, v := range []float64{want.From.X, want.From.Y, want.From.Z, want.Landing.X, want.Landing.Y, want.Value, want.First, want.Spin.Top, want.Spin.Side} {
 		if math.IsNaN(v) || math.IsInf(v, 0) || math.Abs(v) > 1e4 {
 			return Launch{}, impossible("one of its figures is not a figure of this world")
 		}
 	}
-	switch want.By {
-	case ByWall:
-		return w.aimOffWall(want)
-	case ByOwnHalf:
+	switch {
+	case want.First != 0:
 		return w.aimOverOwnHalf(want)
+	case want.By == ByWall:
+		return w.aimOffWall(want)
 	}
 	if err := w.sensible(want); err != nil {
 		return Launch{}, err

@@ -4,7 +4,7 @@ package flight
 
 // Enum lists the values in the order in which they are offered.
 func (By) Enum() []any {
-	return []any{ByApex, ByClearance, BySpeed, ByTime, ByWall, ByOwnHalf}
+	return []any{ByApex, ByClearance, BySpeed, ByTime, ByWall}
 }
 
 // Enum lists the values in the order in which they are offered.

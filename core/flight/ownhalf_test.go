@@ -18,7 +18,7 @@ func TestATableServeBouncesOnItsOwnHalfFirst(t *testing.T) {
 		want := flight.Want{
 			From:    flight.Vec{X: rapid.Float64Range(-0.7, 0.7).Draw(t, "x"), Y: -1.5, Z: rapid.Float64Range(0.15, 0.35).Draw(t, "z")},
 			Landing: court.Point{X: rapid.Float64Range(-0.6, 0.6).Draw(t, "to x"), Y: rapid.Float64Range(0.25, 1.3).Draw(t, "to y")},
-			By:      flight.ByOwnHalf, Value: rapid.Float64Range(0.3, 1.25).Draw(t, "first"), Spin: flight.Spin{Top: rapid.Float64Range(-300, 200).Draw(t, "spin")},
+			First:   rapid.Float64Range(0.3, 1.25).Draw(t, "first"), Spin: flight.Spin{Top: rapid.Float64Range(-300, 200).Draw(t, "spin")},
 		}
 		l, err := w.Aim(want)
 		if err != nil {
@@ -30,7 +30,7 @@ func TestATableServeBouncesOnItsOwnHalfFirst(t *testing.T) {
 		path := w.Follow(l, 2)
 		first, ok := path.Bounce(0)
 		require.True(t, ok)
-		require.InDelta(t, -want.Value, first.P.Y, 2e-3)
+		require.InDelta(t, -want.First, first.P.Y, 2e-3)
 		second, ok := path.Bounce(l.Landing())
 		require.True(t, ok)
 		require.InDelta(t, want.Landing.X, second.P.X, 2e-3)
@@ -53,7 +53,7 @@ func TestATableServeThatCannotBe(t *testing.T) {
 		{court.Point{Y: 0.05}, 0.1, "does not come so far"},
 		{court.Point{Y: 0.4}, 0.7, "clip the net"},
 	} {
-		_, err := w.Aim(flight.Want{From: flight.Vec{Y: -1.5, Z: 0.2}, Landing: c.landing, By: flight.ByOwnHalf, Value: c.value})
+		_, err := w.Aim(flight.Want{From: flight.Vec{Y: -1.5, Z: 0.2}, Landing: c.landing, First: c.value})
 		require.ErrorContains(t, err, c.says)
 	}
 }

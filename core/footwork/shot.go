@@ -24,7 +24,7 @@ func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight
 	}
 	t.Height, t.Method = from.Z, feed.Live
 	if t.Stroke == feed.Serve && d.World.Court.Above > 0 {
-		l, err = d.overOwnHalf(flight.Want{From: from, Landing: landing, By: flight.ByOwnHalf, Spin: t.SpinOf(d.World.Court.Sport)})
+		l, err = d.overOwnHalf(flight.Want{From: from, Landing: landing, Spin: t.SpinOf(d.World.Court.Sport)})
 		return l, false, err
 	}
 	by, value, ok := feed.Played(d.World.Court, t.Stroke, t.Pace, d.Power, math.Abs(landing.Y))
@@ -64,7 +64,7 @@ func (d Drill) overOwnHalf(want flight.Want) (best flight.Launch, err error) {
 	const over = 0.1 // metres
 	least := math.Inf(1)
 	for _, share := range []float64{0.3, 0.7, 0.8, 0.85, 0.9} {
-		want.Value = share * d.World.Court.Length / 2
+		want.First = share * d.World.Court.Length / 2
 		l, failed := d.World.Aim(want)
 		if failed != nil {
 			err = failed

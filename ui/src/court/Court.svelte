@@ -63,7 +63,7 @@
   const court = $derived(report.court)
   const frame = $derived(frameOf(court, crop, turned))
   /** Metres to a pixel, so that signs keep their size on every court. */
-  const px = $derived(frame.width / width)
+  const px = $derived(frame.width / (width || 320))
   const pt = (p: Point) => drawn(frame, p)
   const shown = $derived((p: Point) => {
     const at = pt(p)

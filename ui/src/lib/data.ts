@@ -4,6 +4,8 @@ import {
   api,
   type GoalAsked,
   type Profile,
+  type StandAsked,
+  type AnglesAsked,
   type RallyAsked,
   type Settings,
   type TargetAsked,
@@ -33,6 +35,9 @@ export const keys = {
   goal: (asked: GoalAsked) => ['reckoner', 'goal', asked] as const,
   target: (asked: TargetAsked) => ['reckoner', 'target', asked] as const,
   rally: (asked: RallyAsked) => ['reckoner', 'rally', asked] as const,
+  situations: (sport: string) => ['situations', sport] as const,
+  stand: (asked: StandAsked | undefined) => ['reckoner', 'stand', asked] as const,
+  angles: (asked: AnglesAsked | undefined) => ['reckoner', 'angles', asked] as const,
   regions: (court: string) => ['regions', court] as const,
 }
 

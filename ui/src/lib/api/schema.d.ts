@@ -2067,7 +2067,7 @@ export interface components {
             sentence: string;
         };
         /** @enum {string} */
-        FlightBy: "height" | "clearance" | "speed" | "time" | "wall" | "own half";
+        FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
         FootworkCoursed: {
             course: components["schemas"]["StudentCourse"];
             /** Format: double */
@@ -2966,6 +2966,8 @@ export interface components {
             /** @description How quick they are taken to be */
             running: components["schemas"]["FootworkQuickness"];
             strokes: components["schemas"]["StrokeProgress"][];
+            /** @description The day it is where Hodometer runs */
+            today: string;
         };
         ProgressAdvice: {
             balls: number;

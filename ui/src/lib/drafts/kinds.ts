@@ -84,7 +84,7 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
       const read = await answer(api.GET('/api/settings'))
       return { document: read.settings, revision: read.revision }
     },
-    shown: () => [keys.settings, keys.lessons, keys.drills, ['regions']],
+    shown: () => [keys.settings, keys.lessons, keys.drills, ['regions'], ['situations']],
     name: () => 'the settings',
     href: () => '/settings',
   },

@@ -15,6 +15,7 @@
   import Counting from './Counting.svelte'
   import { Run } from './courtside.svelte'
   import { callCue, keepAwake } from './signals'
+  import StandPicture from './StandPicture.svelte'
   import WhoIsHere from './WhoIsHere.svelte'
 
   interface Props {
@@ -126,6 +127,8 @@
     {#if run.next && !over}
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
     {/if}
+
+    {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
 
     {#if run.waiting.length > 0}
       <p class="px-4 text-sm" role="status">

@@ -25,6 +25,7 @@
   import ReadOff from './ReadOff.svelte'
   import Repeats from './Repeats.svelte'
   import Sequence from './Sequence.svelte'
+  import StandHere from './StandHere.svelte'
   import Tempo from './Tempo.svelte'
   import TryOn from './TryOn.svelte'
   import Variations from './Variations.svelte'
@@ -258,6 +259,13 @@
         {/if}
       </section>
     {/if}
+    <StandHere
+      drill={draft.document}
+      hand={bench.hand}
+      student={bench.student}
+      level={bench.level}
+      feeder={report?.spots.find((spot) => spot.label === 'feeder')?.at}
+    />
     {#if report?.walk.length}
       <section class="sheet" aria-labelledby="walk">
         <h2 id="walk">Walk it off</h2>

@@ -39,6 +39,13 @@
       ]}
       onchange={(units) => draft.change((d) => (d.units = units))}
     />
+    <SelectField
+      label="In rallies players get back"
+      value={settings.recovery ?? 'to the base position'}
+      options={['to the base position', 'to the middle']}
+      hint="The base position is half-way to where the next ball comes."
+      onchange={(recovery) => draft.change((d) => (d.recovery = recovery))}
+    />
     <NumberField
       label="Balls in a basket"
       unit="balls"

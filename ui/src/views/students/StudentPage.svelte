@@ -10,6 +10,7 @@
   import DrillHistory from './DrillHistory.svelte'
   import ProfileForm from './ProfileForm.svelte'
   import StrokeLadder from './StrokeLadder.svelte'
+  import TimedRuns from './TimedRuns.svelte'
 
   interface Props {
     student: Student
@@ -81,6 +82,16 @@
           >Erase for good…</button
         >
       </div>
+    </section>
+    <section class="sheet" aria-labelledby="quick">
+      <h2 id="quick">How quick</h2>
+      <TimedRuns
+        profile={draft.document}
+        running={progress.data?.running}
+        today={progress.data?.today ?? ''}
+        errors={draft.fields}
+        onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
+      />
     </section>
   </div>
   <Async query={progress}>

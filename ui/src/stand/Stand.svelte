@@ -1,0 +1,337 @@
+<script lang="ts">
+  import { createQuery, keepPreviousData, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import Court from '../court/Court.svelte'
+  import type { Drawing, Frame } from '../court/view'
+  import {
+    answer,
+    api,
+    isNew,
+    Refusal,
+    why,
+    type Court as CourtShape,
+    type Derivation,
+    type Point,
+    type Settings,
+    type StandAsked,
+  } from '../lib/api/client'
+  import { keys, levelsOf, renew, vocabularyQuery } from '../lib/data'
+  import DerivationDialog from '../lib/DerivationDialog.svelte'
+  import { drafts } from '../lib/drafts/drafts.svelte'
+  import { notices } from '../lib/notice.svelte'
+  import SaveState from '../lib/SaveState.svelte'
+  import SelectField from '../lib/SelectField.svelte'
+  import Replies from './Replies.svelte'
+  import StandLayer from './StandLayer.svelte'
+  import { schools, type Standing } from './standing'
+
+  /** Where to wait for what an opponent may play on a court. */
+  interface Props {
+    read: Settings
+    courts: CourtShape[]
+    asked: Standing
+    /** The court is given by what it is shown in. */
+    fixed?: boolean
+    /** Only the picture, the situation and the sentence. */
+    picture?: boolean
+    /** Whom it is worked out for instead of somebody of the level. */
+    student?: string
+    /** Where the opponent is, unless the coach moves them. */
+    from?: Point
+  }
+  let { read, courts, asked, fixed = false, picture = false, student, from }: Props = $props()
+  const client = useQueryClient()
+  const vocabulary = vocabularyQuery()
+  const revision = $derived({ document: read.settings, revision: read.revision })
+  // One draft for as long as it is shown.
+  // svelte-ignore state_referenced_locally
+  const draft = drafts.open('settings', 'coach', revision)
+  $effect(() => draft.offer(revision))
+
+  const court = $derived(courts.find((each) => each.id === asked.court) ?? courts[0])
+  const situations = createQuery(() => ({
+    queryKey: keys.situations(court?.sport ?? ''),
+    queryFn: () => answer(api.GET('/api/situations', { params: { query: { sport: court?.sport } } })),
+    staleTime: Infinity,
+  }))
+  const list = $derived(situations.data?.situations ?? [])
+  const chosen = $derived(list.find((each) => each.situation.id === asked.situation) ?? list[0])
+  const own = $derived(draft.document.likely?.find((each) => each.situation === chosen?.situation.id))
+  const likely = $derived(own?.replies ?? chosen?.usual ?? [])
+  const seen = $derived(own?.replies.map((each) => each.seen ?? 0) ?? likely.map(() => 0))
+  // svelte-ignore state_referenced_locally
+  let at = $state<Point | undefined>(from)
+  let derivation = $state<Derivation | null>(null)
+  const body = $derived.by((): StandAsked | undefined =>
+    chosen && court
+      ? {
+          court: court.id,
+          situation: {
+            ...chosen.situation,
+            likely: likely.map(({ reply, chance }) => ({ reply, chance })),
+          },
+          seen,
+          at,
+          level: asked.level,
+          opponent: asked.opponent,
+          hand: asked.hand,
+          theirHand: asked.theirHand,
+          student,
+        }
+      : undefined,
+  )
+  const query = createQuery(() => ({
+    queryKey: keys.stand($state.snapshot(body)),
+    queryFn: () => answer(api.POST('/api/reckoner/stand', { body: $state.snapshot(body) as StandAsked })),
+    enabled: body !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
+  }))
+  const errors = $derived(query.error instanceof Refusal ? query.error.fields : {})
+  const chances = $derived(Object.entries(errors).find(([path]) => path.startsWith('likely'))?.[1])
+  const place = $derived(errors.deep ?? errors.across ?? errors.high)
+  const stood = $derived(query.error ? undefined : query.data)
+  const nth = $derived(
+    Math.max(0, stood?.answer.stands.findIndex((each) => each.school === asked.school) ?? 0),
+  )
+  const stand = $derived(stood?.answer.stands[nth])
+  const drawing = $derived.by((): Drawing | undefined => {
+    if (!court) return undefined
+    const spots: Drawing['spots'] = []
+    const spot = (handle: string, label: string, at: Point, description: string) =>
+      spots.push({
+        handle,
+        label,
+        at,
+        description,
+        size: 0,
+        around: '',
+        mark: {},
+      } as unknown as Drawing['spots'][number])
+    if (stood && stand) {
+      if (nth > 0)
+        spot('middle', 'middle', stood.answer.stands[0]?.at ?? { x: 0, y: 0 }, 'where players wait by rote')
+      spot('you', 'you', stand.at, stood.said[nth] ?? '')
+    }
+    const opponent = at ?? stood?.answer.from
+    if (opponent) spot('opponent', 'opponent', opponent, 'hits from here; can be moved')
+    return { court, spots, feeds: [], noGo: [], noGoLines: [], measures: [] }
+  })
+
+  function move(handle: string, to: Point) {
+    if (handle === 'opponent') at = to
+  }
+
+  function choose(id: string) {
+    asked.situation = id
+    at = undefined
+  }
+
+  function another(id: string) {
+    asked.court = id
+    choose('')
+  }
+
+  /** The chances of the situation become the coach's own. */
+  function change(change: (replies: { reply: string; chance: number; seen?: number }[]) => void) {
+    const id = chosen?.situation.id
+    if (!id) return
+    const replies = $state.snapshot(likely).map((each) => ({ ...each }))
+    change(replies)
+    draft.change((d) => {
+      d.likely = [...(d.likely ?? []).filter((each) => each.situation !== id), { situation: id, replies }]
+    })
+  }
+
+  function usual() {
+    const id = chosen?.situation.id
+    draft.change((d) => {
+      d.likely = (d.likely ?? []).filter((each) => each.situation !== id)
+    })
+  }
+
+  async function makeDrill() {
+    if (!stood || !court) return
+    try {
+      const document = await answer(
+        api.POST('/api/situations/drill', {
+          body: { court: court.id, level: asked.level, situation: stood.situation },
+        }),
+      )
+      const kept = await answer(
+        api.PUT('/api/drills/{id}', {
+          params: { path: { id: crypto.randomUUID() }, header: isNew },
+          body: document,
+        }),
+      )
+      await renew(client, keys.drills)
+      await push(`/drills/${kept.id}`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+</script>
+
+{#snippet layer(frame: Frame, px: number)}
+  {#if stood}<StandLayer answer={stood.answer} chosen={nth} {frame} {px} />{/if}
+{/snippet}
+<div class="holder">
+  <div class="stand" class:picture>
+    <div class="says">
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {#if !fixed}
+          <div class="col-span-2">
+            <SelectField
+              label="Court"
+              value={asked.court}
+              options={courts.map((each) => ({ value: each.id, label: each.name }))}
+              error={errors.court}
+              onchange={another}
+            />
+          </div>
+        {/if}
+        <div class="col-span-2" class:wide={fixed}>
+          <SelectField
+            label="You go"
+            value={asked.school}
+            options={schools}
+            onchange={(v) => (asked.school = v)}
+          />
+        </div>
+        <div class="wide">
+          <SelectField
+            label="The opponent is"
+            value={chosen?.situation.id ?? ''}
+            options={list.map((each) => ({ value: each.situation.id, label: each.situation.name }))}
+            error={place}
+            onchange={choose}
+          />
+        </div>
+        {#if !picture}
+          {#if !student}
+            <SelectField
+              label="You are"
+              value={asked.level}
+              options={levelsOf(vocabulary.data, court?.sport, asked.level)}
+              onchange={(level) => (asked.level = level)}
+            />
+            <SelectField
+              label="Your hand"
+              value={asked.hand}
+              options={vocabulary.data?.hands ?? [asked.hand]}
+              onchange={(hand) => (asked.hand = hand)}
+            />
+          {/if}
+          <SelectField
+            label="They are"
+            value={asked.opponent}
+            options={levelsOf(vocabulary.data, court?.sport, asked.opponent)}
+            onchange={(level) => (asked.opponent = level)}
+          />
+          <SelectField
+            label="Their hand"
+            value={asked.theirHand}
+            options={vocabulary.data?.hands ?? [asked.theirHand]}
+            onchange={(hand) => (asked.theirHand = hand)}
+          />
+        {/if}
+      </div>
+      {#if query.error && !chances && !place}
+        <p class="text-error mt-3" role="alert">{why(query.error)}</p>
+      {:else if stood && stand}
+        <p class="mt-3 text-lg" role="status" aria-label="The answer">{stood.said[nth]}.</p>
+        <p class="mt-1">
+          {#if nth > 0}{stood.cost}{:else}{stood.said[1]}.{/if}
+          <button class="link" onclick={() => (derivation = stood?.worked[nth] ?? null)}
+            >how this came about</button
+          >
+        </p>
+      {/if}
+      {#if at}<p class="mt-1 text-sm">
+          The opponent was moved. <button class="link" onclick={() => (at = undefined)}
+            >Back to where they hit from</button
+          >
+        </p>{/if}
+    </div>
+    {#if drawing}
+      <div class="drawn">
+        <Court
+          report={drawing}
+          label="Where to stand on {court?.name}"
+          under={layer}
+          nudge={read.nudge}
+          nudgeFine={read.nudgeFine}
+          onmove={(handle, to) => move(handle, to.to)}
+        />
+        <p class="hint mt-1 text-sm" class:sr-only={picture}>
+          The brighter, the more is held from there. Lines as thick as they are likely; broken ones are given
+          up. Move the opponent O.
+        </p>
+      </div>
+    {/if}
+    {#if !picture}
+      <div class="replies">
+        <Replies
+          {likely}
+          {seen}
+          answer={stood?.answer}
+          chosen={nth}
+          own={own !== undefined}
+          error={chances}
+          onchance={(i, chance) => change((replies) => replies[i] && (replies[i].chance = chance))}
+          onseen={(i) => change((replies) => replies[i] && (replies[i].seen = (replies[i].seen ?? 0) + 1))}
+          onusual={usual}
+        />
+        <div class="mt-2 flex flex-wrap items-center gap-3">
+          <button class="btn btn-sm" disabled={!stood} onclick={makeDrill}>Make a drill of it</button>
+          <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+          <SaveState {draft} />
+        </div>
+      </div>
+    {/if}
+  </div>
+</div>
+<DerivationDialog {derivation} onclose={() => (derivation = null)} />
+
+<style>
+  .holder {
+    container-type: inline-size;
+  }
+  .stand {
+    display: grid;
+    gap: 0.75rem 1.5rem;
+    grid-template: 'says drawn' auto 'replies drawn' 1fr / minmax(0, 1fr) minmax(0, 22rem);
+    align-items: start;
+  }
+  .says {
+    grid-area: says;
+  }
+  .drawn {
+    grid-area: drawn;
+  }
+  .replies {
+    grid-area: replies;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .drawn :global(svg) {
+    width: min(100%, (100dvh - 14rem) * var(--shape));
+    min-width: 0;
+    max-width: none;
+    margin-inline: auto;
+  }
+  @container (max-width: 800px) {
+    .stand {
+      grid-template: 'says' 'drawn' 'replies' / minmax(0, 1fr);
+      gap: 1rem;
+    }
+  }
+  .stand.picture {
+    grid-template: 'drawn' 'says' / minmax(0, 1fr);
+  }
+  .picture .drawn :global(svg) {
+    width: min(100%, (100dvh - 27rem) * var(--shape));
+  }
+</style>

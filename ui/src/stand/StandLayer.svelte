@@ -1,0 +1,75 @@
+<script lang="ts">
+  import { drawn, type Frame } from '../court/view'
+  import type { StandAnswer } from '../lib/api/client'
+
+  /** What is held from where, the ways of the replies, and the places of the schools. */
+  interface Props {
+    answer: StandAnswer
+    /** Which stand is chosen. */
+    chosen: number
+    frame: Frame
+    /** Metres to a pixel. */
+    px: number
+  }
+  let { answer, chosen, frame, px }: Props = $props()
+  const pt = (p: { x: number; y: number }) => drawn(frame, p)
+  const stand = $derived(answer.stands[chosen])
+  /** Six even steps between the least and the most that is held, so that the map reads on any court. */
+  const steps = 6
+  const least = $derived(Math.min(...answer.map.map((place) => place.held)))
+  const most = $derived(Math.max(...answer.map.map((place) => place.held), least + 0.01))
+  const shade = $derived((held: number) => Math.round(((held - least) / (most - least)) * steps) / steps)
+  const from = $derived(pt(answer.from))
+</script>
+
+<g aria-hidden="true">
+  {#each answer.map as place, i (i)}
+    {@const at = pt(place.at)}
+    <rect
+      x={at.x - answer.step / 2}
+      y={at.y - answer.step / 2}
+      width={answer.step * 1.02}
+      height={answer.step * 1.02}
+      class="held"
+      fill-opacity={0.5 * shade(place.held)}
+    />
+  {/each}
+  {#each answer.coming as coming, i (i)}
+    {#if coming.possible}
+      {@const to = pt(coming.landing)}
+      {@const lost = (stand?.each[i] ?? 0) < 0.35}
+      <line
+        x1={from.x}
+        y1={from.y}
+        x2={to.x}
+        y2={to.y}
+        class="way"
+        stroke-width={(1 + 8 * coming.chance) * px}
+        stroke-dasharray={lost ? `${4 * px} ${5 * px}` : undefined}
+      />
+      <circle cx={to.x} cy={to.y} r={8 * px} class="lands" stroke-width={1.5 * px} />
+      <text x={to.x} y={to.y + 4 * px} font-size={11 * px}>{i + 1}</text>
+    {/if}
+  {/each}
+</g>
+
+<style>
+  .held {
+    fill: var(--chalk-line);
+  }
+  .way {
+    stroke: var(--feed);
+    stroke-linecap: round;
+    opacity: 0.85;
+  }
+  .lands {
+    fill: var(--tag);
+    stroke: var(--on-court);
+  }
+  text {
+    font-family: var(--font-drum);
+    font-weight: 600;
+    text-anchor: middle;
+    fill: #1b120b;
+  }
+</style>

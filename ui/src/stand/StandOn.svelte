@@ -1,0 +1,33 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import Async from '../lib/Async.svelte'
+  import { answer, api, type Point } from '../lib/api/client'
+  import { keys, settingsQuery } from '../lib/data'
+  import { drafts } from '../lib/drafts/drafts.svelte'
+  import Stand from './Stand.svelte'
+  import type { Standing } from './standing'
+
+  /** Where to stand, with the settings and the courts that it takes. */
+  interface Props {
+    asked: Standing
+    fixed?: boolean
+    picture?: boolean
+    student?: string
+    from?: Point
+  }
+  let { asked, fixed, picture, student, from }: Props = $props()
+  const settings = settingsQuery()
+  const courts = createQuery(() => ({
+    queryKey: keys.courts,
+    queryFn: () => answer(api.GET('/api/courts')),
+    staleTime: Infinity,
+  }))
+</script>
+
+<Async query={settings}>
+  {#snippet children(read)}
+    {#await drafts.ready}<p role="status">Loading…</p>{:then}
+      {#if courts.data}<Stand {read} courts={courts.data} {asked} {fixed} {picture} {student} {from} />{/if}
+    {/await}
+  {/snippet}
+</Async>

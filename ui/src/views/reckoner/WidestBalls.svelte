@@ -1,0 +1,35 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query'
+  import Async from '../../lib/Async.svelte'
+  import { answer, api, type AnglesAsked } from '../../lib/api/client'
+  import { keys, settingsQuery } from '../../lib/data'
+  import Angles from '../../stand/Angles.svelte'
+  import { remembered } from './remembered.svelte'
+
+  const settings = settingsQuery()
+  const courts = createQuery(() => ({
+    queryKey: keys.courts,
+    queryFn: () => answer(api.GET('/api/courts')),
+    staleTime: Infinity,
+  }))
+  const asked = remembered<AnglesAsked>('angles', {
+    court: 'tennis',
+    pace: 'rally pace',
+    spin: 'flat',
+    over: 0.3,
+    inside: 0.5,
+    places: [
+      { name: 'A', at: { x: 0, y: 12 }, high: 0.9 },
+      { name: 'B', at: { x: 3.8, y: 12 }, high: 0.9 },
+    ],
+  })
+</script>
+
+<p class="hint max-sm:hidden">How wide can a ball be played from a place, and where is the middle between?</p>
+<div class="sheet mt-3 max-w-5xl">
+  <Async query={settings}>
+    {#snippet children(read)}
+      {#if courts.data}<Angles {read} courts={courts.data} {asked} />{/if}
+    {/snippet}
+  </Async>
+</div>
