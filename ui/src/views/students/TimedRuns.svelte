@@ -59,7 +59,9 @@
     value={course}
     options={courses.map((each) => ({
       value: each.course,
-      label: `${each.course} (${Math.round(10 * each.metres) / 10} m)`,
+      label: each.course.startsWith('sprint')
+        ? each.course
+        : `${each.course} (${Math.round(10 * each.metres) / 10} m)`,
     }))}
     onchange={(chosen) => (course = chosen)}
   />
