@@ -55,6 +55,7 @@ check: node_modules/.installed ui/dist/index.html
 
 bench: build
 	go test -run '^$$' -bench . -benchmem -count 5 ./...
+	@if /usr/bin/python3 -c 'import scipy' 2>/dev/null; then /usr/bin/python3 tools/flights.py; else echo "Debian's python3-scipy is not there: flights are not timed beside it"; fi
 	npx tsx e2e/bench.ts
 
 # The page rebuilds itself while you work; the program answers behind it.

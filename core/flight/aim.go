@@ -83,11 +83,11 @@ func (w World) Aim(want Want) (Launch, error) {
 	spin := want.Spin.Along(want.Landing.X-want.From.X, want.Landing.Y-want.From.Y)
 	var first error
 	for _, time := range times {
-		velocity, flown, ok := w.shoot(want, spin, time)
+		velocity, flown, ok := w.shoot(&want, spin, time)
 		if !ok {
 			continue
 		}
-		if short := -w.Clearance(flown.net); flown.crossed && short > 0 && math.Abs(flown.net.P.X) <= w.Court.Net.HalfUp {
+		if short := -w.clearance(&flown.net); flown.crossed && short > 0 && math.Abs(flown.net.P.X) <= w.Court.Net.HalfUp {
 			if first == nil {
 				first = impossible("it would clip the net by %s", metres(short))
 			}
@@ -166,19 +166,18 @@ func (w World) vacuumTimes(want Want) []float64 {
 
 // landed is a flight as far as aiming needs it.
 type landed struct {
-	end, net State
-	apex     float64
-	crossed  bool
+	end, net, top State
+	crossed       bool
 }
 
 // fall follows a ball over whatever is in its way until it falls through a height.
-func fall(f *forces, from, velocity Vec, height float64) (landed, bool) {
+func fall(f *forces, from, velocity Vec, height float64) (l landed, ok bool) {
 	s := f.from(0, from, velocity)
-	l := landed{apex: from.Z}
+	l.top = s
 	for s.T < maxFlight {
 		next := f.after(s, f.step(s.V))
 		if s.V.Z > 0 && next.V.Z <= 0 {
-			l.apex = math.Max(l.apex, summit(s, next).P.Z)
+			l.top = summit(s, next)
 		}
 		if !l.crossed && s.P.Y*next.P.Y < 0 {
 			l.net, l.crossed = crossing(s, next, alongY, 0), true
@@ -196,7 +195,7 @@ func fall(f *forces, from, velocity Vec, height float64) (landed, bool) {
 }
 
 // shoot finds the velocity, starting from the flight that would take so long without air.
-func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last landed, ok bool) {
+func (w *World) shoot(want *Want, spin Vec, time float64) (velocity Vec, last landed, ok bool) {
 	f := forcesOn(w.Ball, w.Air, spin)
 	height := w.ground(Above(want.Landing, 0))
 	way := Vec{want.Landing.X - want.From.X, want.Landing.Y - want.From.Y, height - want.From.Z}
@@ -205,29 +204,78 @@ func (w World) shoot(want Want, spin Vec, time float64) (velocity Vec, last land
 	s := math.Min(4, math.Max(1e-9, f.k*f.drag*math.Hypot(way.X, way.Y)))
 	level := math.Expm1(s) / s
 	start.X, start.Y, start.Z = start.X*level, start.Y*level, start.Z*(1+s/4)
-	miss := func(f *forces, v Vec) (Vec, bool) {
-		l, ok := fall(f, want.From, v, height)
-		if !ok {
-			return Vec{}, false
-		}
-		last = l
-		r := Vec{X: l.end.P.X - want.Landing.X, Y: l.end.P.Y - want.Landing.Y}
-		switch want.By {
-		case ByApex:
-			r.Z = l.apex - want.Value
-		case ByClearance:
-			r.Z = -want.Value - math.Abs(l.end.P.Y) - w.Court.Net.Centre // it comes down on its own side
-			if l.crossed {
-				r.Z = w.Clearance(l.net) - want.Value
-			}
-		case BySpeed:
-			r.Z = (v.Norm() - want.Value) * time
-		default:
-			r.Z = (l.end.T - want.Value) * 5
-		}
-		return r, true
+	a := aiming{f: &f, want: want, world: w, height: height, time: time}
+	velocity, ok = solve(start, a.miss, a.slopes)
+	return velocity, a.last, ok
+}
+
+// aiming is the search for one launch.
+type aiming struct {
+	f      *forces
+	want   *Want
+	world  *World
+	height float64
+	time   float64
+	last   landed // the flight of the last velocity that was tried and lands
+}
+
+// miss is by how much a velocity misses: in place, and in what the flight is chosen by.
+func (a *aiming) miss(v Vec) (Vec, bool) {
+	l, ok := fall(a.f, a.want.From, v, a.height)
+	if !ok {
+		return Vec{}, false
 	}
-	var vacuum forces
-	velocity, ok = solve(start, func(v Vec) (Vec, bool) { return miss(&f, v) }, func(v Vec) (Vec, bool) { return miss(&vacuum, v) })
-	return velocity, last, ok
+	a.last = l
+	r := Vec{X: l.end.P.X - a.want.Landing.X, Y: l.end.P.Y - a.want.Landing.Y}
+	switch a.want.By {
+	case ByApex:
+		r.Z = l.top.P.Z - a.want.Value
+	case ByClearance:
+		r.Z = -a.want.Value - math.Abs(l.end.P.Y) - a.world.Court.Net.Centre // it comes down on its own side
+		if l.crossed {
+			r.Z = a.world.clearance(&l.net) - a.want.Value
+		}
+	case BySpeed:
+		r.Z = (v.Norm() - a.want.Value) * a.time
+	default:
+		r.Z = (l.end.T - a.want.Value) * inTime
+	}
+	return r, true
+}
+
+const inTime = 5 // m/s: what a second of the wrong time counts
+
+// slopes are how the miss changes with the velocity, from the flight of the last one. Under quadratic drag β a ball that is a
+// little faster is t/(1 + b) farther after t seconds along its way, and t·ln(1 + b)/b across it, with b = β·|v|·t; where it
+// falls through a height, or passes the net, follows from that.
+func (a *aiming) slopes(v Vec) (x, y, z Vec) {
+	speed := v.Norm()
+	along := v.Times(1 / speed)
+	beta := a.f.k * a.f.drag * speed
+	// The rows of how the place at a moment changes with the velocity.
+	moved := func(t float64) (dx, dy, dz Vec) {
+		b := math.Max(beta*t, 1e-9)
+		far, aside := t/(1+b), t*math.Log1p(b)/b
+		row := func(share float64, unit Vec) Vec { return along.Times(share * (far - aside)).Add(unit.Times(aside)) }
+		return row(along.X, Vec{X: 1}), row(along.Y, Vec{Y: 1}), row(along.Z, Vec{Z: 1})
+	}
+	l := &a.last
+	dx, dy, dz := moved(l.end.T)
+	later := dz.Times(-1 / l.end.V.Z) // of the landing
+	x, y = dx.Add(later.Times(l.end.V.X)), dy.Add(later.Times(l.end.V.Y))
+	switch a.want.By {
+	case ByApex:
+		_, _, z = moved(l.top.T)
+	case ByClearance:
+		if !l.crossed {
+			return x, y, Vec{Y: math.Copysign(a.time, l.end.P.Y), Z: a.time}
+		}
+		_, dy, dz = moved(l.net.T)
+		z = dz.Add(dy.Times(-l.net.V.Z / l.net.V.Y))
+	case BySpeed:
+		z = along.Times(a.time)
+	default:
+		z = later.Times(inTime)
+	}
+	return x, y, z
 }

@@ -37,7 +37,7 @@ func (w World) aimOverOwnHalf(want Want) (Launch, error) {
 	}
 	level := math.Sqrt(square)
 	start := Vec{X: level * along.X, Y: level * along.Y, Z: Gravity*before/level - Gravity*after/(2*goes*rises*level)}
-	v, ok := solve(start, miss, miss)
+	v, ok := solve(start, miss, nil)
 	if !ok {
 		return Launch{}, impossible("with its first bounce %s from the net it does not come down there", metres(want.First))
 	}

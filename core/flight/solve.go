@@ -5,10 +5,9 @@ import "math"
 // How near is near enough: metres.
 const solved = 1e-3
 
-// solve finds the velocity at which the residual vanishes. It begins with Broyden's method from the slopes
-// of a like residual that is cheaper, and where that goes astray takes the slopes anew. The number of
-// flights is bounded.
-func solve(start Vec, residual, like func(Vec) (Vec, bool)) (Vec, bool) {
+// solve finds the velocity at which the residual vanishes, by Broyden's method: from slopes that are known about a velocity that
+// was just tried, and where that goes astray from differences. The number of flights is bounded.
+func solve(start Vec, residual func(Vec) (Vec, bool), slopes func(Vec) (x, y, z Vec)) (Vec, bool) {
 	v := start
 	r, ok := residual(v)
 	for try := 0; !ok && try < 6; try++ {
@@ -20,11 +19,12 @@ func solve(start Vec, residual, like func(Vec) (Vec, bool)) (Vec, bool) {
 	}
 	const newtons, broydens = 12, 10
 	for newton := range newtons {
-		slopes := residual
-		if newton == 0 {
-			slopes = like
+		var inverse matrix
+		if newton == 0 && slopes != nil {
+			inverse, ok = inverted(slopes(v))
+		} else {
+			inverse, ok = inverseJacobian(v, r, residual)
 		}
-		inverse, ok := inverseJacobian(v, slopes)
 		if !ok {
 			if newton == 0 {
 				continue
@@ -80,12 +80,8 @@ func (m *matrix) update(move, change Vec) {
 	m[0], m[1], m[2] = m[0].Add(row.Times(missed.X)), m[1].Add(row.Times(missed.Y)), m[2].Add(row.Times(missed.Z))
 }
 
-// inverseJacobian is by differences of three flights.
-func inverseJacobian(v Vec, residual func(Vec) (Vec, bool)) (matrix, bool) {
-	r, ok := residual(v)
-	if !ok {
-		return matrix{}, false
-	}
+// inverseJacobian is by differences of three flights from one whose residual is known.
+func inverseJacobian(v, r Vec, residual func(Vec) (Vec, bool)) (matrix, bool) {
 	h := 1e-4 * (1 + v.Norm())
 	var column [3]Vec
 	for i, unit := range []Vec{{X: h}, {Y: h}, {Z: h}} {
@@ -95,9 +91,15 @@ func inverseJacobian(v Vec, residual func(Vec) (Vec, bool)) (matrix, bool) {
 		}
 		column[i] = other.Sub(r).Times(1 / h)
 	}
-	det := column[0].Dot(column[1].Cross(column[2]))
-	if math.Abs(det) < 1e-12 {
+	return inverted(Vec{column[0].X, column[1].X, column[2].X}, Vec{column[0].Y, column[1].Y, column[2].Y}, Vec{column[0].Z, column[1].Z, column[2].Z})
+}
+
+// inverted is the inverse of a matrix by rows; false where it has none.
+func inverted(x, y, z Vec) (matrix, bool) {
+	yz, zx, xy := y.Cross(z), z.Cross(x), x.Cross(y)
+	det := x.Dot(yz)
+	if !(math.Abs(det) > 1e-12) {
 		return matrix{}, false
 	}
-	return matrix{column[1].Cross(column[2]).Times(1 / det), column[2].Cross(column[0]).Times(1 / det), column[0].Cross(column[1]).Times(1 / det)}, true
+	return matrix{Vec{yz.X, zx.X, xy.X}.Times(1 / det), Vec{yz.Y, zx.Y, xy.Y}.Times(1 / det), Vec{yz.Z, zx.Z, xy.Z}.Times(1 / det)}, true
 }

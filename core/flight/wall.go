@@ -34,7 +34,7 @@ func (w World) aimOffWall(want Want) (Launch, error) {
 		}
 	}
 	if !math.IsInf(least, 1) {
-		if v, ok := solve(best, miss, miss); ok {
+		if v, ok := solve(best, miss, nil); ok {
 			return Launch{From: want.From, Velocity: v, Spin: spin}, nil
 		}
 	}

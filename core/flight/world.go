@@ -25,7 +25,7 @@ func On(c court.Court, surface string) World {
 
 // ground is how high a ball's centre is when it touches what is below a place: the court, the table, or
 // the floor beside the table.
-func (w World) ground(p Vec) float64 {
+func (w *World) ground(p Vec) float64 {
 	r := w.Ball.Radius()
 	if w.Court.Above > 0 && (math.Abs(p.X) > w.Court.Width/2 || math.Abs(p.Y) > w.Court.Length/2) {
 		return r - w.Court.Above
@@ -34,16 +34,18 @@ func (w World) ground(p Vec) float64 {
 }
 
 // grounds are the heights there are: the court's or the table's, and the floor's beside a table.
-func (w World) grounds() [2]float64 {
+func (w *World) grounds() [2]float64 {
 	r := w.Ball.Radius()
 	return [2]float64{r, r - w.Court.Above}
 }
 
 // walled says whether the court has walls.
-func (w World) walled() bool { return len(w.Court.Walls) > 0 }
+func (w *World) walled() bool { return len(w.Court.Walls) > 0 }
 
 // Clearance is how far the lowest point of a ball that crosses the net passes over it.
-func (w World) Clearance(crossing State) float64 {
+func (w World) Clearance(crossing State) float64 { return w.clearance(&crossing) }
+
+func (w *World) clearance(crossing *State) float64 {
 	return crossing.P.Z - w.Ball.Radius() - w.Court.Net.Height(crossing.P.X)
 }
 
