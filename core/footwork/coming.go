@@ -54,13 +54,14 @@ func (d Drill) Meet(c Coming, p Player, from court.Point, leaves float64) (Meeti
 	found := false
 	most := math.Inf(-1)
 	for _, w := range c.ways {
-		for _, s := range w.stances {
+		for i := range w.stances {
+			s := &w.stances[i]
 			metres := from.Distance(s.body)
 			if len(d.Obstacles) > 0 {
 				metres = d.way(from, s.body, WayOut).Length
 			}
 			a := arrival{contact: s.contact, available: s.at.T}
-			a.needed, a.reaching = d.times(s, p, from, metres, leaves)
+			a.needed, a.reaching = d.times(s, &p, from, metres, leaves)
 			most = math.Max(most, a.available-a.reaching)
 			m := Meeting{Verdict: a.verdict(), Stroke: w.stroke, At: s.at.P, After: a.available, Body: s.body, Hurry: a.hurriedBy()}
 			if !found || best.Verdict.Worse(m.Verdict) || best.Verdict == m.Verdict && m.Hurry < best.Hurry {

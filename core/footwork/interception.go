@@ -24,10 +24,15 @@ const (
 func (v Verdict) Worse(than Verdict) bool { return v.rank() > than.rank() }
 
 func (v Verdict) rank() int {
-	for i, each := range (Verdict("")).Enum() {
-		if each == v {
-			return i
-		}
+	switch v {
+	case Easy:
+		return 0
+	case Working:
+		return 1
+	case Stretched:
+		return 2
+	case OutOfReach:
+		return 3
 	}
 	return -1
 }
@@ -276,7 +281,7 @@ func (d Drill) stance(c contact, stroke feed.Stroke, p Player) stance {
 
 // times are the seconds from the release until a player is at a contact: in comfort, by a way of so many metres from a place
 // that they leave so many seconds after the release, and in a lunge.
-func (d Drill) times(s stance, p Player, from court.Point, metres, leaves float64) (needed, reaching float64) {
+func (d *Drill) times(s *stance, p *Player, from court.Point, metres, leaves float64) (needed, reaching float64) {
 	facing := d.facing(from)
 	back := backwards * math.Max(0, (from.Y-s.body.Y)*facing) // turned, away from the net
 	needed = leaves + p.Seconds(metres+back)
@@ -302,7 +307,7 @@ func (d Drill) times(s stance, p Player, from court.Point, metres, leaves float6
 func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
 	s := d.stance(c, stroke, p)
 	a := arrival{contact: c, body: s.body, available: c.at.T, run: d.way(from, s.body, WayOut)}
-	a.needed, a.reaching = d.times(s, p, from, a.run.Length, leaves)
+	a.needed, a.reaching = d.times(&s, &p, from, a.run.Length, leaves)
 	a.loose = d.loosened(a)
 	if a.needed > a.available { // met in a lunge, as near as the time allows
 		a.run = a.run.upTo(p.Metres(a.available - leaves))

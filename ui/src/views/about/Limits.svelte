@@ -6,6 +6,7 @@
       items: [
         'Speed, reach and reaction are those of a level and an age, not this person’s: tired legs, a sore shoulder, new shoes and a cold morning are not in them.',
         'How a stroke scatters is taken from the level until something is counted, and then only as widely as the counts say. Why a ball was missed, nobody counts.',
+        'What an opponent is likely to play is common practice until you type your own chances or tap what you see; this opponent’s habits are yours to know.',
         'Nobody reads the ball better or worse than the level does. A player who sees it early has more time than is said here; one who guesses has less.',
         'Practice is not a match: nerves, the score and an opponent who wants the point are not in any figure of a drill.',
       ],
@@ -16,7 +17,7 @@
         'Balls are as their rules say when they are new. Old, wet, cold or soft ones fly shorter and bounce lower.',
         'A surface is the same everywhere: no line, no seam, no wet spot, no slope.',
         'Wind is one figure for the whole court, and the air is still indoors.',
-        'A shuttle flies like a ball with much drag; how it turns over at the start is not worked out. A table serve that bounces on the own half first is not followed to where it lands.',
+        'A shuttle flies like a ball with much drag; how it turns over at the start is not worked out. Of a serve at a table the first bounce, on the server’s half, is taken to be good.',
       ],
     },
     {
