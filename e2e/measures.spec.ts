@@ -127,7 +127,7 @@ test('the work in four directions is set up from a drill with one, planned, coun
 test('sets of two are counted for a minute, two and three', async ({ page, empty }) => {
   const expected = await planned(page, empty, 'One, Two, Again')
   await expect(expected.getByRole('listitem').first()).toContainText(
-    '1 60 s: 24 strokes each; as many sets of 2 as possible in 1 min, hoping for 14',
+    '1 60 s: 25 strokes each; as many sets of 2 as possible in 1 min, hoping for 14',
   )
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')
@@ -342,8 +342,8 @@ test('a rally of 4 to 19 strokes is set up, planned, counted and read', async ({
   await saved(page)
   const expected = await planned(page, empty, 'Four and Out (my version)')
   // By hand: three turns of six rallies of 4 × 1.6 s and a pause of 12 s are 331 s. Ada, who makes about 4 of 10 here, has
-  // 1 ÷ (1 − 0.37) = 1.6 strokes of 2.5 s in a rally: with the pause 16 s, so 20 of them.
-  await expect(expected).toContainText(/20 rallies each; 2 rallies of 4 to 19 strokes: Ada/)
+  // 1 ÷ (1 − 0.37) = 1.6 strokes of 1.5 s in a rally: with the pause 14.4 s, so 23 of them.
+  await expect(expected).toContainText(/23 rallies each; 2 rallies of 4 to 19 strokes: Ada/)
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')
   await press(counting, '5 strokes')

@@ -95,11 +95,11 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
   await expect(page.getByText('nothing is known yet')).toBeVisible()
-  await expect(forTheGoal(page, 31)).toBeVisible()
+  await expect(forTheGoal(page, 33)).toBeVisible()
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
   await expect(page.getByText(/of 144 on this drill/)).toBeVisible()
   await expect(page.getByText(/dots are the 144 that were logged/)).toBeVisible()
-  await expect(forTheGoal(page, 14)).toBeVisible()
+  await expect(forTheGoal(page, 15)).toBeVisible()
 
   await page.getByRole('button', { name: 'Duplicate to change it' }).click()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()

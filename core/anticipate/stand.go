@@ -55,6 +55,8 @@ type Stand struct {
 	Least  float64       `json:"least" description:"The same of the reply that is held least"`
 	Each   []float64     `json:"each" description:"Of each reply, in order; 0 for what cannot be played"`
 	With   []feed.Stroke `json:"with" description:"What each is met with; empty for what cannot be played"`
+	Body   []court.Point `json:"body" description:"Where the player is when each is met"`
+	After  []float64     `json:"after" description:"Seconds after the strike at which each is met"`
 	Lean   string        `json:"lean" description:"The side to lean to; empty where all are alike"`
 }
 
@@ -241,7 +243,7 @@ func answers(sport court.Sport) []feed.Stroke {
 // stand is what is held from a place: of each reply how often it is reached, by how well it is met: 1 at ease, less the more
 // hurried.
 func (b board) stand(at court.Point) Stand {
-	s := Stand{At: at, Each: make([]float64, len(b.balls)), With: make([]feed.Stroke, len(b.balls)), Least: 1}
+	s := Stand{At: at, Each: make([]float64, len(b.balls)), With: make([]feed.Stroke, len(b.balls)), Body: make([]court.Point, len(b.balls)), After: make([]float64, len(b.balls)), Least: 1}
 	lean := court.Point{}
 	for i, ball := range b.balls {
 		if ball.chance == 0 {
@@ -249,7 +251,7 @@ func (b board) stand(at court.Point) Stand {
 		}
 		m, ok := b.drill.Meet(ball.coming, b.Player, at, b.Player.Reaction-ball.sooner)
 		if ok {
-			s.With[i] = m.Stroke
+			s.With[i], s.Body[i], s.After[i] = m.Stroke, m.Body, ball.sooner+m.After
 			s.Each[i] = 0.5 * math.Erfc(-m.Lunge/start/math.Sqrt2) * math.Max(poorest, 2-m.Hurry)
 		}
 		s.Held += ball.chance * s.Each[i]

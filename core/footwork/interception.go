@@ -241,7 +241,17 @@ const (
 	byShort = 0.3
 	byLate  = 0.3
 	byLow   = 0.5
+	byFast  = 0.25 // for each time that it comes in faster than at rally pace
+	bySpin  = 0.1  // where its rim turns as fast as a ball of rally pace flies
 )
+
+// fierce is how much more the reply scatters for how fast a ball comes in and how it spins: 1 for one that is no faster than rally
+// pace and has no spin.
+func (d Drill) fierce(f flown, at flight.State) float64 {
+	rally := feed.RallyPace.Speed(d.World.Court)
+	rim := d.World.Ball.Radius() * f.launch.Spin.Norm()
+	return 1 + byFast*math.Max(0, at.V.Norm()/rally-1) + bySpin*math.Min(1, rim/rally)
+}
 
 // loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
 func (d Drill) loosened(a arrival) float64 {

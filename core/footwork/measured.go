@@ -15,18 +15,18 @@ const (
 	spread   = 0.14 // standard deviation of acceleration and top speed about what the level and the age say, as a share
 	together = 0.3  // their correlation: who starts quickly is quick as a rule
 	hand     = 0.12 // seconds: of a watch that is stopped by hand
-	model    = 0.03 // share of the time: no run is like the course
+	model    = 0.03 // share of the time: no run is like the other
 	turning  = 0.15 // seconds for a turn
 	halfLife = 182.5
 )
 
 // Quickness is a player's own acceleration and top speed, as timed runs say them.
 type Quickness struct {
-	Runs    int       `json:"runs" description:"Timed runs that it rests on"`
-	Speedup Ranged    `json:"speedup" description:"Acceleration, m/s²"`
-	Top     Ranged    `json:"top" description:"Top speed, m/s"`
-	Say     string    `json:"say"`
-	Courses []Coursed `json:"courses" description:"What can be run in the student's sport"`
+	Runs    int    `json:"runs" description:"Timed runs that it rests on"`
+	Speedup Ranged `json:"speedup" description:"Acceleration, m/s²"`
+	Top     Ranged `json:"top" description:"Top speed, m/s"`
+	Say     string `json:"say"`
+	Kinds   []Run  `json:"kinds" description:"What can be run in the student's sport"`
 }
 
 // Ranged is a figure with the range in which it lies 4 times in 5.
@@ -36,21 +36,21 @@ type Ranged struct {
 	High float64 `json:"high"`
 }
 
-// Coursed is a course with its length, and what the player as they are thought of would take.
-type Coursed struct {
-	Course  student.Course `json:"course"`
-	Metres  float64        `json:"metres"`
-	Seconds float64        `json:"seconds"`
+// Run is a kind of run with its length, and what the player as they are thought of would take.
+type Run struct {
+	Kind    student.RunKind `json:"kind"`
+	Metres  float64         `json:"metres"`
+	Seconds float64         `json:"seconds"`
 }
 
-// usualCourts are the courts on which a sport's courses are run.
+// usualCourts are the courts on which a sport's runs are measured.
 var usualCourts = map[court.Sport]court.ID{
 	court.Tennis: "tennis", court.Pickleball: "pickleball", court.Badminton: "badminton", court.Squash: "squash", court.TableTennis: "table-tennis",
 }
 
-// legs are the straight parts of a course, each from standing to standing, the last one through the finish.
-func legs(sport court.Sport, course student.Course) []float64 {
-	switch course {
+// legs are the straight parts of a run, each from standing to standing, the last one through the finish.
+func legs(sport court.Sport, kind student.RunKind) []float64 {
+	switch kind {
 	case student.ShortSprint:
 		return []float64{10}
 	case student.LongSprint:
@@ -67,7 +67,7 @@ func legs(sport court.Sport, course student.Course) []float64 {
 	case c.Net.HalfUp == 0:
 		long = c.Length
 	}
-	switch course {
+	switch kind {
 	case student.Line:
 		return []float64{wide, wide}
 	case student.Shuttle:
@@ -83,8 +83,8 @@ func legs(sport court.Sport, course student.Course) []float64 {
 	return nil
 }
 
-// course is how long a player takes for a course: each leg but the last one is braked as hard as it was begun.
-func (p Player) course(list []float64) (seconds float64) {
+// over is how long a player takes for the legs of a run: each leg but the last one is braked as hard as it was begun.
+func (p Player) over(list []float64) (seconds float64) {
 	for i, metres := range list {
 		if i == len(list)-1 {
 			return seconds + p.Seconds(metres)
@@ -108,13 +108,13 @@ func QuicknessOf(profile student.Profile, today time.Time) Quickness {
 	p := For(profile.Sport, profile.Age, profile.Level, profile.Hand, profile.Backhand)
 	q := quickness(p, profile, today)
 	p.Speedup, p.Top = q.Speedup.Mean, q.Top.Mean
-	for _, value := range student.Course("").Enum() {
-		course, _ := value.(student.Course)
-		list, metres := legs(profile.Sport, course), 0.0
+	for _, value := range student.RunKind("").Enum() {
+		kind, _ := value.(student.RunKind)
+		list, metres := legs(profile.Sport, kind), 0.0
 		for _, leg := range list {
 			metres += leg
 		}
-		q.Courses = append(q.Courses, Coursed{Course: course, Metres: metres, Seconds: p.course(list)})
+		q.Kinds = append(q.Kinds, Run{Kind: kind, Metres: metres, Seconds: p.over(list)})
 	}
 	return q
 }
@@ -129,7 +129,7 @@ func quickness(p Player, profile student.Profile, today time.Time) Quickness {
 	prior := [3]float64{precision, -together * precision, precision} // xx, xy, yy
 	var info [3]float64
 	const rounds, small = 6, 1e-4
-	q := Quickness{Courses: []Coursed{}}
+	q := Quickness{Kinds: []Run{}}
 	for range rounds {
 		info = prior
 		slope := [2]float64{
@@ -138,14 +138,14 @@ func quickness(p Player, profile student.Profile, today time.Time) Quickness {
 		}
 		q.Runs = 0
 		for _, run := range profile.Timed {
-			list := legs(profile.Sport, run.Course)
+			list := legs(profile.Sport, run.Kind)
 			on, err := time.Parse(time.DateOnly, run.On)
 			if len(list) == 0 || err != nil || !(run.Seconds > 0) {
 				continue
 			}
 			q.Runs++
 			at := func(a, v float64) float64 {
-				return math.Log(Player{Speedup: math.Exp(a), Top: math.Exp(v)}.course(list))
+				return math.Log(Player{Speedup: math.Exp(a), Top: math.Exp(v)}.over(list))
 			}
 			off := math.Log(run.Seconds) - at(x[0], x[1])
 			da, dv := (at(x[0]+small, x[1])-at(x[0]-small, x[1]))/(2*small), (at(x[0], x[1]+small)-at(x[0], x[1]-small))/(2*small)

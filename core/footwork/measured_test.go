@@ -19,8 +19,8 @@ func ran(runs ...student.TimedRun) student.Profile {
 	return student.Profile{Name: "Ada", Sport: court.Tennis, Age: student.Adult, Level: student.Club, Hand: student.RightHand, Timed: runs}
 }
 
-func run(course student.Course, seconds float64, on string) student.TimedRun {
-	return student.TimedRun{Course: course, Seconds: seconds, On: on}
+func run(kind student.RunKind, seconds float64, on string) student.TimedRun {
+	return student.TimedRun{Kind: kind, Seconds: seconds, On: on}
 }
 
 func wide(r footwork.Ranged) float64 { return r.High - r.Low }
@@ -28,11 +28,11 @@ func wide(r footwork.Ranged) float64 { return r.High - r.Low }
 // By hand: a club player, a = 6.6 m/s², v = 6.1 m/s, is at top speed after 0.924 s and 2.82 m, and takes 10/6.1 + 6.1/13.2 = 2.10 s
 // for ten metres and 3.74 s for twenty. Across the singles court, 8.23 m, and back: to the middle of the way 4.115/6.1 + 0.462 =
 // 1.137 s, twice, a turn of 0.15 s, and back through the finish 8.23/6.1 + 0.462 = 1.811 s: 4.235 s.
-func TestCoursesByHand(t *testing.T) {
+func TestRunsByHand(t *testing.T) {
 	q := footwork.QuicknessOf(ran(), day)
-	seconds := map[student.Course]float64{}
-	for _, c := range q.Courses {
-		seconds[c.Course] = c.Seconds
+	seconds := map[student.RunKind]float64{}
+	for _, c := range q.Kinds {
+		seconds[c.Kind] = c.Seconds
 	}
 	require.InDelta(t, 2.101, seconds[student.ShortSprint], 2e-3)
 	require.InDelta(t, 3.741, seconds[student.LongSprint], 2e-3)
@@ -42,7 +42,7 @@ func TestCoursesByHand(t *testing.T) {
 	require.InDelta(t, 6.1, q.Top.Mean, 1e-9)
 }
 
-// A quick run makes a quicker player, one course moves what is thought, and two of different length tell acceleration and top
+// A quick run makes a quicker player, one run moves what is thought, and two of different length tell acceleration and top
 // speed apart; an old run says less.
 func TestTimedRunsMoveWhatIsThought(t *testing.T) {
 	none := footwork.QuicknessOf(ran(), day)
@@ -71,23 +71,23 @@ func TestTimedRunsMoveWhatIsThought(t *testing.T) {
 func TestQuickerRunsAreNeverSlower(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		sport := rapid.SampledFrom([]court.Sport{court.Tennis, court.Pickleball, court.Badminton, court.Squash, court.TableTennis}).Draw(t, "sport")
-		var courses []student.Course
-		for _, c := range student.Course("").Enum() {
-			course, _ := c.(student.Course)
-			courses = append(courses, course)
+		var kinds []student.RunKind
+		for _, c := range student.RunKind("").Enum() {
+			kind, _ := c.(student.RunKind)
+			kinds = append(kinds, kind)
 		}
-		course := rapid.SampledFrom(courses).Draw(t, "course")
+		kind := rapid.SampledFrom(kinds).Draw(t, "kind")
 		profile := ran()
 		profile.Sport = sport
 		usual := 0.0
-		for _, c := range footwork.QuicknessOf(profile, day).Courses {
-			if c.Course == course {
+		for _, c := range footwork.QuicknessOf(profile, day).Kinds {
+			if c.Kind == kind {
 				usual = c.Seconds
 			}
 		}
 		share := rapid.Float64Range(0.7, 1.4).Draw(t, "share")
 		at := func(share float64) footwork.Quickness {
-			profile.Timed = []student.TimedRun{run(course, usual*share, "2026-03-01")}
+			profile.Timed = []student.TimedRun{run(kind, usual*share, "2026-03-01")}
 			return footwork.QuicknessOf(profile, day)
 		}
 		a, b := at(share), at(share*1.1)

@@ -35,6 +35,7 @@ type Interception struct {
 	Slower    bool          `json:"slower" description:"It comes slower than its pace, so that it clears the net"`
 	Contact   float64       `json:"contact"`
 	Where     *Sample       `json:"where" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
+	Incoming  float64       `json:"incoming" description:"How fast it comes in where it is met, m/s"`
 	How       feed.Moment   `json:"how,omitempty"`
 	Late      bool          `json:"late" description:"Met later than was wanted, since there was no time"`
 	Leaves    float64       `json:"leaves" description:"When the player starts to run"`
@@ -47,7 +48,7 @@ type Interception struct {
 	Spare     float64       `json:"spare"`
 	Verdict   Verdict       `json:"verdict"`
 	Chance    float64       `json:"chance" description:"How often it is reached with the feeder's own scatter"`
-	Loose     float64       `json:"loose" description:"How much more the reply scatters than at ease: for hurry, a late or a low contact; 1 at ease"`
+	Loose     float64       `json:"loose" description:"How much more the reply scatters than at ease: for hurry, a late or a low contact, and a ball that comes in fast or with spin; 1 at ease"`
 	Trail     []Sample      `json:"trail" description:"The ball until it is met"`
 	Problem   string        `json:"problem" description:"Why it cannot be fed; empty where it can"`
 	Skipped   bool          `json:"skipped" description:"It would answer a ball that nobody reached, and is not played"`
@@ -351,6 +352,10 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 	interception.Metres = a.run.Length + back.Length
 	if interception.Verdict != OutOfReach {
 		interception.Where = sample(a.at, release)
+		interception.Incoming = a.at.V.Norm()
+		if !f.task.Served() {
+			interception.Loose *= t.fierce(f.flown, a.at)
+		}
 		if f.task.Kind.Struck() {
 			interception.Label = t.met(p, f.task.Stroke, a.how, a.at.P.Z)
 		}

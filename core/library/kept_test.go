@@ -148,3 +148,21 @@ func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 		}
 	}
 }
+
+// Many shuttles are fed 20 to 45 a minute (common practice, no source), and a drill with pauses rests at least as long as it works
+// hard: tennis players rest 2 to 5 times as long as they play in a match (O'Donoghue and Ingram, J. Sports Sci. 19 (2001) 107, from
+// memory); a basket in a drill is denser, and here no denser than one to one.
+func TestFeedingAndRestAreThoseOfTheTrade(t *testing.T) {
+	rain := sample.Drill(t, "Shuttle Rain")
+	require.True(t, rain.Pattern.Rate() >= 20 && rain.Pattern.Rate() <= 45, "%g a minute", rain.Pattern.Rate())
+	for _, stored := range library.All() {
+		d := stored.Document
+		if d.Sport != court.Tennis || d.Pattern.Rally != nil || d.Pattern.Pause < 5 || d.Pattern.Ends == feed.ByTheClock || d.Pattern.OneBall() {
+			continue
+		}
+		s, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		require.NoError(t, err)
+		r := s.Timeline.Runners[0]
+		require.GreaterOrEqual(t, r.Rest, r.Work, "%s: work %.1f s, rest %.1f s", d.Name, r.Work, r.Rest)
+	}
+}

@@ -111,7 +111,7 @@ func fitAim(ctx context.Context, d drill.Document, i int, want FitRequest, turn 
 		return d, "", invalid.Fields{{Path: "target", Message: err.Error()}}
 	}
 	shape, _ := d.Aimed(m)
-	ground, err := groundOf(d, m, replies, shape)
+	ground, err := groundOf(d, replies, shape)
 	if m.Target.Mark == nil || err != nil {
 		return d, "", invalid.Fields{{Path: "target", Message: "only a target with a mark of its own can be moved to the best aim: a circle, a rectangle or a cone"}}
 	}

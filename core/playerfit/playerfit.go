@@ -186,7 +186,7 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 	}
 	if rates.Rate.Balls > 0 && d.In(m) == 1 && len(evidence.Landings)+len(evidence.Zones) == 0 && !aimed.Upright {
 		shape, _ := d.Aimed(m)
-		if ground, err := groundOf(d, m, r, shape); err == nil {
+		if ground, err := groundOf(d, r, shape); err == nil {
 			r.scatter = ground.Calibrated(r.scatter, r.at, rates.Rate.Mean)
 			r.source = "The level's scatter, made as wide as what was counted says; log landings to know its shape"
 		}
@@ -195,7 +195,7 @@ func repliesOf(d drill.Document, m drill.Measure, turn simulation.Simulation, ev
 }
 
 // groundOf is a target that balls land in: of one where they bounce twice, the part from which they do.
-func groundOf(d drill.Document, m drill.Measure, r replies, shape court.Shape) (odds.Ground, error) {
+func groundOf(d drill.Document, r replies, shape court.Shape) (odds.Ground, error) {
 	ground, err := odds.OnGround(r.court, shape, d.Format)
 	if err == nil && shape.Kind == court.DoubleBounce {
 		var ok bool
@@ -230,7 +230,7 @@ func aimedAt(d drill.Document, m drill.Measure, r replies, evidence Evidence, s 
 	for _, offset := range evidence.Landings {
 		a.Landings = append(a.Landings, court.Point{X: shape.Centre.X + offset.X, Y: shape.Centre.Y + offset.Y})
 	}
-	ground, err := groundOf(d, m, r, shape)
+	ground, err := groundOf(d, r, shape)
 	var ok bool
 	switch {
 	case errors.Is(err, odds.ErrUpright):

@@ -90,6 +90,9 @@ func facts(m footwork.Interception, system units.System) []metric.Input {
 	if m.Where != nil {
 		add("met", fmt.Sprintf("%s at %s", m.How, system.Length(m.Where.Z)))
 	}
+	if m.Where != nil && m.Kind.Struck() {
+		add("comes in at", units.Decimal(m.Incoming, 1)+" m/s")
+	}
 	if m.Kind.Flies() {
 		add("in the air", units.Decimal(m.Available, 2)+" s")
 	}

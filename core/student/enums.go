@@ -13,11 +13,6 @@ func (Backhand) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Course) Enum() []any {
-	return []any{ShortSprint, LongSprint, Line, Shuttle, Star}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (Hand) Enum() []any {
 	return []any{RightHand, LeftHand}
 }
@@ -30,4 +25,9 @@ func (Level) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (LimitOf) Enum() []any {
 	return []any{Overheads, Serves, Balls}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (RunKind) Enum() []any {
+	return []any{ShortSprint, LongSprint, Line, Shuttle, Star}
 }

@@ -91,7 +91,7 @@ type Profile struct {
 	Note      string      `json:"note" maxLength:"2000"`
 	Limit     *Limit      `json:"limit,omitempty"`
 	Watch     []string    `json:"watch,omitempty" maxItems:"2" description:"One or two faults to watch, from lesson to lesson"`
-	Timed     []TimedRun  `json:"timed,omitempty" maxItems:"40" description:"Courses run against the clock"`
+	Timed     []TimedRun  `json:"timed,omitempty" maxItems:"40" description:"Runs against the clock"`
 }
 
 const longestFault = 60 // characters, so that it can be read on court

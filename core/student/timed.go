@@ -6,21 +6,21 @@ import (
 	"hodometer/core/invalid"
 )
 
-// Course is a way that is run against the clock.
-type Course string
+// RunKind is what is run against the clock.
+type RunKind string
 
-// The courses. Their lengths go with the court of the sport.
+// The kinds. Their lengths go with the court of the sport.
 const (
-	ShortSprint Course = "sprint of 10 m"
-	LongSprint  Course = "sprint of 20 m"
-	Line        Course = "line: across the court and back"
-	Shuttle     Course = "shuttle: net to end line, twice there and back"
-	Star        Course = "star: from the middle to each corner and back"
+	ShortSprint RunKind = "sprint of 10 m"
+	LongSprint  RunKind = "sprint of 20 m"
+	Line        RunKind = "line: across the court and back"
+	Shuttle     RunKind = "shuttle: net to end line, twice there and back"
+	Star        RunKind = "star: from the middle to each corner and back"
 )
 
-// TimedRun is one run of a course, in the student's own time, from the first step.
+// TimedRun is one run, in the student's own time, from the first step.
 type TimedRun struct {
-	Course  Course  `json:"course"`
+	Kind    RunKind `json:"kind"`
 	Seconds float64 `json:"seconds" minimum:"0.5" maximum:"180"`
 	On      string  `json:"on" maxLength:"10" description:"The day, as 2006-01-02"`
 }

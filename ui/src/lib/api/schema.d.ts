@@ -1029,7 +1029,11 @@ export interface components {
             waiting: number;
         };
         AnticipateStand: {
+            /** @description Seconds after the strike at which each is met */
+            after: number[];
             at: components["schemas"]["CourtPoint"];
+            /** @description Where the player is when each is met */
+            body: components["schemas"]["CourtPoint"][];
             /** @description Of each reply, in order; 0 for what cannot be played */
             each: number[];
             /**
@@ -2068,13 +2072,6 @@ export interface components {
         };
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
-        FootworkCoursed: {
-            course: components["schemas"]["StudentCourse"];
-            /** Format: double */
-            metres: number;
-            /** Format: double */
-            seconds: number;
-        };
         FootworkFastest: {
             /** @description What gives first at a shorter one, in words; empty where no gap does */
             first: string;
@@ -2109,6 +2106,11 @@ export interface components {
             /** @description Where the player is then */
             from: components["schemas"]["CourtPoint"];
             how?: components["schemas"]["FeedMoment"];
+            /**
+             * Format: double
+             * @description How fast it comes in where it is met, m/s
+             */
+            incoming: number;
             kind: components["schemas"]["FeedKind"];
             label: string;
             /** @description Met later than was wanted, since there was no time */
@@ -2120,7 +2122,7 @@ export interface components {
             leaves: number;
             /**
              * Format: double
-             * @description How much more the reply scatters than at ease: for hurry, a late or a low contact; 1 at ease
+             * @description How much more the reply scatters than at ease: for hurry, a late or a low contact, and a ball that comes in fast or with spin; 1 at ease
              */
             loose: number;
             /** @description The coach means it to be too much */
@@ -2202,7 +2204,7 @@ export interface components {
         };
         FootworkQuickness: {
             /** @description What can be run in the student's sport */
-            courses: components["schemas"]["FootworkCoursed"][];
+            kinds: components["schemas"]["FootworkRun"][];
             /** @description Timed runs that it rests on */
             runs: number;
             say: string;
@@ -2218,6 +2220,13 @@ export interface components {
             low: number;
             /** Format: double */
             mean: number;
+        };
+        FootworkRun: {
+            kind: components["schemas"]["StudentRunKind"];
+            /** Format: double */
+            metres: number;
+            /** Format: double */
+            seconds: number;
         };
         FootworkRunner: {
             balls: number;
@@ -3663,8 +3672,6 @@ export interface components {
         /** @enum {string} */
         StudentBackhand: "one-handed" | "two-handed";
         /** @enum {string} */
-        StudentCourse: "sprint of 10 m" | "sprint of 20 m" | "line: across the court and back" | "shuttle: net to end line, twice there and back" | "star: from the middle to each corner and back";
-        /** @enum {string} */
         StudentHand: "right" | "left";
         /** @enum {string} */
         StudentLevel: "red ball" | "orange ball" | "green ball" | "beginner" | "improver" | "club player" | "tournament player";
@@ -3687,13 +3694,15 @@ export interface components {
             /** @description What they work towards */
             objective: string;
             sport: components["schemas"]["CourtSport"];
-            /** @description Courses run against the clock */
+            /** @description Runs against the clock */
             timed?: components["schemas"]["StudentTimedRun"][];
             /** @description One or two faults to watch, from lesson to lesson */
             watch?: string[];
         };
+        /** @enum {string} */
+        StudentRunKind: "sprint of 10 m" | "sprint of 20 m" | "line: across the court and back" | "shuttle: net to end line, twice there and back" | "star: from the middle to each corner and back";
         StudentTimedRun: {
-            course: components["schemas"]["StudentCourse"];
+            kind: components["schemas"]["StudentRunKind"];
             /** @description The day, as 2006-01-02 */
             on: string;
             /** Format: double */

@@ -17,16 +17,16 @@
   let { profile, running, today, errors, onchange }: Props = $props()
   type Run = NonNullable<Profile['timed']>[number]
   const runs = $derived(profile.timed ?? [])
-  const courses = $derived(running?.courses ?? [])
-  let course = $state<Run['course']>('sprint of 10 m')
+  const kinds = $derived(running?.kinds ?? [])
+  let kind = $state<Run['kind']>('sprint of 10 m')
   let seconds = $state(0)
   let wrong = $state('')
-  const expected = $derived(courses.find((each) => each.course === course))
+  const expected = $derived(kinds.find((each) => each.kind === kind))
 
   function add() {
     wrong = seconds > 0 ? '' : 'say how many seconds it took'
     if (wrong) return
-    onchange([...runs, { course, seconds, on: today }])
+    onchange([...runs, { kind, seconds, on: today }])
     seconds = 0
   }
 </script>
@@ -35,7 +35,7 @@
 <ul class="mt-2 flex flex-col gap-2">
   {#each runs as run, i (i)}
     <li class="flex flex-wrap items-end gap-3">
-      <span class="flex-1">{run.course}: <strong class="font-medium">{run.seconds} s</strong></span>
+      <span class="flex-1">{run.kind}: <strong class="font-medium">{run.seconds} s</strong></span>
       <div class="w-40">
         <TextField
           label="On"
@@ -47,7 +47,7 @@
       </div>
       <button
         class="btn btn-sm"
-        aria-label="Take out the {run.course} of {run.on}"
+        aria-label="Take out the {run.kind} of {run.on}"
         onclick={() => onchange(runs.filter((_, n) => n !== i))}>Take out</button
       >
     </li>
@@ -55,15 +55,15 @@
 </ul>
 <div class="mt-3 grid items-end gap-3 sm:grid-cols-[minmax(0,1fr)_8rem_auto]">
   <SelectField
-    label="Course"
-    value={course}
-    options={courses.map((each) => ({
-      value: each.course,
-      label: each.course.startsWith('sprint')
-        ? each.course
-        : `${each.course} (${Math.round(10 * each.metres) / 10} m)`,
+    label="Run"
+    value={kind}
+    options={kinds.map((each) => ({
+      value: each.kind,
+      label: each.kind.startsWith('sprint')
+        ? each.kind
+        : `${each.kind} (${Math.round(10 * each.metres) / 10} m)`,
     }))}
-    onchange={(chosen) => (course = chosen)}
+    onchange={(chosen) => (kind = chosen)}
   />
   <NumberField
     label="Took"
@@ -77,7 +77,7 @@
   <button class="btn" onclick={add}>Add the run</button>
 </div>
 {#if expected}<p class="hint mt-1 text-sm">
-    From the first step, with a watch. Now {expected.seconds.toFixed(1)} s would be expected; two courses of different
+    From the first step, with a watch. Now {expected.seconds.toFixed(1)} s would be expected; two runs of different
     length tell the start and the top speed apart, and a run counts half after half a year. Warm up first; pain
     means stop.
   </p>{/if}
