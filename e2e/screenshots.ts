@@ -70,6 +70,16 @@ const views: View[] = [
     },
   },
   {
+    name: 'stand',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Reckoner')
+      await first(page, 'Where to stand')
+      await page.getByLabel('Court', { exact: true }).selectOption('badminton')
+      await page.getByText('to the side of the ball').waitFor()
+    },
+  },
+  {
     name: 'lesson',
     size: desk,
     go: async (page) => {

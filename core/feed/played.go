@@ -6,8 +6,8 @@ import (
 )
 
 // Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down. Metres above
-// the court, for an adult.
-type Serving struct{ Held, Up, Met float64 }
+// the court, for an adult; and how deep into the box it is aimed, as a share of it. Common practice, no source.
+type Serving struct{ Held, Up, Met, Deep float64 }
 
 // Strokes that are told by something else than their pace. Common practice, no source; the height of a badminton serve is
 // held under the 1.15 m of the BWF Laws, Law 9 (from memory).
@@ -21,20 +21,20 @@ type played struct {
 
 var playedIn = map[court.Sport]played{
 	court.Tennis: {
-		serving: Serving{Held: 1.6, Up: 3.0, Met: 2.55},
+		serving: Serving{Held: 1.6, Up: 3.0, Met: 2.55, Deep: 0.85},
 		first:   map[Stroke]float64{Serve: 46, Overhead: 36}, apex: map[Stroke]float64{Lob: 6.5}, over: map[Stroke]float64{Drop: 0.5},
 	},
 	court.Pickleball: {
-		serving: Serving{Held: 1.0, Up: 1.0, Met: 0.75},
+		serving: Serving{Held: 1.0, Up: 1.0, Met: 0.75, Deep: 0.75},
 		first:   map[Stroke]float64{Serve: 21, Overhead: 20}, apex: map[Stroke]float64{Lob: 4.5}, over: map[Stroke]float64{Drop: 0.4, Dink: 0.3},
 	},
 	court.Badminton: {
-		serving: Serving{Held: 1.25, Up: 1.25, Met: 1.1},
+		serving: Serving{Held: 1.25, Up: 1.25, Met: 1.1, Deep: 0.12},
 		first:   map[Stroke]float64{Smash: 58, Drive: 36}, apex: map[Stroke]float64{Clear: 6, Lift: 5.5, Lob: 5.5}, over: map[Stroke]float64{Net: 0.15, Drop: 0.3, Block: 0.3},
 	},
-	court.Squash: {serving: Serving{Held: 1.0, Up: 1.7, Met: 1.4}, wall: map[Stroke]float64{Drop: 0.65, Lob: 4.2}},
+	court.Squash: {serving: Serving{Held: 1.0, Up: 1.7, Met: 1.4, Deep: 0.4}, wall: map[Stroke]float64{Drop: 0.65, Lob: 4.2}},
 	court.TableTennis: {
-		serving: Serving{Held: 0.1, Up: 0.4, Met: 0.2},
+		serving: Serving{Held: 0.1, Up: 0.4, Met: 0.2, Deep: 0.5},
 		first:   map[Stroke]float64{Smash: 22}, apex: map[Stroke]float64{Lob: 2.5},
 	},
 }
@@ -59,6 +59,19 @@ const (
 )
 
 var wallServe = map[Pace]float64{Gentle: 4.0, HalfPace: 3.6, RallyPace: 3.2, GamePace: 2.3}
+
+// Answered is the stroke with which a task's ball is answered, as one that is sent. A second serve in tennis, at less than game pace,
+// has topspin unless its spin is said (common practice, no source).
+func (t Task) Answered(sport court.Sport) Task {
+	sent := Task{Stroke: t.Stroke, Pace: t.ReplyPace, Spin: t.ReplySpin}
+	if sport == court.Tennis && t.Stroke == Serve && t.ReplySpin == "" && t.ReplyPace != GamePace {
+		sent.Spin = HeavyTopspin
+	}
+	return sent
+}
+
+// FirstServe says whether a ball is answered with a first serve: struck as hard as it goes, and not aimed higher to be safe.
+func (t Task) FirstServe() bool { return t.Served() && t.ReplyPace == GamePace }
 
 // Played is what the flight of a stroke is chosen by when somebody plays it as hard as a share of an adult tournament player
 // to a place so far beyond the net; false where it goes by its pace.

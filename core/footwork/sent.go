@@ -172,6 +172,9 @@ func (d Drill) Ways() ([]Way, error) {
 			p.from = list[i-1].To
 		}
 		s := d.sentTo(feed.Release{Task: i, Within: [2]float64{0.5, 0.5}}, p, d.home(task.Player), student.RightHand)
+		if d.Pattern.MethodOf(task) == feed.SelfDrop {
+			s.from = s.to // nobody feeds it
+		}
 		list[i] = Way{s.from, s.to}
 	}
 	return list, nil

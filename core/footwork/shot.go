@@ -11,7 +11,7 @@ import (
 // Reply is how the answer to a task's ball leaves from where it was met, so that it lands at a place; the
 // error wraps flight.ErrImpossible where it cannot.
 func (d Drill) Reply(t feed.Task, met flight.Vec, landing court.Point) (flight.Launch, error) {
-	l, _, err := d.shot(feed.Task{Stroke: t.Stroke, Pace: t.ReplyPace, Spin: t.ReplySpin}, met, landing)
+	l, _, err := d.shot(t.Answered(d.World.Court.Sport), met, landing)
 	return l, err
 }
 

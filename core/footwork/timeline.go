@@ -35,6 +35,7 @@ type Interception struct {
 	Slower    bool          `json:"slower" description:"It comes slower than its pace, so that it clears the net"`
 	Contact   float64       `json:"contact"`
 	Where     *Sample       `json:"where" description:"Where the ball is met; null where there is no ball, or it is out of reach"`
+	Served    bool          `json:"served" description:"The player's own toss"`
 	Incoming  float64       `json:"incoming" description:"How fast it comes in where it is met, m/s"`
 	How       feed.Moment   `json:"how,omitempty"`
 	Late      bool          `json:"late" description:"Met later than was wanted, since there was no time"`
@@ -217,7 +218,7 @@ func (t Timing) run(ctx context.Context, plan []feed.Release, full detail) (Time
 		}
 		f := t.comes(&r, before, movers[i])
 		m := Interception{
-			Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Release: r.At,
+			Task: r.Task, Sequence: r.Sequence, Player: i, Kind: task.Kind, Label: string(task.Stroke), Meant: task.Meant, Served: task.Served(), Release: r.At,
 			Problem: f.problem(r.Task), Skipped: errors.Is(f.fails, errNothingToAnswer),
 		}
 		if m.Kind == "" {

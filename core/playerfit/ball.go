@@ -26,6 +26,7 @@ type Ball struct {
 	Loose    float64 `json:"loose" description:"How much more the reply scatters than at ease"`
 	In       float64 `json:"in" description:"How often the reply goes into the target"`
 	Chance   float64 `json:"chance" description:"To make it"`
+	Speed    float64 `json:"speed" description:"As the reply leaves, m/s; 0 where there is none"`
 }
 
 // mishit is how often somebody of a level mishits a ball at ease; with twice the scatter four times as often. Common
@@ -72,8 +73,28 @@ func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level st
 		return nil, err
 	}
 	resolved.Power = player.Power
-	j := &judge{d: d, m: m, drill: resolved, level: level, shape: shape, at: resolved.World.Court.AimPoint(shape), known: map[[5]float64]Ball{}}
+	j := &judge{d: d, m: m, drill: resolved, level: level, shape: shape, at: aimAt(d, m, resolved.World.Court, shape), known: map[[5]float64]Ball{}}
 	return j, nil
+}
+
+// aimAt is where replies to the target of a measure are aimed. A serve without a target of its own goes as deep into the box as
+// players aim it, in badminton short.
+func aimAt(d drill.Document, m drill.Measure, c court.Court, shape court.Shape) court.Point {
+	at := c.AimPoint(shape)
+	box, ok := c.Box(boxOf(d, m))
+	if m.Target != nil || !ok {
+		return at
+	}
+	at.Y = box.Min.Y + feed.ServingIn(c.Sport).Deep*(box.Max.Y-box.Min.Y)
+	return at
+}
+
+// boxOf is the box that is the target of a measure.
+func boxOf(d drill.Document, m drill.Measure) court.BoxID {
+	if target := d.TargetOf(m); target != nil {
+		return target.Box
+	}
+	return ""
 }
 
 // mine says whether a ball of a turn belongs to the measure.
@@ -104,8 +125,8 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 		return r, err
 	}
 	over, sigma, ok := r.world.OverNet(r.launch, r.level)
-	if ok && over < 3*sigma && j.shape.Kind != court.WallBand && !r.launch.OwnFirst {
-		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: 3 * sigma, Spin: feed.Task{Spin: task.ReplySpin}.SpinOf(j.d.Sport)}
+	if ok && over < 3*sigma && j.shape.Kind != court.WallBand && !r.launch.OwnFirst && !task.FirstServe() {
+		want := flight.Want{From: r.launch.From, Landing: at, By: flight.ByClearance, Value: 3 * sigma, Spin: task.Answered(j.d.Sport).SpinOf(j.d.Sport)}
 		if higher, err := r.world.Aim(want); err == nil {
 			r.launch = higher
 			over, sigma, _ = r.world.OverNet(r.launch, r.level)
@@ -134,7 +155,7 @@ func (j *judge) first(line footwork.Timeline) (replies, error) {
 
 // in is how often a reply goes into the target.
 func (j *judge) in(r replies) (float64, error) {
-	ground, err := groundOf(j.d, j.m, r, j.shape)
+	ground, err := groundOf(j.d, r, j.shape)
 	switch {
 	case errors.Is(err, odds.ErrUpright):
 		in, ok := odds.Upright(r.world, r.launch, r.level, j.shape)
@@ -174,10 +195,11 @@ func (j *judge) ball(i footwork.Interception) Ball {
 	if !ok {
 		if r, err := j.reply(i); err == nil {
 			seen.In, _ = j.in(r)
+			seen.Speed = r.launch.Velocity.Norm()
 		}
 		j.known[key] = seen
 	}
-	b.In = seen.In
+	b.In, b.Speed = seen.In, seen.Speed
 	b.Chance = b.Reach * b.In * math.Max(0, 1-mishit(j.level)*b.Loose*b.Loose)
 	return b
 }

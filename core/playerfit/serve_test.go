@@ -108,3 +108,18 @@ func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
 	require.Greater(t, served, 10)
 	require.Zero(t, sample.Drill(t, "Two Hops Beyond").Pattern.Count(feed.AboveHead(court.TableTennis)), "a serve at a table does not load the shoulder")
 }
+
+// First serves in tennis land a little more than every other time and second ones eight to nine times in ten, as coaches of club
+// and tournament players know it (common practice, no source), and as fast as the level strikes.
+func TestServesAreAsGoodAsTheyAre(t *testing.T) {
+	for _, level := range []student.Level{student.Club, student.Tournament} {
+		d := serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.GamePace)
+		first, _ := ballsOf(t, d, d.PlayerFor(level, student.RightHand), level, coach.Default())
+		d = serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.RallyPace)
+		second, _ := ballsOf(t, d, d.PlayerFor(level, student.RightHand), level, coach.Default())
+		require.True(t, first[0][0].Chance >= 0.5 && first[0][0].Chance <= 0.7, "%s: %g", level, first[0][0].Chance)
+		require.True(t, second[0][0].Chance >= 0.78 && second[0][0].Chance <= 0.95, "%s: %g", level, second[0][0].Chance)
+		require.InDelta(t, 46*d.PlayerFor(level, student.RightHand).Power, first[0][0].Speed, 0.2)
+		require.Less(t, second[0][0].Speed, 0.85*first[0][0].Speed)
+	}
+}

@@ -90,6 +90,9 @@ func facts(m footwork.Interception, system units.System) []metric.Input {
 	if m.Where != nil {
 		add("met", fmt.Sprintf("%s at %s", m.How, system.Length(m.Where.Z)))
 	}
+	if m.Served {
+		return list
+	}
 	if m.Where != nil && m.Kind.Struck() {
 		add("comes in at", units.Decimal(m.Incoming, 1)+" m/s")
 	}

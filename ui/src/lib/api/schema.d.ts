@@ -2144,6 +2144,8 @@ export interface components {
             release: number;
             route: components["schemas"]["CourtPoint"][];
             sequence: number;
+            /** @description The player's own toss */
+            served: boolean;
             /** @description It would answer a ball that nobody reached, and is not played */
             skipped: boolean;
             /** @description It comes slower than its pace, so that it clears the net */
@@ -2902,6 +2904,11 @@ export interface components {
              */
             reach: number;
             sequence: number;
+            /**
+             * Format: double
+             * @description As the reply leaves, m/s; 0 where there is none
+             */
+            speed: number;
             /** @description In the pattern, from 0; of a rally the stroke */
             task: number;
         };

@@ -44,10 +44,13 @@
   }
   const most = 60
 
-  /** How many of ten balls of a task are made, by the first measure that it belongs to; undefined where that is not known. */
+  /** The balls of a task in the first measure that it belongs to. */
+  const ballsOf = (task: number) =>
+    fit.find((m) => m.balls.some((b) => b.task === task))?.balls.filter((b) => b.task === task) ?? []
+  /** How many of ten balls of a task are made; undefined where that is not known. */
   function made(task: number) {
-    const balls = fit.find((m) => m.balls.some((b) => b.task === task))?.balls.filter((b) => b.task === task)
-    if (!balls?.length) return undefined
+    const balls = ballsOf(task)
+    if (!balls.length) return undefined
     return (10 * balls.reduce((sum, b) => sum + b.chance, 0)) / balls.length
   }
   const explained = (task: number) => simulation?.tasks.find((each) => each.met.task === task)
@@ -223,11 +226,18 @@
               {#if interception.late}<p>met later than wanted, for want of time</p>{/if}
               {#if interception.slower}<p>slower than its pace, to clear the net</p>{/if}
               {@const tens = made(i)}
+              {@const speed = ballsOf(i)[0]?.speed}
               <dl class="flex flex-wrap gap-x-3">
                 {#if tens !== undefined}
                   <div class="flex gap-1">
                     <dt>made</dt>
                     <dd class="font-medium">{tens.toFixed(1)} of 10</dd>
+                  </div>
+                {/if}
+                {#if speed}
+                  <div class="flex gap-1">
+                    <dt>{interception.served ? 'served' : 'answered'} at</dt>
+                    <dd class="font-medium">{speed.toFixed(1)} m/s</dd>
                   </div>
                 {/if}
                 {#each explained(i)?.facts ?? [] as fact, n (n)}

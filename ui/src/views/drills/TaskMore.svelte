@@ -114,7 +114,13 @@
     <SelectField
       label="Reply: pace"
       value={task.replyPace ?? ''}
-      options={[{ value: '', label: 'any' }, ...vocabulary.paces]}
+      options={[
+        { value: '', label: task.stroke === 'serve' ? 'a second serve' : 'any' },
+        ...vocabulary.paces.map((pace) => ({
+          value: pace,
+          label: task.stroke === 'serve' && pace === 'game pace' ? 'game pace: a first serve' : pace,
+        })),
+      ]}
       onchange={(pace) => set({ replyPace: pace === '' ? undefined : pace })}
     />
     <SelectField
