@@ -242,3 +242,22 @@ test('a length that cannot be read is told beside its field', async ({ page, dem
   await expect(page.getByText('strip 0.6 m deep inside the far baseline')).toBeVisible()
   await expect(page.getByText('a length was expected')).toHaveCount(0)
 })
+
+test('an obstacle is told on the court on which side it is passed, and on which runs', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('button', { name: 'Duplicate Round the Bollards' }).click()
+  const obstacle = page.getByRole('button', { name: /^obstacle: / }).first()
+  await obstacle.click()
+  const side = page.getByLabel('Run round it on the').first()
+  const runs = page.getByLabel('It is in the way').first()
+  await expect(runs).toHaveValue('on the way back')
+  const metres = page.getByRole('button', { name: /^Run a turn / })
+  const before = await metres.innerText()
+  await side.selectOption('right')
+  await runs.selectOption('')
+  await expect(metres).not.toHaveText(before)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+})

@@ -31,6 +31,8 @@
     nudgeFine?: number
     /** A place was moved: it is still being dragged, was dropped, or was nudged with a key. */
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+    /** A sign was pressed, and not moved. */
+    onpress?: (handle: string) => void
     /** A place on the court was pointed at. */
     onpoint?: (place: Point) => void
     /** More to be drawn under the signs; px is metres to a pixel. */
@@ -48,6 +50,7 @@
     nudge = 0.1,
     nudgeFine = 0.01,
     onmove,
+    onpress,
     onpoint,
     under,
     more = [],
@@ -121,6 +124,7 @@
     cancelAnimationFrame(frameAsked)
     follow()
     if (pointer) onmove?.(dragged.handle, dragged, 'dropped')
+    else onpress?.(dragged.handle)
     pointer = undefined
     dragged = null
   }
@@ -138,6 +142,7 @@
       ArrowRight: { x: step, y: 0 },
     }
     const by = moves[event.key]
+    if (onmove && event.key === 'Enter') onpress?.(handle)
     if (!by || !onmove) return
     event.preventDefault()
     const base = nudged.handle === handle && event.timeStamp - nudged.at < quick ? nudged.to : place

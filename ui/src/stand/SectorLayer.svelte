@@ -1,5 +1,6 @@
 <script lang="ts">
   import { drawn, type Frame } from '../court/view'
+  import NumberSign from './NumberSign.svelte'
   import type { Sector } from '../lib/api/client'
 
   /** What can be played from a place or two, as sectors in chalk with the middle between the widest balls. */
@@ -39,8 +40,7 @@
       stroke-width={1.5 * px}
       stroke-dasharray="{2 * px} {4 * px}"
     />
-    <circle cx={wait.x} cy={wait.y} r={8 * px} class="wait" stroke-width={1.5 * px} />
-    <text x={wait.x} y={wait.y + 4 * px} font-size={11 * px}>{i === 0 ? 'a' : 'b'}</text>
+    <NumberSign at={wait} text={i === 0 ? 'a' : 'b'} {px} />
   {/each}
 </g>
 
@@ -52,15 +52,5 @@
   }
   .middle {
     stroke: var(--feed);
-  }
-  .wait {
-    fill: var(--tag);
-    stroke: var(--on-court);
-  }
-  text {
-    font-family: var(--font-drum);
-    font-weight: 600;
-    text-anchor: middle;
-    fill: #1b120b;
   }
 </style>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { drawn, type Frame } from '../court/view'
+  import NumberSign from './NumberSign.svelte'
   import type { StandAnswer } from '../lib/api/client'
 
   /** What is held from where, the ways of the replies, and the places of the schools. */
@@ -47,8 +48,7 @@
         stroke-width={(1 + 8 * coming.chance) * px}
         stroke-dasharray={lost ? `${4 * px} ${5 * px}` : undefined}
       />
-      <circle cx={to.x} cy={to.y} r={8 * px} class="lands" stroke-width={1.5 * px} />
-      <text x={to.x} y={to.y + 4 * px} font-size={11 * px}>{i + 1}</text>
+      <NumberSign at={to} text={String(i + 1)} {px} />
     {/if}
   {/each}
 </g>
@@ -61,15 +61,5 @@
     stroke: var(--feed);
     stroke-linecap: round;
     opacity: 0.85;
-  }
-  .lands {
-    fill: var(--tag);
-    stroke: var(--on-court);
-  }
-  text {
-    font-family: var(--font-drum);
-    font-weight: 600;
-    text-anchor: middle;
-    fill: #1b120b;
   }
 </style>

@@ -24,6 +24,8 @@
     label: string
     settings: Settings | undefined
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
+    /** A sign was pressed, and not moved. */
+    onpress?: (handle: string) => void
     /** The turn that is played, and the moment of it that is shown. */
     simulation?: Simulation
     moment?: Moment | null
@@ -32,7 +34,17 @@
     /** What stands right below the court. */
     controls?: Snippet
   }
-  let { report, label, settings, onmove, simulation, moment = null, aimed, controls }: Props = $props()
+  let {
+    report,
+    label,
+    settings,
+    onmove,
+    onpress,
+    simulation,
+    moment = null,
+    aimed,
+    controls,
+  }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
@@ -92,6 +104,7 @@
   nudge={settings?.nudge}
   nudgeFine={settings?.nudgeFine}
   {onmove}
+  {onpress}
   {under}
   more={contacts}
 />

@@ -69,6 +69,7 @@
   /** What was wrong with the last save, or with the last thing typed. */
   const errors = $derived({ ...draft.fields, ...bench.fields })
 
+  let pressed = $state('')
   /** Only a drag that has ended is a change, and only what did not snap is rounded. */
   function move(handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') {
     if (how === 'dragged') bench.drag(current, handle, place)
@@ -149,6 +150,7 @@
         label="{draft.document.name} on {report.court.name}"
         {settings}
         onmove={builtIn || trying ? undefined : move}
+        onpress={(handle) => (pressed = handle)}
         {simulation}
         aimed={bench.aimed}
         moment={playback.moment}
@@ -168,7 +170,9 @@
       </fieldset>
       <TryOn {bench} drill={draft.document} vocabulary={vocabulary.data} />
     </div>
-    {#if !builtIn}<div class="readout no-print mt-1 text-sm"><ReadOff moved={bench.moved} /></div>{/if}
+    {#if !builtIn}<div class="readout no-print mt-1 text-sm">
+        <ReadOff moved={bench.moved} {draft} {pressed} />
+      </div>{/if}
     {#if bench.refusal && draft.status !== 'refused'}<p class="text-error mt-1" role="alert">
         {bench.refusal}
       </p>{/if}

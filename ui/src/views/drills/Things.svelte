@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { DrillDocument, Place, Report } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
+  import PassBy from './PassBy.svelte'
 
   /** People and things to be added to the court, and what an obstacle is like. */
   interface Props {
@@ -25,7 +25,7 @@
   ]
   let kind = $state<Place['kind']>('cone')
   const obstacles = $derived(
-    draft.document.places.map((place, i) => ({ place, i })).filter(({ place }) => place.kind === 'obstacle'),
+    draft.document.places.flatMap((place, i) => (place.kind === 'obstacle' ? [i] : [])),
   )
 
   function add(event: SubmitEvent) {
@@ -44,7 +44,7 @@
   </select>
   <button class="btn btn-sm" type="submit">Put it on court</button>
 </form>
-{#each obstacles as { place, i }, n (i)}
+{#each obstacles as i, n (i)}
   <div class="mt-2 grid max-w-md grid-cols-2 gap-3">
     <TextField
       label="Obstacle {n + 1}: wide"
@@ -52,21 +52,6 @@
       error={errors[`places.${i}.size`]}
       onchange={(text) => ontype(`places.${i}.size`, text)}
     />
-    <SelectField
-      label="Run round it on the"
-      value={place.around ?? 'either'}
-      options={['either', 'left', 'right']}
-      onchange={(around) => draft.change((d) => d.places[i] && (d.places[i].around = around))}
-    />
-    <SelectField
-      label="It is in the way"
-      value={place.leg ?? ''}
-      options={[
-        { value: '', label: 'out and back' },
-        { value: 'on the way out', label: 'on the way out' },
-        { value: 'on the way back', label: 'on the way back' },
-      ]}
-      onchange={(leg) => draft.change((d) => d.places[i] && (d.places[i].leg = leg || undefined))}
-    />
+    <PassBy {draft} place={i} />
   </div>
 {/each}
