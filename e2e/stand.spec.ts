@@ -26,6 +26,10 @@ test('a coach asks where to wait, says what opponents really play, and makes a d
   await expect(page.getByRole('dialog')).toContainText('chance × how often it is reached')
   await page.keyboard.press('Escape')
 
+  await page.getByLabel('what is reached from there, at game pace').check()
+  await expect(page.getByText('The fuller a dot, the surer')).toBeVisible()
+  await page.getByLabel('what is reached from there, at game pace').uncheck()
+
   // Chances that do not add up are told where they are typed; what was typed stays.
   await type(page, 'Chance of the cross drop, of 100', '60')
   await expect(page.getByRole('alert').first()).toContainText('add up to 140 of 100')

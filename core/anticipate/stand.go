@@ -2,7 +2,6 @@ package anticipate
 
 import (
 	"context"
-	"fmt"
 	"math"
 
 	"hodometer/core/court"
@@ -67,6 +66,7 @@ type Answer struct {
 	Coming []Coming    `json:"coming"`
 	Stands []Stand     `json:"stands" description:"One for each school, the middle first"`
 	Step   float64     `json:"step" description:"Between two places of the map, metres"`
+	Reach  []Reached   `json:"reach" description:"What is reached of balls that land all over the half"`
 	Map    []Place     `json:"map" description:"What is held from the places that can be got to in time"`
 	Within float64     `json:"within" description:"How far from the middle places were tried, metres"`
 }
@@ -154,6 +154,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 		}
 		a.Stands = append(a.Stands, b.named(school, b.stand(middle)))
 	}
+	a.Reach = b.reach(from, a.Stands)
 	return a, ctx.Err()
 }
 
@@ -181,63 +182,6 @@ func (b board) score(school School, s Stand) float64 {
 		return 1 + sum + 0.05*s.Held - cost
 	}
 	return 1 + s.Held - cost
-}
-
-// plays is a reply as an opponent plays it from a place.
-func (b board) plays(l Likely, from court.Point) (Coming, ball) {
-	r, _ := replyCalled(b.Situation.Sport, l.Reply)
-	c := b.World.Court
-	coming := Coming{Reply: l.Reply, Side: r.side, Landing: r.lands(c, from, b.Player.Hand), Trail: []footwork.Sample{}}
-	task := feed.Task{Stroke: r.stroke, ReplyPace: r.pace}
-	if b.Situation.Pressure == Hurried && r.pace == "" {
-		task.ReplyPace = feed.HalfPace
-	}
-	leaves, sooner := flight.Above(from, b.Situation.High), 0.0
-	if r.boast {
-		leaves, sooner = b.offTheSideWall(leaves)
-	}
-	l0, err := b.drill.Reply(task, leaves, coming.Landing)
-	if err != nil {
-		coming.Why = err.Error()
-		return coming, ball{}
-	}
-	hardest := feed.Hardest(c.Sport) * b.Power
-	if b.Situation.Pressure == Hurried {
-		hardest *= hurriedPower
-	}
-	if speed := l0.Velocity.Norm(); speed > hardest {
-		coming.Why = fmt.Sprintf("it would have to leave at %.0f m/s, and they strike at up to %.0f m/s", speed, hardest)
-		return coming, ball{}
-	}
-	path := b.World.Follow(l0, 1)
-	coming.Possible, coming.Speed, coming.Seconds = true, l0.Velocity.Norm(), sooner+path.End()
-	if wall, ok := path.First(flight.Walled); ok {
-		coming.Wall = wall.P.Z
-	}
-	coming.Trail = footwork.Trail(path, sooner, path.End())
-	return coming, ball{coming: b.drill.Coming(b.Player, l0, coming.Landing, answers(c.Sport)), chance: l.Chance, sooner: sooner}
-}
-
-// offTheSideWall is where a boast leaves the side wall, and how long after the strike. How fast it gets there is common
-// practice, no source.
-func (b board) offTheSideWall(from flight.Vec) (flight.Vec, float64) {
-	const speed, ahead = 14.0, 0.8 // m/s, metres
-	side := math.Copysign(b.World.Court.Width/2-2*b.World.Ball.Radius(), from.X)
-	at := flight.Vec{X: side, Y: from.Y + ahead, Z: from.Z + 0.3}
-	return at, at.Sub(from).Norm() / speed
-}
-
-// answers are the strokes with which a ball may be met in a sport, whichever it is.
-func answers(sport court.Sport) []feed.Stroke {
-	switch sport {
-	case court.Badminton:
-		return []feed.Stroke{feed.Clear, feed.Forehand, feed.Backhand}
-	case court.TableTennis:
-		return []feed.Stroke{feed.Forehand, feed.Backhand}
-	case court.Squash:
-		return []feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.BackhandVolley}
-	}
-	return []feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.BackhandVolley, feed.Overhead}
 }
 
 // stand is what is held from a place: of each reply how often it is reached, by how well it is met: 1 at ease, less the more
@@ -286,65 +230,4 @@ func (b board) leans(to court.Point) string {
 func (b board) named(school School, s Stand) Stand {
 	s.School = school
 	return s
-}
-
-// bounds are where somebody may stand: on their own half and around it, behind the table at a table.
-func (b board) bounds() (low, high court.Point) {
-	c := b.World.Court
-	const atNet, behind, beside = 0.5, 3.0, 0.4
-	switch {
-	case c.Above > 0:
-		return court.Point{X: -c.Width/2 - 0.5, Y: -c.Length/2 - 1.8}, court.Point{X: c.Width/2 + 0.5, Y: -c.Length/2 - 0.3}
-	case c.Net.HalfUp == 0:
-		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: c.Length/2 - 1}
-	}
-	low = court.Point{X: -c.Singles/2 - beside, Y: -c.Length/2 - behind}
-	if !b.World.Ball.Bounces() {
-		low.Y = -c.Length / 2
-	}
-	return low, court.Point{X: c.Singles/2 + beside, Y: -atNet}
-}
-
-// places are those of the map, around the middle.
-func (b board) places(middle court.Point, within float64) ([]court.Point, float64) {
-	low, high := b.bounds()
-	low.X, high.X = math.Max(low.X, -within), math.Min(high.X, within)
-	low.Y, high.Y = math.Max(low.Y, middle.Y-within), math.Min(high.Y, middle.Y+within)
-	step := math.Sqrt((high.X - low.X) * (high.Y - low.Y) / tried)
-	// Whole steps to either side of the middle, so that left and right are alike.
-	var list []court.Point
-	for y := middle.Y - step*math.Floor((middle.Y-low.Y)/step); y <= high.Y+1e-9; y += step {
-		for k := -int(high.X / step); k <= int(high.X/step); k++ {
-			at := court.Point{X: float64(k) * step, Y: y}
-			if at.Distance(middle) <= within {
-				list = append(list, at)
-			}
-		}
-	}
-	return list, step
-}
-
-// nearer looks around the best place of the map, in ever smaller steps.
-func (b board) nearer(school School, best candidate, step float64, middle court.Point, within float64) Stand {
-	low, high := b.bounds()
-	const fine = 0.02 // metres
-	for step /= 2; step > fine; step /= 2 {
-		for range 4 {
-			moved := false
-			for _, d := range []court.Point{{X: step}, {X: -step}, {Y: step}, {Y: -step}} {
-				at := court.Point{X: best.stand.At.X + d.X, Y: best.stand.At.Y + d.Y}
-				if at.X < low.X || at.X > high.X || at.Y < low.Y || at.Y > high.Y || at.Distance(middle) > within {
-					continue
-				}
-				s := b.stand(at)
-				if score := b.score(school, s); score > best.score+1e-6 {
-					best, moved = candidate{s, score}, true
-				}
-			}
-			if !moved {
-				break
-			}
-		}
-	}
-	return best.stand
 }

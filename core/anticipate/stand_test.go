@@ -254,3 +254,39 @@ func BenchmarkStand(b *testing.B) {
 		}
 	}
 }
+
+// What is reached from a place lies around it: a ball that is reached from the middle for sure lies nearer than one that is not,
+// on the mean, and a quicker player reaches more of them.
+func TestWhatIsReachedLiesAround(t *testing.T) {
+	for sport := range usual {
+		s := anticipate.Situations(sport)[0]
+		share := func(level student.Level) float64 {
+			a := answered(t, asked(t, s, level, student.RightHand))
+			require.Greater(t, len(a.Reach), 60, sport)
+			near, far, sum := []float64{}, []float64{}, 0.0
+			for _, r := range a.Reach {
+				require.Len(t, r.From, len(a.Stands))
+				require.True(t, r.From[0] >= 0 && r.From[0] <= 1)
+				sum += r.From[0]
+				aside := math.Abs(r.At.X - a.Stands[0].At.X)
+				if r.From[0] > 0.9 {
+					near = append(near, aside)
+				} else if r.From[0] < 0.1 {
+					far = append(far, aside)
+				}
+			}
+			if len(near) > 5 && len(far) > 5 {
+				require.Less(t, mean(near), mean(far)+0.2, sport)
+			}
+			return sum / float64(len(a.Reach))
+		}
+		require.GreaterOrEqual(t, share(student.Tournament), share(student.Beginner), sport)
+	}
+}
+
+func mean(list []float64) (sum float64) {
+	for _, v := range list {
+		sum += v / float64(len(list))
+	}
+	return sum
+}

@@ -21,6 +21,7 @@ type Player struct {
 	Top        float64 `json:"top" minimum:"1" maximum:"10" description:"Top speed on court, m/s"`
 	Reach      float64 `json:"reach" minimum:"0.2" maximum:"2" description:"Metres from the body to a ball that is met in comfort"`
 	LungeReach float64 `json:"lungeReach" minimum:"0.3" maximum:"3" description:"Metres from the body to a ball that is met in a lunge"`
+	Scatter    float64 `json:"scatter" minimum:"0.5" maximum:"2" description:"How much wider their balls scatter than those of an adult of the level"`
 	Power      float64 `json:"power" minimum:"0.1" maximum:"1.5" description:"How hard they strike, as a share of an adult tournament player"`
 	High       float64 `json:"high" minimum:"1" maximum:"4" description:"Metres above the floor at which a ball is met overhead at most"`
 
@@ -37,10 +38,11 @@ var byLevel = map[student.Level][4]float64{
 	student.Club: {0.32, 6.6, 6.1, 0.84}, student.Tournament: {0.25, 7.6, 6.6, 1},
 }
 
-// byAge is the share of an adult's speed, and the height as a share of an adult's. From memory.
-var byAge = map[student.AgeBand][2]float64{
-	student.Under8: {0.78, 0.70}, student.Eight: {0.86, 0.78}, student.Eleven: {0.94, 0.87},
-	student.Fourteen: {1, 0.96}, student.Adult: {1, 1}, student.Sixty: {0.78, 0.98},
+// byAge is the share of an adult's speed, the height as a share of an adult's, and how much wider balls scatter than those of an
+// adult of the same level. From memory; the scatter is common practice, no source.
+var byAge = map[student.AgeBand][3]float64{
+	student.Under8: {0.78, 0.70, 1.1}, student.Eight: {0.86, 0.78, 1.05}, student.Eleven: {0.94, 0.87, 1},
+	student.Fourteen: {1, 0.96, 1}, student.Adult: {1, 1, 1}, student.Sixty: {0.78, 0.98, 1.05},
 }
 
 // For is the player that somebody of an age and level is taken for.
@@ -55,7 +57,7 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	}
 	of := feed.In(sport)
 	return Player{
-		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0], Power: by[3] * share[0],
+		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0], Power: by[3] * share[0], Scatter: share[2],
 		Reach: of.Reach * share[1], LungeReach: of.Lunge * share[1], High: of.High * share[1],
 		Hand: hand, Backhand: backhand,
 	}

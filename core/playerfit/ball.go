@@ -58,6 +58,7 @@ type judge struct {
 	m     drill.Measure
 	drill footwork.Drill
 	level student.Level
+	wide  float64 // see footwork.Player.Scatter
 	shape court.Shape
 	at    court.Point // where the replies are aimed
 	known map[[5]float64]Ball
@@ -73,7 +74,7 @@ func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level st
 		return nil, err
 	}
 	resolved.Power = player.Power
-	j := &judge{d: d, m: m, drill: resolved, level: level, shape: shape, at: aimAt(d, m, resolved.World.Court, shape), known: map[[5]float64]Ball{}}
+	j := &judge{d: d, m: m, drill: resolved, level: level, wide: player.Scatter, shape: shape, at: aimAt(d, m, resolved.World.Court, shape), known: map[[5]float64]Ball{}}
 	return j, nil
 }
 
@@ -119,7 +120,7 @@ func (j *judge) reply(i footwork.Interception) (replies, error) {
 			return replies{}, err
 		}
 	}
-	r := replies{stroke: stroke{world: j.drill.World, at: at, level: odds.LaunchScatter(j.level).Times(i.Loose * steadiness(task))}, court: j.drill.World.Court, source: "Scatter of the launch by level: common practice, no source"}
+	r := replies{stroke: stroke{world: j.drill.World, at: at, level: odds.LaunchScatter(j.level).Times(i.Loose * j.wide * steadiness(task))}, court: j.drill.World.Court, source: "Scatter of the launch by level: common practice, no source"}
 	var err error
 	if r.launch, err = reply(j.drill, task, i, at, j.shape); err != nil {
 		return r, err

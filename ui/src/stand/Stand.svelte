@@ -61,6 +61,7 @@
   const seen = $derived(own?.replies.map((each) => each.seen ?? 0) ?? likely.map(() => 0))
   // svelte-ignore state_referenced_locally
   let at = $state<Point | undefined>(from)
+  let reach = $state(false)
   let derivation = $state<Derivation | null>(null)
   const body = $derived.by((): StandAsked | undefined =>
     chosen && court
@@ -174,7 +175,7 @@
 </script>
 
 {#snippet layer(frame: Frame, px: number)}
-  {#if stood}<StandLayer answer={stood.answer} chosen={nth} {frame} {px} />{/if}
+  {#if stood}<StandLayer answer={stood.answer} chosen={nth} {reach} {frame} {px} />{/if}
 {/snippet}
 <div class="holder">
   <div class="stand" class:picture>
@@ -264,9 +265,14 @@
           nudgeFine={read.nudgeFine}
           onmove={(handle, to) => move(handle, to.to)}
         />
+        <label class="mt-1 flex items-center gap-2 text-sm"
+          ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={reach} /> what is reached from there,
+          at rally pace</label
+        >
         <p class="hint mt-1 text-sm" class:sr-only={picture}>
-          The brighter, the more is held from there. Lines as thick as they are likely; broken ones are given
-          up. Move the opponent O.
+          {#if reach}The fuller a dot, the surer a ball that lands there is reached.{:else}The brighter, the
+            more is held from there.{/if} Lines as thick as they are likely; broken ones are given up. Move the
+          opponent O.
         </p>
       </div>
     {/if}

@@ -8,11 +8,13 @@
     answer: StandAnswer
     /** Which stand is chosen. */
     chosen: number
+    /** The map of what is reached from there, instead of what is held from where. */
+    reach?: boolean
     frame: Frame
     /** Metres to a pixel. */
     px: number
   }
-  let { answer, chosen, frame, px }: Props = $props()
+  let { answer, chosen, reach = false, frame, px }: Props = $props()
   const pt = (p: { x: number; y: number }) => drawn(frame, p)
   const stand = $derived(answer.stands[chosen])
   /** Six even steps between the least and the most that is held, so that the map reads on any court. */
@@ -24,17 +26,33 @@
 </script>
 
 <g aria-hidden="true">
-  {#each answer.map as place, i (i)}
-    {@const at = pt(place.at)}
-    <rect
-      x={at.x - answer.step / 2}
-      y={at.y - answer.step / 2}
-      width={answer.step * 1.02}
-      height={answer.step * 1.02}
-      class="held"
-      fill-opacity={0.5 * shade(place.held)}
-    />
-  {/each}
+  {#if reach}
+    {#each answer.reach as landing, i (i)}
+      {@const at = pt(landing.at)}
+      <circle
+        cx={at.x}
+        cy={at.y}
+        r={7 * px}
+        class="held"
+        fill-opacity={0.75 * (landing.from[chosen] ?? 0)}
+        stroke="var(--chalk-line)"
+        stroke-opacity="0.5"
+        stroke-width={px}
+      />
+    {/each}
+  {:else}
+    {#each answer.map as place, i (i)}
+      {@const at = pt(place.at)}
+      <rect
+        x={at.x - answer.step / 2}
+        y={at.y - answer.step / 2}
+        width={answer.step * 1.02}
+        height={answer.step * 1.02}
+        class="held"
+        fill-opacity={0.5 * shade(place.held)}
+      />
+    {/each}
+  {/if}
   {#each answer.coming as coming, i (i)}
     {#if coming.possible}
       {@const to = pt(coming.landing)}

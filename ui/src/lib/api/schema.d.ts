@@ -938,6 +938,8 @@ export interface components {
             high: number;
             /** @description What is held from the places that can be got to in time */
             map: components["schemas"]["AnticipatePlace"][];
+            /** @description What is reached of balls that land all over the half */
+            reach: components["schemas"]["AnticipateReached"][];
             /** @description One for each school, the middle first */
             stands: components["schemas"]["AnticipateStand"][];
             /**
@@ -993,6 +995,11 @@ export interface components {
         };
         /** @enum {string} */
         AnticipatePressure: "at ease" | "hurried";
+        AnticipateReached: {
+            at: components["schemas"]["CourtPoint"];
+            /** @description How often it is reached, from each of the stands */
+            from: number[];
+        };
         /** @enum {string} */
         AnticipateSchool: "back to the middle" | "to the likely reply" | "cover and concede" | "nothing given away";
         /** @enum {string} */
@@ -2193,6 +2200,11 @@ export interface components {
              * @description Seconds from the feeder's strike to the first step, when the ball is not known before
              */
             reaction: number;
+            /**
+             * Format: double
+             * @description How much wider their balls scatter than those of an adult of the level
+             */
+            scatter: number;
             /**
              * Format: double
              * @description Acceleration, m/s²
