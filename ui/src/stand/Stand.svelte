@@ -267,7 +267,7 @@
         />
         <label class="mt-1 flex items-center gap-2 text-sm"
           ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={reach} /> what is reached from there,
-          at rally pace</label
+          at game pace</label
         >
         <p class="hint mt-1 text-sm" class:sr-only={picture}>
           {#if reach}The fuller a dot, the surer a ball that lands there is reached.{:else}The brighter, the
