@@ -8,7 +8,6 @@ import (
 	"context"
 	"fmt"
 	"math"
-	"strings"
 
 	"hodometer/core/court"
 	"hodometer/core/flight"
@@ -241,13 +240,13 @@ func (s Sector) Say(tape court.Tape) string {
 		return said
 	}
 	sentence := fmt.Sprintf("From %s the widest balls leave at %s and %s: an opening of %s", s.Name, side(s.Left, "left"), side(s.Right, "right"), Degrees(s.Opening))
-	if aside := math.Abs(s.Wait.X); aside >= 0.05 {
-		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side that the ball is played across to", tape.Length(aside))
-		if s.Wait.X*s.From.X > 0 {
-			sentence = strings.TrimSuffix(sentence, ", on the side that the ball is played across to") + ", on the side of the ball"
-		}
-	} else {
+	switch aside := math.Abs(s.Wait.X); {
+	case aside < 0.05:
 		sentence += "; the middle between them is the middle of the court"
+	case s.Wait.X*s.From.X > 0:
+		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side of the ball", tape.Length(aside))
+	default:
+		sentence += fmt.Sprintf("; the middle between them is %s from the centre line where the other one waits, on the side that the ball is played across to", tape.Length(aside))
 	}
 	if s.Longer >= 0.05 {
 		sentence += fmt.Sprintf("; into the far corners the way across is %s longer than the straight one", tape.Length(s.Longer))

@@ -7,14 +7,13 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
-	"hodometer/core/footwork"
 )
 
 // plays is a reply as an opponent plays it from a place.
 func (b board) plays(l Likely, from court.Point) (Coming, ball) {
 	r, _ := replyCalled(b.Situation.Sport, l.Reply)
 	c := b.World.Court
-	coming := Coming{Reply: l.Reply, Side: r.side, Landing: r.lands(c, from, b.Player.Hand), Trail: []footwork.Sample{}}
+	coming := Coming{Reply: l.Reply, Side: r.side, Landing: r.lands(c, from, b.Player.Hand)}
 	task := feed.Task{Stroke: r.stroke, ReplyPace: r.pace}
 	if b.Situation.Pressure == Hurried && r.pace == "" {
 		task.ReplyPace = feed.HalfPace
@@ -23,7 +22,7 @@ func (b board) plays(l Likely, from court.Point) (Coming, ball) {
 	if r.boast {
 		leaves, sooner = b.offTheSideWall(leaves)
 	}
-	l0, err := b.drill.Reply(task, leaves, coming.Landing)
+	launch, err := b.drill.Reply(task, leaves, coming.Landing)
 	if err != nil {
 		coming.Why = err.Error()
 		return coming, ball{}
@@ -32,17 +31,16 @@ func (b board) plays(l Likely, from court.Point) (Coming, ball) {
 	if b.Situation.Pressure == Hurried {
 		hardest *= hurriedPower
 	}
-	if speed := l0.Velocity.Norm(); speed > hardest {
+	if speed := launch.Velocity.Norm(); speed > hardest {
 		coming.Why = fmt.Sprintf("it would have to leave at %.0f m/s, and they strike at up to %.0f m/s", speed, hardest)
 		return coming, ball{}
 	}
-	path := b.World.Follow(l0, 1)
-	coming.Possible, coming.Speed, coming.Seconds = true, l0.Velocity.Norm(), sooner+path.End()
+	path := b.World.Follow(launch, 1)
+	coming.Possible, coming.Speed, coming.Seconds = true, launch.Velocity.Norm(), sooner+path.End()
 	if wall, ok := path.First(flight.Walled); ok {
 		coming.Wall = wall.P.Z
 	}
-	coming.Trail = footwork.Trail(path, sooner, path.End())
-	return coming, ball{coming: b.drill.Coming(b.Player, l0, coming.Landing, answers(c.Sport)), chance: l.Chance, sooner: sooner}
+	return coming, ball{coming: b.drill.Coming(b.Player, launch, coming.Landing, answers(c.Sport)), chance: l.Chance, sooner: sooner}
 }
 
 // offTheSideWall is where a boast leaves the side wall, and how long after the strike. How fast it gets there is common

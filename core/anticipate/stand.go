@@ -34,16 +34,15 @@ type Question struct {
 
 // Coming is one reply that may come.
 type Coming struct {
-	Reply    string            `json:"reply"`
-	Side     Side              `json:"side"`
-	Chance   float64           `json:"chance" description:"Of those that can be played at all"`
-	Possible bool              `json:"possible"`
-	Why      string            `json:"why" description:"Why it cannot be played from there; else empty"`
-	Landing  court.Point       `json:"landing"`
-	Seconds  float64           `json:"seconds" description:"From the strike until it lands"`
-	Speed    float64           `json:"speed" description:"As it leaves, m/s"`
-	Wall     float64           `json:"wall" description:"Where it meets the front wall, metres above the floor; 0 where it does not"`
-	Trail    []footwork.Sample `json:"trail"`
+	Reply    string      `json:"reply"`
+	Side     Side        `json:"side"`
+	Chance   float64     `json:"chance" description:"Of those that can be played at all"`
+	Possible bool        `json:"possible"`
+	Why      string      `json:"why" description:"Why it cannot be played from there; else empty"`
+	Landing  court.Point `json:"landing"`
+	Seconds  float64     `json:"seconds" description:"From the strike until it lands"`
+	Speed    float64     `json:"speed" description:"As it leaves, m/s"`
+	Wall     float64     `json:"wall" description:"Where it meets the front wall, metres above the floor; 0 where it does not"`
 }
 
 // Stand is a standing place and what is reached from there.
@@ -53,9 +52,9 @@ type Stand struct {
 	Held   float64       `json:"held" description:"Share of what may come that is reached and met well, by its chances"`
 	Least  float64       `json:"least" description:"The same of the reply that is held least"`
 	Each   []float64     `json:"each" description:"Of each reply, in order; 0 for what cannot be played"`
-	With   []feed.Stroke `json:"with" description:"What each is met with; empty for what cannot be played"`
-	Body   []court.Point `json:"body" description:"Where the player is when each is met"`
-	After  []float64     `json:"after" description:"Seconds after the strike at which each is met"`
+	With   []feed.Stroke `json:"-"` // what each is met with; empty for what cannot be played
+	Body   []court.Point `json:"-"` // where the player is when each is met
+	After  []float64     `json:"-"` // seconds after the strike at which each is met
 	Lean   string        `json:"lean" description:"The side to lean to; empty where all are alike"`
 }
 
@@ -148,11 +147,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 	}
 	a.Stands = append(a.Stands, b.named(TheMiddle, b.stand(middle)))
 	for _, school := range schools {
-		if found, ok := best[school]; ok {
-			a.Stands = append(a.Stands, b.named(school, b.nearer(school, found, step, middle, a.Within)))
-			continue
-		}
-		a.Stands = append(a.Stands, b.named(school, b.stand(middle)))
+		a.Stands = append(a.Stands, b.named(school, b.nearer(school, best[school], step, middle, a.Within)))
 	}
 	a.Reach = b.reach(from, a.Stands)
 	return a, ctx.Err()

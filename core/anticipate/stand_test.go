@@ -136,7 +136,7 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 		for _, c := range a.Coming {
 			sum += c.Chance
 			require.Equal(t, c.Possible, c.Why == "", c.Reply)
-			require.Equal(t, c.Possible, len(c.Trail) > 0)
+			require.Equal(t, c.Possible, c.Seconds > 0)
 		}
 		require.InDelta(t, 1, sum, 1e-9)
 		for _, st := range a.Stands {

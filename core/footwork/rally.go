@@ -50,7 +50,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		}
 		t := Timing{Drill: d, player: p}
 		t.intercept(who, &m, &aimed{flown: f, contacts: d.contacts(f, f.path, p)}, bare)
-		m.Trail = Trail(f.path, now, m.Contact-now)
+		m.Trail = trail(f.path, now, m.Contact-now)
 		line.Interceptions = append(line.Interceptions, m)
 		if m.Verdict.Worse(line.Worst) {
 			line.Worst = m.Verdict

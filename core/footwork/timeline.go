@@ -375,7 +375,7 @@ func (t Timing) intercept(m *mover, interception *Interception, f *aimed, full d
 		interception.Chance = t.chance(f, from, leaves-release)
 	}
 	if full == shown {
-		interception.Trail = Trail(f.path, release, a.available)
+		interception.Trail = trail(f.path, release, a.available)
 	}
 }
 
@@ -384,8 +384,8 @@ func sample(s flight.State, from float64) *Sample {
 	return &Sample{mm(from + s.T), mm(s.P.X), mm(s.P.Y), mm(s.P.Z)}
 }
 
-// Trail is a ball every 40 ms until a moment of its way, the way beginning so many seconds after something else.
-func Trail(path flight.Path, from, until float64) []Sample {
+// trail is the ball every 40 ms until it is met.
+func trail(path flight.Path, from, until float64) []Sample {
 	const every = 0.04
 	list := make([]Sample, 0, int(until/every)+2)
 	for t := 0.0; t < until; t += every {

@@ -973,7 +973,6 @@ export interface components {
              * @description As it leaves, m/s
              */
             speed: number;
-            trail: components["schemas"]["FootworkSample"][];
             /**
              * Format: double
              * @description Where it meets the front wall, metres above the floor; 0 where it does not
@@ -1036,11 +1035,7 @@ export interface components {
             waiting: number;
         };
         AnticipateStand: {
-            /** @description Seconds after the strike at which each is met */
-            after: number[];
             at: components["schemas"]["CourtPoint"];
-            /** @description Where the player is when each is met */
-            body: components["schemas"]["CourtPoint"][];
             /** @description Of each reply, in order; 0 for what cannot be played */
             each: number[];
             /**
@@ -1056,8 +1051,6 @@ export interface components {
              */
             least: number;
             school: components["schemas"]["AnticipateSchool"];
-            /** @description What each is met with; empty for what cannot be played */
-            with: components["schemas"]["FeedStroke"][];
         };
         Archiving: {
             archived: boolean;
