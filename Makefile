@@ -79,6 +79,7 @@ format: node_modules/.installed
 
 fuzz:
 	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
+	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/shorthand
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/units
 
 screenshots: build /usr/bin/chromium

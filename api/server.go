@@ -54,6 +54,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.vocabularyRoutes()...)
 	table = append(table, s.reckonerRoutes()...)
 	table = append(table, s.anticipateRoutes()...)
+	table = append(table, s.shorthandRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }

@@ -203,3 +203,31 @@ test('one ball is played on by two who change their parts', async ({ page, demo 
     'true',
   )
 })
+
+test('a pattern is made by one line in words, and what is not understood is told', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await page.locator('summary', { hasText: 'In words' }).click()
+  const line = page.getByLabel('The pattern in words')
+  await expect(line).toHaveValue(/by racket; 3\.5 s; x/)
+  const before = await line.inputValue()
+  await line.fill('deep FH, shrot FH')
+  await expect(page.getByText('shrot: is not a word of this shorthand')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(line).toHaveValue(before)
+  await line.fill('deep FH, short FH, deep BH half pace; 4 s; x2; aim 1.4 m in left 2 m deep')
+  await expect(page.getByText('comes at half pace')).toBeVisible()
+  await line.press('Enter')
+  await expect(line).toHaveValue(
+    /BH \[-1\.44 -9\.51\] half-pace; by racket; 4 s; x2; aim 1\.4 m in left 2 m deep/,
+  )
+  await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  // The line of another drill, pasted, is that drill's pattern; undo takes it back.
+  await line.fill('5x { FHV mid }; 2 s; x1')
+  await line.press('Enter')
+  await expect(page.getByRole('button', { name: /^Balls a turn 5 / })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
+  await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
+})

@@ -89,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pattern as one line in words */
+        post: operations["readLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/moved": {
         parameters: {
             query?: never;
@@ -2528,6 +2545,20 @@ export interface components {
             /** @description Where it comes from */
             why?: string;
         };
+        LineAsked: {
+            document: components["schemas"]["DrillDocument"];
+            /** @description Empty: the drill is to be written as a line */
+            line: string;
+        };
+        LineRead: {
+            /** @description The drill with the pattern of the line; null where some of it was not understood */
+            document: null | components["schemas"]["DrillDocument"];
+            /** @description As it is typed; or the drill as a line, where none was */
+            line: string;
+            words: components["schemas"]["ShorthandWord"][];
+            /** @description What was not understood, in a sentence; else empty */
+            wrong: string;
+        };
         Load: {
             /** @description Balls fed to everybody together */
             balls: number;
@@ -3572,6 +3603,16 @@ export interface components {
             drills: components["schemas"]["DrillOnSheet"][];
             lesson: components["schemas"]["Lesson"];
         };
+        ShorthandWord: {
+            /** @description In characters of the line, from 0 */
+            from: number;
+            /** @description In words; empty for what only divides */
+            means: string;
+            text: string;
+            to: number;
+            /** @description Why it was not understood; empty where it was */
+            wrong: string;
+        };
         Simulation: {
             fastest: components["schemas"]["FootworkFastest"][];
             /** @description What each live player runs in a turn: the mean of several where no turn is like another */
@@ -4104,6 +4145,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Fitted"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineRead"];
                 };
             };
             default: {

@@ -34,6 +34,7 @@
   import Branches from './Branches.svelte'
   import CourtView from './CourtView.svelte'
   import DrillFields from './DrillFields.svelte'
+  import InWords from './InWords.svelte'
   import Measures from './Measures.svelte'
   import NoGo from './NoGo.svelte'
   import Things from './Things.svelte'
@@ -185,6 +186,7 @@
           <VerdictSign verdict={simulation.timeline.worst} bare />{simulation.verdict}
         </p>
       {/if}
+      <InWords {draft} {builtIn} />
       {#if !draft.document.pattern.rally}
         <Sequence
           {draft}

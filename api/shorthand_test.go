@@ -1,0 +1,29 @@
+package api_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/library"
+	"hodometer/core/shorthand"
+)
+
+// A drill is written as a line, a line is read into a drill, and what is not understood is said beside it.
+func TestALineInWords(t *testing.T) {
+	c := newClub(t)
+	d := library.All()[0].Document
+	written := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": ""}))
+	require.Equal(t, shorthand.Of(d), written.Line)
+	again := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": written.Line}))
+	require.Empty(t, again.Wrong)
+	require.Equal(t, d.Pattern, again.Document.Pattern)
+	require.NotEmpty(t, again.Words)
+	wrong := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH, shrot FH"}))
+	require.Nil(t, wrong.Document)
+	require.Contains(t, wrong.Wrong, "shrot")
+	// What is understood and makes no drill is said too.
+	alone := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH player=3"}))
+	require.Contains(t, alone.Wrong, "no start place for player 3")
+}
