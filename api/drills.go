@@ -130,6 +130,12 @@ type Duplicate struct {
 	ID string `json:"id" format:"uuid"`
 }
 
+// Begin is where on a court the first ball of a new drill lands.
+type Begin struct {
+	Court court.ID    `json:"court" maxLength:"40"`
+	At    court.Point `json:"at"`
+}
+
 func (s *server) drillRoutes() []Route {
 	return []Route{
 		route("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, None, None) ([]court.Court, error) {
@@ -165,6 +171,9 @@ func (s *server) drillRoutes() []Route {
 			}
 			record, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
 			return asDrill(record), err
+		}),
+		route("POST", "/api/drills/begin", "beginDrill", "A new drill, begun by pressing the court", func(_ context.Context, _ None, body Begin) (drill.Document, error) {
+			return library.Begun(body.Court, body.At)
 		}),
 		route("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p byID, _ None) ([]Use, error) {
 			record, err := s.store.LessonsWith(ctx, p.ID, s.now().Format(time.DateOnly))

@@ -231,3 +231,39 @@ test('a pattern is made by one line in words, and what is not understood is told
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
   await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
 })
+
+test('a drill is made from nothing by pressing the court: five acts for three balls', async ({
+  page,
+  demo,
+}) => {
+  let acts = 0
+  const act = async (done: Promise<unknown>) => {
+    acts++
+    await done
+  }
+  await page.goto(`${demo.url}/#/drills`)
+  await act(page.getByRole('button', { name: 'New drill' }).click())
+  await act(page.getByLabel('Court', { exact: true }).selectOption('tennis'))
+  const empty = page.getByRole('group', { name: 'Tennis, full court: press it' })
+  const box = await empty.boundingBox()
+  if (!box) throw new Error('no court')
+  // A mistake first: beyond the net nothing lands that is for the student.
+  await empty.click({ position: { x: box.width / 2, y: box.height * 0.25 } })
+  await expect(page.getByRole('alert')).toContainText('near half')
+  await act(empty.click({ position: { x: box.width * 0.6, y: box.height * 0.75 } }))
+  await expect(page.getByRole('heading', { name: 'New drill' })).toBeVisible()
+  const court = page.getByRole('group', { name: /court/i }).first()
+  const drawn = await court.boundingBox()
+  if (!drawn) throw new Error('no court')
+  await expect(page.getByRole('button', { name: /^Balls a turn 2 / })).toBeVisible()
+  await act(court.click({ position: { x: drawn.width * 0.36, y: drawn.height * 0.76 } }))
+  await expect(page.getByRole('button', { name: /^Balls a turn 4 / })).toBeVisible()
+  await act(court.click({ position: { x: drawn.width * 0.62, y: drawn.height * 0.63 } }))
+  await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
+  expect(acts).toBeLessThanOrEqual(8)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.getByRole('button', { name: 'Play', exact: true }).click()
+  await expect(page.getByRole('button', { name: /^(Pause|Stop)/ })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
+})

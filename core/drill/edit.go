@@ -13,10 +13,11 @@ import (
 // Edit is what a coach does to a drill on its court or in the table beside it. The steps that are there
 // are taken in the order in which they are listed.
 type Edit struct {
-	Move   *Move   `json:"move,omitempty" description:"A place was moved"`
-	Typed  *Typed  `json:"typed,omitempty" description:"A length or a place was typed in words"`
-	Reword *Reword `json:"reword,omitempty" description:"A place is to be said in another way"`
-	Remove string  `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
+	Move   *Move        `json:"move,omitempty" description:"A place was moved"`
+	Typed  *Typed       `json:"typed,omitempty" description:"A length or a place was typed in words"`
+	Reword *Reword      `json:"reword,omitempty" description:"A place is to be said in another way"`
+	Press  *court.Point `json:"press,omitempty" description:"The court was pressed: another ball lands there"`
+	Remove string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
 }
 
 // Reword is another way of saying the same place.
@@ -41,6 +42,9 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	}
 	if change.Reword != nil && err == nil {
 		seen, err = seen.reworded(*change.Reword)
+	}
+	if change.Press != nil && err == nil {
+		seen, err = seen.pressed(*change.Press, hand, s.Units.Grain())
 	}
 	if change.Remove != "" && err == nil {
 		seen, err = seen.without(change.Remove)

@@ -129,3 +129,44 @@ func TestTheContactIsDraggedAlongTheBall(t *testing.T) {
 	_, err = d.Edited(drill.Edit{Move: &drill.Move{Handle: "pattern.tasks.7.contact"}}, student.RightHand, s)
 	require.Error(t, err)
 }
+
+// The court was pressed: another ball lands there, to the side of the player on which it comes, as the last one came.
+func TestPressingTheCourtAddsABall(t *testing.T) {
+	d := sample.Coin().Document
+	n := len(d.Pattern.Tasks)
+	press := func(d drill.Document, x, y float64, hand student.Hand) (drill.Document, error) {
+		return d.Edited(drill.Edit{Press: &court.Point{X: x, Y: y}}, hand, coach.Default())
+	}
+	right, err := press(d, 3.02, -8.99, student.RightHand)
+	require.NoError(t, err)
+	require.Len(t, right.Pattern.Tasks, n+1)
+	added := right.Pattern.Tasks[n]
+	require.Equal(t, feed.Forehand, added.Stroke)
+	require.Equal(t, d.Pattern.Tasks[n-1].Pace, added.Pace)
+	c, err := court.Find(d.Court)
+	require.NoError(t, err)
+	at, err := c.Resolve(added.Landing)
+	require.NoError(t, err)
+	require.InDelta(t, 3.02, at.X, 0.06)
+	require.InDelta(t, -8.99, at.Y, 0.06)
+	left, err := press(right, -3, -9, student.RightHand)
+	require.NoError(t, err)
+	require.Equal(t, feed.Backhand, left.Pattern.Tasks[n+1].Stroke)
+	require.NoError(t, left.Check())
+	require.Len(t, d.Pattern.Tasks, n, "the drill that was pressed on is left alone")
+	// On a left-hander's court the same press is the forehand of the mirrored drill.
+	mirrored, err := press(d, -3.02, -8.99, student.LeftHand)
+	require.NoError(t, err)
+	require.Equal(t, feed.Forehand, mirrored.Pattern.Tasks[n].Stroke)
+
+	_, err = press(d, 1, 4, student.RightHand)
+	require.ErrorContains(t, err, "near half")
+	_, err = press(d, 40, -4, student.RightHand)
+	require.ErrorContains(t, err, "off the map")
+	for len(d.Pattern.Tasks) < feed.MaxTasks {
+		d, err = press(d, 1, -9, student.RightHand)
+		require.NoError(t, err)
+	}
+	_, err = press(d, 1, -9, student.RightHand)
+	require.ErrorContains(t, err, "at most 60 tasks")
+}

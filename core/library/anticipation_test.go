@@ -9,6 +9,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/feed"
+	"hodometer/core/footwork"
 	"hodometer/core/library"
 	"hodometer/core/simulation"
 	"hodometer/core/student"
@@ -49,4 +50,22 @@ func TestWhatIsConcededIsMeant(t *testing.T) {
 			require.Equal(t, i == c.task, task.Meant, "%s, task %d", c.name, i+1)
 		}
 	}
+}
+
+// A drill is begun on any court by one press, and it can be played.
+func TestADrillIsBegunByAPress(t *testing.T) {
+	for _, c := range court.All() {
+		y := -0.3 * c.Length
+		d, err := library.Begun(c.ID, court.Point{X: 0.2 * c.Singles, Y: y})
+		require.NoError(t, err, c.ID)
+		require.Len(t, d.Pattern.Tasks, 1)
+		turn, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), coach.Default())
+		require.NoError(t, err)
+		require.Empty(t, turn.Problems, c.ID)
+		require.NotEqual(t, footwork.OutOfReach, turn.Timeline.Worst, c.ID)
+	}
+	_, err := library.Begun("nowhere", court.Point{})
+	require.ErrorContains(t, err, "court")
+	_, err = library.Begun("tennis", court.Point{X: 1, Y: 3})
+	require.ErrorContains(t, err, "near half")
 }

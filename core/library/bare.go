@@ -3,6 +3,7 @@ package library
 import (
 	"math"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
@@ -52,5 +53,30 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		}
 	}
 	d.Measures = one(court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In))), score.Goal{Kind: score.Total, Count: 10})
+	return d, d.Check()
+}
+
+// Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, with a mark to aim at
+// in the far corner. Returns invalid.Fields.
+func Begun(on court.ID, at court.Point) (drill.Document, error) {
+	c, err := court.Find(on)
+	if err != nil {
+		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	const back, side, radius, length, width = 2, 1.4, 1.4, 23.77, 8.23 // metres, on a full tennis court
+	along, across := c.Length/length, c.Singles/width
+	d, err := Bare(on, student.Club, back*along, side*across, radius*math.Min(along, across))
+	if err != nil {
+		return d, err
+	}
+	d.Name, d.Level, d.Turns, d.Pattern.Sequences, d.Effort, d.SetUp = "New drill", "", 3, 2, 5, 30
+	d.Pattern.Gap, d.Pattern.Pause = 3.5, 8
+	d.Pattern.Tasks[0].By, d.Pattern.Tasks[0].Value = "", 0
+	d, err = d.Edited(drill.Edit{Press: &at}, student.RightHand, coach.Default())
+	if err != nil {
+		return d, err
+	}
+	d.Pattern.Tasks = d.Pattern.Tasks[1:]
+	d.Stroke = d.Pattern.Tasks[0].Stroke
 	return d, d.Check()
 }

@@ -80,14 +80,12 @@ func (r *reader) aimed() {
 	a := Aim{}
 	var length []string
 	first := r.tokens[r.at-1]
-	take := func(into *float64, t token) bool {
+	take := func(into *float64, t token) {
 		v, err := metres(strings.Join(length, " "))
 		if err != nil || v < 0 {
 			r.failed(t, "a length stands before it: 1.4 m in, 2 m deep")
-			return false
 		}
 		*into, length = v, nil
-		return true
 	}
 	within := false
 	last := first
@@ -96,7 +94,7 @@ func (r *reader) aimed() {
 		last = t
 		next, more := r.peek()
 		switch word := strings.ToLower(t.text); {
-		case word == "in" && len(length) > 0 && !(more && next.text == "in"):
+		case word == "in" && len(length) > 0 && (!more || next.text != "in"):
 			take(&a.In, t)
 		case word == "deep":
 			take(&a.Deep, t)

@@ -1,6 +1,7 @@
 package shorthand
 
 import (
+	"errors"
 	"fmt"
 	"strconv"
 	"strings"
@@ -22,7 +23,7 @@ type writing struct {
 func (r *reader) task() {
 	w, wrong := writing{first: r.tokens[r.at]}, r.wrong
 	r.wrong = false
-	for t, ok := r.peek(); ok && !strings.Contains(",;{}", t.text); t, ok = r.peek() {
+	for t, ok := r.peek(); ok && !divides(t); t, ok = r.peek() {
 		if r.at+1 < len(r.tokens) && r.tokens[r.at+1].text == "{" {
 			break // how often the next group is played
 		}
@@ -209,9 +210,12 @@ func (w *writing) pair(key, value string) (string, error) {
 	return "", fmt.Errorf("%s= is not known", key)
 }
 
-func known(ok bool, else_ string) error {
+// divides says whether a token ends a task.
+func divides(t token) bool { return t.text == "," || t.text == ";" || t.text == "{" || t.text == "}" }
+
+func known(ok bool, why string) error {
 	if ok {
 		return nil
 	}
-	return fmt.Errorf("%s", else_)
+	return errors.New(why)
 }

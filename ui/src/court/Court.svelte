@@ -94,7 +94,9 @@
     dragged = { handle, to: place }
   }
 
+  /** Where signs can be moved, pressing one of them does not point at the court. */
   function point(event: MouseEvent) {
+    if (onmove && (event.target as Element).closest('.spot')) return
     if (svg) onpoint?.(placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY))
   }
 

@@ -72,6 +72,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new drill, begun by pressing the court */
+        post: operations["beginDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/fit": {
         parameters: {
             query?: never;
@@ -1072,6 +1089,10 @@ export interface components {
         Archiving: {
             archived: boolean;
         };
+        Begin: {
+            at: components["schemas"]["CourtPoint"];
+            court: string;
+        };
         Blocks: {
             drills: components["schemas"]["LessonBlock"][];
             /** @description The other kinds without a drill */
@@ -1643,6 +1664,8 @@ export interface components {
         DrillEdit: {
             /** @description A place was moved */
             move?: components["schemas"]["DrillMove"];
+            /** @description The court was pressed: another ball lands there */
+            press?: components["schemas"]["CourtPoint"];
             /** @description The handle of a thing that is taken off the court */
             remove?: string;
             /** @description A place is to be said in another way */
@@ -4113,6 +4136,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Begin"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillDocument"];
                 };
             };
             default: {

@@ -6,6 +6,7 @@
     api,
     over,
     type Aimed,
+    type Point,
     type Simulation,
     type Report,
     type Settings,
@@ -26,6 +27,8 @@
     onmove?: (handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') => void
     /** A sign was pressed, and not moved. */
     onpress?: (handle: string) => void
+    /** A place on the court was pressed. */
+    onpoint?: (place: Point) => void
     /** The turn that is played, and the moment of it that is shown. */
     simulation?: Simulation
     moment?: Moment | null
@@ -40,6 +43,7 @@
     settings,
     onmove,
     onpress,
+    onpoint,
     simulation,
     moment = null,
     aimed,
@@ -105,6 +109,7 @@
   nudgeFine={settings?.nudgeFine}
   {onmove}
   {onpress}
+  {onpoint}
   {under}
   more={contacts}
 />

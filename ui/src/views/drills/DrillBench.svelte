@@ -152,6 +152,7 @@
         {settings}
         onmove={builtIn || trying ? undefined : move}
         onpress={(handle) => (pressed = handle)}
+        onpoint={builtIn || trying ? undefined : (press) => bench.edit(current, { press }, changed)}
         {simulation}
         aimed={bench.aimed}
         moment={playback.moment}

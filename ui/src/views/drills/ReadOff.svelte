@@ -31,5 +31,8 @@
     <p>{measure.measured.map((part) => `${part.name} ${part.value}`).join(', ')}</p>
   {/if}
 {:else}
-  <p class="hint">Drag a sign, or choose it and use the arrow keys; Shift for small steps.</p>
+  <p class="hint">
+    Press where the next ball shall land. Drag a sign, or choose it and use the arrow keys; Shift for small
+    steps.
+  </p>
 {/if}

@@ -1,0 +1,71 @@
+package drill
+
+import (
+	"math"
+
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/student"
+)
+
+// pressed adds a ball that lands where the court of a player of a hand was pressed, as the last one comes. Offsets become multiples of the grain, in
+// metres. The error is told at "press".
+func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	switch {
+	case d.Pattern.Rally != nil:
+		return d, invalid.Fields{{Path: "press", Message: "in a rally balls land where the players send them; take “each reply is the next feed” out first"}}
+	case len(d.Pattern.Tasks) >= feed.MaxTasks:
+		return d, invalid.Fields{{Path: "press", Message: "a pattern has at most 60 tasks; let a group be played several times instead"}}
+	case c.Net.HalfUp > 0 && at.Y >= 0:
+		return d, invalid.Fields{{Path: "press", Message: "balls to the student land on the near half; press there, or drag the target"}}
+	}
+	d = d.Clone()
+	last := d.Pattern.Tasks[len(d.Pattern.Tasks)-1]
+	task := feed.Task{Stroke: d.strokeAt(c, at, hand, last.Stroke), Pace: last.Pace, Spin: last.Spin, Method: last.Method, Landing: c.Measure(at, last.Landing)}
+	if task.Method == feed.Answer {
+		task.Method = ""
+	}
+	Move{RoundX: true, RoundY: true}.round(&task.Landing, c, grain)
+	if _, err := c.Resolve(task.Landing); err != nil {
+		return d, invalid.Fields{{Path: "press", Message: err.Error()}}
+	}
+	d.Pattern.Tasks = append(d.Pattern.Tasks, task)
+	return d, nil
+}
+
+// strokeAt is the stroke with which a ball is likely to be met that lands at a place, after one that was met with another: on the
+// side of where the player waits, out of the air where the last one was; a shuttle by how deep it comes. Common practice, no
+// source.
+func (d Document) strokeAt(c court.Court, at court.Point, hand student.Hand, last feed.Stroke) feed.Stroke {
+	const deep, short = 0.7, 0.35 // shares of the half
+	if c.Sport == court.Badminton {
+		switch share := math.Abs(at.Y) / (c.Length / 2); {
+		case share >= deep:
+			return feed.Clear
+		case share <= short:
+			return feed.Net
+		}
+		return feed.Drive
+	}
+	home := court.Point{}
+	for _, kind := range []PlaceKind{Start, Recovery} {
+		if place, ok := d.Place(kind); ok {
+			if p, err := c.Resolve(place.Mark); err == nil {
+				home = p
+			}
+		}
+	}
+	stroke := feed.Forehand
+	if last.Volleyed() {
+		stroke = feed.ForehandVolley
+	}
+	if (at.X < home.X) == (hand != student.LeftHand) {
+		return stroke.OtherWing()
+	}
+	return stroke
+}
