@@ -12,6 +12,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/flight"
+	"hodometer/internal/long"
 )
 
 func strike(t require.TestingT, id court.ID, x, deep, high, pace float64) angles.Strike {
@@ -62,7 +63,7 @@ func TestWhatWidensTheAngles(t *testing.T) {
 		high, pace float64
 	}{{"tennis", 0.9, 17}, {"pickleball", 0.7, 8}, {"badminton", 1.4, 7}, {"table-tennis", 0.2, 6}} {
 		t.Run(string(c.id), func(t *testing.T) {
-			rapid.Check(t, func(t *rapid.T) {
+			long.Check(t, func(t *rapid.T) {
 				k := strike(t, c.id, 0, 1, c.high, c.pace)
 				k.From.X = rapid.Float64Range(-0.45, 0.45).Draw(t, "x") * k.World.Court.Singles
 				s, err := k.Sector(context.Background(), 0.6)

@@ -78,7 +78,7 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 	high := volley(1.1)
 	require.Greater(t, high.Where.Z, 1.43)
 	require.Equal(t, "high forehand volley", high.Label)
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, rapid.Float64Range(1, 4).Draw(t, "gap"))
 		for i := range d.Pattern.Tasks {
 			d.Pattern.Tasks[i].Stroke = rapid.SampledFrom(feed.StrokesOf(court.Tennis)).Draw(t, "stroke")
