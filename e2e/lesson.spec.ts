@@ -245,3 +245,16 @@ test('somebody comes late to a lesson that runs', async ({ page, demo }) => {
   await page.reload()
   await expect(counting.getByRole('button', { name: 'Wren' })).toBeVisible()
 })
+
+test('a drill is begun from a lesson, in its sport, and stands in it at once', async ({ page, demo }) => {
+  await openLesson(page, demo, 'Kwame and Suki')
+  await page.getByRole('button', { name: 'New drill' }).click()
+  const court = page.getByRole('group', { name: /: press it$/ })
+  await expect(page.getByRole('dialog').getByLabel('Court', { exact: true })).toHaveValue('badminton')
+  const box = await court.boundingBox()
+  if (!box) throw new Error('no court')
+  await court.click({ position: { x: box.width * 0.6, y: box.height * 0.7 } })
+  await expect(page.getByRole('button', { name: /^Shuttles a turn 2 / })).toBeVisible()
+  await page.goBack()
+  await expect(page.getByRole('button', { name: /^\d\d:\d\d New drill, / })).toBeVisible()
+})

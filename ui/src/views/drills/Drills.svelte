@@ -8,7 +8,7 @@
   import { drills, keys, renew, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
-  import NewDrill from './NewDrill.svelte'
+  import NewDrill from '../../court/NewDrill.svelte'
 
   const client = useQueryClient()
   let withArchived = $state(false)
@@ -52,7 +52,7 @@
 
 <div class="flex flex-wrap items-center gap-3">
   <h1>Drills</h1>
-  <NewDrill {sport} />
+  <NewDrill {sport} primary onmade={(drill) => push(`/drills/${drill.id}`)} />
   <label class="ml-auto flex items-center gap-2 text-sm">
     Sport
     <select class="select select-sm" bind:value={sport}>

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
+  import { push } from 'svelte-spa-router'
+  import NewDrill from '../../court/NewDrill.svelte'
+  import { answer, api, type Drill } from '../../lib/api/client'
+  import { keys, students } from '../../lib/data'
   import { readyQuery } from './ready'
   import type { Planner } from './planner.svelte'
 
@@ -21,6 +23,14 @@
     queryFn: () => answer(api.GET('/api/lessons/templates')),
     staleTime: Infinity,
   }))
+  const known = createQuery(() => ({
+    queryKey: [...keys.students, { withArchived: false }],
+    queryFn: () => students(false),
+  }))
+  /** The sport of the lesson is that of whoever comes. */
+  const sport = $derived(
+    known.data?.find((each) => planner.document.students.includes(each.id))?.profile.sport ?? '',
+  )
   const fitting = $derived(
     (shapes.data ?? []).filter((t) => people >= t.minPlayers && people <= t.maxPlayers),
   )
@@ -30,6 +40,14 @@
     const block = ready.data?.drills.find((b) => b.drill === drill)
     missing = block ? '' : 'Choose a drill first.'
     if (block) void planner.add(block)
+  }
+
+  /** A new drill stands in the lesson at once; the bench is where it goes on. */
+  async function addNew(drill: Drill) {
+    const { data } = await ready.refetch()
+    const block = data?.drills.find((b) => b.drill === drill.id)
+    if (block) await planner.add(block)
+    await push(`/drills/${drill.id}`)
   }
 
   function fill(event: SubmitEvent) {
@@ -57,6 +75,7 @@
     </select>
     <button class="btn btn-sm" type="submit">Add the drill</button>
   </form>
+  <NewDrill {sport} onmade={addNew} />
   <form class="flex min-w-0 flex-wrap items-center gap-2" onsubmit={fill} novalidate>
     <select
       class="select select-sm w-56 max-w-full"

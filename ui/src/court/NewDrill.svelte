@@ -1,20 +1,22 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
-  import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import Court from '../../court/Court.svelte'
-  import type { Drawing } from '../../court/view'
-  import { answer, api, isNew, Refusal, type Point } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
+  import Court from './Court.svelte'
+  import type { Drawing } from './view'
+  import { answer, api, isNew, Refusal, type Drill, type Point } from '../lib/api/client'
+  import { keys, renew } from '../lib/data'
+  import { notices } from '../lib/notice.svelte'
+  import SelectField from '../lib/SelectField.svelte'
 
   /** A drill from nothing: a court, and a press where the first ball lands. */
   interface Props {
-    /** The sport that the list is shown for; empty for all. */
+    /** The sport whose courts come first; empty for any. */
     sport: string
+    primary?: boolean
+    /** What is to be done with the drill that was begun. */
+    onmade: (drill: Drill) => Promise<unknown>
   }
-  let { sport }: Props = $props()
+  let { sport, primary = false, onmade }: Props = $props()
   const client = useQueryClient()
   const courts = createQuery(() => ({
     queryKey: keys.courts,
@@ -49,7 +51,7 @@
       )
       dialog?.close()
       await renew(client, keys.drills)
-      await push(`/drills/${drill.id}`)
+      await onmade(drill)
     } catch (error) {
       if (error instanceof Refusal) wrong = Object.values(error.fields)[0] ?? error.message
       else notices.wrong(error)
@@ -60,7 +62,7 @@
   const usual = $derived<Point>({ x: (court?.singles ?? 0) / 6, y: -0.35 * (court?.length ?? 0) })
 </script>
 
-<button class="btn btn-sm btn-primary" onclick={show}>New drill</button>
+<button class="btn btn-sm" class:btn-primary={primary} type="button" onclick={show}>New drill</button>
 <dialog bind:this={dialog} class="modal" aria-labelledby="new-title" onclose={() => (open = false)}>
   <div class="modal-box">
     <h2 id="new-title">New drill</h2>
