@@ -266,3 +266,14 @@ test('a drill is made from nothing by pressing the court: five acts for three ba
   await page.reload()
   await expect(page.getByRole('button', { name: /^Balls a turn 6 / })).toBeVisible()
 })
+
+test('whoever a drill is tried on has what hurts and their limits shown', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
+  await expect(page.getByRole('note')).toContainText('At most 30 overheads in a lesson.')
+  await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
+  await expect(page.getByRole('note')).toContainText('Hurts: tight left shoulder after long serving.')
+  await page.getByLabel('Try it on').selectOption({ label: 'improver' })
+  await expect(page.getByRole('note')).toHaveCount(0)
+})

@@ -19,6 +19,17 @@
   const levels = $derived(vocabulary?.sports.find((each) => each.sport === drill.sport)?.levels ?? [])
   const written = $derived(drill.level ?? 'club player')
 
+  /** What is to be spared of whoever is chosen. */
+  const chosen = $derived(own.find((each) => each.id === bench.student)?.profile)
+  const spare = $derived(
+    [
+      chosen?.hurts && `Hurts: ${chosen.hurts}.`,
+      chosen?.limit && `At most ${chosen.limit.max} ${chosen.limit.of} in a lesson.`,
+    ]
+      .filter(Boolean)
+      .join(' '),
+  )
+
   function choose(value: string) {
     const student = own.find((each) => each.id === value)
     bench.student = student?.id ?? ''
@@ -45,3 +56,4 @@
     </optgroup>
   </select>
 </label>
+{#if spare}<p class="w-full text-sm" role="note">{spare} <span class="hint">Pain means stop.</span></p>{/if}
