@@ -125,23 +125,23 @@ func (s *server) situations(ctx context.Context, p ofSport, _ None) (Situations,
 	return answer, nil
 }
 
-// worldOn is the world of a court in the coach's air.
-func worldOn(id court.ID, settings coach.Settings) (flight.World, error) {
+// worldOn is the world of a court in the coach's air, with the coach's settings.
+func (s *server) worldOn(ctx context.Context, id court.ID) (flight.World, coach.Settings, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return flight.World{}, settings, err
+	}
 	c, err := court.Find(id)
 	if err != nil {
-		return flight.World{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+		return flight.World{}, settings, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	world := flight.On(c, "")
 	world.Air = settings.Flown()
-	return world, nil
+	return world, settings, nil
 }
 
 func (s *server) reckonStand(ctx context.Context, _ None, body StandAsked) (StandReckoned, error) {
-	settings, _, err := s.store.Settings(ctx)
-	if err != nil {
-		return StandReckoned{}, err
-	}
-	world, err := worldOn(body.Court, settings)
+	world, settings, err := s.worldOn(ctx, body.Court)
 	if err != nil {
 		return StandReckoned{}, err
 	}
@@ -177,11 +177,7 @@ func (s *server) reckonStand(ctx context.Context, _ None, body StandAsked) (Stan
 }
 
 func (s *server) reckonAngles(ctx context.Context, _ None, body AnglesAsked) (AnglesReckoned, error) {
-	settings, _, err := s.store.Settings(ctx)
-	if err != nil {
-		return AnglesReckoned{}, err
-	}
-	world, err := worldOn(body.Court, settings)
+	world, settings, err := s.worldOn(ctx, body.Court)
 	if err != nil {
 		return AnglesReckoned{}, err
 	}

@@ -25,10 +25,9 @@ const (
 func (b board) reach(from court.Point, stands []Stand) []Reached {
 	c, list := b.World.Court, []Reached{}
 	strokes := answers(c.Sport)
-	deep := func(share float64) float64 { return near(c, share) }
 	for row := range along {
 		for column := range across {
-			at := court.Point{X: ((float64(column)+0.5)/across - 0.5) * c.Singles, Y: deep((float64(row) + 0.5) / along)}
+			at := court.Point{X: ((float64(column)+0.5)/across - 0.5) * c.Singles, Y: c.AtDepth((float64(row) + 0.5) / along)}
 			l, err := b.drill.Reply(feed.Task{Stroke: feed.Forehand, ReplyPace: feed.GamePace}, flight.Above(from, b.Situation.High), at)
 			if err != nil {
 				continue

@@ -13,6 +13,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/student"
+	"hodometer/core/units"
 )
 
 // Pressure is how much time an opponent has for the ball.
@@ -130,7 +131,7 @@ func (s Situation) Check(on court.Court) error {
 	if !(s.High >= 0.05 && s.High <= 3.5) {
 		wrong.Add("high", "a ball is met between 0.05 and 3.5 m above the court")
 	}
-	sum := 0.0
+	chances := make([]float64, len(s.Likely))
 	for i, l := range s.Likely {
 		path := invalid.Join("likely", i)
 		if _, ok := replyCalled(s.Sport, l.Reply); !ok {
@@ -142,14 +143,13 @@ func (s Situation) Check(on court.Court) error {
 		if slices.IndexFunc(s.Likely, func(o Likely) bool { return o.Reply == l.Reply }) != i {
 			wrong.Add(path+".reply", "%s is in the list twice", l.Reply)
 		}
-		sum += l.Chance
+		chances[i] = l.Chance
 	}
-	const slack = 0.005
-	switch {
+	switch hundredths, whole := units.Whole(chances...); {
 	case len(s.Likely) == 0:
 		wrong.Add("likely", "say what the opponent may play")
-	case math.Abs(sum-1) > slack && wrong == nil:
-		wrong.Add("likely", "the chances add up to %d of 100; let them add up to 100", int(math.Round(100*sum)))
+	case !whole && wrong == nil:
+		wrong.Add("likely", "the chances add up to %d of 100; let them add up to 100", hundredths)
 	}
 	return wrong.Err()
 }
@@ -170,14 +170,6 @@ func (s Situation) place(c court.Court, hand student.Hand) court.Point {
 	return p
 }
 
-// near is a depth on the near player's half.
-func near(c court.Court, deep float64) float64 {
-	if c.Net.HalfUp == 0 {
-		return c.Length/2 - deep*c.Length
-	}
-	return -deep * c.Length / 2
-}
-
 // From is the situation with the opponent at a place of a court.
 func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situation {
 	unit := s
@@ -191,7 +183,7 @@ func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situat
 }
 
 // Middle is where players wait by rote.
-func (s Situation) Middle(c court.Court) court.Point { return court.Point{Y: near(c, s.Waiting)} }
+func (s Situation) Middle(c court.Court) court.Point { return court.Point{Y: c.AtDepth(s.Waiting)} }
 
 // lands is where a reply comes down that is played from a place, to a player of a hand.
 func (r reply) lands(c court.Court, from court.Point, hand student.Hand) court.Point {
@@ -201,7 +193,7 @@ func (r reply) lands(c court.Court, from court.Point, hand student.Hand) court.P
 		forehand = -1
 	}
 	wide := c.Singles/2 - r.in
-	p := court.Point{Y: near(c, r.deep)}
+	p := court.Point{Y: c.AtDepth(r.deep)}
 	switch r.side {
 	case Straight:
 		p.X = side * wide

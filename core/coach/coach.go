@@ -116,12 +116,12 @@ func (s Settings) Check() error {
 		wrong.Under(invalid.Join("schemes", i), err)
 	}
 	for i, own := range s.Likely {
-		sum := 0.0
-		for _, each := range own.Replies {
-			sum += each.Chance
+		chances := make([]float64, len(own.Replies))
+		for k, each := range own.Replies {
+			chances[k] = each.Chance
 		}
-		if math.Abs(sum-1) > 0.005 {
-			wrong.Add(invalid.Join("likely", i), "the chances add up to %d of 100; let them add up to 100", int(math.Round(100*sum)))
+		if hundredths, whole := units.Whole(chances...); !whole {
+			wrong.Add(invalid.Join("likely", i), "the chances add up to %d of 100; let them add up to 100", hundredths)
 		}
 	}
 	return wrong.Err()

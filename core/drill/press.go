@@ -1,6 +1,7 @@
 package drill
 
 import (
+	"fmt"
 	"math"
 
 	"hodometer/core/court"
@@ -20,7 +21,7 @@ func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Doc
 	case d.Pattern.Rally != nil:
 		return d, invalid.Fields{{Path: "press", Message: "in a rally balls land where the players send them; take “each reply is the next feed” out first"}}
 	case len(d.Pattern.Tasks) >= feed.MaxTasks:
-		return d, invalid.Fields{{Path: "press", Message: "a pattern has at most 60 tasks; let a group be played several times instead"}}
+		return d, invalid.Fields{{Path: "press", Message: fmt.Sprintf("a pattern has at most %d tasks; let a group be played several times instead", feed.MaxTasks)}}
 	case c.Net.HalfUp > 0 && at.Y >= 0:
 		return d, invalid.Fields{{Path: "press", Message: "balls to the student land on the near half; press there, or drag the target"}}
 	}

@@ -30,9 +30,9 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0.3*c.Singles/2, -0.36*c.Length)}},
 		},
 	}
-	feeder, start, end := court.At(0, c.Length/4), court.At(0, -c.Length/2), c.Length/2
+	feeder, start := court.At(0, c.Length/4), court.At(0, -c.Length/2)
 	if len(c.Walls) > 0 {
-		d.Pattern.Method, feeder, start, end = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9), -end
+		d.Pattern.Method, feeder, start = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9)
 		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, feed.Gentle
 	}
 	if c.Above > 0 {
@@ -43,15 +43,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		d.Pattern.Tasks[0] = lobbed(4, feed.Clear, court.At(0.4, -0.42*c.Length))
 	}
 	d.Places = []drill.Place{at(drill.Start, start), at(drill.Feeder, feeder)}
-	var back, side court.LineID
-	for _, line := range c.Lines {
-		switch {
-		case line.Across() && math.Abs(line.From.Y-end) < 1e-6:
-			back = line.ID
-		case !line.Across() && math.Abs(line.From.X-c.Singles/2) < 1e-6:
-			side = line.ID
-		}
-	}
+	back, side, _ := c.Ends(false)
 	d.Measures = one(court.Ring(radius, court.From(court.Off(back, inBack, court.In), court.Off(side, inSide, court.In))), score.Goal{Kind: score.Total, Count: 10})
 	return d, d.Check()
 }

@@ -81,21 +81,14 @@ func judgeOf(d drill.Document, m drill.Measure, player footwork.Player, level st
 // aimAt is where replies to the target of a measure are aimed. A serve without a target of its own goes as deep into the box as
 // players aim it, in badminton short.
 func aimAt(d drill.Document, m drill.Measure, c court.Court, shape court.Shape) court.Point {
-	at := c.AimPoint(shape)
-	box, ok := c.Box(boxOf(d, m))
-	if m.Target != nil || !ok {
+	at, target := c.AimPoint(shape), d.TargetOf(m)
+	if m.Target != nil || target == nil {
 		return at
 	}
-	at.Y = box.Min.Y + feed.ServingIn(c.Sport).Deep*(box.Max.Y-box.Min.Y)
-	return at
-}
-
-// boxOf is the box that is the target of a measure.
-func boxOf(d drill.Document, m drill.Measure) court.BoxID {
-	if target := d.TargetOf(m); target != nil {
-		return target.Box
+	if box, ok := c.Box(target.Box); ok {
+		at.Y = box.Min.Y + feed.ServingIn(c.Sport).Deep*(box.Max.Y-box.Min.Y)
 	}
-	return ""
+	return at
 }
 
 // mine says whether a ball of a turn belongs to the measure.

@@ -2,7 +2,6 @@ package shorthand
 
 import (
 	"fmt"
-	"math"
 	"strings"
 
 	"hodometer/core/court"
@@ -16,32 +15,12 @@ type Aim struct {
 	Left     bool    // from the left sideline
 }
 
-// ends are the far end of a court and one of its sidelines for singles.
-func ends(c court.Court, left bool) (back, side court.LineID, ok bool) {
-	end, x := c.Length/2, c.Singles/2
-	if c.Net.HalfUp == 0 {
-		end = -end
-	}
-	if left {
-		x = -x
-	}
-	for _, line := range c.Lines {
-		switch {
-		case line.Across() && math.Abs(line.From.Y-end) < 1e-6:
-			back = line.ID
-		case !line.Across() && math.Abs(line.From.X-x) < 1e-6:
-			side = line.ID
-		}
-	}
-	return back, side, back != "" && side != ""
-}
-
 // usually is how near a ball has to come to a mark of which nothing is said, metres. Common practice, no source.
 const usually = 1.2
 
 // target is the circle about the mark.
 func (a Aim) target(c court.Court, was *court.Target) (court.Target, bool) {
-	back, side, ok := ends(c, a.Left)
+	back, side, ok := c.Ends(a.Left)
 	within := usually
 	if was != nil && was.Radius > 0 {
 		within = was.Radius
@@ -60,7 +39,7 @@ func aimOf(c court.Court, t *court.Target) (Aim, bool) {
 	deep, in := t.Mark.Measures[0], t.Mark.Measures[1]
 	for _, left := range []bool{true, false} {
 		a := Aim{In: in.Distance, Deep: deep.Distance, Within: t.Radius, Left: left}
-		if back, side, ok := ends(c, left); ok && deep.Line == back && in.Line == side && deep.Toward == court.In && in.Toward == court.In {
+		if back, side, ok := c.Ends(left); ok && deep.Line == back && in.Line == side && deep.Toward == court.In && in.Toward == court.In {
 			return a, true
 		}
 	}

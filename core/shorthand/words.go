@@ -3,6 +3,7 @@
 package shorthand
 
 import (
+	"math"
 	"strings"
 
 	"hodometer/core/court"
@@ -75,16 +76,6 @@ func placed(c court.Court, deep, across float64, stroke feed.Stroke) court.Mark 
 	if stroke.OnBackhand() {
 		across = -across
 	}
-	y := -deep * c.Length / 2
-	if c.Net.HalfUp == 0 {
-		y = c.Length/2 - deep*c.Length
-	}
-	const hundred = 100
-	round := func(v float64) float64 {
-		if v < 0 {
-			return -float64(int(-v*hundred+0.5)) / hundred
-		}
-		return float64(int(v*hundred+0.5)) / hundred
-	}
-	return court.At(round(across*c.Singles/2), round(y))
+	round := func(v float64) float64 { return math.Round(100*v) / 100 }
+	return court.At(round(across*c.Singles/2), round(c.AtDepth(deep)))
 }

@@ -76,6 +76,16 @@ func (s System) Area(squareMetres float64) string {
 	return Decimal(squareMetres, 2) + " m²"
 }
 
+// Whole says whether shares add up to one, to half a hundredth, and to how many hundredths they do.
+func Whole(shares ...float64) (hundredths int, whole bool) {
+	sum := 0.0
+	for _, share := range shares {
+		sum += share
+	}
+	const slack = 0.005
+	return int(math.Round(100 * sum)), math.Abs(sum-1) <= slack
+}
+
 // Percents writes shares of one whole as whole percents that add up to what they are together, rounded:
 // each is rounded down, and those that lose most get one more (the method of the largest remainder). A share
 // must be between 0 and 1.

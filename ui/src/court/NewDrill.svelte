@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import Court from './Court.svelte'
   import type { Drawing } from './view'
   import { answer, api, isNew, Refusal, type Drill, type Point } from '../lib/api/client'
-  import { keys, renew } from '../lib/data'
+  import { courtsQuery, keys, renew } from '../lib/data'
   import { notices } from '../lib/notice.svelte'
   import SelectField from '../lib/SelectField.svelte'
 
@@ -18,11 +18,7 @@
   }
   let { sport, primary = false, onmade }: Props = $props()
   const client = useQueryClient()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   let dialog = $state<HTMLDialogElement>()
   let open = $state(false)
   let chosen = $state('')

@@ -65,6 +65,14 @@ export const weeksQuery = (direction: 'earlier' | 'later') =>
 export const settingsQuery = () =>
   createQuery<Settings>(() => ({ queryKey: keys.settings, queryFn: () => answer(api.GET('/api/settings')) }))
 
+/** courtsQuery reads the courts there are; they do not change while the page is open. */
+export const courtsQuery = () =>
+  createQuery(() => ({
+    queryKey: keys.courts,
+    queryFn: () => answer(api.GET('/api/courts')),
+    staleTime: Infinity,
+  }))
+
 export const vocabularyQuery = () =>
   createQuery<Vocabulary>(() => ({
     queryKey: keys.vocabulary,

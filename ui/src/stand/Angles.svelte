@@ -16,6 +16,7 @@
   import LengthField from '../lib/LengthField.svelte'
   import SelectField from '../lib/SelectField.svelte'
   import SectorLayer from './SectorLayer.svelte'
+  import { sign } from './sign'
 
   /** How wide a ball can be played from two places, which can be moved. */
   interface Props {
@@ -46,17 +47,8 @@
         noGo: [],
         noGoLines: [],
         measures: [],
-        spots: asked.places.map(
-          (each, i) =>
-            ({
-              handle: String(i),
-              label: i === 0 ? 'A' : 'B',
-              at: each.at,
-              description: 'a ball is struck here; can be moved',
-              size: 0,
-              around: '',
-              mark: {},
-            }) as unknown as Drawing['spots'][number],
+        spots: asked.places.map((each, i) =>
+          sign(String(i), i === 0 ? 'A' : 'B', each.at, 'a ball is struck here; can be moved'),
         ),
       },
   )

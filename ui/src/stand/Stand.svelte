@@ -22,6 +22,7 @@
   import SaveState from '../lib/SaveState.svelte'
   import SelectField from '../lib/SelectField.svelte'
   import Replies from './Replies.svelte'
+  import { sign } from './sign'
   import StandLayer from './StandLayer.svelte'
   import { schools, type Standing } from './standing'
 
@@ -100,23 +101,20 @@
   const drawing = $derived.by((): Drawing | undefined => {
     if (!court) return undefined
     const spots: Drawing['spots'] = []
-    const spot = (handle: string, label: string, at: Point, description: string) =>
-      spots.push({
-        handle,
-        label,
-        at,
-        description,
-        size: 0,
-        around: '',
-        mark: {},
-      } as unknown as Drawing['spots'][number])
     if (stood && stand) {
       if (nth > 0)
-        spot('middle', 'middle', stood.answer.stands[0]?.at ?? { x: 0, y: 0 }, 'where players wait by rote')
-      spot('you', 'you', stand.at, stood.said[nth] ?? '')
+        spots.push(
+          sign(
+            'middle',
+            'middle',
+            stood.answer.stands[0]?.at ?? { x: 0, y: 0 },
+            'where players wait by rote',
+          ),
+        )
+      spots.push(sign('you', 'you', stand.at, stood.said[nth] ?? ''))
     }
     const opponent = at ?? stood?.answer.from
-    if (opponent) spot('opponent', 'opponent', opponent, 'hits from here; can be moved')
+    if (opponent) spots.push(sign('opponent', 'opponent', opponent, 'hits from here; can be moved'))
     return { court, spots, feeds: [], noGo: [], noGoLines: [], measures: [] }
   })
 

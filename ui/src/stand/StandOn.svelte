@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import Async from '../lib/Async.svelte'
-  import { answer, api, type Point } from '../lib/api/client'
-  import { keys, settingsQuery } from '../lib/data'
+  import { type Point } from '../lib/api/client'
+  import { courtsQuery, settingsQuery } from '../lib/data'
   import { drafts } from '../lib/drafts/drafts.svelte'
   import Stand from './Stand.svelte'
   import type { Standing } from './standing'
@@ -17,11 +16,7 @@
   }
   let { asked, fixed, picture, student, from }: Props = $props()
   const settings = settingsQuery()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
 </script>
 
 <Async query={settings}>

@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import Court from '../../court/Court.svelte'
-  import { answer, api, type Point, type Shape } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
+  import { type Point, type Shape } from '../../lib/api/client'
+  import { courtsQuery } from '../../lib/data'
 
   /** The half of the court with the target, to point at where a ball landed. */
   interface Props {
@@ -12,11 +11,7 @@
     onpoint: (place: Point) => void
   }
   let { court, aim, at, onpoint }: Props = $props()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   const found = $derived(courts.data?.find((each) => each.id === court))
   /** The ball as a sign that can be dragged, or moved with the arrow keys. */
   const ball = $derived(

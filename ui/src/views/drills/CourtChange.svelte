@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type Transferred, type DrillDocument, type Report } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
+  import { courtsQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
 
   interface Props {
@@ -11,11 +10,7 @@
     onchange: (document: DrillDocument) => void
   }
   let { document: drill, spots, onchange }: Props = $props()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   const others = $derived((courts.data ?? []).filter((court) => court.id !== drill.court))
   let chosen = $state('')
   let changed = $state.raw<Transferred | null>(null)

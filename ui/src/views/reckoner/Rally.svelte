@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { answer, api, Refusal, why, type RallyAsked, type Derivation } from '../../lib/api/client'
-  import { keys, vocabularyQuery } from '../../lib/data'
+  import { courtsQuery, keys, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import { remembered } from './remembered.svelte'
@@ -9,11 +9,7 @@
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
   const vocabulary = vocabularyQuery()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   const netted = $derived((courts.data ?? []).filter((court) => court.net.halfUp > 0))
   const asked = remembered<RallyAsked>('rally', {
     court: 'tennis',

@@ -4,7 +4,7 @@
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
   import { answer, api, Refusal, why, type TargetAsked, type Derivation } from '../../lib/api/client'
-  import { keys, levelsOf, vocabularyQuery } from '../../lib/data'
+  import { courtsQuery, keys, levelsOf, vocabularyQuery } from '../../lib/data'
   import LengthField from '../../lib/LengthField.svelte'
   import NumberField from '../../lib/NumberField.svelte'
   import { remembered } from './remembered.svelte'
@@ -12,11 +12,7 @@
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
 
   const vocabulary = vocabularyQuery()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   /** A mark as it is usually set on a full tennis court; on others in proportion. */
   const usual = { back: 2, side: 1.4, radius: 1.4 }
   const asked = remembered<TargetAsked>('target', {

@@ -1,17 +1,12 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import Async from '../../lib/Async.svelte'
-  import { answer, api, type AnglesAsked } from '../../lib/api/client'
-  import { keys, settingsQuery } from '../../lib/data'
+  import { type AnglesAsked } from '../../lib/api/client'
+  import { courtsQuery, settingsQuery } from '../../lib/data'
   import Angles from '../../stand/Angles.svelte'
   import { remembered } from './remembered.svelte'
 
   const settings = settingsQuery()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   const asked = remembered<AnglesAsked>('angles', {
     court: 'tennis',
     pace: 'rally pace',

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api, type Settings } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
+  import { type Settings } from '../../lib/api/client'
+  import { courtsQuery } from '../../lib/data'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
@@ -12,11 +11,7 @@
     draft: Draft<Settings['settings']>
   }
   let { draft }: Props = $props()
-  const courts = createQuery(() => ({
-    queryKey: keys.courts,
-    queryFn: () => answer(api.GET('/api/courts')),
-    staleTime: Infinity,
-  }))
+  const courts = courtsQuery()
   let court = $state('tennis')
   const most = 6
   const fewest = 3

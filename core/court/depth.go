@@ -1,0 +1,33 @@
+package court
+
+import "math"
+
+// AtDepth is how far along the court a depth on the near half is: a share of the half from the net, and with walls of the whole
+// court from the front wall.
+func (c Court) AtDepth(share float64) float64 {
+	if c.Net.HalfUp == 0 {
+		return c.Length/2 - share*c.Length
+	}
+	return -share * c.Length / 2
+}
+
+// Ends are the line at the far end of a court, in squash the back wall's, and the sideline for singles on one side; false where
+// it has none.
+func (c Court) Ends(left bool) (back, side LineID, ok bool) {
+	end, x := c.Length/2, c.Singles/2
+	if c.Net.HalfUp == 0 {
+		end = -end
+	}
+	if left {
+		x = -x
+	}
+	for _, line := range c.Lines {
+		switch {
+		case line.Across() && math.Abs(line.From.Y-end) < 1e-6:
+			back = line.ID
+		case !line.Across() && math.Abs(line.From.X-x) < 1e-6:
+			side = line.ID
+		}
+	}
+	return back, side, back != "" && side != ""
+}
