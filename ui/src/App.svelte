@@ -35,6 +35,8 @@
   ]
   const here = (href: string) => (href === '/' ? router.location === '/' : router.location.startsWith(href))
   const courtside = $derived(router.location.endsWith('/courtside'))
+  /** On the bench the court needs the room: the rooms stand as a rail. */
+  const bench = $derived(/^\/drills\/[^/]+$/.test(router.location))
   let main = $state<HTMLElement>()
 
   theme.apply()
@@ -52,7 +54,7 @@
   <a class="skip btn btn-primary" href="#main" onclick={(event) => (event.preventDefault(), main?.focus())}
     >Skip to the page</a
   >
-  <div class="app" class:bare={courtside}>
+  <div class="app" class:bare={courtside} class:bench>
     {#if !courtside}
       <nav aria-label="Rooms" class="bg-base-200 border-base-300">
         <p class="name">Hodometer</p>
@@ -139,6 +141,38 @@
   .bare main {
     padding: 0;
     max-width: none;
+  }
+  @media (min-width: 701px) {
+    .bench {
+      grid-template-columns: 4.5rem minmax(0, 1fr);
+    }
+    .bench nav {
+      padding: 0.75rem 0.25rem;
+    }
+    .bench nav a {
+      flex-direction: column;
+      gap: 0.1rem;
+      padding: 0.4rem 0;
+      font-size: 0.75rem;
+    }
+    .bench .name {
+      font-size: 0.85rem;
+      text-align: center;
+    }
+    .bench .theme {
+      padding: 0;
+      margin-inline: auto;
+      width: 100%;
+      flex-direction: column;
+      height: auto;
+      gap: 0.1rem;
+      font-size: 0.75rem;
+      font-weight: 400;
+    }
+    .bench main {
+      padding: 0.5rem 0.75rem;
+      max-width: none;
+    }
   }
   @media (max-width: 700px) {
     .app {

@@ -7,10 +7,14 @@
   import WallLines from './WallLines.svelte'
   import {
     drawn,
+    drawnBox,
     frameOf,
+    onCourt,
     placeAt,
     sign,
     snap,
+    turn,
+    type Ahead,
     type Crop,
     type Drawing,
     type Frame,
@@ -23,8 +27,8 @@
     /** Only the drawing, for a list. */
     small?: boolean
     crop?: Crop
-    /** The far end is at the foot of the page. */
-    turned?: boolean
+    /** Where the near player looks on the page. */
+    ahead?: Ahead
     regions?: Regions
     /** How far an arrow key moves a place, and with Shift, in metres. */
     nudge?: number
@@ -45,7 +49,7 @@
     label,
     small = false,
     crop = 'all',
-    turned = false,
+    ahead = 'up',
     regions,
     nudge = 0.1,
     nudgeFine = 0.01,
@@ -64,7 +68,7 @@
 
   /** A new report of the same court draws none of its lines anew. */
   const court = $derived(report.court)
-  const frame = $derived(frameOf(court, crop, turned))
+  const frame = $derived(frameOf(court, crop, ahead))
   /** Metres to a pixel, so that signs keep their size on every court. */
   const px = $derived(frame.width / (width || 320))
   const pt = (p: Point) => drawn(frame, p)
@@ -136,17 +140,18 @@
   const quick = 800
 
   function key(event: KeyboardEvent, handle: string, place: Point) {
-    const step = (event.shiftKey ? nudgeFine : nudge) * (turned ? -1 : 1)
+    const step = event.shiftKey ? nudgeFine : nudge
     const moves: Record<string, Point> = {
-      ArrowUp: { x: 0, y: step },
-      ArrowDown: { x: 0, y: -step },
+      ArrowUp: { x: 0, y: -step },
+      ArrowDown: { x: 0, y: step },
       ArrowLeft: { x: -step, y: 0 },
       ArrowRight: { x: step, y: 0 },
     }
-    const by = moves[event.key]
+    const pushed = moves[event.key]
     if (onmove && event.key === 'Enter') onpress?.(handle)
-    if (!by || !onmove) return
+    if (!pushed || !onmove) return
     event.preventDefault()
+    const by = onCourt(ahead, pushed)
     const base = nudged.handle === handle && event.timeStamp - nudged.at < quick ? nudged.to : place
     nudged = { handle, to: { x: base.x + by.x, y: base.y + by.y }, at: event.timeStamp }
     onmove(handle, { to: nudged.to }, 'nudged')
@@ -165,13 +170,7 @@
   onclick={onpoint && point}
 >
   <rect width={frame.width} height={frame.height} class="ground" />
-  <rect
-    x={Math.min(pt({ x: court.width / 2, y: 0 }).x, pt({ x: -court.width / 2, y: 0 }).x)}
-    y={Math.min(pt({ x: 0, y: court.length / 2 }).y, pt({ x: 0, y: -court.length / 2 }).y)}
-    width={court.width}
-    height={court.length}
-    class="surface"
-  />
+  <rect {...drawnBox(frame, { x: 0, y: 0 }, court.width, court.length)} class="surface" />
   {#each court.lines as line (line.id)}
     {@const from = pt(line.from)}
     {@const to = pt(line.to)}
@@ -212,13 +211,11 @@
   {@render under?.(frame, px)}
   {#each report.feeds as feed, i (i)}
     {@const from = pt(at(feeder, feed.from))}
-    {@const to = pt(at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing))}
+    {@const landing = at(`pattern.tasks.${feed.number - 1}.landing`, feed.landing)}
+    {@const to = pt(landing)}
     {#if feed.area}
       <rect
-        x={to.x - feed.area.wide / 2}
-        y={to.y - feed.area.deep / 2}
-        width={feed.area.wide}
-        height={feed.area.deep}
+        {...drawnBox(frame, landing, feed.area.wide, feed.area.deep)}
         class="feed"
         fill="none"
         stroke-width={1.25 * px}
@@ -285,6 +282,7 @@
           width={spot.size}
           height="0.3"
           class="obstacle"
+          transform="rotate({turn[ahead]})"
           stroke-width={px}
         />{/if}
       {#if mark === '+' || mark === '×'}
@@ -320,9 +318,10 @@
       {#if spot.around && spot.around !== 'either'}
         <text
           y={4.5 * px}
-          x={(spot.around === 'left') !== turned ? -18 * px : 18 * px}
+          x={(spot.around === 'left' ? -18 : 18) * px}
           font-size={16 * px}
-          class="way">{(spot.around === 'left') !== turned ? '↰' : '↱'}</text
+          transform="rotate({turn[ahead]})"
+          class="way">{spot.around === 'left' ? '↰' : '↱'}</text
         >
       {/if}
     </g>
@@ -340,12 +339,11 @@
     touch-action: pan-y;
     user-select: none;
   }
-  /* On a desk the whole court is seen at once, above the drums. */
-  @media screen and (min-width: 901px) {
+  /* On a desk the whole court is seen at once; whoever shows it says how much room there is. */
+  @media screen and (min-width: 701px) {
     .whole {
-      width: calc((100dvh - 24rem) * var(--shape));
+      width: min(var(--court-width, 24rem), var(--court-height, 100dvh - 24rem) * var(--shape));
       min-width: 15rem;
-      max-width: 24rem;
     }
   }
   .ground {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Court, Regions } from '../lib/api/client'
-  import { drawn, type Frame } from './view'
+  import { drawn, lies, type Frame } from './view'
 
   interface Props {
     regions: Regions
@@ -41,7 +41,11 @@
         stroke-width={1.5 * px}
         stroke-dasharray="{5 * px} {4 * px}"
       />{/if}
-    <text x={3 * px} y={middle.y + 4 * px} font-size={12 * px}>{border.label}</text>
+    {#if lies(frame.ahead)}
+      <text x={middle.x} y={14 * px} font-size={12 * px} text-anchor="middle">{border.label}</text>
+    {:else}
+      <text x={3 * px} y={middle.y + 4 * px} font-size={12 * px}>{border.label}</text>
+    {/if}
   {/each}
   {#each [-1, 1] as side (side)}
     {@const far = drawn(frame, { x: (side * court.singles) / 6, y: court.length / 2 + court.runOff.back })}

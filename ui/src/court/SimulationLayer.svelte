@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Simulation } from '../lib/api/client'
   import type { Moment } from './simulation'
-  import { drawn, type Frame } from './view'
+  import { drawn, turn, type Frame } from './view'
 
   /** The runs of a turn as footprints, and ball, shadow and player at a moment of it. */
   interface Props {
@@ -21,19 +21,19 @@
   )
   const prints = $derived(
     shown.flatMap((interception) => {
-      const list: { x: number; y: number; turn: number }[] = []
+      const list: { x: number; y: number; way: number }[] = []
       let since = 0
       for (const [i, to] of interception.route.entries()) {
         const from = interception.route[i - 1]
         if (!from) continue
         const length = Math.hypot(to.x - from.x, to.y - from.y)
-        const turn = Math.atan2(to.y - from.y, to.x - from.x)
+        const way = Math.atan2(to.y - from.y, to.x - from.x)
         for (let gone = stride - since; gone <= length; gone += stride) {
           const side = list.length % 2 ? 0.12 : -0.12
           list.push({
-            x: from.x + (gone / length) * (to.x - from.x) - side * Math.sin(turn),
-            y: from.y + (gone / length) * (to.y - from.y) + side * Math.cos(turn),
-            turn,
+            x: from.x + (gone / length) * (to.x - from.x) - side * Math.sin(way),
+            y: from.y + (gone / length) * (to.y - from.y) + side * Math.cos(way),
+            way,
           })
         }
         since = (since + length) % stride
@@ -41,7 +41,6 @@
       return list
     }),
   )
-  const upright = $derived(frame.turned ? -1 : 1)
 </script>
 
 <g aria-hidden="true">
@@ -51,7 +50,7 @@
       rx={4.5 * px}
       ry={2 * px}
       class="print"
-      transform="translate({at.x} {at.y}) rotate({(-print.turn * 180) / Math.PI + (upright < 0 ? 180 : 0)})"
+      transform="translate({at.x} {at.y}) rotate({(-print.way * 180) / Math.PI + turn[frame.ahead]})"
     />
   {/each}
   {#if moment}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Court, Shape } from '../lib/api/client'
-  import { drawn, wallFeet, type Frame } from './view'
+  import { drawn, lies, wallFeet, type Frame } from './view'
 
   /** The walls of a squash court laid flat outwards, with their lines and the band that is aimed at. */
   interface Props {
@@ -37,7 +37,12 @@
   {@const to = drawn(frame, wall.to)}
   <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke-width={2 * px}><title>{wall.name}</title></line>
   {#if wall.side === 'front' || wall.side === 'back'}
-    <text x={(from.x + to.x) / 2} y={from.y - 4 * px} font-size={11 * px}>{wall.name}</text>
+    <text
+      y={-4 * px}
+      font-size={11 * px}
+      transform="translate({(from.x + to.x) / 2} {(from.y + to.y) / 2}) rotate({lies(frame.ahead) ? 90 : 0})"
+      >{wall.name}</text
+    >
   {/if}
 {/each}
 {#each bands as band, i (i)}<polygon points={band} stroke-width={2 * px} />{/each}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Court, Report } from '../lib/api/client'
-import { drawn, frameOf, placeAt, sign, snap } from './view'
+import { drawn, drawnBox, frameOf, onCourt, placeAt, sign, snap } from './view'
 
 const line = (x1: number, y1: number, x2: number, y2: number) => ({
   from: { x: x1, y: y1 },
@@ -24,9 +24,20 @@ describe('the frame', () => {
   })
 
   it('turns half round for the other end', () => {
-    const frame = frameOf(court, 'all', true)
+    const frame = frameOf(court, 'all', 'down')
     expect(drawn(frame, { x: 2, y: 15 })).toEqual({ x: 6, y: 30 })
     expect(placeAt(frame, box, 260, 50)).toEqual({ x: -8, y: -15 })
+  })
+
+  it('lies with the near player looking to the right, or to the left', () => {
+    const lying = frameOf(court, 'all', 'right')
+    expect([lying.width, lying.height]).toEqual([30, 16])
+    // The near player's right is towards the foot of the page, the far end at its right.
+    expect(drawn(lying, { x: 2, y: 10 })).toEqual({ x: 25, y: 10 })
+    expect(drawn(frameOf(court, 'all', 'left'), { x: 2, y: 10 })).toEqual({ x: 5, y: 6 })
+    expect(drawnBox(lying, { x: 0, y: 0 }, 10, 20)).toEqual({ x: 5, y: 3, width: 20, height: 10 })
+    // An arrow key to the right takes a place nearer to the far end.
+    expect(onCourt('right', { x: 1, y: 0 })).toEqual({ x: 0, y: 1 })
   })
 
   it('cuts to a half with a little of the other side', () => {
@@ -46,10 +57,10 @@ describe('the frame', () => {
   })
 
   it('finds the pixel of a place and the place of the pixel again', () => {
-    for (const frame of [frameOf(court), frameOf(court, 'far half'), frameOf(court, 'near half', true)]) {
+    for (const frame of [frameOf(court), frameOf(court, 'far half'), frameOf(court, 'all', 'left')]) {
       const place = { x: 1.25, y: frame.middle.y - 2.5 }
       const at = drawn(frame, place)
-      const tall = { left: 0, top: 0, width: 160, height: frame.height * 10 } as DOMRect
+      const tall = { left: 0, top: 0, width: frame.width * 10, height: frame.height * 10 } as DOMRect
       const back = placeAt(frame, tall, at.x * 10, at.y * 10)
       expect(back.x).toBeCloseTo(place.x, 9)
       expect(back.y).toBeCloseTo(place.y, 9)

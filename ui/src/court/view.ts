@@ -3,30 +3,50 @@ import type { Court, Point, Report } from '../lib/api/client'
 /** What part of the court is drawn. */
 export type Crop = 'all' | 'walls' | 'near half' | 'far half' | { box: string }
 
-/** Frame is the part of the floor that is drawn, in metres, and which end is at the foot of the page. */
+/** Where the near player looks on the drawing: up where the court stands, to the right where it lies. */
+export type Ahead = 'up' | 'down' | 'right' | 'left'
+
+/** Frame is the part of the floor that is drawn, in metres, and which way up. */
 export interface Frame {
   /** The middle of the frame, on the court. */
   middle: Point
+  /** Of the drawing: a court that lies is wider than high. */
   width: number
   height: number
-  /** The far end is nearest: the court is turned half round. */
-  turned: boolean
+  ahead: Ahead
 }
 
+/** The near player's right and the way to the far end, each as a step on the drawing. */
+const axes: Record<Ahead, { right: Point; far: Point }> = {
+  up: { right: { x: 1, y: 0 }, far: { x: 0, y: -1 } },
+  down: { right: { x: -1, y: 0 }, far: { x: 0, y: 1 } },
+  right: { right: { x: 0, y: 1 }, far: { x: 1, y: 0 } },
+  left: { right: { x: 0, y: -1 }, far: { x: -1, y: 0 } },
+}
+
+/** lies says that the court is drawn with its length across the page. */
+export const lies = (ahead: Ahead) => ahead === 'right' || ahead === 'left'
+
+/** How far something that points ahead is turned on the drawing, in degrees clockwise. */
+export const turn: Record<Ahead, number> = { up: 0, right: 90, down: 180, left: 270 }
+
 /** frameOf takes in a court or half of it with its run-off, or one box with a little round it. */
-export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame {
+export function frameOf(court: Court, crop: Crop = 'all', ahead: Ahead = 'up'): Frame {
+  const { middle, across, along } = part(court, crop)
+  return lies(ahead)
+    ? { middle, width: along, height: across, ahead }
+    : { middle, width: across, height: along, ahead }
+}
+
+/** The part of the floor that a crop shows, in metres across and along the court. */
+function part(court: Court, crop: Crop): { middle: Point; across: number; along: number } {
   const width = court.width + 2 * court.runOff.side
   const whole = court.length + 2 * court.runOff.back
   const box = typeof crop === 'object' ? court.boxes.find((each) => each.id === crop.box) : undefined
   if (box) {
     const round = 0.15 * Math.max(box.max.x - box.min.x, box.max.y - box.min.y)
     const middle = { x: (box.min.x + box.max.x) / 2, y: (box.min.y + box.max.y) / 2 }
-    return {
-      middle,
-      width: box.max.x - box.min.x + 2 * round,
-      height: box.max.y - box.min.y + 2 * round,
-      turned,
-    }
+    return { middle, across: box.max.x - box.min.x + 2 * round, along: box.max.y - box.min.y + 2 * round }
   }
   if (crop === 'walls') {
     const walls = wallFeet(court)
@@ -35,18 +55,17 @@ export function frameOf(court: Court, crop: Crop = 'all', turned = false): Frame
     const [front, back, beside] = [reach('front'), reach('back'), reach('left')]
     return {
       middle: { x: 0, y: (front - back) / 2 },
-      width: court.width + 2 * beside,
-      height: court.length + front + back,
-      turned,
+      across: court.width + 2 * beside,
+      along: court.length + front + back,
     }
   }
   if (crop === 'all' || typeof crop === 'object')
-    return { middle: { x: 0, y: 0 }, width, height: whole, turned }
+    return { middle: { x: 0, y: 0 }, across: width, along: whole }
   // A little of the other side of the net is kept, to see where the net is.
   const beyond = court.length / 20
-  const height = whole / 2 + beyond
-  const y = (height / 2 - beyond) * (crop === 'near half' ? -1 : 1)
-  return { middle: { x: 0, y }, width, height, turned }
+  const along = whole / 2 + beyond
+  const y = (along / 2 - beyond) * (crop === 'near half' ? -1 : 1)
+  return { middle: { x: 0, y }, across: width, along }
 }
 
 /** Wall is a line on a wall, laid flat on the floor's plane outwards from the foot of its wall. */
@@ -80,11 +99,25 @@ export function wallFeet(court: Court): Wall[] {
 
 /** drawn is where a place stands on the drawing, in metres from its top left corner. */
 export function drawn(frame: Frame, p: Point): Point {
-  const turn = frame.turned ? -1 : 1
+  const { right, far } = axes[frame.ahead]
+  const [x, y] = [p.x - frame.middle.x, p.y - frame.middle.y]
   return {
-    x: frame.width / 2 + turn * (p.x - frame.middle.x),
-    y: frame.height / 2 - turn * (p.y - frame.middle.y),
+    x: frame.width / 2 + x * right.x + y * far.x,
+    y: frame.height / 2 + x * right.y + y * far.y,
   }
+}
+
+/** drawnBox is a rectangle of the court on the drawing: its top left corner and its size. */
+export function drawnBox(frame: Frame, middle: Point, wide: number, deep: number) {
+  const at = drawn(frame, middle)
+  const [width, height] = lies(frame.ahead) ? [deep, wide] : [wide, deep]
+  return { x: at.x - width / 2, y: at.y - height / 2, width, height }
+}
+
+/** onCourt is the step on the court that a step on the drawing is. */
+export function onCourt(ahead: Ahead, step: Point): Point {
+  const { right, far } = axes[ahead]
+  return { x: step.x * right.x + step.y * right.y, y: step.x * far.x + step.y * far.y }
 }
 
 /** placeAt is the place under a pixel of the drawing, kept inside it. */
@@ -92,11 +125,8 @@ export function placeAt(frame: Frame, box: DOMRect, clientX: number, clientY: nu
   const within = (value: number, size: number) => Math.min(Math.max(value, 0), size)
   const x = within(((clientX - box.left) / box.width) * frame.width, frame.width)
   const y = within(((clientY - box.top) / box.height) * frame.height, frame.height)
-  const turn = frame.turned ? -1 : 1
-  return {
-    x: frame.middle.x + turn * (x - frame.width / 2),
-    y: frame.middle.y - turn * (y - frame.height / 2),
-  }
+  const step = onCourt(frame.ahead, { x: x - frame.width / 2, y: y - frame.height / 2 })
+  return { x: frame.middle.x + step.x, y: frame.middle.y + step.y }
 }
 
 /** Drawing is the part of a report that a court is drawn from. */

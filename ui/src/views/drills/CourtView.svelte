@@ -34,8 +34,12 @@
     moment?: Moment | null
     /** Where balls aimed at the target land. */
     aimed?: Aimed
-    /** What stands right below the court. */
+    /** The court is drawn with its length across the page. */
+    lying: boolean
+    /** What stands right below the court, before how it is shown. */
     controls?: Snippet
+    /** What stands over the foot of the court while a place is dragged. */
+    readout?: Snippet
   }
   let {
     report,
@@ -47,7 +51,9 @@
     simulation,
     moment = null,
     aimed,
+    lying = $bindable(),
     controls,
+    readout,
   }: Props = $props()
   const client = useQueryClient()
   // A band on a wall can only be seen where the walls are.
@@ -59,6 +65,8 @@
       : { box: shown },
   )
   let turned = $state(false)
+  let menu = $state<HTMLDetailsElement>()
+  const ahead = $derived(lying ? (turned ? 'left' : 'right') : turned ? 'down' : 'up')
   let scheme = $state('')
   const id = $props.id()
 
@@ -99,77 +107,103 @@
   {#if aimed && crop !== 'walls'}<ScatterLayer {aimed} {frame} {px} />{/if}
   {#if simulation}<SimulationLayer {simulation} {frame} {px} {moment} />{/if}
 {/snippet}
-<Court
-  {report}
-  {label}
-  {crop}
-  {turned}
-  {regions}
-  nudge={settings?.nudge}
-  nudgeFine={settings?.nudgeFine}
-  {onmove}
-  {onpress}
-  {onpoint}
-  {under}
-  more={contacts}
-/>
-{@render controls?.()}
-<div class="choices no-print">
-  <label for="{id}-end">Nearest end</label>
-  <select
-    id="{id}-end"
-    class="select select-xs"
-    value={turned ? 'far' : 'near'}
-    onchange={(event) => (turned = event.currentTarget.value === 'far')}
-  >
-    <option value="near">the student's</option><option value="far">the feeder's</option>
-  </select>
-  <label for="{id}-crop">Show</label>
-  <select id="{id}-crop" class="select select-xs" bind:value={shown}>
-    <option value="all">the whole court</option>
-    {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
-    {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option value="far half"
-        >the far half</option
-      >{/if}
-    {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
-        value={box.id}>{box.name}</option
-      >{/each}
-  </select>
-  <label for="{id}-regions">Regions</label>
-  <select id="{id}-regions" class="select select-xs" bind:value={scheme}>
-    <option value="">none</option>
-    {#each query.data ?? [] as each, i (i)}<option value={each.name}
-        >{each.name}{each.own ? ' (your own)' : ''}</option
-      >{/each}
-  </select>
-  {#if regions && settings}
-    <label for="{id}-numbering">Numbered</label>
-    <select
-      id="{id}-numbering"
-      class="select select-xs"
-      value={settings.settings.numbering}
-      onchange={(event) => void number(event.currentTarget.value as Settings['settings']['numbering'])}
-    >
-      <option>from the net out</option><option>from the baseline in</option>
-    </select>
-  {/if}
+<div class="relative">
+  <Court
+    {report}
+    {label}
+    {crop}
+    {ahead}
+    {regions}
+    nudge={settings?.nudge}
+    nudgeFine={settings?.nudgeFine}
+    {onmove}
+    {onpress}
+    {onpoint}
+    {under}
+    more={contacts}
+  />
+  {@render readout?.()}
 </div>
-{#if regions}
-  <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
-    {#each regions.bands as band, i (i)}<li>
-        <span class="drum-digits">{band.number}</span>
-        {band.name}{band.purpose ? `: ${band.purpose}` : ''}
-      </li>{/each}
-  </ol>
-{/if}
+<div class="below no-print">
+  {@render controls?.()}
+  <details class="dropdown dropdown-top dropdown-end" bind:this={menu}>
+    <summary class="btn btn-sm">View</summary>
+    <div class="choices dropdown-content bg-base-100 border-base-300 rounded-box border p-3 shadow-lg">
+      <label for="{id}-way">The court</label>
+      <select
+        id="{id}-way"
+        class="select select-sm"
+        value={lying ? 'lies' : 'stands'}
+        onchange={(event) => (lying = event.currentTarget.value === 'lies')}
+      >
+        <option>stands</option><option>lies</option>
+      </select>
+      <label for="{id}-end">Nearest end</label>
+      <select
+        id="{id}-end"
+        class="select select-sm"
+        value={turned ? 'far' : 'near'}
+        onchange={(event) => (turned = event.currentTarget.value === 'far')}
+      >
+        <option value="near">the student's</option><option value="far">the feeder's</option>
+      </select>
+      <label for="{id}-crop">Show</label>
+      <select id="{id}-crop" class="select select-sm" bind:value={shown}>
+        <option value="all">the whole court</option>
+        {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
+        {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option
+            value="far half">the far half</option
+          >{/if}
+        {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
+            value={box.id}>{box.name}</option
+          >{/each}
+      </select>
+      <label for="{id}-regions">Regions</label>
+      <select id="{id}-regions" class="select select-sm" bind:value={scheme}>
+        <option value="">none</option>
+        {#each query.data ?? [] as each, i (i)}<option value={each.name}
+            >{each.name}{each.own ? ' (your own)' : ''}</option
+          >{/each}
+      </select>
+      {#if regions && settings}
+        <label for="{id}-numbering">Numbered</label>
+        <select
+          id="{id}-numbering"
+          class="select select-sm"
+          value={settings.settings.numbering}
+          onchange={(event) => void number(event.currentTarget.value as Settings['settings']['numbering'])}
+        >
+          <option>from the net out</option><option>from the baseline in</option>
+        </select>
+      {/if}
+      {#if regions}
+        <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
+          {#each regions.bands as band, i (i)}<li>
+              <span class="drum-digits">{band.number}</span>
+              {band.name}{band.purpose ? `: ${band.purpose}` : ''}
+            </li>{/each}
+        </ol>
+      {/if}
+    </div>
+  </details>
+</div>
 
 <style>
+  .below {
+    display: flex;
+    gap: 0.35rem;
+    margin-top: 0.35rem;
+    /* No wider than the court above it. */
+    width: 0;
+    min-width: 100%;
+  }
   .choices {
+    z-index: 7;
+    width: min(20rem, 85vw);
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
     gap: 0.25rem 0.5rem;
     align-items: center;
-    margin-top: 0.5rem;
-    font-size: 0.875rem;
+    font-size: 0.9375rem;
   }
 </style>

@@ -3,42 +3,20 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import type { Snapped } from '../../court/view'
-  import CourtTable from '../../court/CourtTable.svelte'
-  import {
-    answer,
-    api,
-    isNew,
-    type Drill,
-    type DrillDocument,
-    type Settings,
-    type Reference,
-  } from '../../lib/api/client'
+  import { answer, api, isNew, type Drill, type DrillDocument, type Settings } from '../../lib/api/client'
   import { keys, renew, vocabularyQuery } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import { Bench } from './bench.svelte'
-  import PatternFields from './PatternFields.svelte'
+  import BenchSide from './BenchSide.svelte'
+  import CourtView from './CourtView.svelte'
   import { Playback } from './playback.svelte'
   import PlayControls from './PlayControls.svelte'
   import ReadOff from './ReadOff.svelte'
-  import Repeats from './Repeats.svelte'
-  import Sequence from './Sequence.svelte'
-  import StandHere from './StandHere.svelte'
-  import Tempo from './Tempo.svelte'
-  import TryOn from './TryOn.svelte'
-  import Variations from './Variations.svelte'
-  import VerdictSign from './VerdictSign.svelte'
-  import CourtChange from './CourtChange.svelte'
-  import Branches from './Branches.svelte'
-  import CourtView from './CourtView.svelte'
-  import DrillFields from './DrillFields.svelte'
-  import InWords from './InWords.svelte'
-  import Measures from './Measures.svelte'
-  import NoGo from './NoGo.svelte'
-  import Things from './Things.svelte'
 
+  /** The court is the desk: it stands in full view, what is edited beside it, the counts at the foot. */
   interface Props {
     drill: Drill
     settings: Settings | undefined
@@ -51,36 +29,25 @@
   // svelte-ignore state_referenced_locally
   const draft = drafts.open('drill', id, drill)
   $effect(() => draft.offer(drill))
-  const bench = new Bench(id)
-  const report = $derived(bench.worked?.report)
-  const simulation = $derived(bench.worked?.simulation)
+  const bench = new Bench(id, draft, builtIn)
+  const report = $derived(bench.report)
+  const simulation = $derived(bench.simulation)
   const vocabulary = vocabularyQuery()
   const playback = new Playback(() => simulation)
-  const trying = $derived(bench.steps.length > 0)
+  const way = 'hodometer.court'
+  let lying = $state(localStorage.getItem(way) === 'lies')
+  $effect(() => localStorage.setItem(way, lying ? 'lies' : 'stands'))
 
   $effect(() => {
     void [bench.people, bench.hand, bench.student, bench.level, bench.steps]
-    bench.ask($state.snapshot(draft.document))
+    bench.ask()
   })
 
-  /** A plain copy, taken once for every change. */
-  const plain = $derived($state.snapshot(draft.document) as DrillDocument)
-  const current = () => plain
-  const changed = (document: DrillDocument) => draft.replace(document)
-  /** What was wrong with the last save, or with the last thing typed. */
-  const errors = $derived({ ...draft.fields, ...bench.fields })
-
-  let pressed = $state('')
   /** Only a drag that has ended is a change, and only what did not snap is rounded. */
   function move(handle: string, place: Snapped, how: 'dragged' | 'dropped' | 'nudged') {
-    if (how === 'dragged') bench.drag(current, handle, place)
-    else bench.move(current, handle, place, how === 'dropped', changed)
+    if (how === 'dragged') bench.drag(handle, place)
+    else bench.move(handle, place, how === 'dropped')
   }
-
-  const type = (path: string, text: string) => bench.edit(current, { typed: { path, text } }, changed)
-  const reword = (handle: string, wording: Reference) =>
-    bench.edit(current, { reword: { handle, ...wording } }, changed)
-  const remove = (handle: string) => bench.edit(current, { remove: handle }, changed)
 
   async function keepCopy(body: DrillDocument) {
     try {
@@ -123,219 +90,118 @@
 </script>
 
 <svelte:window onkeydown={keyboard} />
-<a class="link link-hover text-sm" href="#/drills">Drills</a>
-<div class="flex flex-wrap items-center gap-x-3 gap-y-2">
-  <h1>{draft.document.name}</h1>
-  {#if builtIn}
-    <span class="badge">built in</span>
-  {:else}
-    <SaveState {draft} busy={bench.editing} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
-  {/if}
-  <div class="ml-auto flex flex-wrap items-center gap-2">
-    {#if !builtIn}
-      <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
-      <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
+<div class="bench" class:lying>
+  <div class="head">
+    <a class="link link-hover text-sm" href="#/drills">Drills</a>
+    <h1>{draft.document.name}</h1>
+    {#if builtIn}
+      <span class="badge">built in</span>
+    {:else}
+      <SaveState {draft} busy={bench.editing} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
     {/if}
-    <button class="btn btn-sm" class:btn-primary={builtIn} onclick={duplicate}
-      >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
-    >
+    <div class="ml-auto flex items-center gap-2">
+      {#if !builtIn}
+        <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+        <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
+      {/if}
+      <button class="btn btn-sm" class:btn-primary={builtIn} onclick={duplicate}
+        >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
+      >
+    </div>
   </div>
-</div>
-<p class="mt-1 max-w-3xl">{draft.document.summary}</p>
-
-<div class="bench mt-4">
   <div class="drawing">
     {#if report}
       <CourtView
         {report}
         label="{draft.document.name} on {report.court.name}"
         {settings}
-        onmove={builtIn || trying ? undefined : move}
-        onpress={(handle) => (pressed = handle)}
-        onpoint={builtIn || trying ? undefined : (press) => bench.edit(current, { press }, changed)}
+        onmove={bench.fixed ? undefined : move}
+        onpress={(handle) => bench.choose(handle)}
+        onpoint={bench.fixed ? undefined : (press) => bench.edit({ press })}
         {simulation}
         aimed={bench.aimed}
         moment={playback.moment}
+        bind:lying
       >
+        {#snippet readout()}<ReadOff moved={bench.moved} />{/snippet}
         {#snippet controls()}<PlayControls {playback} />{/snippet}
       </CourtView>
     {/if}
-    <div class="no-print mt-2 flex flex-wrap items-center gap-3 text-sm">
-      <fieldset class="flex gap-3">
-        <legend class="sr-only">Shown for</legend>
-        <label class="flex items-center gap-1"
-          ><input type="radio" class="radio radio-sm" value="right" bind:group={bench.hand} /> right-hander</label
-        >
-        <label class="flex items-center gap-1"
-          ><input type="radio" class="radio radio-sm" value="left" bind:group={bench.hand} /> left-hander</label
-        >
-      </fieldset>
-      <TryOn {bench} drill={draft.document} vocabulary={vocabulary.data} />
-    </div>
-    {#if !builtIn}<div class="readout no-print mt-1 text-sm">
-        <ReadOff moved={bench.moved} {draft} {pressed} />
-      </div>{/if}
-    {#if bench.refusal && draft.status !== 'refused'}<p class="text-error mt-1" role="alert">
+    {#if bench.refusal && draft.status !== 'refused'}<p class="refused text-error text-sm" role="alert">
         {bench.refusal}
       </p>{/if}
   </div>
-  <div class="flex flex-col gap-4">
-    <section class="sheet" aria-labelledby="sequence">
-      <h2 id="sequence">The sequence</h2>
-      {#if simulation}
-        <p class="mt-1 mb-2 flex items-center gap-2" role="status">
-          <VerdictSign verdict={simulation.timeline.worst} bare />{simulation.verdict}
-        </p>
-      {/if}
-      <InWords {draft} {builtIn} />
-      {#if !draft.document.pattern.rally}
-        <Sequence
-          {draft}
-          {simulation}
-          fit={bench.worked?.playerFit?.measures ?? []}
-          vocabulary={vocabulary.data}
-          {report}
-          {builtIn}
-          tried={trying ? bench.worked?.document : undefined}
-          {errors}
-        />
-        <Repeats {draft} {builtIn} {errors} />
-        {#if vocabulary.data}<Branches {draft} vocabulary={vocabulary.data} {builtIn} {errors} />{/if}
-        {#if simulation && report}
-          <Tempo
-            {simulation}
-            {report}
-            gap={(trying ? bench.worked?.document : draft.document)?.pattern.gap ?? 3}
-            disabled={builtIn || trying}
-            onchange={(gap) => draft.change((d) => (d.pattern.gap = gap))}
-          />
-        {/if}
-      {/if}
-      {#if simulation && simulation.runs.length > 1}
-        <ul class="mt-1 flex flex-wrap gap-x-5" aria-label="Who runs how far">
-          {#each simulation.runs as run, i (i)}<li>{run}</li>{/each}
-        </ul>
-      {/if}
-      {#if vocabulary.data}<PatternFields {draft} {report} vocabulary={vocabulary.data} {builtIn} />{/if}
-    </section>
-    <Variations
-      {draft}
-      {builtIn}
-      vocabulary={vocabulary.data}
-      worked={bench.worked}
-      steps={bench.steps}
-      ontry={(steps) => (bench.steps = steps)}
-    />
-    {#if report}
-      <Measures
-        {draft}
-        {bench}
-        {report}
-        vocabulary={vocabulary.data}
-        {builtIn}
-        {errors}
-        ontype={type}
-        onfit={(fit) => bench.fit(current, fit, changed)}
+  <BenchSide {bench} vocabulary={vocabulary.data} />
+  {#if report && simulation}<div class="foot">
+      <Drums
+        metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
       />
-    {/if}
-    <DrillFields {draft} vocabulary={vocabulary.data} {builtIn} bind:people={bench.people} />
-    {#if report}
-      <section class="sheet overflow-x-auto" aria-labelledby="places">
-        <h2 id="places">Where everything is</h2>
-        <CourtTable
-          {report}
-          {errors}
-          ontype={builtIn ? undefined : type}
-          onreword={builtIn ? undefined : reword}
-          onremove={builtIn ? undefined : remove}
-        />
-        {#if !builtIn}
-          <p class="hint mb-3 text-sm">
-            Type lengths as you say them: 4 ft 6 in, 1.4 m, 3 steps, 3/4 back, half-way from the net to the
-            far service line.
-          </p>
-          <Things {draft} {report} {errors} ontype={type} />
-          <NoGo {draft} {report} />
-          <div class="mt-3">
-            <CourtChange
-              document={draft.document}
-              spots={report.spots}
-              onchange={(document) => draft.replace(document)}
-            />
-          </div>
-        {/if}
-      </section>
-    {/if}
-    <StandHere
-      drill={draft.document}
-      hand={bench.hand}
-      student={bench.student}
-      level={bench.level}
-      feeder={report?.spots.find((spot) => spot.label === 'feeder')?.at}
-    />
-    {#if report?.walk.length}
-      <section class="sheet" aria-labelledby="walk">
-        <h2 id="walk">Walk it off</h2>
-        <ol class="mt-1 list-decimal pl-5">
-          {#each report.walk as step, i (i)}<li>
-              <strong class="font-medium">{step.label}</strong>: {step.description}
-            </li>{/each}
-        </ol>
-        <p class="hint mt-1 text-sm">From the near left corner, the shortest way.</p>
-      </section>
-    {/if}
-    {#if draft.document.cautions.length}
-      <section class="sheet" aria-labelledby="cautions">
-        <h2 id="cautions">Take care</h2>
-        <ul class="mt-1 list-disc pl-5">
-          {#each draft.document.cautions as caution, i (i)}<li>{caution}</li>{/each}
-        </ul>
-        <p class="hint mt-1 text-sm">No medical advice; local rules and licensed practice come first.</p>
-      </section>
-    {/if}
-  </div>
+    </div>{/if}
 </div>
-{#if report && simulation}<div class="foot">
-    <Drums metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]} />
-  </div>{/if}
 
 <style>
-  .bench {
-    display: grid;
-    gap: 1.5rem;
-    grid-template-columns: min-content minmax(0, 1fr);
-    align-items: start;
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.25rem 0.75rem;
+    min-width: 0;
   }
-  @media print {
-    .bench {
-      grid-template-columns: 7.5cm minmax(0, 1fr);
-    }
+  .drawing {
+    position: relative;
   }
-  @media screen and (max-width: 900px) {
-    .bench {
-      grid-template-columns: minmax(0, 1fr);
-    }
+  .bench :global(.side) {
+    grid-area: side;
   }
-  /* The court stays in sight while something beside it is changed. */
-  @media (min-width: 901px) {
-    .drawing {
-      position: sticky;
-      top: 1rem;
-    }
+  .head {
+    grid-area: head;
   }
-  /* Of one size, so that reading off moves nothing else. */
-  .readout {
-    contain: strict;
-    height: 5rem;
+  .drawing {
+    grid-area: drawing;
   }
   .foot {
-    position: sticky;
-    bottom: 0;
-    margin-top: 1rem;
+    grid-area: foot;
+    min-width: 0;
+  }
+  @media screen and (min-width: 701px) {
+    .bench {
+      /* What is above and below the court: the head, the row of controls, the drums and the gaps. */
+      --court-height: calc(100dvh - 11.5rem);
+      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 21rem);
+      display: grid;
+      grid-template: 'head head' auto 'drawing side' minmax(0, 1fr) 'foot foot' auto / auto minmax(0, 1fr);
+      gap: 0.4rem 1rem;
+      height: max(calc(100dvh - 1rem), 34rem);
+    }
+    .lying {
+      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 16.3rem);
+    }
+  }
+  /* A court that lies on a page that stands has the sequence below it. */
+  @media screen and (min-width: 701px) and (max-width: 1100px) {
+    .lying {
+      --court-width: calc(100vw - 6rem);
+      --court-height: 50dvh;
+      grid-template: 'head' auto 'drawing' auto 'side' minmax(0, 1fr) 'foot' auto / minmax(0, 1fr);
+    }
   }
   @media (max-width: 700px) {
-    .foot {
-      position: static;
+    .bench {
+      display: flex;
+      flex-direction: column;
+      gap: 0.5rem;
+    }
+    .head,
+    .drawing {
+      order: -2;
+    }
+    h1 {
+      font-size: 1.15rem;
+    }
+  }
+  @media print {
+    .drawing {
+      width: 7.5cm;
     }
   }
 </style>

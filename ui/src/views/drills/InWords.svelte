@@ -1,18 +1,17 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
-  import { answer, api, type DrillDocument } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
+  import { answer, api } from '../../lib/api/client'
   import { keys } from '../../lib/data'
+  import type { Bench } from './bench.svelte'
 
   /** The pattern as one line in words: read as it is typed, taken over by Enter. */
   interface Props {
-    draft: Draft<DrillDocument>
-    builtIn: boolean
+    bench: Bench
   }
-  let { draft, builtIn }: Props = $props()
-  /** What is typed and not taken over yet; undefined while the line is the drill's own. */
-  let typed = $state<string>()
-  const plain = $derived($state.snapshot(draft.document) as DrillDocument)
+  let { bench }: Props = $props()
+  const builtIn = $derived(bench.builtIn)
+  const typed = $derived(bench.line)
+  const plain = $derived(bench.plain)
   const line = (typed: string) =>
     answer(api.POST('/api/drills/line', { body: { document: plain, line: typed } }))
   const own = createQuery(() => ({
@@ -36,15 +35,15 @@
     if (typed === undefined || typed.trim() === '') return
     const taken = (await line(typed)).document
     if (!taken) return
-    draft.replace(taken)
-    typed = undefined
+    bench.draft.replace(taken)
+    bench.line = undefined
   }
 
   function key(event: KeyboardEvent) {
     if (event.key === 'Enter' && !event.shiftKey) {
       event.preventDefault()
       void takeOver()
-    } else if (event.key === 'Escape') typed = undefined
+    } else if (event.key === 'Escape') bench.line = undefined
   }
 </script>
 
@@ -60,7 +59,7 @@
     readonly={builtIn}
     aria-describedby="in-words-means"
     value={typed ?? own.data?.line ?? ''}
-    oninput={(event) => (typed = event.currentTarget.value)}
+    oninput={(event) => (bench.line = event.currentTarget.value)}
     onkeydown={key}></textarea>
   <div id="in-words-means" class="text-sm">
     {#if understood}

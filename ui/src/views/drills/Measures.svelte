@@ -46,7 +46,7 @@
   }
 </script>
 
-<section class="sheet" aria-labelledby="aim">
+<section aria-labelledby="aim">
   <h2 id="aim">What counts</h2>
   {#if list.length > 1 || !builtIn}
     <div class="mt-1 flex flex-wrap items-center gap-2" role="group" aria-label="Measures">

@@ -7,18 +7,23 @@
   let { playback }: Props = $props()
 </script>
 
-<div class="no-print mt-2 flex flex-wrap items-center gap-2" role="group" aria-label="Play the turn">
-  <button class="btn btn-sm btn-primary" onclick={() => playback.toggle()}
+<div class="flex min-w-0 flex-1 items-center gap-1" role="group" aria-label="Play the turn">
+  <button class="btn btn-sm btn-primary px-2.5" onclick={() => playback.toggle()}
     >{playback.playing ? 'Pause' : 'Play'}</button
   >
-  <button class="btn btn-sm" onclick={() => playback.step(-1)} aria-label="Ball before">◂</button>
-  <button class="btn btn-sm" onclick={() => playback.step(1)} aria-label="Next ball">▸</button>
-  <label class="flex items-center gap-1 text-sm"
-    ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={playback.half} /> half speed</label
+  <button class="btn btn-sm px-2" onclick={() => playback.step(-1)} aria-label="Ball before">◂</button>
+  <button class="btn btn-sm px-2" onclick={() => playback.step(1)} aria-label="Next ball">▸</button>
+  <button
+    class="btn btn-sm px-2"
+    class:btn-primary={playback.half}
+    aria-pressed={playback.half}
+    aria-label="Half speed"
+    title="Half speed"
+    onclick={() => (playback.half = !playback.half)}>½</button
   >
   <input
     type="range"
-    class="range range-xs min-w-24 flex-1"
+    class="range range-xs min-w-8 flex-1"
     min="0"
     max={playback.end}
     step="0.05"
@@ -27,5 +32,5 @@
     aria-valuetext="{playback.time.toFixed(1)} s"
     oninput={(event) => playback.scrub(event.currentTarget.valueAsNumber)}
   />
-  <span class="drum-digits w-14 text-right text-lg">{playback.time.toFixed(1)} s</span>
+  <span class="drum-digits text-right text-lg whitespace-nowrap">{playback.time.toFixed(1)} s</span>
 </div>

@@ -21,7 +21,7 @@
   })
 </script>
 
-<details class="sheet" bind:open>
+<details class="mt-4" bind:open>
   <summary class="cursor-pointer"><h2 class="inline">Where to stand</h2></summary>
   {#if open}
     <p class="hint mt-1 mb-3 text-sm">

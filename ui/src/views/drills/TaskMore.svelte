@@ -5,19 +5,20 @@
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
+  import { ownPlace } from './tasks'
 
-  /** What else can be said of one task: its flight in figures, its feet, and places of its own. */
+  /** What else can be said of one task: its flight in figures, how it is fed, and where it comes. */
   interface Props {
     draft: Draft<DrillDocument>
     task: Task
     index: number
     report: Report
     vocabulary: Vocabulary
-    players: number
+    errors: Record<string, string>
   }
-  let { draft, task, index, report, vocabulary, players }: Props = $props()
+  let { draft, task, index, report, vocabulary, errors }: Props = $props()
   const path = $derived(`pattern.tasks.${index}`)
-  const error = (part: string) => draft.fields[`${path}.${part}`]
+  const error = (part: string) => errors[`${path}.${part}`]
   const set = (change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
   /** The area in which a ball lands; none where it is no wider and no deeper than its place. */
@@ -26,6 +27,8 @@
     set({ area: area.wide > 0 || area.deep > 0 ? area : undefined })
   }
   const spins = $derived(vocabulary.sports.find((each) => each.sport === draft.document.sport)?.spins ?? [])
+  const players = $derived(draft.document.places.filter((place) => place.kind === 'start').length)
+  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
   const some = (value: number) => (value > 0 ? value : undefined)
   const givens = {
     height: 'its highest point',
@@ -37,22 +40,23 @@
   const units = { height: 'm', clearance: 'm', speed: 'm/s', time: 's', wall: 'm' }
   const usual = { height: 3, clearance: 1, speed: 15, time: 1.2, wall: 2.4 }
   type By = keyof typeof givens
-  /** Places of its own start where the drill has them, to be dragged or typed in the table. */
-  const own = [
-    { part: 'from', label: 'a feeder’s place of its own', like: 'feeder' },
-    { part: 'recover', label: 'a place of its own to go back to', like: 'start' },
-    { part: 'reply', label: 'a target of its own for the reply', like: 'target' },
-  ] as const
-  const place = (like: string) => {
-    const at = report.spots.find((spot) => spot.label === like)?.at ??
-      report.measures.find((m) => m.target)?.target?.centre ?? { x: 0, y: report.court.length / 4 }
-    return { place: { x: at.x, y: at.y } }
-  }
 </script>
 
 <details class="no-print mt-1">
   <summary class="cursor-pointer text-sm">more<span class="sr-only"> about task {index + 1}</span></summary>
-  <div class="mt-2 grid max-w-md grid-cols-2 gap-2">
+  <div class="mt-2 grid max-w-md grid-cols-2 gap-x-3 gap-y-1.5">
+    <SelectField
+      label="Kind"
+      value={task.kind ?? 'ball'}
+      options={vocabulary.kinds}
+      onchange={(kind) => set({ kind })}
+    />
+    <TextField
+      label="Gap after it, s"
+      value={task.gap === undefined ? '' : String(task.gap)}
+      error={error('gap')}
+      onchange={(text) => set({ gap: number(text) })}
+    />
     <SelectField
       label="Flight chosen by"
       value={task.by ?? ''}
@@ -96,9 +100,6 @@
       error={error('rpm')}
       onchange={(v) => set({ rpm: v || undefined })}
     />
-    {#if task.contact === 'at a height'}
-      <LengthField label="Met at" metres={task.at ?? 0} error={error('at')} onchange={(at) => set({ at })} />
-    {/if}
     <SelectField
       label="Fed by"
       value={task.method ?? ''}
@@ -128,12 +129,6 @@
       value={task.replySpin ?? ''}
       options={[{ value: '', label: 'any' }, ...spins]}
       onchange={(spin) => set({ replySpin: spin === '' ? undefined : spin })}
-    />
-    <TextField
-      label="Feet"
-      value={task.stance ?? ''}
-      error={error('stance')}
-      onchange={(stance) => set({ stance: stance || undefined })}
     />
     <SelectField
       label="Comes to"
@@ -172,15 +167,23 @@
       />
     {/if}
   </div>
-  {#each own as each (each.part)}
-    <label class="mt-1 flex items-center gap-2 text-sm">
-      <input
-        type="checkbox"
-        class="checkbox checkbox-xs"
-        checked={Boolean(task[each.part])}
-        onchange={(event) => set({ [each.part]: event.currentTarget.checked ? place(each.like) : undefined })}
-      />
-      {each.label}<span class="sr-only">, task {index + 1}</span>
-    </label>
-  {/each}
+  <label class="mt-2 flex items-center gap-2 text-sm">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-xs"
+      checked={task.meant ?? false}
+      onchange={(event) => set({ meant: event.currentTarget.checked || undefined })}
+    />
+    overload on purpose<span class="sr-only">, task {index + 1}</span>
+  </label>
+  <label class="mt-1 flex items-center gap-2 text-sm">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-xs"
+      checked={Boolean(task.from)}
+      onchange={(event) =>
+        set({ from: event.currentTarget.checked ? ownPlace(report, 'feeder') : undefined })}
+    />
+    a feeder’s place of its own<span class="sr-only">, task {index + 1}</span>
+  </label>
 </details>

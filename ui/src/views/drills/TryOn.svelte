@@ -38,14 +38,14 @@
   }
 </script>
 
-<label class="flex items-center gap-2 text-sm">
+<label class="flex min-w-0 items-center gap-2 text-sm whitespace-nowrap">
   Try it on
   <select
-    class="select select-sm w-auto"
+    class="select select-sm w-auto min-w-0"
     value={bench.student || bench.level}
     onchange={(event) => choose(event.currentTarget.value)}
   >
-    <option value="">whom it is written for: {written}</option>
+    <option value="">as written: {written}</option>
     {#if own.length}
       <optgroup label="Your students">
         {#each own as student (student.id)}<option value={student.id}>{student.profile.name}</option>{/each}

@@ -49,7 +49,7 @@
 </script>
 
 <svelte:window onkeydown={keyboard} />
-<section class="sheet no-print" aria-labelledby="versions">
+<section aria-labelledby="versions">
   <h2 id="versions">Easier and harder</h2>
   <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="Versions that stand ready">
     <button class="btn btn-sm" class:btn-primary={!steps.length} onclick={() => ontry([])}

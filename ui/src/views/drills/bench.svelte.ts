@@ -11,8 +11,12 @@ import {
   type WorkedDrill,
 } from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
+import { mostTasks, moveTasks } from './measures'
+import type { Draft } from '../../lib/drafts/draft.svelte'
 
 export type Hand = 'right' | 'left'
+/** What can be opened over the side of the court. */
+export type Tab = 'balls' | 'counts' | 'versions' | 'places' | 'running' | 'words'
 type Level = NonNullable<DrillDocument['level']>
 
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
@@ -35,6 +39,12 @@ export class Bench {
   steps = $state.raw<Transformation[]>([])
   /** Which measure is open, from 0. */
   measure = $state(0)
+  /** What lies over the side of the court. */
+  tab = $state<Tab>('balls')
+  /** The handle of the sign that is chosen; empty for none. */
+  chosen = $state('')
+  /** A line in words that is typed and not taken over yet; undefined while it is the drill's own. */
+  line = $state<string>()
   /** What was wrong with the last change, by its path. */
   fields = $state.raw<Record<string, string>>({})
   refusal = $state('')
@@ -48,7 +58,106 @@ export class Bench {
   /** A place is being dragged. */
   #held = false
 
-  constructor(readonly id: string) {}
+  /** A plain copy of the drill, taken once for every change. */
+  readonly plain = $derived.by(() => $state.snapshot(this.draft.document) as DrillDocument)
+  /** What was wrong with the last save, or with the last thing typed. */
+  readonly errors = $derived.by(() => ({ ...this.draft.fields, ...this.fields }))
+
+  constructor(
+    readonly id: string,
+    readonly draft: Draft<DrillDocument>,
+    /** A drill of the library, which is duplicated to be changed. */
+    readonly builtIn: boolean,
+  ) {}
+
+  get report() {
+    return this.worked?.report
+  }
+
+  get simulation() {
+    return this.worked?.simulation
+  }
+
+  /** What whoever it is tried on makes of each measure. */
+  get fits() {
+    return this.worked?.playerFit.measures ?? []
+  }
+
+  /** A variation is being tried: it is shown, and cannot be changed. */
+  get trying() {
+    return this.steps.length > 0
+  }
+
+  get fixed() {
+    return this.builtIn || this.trying
+  }
+
+  /** What is shown: the drill, or the variation that is being tried. */
+  get pattern() {
+    return ((this.trying && this.worked?.document) || this.draft.document).pattern
+  }
+
+  /** Which task is chosen, from 0. */
+  get ball(): number | undefined {
+    const task = /^pattern\.tasks\.(\d+)/.exec(this.chosen)?.[1]
+    return task !== undefined && Number(task) < this.pattern.tasks.length ? Number(task) : undefined
+  }
+
+  /** Which place is chosen, from 0. */
+  get place(): number | undefined {
+    const place = /^places\.(\d+)/.exec(this.chosen)?.[1]
+    return place !== undefined && Number(place) < this.draft.document.places.length
+      ? Number(place)
+      : undefined
+  }
+
+  /** choose opens what a sign on the court stands for. */
+  choose(handle: string) {
+    this.chosen = handle
+    const measure = /^measures\.(\d+)/.exec(handle)?.[1]
+    if (measure !== undefined) this.measure = Number(measure)
+    if (handle) this.tab = measure !== undefined ? 'counts' : 'balls'
+  }
+
+  /** addAfter puts in a task like another after it; the row it is in now, or undefined where there is no room. */
+  addAfter(task: number): number | undefined {
+    if (this.pattern.tasks.length >= mostTasks) return undefined
+    this.draft.change((d) =>
+      moveTasks(d, (tasks) => {
+        const like = tasks[task]
+        if (like) tasks.splice(task + 1, 0, structuredClone(like))
+      }),
+    )
+    return task + 1
+  }
+
+  /** drop takes a task out, though never the last one that is left. */
+  drop(task: number): number | undefined {
+    if (this.pattern.tasks.length < 2) return undefined
+    this.draft.change((d) => moveTasks(d, (tasks) => tasks.splice(task, 1)))
+    this.chosen = ''
+    return Math.min(task, this.pattern.tasks.length - 1)
+  }
+
+  /** shift takes a task so many places on, or back; where it is then. */
+  shift(task: number, by: number): number | undefined {
+    const to = task + by
+    if (to < 0 || to >= this.pattern.tasks.length) return undefined
+    this.draft.change((d) =>
+      moveTasks(d, (tasks) => {
+        const [moved] = tasks.splice(task, 1)
+        if (moved) tasks.splice(to, 0, moved)
+      }),
+    )
+    if (this.ball === task) this.open(to)
+    return to
+  }
+
+  /** open shows the choices of a task; undefined closes them. */
+  open(task: number | undefined) {
+    this.chosen = task === undefined ? '' : `pattern.tasks.${task}.landing`
+    if (task !== undefined) this.tab = 'balls'
+  }
 
   /** Where balls aimed at the target of the measure that is open land. */
   get aimed() {
@@ -56,55 +165,51 @@ export class Bench {
     return measures?.[Math.min(this.measure, measures.length - 1)]?.target ?? undefined
   }
 
-  /** ask has a document worked out. */
-  ask(document: DrillDocument) {
+  /** ask has the drill worked out. */
+  ask() {
+    const document = this.plain
     this.#run(async () => {
       this.worked = await this.#preview(document)
     })
   }
 
   /** drag shows what a place would be, without changing the document. */
-  drag(current: () => DrillDocument, handle: string, place: Snapped) {
+  drag(handle: string, place: Snapped) {
     this.#held = true
     this.#run(async () => {
       if (!this.#held) return
-      const body = { document: current(), hand: this.hand, move: { handle, to: place.to } }
+      const body = { document: this.plain, hand: this.hand, move: { handle, to: place.to } }
       this.moved = await answer(api.POST('/api/drills/moved', { body }))
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
   }
 
   /** move changes a place; what did not snap is rounded where that is asked for. */
-  move(
-    current: () => DrillDocument,
-    handle: string,
-    place: Snapped,
-    round: boolean,
-    changed: (document: DrillDocument) => void,
-  ) {
+  move(handle: string, place: Snapped, round: boolean) {
     this.#held = false
     const roundX = round && place.x === undefined
     const roundY = round && place.y === undefined
-    this.edit(current, { move: { handle, to: place.to, roundX, roundY } }, changed)
+    this.edit({ move: { handle, to: place.to, roundX, roundY } })
   }
 
   /**
    * edit does something to the document and has it worked out. Where the document was changed while an
    * answer was on its way, the change is made to the newer one. Of moves of one place that wait, the last is made.
    */
-  edit(current: () => DrillDocument, edit: DrillEdit, changed: (document: DrillDocument) => void) {
+  edit(edit: DrillEdit) {
     const handle = edit.move?.handle
     if (handle && this.#edits.at(-1)?.handle === handle) this.#edits.pop()
     const make = async () => {
       let before: DrillDocument
       let worked: WorkedDrill
       do {
-        before = current()
+        before = this.plain
         worked = await this.#preview(before, edit)
-      } while (JSON.stringify(before) !== JSON.stringify(current()))
+      } while (JSON.stringify(before) !== JSON.stringify(this.plain))
       this.worked = worked
       this.moved = undefined
-      changed(worked.document)
+      this.draft.replace(worked.document)
+      if (edit.press) this.open(worked.document.pattern.tasks.length - 1)
     }
     this.#edits.push({ handle, make })
     this.editing = true
@@ -112,12 +217,12 @@ export class Bench {
   }
 
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
-  fit(current: () => DrillDocument, fit: FitRequest, changed: (document: DrillDocument) => void) {
+  fit(fit: FitRequest) {
     const make = async () => {
-      const body = { ...this.#tried(current()), fit }
+      const body = { ...this.#tried(this.plain), fit }
       const fitted = await answer(api.POST('/api/drills/fit', { body }))
       this.sentence = fitted.sentence
-      changed(fitted.document)
+      this.draft.replace(fitted.document)
     }
     this.#edits.push({ make })
     this.editing = true

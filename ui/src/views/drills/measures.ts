@@ -1,8 +1,21 @@
-import type { DrillDocument, Measure, Task, Unit, Vocabulary } from '../../lib/api/client'
+import type { DrillDocument, Measure, MeasureFit, Task, Unit, Vocabulary } from '../../lib/api/client'
 import { ofForm } from '../../goal/goals'
 
 /** The most measures that a drill has. */
 export const mostMeasures = 8
+
+/** The most tasks that a pattern has. */
+export const mostTasks = 60
+
+/** The balls of a task, from 0, in the first measure that it belongs to. */
+export const ballsOf = (fit: MeasureFit[], task: number) =>
+  fit.find((m) => m.balls.some((b) => b.task === task))?.balls.filter((b) => b.task === task) ?? []
+
+/** How many of ten balls of a task are made; undefined where that is not known. */
+export function madeOf(fit: MeasureFit[], task: number): number | undefined {
+  const balls = ballsOf(fit, task)
+  return balls.length ? (10 * balls.reduce((sum, ball) => sum + ball.chance, 0)) / balls.length : undefined
+}
 
 /** A measure is counted in another unit: goals that cannot be are put in the place of those that fit least. */
 export function countedIn(measure: Measure, what: Unit, vocabulary: Vocabulary): Measure {

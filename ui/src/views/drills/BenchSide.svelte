@@ -1,0 +1,257 @@
+<script lang="ts">
+  import { MediaQuery } from 'svelte/reactivity'
+  import type { Vocabulary } from '../../lib/api/client'
+  import CourtTable from '../../court/CourtTable.svelte'
+  import Tabs from '../../lib/Tabs.svelte'
+  import BallCard from './BallCard.svelte'
+  import Balls from './Balls.svelte'
+  import type { Bench, Tab } from './bench.svelte'
+  import Branches from './Branches.svelte'
+  import CourtChange from './CourtChange.svelte'
+  import DrillFields from './DrillFields.svelte'
+  import DrillWords from './DrillWords.svelte'
+  import InWords from './InWords.svelte'
+  import Measures from './Measures.svelte'
+  import NoGo from './NoGo.svelte'
+  import PatternFields from './PatternFields.svelte'
+  import Repeats from './Repeats.svelte'
+  import StandHere from './StandHere.svelte'
+  import Tempo from './Tempo.svelte'
+  import Things from './Things.svelte'
+  import TryOn from './TryOn.svelte'
+  import Turn from './Turn.svelte'
+  import Variations from './Variations.svelte'
+  import VerdictSign from './VerdictSign.svelte'
+
+  /** What stands beside the court: the sequence, and over it whatever is opened. */
+  interface Props {
+    bench: Bench
+    vocabulary: Vocabulary | undefined
+  }
+  let { bench, vocabulary }: Props = $props()
+  const draft = $derived(bench.draft)
+  const builtIn = $derived(bench.builtIn)
+  const report = $derived(bench.report)
+  const simulation = $derived(bench.simulation)
+  const errors = $derived(bench.errors)
+  const rally = $derived(Boolean(draft.document.pattern.rally))
+  const type = (path: string, text: string) => bench.edit({ typed: { path, text } })
+  const phone = new MediaQuery('max-width: 700px')
+  /** Where each path of a document is edited. */
+  const paths: [Tab, RegExp][] = [
+    ['balls', /^(press|pattern\.(tasks|repeats|branches|gap|pause|sequences))/],
+    ['running', /^(pattern|turns|setUp|effort|level|surface)/],
+    ['counts', /^(measures|order|format)/],
+    ['versions', /^variations/],
+    ['places', /^(places|noGo|court)/],
+    ['words', /./],
+  ]
+  const wrong = $derived(
+    new Set(Object.keys(errors).map((path) => paths.find(([, own]) => own.test(path))?.[0])),
+  )
+  const tabs = $derived(
+    (
+      [
+        ['balls', rally ? 'Rally' : 'Balls'],
+        ['counts', 'What counts'],
+        ['versions', 'Versions'],
+        ['places', 'Places'],
+        ['running', 'Turns'],
+        ['words', 'Words, care'],
+      ] as const
+    ).map(([id, label]) => ({ id, label, wrong: wrong.has(id) })),
+  )
+</script>
+
+{#if phone.current && !rally}
+  <div class="strip-of no-print"><Balls {bench} strip /></div>
+{/if}
+<div class="side" class:one={bench.tab === 'balls'}>
+  <div class="no-print flex flex-wrap items-center gap-x-3 gap-y-1 pb-1 text-sm">
+    <TryOn {bench} drill={draft.document} {vocabulary} />
+    <fieldset class="flex gap-3">
+      <legend class="sr-only">Shown for</legend>
+      {#each ['right', 'left'] as const as hand (hand)}
+        <label class="flex items-center gap-1"
+          ><input type="radio" class="radio radio-sm" value={hand} bind:group={bench.hand} />
+          {hand}-hander</label
+        >
+      {/each}
+    </fieldset>
+  </div>
+  <Tabs label="Of this drill" {tabs} current={bench.tab} onchange={(tab) => (bench.tab = tab)} />
+  <div class="panel" role="tabpanel" aria-label={tabs.find((tab) => tab.id === bench.tab)?.label}>
+    {#if bench.tab === 'balls'}
+      <section class="sequence" class:opened={bench.ball !== undefined} aria-labelledby="sequence">
+        <div class="min-w-0">
+          <h2 id="sequence" class="sr-only">The sequence</h2>
+          {#if simulation}
+            <p class="my-1 flex items-center gap-2" role="status">
+              <VerdictSign verdict={simulation.timeline.worst} bare />{simulation.verdict}
+            </p>
+          {/if}
+          {#if !rally}
+            {#if !phone.current}<Balls {bench} />{/if}
+            <div class="mt-2"><Turn {draft} {builtIn} {errors} /></div>
+            {#if simulation && report}
+              <Tempo
+                {simulation}
+                {report}
+                gap={bench.pattern.gap}
+                disabled={bench.fixed}
+                onchange={(gap) => draft.change((d) => (d.pattern.gap = gap))}
+              />
+            {/if}
+            <Repeats {draft} {builtIn} {errors} />
+            {#if vocabulary}<Branches {draft} {vocabulary} {builtIn} {errors} />{/if}
+          {/if}
+          {#if simulation && simulation.runs.length > 1}
+            <ul class="mt-1 flex flex-wrap gap-x-5" aria-label="Who runs how far">
+              {#each simulation.runs as run, i (i)}<li>{run}</li>{/each}
+            </ul>
+          {/if}
+          <div class="mt-2"><InWords {bench} /></div>
+        </div>
+        {#if bench.ball !== undefined && vocabulary}
+          <BallCard {bench} index={bench.ball} {vocabulary} />
+        {/if}
+      </section>
+    {:else if bench.tab === 'counts' && report}
+      <Measures
+        {draft}
+        {bench}
+        {report}
+        {vocabulary}
+        {builtIn}
+        {errors}
+        ontype={type}
+        onfit={(fit) => bench.fit(fit)}
+      />
+    {:else if bench.tab === 'versions'}
+      <Variations
+        {draft}
+        {builtIn}
+        {vocabulary}
+        worked={bench.worked}
+        steps={bench.steps}
+        ontry={(steps) => (bench.steps = steps)}
+      />
+    {:else if bench.tab === 'places' && report}
+      <section aria-labelledby="places">
+        <h2 id="places">Where everything is</h2>
+        <div class="overflow-x-auto">
+          <CourtTable
+            {report}
+            {errors}
+            ontype={builtIn ? undefined : type}
+            onreword={builtIn
+              ? undefined
+              : (handle, wording) => bench.edit({ reword: { handle, ...wording } })}
+            onremove={builtIn ? undefined : (handle) => bench.edit({ remove: handle })}
+          />
+        </div>
+        {#if !builtIn}
+          <p class="hint mb-3 text-sm">
+            Type lengths as you say them: 4 ft 6 in, 1.4 m, 3 steps, 3/4 back, half-way from the net to the
+            far service line.
+          </p>
+          <Things {draft} {report} {errors} ontype={type} />
+          <NoGo {draft} {report} />
+          <div class="mt-3">
+            <CourtChange
+              document={draft.document}
+              spots={report.spots}
+              onchange={(document) => draft.replace(document)}
+            />
+          </div>
+        {/if}
+        {#if report.walk.length}
+          <h2 class="mt-4">Walk it off</h2>
+          <ol class="mt-1 list-decimal pl-5">
+            {#each report.walk as step, i (i)}<li>
+                <strong class="font-medium">{step.label}</strong>: {step.description}
+              </li>{/each}
+          </ol>
+          <p class="hint mt-1 text-sm">From the near left corner, the shortest way.</p>
+        {/if}
+        <StandHere
+          drill={draft.document}
+          hand={bench.hand}
+          student={bench.student}
+          level={bench.level}
+          feeder={report.spots.find((spot) => spot.label === 'feeder')?.at}
+        />
+      </section>
+    {:else if bench.tab === 'running'}
+      <DrillFields {draft} {builtIn} bind:people={bench.people} />
+      {#if vocabulary}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
+    {:else if bench.tab === 'words'}
+      <p class="mb-3">{draft.document.summary}</p>
+      {#if draft.document.cautions.length}
+        <h2 id="cautions">Take care</h2>
+        <ul class="mt-1 list-disc pl-5" aria-labelledby="cautions">
+          {#each draft.document.cautions as caution, i (i)}<li>{caution}</li>{/each}
+        </ul>
+        <p class="hint mt-1 mb-3 text-sm">No medical advice; local rules and licensed practice come first.</p>
+      {/if}
+      <DrillWords {draft} {vocabulary} {builtIn} />
+    {/if}
+  </div>
+</div>
+
+<style>
+  .side {
+    container: side / inline-size;
+    display: flex;
+    flex-direction: column;
+    min-height: 0;
+    min-width: 0;
+  }
+  .panel {
+    min-height: 0;
+    position: relative;
+    flex: 1;
+    overflow-y: auto;
+    padding: 0.35rem 0.25rem 0.5rem 0;
+    max-width: 62rem;
+  }
+  .sequence {
+    display: grid;
+    gap: 0.75rem;
+    grid-template-columns: minmax(0, 1fr);
+    align-items: start;
+  }
+  @container side (min-width: 44rem) {
+    .sequence.opened {
+      grid-template-columns: minmax(0, 1fr) 19rem;
+    }
+  }
+  /* In a narrow side the card comes first, or it would be out of sight. */
+  @container side (max-width: 44rem) {
+    .sequence > :global(.card-of) {
+      order: -1;
+    }
+  }
+  @media (max-width: 700px) {
+    .panel {
+      overflow: visible;
+    }
+    /* The sequence stays in sight above the rooms, and the card over it. */
+    .strip-of {
+      position: sticky;
+      bottom: 3.9rem;
+      z-index: 5;
+      order: -1;
+      padding-block: 0.3rem;
+      background: var(--color-base-100);
+    }
+    .sequence > :global(.card-of) {
+      position: fixed;
+      inset: auto 0.5rem 4.1rem;
+      z-index: 8;
+      max-height: 60dvh;
+      overflow-y: auto;
+      box-shadow: 0 0 1rem color-mix(in oklab, var(--color-base-content) 30%, transparent);
+    }
+  }
+</style>
