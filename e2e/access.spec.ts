@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectClean, test } from './fixtures'
+import { drawer, expect, expectClean, test } from './fixtures'
 
 const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click()
 
@@ -43,10 +43,21 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     async (page) => {
       await link(page, 'Drills')
       await page.getByRole('button', { name: 'Duplicate Three-Corner Round' }).first().click()
-      await page.getByText('Name and words').click()
-      await page.getByText('Where everything is').waitFor()
+      await page.getByRole('button', { name: /^Task 1:/ }).click()
+      await page.locator('summary', { hasText: 'more about task 1' }).click()
+      await page.getByRole('region', { name: 'Task 1' }).waitFor()
     },
   ],
+  ...(['What counts', 'Versions', 'Places', 'Turns', 'Words, care'] as const).map(
+    (name): [string, (page: Page) => Promise<unknown>] => [
+      `a drill: ${name}`,
+      async (page) => {
+        await link(page, 'Drills')
+        await page.getByRole('button', { name: 'Duplicate Three-Corner Round' }).first().click()
+        await drawer(page, name)
+      },
+    ],
+  ),
   [
     'lessons',
     async (page) => (

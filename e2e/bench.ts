@@ -122,7 +122,8 @@ async function previews(): Promise<{ answer: number; screen: number }> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${club.url}/#/drills`)
   await page.getByRole('button', { name: 'Duplicate Both Verges' }).last().click()
-  await page.getByLabel('Task 1: pace').waitFor()
+  await page.getByRole('button', { name: /^Task 1:/ }).click()
+  await page.getByRole('region', { name: 'Task 1' }).waitFor()
   const screens: number[] = []
   for (const pace of [
     'half pace',
@@ -137,8 +138,9 @@ async function previews(): Promise<{ answer: number; screen: number }> {
     // In the page, from the change to the first read-out that differs.
     screens.push(
       await page.evaluate<number>(`new Promise((resolve) => {
-        const select = document.querySelector('[aria-label="Task 1: pace"]')
-        const cell = select.closest('tr').cells[2]
+        const card = document.querySelector('section[aria-label="Task 1"]')
+        const select = [...card.querySelectorAll('label')].find((label) => label.textContent === 'Pace').control
+        const cell = document.querySelector('tr.chosen')
         const before = cell.textContent
         const from = performance.now()
         new MutationObserver(() => {

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import type { components } from '../ui/src/lib/api/schema'
-import { expect, test } from './fixtures'
+import { drawer, expect, look, test } from './fixtures'
 
 type Court = components['schemas']['Court']
 type Drill = components['schemas']['Drill']
@@ -52,7 +52,7 @@ test('drawings agree with the computed places to the pixel on every court', asyn
     ]
     await page.goto(await threeMarks(demo.url, court, places))
     for (const end of ['near', 'far']) {
-      await page.getByLabel('Nearest end').selectOption(end)
+      await look(page, 'Nearest end', end)
       const drawing = await page
         .getByRole('group', { name: `Marks on ${court.name} on ${court.name}` })
         .boundingBox()
@@ -98,22 +98,26 @@ test.describe('a fact of the trade is set up in a few steps', () => {
     demo,
   }) => {
     await own(page, demo.url, 'Both Verges')
+    await drawer(page, 'Places')
     await type(page, /^target, .* the left singles sideline$/, '4 ft 6 in')
     await type(
       page,
       /^target, .* the far service line to the far baseline$/,
       '6 ft 6 in inside the far baseline',
     )
+    await drawer(page, 'What counts')
     await type(page, 'Within', '4 ft 6 in')
+    await expect(measured(page)).toContainText('Margin to the left singles sideline 1.37 m')
+    await expect(measured(page)).toContainText('Lies out, never counts 0 %')
+    await drawer(page, 'Places')
     await expect(
       page.getByText('1.98 m inside the far baseline, 1.37 m inside the left singles sideline').first(),
     ).toBeVisible()
-    await expect(measured(page)).toContainText('Margin to the left singles sideline 1.37 m')
-    await expect(measured(page)).toContainText('Lies out, never counts 0 %')
   })
 
   test('the depth strip, 4 ft 6 in inside the baseline', async ({ page, demo }) => {
     await own(page, demo.url, 'Coin in the Corner')
+    await drawer(page, 'What counts')
     await page.getByLabel('Target', { exact: true }).selectOption('strip')
     await page.getByLabel('Along the', { exact: true }).selectOption('far-baseline')
     await type(page, 'Deep', `4' 6"`)
@@ -123,7 +127,9 @@ test.describe('a fact of the trade is set up in a few steps', () => {
 
   test('the safe cross-court mark, 2 ft inside the singles sideline', async ({ page, demo }) => {
     await own(page, demo.url, 'Coin in the Corner')
+    await drawer(page, 'Places')
     await type(page, /^target, .* the left singles sideline$/, '2 ft')
+    await drawer(page, 'What counts')
     await expect(measured(page)).toContainText('Margin to the left singles sideline 0.61 m')
     // A circular segment: (arccos(2/4.5) − 2/4.5 × √(1 − (2/4.5)²)) ÷ π.
     await expect(measured(page)).toContainText('Lies out, never counts 22.7 %')
@@ -131,20 +137,25 @@ test.describe('a fact of the trade is set up in a few steps', () => {
 
   test('cones 6 in inside the no-volley zone', async ({ page, demo }) => {
     await own(page, demo.url, 'Soft Landing')
+    await drawer(page, 'What counts')
     await page.getByLabel('Target', { exact: true }).selectOption('object')
+    await drawer(page, 'Places')
     await type(page, /^target, .* the net$/, '6 in inside the far no-volley line')
     await expect(
       page.getByText('0.15 m inside the far no-volley line, 1.2 m inside the left sideline').first(),
     ).toBeVisible()
+    await drawer(page, 'What counts')
     await expect(measured(page)).toContainText('Share of the far no-volley zone')
     await expect(measured(page)).toContainText('Margin to the left sideline 1.2 m')
   })
 
   test('two bounces beyond the net of a table', async ({ page, demo }) => {
     await own(page, demo.url, 'Soft Landing')
+    await drawer(page, 'Places')
     await page.getByLabel('Another court').selectOption('Table tennis')
     await page.getByRole('button', { name: 'Look at it there' }).click()
     await page.getByRole('button', { name: 'Take the drill there' }).click()
+    await drawer(page, 'What counts')
     await page.getByLabel('Target', { exact: true }).selectOption('double bounce')
     await page.getByLabel('Which').selectOption('far half')
     await expect(page.getByText('into the two bounces in the far half.')).toBeVisible()
@@ -158,6 +169,7 @@ test('a mark is dragged by touch, snaps to a line, and is undone and redone', as
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 390, height: 844 } })
   const page = await context.newPage()
   await own(page, demo.url, 'Coin in the Corner')
+  await drawer(page, 'Places')
   const row = page.getByRole('row', { name: /^2 ball 2/ })
   await expect(row).toContainText('0.6 m inside the near service line')
   const sign = page.getByRole('button', { name: /^ball 2, / })
@@ -180,6 +192,7 @@ test('a mark is dragged by touch, snaps to a line, and is undone and redone', as
 
 test('a cone is put down, measured from lines and taken away in the table alone', async ({ page, demo }) => {
   await own(page, demo.url, 'Coin in the Corner')
+  await drawer(page, 'Places')
   await page.getByLabel('Somebody or something to add').selectOption('cone')
   await page.getByRole('button', { name: 'Put it on court' }).click()
   const row = page.getByRole('row', { name: /^C cone/ })
@@ -210,7 +223,7 @@ test('the walls of a squash court are laid flat to scale', async ({ page, demo }
       [1, 1],
     ]),
   )
-  await page.getByLabel('Show', { exact: true }).selectOption('walls')
+  await look(page, 'Show', 'walls')
   const drawing = page.getByRole('group', { name: 'Marks on Squash on Squash' })
   await expect(drawing.locator('line > title')).toHaveText(squash.walls.map((wall) => wall.name))
   const floor = await drawing.locator('rect.surface').boundingBox()
@@ -222,18 +235,22 @@ test('the walls of a squash court are laid flat to scale', async ({ page, demo }
 
 test('regions lie over the court, and the numbering is the coach’s', async ({ page, empty }) => {
   await own(page, empty.url, 'Last Stretch')
+  const menu = page.locator('summary', { hasText: 'View' })
+  await menu.click()
   await page.getByLabel('Regions').selectOption('four depths')
   const list = page.getByRole('list', { name: 'Depth regions, from the net out' })
   await expect(list.getByRole('listitem').first()).toHaveText('1 close: finish')
   await page.getByLabel('Numbered').selectOption('from the baseline in')
   await expect(list.getByRole('listitem').first()).toHaveText('4 close: finish')
   await page.reload()
+  await menu.click()
   await page.getByLabel('Regions').selectOption('four depths')
   await expect(list.getByRole('listitem').first()).toHaveText('4 close: finish')
 })
 
 test('a length that cannot be read is told beside its field', async ({ page, demo }) => {
   await own(page, demo.url, 'Three-Corner Round')
+  await drawer(page, 'What counts')
   await type(page, 'Deep', 'a bit')
   await expect(
     page.getByRole('alert').filter({ hasText: 'a length was expected, such as 4 ft 6 in' }).first(),

@@ -122,3 +122,17 @@ export const eight = [
   hurts: '',
   note: '',
 }))
+
+/** drawer opens one of the drawers beside the court of the bench. */
+export const drawer = (
+  page: Page,
+  name: 'Balls' | 'What counts' | 'Versions' | 'Places' | 'Turns' | 'Words, care',
+) => page.getByRole('tab', { name }).click()
+
+/** look chooses how the court of the bench is shown. */
+export async function look(page: Page, field: string, option: string) {
+  const menu = page.locator('summary', { hasText: 'View' })
+  await menu.click()
+  await page.getByLabel(field, { exact: true }).selectOption(option)
+  await menu.click()
+}

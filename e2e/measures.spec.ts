@@ -1,12 +1,13 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { choose, eight, expect, kept, test } from './fixtures'
+import { choose, drawer, eight, expect, kept, test } from './fixtures'
 
 /** A drill of the coach's own, made from a built-in one; its measures are in the answer. */
 async function own(page: Page, club: Club, name: string): Promise<Locator> {
   await page.goto(`${club.url}/#/drills`)
   await page.getByRole('button', { name: `Duplicate ${name}` }).click()
   await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
+  await drawer(page, 'What counts')
   const counts = page.getByRole('region', { name: 'What counts' })
   await expect(counts).toBeVisible()
   return counts
@@ -149,7 +150,10 @@ test('what cannot be counted so is told where it is', async ({ page, empty }) =>
   await counts.getByLabel('What is tried').selectOption('repetition')
   await saved(page)
   // Its task goes, and what it counts with it; the other measure keeps its own.
+  await drawer(page, 'Balls')
+  await page.getByRole('button', { name: /^Task 1:/ }).click()
   await page.getByRole('button', { name: 'Drop task 1' }).click()
+  await drawer(page, 'What counts')
   await counts.getByRole('button', { name: '2 with a ball' }).click()
   await expect(counts.getByText('10 made in all')).toBeVisible()
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectClean, test } from './fixtures'
+import { drawer, expect, expectClean, test } from './fixtures'
 
 const takes = (page: Page) => page.getByLabel('What the goal takes')
 const becomes = (page: Page) => page.getByLabel('What becomes of balls aimed there')
@@ -94,6 +94,7 @@ test('the reckoner finds an aim, a size and the pace of a rally on a phone', asy
 test('goal and target are fitted to the student a drill is tried on', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await drawer(page, 'What counts')
   await expect(page.getByText('nothing is known yet')).toBeVisible()
   await expect(forTheGoal(page, 33)).toBeVisible()
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
@@ -103,6 +104,7 @@ test('goal and target are fitted to the student a drill is tried on', async ({ p
 
   await page.getByRole('button', { name: 'Duplicate to change it' }).click()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()
+  await drawer(page, 'What counts')
   await page.getByLabel('Minutes for the goal').fill('3')
   await page.getByRole('button', { name: 'Fit the goal' }).click()
   await expect(page.getByText(/is met 4 times in 5 within 3 min/)).toBeVisible()
@@ -159,6 +161,7 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
   await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
+  await drawer(page, 'What counts')
   await expect(
     page.getByText(/dots are the 9 that were logged by place; 1 more was logged by zone/),
   ).toBeVisible()

@@ -1,4 +1,4 @@
-import { expect, test } from './fixtures'
+import { drawer, expect, test } from './fixtures'
 
 /** One coach's first afternoon: from an empty Hodometer to a student's next step. */
 test('a coach plans, runs and follows up a first lesson', async ({ page, empty }) => {
@@ -21,6 +21,7 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await page.getByRole('link', { name: 'Drills' }).click()
   await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()
+  await drawer(page, 'Places')
   const firstBall = page.getByRole('row', { name: /ball 1, forehand/ })
   await expect(firstBall).toContainText('1.5 m inside the near baseline')
   const sign = page.getByRole('button', { name: /^ball 1, forehand/ })
@@ -31,7 +32,10 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await page.mouse.move(box.x + box.width / 2 - 30, box.y + box.height / 2 - 30, { steps: 6 })
   await page.mouse.up()
   await expect(firstBall).not.toContainText('1.5 m inside the near baseline')
+  await drawer(page, 'Balls')
   await page.getByLabel('Gap between balls').fill('4')
+  await page.getByLabel('Gap between balls').press('Tab')
+  await drawer(page, 'Turns')
   await page.getByLabel('Turns each').fill('2')
   await page.getByLabel('Turns each').press('Tab')
   // 3 × (2 × 4 + 6) = 42 s a turn; two turns of six balls.

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectClean, lessonOf, test } from './fixtures'
+import { drawer, expect, expectClean, lessonOf, test } from './fixtures'
 
 const told = (page: Page) => page.getByRole('status', { name: 'The answer' })
 
@@ -57,7 +57,7 @@ test('a coach asks where to wait, says what opponents really play, and makes a d
 
   await page.getByRole('button', { name: 'Make a drill of it' }).click()
   await expect(page.getByRole('heading', { name: 'Read It' })).toBeVisible()
-  await expect(page.getByLabel('Where everything is').getByText(/^4/).first()).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Task 4:/ })).toBeVisible()
 })
 
 test('angles say what the corner opens, and what makes no sense', async ({ page, demo }) => {
@@ -96,6 +96,7 @@ test('a timed run makes a student as quick as they are', async ({ page, demo }) 
 test('the bench and the court show the same picture of where to stand', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await drawer(page, 'Places')
   await page.locator('summary', { hasText: 'Where to stand' }).click()
   await expect(told(page)).toContainText('of 100 are held')
   await page.setViewportSize({ width: 390, height: 844 })
@@ -114,6 +115,8 @@ test('the bench and the court show the same picture of where to stand', async ({
 test('a serve is met at full reach and lands in the box across', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
   await page.getByRole('link', { name: 'Four Corners' }).first().click()
+  await page.getByRole('button', { name: /^Task 1:/ }).click()
+  await page.getByText('its figures').click()
   await expect(page.getByText(/out of the air at 2\.55 m/).first()).toBeVisible()
 })
 

@@ -1,4 +1,4 @@
-import { expect, test } from './fixtures'
+import { drawer, expect, test } from './fixtures'
 
 test('two tabs that edit the same drill lose nothing', async ({ context, demo }) => {
   const mine = await context.newPage()
@@ -15,22 +15,27 @@ test('two tabs that edit the same drill lose nothing', async ({ context, demo })
   await expect(mine.getByText('All changes saved')).toBeVisible()
 
   // Different parts are put together; nobody is asked.
+  await drawer(yours, 'Turns')
   await yours.getByLabel('Turns each').fill('9')
   await yours.getByLabel('Turns each').press('Tab')
+  await drawer(yours, 'Balls')
   await expect(yours.getByLabel('Gap between balls')).toHaveValue('5')
   await expect(yours.getByText('All changes saved')).toBeVisible()
 
   // The same part is offered side by side.
+  await drawer(mine, 'Turns')
   await mine.getByLabel('Turns each').fill('4')
   await mine.getByLabel('Turns each').press('Tab')
   const differs = mine.getByRole('alert').filter({ hasText: 'changed somewhere else' })
   await expect(differs.getByRole('row', { name: 'turns 4 9' })).toBeVisible()
   await differs.getByRole('button', { name: 'Keep mine as a copy' }).click()
   await expect(mine.getByText('Kept as a drill of its own.')).toBeVisible()
+  await drawer(mine, 'Turns')
   await expect(mine.getByLabel('Turns each')).toHaveValue('4')
 
   await yours.reload()
   await expect(yours.getByLabel('Gap between balls')).toHaveValue('5')
+  await drawer(yours, 'Turns')
   await expect(yours.getByLabel('Turns each')).toHaveValue('9')
 })
 

@@ -5,6 +5,8 @@ import (
 	"math"
 	"strconv"
 
+	"codeberg.org/go-pdf/fpdf"
+
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/report"
@@ -135,7 +137,20 @@ func (s *sheet) places(v view, d Drawn) {
 		case drill.Start:
 			s.SetFillColor(0, 0, 0)
 			s.Rect(x-r, y-r, 2*r, 2*r, "F")
-		case drill.Cone, drill.Obstacle, drill.Basket:
+		case drill.Cone:
+			s.font(sans, "B", 7)
+			s.Text(x-0.7, y+0.8, d.Document.Letter(i))
+			s.Polygon([]fpdf.PointType{{X: x, Y: y - 2.2}, {X: x + 2.1, Y: y + 1.5}, {X: x - 2.1, Y: y + 1.5}}, "D")
+		case drill.Strip, drill.Rope:
+			half := court.Point{X: place.Size / 2}
+			if place.Up {
+				half = court.Point{Y: place.Size / 2}
+			}
+			at := d.Report.Spots[i].At
+			s.SetLineWidth(0.8)
+			s.line(v, court.Point{X: at.X - half.X, Y: at.Y - half.Y}, court.Point{X: at.X + half.X, Y: at.Y + half.Y})
+			s.SetLineWidth(0.25)
+		case drill.Obstacle, drill.Basket:
 			s.Line(x-r, y-r, x+r, y+r)
 			s.Line(x-r, y+r, x+r, y-r)
 		case drill.Recovery:

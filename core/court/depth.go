@@ -31,3 +31,27 @@ func (c Court) Ends(left bool) (back, side LineID, ok bool) {
 	}
 	return back, side, back != "" && side != ""
 }
+
+// Nearby says where a place is from the nearest line across the court and the nearest one along it, and as a plain place where
+// the court has none.
+func (c Court) Nearby(p Point) Mark {
+	var like Mark
+	for _, across := range []bool{true, false} {
+		var nearest LineID
+		best := math.Inf(1)
+		for _, line := range c.Lines {
+			at, isY := line.position()
+			off := p.X - at
+			if isY {
+				off = p.Y - at
+			}
+			if line.Across() == across && isY == across && math.Abs(off) < best {
+				nearest, best = line.ID, math.Abs(off)
+			}
+		}
+		if nearest != "" {
+			like.Measures = append(like.Measures, Measure{Line: nearest})
+		}
+	}
+	return c.Measure(p, like)
+}

@@ -31,10 +31,9 @@ const (
 	Basket   PlaceKind = "basket"
 	Cone     PlaceKind = "cone"
 	Obstacle PlaceKind = "obstacle"
+	Strip    PlaceKind = "strip"
+	Rope     PlaceKind = "rope"
 )
-
-// carried says whether it is put down on court before the drill.
-func (k PlaceKind) carried() bool { return k == Basket || k == Cone || k == Obstacle }
 
 // PassSide is the side on which an obstacle is passed, as the player runs at it.
 type PassSide string
@@ -59,8 +58,10 @@ func (w PassSide) mirrored() PassSide {
 // Place is the place of somebody or something in a drill.
 type Place struct {
 	Kind   PlaceKind  `json:"kind"`
+	Name   string     `json:"name,omitempty" maxLength:"24" description:"What the coach calls it; empty: what it is, cones by letter"`
 	Mark   court.Mark `json:"mark"`
-	Size   float64    `json:"size,omitempty" minimum:"0" maximum:"10" description:"Of an obstacle: its width, metres"`
+	Size   float64    `json:"size,omitempty" minimum:"0" maximum:"20" description:"Of an obstacle, a strip or a rope: how long it is, metres"`
+	Up     bool       `json:"up,omitempty" description:"Of a strip or a rope: it points up the court instead of across"`
 	Around PassSide   `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 	Leg    Leg        `json:"leg,omitempty" description:"Of an obstacle: on which runs it is in the way; empty: all"`
 }
@@ -83,7 +84,7 @@ type Document struct {
 	Court         court.ID      `json:"court" maxLength:"40"`
 	Stroke        feed.Stroke   `json:"stroke" description:"The stroke whose ladder the drill stands on"`
 	Rung          progress.Rung `json:"rung"`
-	Places        []Place       `json:"places" minItems:"1" maxItems:"12"`
+	Places        []Place       `json:"places" minItems:"1" maxItems:"24"`
 	Pattern       feed.Pattern  `json:"pattern"`
 	Level         student.Level `json:"level,omitempty" description:"Whom it is written for; empty: a club player"`
 	Surface       string        `json:"surface,omitempty" maxLength:"40" description:"The material of the court; empty: what is usual"`
@@ -128,8 +129,8 @@ func (d Document) Check() error {
 	for i, place := range d.Places {
 		_, err := c.Resolve(place.Mark)
 		wrong.Under(invalid.Join("places", i, "mark"), err)
-		if place.Kind == Obstacle && place.Size <= 0 {
-			wrong.Add(invalid.Join("places", i, "size"), "say how wide the obstacle is")
+		if place.Kind.long() && place.Size <= 0 {
+			wrong.Add(invalid.Join("places", i, "size"), "say how long the %s is", place.Kind)
 		}
 	}
 	wrong.Under("pattern", d.Pattern.Check())

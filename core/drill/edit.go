@@ -17,6 +17,7 @@ type Edit struct {
 	Typed  *Typed       `json:"typed,omitempty" description:"A length or a place was typed in words"`
 	Reword *Reword      `json:"reword,omitempty" description:"A place is to be said in another way"`
 	Press  *court.Point `json:"press,omitempty" description:"The court was pressed: another ball lands there"`
+	Put    *Put         `json:"put,omitempty" description:"Somebody or something was put on court; it becomes the last place"`
 	Remove string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
 }
 
@@ -45,6 +46,9 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	}
 	if change.Press != nil && err == nil {
 		seen, err = seen.pressed(*change.Press, hand, s.Units.Grain())
+	}
+	if change.Put != nil && err == nil {
+		seen, err = seen.put(*change.Put, s.Units.Grain())
 	}
 	if change.Remove != "" && err == nil {
 		seen, err = seen.without(change.Remove)

@@ -34,7 +34,7 @@ func (PassSide) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (PlaceKind) Enum() []any {
-	return []any{Start, Feeder, Recovery, Opponent, Partner, Queue, OnDeck, Basket, Cone, Obstacle}
+	return []any{Start, Feeder, Recovery, Opponent, Partner, Queue, OnDeck, Basket, Cone, Obstacle, Strip, Rope}
 }
 
 // Enum lists the values in the order in which they are offered.

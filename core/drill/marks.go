@@ -22,7 +22,7 @@ type NamedMark struct {
 func (d *Document) Marks() []NamedMark {
 	var list []NamedMark
 	for i := range d.Places {
-		list = append(list, NamedMark{Handle: placeHandle(i), Label: string(d.Places[i].Kind), Mark: &d.Places[i].Mark, Place: &d.Places[i], Index: i})
+		list = append(list, NamedMark{Handle: placeHandle(i), Label: d.PlaceName(i), Mark: &d.Places[i].Mark, Place: &d.Places[i], Index: i})
 	}
 	for i := range d.Pattern.Tasks {
 		task := &d.Pattern.Tasks[i]

@@ -107,7 +107,7 @@ func sizesOf(target court.Target, path string, s coach.Settings) []Size {
 	return list
 }
 
-// Sizes lists the sizes of the targets and of the obstacles as they are typed.
+// Sizes lists the sizes of the targets and of what has a length on court as they are typed.
 func (d Document) Sizes(s coach.Settings) []Size {
 	list := []Size{}
 	for i, m := range d.Measures {
@@ -116,7 +116,7 @@ func (d Document) Sizes(s coach.Settings) []Size {
 		}
 	}
 	for i, place := range d.Places {
-		if place.Kind == Obstacle {
+		if place.Kind.long() {
 			list = append(list, Size{Path: sizePath(i), Label: "wide", Text: s.Units.Write(place.Size)})
 		}
 	}

@@ -4,8 +4,6 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/schedule"
 )
@@ -36,23 +34,11 @@ func Cautions(p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs
 			}
 			continue
 		}
-		for _, caution := range l.Document.Cautions {
+		for _, caution := range l.Document.Care() {
 			add(caution)
-		}
-		if slices.ContainsFunc(l.Document.Measures, func(m drill.Measure) bool { return m.Counts.Forfeit != "" }) {
-			add("Forfeits are optional and not for everybody: nobody has to, and nobody who hurts does.")
-		}
-		if l.Document.Sport == court.Squash {
-			add("Eye protection on, always.")
 		}
 		if growing && p.Blocks[i].Load.Overheads > 0 {
 			add("Count serves and overheads for growing shoulders.")
-		}
-		for _, piece := range schedule.Pieces(l.Document.Equipment) {
-			name := strings.ToLower(piece.Name)
-			if strings.Contains(name, "medicine ball") || strings.Contains(name, "elastic") || strings.Contains(name, "resistance band") {
-				add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
-			}
 		}
 		if l.Document.Pattern.Next != "" && len(l.People) > 1 || p.Blocks[i].Load.Lines > 1 {
 			add("Nobody walks through a line of play; swing only when the space is clear.")

@@ -27,6 +27,7 @@ type Report struct {
 	Measures  []Measure       `json:"measures" description:"In the order of the drill's"`
 	Load      load.Load       `json:"load"`
 	Metrics   []metric.Metric `json:"metrics"`
+	Care      []string        `json:"care" description:"The usual cautions that apply to it; no medical advice"`
 }
 
 // Measure is what is counted in a drill, with its target on the court.
@@ -77,12 +78,15 @@ func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, err
 
 // Spot is one place that can be moved on the court.
 type Spot struct {
-	Handle      string         `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, measures.0.target.mark"`
-	Label       string         `json:"label"`
-	At          court.Point    `json:"at"`
-	Description string         `json:"description" description:"The place as a coach says it"`
-	Size        float64        `json:"size" description:"Of an obstacle: its width; else 0"`
-	Around      drill.PassSide `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
+	Handle      string          `json:"handle" description:"Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, measures.0.target.mark"`
+	Label       string          `json:"label" description:"What it is called: cone B, or as the coach calls it"`
+	Kind        drill.PlaceKind `json:"kind,omitempty" description:"Of people and things"`
+	Letter      string          `json:"letter,omitempty" description:"Of a cone"`
+	At          court.Point     `json:"at"`
+	Description string          `json:"description" description:"The place as a coach says it"`
+	Size        float64         `json:"size" description:"Of an obstacle, a strip or a rope: how long it is, metres; else 0"`
+	Up          bool            `json:"up,omitempty" description:"It points up the court instead of across"`
+	Around      drill.PassSide  `json:"around,omitempty" description:"Of an obstacle: the side on which it is passed"`
 
 	Mark      court.Mark   `json:"mark" description:"How it is said"`
 	Parts     []court.Part `json:"parts" description:"Its lengths, to be changed one by one"`
@@ -115,7 +119,7 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	group, _ := load.Arrange(d, people, 1, load.Space{})
 	r := Report{
 		Court: c, Feeds: []Feed{}, Load: load.For(d, group, d.Turns, s),
-		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.Sizes(s),
+		NoGo: []court.Shape{}, NoGoLines: []court.LineID{}, Sizes: d.Sizes(s), Care: d.Care(),
 	}
 	if r.Measures, err = measures(d, c, s); err != nil {
 		return Report{}, err
@@ -142,7 +146,8 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 		}
 		spot := Spot{Handle: m.Handle, Label: m.Label, At: at, Description: c.Describe(*m.Mark, tape), Mark: *m.Mark, Parts: c.Parts(*m.Mark, s.Units)}
 		if m.Place != nil {
-			spot.Size, spot.Around, spot.Removable = m.Place.Size, m.Place.Around, d.Removable(m.Index)
+			spot.Size, spot.Around, spot.Up, spot.Removable = m.Place.Size, m.Place.Around, m.Place.Up, d.Removable(m.Index)
+			spot.Kind, spot.Letter = m.Place.Kind, d.Letter(m.Index)
 		}
 		r.Spots = append(r.Spots, spot)
 	}

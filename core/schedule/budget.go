@@ -78,7 +78,7 @@ func (p Timetable) carry(list []Prepared, in Inputs) []Piece {
 		if n := min(p.Blocks[i].Load.Baskets, carried.Has); n > 0 && l.FromABasket() {
 			full = more(full, Piece{Count: n, Name: carried.Many})
 		}
-		for _, piece := range Pieces(l.Document.Equipment) {
+		for _, piece := range Pieces(l.Document.Carry()) {
 			if piece.contains() {
 				continue
 			}
@@ -105,5 +105,5 @@ func more(list []Piece, p Piece) []Piece {
 
 // FromABasket says whether the balls of the block come out of a basket, a tube or a box.
 func (l Prepared) FromABasket() bool {
-	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Equipment), Piece.contains)
+	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Carry()), Piece.contains)
 }

@@ -50,7 +50,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 		if block.Kind.Counts() && known && len(l.People) > 0 {
 			l.Drilled, l.Document = true, document
 			l.Group, l.GroupSummary = load.Arrange(document, len(l.People), block.Lines, d.Space)
-			needed := Pieces(document.Equipment)
+			needed := Pieces(document.Carry())
 			switch {
 			case block.Continues != "":
 				l.Document.SetUp = 0
@@ -77,7 +77,7 @@ func (l Prepared) moving() []metric.Input {
 	}
 	if l.Drilled {
 		name := "Setting the court and explaining"
-		if len(l.comes) == 0 && len(l.Document.Equipment) > 0 {
+		if len(l.comes) == 0 && len(l.Document.Carry()) > 0 {
 			name = "Explaining; the court stands already"
 		}
 		steps = append(steps, metric.Input{Name: name, Value: seconds(l.Document.SetUp)})

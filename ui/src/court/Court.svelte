@@ -3,6 +3,7 @@
   import type { Point, Regions, Report } from '../lib/api/client'
   import CriterionMark from './CriterionMark.svelte'
   import RegionLines from './RegionLines.svelte'
+  import SpotSign from './SpotSign.svelte'
   import TargetShape from './TargetShape.svelte'
   import WallLines from './WallLines.svelte'
   import {
@@ -11,9 +12,7 @@
     frameOf,
     onCourt,
     placeAt,
-    sign,
     snap,
-    turn,
     type Ahead,
     type Crop,
     type Drawing,
@@ -85,7 +84,7 @@
       .map((n) => Number(n) * px || '')
       .join(' ')
   const at = (handle: string, place: Point) => (dragged?.handle === handle ? dragged.to : place)
-  const feeder = $derived(report.spots.find((spot) => spot.label === 'feeder')?.handle ?? '')
+  const feeder = $derived(report.spots.find((spot) => spot.kind === 'feeder')?.handle ?? '')
 
   function grab(event: PointerEvent, handle: string, place: Point) {
     if (!onmove || event.button !== 0) return
@@ -99,6 +98,14 @@
   }
 
   /** Where signs can be moved, pressing one of them does not point at the court. */
+  /** The place under a pixel of the screen; undefined beside the court. */
+  export function placeUnder(clientX: number, clientY: number): Point | undefined {
+    const box = svg?.getBoundingClientRect()
+    if (!box || clientX < box.left || clientX > box.right || clientY < box.top || clientY > box.bottom)
+      return undefined
+    return placeAt(frame, box, clientX, clientY)
+  }
+
   function point(event: MouseEvent) {
     if (onmove && (event.target as Element).closest('.spot')) return
     if (svg) onpoint?.(placeAt(frame, svg.getBoundingClientRect(), event.clientX, event.clientY))
@@ -258,8 +265,6 @@
 
   {#each small ? [] : [...more, ...report.spots].filter((spot) => shown(spot.at)) as spot (spot.handle)}
     {@const place = pt(at(spot.handle, spot.at))}
-    {@const mark = sign(spot.handle, spot.label)}
-    {@const ball = spot.handle.endsWith('.landing')}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
       role={onmove ? 'button' : 'img'}
@@ -276,54 +281,7 @@
       onkeydown={(event) => key(event, spot.handle, spot.at)}
     >
       <circle r={16 * px} class="reach" stroke-width={2 * px} />
-      {#if spot.size > 0}<rect
-          x={-spot.size / 2}
-          y={-0.15}
-          width={spot.size}
-          height="0.3"
-          class="obstacle"
-          transform="rotate({turn[ahead]})"
-          stroke-width={px}
-        />{/if}
-      {#if mark === '+' || mark === '×'}
-        <path
-          d={mark === '+'
-            ? `M${-7 * px} 0H${7 * px}M0 ${-7 * px}V${7 * px}`
-            : `M${-5 * px} ${-5 * px}L${5 * px} ${5 * px}M${-5 * px} ${5 * px}L${5 * px} ${-5 * px}`}
-          class="cross"
-          stroke-width={3 * px}
-        />
-      {:else if spot.label === 'cone'}
-        <path d="M0 {-8 * px}L{8 * px} {7 * px}H{-8 * px}Z" class="tag" stroke-width={1.5 * px} />
-      {:else if spot.handle.endsWith('.contact')}
-        <path d="M0 {-9 * px}L{9 * px} 0L0 {9 * px}L{-9 * px} 0Z" class="tag" stroke-width={1.5 * px} />
-      {:else if ball}
-        <circle r={9 * px} class="tag" stroke-width={1.5 * px} />
-      {:else}
-        <rect
-          x={-9 * px}
-          y={-9 * px}
-          width={18 * px}
-          height={18 * px}
-          rx={3 * px}
-          class="tag dark"
-          stroke-width={1.5 * px}
-        />
-      {/if}
-      {#if mark !== '+' && mark !== '×' && spot.label !== 'cone'}
-        <text y={4.5 * px} font-size={13 * px} class:dark={!ball && !spot.handle.endsWith('.contact')}
-          >{mark}</text
-        >
-      {/if}
-      {#if spot.around && spot.around !== 'either'}
-        <text
-          y={4.5 * px}
-          x={(spot.around === 'left' ? -18 : 18) * px}
-          font-size={16 * px}
-          transform="rotate({turn[ahead]})"
-          class="way">{spot.around === 'left' ? '↰' : '↱'}</text
-        >
-      {/if}
+      <SpotSign {spot} {ahead} {px} />
     </g>
   {/each}
 </svg>
@@ -366,36 +324,11 @@
     stroke: var(--tag);
     stroke-dasharray: 0.1 0.15;
   }
-  .cross {
-    stroke: var(--on-court);
-    fill: none;
-  }
   .feed {
     stroke: var(--feed);
   }
   .reach {
     fill: transparent;
-  }
-  .tag {
-    fill: var(--tag);
-    stroke: var(--on-court);
-  }
-  .tag.dark {
-    fill: var(--on-court);
-    stroke: var(--tag);
-  }
-  .obstacle {
-    fill: var(--tag);
-    stroke: var(--on-court);
-  }
-  text {
-    font-family: var(--font-drum);
-    font-weight: 600;
-    text-anchor: middle;
-    fill: #1b120b;
-  }
-  text.dark {
-    fill: var(--tag);
   }
   .movable {
     cursor: grab;

@@ -28,7 +28,7 @@
   <tbody>
     {#each report.spots as spot (spot.handle)}
       <tr>
-        <td class="drum-digits align-top">{sign(spot.handle, spot.label)}</td>
+        <td class="drum-digits align-top">{sign(spot)}</td>
         <th scope="row" class="align-top font-normal">
           {spot.label}
           {#if onremove && spot.removable}

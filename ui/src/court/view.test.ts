@@ -94,9 +94,10 @@ describe('snapping', () => {
 
 it('signs tell balls by number and people by letter', () => {
   expect([
-    sign('pattern.tasks.1.landing', ''),
-    sign('places.0.mark', 'start'),
-    sign('measures.0.target.mark', 'target'),
-    sign('noGo.0.area.mark', ''),
-  ]).toEqual(['2', 'S', '+', '×'])
+    sign({ handle: 'pattern.tasks.1.landing', label: '' }),
+    sign({ handle: 'places.0.mark', label: 'Ada', kind: 'start' }),
+    sign({ handle: 'measures.0.target.mark', label: 'target' }),
+    sign({ handle: 'noGo.0.area.mark', label: '' }),
+    sign({ handle: 'places.3.mark', label: 'the gate', kind: 'cone', letter: 'B' }),
+  ]).toEqual(['2', 'S', '+', '×', 'B'])
 })

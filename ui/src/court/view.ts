@@ -177,8 +177,12 @@ export function snap(
   return { to: { x: x ?? place.x, y: y ?? place.y }, x, y }
 }
 
-/** sign is what is written on a mark: its number, or the first letter of what it is. */
-export function sign(handle: string, label: string): string {
+/** What is known of a sign on the court. */
+export type Signed = Pick<Report['spots'][number], 'handle' | 'label'> &
+  Partial<Pick<Report['spots'][number], 'kind' | 'letter'>>
+
+/** sign is what is written on a mark: its number, its letter, or the first letter of what it is. */
+export function sign({ handle, label, kind, letter }: Signed): string {
   const number = /^pattern\.tasks\.(\d+)/.exec(handle)?.[1]
   if (number !== undefined) {
     const part = handle.split('.').at(-1)
@@ -187,5 +191,7 @@ export function sign(handle: string, label: string): string {
   }
   if (handle.startsWith('measures')) return '+'
   if (handle.startsWith('noGo')) return '×'
-  return label === 'on deck' ? 'D' : (label[0]?.toUpperCase() ?? '')
+  if (letter) return letter
+  if (kind === 'strip' || kind === 'rope') return kind === 'rope' ? '~' : '='
+  return kind === 'on deck' ? 'D' : ((kind ?? label)[0]?.toUpperCase() ?? '')
 }

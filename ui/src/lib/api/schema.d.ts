@@ -1666,6 +1666,8 @@ export interface components {
             move?: components["schemas"]["DrillMove"];
             /** @description The court was pressed: another ball lands there */
             press?: components["schemas"]["CourtPoint"];
+            /** @description Somebody or something was put on court; it becomes the last place */
+            put?: components["schemas"]["DrillPut"];
             /** @description The handle of a thing that is taken off the court */
             remove?: string;
             /** @description A place is to be said in another way */
@@ -1737,14 +1739,18 @@ export interface components {
             /** @description Of an obstacle: on which runs it is in the way; empty: all */
             leg?: components["schemas"]["DrillLeg"];
             mark: components["schemas"]["CourtMark"];
+            /** @description What the coach calls it; empty: what it is, cones by letter */
+            name?: string;
             /**
              * Format: double
-             * @description Of an obstacle: its width, metres
+             * @description Of an obstacle, a strip or a rope: how long it is, metres
              */
             size?: number;
+            /** @description Of a strip or a rope: it points up the court instead of across */
+            up?: boolean;
         };
         /** @enum {string} */
-        DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle";
+        DrillPlaceKind: "start" | "feeder" | "recovery" | "opponent" | "partner" | "queue" | "on deck" | "basket" | "cone" | "obstacle" | "strip" | "rope";
         DrillPreview: {
             document: components["schemas"]["DrillDocument"];
             /** @description What is to be done to it first */
@@ -1760,6 +1766,10 @@ export interface components {
             steps?: components["schemas"]["FeedTransformation"][];
             /** @description Tried on this student */
             student?: string;
+        };
+        DrillPut: {
+            at: components["schemas"]["CourtPoint"];
+            kind: components["schemas"]["DrillPlaceKind"];
         };
         /** @enum {string} */
         DrillRealism: "shadow" | "self-drop" | "hand-fed" | "fed" | "machine" | "rally" | "points";
@@ -3158,6 +3168,8 @@ export interface components {
             remark: string;
         };
         Report: {
+            /** @description The usual cautions that apply to it; no medical advice */
+            care: string[];
             court: components["schemas"]["Court"];
             /** @description The balls of one sequence in order */
             feeds: components["schemas"]["ReportFeed"][];
@@ -3229,7 +3241,12 @@ export interface components {
             description: string;
             /** @description Where the mark stands in the document: places.0.mark, pattern.tasks.1.landing, measures.0.target.mark */
             handle: string;
+            /** @description Of people and things */
+            kind?: components["schemas"]["DrillPlaceKind"];
+            /** @description What it is called: cone B, or as the coach calls it */
             label: string;
+            /** @description Of a cone */
+            letter?: string;
             /** @description How it is said */
             mark: components["schemas"]["CourtMark"];
             /** @description Its lengths, to be changed one by one */
@@ -3238,9 +3255,11 @@ export interface components {
             removable: boolean;
             /**
              * Format: double
-             * @description Of an obstacle: its width; else 0
+             * @description Of an obstacle, a strip or a rope: how long it is, metres; else 0
              */
             size: number;
+            /** @description It points up the court instead of across */
+            up?: boolean;
         };
         Result: {
             /** @description The best streak may be longer */

@@ -190,21 +190,4 @@
   .becomes {
     min-height: 1.4rem;
   }
-  .card-of :global(:is(.select, .input)) {
-    height: 2rem;
-    font-size: 0.9rem;
-    padding-inline-start: 0.6rem;
-  }
-  @container side (max-width: 24rem) {
-    fieldset {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    fieldset > :global(div) {
-      flex-direction: row;
-      align-items: center;
-    }
-    fieldset :global(label:first-child) {
-      flex: 0 0 5.6rem;
-    }
-  }
 </style>

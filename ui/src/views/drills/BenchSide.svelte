@@ -17,7 +17,7 @@
   import Repeats from './Repeats.svelte'
   import StandHere from './StandHere.svelte'
   import Tempo from './Tempo.svelte'
-  import Things from './Things.svelte'
+  import ThingCard from './ThingCard.svelte'
   import TryOn from './TryOn.svelte'
   import Turn from './Turn.svelte'
   import Variations from './Variations.svelte'
@@ -82,7 +82,11 @@
   <Tabs label="Of this drill" {tabs} current={bench.tab} onchange={(tab) => (bench.tab = tab)} />
   <div class="panel" role="tabpanel" aria-label={tabs.find((tab) => tab.id === bench.tab)?.label}>
     {#if bench.tab === 'balls'}
-      <section class="sequence" class:opened={bench.ball !== undefined} aria-labelledby="sequence">
+      <section
+        class="sequence"
+        class:opened={bench.ball !== undefined || bench.place !== undefined}
+        aria-labelledby="sequence"
+      >
         <div class="min-w-0">
           <h2 id="sequence" class="sr-only">The sequence</h2>
           {#if simulation}
@@ -114,6 +118,8 @@
         </div>
         {#if bench.ball !== undefined && vocabulary}
           <BallCard {bench} index={bench.ball} {vocabulary} />
+        {:else if bench.place !== undefined}
+          <ThingCard {bench} place={bench.place} />
         {/if}
       </section>
     {:else if bench.tab === 'counts' && report}
@@ -155,7 +161,6 @@
             Type lengths as you say them: 4 ft 6 in, 1.4 m, 3 steps, 3/4 back, half-way from the net to the
             far service line.
           </p>
-          <Things {draft} {report} {errors} ontype={type} />
           <NoGo {draft} {report} />
           <div class="mt-3">
             <CourtChange
@@ -179,7 +184,7 @@
           hand={bench.hand}
           student={bench.student}
           level={bench.level}
-          feeder={report.spots.find((spot) => spot.label === 'feeder')?.at}
+          feeder={report.spots.find((spot) => spot.kind === 'feeder')?.at}
         />
       </section>
     {:else if bench.tab === 'running'}
@@ -187,10 +192,10 @@
       {#if vocabulary}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
     {:else if bench.tab === 'words'}
       <p class="mb-3">{draft.document.summary}</p>
-      {#if draft.document.cautions.length}
+      {#if report?.care.length}
         <h2 id="cautions">Take care</h2>
         <ul class="mt-1 list-disc pl-5" aria-labelledby="cautions">
-          {#each draft.document.cautions as caution, i (i)}<li>{caution}</li>{/each}
+          {#each report.care as caution, i (i)}<li>{caution}</li>{/each}
         </ul>
         <p class="hint mt-1 mb-3 text-sm">No medical advice; local rules and licensed practice come first.</p>
       {/if}
@@ -230,6 +235,26 @@
   @container side (max-width: 44rem) {
     .sequence > :global(.card-of) {
       order: -1;
+    }
+  }
+  .sequence > :global(.card-of) :global(:is(.select, .input)) {
+    height: 2rem;
+    font-size: 0.9rem;
+    padding-inline-start: 0.6rem;
+  }
+  /* A column is narrow beside a court that lies: each field stands beside its name. */
+  @media (min-width: 701px) {
+    @container side (max-width: 24rem) {
+      .sequence > :global(.card-of fieldset) {
+        grid-template-columns: minmax(0, 1fr);
+      }
+      .sequence > :global(.card-of fieldset > div) {
+        flex-direction: row;
+        align-items: center;
+      }
+      .sequence > :global(.card-of fieldset label:first-child) {
+        flex: 0 0 5.6rem;
+      }
     }
   }
   @media (max-width: 700px) {

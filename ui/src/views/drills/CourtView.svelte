@@ -38,6 +38,8 @@
     lying: boolean
     /** What stands right below the court, before how it is shown. */
     controls?: Snippet
+    /** What stands below them. */
+    tray?: Snippet
     /** What stands over the foot of the court while a place is dragged. */
     readout?: Snippet
   }
@@ -53,9 +55,14 @@
     aimed,
     lying = $bindable(),
     controls,
+    tray,
     readout,
   }: Props = $props()
   const client = useQueryClient()
+
+  /** The place under a pixel of the screen; undefined beside the court. */
+  export const placeUnder = (x: number, y: number) => court?.placeUnder(x, y)
+
   // A band on a wall can only be seen where the walls are.
   // svelte-ignore state_referenced_locally
   let shown = $state(report.measures.some((m) => m.target?.kind === 'wall band') ? 'walls' : 'all')
@@ -65,6 +72,7 @@
       : { box: shown },
   )
   let turned = $state(false)
+  let court = $state<Court>()
   let menu = $state<HTMLDetailsElement>()
   const ahead = $derived(lying ? (turned ? 'left' : 'right') : turned ? 'down' : 'up')
   let scheme = $state('')
@@ -107,88 +115,121 @@
   {#if aimed && crop !== 'walls'}<ScatterLayer {aimed} {frame} {px} />{/if}
   {#if simulation}<SimulationLayer {simulation} {frame} {px} {moment} />{/if}
 {/snippet}
-<div class="relative">
-  <Court
-    {report}
-    {label}
-    {crop}
-    {ahead}
-    {regions}
-    nudge={settings?.nudge}
-    nudgeFine={settings?.nudgeFine}
-    {onmove}
-    {onpress}
-    {onpoint}
-    {under}
-    more={contacts}
-  />
-  {@render readout?.()}
-</div>
-<div class="below no-print">
-  {@render controls?.()}
-  <details class="dropdown dropdown-top dropdown-end" bind:this={menu}>
-    <summary class="btn btn-sm">View</summary>
-    <div class="choices dropdown-content bg-base-100 border-base-300 rounded-box border p-3 shadow-lg">
-      <label for="{id}-way">The court</label>
-      <select
-        id="{id}-way"
-        class="select select-sm"
-        value={lying ? 'lies' : 'stands'}
-        onchange={(event) => (lying = event.currentTarget.value === 'lies')}
-      >
-        <option>stands</option><option>lies</option>
-      </select>
-      <label for="{id}-end">Nearest end</label>
-      <select
-        id="{id}-end"
-        class="select select-sm"
-        value={turned ? 'far' : 'near'}
-        onchange={(event) => (turned = event.currentTarget.value === 'far')}
-      >
-        <option value="near">the student's</option><option value="far">the feeder's</option>
-      </select>
-      <label for="{id}-crop">Show</label>
-      <select id="{id}-crop" class="select select-sm" bind:value={shown}>
-        <option value="all">the whole court</option>
-        {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
-        {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option
-            value="far half">the far half</option
-          >{/if}
-        {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
-            value={box.id}>{box.name}</option
-          >{/each}
-      </select>
-      <label for="{id}-regions">Regions</label>
-      <select id="{id}-regions" class="select select-sm" bind:value={scheme}>
-        <option value="">none</option>
-        {#each query.data ?? [] as each, i (i)}<option value={each.name}
-            >{each.name}{each.own ? ' (your own)' : ''}</option
-          >{/each}
-      </select>
-      {#if regions && settings}
-        <label for="{id}-numbering">Numbered</label>
+<div class="view" class:lying>
+  <div class="relative court-of">
+    <Court
+      bind:this={court}
+      {report}
+      {label}
+      {crop}
+      {ahead}
+      {regions}
+      nudge={settings?.nudge}
+      nudgeFine={settings?.nudgeFine}
+      {onmove}
+      {onpress}
+      {onpoint}
+      {under}
+      more={contacts}
+    />
+    {@render readout?.()}
+  </div>
+  <div class="below no-print">
+    {@render controls?.()}
+    <details class="dropdown dropdown-top dropdown-end" bind:this={menu}>
+      <summary class="btn btn-sm">View</summary>
+      <div class="choices dropdown-content bg-base-100 border-base-300 rounded-box border p-3 shadow-lg">
+        <label for="{id}-way">The court</label>
         <select
-          id="{id}-numbering"
+          id="{id}-way"
           class="select select-sm"
-          value={settings.settings.numbering}
-          onchange={(event) => void number(event.currentTarget.value as Settings['settings']['numbering'])}
+          value={lying ? 'lies' : 'stands'}
+          onchange={(event) => (lying = event.currentTarget.value === 'lies')}
         >
-          <option>from the net out</option><option>from the baseline in</option>
+          <option>stands</option><option>lies</option>
         </select>
-      {/if}
-      {#if regions}
-        <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
-          {#each regions.bands as band, i (i)}<li>
-              <span class="drum-digits">{band.number}</span>
-              {band.name}{band.purpose ? `: ${band.purpose}` : ''}
-            </li>{/each}
-        </ol>
-      {/if}
-    </div>
-  </details>
+        <label for="{id}-end">Nearest end</label>
+        <select
+          id="{id}-end"
+          class="select select-sm"
+          value={turned ? 'far' : 'near'}
+          onchange={(event) => (turned = event.currentTarget.value === 'far')}
+        >
+          <option value="near">the student's</option><option value="far">the feeder's</option>
+        </select>
+        <label for="{id}-crop">Show</label>
+        <select id="{id}-crop" class="select select-sm" bind:value={shown}>
+          <option value="all">the whole court</option>
+          {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
+          {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option
+              value="far half">the far half</option
+            >{/if}
+          {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
+              value={box.id}>{box.name}</option
+            >{/each}
+        </select>
+        <label for="{id}-regions">Regions</label>
+        <select id="{id}-regions" class="select select-sm" bind:value={scheme}>
+          <option value="">none</option>
+          {#each query.data ?? [] as each, i (i)}<option value={each.name}
+              >{each.name}{each.own ? ' (your own)' : ''}</option
+            >{/each}
+        </select>
+        {#if regions && settings}
+          <label for="{id}-numbering">Numbered</label>
+          <select
+            id="{id}-numbering"
+            class="select select-sm"
+            value={settings.settings.numbering}
+            onchange={(event) => void number(event.currentTarget.value as Settings['settings']['numbering'])}
+          >
+            <option>from the net out</option><option>from the baseline in</option>
+          </select>
+        {/if}
+        {#if regions}
+          <ol class="mt-1 text-sm" aria-label="Depth regions, from the net out">
+            {#each regions.bands as band, i (i)}<li>
+                <span class="drum-digits">{band.number}</span>
+                {band.name}{band.purpose ? `: ${band.purpose}` : ''}
+              </li>{/each}
+          </ol>
+        {/if}
+      </div>
+    </details>
+  </div>
+  {#if tray}<div class="tray-of no-print">{@render tray()}</div>{/if}
 </div>
 
 <style>
+  .view {
+    display: grid;
+    gap: 0 0.5rem;
+    grid-template: 'court' auto 'below' auto 'tray' auto / auto;
+  }
+  .court-of {
+    grid-area: court;
+  }
+  .below {
+    grid-area: below;
+  }
+  .tray-of {
+    grid-area: tray;
+    margin-top: 0.35rem;
+    width: 0;
+    min-width: 100%;
+  }
+  /* Beside a court that stands there is room for a column. */
+  @media (min-width: 1101px) {
+    .view:not(.lying) {
+      grid-template: 'court tray' auto 'below .' auto / auto 5.3rem;
+    }
+    .view:not(.lying) .tray-of {
+      margin: 0;
+    }
+    .view:not(.lying) .tray-of > :global(.tray) {
+      flex-direction: column;
+    }
+  }
   .below {
     display: flex;
     gap: 0.35rem;

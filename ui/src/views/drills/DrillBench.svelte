@@ -9,12 +9,13 @@
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
-  import { Bench } from './bench.svelte'
+  import { Bench, type Tab } from './bench.svelte'
   import BenchSide from './BenchSide.svelte'
   import CourtView from './CourtView.svelte'
   import { Playback } from './playback.svelte'
   import PlayControls from './PlayControls.svelte'
   import ReadOff from './ReadOff.svelte'
+  import Tray from './Tray.svelte'
 
   /** The court is the desk: it stands in full view, what is edited beside it, the counts at the foot. */
   interface Props {
@@ -33,10 +34,15 @@
   const report = $derived(bench.report)
   const simulation = $derived(bench.simulation)
   const vocabulary = vocabularyQuery()
+  let view = $state<CourtView>()
   const playback = new Playback(() => simulation)
   const way = 'hodometer.court'
   let lying = $state(localStorage.getItem(way) === 'lies')
   $effect(() => localStorage.setItem(way, lying ? 'lies' : 'stands'))
+  // What is open outlives a reload of this drill, and begins with the balls on any other.
+  const opened = `hodometer.bench.${id}`
+  bench.tab = (sessionStorage.getItem(opened) as Tab | null) ?? bench.tab
+  $effect(() => sessionStorage.setItem(opened, bench.tab))
 
   $effect(() => {
     void [bench.people, bench.hand, bench.student, bench.level, bench.steps]
@@ -117,14 +123,29 @@
         {settings}
         onmove={bench.fixed ? undefined : move}
         onpress={(handle) => bench.choose(handle)}
-        onpoint={bench.fixed ? undefined : (press) => bench.edit({ press })}
+        onpoint={bench.fixed ? undefined : (at) => bench.press(at)}
         {simulation}
         aimed={bench.aimed}
         moment={playback.moment}
         bind:lying
+        bind:this={view}
       >
         {#snippet readout()}<ReadOff moved={bench.moved} />{/snippet}
         {#snippet controls()}<PlayControls {playback} />{/snippet}
+        {#snippet tray()}
+          {#if !bench.fixed}
+            <Tray
+              court={report.court}
+              armed={bench.armed}
+              onarm={(kind) => (bench.armed = kind)}
+              ondrop={(kind, x, y) => {
+                const at = view?.placeUnder(x, y)
+                if (at) bench.put(kind, at)
+              }}
+              onput={(kind, at) => bench.put(kind, at)}
+            />
+          {/if}
+        {/snippet}
       </CourtView>
     {/if}
     {#if bench.refusal && draft.status !== 'refused'}<p class="refused text-error text-sm" role="alert">
@@ -167,7 +188,7 @@
     .bench {
       /* What is above and below the court: the head, the row of controls, the drums and the gaps. */
       --court-height: calc(100dvh - 11.5rem);
-      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 21rem);
+      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 5.8rem - 21rem);
       display: grid;
       grid-template: 'head head' auto 'drawing side' minmax(0, 1fr) 'foot foot' auto / auto minmax(0, 1fr);
       gap: 0.4rem 1rem;
@@ -179,6 +200,10 @@
   }
   /* A court that lies on a page that stands has the sequence below it. */
   @media screen and (min-width: 701px) and (max-width: 1100px) {
+    .bench {
+      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 21rem);
+      --court-height: calc(100dvh - 19rem);
+    }
     .lying {
       --court-width: calc(100vw - 6rem);
       --court-height: 50dvh;

@@ -58,6 +58,7 @@
     />
     <div class="bands" aria-hidden="true">
       {#each bands as list, task (task)}
+        <b>{task + 1}</b>
         <div class="band">
           {#each list as band, n (n)}
             <span
@@ -68,17 +69,19 @@
                 `task ${task + 1}`}: {band.verdict} from {band.from.toFixed(1)} to {band.to.toFixed(1)} s"
             ></span>
           {/each}
-          <b>{task + 1}</b>
         </div>
       {/each}
-      <i style:left="{share(Math.min(Math.max(shown, least), most))}%"></i>
+      <div class="axis">
+        {#each [1, 2, 3, 4, 5, 6, 7] as tick (tick)}<small style:left="{share(tick)}%">{tick} s</small>{/each}
+      </div>
+      <div class="now"><i style:left="{share(Math.min(Math.max(shown, least), most))}%"></i></div>
     </div>
-    <ul class="mt-2 flex flex-wrap gap-x-5 text-sm" aria-label="How fast it can go">
+    <ul class="mt-1 flex flex-wrap gap-x-4 text-sm" aria-label="How fast it can go">
       {#each simulation.fastest as fastest (fastest.strain)}
-        <li class="flex items-center gap-1.5">
+        <li class="flex items-center gap-1">
           {#if fastest.gap === null}never{/if}
           <VerdictSign verdict={fastest.strain} />
-          {#if fastest.gap !== null}kept up from {fastest.gap.toFixed(1)} s{/if}
+          {#if fastest.gap !== null}from {fastest.gap.toFixed(1)} s{/if}
         </li>
       {/each}
     </ul>
@@ -96,25 +99,38 @@
 <style>
   .bands {
     position: relative;
-    display: flex;
-    flex-direction: column;
-    gap: 2px;
-    margin-top: 0.25rem;
+    display: grid;
+    grid-template-columns: 1.1rem minmax(0, 1fr);
+    gap: 2px 0.4rem;
+    align-items: center;
+    margin-top: 0.35rem;
+  }
+  .bands b {
+    font: 600 0.95rem/1 var(--font-drum);
   }
   .band {
     position: relative;
-    height: 0.8rem;
+    height: 0.9rem;
     background: var(--color-base-200);
-  }
-  .band b {
-    position: absolute;
-    left: 0.25rem;
-    font: 600 0.75rem/0.8rem var(--font-drum);
-    color: var(--color-base-100);
   }
   .band span {
     position: absolute;
     inset-block: 0;
+  }
+  .axis {
+    grid-column: 2;
+    position: relative;
+    height: 1rem;
+  }
+  .axis small {
+    position: absolute;
+    transform: translateX(-50%);
+    font-size: 0.75rem;
+  }
+  .now {
+    position: absolute;
+    inset: 0 0 1rem 1.5rem;
+    pointer-events: none;
   }
   /* Told apart by height as well as by colour. */
   .easy {

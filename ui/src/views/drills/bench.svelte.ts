@@ -7,6 +7,8 @@ import {
   type DrillDocument,
   type FitRequest,
   type Moved,
+  type Place,
+  type Point,
   type Transformation,
   type WorkedDrill,
 } from '../../lib/api/client'
@@ -43,6 +45,8 @@ export class Bench {
   tab = $state<Tab>('balls')
   /** The handle of the sign that is chosen; empty for none. */
   chosen = $state('')
+  /** What of the tray the next press on the court puts there; empty for a ball. */
+  armed = $state<Place['kind'] | ''>('')
   /** A line in words that is typed and not taken over yet; undefined while it is the drill's own. */
   line = $state<string>()
   /** What was wrong with the last change, by its path. */
@@ -210,10 +214,22 @@ export class Bench {
       this.moved = undefined
       this.draft.replace(worked.document)
       if (edit.press) this.open(worked.document.pattern.tasks.length - 1)
+      if (edit.put) this.choose(`places.${worked.document.places.length - 1}.mark`)
     }
     this.#edits.push({ handle, make })
     this.editing = true
     this.#start()
+  }
+
+  /** press puts what is armed where the court was pressed, else another ball. */
+  press(at: Point) {
+    if (this.armed) this.put(this.armed, at)
+    else this.edit({ press: at })
+  }
+
+  put(kind: Place['kind'], at: Point) {
+    this.armed = ''
+    this.edit({ put: { kind, at } })
   }
 
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
