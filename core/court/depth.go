@@ -2,6 +2,15 @@ package court
 
 import "math"
 
+// How far from the net balls go that are told in a word, as shares of the half, and how far to a side, as shares of half the
+// width. Common practice, no source.
+const (
+	DeepShare  = 0.8
+	MidShare   = 0.58
+	ShortShare = 0.38
+	WideShare  = 0.8
+)
+
 // AtDepth is how far along the court a depth on the near half is: a share of the half from the net, and with walls of the whole
 // court from the front wall.
 func (c Court) AtDepth(share float64) float64 {

@@ -13,12 +13,14 @@ import (
 // Edit is what a coach does to a drill on its court or in the table beside it. The steps that are there
 // are taken in the order in which they are listed.
 type Edit struct {
-	Move   *Move        `json:"move,omitempty" description:"A place was moved"`
-	Typed  *Typed       `json:"typed,omitempty" description:"A length or a place was typed in words"`
-	Reword *Reword      `json:"reword,omitempty" description:"A place is to be said in another way"`
-	Press  *court.Point `json:"press,omitempty" description:"The court was pressed: another ball lands there"`
-	Put    *Put         `json:"put,omitempty" description:"Somebody or something was put on court; it becomes the last place"`
-	Remove string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
+	Move    *Move        `json:"move,omitempty" description:"A place was moved"`
+	Typed   *Typed       `json:"typed,omitempty" description:"A length or a place was typed in words"`
+	Reword  *Reword      `json:"reword,omitempty" description:"A place is to be said in another way"`
+	Press   *court.Point `json:"press,omitempty" description:"The court was pressed: another ball lands there"`
+	Put     *Put         `json:"put,omitempty" description:"Somebody or something was put on court; it becomes the last place"`
+	Tour    *Tour        `json:"tour,omitempty" description:"The pattern becomes work in each depth region in turn"`
+	Corners *Corners     `json:"corners,omitempty" description:"The pattern becomes balls to the corners"`
+	Remove  string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
 }
 
 // Reword is another way of saying the same place.
@@ -49,6 +51,12 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	}
 	if change.Put != nil && err == nil {
 		seen, err = seen.put(*change.Put, s.Units.Grain())
+	}
+	if change.Tour != nil && err == nil {
+		seen, err = seen.toured(*change.Tour, hand, s)
+	}
+	if change.Corners != nil && err == nil {
+		seen, err = seen.cornered(*change.Corners, hand, s)
 	}
 	if change.Remove != "" && err == nil {
 		seen, err = seen.without(change.Remove)

@@ -63,10 +63,10 @@ func wordFor[T comparable](table map[string]T, value T) string {
 
 // depths are the places that have a word of their own: shares of the half from the net, in squash of the court from the front wall.
 // Common practice, no source.
-var depths = map[string]float64{"deep": 0.8, "mid": 0.58, "short": 0.38}
+var depths = map[string]float64{"deep": court.DeepShare, "mid": court.MidShare, "short": court.ShortShare}
 
 // sides are how far across a word puts a ball, as a share of half the width for singles, to the side of the stroke.
-var sides = map[string]float64{"middle": 0, "wide": 0.8}
+var sides = map[string]float64{"middle": 0, "wide": court.WideShare}
 
 // plainly is how far across a ball lands of which nothing is said.
 const plainly = 0.35

@@ -1594,6 +1594,15 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        DrillCorners: {
+            /** @description In order, instead of at random */
+            listed?: boolean;
+            /**
+             * Format: double
+             * @description Of work in each sequence; 0: one round
+             */
+            seconds?: number;
+        };
         /** @enum {string} */
         DrillCountBy: "landing" | "movement" | "both";
         DrillCounts: {
@@ -1662,6 +1671,8 @@ export interface components {
             version: number;
         };
         DrillEdit: {
+            /** @description The pattern becomes balls to the corners */
+            corners?: components["schemas"]["DrillCorners"];
             /** @description A place was moved */
             move?: components["schemas"]["DrillMove"];
             /** @description The court was pressed: another ball lands there */
@@ -1672,6 +1683,8 @@ export interface components {
             remove?: string;
             /** @description A place is to be said in another way */
             reword?: components["schemas"]["DrillReword"];
+            /** @description The pattern becomes work in each depth region in turn */
+            tour?: components["schemas"]["DrillTour"];
             /** @description A length or a place was typed in words */
             typed?: components["schemas"]["DrillTyped"];
         };
@@ -1804,6 +1817,23 @@ export interface components {
             standing: components["schemas"]["ScoreStanding"];
             /** @description Of the count */
             unit: components["schemas"]["ScoreUnit"];
+        };
+        DrillTour: {
+            /** @description And out again */
+            back?: boolean;
+            /** @description In each region; 0: by seconds */
+            balls?: number;
+            /** @description A partner plays every ball back, instead of feeding another */
+            oneBall?: boolean;
+            /** @description Whose regions; empty: those that the coach reads off on this court */
+            scheme?: string;
+            /**
+             * Format: double
+             * @description In each region, where no balls are counted
+             */
+            seconds?: number;
+            /** @description What is played everywhere; empty: what is usual there */
+            stroke?: components["schemas"]["FeedStroke"];
         };
         DrillTransferredMark: {
             /** @description The mark as it is said on the court it comes from */

@@ -14,6 +14,7 @@
   import Measures from './Measures.svelte'
   import NoGo from './NoGo.svelte'
   import PatternFields from './PatternFields.svelte'
+  import PatternTools from './PatternTools.svelte'
   import Repeats from './Repeats.svelte'
   import StandHere from './StandHere.svelte'
   import Tempo from './Tempo.svelte'
@@ -106,6 +107,7 @@
                 onchange={(gap) => draft.change((d) => (d.pattern.gap = gap))}
               />
             {/if}
+            {#if !builtIn && !bench.trying && vocabulary}<PatternTools {bench} {vocabulary} />{/if}
             <Repeats {draft} {builtIn} {errors} />
             {#if vocabulary}<Branches {draft} {vocabulary} {builtIn} {errors} />{/if}
           {/if}

@@ -43,7 +43,7 @@
     <input
       id="gap"
       type="range"
-      class="range range-sm w-full"
+      class="range range-sm gap"
       min={least}
       max={most}
       step="0.1"
@@ -97,6 +97,10 @@
 {/if}
 
 <style>
+  .gap {
+    width: calc(100% - 1.5rem);
+    margin-left: 1.5rem;
+  }
   .bands {
     position: relative;
     display: grid;

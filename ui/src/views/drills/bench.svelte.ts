@@ -232,6 +232,19 @@ export class Bench {
     this.edit({ put: { kind, at } })
   }
 
+  /** apply makes the drill what a transformation makes of it. */
+  apply(step: Transformation) {
+    const make = async () => {
+      const body = { ...this.#tried(this.plain), steps: [step] }
+      const worked = await answer(api.POST('/api/drills/preview', { body }))
+      this.sentence = worked.sentences.join(' ')
+      this.draft.replace(worked.document)
+    }
+    this.#edits.push({ make })
+    this.editing = true
+    this.#start()
+  }
+
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
   fit(fit: FitRequest) {
     const make = async () => {
