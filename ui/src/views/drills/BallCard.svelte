@@ -173,12 +173,12 @@
           {/each}
         </dl>
       </details>
-      <span class="no-print flex gap-3 text-sm">
-        <button class="link" onclick={() => (derivation = explained?.flight ?? null)}
-          >flight<span class="sr-only"> of {name}</span></button
+      <span class="no-print mt-1 flex gap-4">
+        <button class="link min-h-6 min-w-6" onclick={() => (derivation = explained?.flight ?? null)}
+          >flight <span class="sr-only">of {name}</span></button
         >
-        <button class="link" onclick={() => (derivation = explained?.running ?? null)}
-          >run<span class="sr-only"> of {name}</span></button
+        <button class="link min-h-6 min-w-6" onclick={() => (derivation = explained?.running ?? null)}
+          >run <span class="sr-only">of {name}</span></button
         >
       </span>
     {/if}

@@ -69,7 +69,7 @@
         <td class="what">
           <button
             aria-expanded={bench.ball === i}
-            aria-label="Task {i + 1}: {what(task)}"
+            aria-label="Task {i + 1}: {[what(task), how(task)].filter(Boolean).join(', ')}"
             title={place(i)}
             onclick={() => bench.open(bench.ball === i ? undefined : i)}
             >{what(task)} <span class="hint how">{how(task)}</span></button

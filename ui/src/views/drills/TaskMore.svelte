@@ -43,7 +43,7 @@
 </script>
 
 <details class="no-print mt-1">
-  <summary class="cursor-pointer text-sm">more<span class="sr-only"> about task {index + 1}</span></summary>
+  <summary class="cursor-pointer text-sm">more <span class="sr-only">about task {index + 1}</span></summary>
   <div class="mt-2 grid max-w-md grid-cols-2 gap-x-3 gap-y-1.5">
     <SelectField
       label="Kind"
