@@ -179,7 +179,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 	}
 	counters := []Counter{}
 	for _, block := range d.Blocks {
-		document, known := in.Drills[block.Drill]
+		document, known := in.Drills[block.Plays()]
 		if !known {
 			continue
 		}
@@ -309,6 +309,7 @@ func (s *server) addTaps(ctx context.Context, p byID, body Taps) ([]Counter, err
 	if err != nil {
 		return nil, err
 	}
+	played.Document = in.Drills[d.Blocks[i].Plays()]
 	there := in.In(d.Blocks[i])
 	if !slices.Contains(idsOf(there), body.Student) {
 		there = in.Known([]string{body.Student}) // who left the block since is counted alone

@@ -193,6 +193,7 @@ func (s *server) drillRoutes() []Route {
 			return report.AfterMove(body.Document, body.Move, body.Hand, settings)
 		}),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
+		route("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
 		route("POST", "/api/drills/fit", "fitDrill", "Fit a drill's goal or target to somebody without saving it", s.fitDrill),
 	}
 }

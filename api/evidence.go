@@ -108,7 +108,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	students := idsOf(in.People)
 	var list []asked
 	for _, block := range d.Blocks {
-		document, ok := in.Drills[block.Drill]
+		document, ok := in.Drills[block.Plays()]
 		for _, person := range in.In(block) {
 			if ok {
 				mine, p := block.DrillFor(document, person), person.Profile
@@ -132,7 +132,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	}
 	now, next := s.now(), 0
 	for _, block := range d.Blocks {
-		document, ok := in.Drills[block.Drill]
+		document, ok := in.Drills[block.Plays()]
 		if !ok {
 			continue
 		}

@@ -194,6 +194,8 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 		for _, block := range d.Blocks {
 			if document, ok := drills[block.Drill]; ok {
 				in.Drills[block.Drill] = document
+				// A version that is not there any more is the drill as it is written; the plan says so.
+				in.Drills[block.Plays()], _ = document.Version(block.Version)
 			}
 		}
 		all[i] = in.Named()

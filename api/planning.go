@@ -206,8 +206,8 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	var evidence []playerfit.Evidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
-		id := body.Document.Blocks[i].Drill
-		if evidence, err = s.evidence(ctx, body.Student, record.Document.Level, id, in.Drills[id]); err != nil {
+		block := body.Document.Blocks[i]
+		if evidence, err = s.evidence(ctx, body.Student, record.Document.Level, block.Drill, in.Drills[block.Plays()]); err != nil {
 			return lesson.Variant{}, err
 		}
 	}
@@ -272,15 +272,15 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	cues := runsheet.Cues(record.Document, scheduled.Plan.Timetable, in)
 	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}}
 	for _, block := range record.Document.Blocks {
-		document, known := in.Drills[block.Drill]
-		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Drill }) {
+		document, known := in.Drills[block.Plays()]
+		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Plays() }) {
 			continue
 		}
 		report, err := report.Of(document, max(1, len(in.People)), in.Settings)
 		if err != nil {
 			return Sheet{}, problem(http.StatusConflict, block.Title+" can no longer be drawn: "+err.Error())
 		}
-		sheet.Drills = append(sheet.Drills, DrillOnSheet{ID: block.Drill, Document: document, Report: report})
+		sheet.Drills = append(sheet.Drills, DrillOnSheet{ID: block.Plays(), Document: document, Report: report})
 	}
 	return sheet, nil
 }

@@ -1,6 +1,7 @@
 package drill_test
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -38,11 +39,8 @@ func TestAVersionChangesWhatIsAskedFor(t *testing.T) {
 	require.Equal(t, "short grip", held.Measures[0].Constraint)
 	free, _ := varied(t, held, feed.Transformation{Kind: feed.Free})
 	require.Equal(t, d, free)
-	_, phrase = varied(t, free, feed.Transformation{Kind: feed.Free})
-	require.Equal(t, "Free changes nothing in this drill.", phrase)
-
-	_, phrase = varied(t, sample.Drill(t, "Shuttle Rain"), feed.Transformation{Kind: feed.SliceIn})
-	require.Equal(t, "A slice comes in changes nothing in this drill.", phrase, "a shuttle has no spin")
+	refused(t, free, feed.Free)
+	refused(t, sample.Drill(t, "Shuttle Rain"), feed.SliceIn) // a shuttle has no spin
 
 	rally := sample.Drill(t, "Crossroads")
 	line, _ := varied(t, rally, feed.Transformation{Kind: feed.OtherReply})
@@ -58,6 +56,9 @@ func TestWhatIsAskedForIsNoWorkMore(t *testing.T) {
 		for _, kind := range []feed.TransformationKind{feed.OtherReply, feed.Attack, feed.Neutral, feed.SliceIn, feed.Constrained, feed.Free} {
 			d := stored.Document
 			after, _, err := d.Transformed(t.Context(), []feed.Transformation{{Kind: kind}}, coach.Default())
+			if err != nil && strings.Contains(err.Error(), "changes nothing") {
+				continue
+			}
 			if err != nil {
 				require.Equal(t, feed.SliceIn, kind, "%s: only a ball that comes otherwise may not be one to be fed", d.Name)
 				continue
@@ -69,4 +70,10 @@ func TestWhatIsAskedForIsNoWorkMore(t *testing.T) {
 			}
 		}
 	}
+}
+
+// refused says that a step would change nothing.
+func refused(t *testing.T, d drill.Document, step feed.TransformationKind) {
+	_, _, err := d.Transformed(t.Context(), []feed.Transformation{{Kind: step}}, coach.Default())
+	require.ErrorContains(t, err, "changes nothing in this drill")
 }

@@ -100,6 +100,9 @@ type Document struct {
 	Equipment     []string      `json:"equipment" maxItems:"12"`
 
 	Variations []Variation `json:"variations,omitempty" maxItems:"12" description:"Easier and harder versions that stand ready"`
+
+	written *Document // what this is a version of; nil for the drill as it is written
+	version string    // its name
 }
 
 const longestLine = 200 // characters of one cue, caution or piece of equipment
@@ -160,7 +163,10 @@ func (d Document) Check() error {
 	}
 	for i, v := range d.Variations {
 		if strings.TrimSpace(v.Name) == "" {
-			wrong.Add(invalid.Join("variations", i, "name"), "give the variation a name")
+			wrong.Add(invalid.Join("variations", i, "name"), "give the version a name")
+		}
+		if v.Name == AsWritten || slices.ContainsFunc(d.Variations[:i], func(other Variation) bool { return other.Name == v.Name }) {
+			wrong.Add(invalid.Join("variations", i, "name"), "this name is taken; give each version one of its own")
 		}
 	}
 	wrong.Under("", d.checkMeasures(c))

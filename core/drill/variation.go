@@ -2,7 +2,6 @@ package drill
 
 import (
 	"context"
-	"fmt"
 	"reflect"
 	"slices"
 	"strings"
@@ -11,7 +10,6 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
-	"hodometer/core/units"
 )
 
 // Difficulty is which way a variation goes.
@@ -28,6 +26,7 @@ type Variation struct {
 	Name       string                `json:"name" minLength:"1" maxLength:"60"`
 	Difficulty Difficulty            `json:"difficulty"`
 	Steps      []feed.Transformation `json:"steps" minItems:"1" maxItems:"6"`
+	Measures   []Measure             `json:"measures,omitempty" maxItems:"8" description:"What is tried and counted in it; empty: what the steps make of the drill's own"`
 }
 
 // after are the measures once a step was taken in a pattern of n tasks: each with the tasks that were its own, and with
@@ -61,7 +60,7 @@ func (d Document) after(step feed.Transformation, n int) []Measure {
 }
 
 // Transformed returns the drill after transformations, and a sentence for each on what changed. A change after
-// which a ball could no longer be fed is refused.
+// which a ball could no longer be fed is refused, and so is one that changes nothing.
 func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, s coach.Settings) (Document, []string, error) {
 	c, err := court.Find(d.Court)
 	if err != nil {
@@ -71,32 +70,9 @@ func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, 
 	if err != nil {
 		return d, nil, err
 	}
-	phrases := []string{}
-	for i, step := range steps {
-		var sentence string
-		varied := d
-		switch step.Kind {
-		case feed.ToOtherWing, feed.ForLeftHander:
-			varied = d.Mirrored()
-		}
-		varied.Pattern, sentence, err = step.Apply(d.Pattern, c)
-		if err != nil {
-			var wrong invalid.Fields
-			wrong.Under(invalid.Join("steps", i), err)
-			return d, nil, wrong.Err()
-		}
-		varied.Measures = varied.after(step, len(d.Pattern.Tasks))
-		if step.Kind == feed.ToOtherWing {
-			varied.Stroke = d.Stroke.OtherWing()
-			for i := range varied.Measures {
-				varied.Measures[i].Stroke = varied.Measures[i].Stroke.OtherWing()
-			}
-		}
-		if reflect.DeepEqual(d, varied) {
-			sentence = fmt.Sprintf("%s changes nothing in this drill.", units.Title(string(step.Kind)))
-		}
-		d = varied
-		phrases = append(phrases, sentence)
+	d, phrases, err := d.stepped(steps, c)
+	if err != nil {
+		return d, nil, err
 	}
 	if err := d.Check(); err != nil {
 		return d, nil, err
@@ -112,4 +88,38 @@ func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, 
 		err = invalid.Fields{{Path: "steps", Message: strings.Join(messages, " ")}}
 	}
 	return d, phrases, err
+}
+
+// stepped takes the steps one after the other. One that changes nothing is refused.
+func (d Document) stepped(steps []feed.Transformation, c court.Court) (Document, []string, error) {
+	phrases := []string{}
+	for i, step := range steps {
+		var sentence string
+		var err error
+		varied := d
+		switch step.Kind {
+		case feed.ToOtherWing, feed.ForLeftHander:
+			varied = d.Mirrored()
+		}
+		varied.Pattern, sentence, err = step.Apply(d.Pattern, c)
+		var wrong invalid.Fields
+		if err != nil {
+			wrong.Under(invalid.Join("steps", i), err)
+			return d, nil, wrong.Err()
+		}
+		varied.Measures = varied.after(step, len(d.Pattern.Tasks))
+		if step.Kind == feed.ToOtherWing {
+			varied.Stroke = d.Stroke.OtherWing()
+			for i := range varied.Measures {
+				varied.Measures[i].Stroke = varied.Measures[i].Stroke.OtherWing()
+			}
+		}
+		if reflect.DeepEqual(d, varied) {
+			wrong.Add(invalid.Join("steps", i, "kind"), "“%s” changes nothing in this drill; choose another change", step.Kind)
+			return d, nil, wrong.Err()
+		}
+		d = varied
+		phrases = append(phrases, sentence)
+	}
+	return d, phrases, nil
 }

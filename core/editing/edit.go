@@ -4,9 +4,11 @@ package editing
 import (
 	"context"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
 
+	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
@@ -30,6 +32,8 @@ const (
 	FitBlocks     EditKind = "fit"     // all blocks to the booking
 	SetBooking    EditKind = "booking" // another length; the blocks are fitted to it
 	SetVariant    EditKind = "variant" // what is different for one student
+	SetVersion    EditKind = "version" // which version of its drill a block plays: minutes, turns and goals follow
+	SwapDrill     EditKind = "swap"    // another drill in the place of one: minutes, turns, goals and calls follow
 	SetOnDeck     EditKind = "on deck" // what those do who wait
 	SetAttendance EditKind = "attendance"
 	SetSpace      EditKind = "space" // the courts there are
@@ -106,6 +110,8 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 			return Edited{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
 		}
 		d.Blocks[at] = d.Blocks[at].With(*c.Variant)
+	case SetVersion, SwapDrill:
+		return replay(ctx, d, at, c, in)
 	case MoveBlock:
 		block := d.Blocks[at]
 		d.Blocks = slices.Delete(d.Blocks, at, at+1)
@@ -153,6 +159,50 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 		return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, nil
 	}
 	return Refit(ctx, d, "", in)
+}
+
+// replay has a block play another version of its drill, or another drill: its minutes become what that takes, its turns and calls are
+// the new one's, and the rest is fitted. What was different for single players goes with another drill, and stays with another
+// version where it is no version itself. Its place, its people and what those do who wait stay.
+func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.Inputs) (Edited, error) {
+	was := d.Blocks[at]
+	block := was
+	if c.Kind == SetVersion {
+		if block.Version = c.Text; block.Version == drill.AsWritten {
+			block.Version = ""
+		}
+		written, known := in.Drills[block.Drill]
+		if !known {
+			return Edited{}, invalid.Fields{{Path: "block", Message: "the drill of this block is no longer there"}}
+		}
+		document, err := written.Version(block.Version)
+		if err != nil {
+			return Edited{}, err
+		}
+		in.Drills = maps.Clone(in.Drills)
+		in.Drills[block.Plays()] = document
+		block.Minutes = schedule.ForDrill(block.Drill, document, max(1, len(in.In(block))), d.Space, in.Settings).Minutes
+	} else {
+		if c.New == nil {
+			return Edited{}, invalid.Fields{{Path: "new", Message: "say which drill to put in"}}
+		}
+		block = *c.New
+		block.ID, block.People, block.OnDeck = was.ID, was.People, was.OnDeck
+	}
+	block.Turns, block.Wanted, block.Min, block.Max, block.Pinned = 0, 0, 0, 0, false
+	d.Blocks[at] = block
+	if err := d.Check(); err != nil {
+		return Edited{}, err
+	}
+	fitted, err := Refit(ctx, d, "", in)
+	if err != nil {
+		return fitted, err
+	}
+	phrase := fmt.Sprintf("%s: %s min instead of %s.", block.Title, units.Decimal(fitted.Document.Blocks[at].Minutes, 1), units.Decimal(was.Minutes, 1))
+	if fitted.Document.Blocks[at].Minutes != was.Minutes {
+		fitted.Sentences = append([]string{phrase}, fitted.Sentences...)
+	}
+	return fitted, nil
 }
 
 // Attendance is who turned up, and when that was seen.

@@ -7,9 +7,13 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/drill"
 	"hodometer/core/editing"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
+	"hodometer/core/schedule"
 	"hodometer/internal/sample"
 )
 
@@ -120,4 +124,43 @@ func TestAChangeThatMakesNoSenseIsTold(t *testing.T) {
 	d.Blocks = nil
 	_, err := editing.Refit(t.Context(), d, "", in)
 	require.ErrorContains(t, err, "nothing to fit yet")
+}
+
+// By hand: a slower version of the same drill takes longer; its block grows, and nothing else of the block changes.
+func TestAVersionTakesItsOwnMinutes(t *testing.T) {
+	d, in := sample.Hour()
+	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.Drill != "" })
+	d.Blocks[at].Calls = []lesson.Call{{Minute: 1, Text: "Feet first"}}
+	document := in.Drills[d.Blocks[at].Drill]
+	document.Variations = []drill.Variation{{Name: "Slow motion", Difficulty: drill.Easier, Steps: []feed.Transformation{{Kind: feed.Slow, By: 4}}}}
+	in.Drills[d.Blocks[at].Drill] = document
+	changed := sample.Apply(t, d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "Slow motion"}, in)
+	block := changed.Document.Blocks[at]
+	require.Equal(t, "Slow motion", block.Version)
+	require.Greater(t, block.MinutesWanted(), schedule.ForDrill(block.Drill, document, len(in.People), d.Space, in.Settings).Minutes)
+	require.Equal(t, "Feet first", block.Calls[0].Text)
+	require.Equal(t, []any{d.Blocks[at].ID, d.Blocks[at].Drill, d.Blocks[at].Title}, []any{block.ID, block.Drill, block.Title})
+
+	back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: drill.AsWritten}, in)
+	require.Empty(t, back.Document.Blocks[at].Version)
+	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "never heard of"}, nil, in)
+	require.ErrorContains(t, err, "no version")
+}
+
+func TestADrillIsSwappedForAnother(t *testing.T) {
+	d, in := sample.Hour()
+	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.Drill != "" })
+	d.Blocks[at].OnDeck, d.Blocks[at].Turns, d.Blocks[at].Calls = "skip", 3, []lesson.Call{{Minute: 1, Text: "Of the old one"}}
+	other := library.All()[3]
+	in.Drills[other.ID] = other.Document
+	fresh := schedule.ForDrill(other.ID, other.Document, len(in.People), d.Space, in.Settings)
+	fresh.ID = "new"
+	changed := sample.Apply(t, d, editing.Edit{Kind: editing.SwapDrill, Block: d.Blocks[at].ID, New: &fresh}, in)
+	block := changed.Document.Blocks[at]
+	require.Equal(t, []any{d.Blocks[at].ID, other.ID, other.Document.Name, "skip"}, []any{block.ID, block.Drill, block.Title, block.OnDeck})
+	require.Empty(t, block.Calls, "the calls of the old one go with it")
+	require.NotEqual(t, 3, block.Turns)
+	require.Len(t, changed.Document.Blocks, len(d.Blocks))
+	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.SwapDrill, Block: d.Blocks[at].ID}, nil, in)
+	require.ErrorContains(t, err, "which drill")
 }

@@ -132,7 +132,7 @@ func adapt(b *lesson.Block, l schedule.Prepared, in schedule.Inputs) string {
 	}
 	planned := b.TurnsOf(l.Document)
 	l.Block.Minutes = b.Minutes
-	turns := max(1, min(l.TurnsIn(in), max(planned, in.Drills[b.Drill].Turns)))
+	turns := max(1, min(l.TurnsIn(in), max(planned, in.Drills[b.Plays()].Turns)))
 	if turns == planned {
 		return phrase
 	}

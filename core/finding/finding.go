@@ -64,6 +64,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 		if !l.Drilled {
 			continue
 		}
+		all = append(all, versions(l)...)
 		all = append(all, tooLong(l, s, in)...)
 		all = append(all, waiting(l, d, s, in)...)
 		all = append(all, spacing(l, d)...)

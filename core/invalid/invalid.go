@@ -70,3 +70,16 @@ func Join(parts ...any) string {
 	}
 	return strings.Join(said, ".")
 }
+
+// Sentence is what is wrong without where: the messages of a list of fields, else the error itself.
+func Sentence(err error) string {
+	var fields Fields
+	if !errors.As(err, &fields) {
+		return err.Error()
+	}
+	messages := make([]string, len(fields))
+	for i, field := range fields {
+		messages[i] = field.Message
+	}
+	return strings.Join(messages, "; ")
+}

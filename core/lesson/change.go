@@ -35,7 +35,7 @@ func (b *Block) shorten(was float64) {
 // With is the block with something different for one student; nothing different takes it away.
 func (b Block) With(v Variant) Block {
 	b.Variants = slices.DeleteFunc(slices.Clone(b.Variants), func(other Variant) bool { return other.Student == v.Student })
-	if v.Drawn != "" || v.Gap != 0 || v.Size != 0 || len(v.Goals) > 0 {
+	if v.Version != "" || v.Drawn != "" || v.Gap != 0 || v.Size != 0 || len(v.Goals) > 0 {
 		b.Variants = append(b.Variants, v)
 	}
 	if len(b.Variants) == 0 {

@@ -38,6 +38,7 @@ type Block struct {
 	Minutes  float64        `json:"minutes" minimum:"0.5" maximum:"240"`
 	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill; of technique and serving: by which it is counted"`
+	Version  string         `json:"version,omitempty" maxLength:"60" description:"Which version of the drill; empty: as written"`
 	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
 	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
 	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
@@ -54,6 +55,14 @@ type Block struct {
 	People    []string  `json:"people,omitempty" maxItems:"12" description:"Who of the students is in it; empty: all"`
 	Continues string    `json:"continues,omitempty" format:"uuid" description:"The block it goes on from after somebody came or left: balls are counted on"`
 	Variants  []Variant `json:"variants,omitempty" maxItems:"12" description:"What is different for single students"`
+}
+
+// Plays is the key of what a block plays among the drills that a lesson is planned with: the drill, and which version of it.
+func (b Block) Plays() string {
+	if b.Version == "" {
+		return b.Drill
+	}
+	return b.Drill + "#" + b.Version
 }
 
 // Document is a lesson.

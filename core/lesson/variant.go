@@ -22,6 +22,7 @@ const (
 // Variant is what is different for one student in one drill block.
 type Variant struct {
 	Student string    `json:"student" format:"uuid"`
+	Version string    `json:"version,omitempty" maxLength:"60" description:"Another version of the drill; empty: that of the block"`
 	Drawn   Drawn     `json:"drawn,omitempty"`
 	Gap     float64   `json:"gap,omitempty" minimum:"0" maximum:"60" description:"Seconds between two balls; 0: the drill's"`
 	Size    float64   `json:"size,omitempty" minimum:"0" maximum:"20" description:"The target so many times as large; 0: as it is"`
@@ -50,9 +51,15 @@ func (b Block) Variant(studentID string) Variant {
 	return b.Variants[i]
 }
 
-// DrillFor is the drill of a block as one student plays it.
+// DrillFor is the drill of a block, in its version, as one student plays it.
 func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 	v := b.Variant(p.ID)
+	if v.Version != "" {
+		// A version with other measures could not be counted beside that of the others; the plan says so.
+		if own, err := d.Version(v.Version); err == nil && own.CountsAs(d) {
+			d = own
+		}
+	}
 	if v.Drawn == Mirrored || v.Drawn == "" && p.Profile.Hand == student.LeftHand {
 		d = d.Mirrored()
 	}
@@ -100,6 +107,9 @@ func (v Variant) Describe(p Person, d drill.Document) string {
 		}
 	case v.Drawn == AsDrawn && p.Profile.Hand == student.LeftHand:
 		add("as drawn, though left-handed")
+	}
+	if v.Version != "" {
+		add("%s", v.Version)
 	}
 	if v.Gap > 0 && v.Gap != d.Pattern.Gap {
 		add("%s s apart", units.Decimal(v.Gap, 2))

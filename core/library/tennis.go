@@ -402,7 +402,7 @@ func closingTheDoor() drill.Document {
 	d.Measures = []drill.Measure{{Number: 1, What: score.Ball, Tasks: []int{1, 3}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Streak, Count: 6}}}}
 	d.Turns, d.Effort = 4, 6
 	d.Cues, d.Cautions = []string{"Split step before every ball", "Racket up on the way in"}, []string{eyes, "At the last step play softly: nobody aims at a body."}
-	d.Variations = []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("Down the lines", feed.Transformation{Kind: feed.OtherReply}, feed.Transformation{Kind: feed.Attack})}
+	d.Variations = []drill.Variation{easier("Keep it soft", feed.Transformation{Kind: feed.Neutral}), harder("At game pace", feed.Transformation{Kind: feed.Attack})}
 	return d
 }
 

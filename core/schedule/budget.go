@@ -49,7 +49,7 @@ func (b *Budget) add(l Prepared, s ScheduledBlock, at int, in Inputs) {
 		b.Balls += s.Load.Each
 		b.Overheads += s.Load.Overheads
 		b.Serves += s.Load.Serves
-		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.Drill]
+		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.Plays()]
 		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
 		if s.Table != nil {
 			own = s.Load.Feeding - s.Table.People[at].Waited

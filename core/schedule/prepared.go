@@ -46,7 +46,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 		if i == 0 || block.Continues != "" {
 			l.walk = 0
 		}
-		document, known := in.Drills[block.Drill]
+		document, known := in.Drills[block.Plays()]
 		if block.Kind.Counts() && known && len(l.People) > 0 {
 			l.Drilled, l.Document = true, document
 			l.Group, l.GroupSummary = load.Arrange(document, len(l.People), block.Lines, d.Space)

@@ -174,6 +174,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Every version of a drill, from the easiest to the hardest, worked out without saving it */
+        post: operations["listVersions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/{id}": {
         parameters: {
             query?: never;
@@ -1849,6 +1866,8 @@ export interface components {
         };
         DrillVariation: {
             difficulty: components["schemas"]["DrillDifficulty"];
+            /** @description What is tried and counted in it; empty: what the steps make of the drill's own */
+            measures?: components["schemas"]["DrillMeasure"][];
             name: string;
             steps: components["schemas"]["FeedTransformation"][];
         };
@@ -1902,7 +1921,7 @@ export interface components {
             variant?: components["schemas"]["LessonVariant"];
         };
         /** @enum {string} */
-        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "on deck" | "attendance" | "space";
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "swap" | "on deck" | "attendance" | "space";
         FeedArea: {
             /**
              * Format: double
@@ -2498,6 +2517,8 @@ export interface components {
             turns?: number;
             /** @description What is different for single students */
             variants?: components["schemas"]["LessonVariant"][];
+            /** @description Which version of the drill; empty: as written */
+            version?: string;
             /**
              * Format: double
              * @description Minutes it should have; 0: what it has
@@ -2605,6 +2626,8 @@ export interface components {
             size?: number;
             /** Format: uuid */
             student: string;
+            /** @description Another version of the drill; empty: that of the block */
+            version?: string;
             /** @description Where it comes from */
             why?: string;
         };
@@ -3976,6 +3999,18 @@ export interface components {
             /** @description What makes no sense on the new court */
             problems: components["schemas"]["InvalidFields"];
         };
+        Tried: {
+            document: components["schemas"]["DrillDocument"];
+            /** @description Worked out for a player of this hand */
+            hand: components["schemas"]["StudentHand"];
+            /** @description Which drill it is, for what was counted on it */
+            id?: string;
+            /** @description Tried on somebody of this level; neither word means the level it is written for */
+            level?: components["schemas"]["StudentLevel"];
+            people: number;
+            /** @description Tried on this student */
+            student?: string;
+        };
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
         Unreadable: {
@@ -3997,6 +4032,24 @@ export interface components {
             document: components["schemas"]["LessonDocument"];
             /** Format: uuid */
             student: string;
+        };
+        Version: {
+            /** @description It has other measures than the drill, and is played by all or by nobody */
+            alone: boolean;
+            /** @description None for the drill as it is written */
+            difficulty?: components["schemas"]["DrillDifficulty"];
+            /** @description Where it stands among the drill's variations, from 0; -1 for the drill as it is written */
+            index: number;
+            name: string;
+            /** @description Why it cannot be played; empty where it can */
+            problem: string;
+            /** @description Null where it cannot be played */
+            report: null | components["schemas"]["Report"];
+            /** @description What each of its steps changes */
+            sentences: string[];
+            steps: components["schemas"]["FeedTransformation"][];
+            /** @description How hard it is for whoever it is tried on */
+            verdict: string;
         };
         Vocabulary: {
             ages: components["schemas"]["StudentAgeBand"][];
@@ -4377,6 +4430,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Transferred"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tried"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Version"][];
                 };
             };
             default: {

@@ -1,0 +1,74 @@
+package api
+
+import (
+	"context"
+
+	"hodometer/core/drill"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/report"
+	"hodometer/core/simulation"
+)
+
+// Version is one rung of a drill's ladder, worked out beside the drill as it is written.
+type Version struct {
+	Name       string                `json:"name"`
+	Difficulty drill.Difficulty      `json:"difficulty,omitempty" description:"None for the drill as it is written"`
+	Index      int                   `json:"index" description:"Where it stands among the drill's variations, from 0; -1 for the drill as it is written"`
+	Sentences  []string              `json:"sentences" description:"What each of its steps changes"`
+	Problem    string                `json:"problem" description:"Why it cannot be played; empty where it can"`
+	Alone      bool                  `json:"alone" description:"It has other measures than the drill, and is played by all or by nobody"`
+	Report     *report.Report        `json:"report" description:"Null where it cannot be played"`
+	Verdict    string                `json:"verdict" description:"How hard it is for whoever it is tried on"`
+	Steps      []feed.Transformation `json:"steps"`
+}
+
+// versions works out every version of a drill, from the easiest to the hardest.
+func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	list := []Version{}
+	for _, v := range body.Document.Ladder() {
+		told := Version{Name: v.Name, Difficulty: v.Difficulty, Index: -1, Sentences: []string{}, Steps: []feed.Transformation{}}
+		for i, each := range body.Document.Variations {
+			if each.Name == v.Name {
+				told.Index, told.Steps = i, each.Steps
+			}
+		}
+		document := body.Document
+		if told.Index >= 0 {
+			_, told.Sentences, err = document.Transformed(ctx, v.Steps, settings)
+			if err == nil {
+				document, err = document.Version(v.Name)
+			}
+			if err != nil {
+				if ctx.Err() != nil {
+					return nil, err
+				}
+				told.Problem, told.Sentences = invalid.Sentence(err), []string{}
+				list = append(list, told)
+				continue
+			}
+		}
+		told.Alone = !document.CountsAs(body.Document)
+		seen := document.For(body.Hand)
+		of, err := report.Of(seen, body.People, settings)
+		if err != nil {
+			return nil, err
+		}
+		told.Report = &of
+		player, _, err := s.evidenceFor(ctx, body, seen)
+		if err != nil {
+			return nil, err
+		}
+		turn, err := simulation.Run(ctx, seen, player, settings)
+		if err != nil {
+			return nil, err
+		}
+		told.Verdict = turn.Verdict
+		list = append(list, told)
+	}
+	return list, nil
+}

@@ -1,0 +1,60 @@
+package api_test
+
+import (
+	"net/http"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/finding"
+	"hodometer/core/lesson"
+	"hodometer/core/library"
+)
+
+// A version is chosen for a block of a lesson, for one student in it, and it is what is planned, expected and counted.
+func TestAVersionIsPlayedInALesson(t *testing.T) {
+	c := newClub(t)
+	one, two := ada(), ada()
+	one.Sport, one.Hand, two.Sport, two.Hand, two.Name = "tennis", "right", "tennis", "right", "Ben"
+	first, second := c.student(one), c.student(two)
+	id, block, before := lessonWith(t, c, "Coin in the Corner", first, second)
+	stored, ok := library.Find(before.Document.Blocks[0].Drill)
+	require.True(t, ok)
+
+	ladder := read[[]api.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
+	require.Len(t, ladder, len(stored.Variations)+1)
+	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Index < 0 })
+	for i, v := range ladder {
+		require.Empty(t, v.Problem)
+		require.NotNil(t, v.Report)
+		require.NotEmpty(t, v.Verdict)
+		require.Equal(t, i == written, len(v.Sentences) == 0, v.Name)
+		require.Equal(t, i < written, v.Difficulty == "easier", v.Name)
+	}
+
+	edited := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": ladder[0].Name}}))
+	require.Equal(t, ladder[0].Name, edited.Document.Blocks[0].Version)
+	document := edited.Document
+	document.Blocks[0].Variants = append(document.Blocks[0].Variants, lesson.Variant{Student: second, Version: ladder[len(ladder)-1].Name})
+	saved := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"1"`))
+	easier, err := stored.Version(ladder[0].Name)
+	require.NoError(t, err)
+	people := saved.Plan.Blocks[0].People
+	require.Equal(t, []string{first, second}, people)
+	for _, each := range saved.Plan.Prospects[0].Students {
+		require.NotZero(t, each.Rate)
+	}
+	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	require.Equal(t, easier.Pattern, sheet.Drills[0].Document.Pattern, "the sheet draws the version")
+
+	// A version that is gone is told, with what to do.
+	document = saved.Document
+	document.Blocks[0].Version = "no more"
+	told := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"2"`))
+	require.True(t, slices.ContainsFunc(told.Plan.Findings, func(f finding.Finding) bool {
+		return f.Block == block && len(f.Remedies) == 1 && f.Remedies[0].Label == "Play it as written"
+	}), "%v", told.Plan.Findings)
+	readProblem(t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": "no more"}}), http.StatusUnprocessableEntity)
+}

@@ -1,0 +1,36 @@
+package finding
+
+import (
+	"fmt"
+
+	"hodometer/core/editing"
+	"hodometer/core/invalid"
+	"hodometer/core/schedule"
+)
+
+// versions says which version of a drill cannot be played, by all or by one: it is no longer there, its steps are no longer possible,
+// or it has other measures than the others count.
+func versions(l schedule.Prepared) []Finding {
+	var all []Finding
+	if _, err := l.Document.Version(l.Block.Version); err != nil {
+		all = append(all, found(Warning, l.Block, fmt.Sprintf("%s is planned as it is written: %s.", l.Block.Title, invalid.Sentence(err)),
+			Remedy{Label: "Play it as written", Edit: editing.Edit{Kind: editing.SetVersion, Block: l.Block.ID}}))
+	}
+	for _, person := range l.People {
+		v := l.Block.Variant(person.ID)
+		if v.Version == "" {
+			continue
+		}
+		own, err := l.Document.Version(v.Version)
+		why := "it has other measures than the others count"
+		if err != nil {
+			why = invalid.Sentence(err)
+		} else if own.CountsAs(l.Document) {
+			continue
+		}
+		v.Version = ""
+		all = append(all, found(Warning, l.Block, fmt.Sprintf("%s: %s does not play “%s”: %s.", l.Block.Title, person.Short, l.Block.Variant(person.ID).Version, why),
+			Remedy{Label: "Leave it out for " + person.Short, Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}}))
+	}
+	return all
+}
