@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, openLesson, test } from './fixtures'
+import { choose, drawer, expect, openLesson, test } from './fixtures'
 
 const block = (page: Page, title: string) =>
   page
@@ -257,4 +257,70 @@ test('a drill is begun from a lesson, in its sport, and stands in it at once', a
   await expect(page.getByRole('button', { name: /^Shuttles a turn 2 / })).toBeVisible()
   await page.goBack()
   await expect(page.getByRole('button', { name: /^\d\d:\d\d New drill, / })).toBeVisible()
+})
+
+test('a drill has a ladder of versions, chosen for a block, for one player, and on court', async ({
+  page,
+  demo,
+}) => {
+  // The ladder on the bench: one more version, renamed and moved, each seen beside the drill as it is written.
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('button', { name: 'Duplicate Coin in the Corner', exact: true }).click()
+  await drawer(page, 'Versions')
+  const ladder = page.getByRole('list', { name: 'Versions, from the easiest to the hardest' })
+  await expect(ladder.getByRole('button', { name: 'as written' })).toBeVisible()
+  const before = await ladder.getByRole('listitem').count()
+  // A mistake first: a change that changes nothing is refused.
+  await page.getByLabel('A change to try').selectOption('free')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'changes nothing in this drill' }).first(),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Without the last change' }).click()
+  await page.getByLabel('A change to try').selectOption('slow')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await page.getByLabel('Name of this version').fill('All the time there is')
+  await page.getByRole('button', { name: 'Keep as harder' }).click()
+  await expect(ladder.getByRole('listitem')).toHaveCount(before + 1)
+  // Kept on the wrong side by mistake: it goes over the drill as it is written, to the easier ones.
+  const easier = page.getByRole('button', { name: 'All the time there is: easier than the one before' })
+  for (
+    let i = 0;
+    i < before && !(await page.getByRole('button', { name: /All the time there is easier$/ }).isVisible());
+    i++
+  )
+    await easier.click()
+  await expect(page.getByRole('button', { name: /All the time there is easier$/ })).toBeVisible()
+  await page.getByRole('listitem').filter({ hasText: 'All the time' }).getByLabel('goals of its own').check()
+  await page.getByRole('listitem').filter({ hasText: 'All the time' }).getByLabel('How many').first().fill('6')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  // In a lesson: for the block, then for one player of it.
+  await openLesson(page, demo, 'Noor and Teo')
+  await choose(page.getByLabel('A drill to add'), 'Coin in the Corner (my version)')
+  await page.getByRole('button', { name: 'Add the drill' }).click()
+  const expected = page.getByRole('list', { name: 'What to expect' })
+  await expect(expected).toContainText('10 made in all')
+  await page.getByLabel('Version', { exact: true }).selectOption('All the time there is')
+  await expect(expected).toContainText('6 made in all')
+  await page.getByRole('tab', { name: 'Each player' }).click()
+  await page.getByLabel('Version', { exact: true }).last().selectOption('as written')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  // On court one press makes it harder for all.
+  const lesson = page.url()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${lesson}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const version = page.getByRole('group', { name: 'Version of the drill' })
+  for (let i = 0; i < 12 && !(await page.getByText('All the time there is').isVisible()); i++) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await page.waitForTimeout(150)
+  }
+  await expect(version).toContainText('All the time there is')
+  await version.getByRole('button', { name: 'Harder' }).click()
+  await expect(version).not.toContainText('All the time there is')
+  await version.getByRole('button', { name: 'Easier' }).click()
+  await expect(version).toContainText('All the time there is')
 })

@@ -47,7 +47,7 @@ type Edit struct {
 	Turns      int             `json:"turns,omitempty" minimum:"0" maximum:"100"`
 	Lines      int             `json:"lines,omitempty" minimum:"0" maximum:"6"`
 	To         int             `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
-	On         bool            `json:"on,omitempty" description:"Pinned"`
+	On         bool            `json:"on,omitempty" description:"Pinned; of a version: it is played in the minutes that there are"`
 	New        *lesson.Block   `json:"new,omitempty" description:"The block to put in"`
 	Variant    *lesson.Variant `json:"variant,omitempty"`
 	Text       string          `json:"text,omitempty" maxLength:"120"`
@@ -181,6 +181,10 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		}
 		in.Drills = maps.Clone(in.Drills)
 		in.Drills[block.Plays()] = document
+		if c.On {
+			d.Blocks[at] = block
+			return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, d.Check()
+		}
 		block.Minutes = schedule.ForDrill(block.Drill, document, max(1, len(in.In(block))), d.Space, in.Settings).Minutes
 	} else {
 		if c.New == nil {

@@ -141,6 +141,11 @@ func TestAVersionTakesItsOwnMinutes(t *testing.T) {
 	require.Equal(t, "Feet first", block.Calls[0].Text)
 	require.Equal(t, []any{d.Blocks[at].ID, d.Blocks[at].Drill, d.Blocks[at].Title}, []any{block.ID, block.Drill, block.Title})
 
+	// On court it is played in the minutes that there are.
+	now := sample.Apply(t, d, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: "Slow motion", On: true}, in)
+	require.Equal(t, d.Blocks[at].Minutes, now.Document.Blocks[at].Minutes)
+	require.Equal(t, "Slow motion", now.Document.Blocks[at].Version)
+
 	back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: drill.AsWritten}, in)
 	require.Empty(t, back.Document.Blocks[at].Version)
 	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "never heard of"}, nil, in)

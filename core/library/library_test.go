@@ -236,6 +236,9 @@ func TestBothMirrorsAndReverseTwice(t *testing.T) {
 	for _, stored := range library.All() {
 		for _, change := range []feed.TransformationKind{feed.ToOtherWing, feed.ForLeftHander, feed.Reverse} {
 			step := feed.Transformation{Kind: change}
+			if change == feed.Reverse && len(stored.Document.Pattern.Tasks) == 1 {
+				continue // refused: it would change nothing
+			}
 			varied, _, err := stored.Document.Transformed(t.Context(), []feed.Transformation{step, step}, coach.Default())
 			require.NoError(t, err)
 			require.Equal(t, stored.Document, varied, "%s %s", stored.Document.Name, change)

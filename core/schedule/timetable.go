@@ -54,6 +54,9 @@ type ScheduledBlock struct {
 	Comes  []Piece           `json:"comes" description:"Equipment put down for it"`
 	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
 	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
+
+	Version  string   `json:"version,omitempty" description:"Which version of its drill is played; none for the drill as it is written"`
+	Versions []string `json:"versions" description:"Those there are, from the easiest to the hardest; empty where there is one only"`
 }
 
 // Milestone is a mark on the road.
@@ -109,7 +112,13 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
 		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays,
+		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{},
+	}
+	if l.Drilled && len(l.Document.Variations) > 0 {
+		s.Version = l.Document.VersionName()
+		for _, v := range l.Document.Ladder() {
+			s.Versions = append(s.Versions, v.Name)
+		}
 	}
 	if s.Stays == nil {
 		s.Stays = []Piece{}

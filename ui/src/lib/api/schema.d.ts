@@ -1911,7 +1911,7 @@ export interface components {
             minutes?: number;
             /** @description The block to put in */
             new?: components["schemas"]["LessonBlock"];
-            /** @description Pinned */
+            /** @description Pinned; of a version: it is played in the minutes that there are */
             on?: boolean;
             space?: components["schemas"]["LoadSpace"];
             text?: string;
@@ -3589,6 +3589,10 @@ export interface components {
             /** @description How its time came about */
             time: components["schemas"]["MetricDerivation"];
             title: string;
+            /** @description Which version of its drill is played; none for the drill as it is written */
+            version?: string;
+            /** @description Those there are, from the easiest to the hardest; empty where there is one only */
+            versions: string[];
             /**
              * Format: double
              * @description Of a drill: feeding; otherwise all the rest

@@ -16,6 +16,7 @@
   import { Run } from './courtside.svelte'
   import { callCue, keepAwake } from './signals'
   import StandPicture from './StandPicture.svelte'
+  import VersionChoice from './VersionChoice.svelte'
   import WhoIsHere from './WhoIsHere.svelte'
 
   interface Props {
@@ -126,6 +127,10 @@
     </section>
     {#if run.next && !over}
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
+    {/if}
+
+    {#if scheduled?.versions.length && !over}
+      <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
     {/if}
 
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}

@@ -136,14 +136,7 @@
         onfit={(fit) => bench.fit(fit)}
       />
     {:else if bench.tab === 'versions'}
-      <Variations
-        {draft}
-        {builtIn}
-        {vocabulary}
-        worked={bench.worked}
-        steps={bench.steps}
-        ontry={(steps) => (bench.steps = steps)}
-      />
+      <Variations {bench} {vocabulary} />
     {:else if bench.tab === 'places' && report}
       <section aria-labelledby="places">
         <h2 id="places">Where everything is</h2>

@@ -221,7 +221,7 @@
   /* Beside a court that stands there is room for a column. */
   @media (min-width: 1101px) {
     .view:not(.lying) {
-      grid-template: 'court tray' auto 'below .' auto / auto 5.3rem;
+      grid-template: 'court tray' auto 'below .' auto / auto 5.8rem;
     }
     .view:not(.lying) .tray-of {
       margin: 0;

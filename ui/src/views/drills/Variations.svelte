@@ -1,76 +1,186 @@
 <script lang="ts">
-  import type { DrillDocument, Transformation, Vocabulary, WorkedDrill } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
+  import Court from '../../court/Court.svelte'
+  import GoalFields from '../../goal/GoalFields.svelte'
+  import { answer, api, type Transformation, type Variation, type Vocabulary } from '../../lib/api/client'
+  import { keys } from '../../lib/data'
+  import { beneath } from '../../lib/fields'
+  import type { Bench } from './bench.svelte'
+  import { onLadder } from './ladder'
 
-  /** Easier and harder versions that stand ready; one key tries each. */
+  /** The ladder of a drill: its versions from the easiest to the hardest, each beside the drill as it is written. */
   interface Props {
-    draft: Draft<DrillDocument>
-    builtIn: boolean
+    bench: Bench
     vocabulary: Vocabulary | undefined
-    worked: WorkedDrill | undefined
-    steps: Transformation[]
-    ontry: (steps: Transformation[]) => void
   }
-  let { draft, builtIn, vocabulary, worked, steps, ontry }: Props = $props()
+  let { bench, vocabulary }: Props = $props()
+  const draft = $derived(bench.draft)
   const list = $derived(draft.document.variations ?? [])
   const same = (a: Transformation[], b: Transformation[]) => JSON.stringify(a) === JSON.stringify(b)
-  const named = $derived(list.find((each) => same(each.steps, $state.snapshot(steps))))
+  const named = $derived(list.find((each) => same(each.steps, $state.snapshot(bench.steps))))
   let kind = $state<Transformation['kind']>('quicken')
   let name = $state('')
   let text = $state('')
+  const asked = $derived({
+    id: bench.id,
+    document: bench.plain,
+    people: bench.people,
+    hand: bench.hand,
+    student: bench.student || undefined,
+    level: (bench.level || undefined) as never,
+  })
+  const ladder = createQuery(() => ({
+    queryKey: keys.ladder(asked),
+    queryFn: () => answer(api.POST('/api/drills/versions', { body: asked })),
+    placeholderData: keepPreviousData,
+  }))
+  /** As the steps of a version, or of what is being tried, read. */
+  const tryOut = (steps: Transformation[] | undefined) => (bench.steps = $state.snapshot(steps) ?? [])
 
   function keyboard(event: KeyboardEvent) {
     const field = event.target as HTMLElement
     if (event.ctrlKey || event.metaKey || event.altKey || /INPUT|SELECT|TEXTAREA/.test(field.tagName)) return
     const n = Number(event.key)
-    if (event.key === '0') ontry([])
-    else if (n >= 1 && list[n - 1]) ontry($state.snapshot(list[n - 1]?.steps) ?? [])
+    if (event.key === '0') tryOut([])
+    else if (n >= 1 && list[n - 1]) tryOut(list[n - 1]?.steps)
     else return
     event.preventDefault()
   }
 
   function keep() {
-    if (!worked) return
-    const { variations } = $state.snapshot(draft.document)
-    draft.replace({ ...worked.document, variations })
-    ontry([])
+    if (!bench.worked) return
+    const { variations } = bench.plain
+    draft.replace({ ...bench.worked.document, variations })
+    tryOut([])
   }
 
-  function stand(difficulty: 'easier' | 'harder') {
-    const tried = $state.snapshot(steps)
-    draft.change((d) => {
-      d.variations = [
-        ...(d.variations ?? []),
-        { name: name || `Version ${(d.variations?.length ?? 0) + 1}`, difficulty, steps: tried },
-      ]
-    })
+  function stand(difficulty: Variation['difficulty']) {
+    const steps = $state.snapshot(bench.steps)
+    const fresh = { name: name.trim() || `Version ${list.length + 1}`, difficulty, steps }
+    draft.change((d) => (d.variations = [...(d.variations ?? []), fresh]))
     name = ''
+  }
+
+  const change = (i: number, part: Partial<Variation>) =>
+    draft.change((d) => d.variations?.[i] && Object.assign(d.variations[i], part))
+
+  /** Renamed while it is tried it is still the one that is tried, since that goes by its steps. */
+  function remove(i: number) {
+    if (list[i] === named) tryOut([])
+    draft.change((d) => d.variations?.splice(i, 1))
+  }
+
+  function own(i: number, on: boolean) {
+    const steps = list[i]
+    if (!steps) return
+    change(i, { measures: on ? $state.snapshot(draft.document.measures) : undefined })
   }
 </script>
 
 <svelte:window onkeydown={keyboard} />
-<section aria-labelledby="versions">
+<section class="no-print" aria-labelledby="versions">
   <h2 id="versions">Easier and harder</h2>
-  <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="Versions that stand ready">
-    <button class="btn btn-sm" class:btn-primary={!steps.length} onclick={() => ontry([])}
-      ><kbd class="drum-digits">0</kbd> as written</button
-    >
-    {#each list as each, i (i)}
-      <button
-        class="btn btn-sm"
-        class:btn-primary={each === named}
-        aria-pressed={each === named}
-        onclick={() => ontry($state.snapshot(each.steps))}
-        ><kbd class="drum-digits">{i + 1}</kbd>
-        {each.name} <span class="text-xs">{each.difficulty}</span></button
-      >
+  <ol class="mt-2 flex flex-col gap-2" aria-label="Versions, from the easiest to the hardest">
+    {#each ladder.data ?? [] as version (version.index)}
+      {@const i = version.index}
+      {@const stored = list[i]}
+      {@const shown = i < 0 ? !bench.steps.length : Boolean(stored && stored === named)}
+      <li class="rung border-base-300 rounded-box flex gap-3 border p-2" class:shown>
+        <div class="w-14 shrink-0">
+          {#if version.report}<Court report={version.report} label="Court of {version.name}" small />{/if}
+        </div>
+        <div class="min-w-0 flex-1 text-sm">
+          <div class="flex flex-wrap items-center gap-2">
+            <button
+              class="btn btn-sm"
+              class:btn-primary={shown}
+              aria-pressed={shown}
+              onclick={() => tryOut(i < 0 ? [] : version.steps)}
+              ><kbd class="drum-digits">{i + 1}</kbd>
+              {version.name}
+              {#if version.difficulty}<span class="text-xs">{version.difficulty}</span>{/if}</button
+            >
+            {#if i >= 0 && !bench.builtIn}
+              <span class="ml-auto flex gap-1">
+                <button
+                  class="btn btn-xs"
+                  disabled={!onLadder(list, i, -1)}
+                  aria-label="{version.name}: easier than the one before"
+                  onclick={() =>
+                    draft.change((d) => (d.variations = onLadder(d.variations ?? [], i, -1) ?? d.variations))}
+                  >↑</button
+                >
+                <button
+                  class="btn btn-xs"
+                  disabled={!onLadder(list, i, 1)}
+                  aria-label="{version.name}: harder than the one after"
+                  onclick={() =>
+                    draft.change((d) => (d.variations = onLadder(d.variations ?? [], i, 1) ?? d.variations))}
+                  >↓</button
+                >
+                <button class="btn btn-xs" onclick={() => remove(i)}
+                  >Take out<span class="sr-only">{` ${version.name}`}</span></button
+                >
+              </span>
+            {/if}
+          </div>
+          {#each version.sentences as sentence, n (n)}<p>{sentence}</p>{/each}
+          {#if version.problem}<p class="text-error" role="alert">{version.problem}</p>{/if}
+          {#if version.verdict}<p class="hint">{version.verdict}</p>{/if}
+          {#if version.alone}<p class="hint">
+              Its measures are its own: all of a group play it, or nobody.
+            </p>{/if}
+          {#if stored && !bench.builtIn}
+            <div class="mt-1 flex flex-wrap items-center gap-3">
+              <label class="flex items-center gap-2"
+                >Called <input
+                  class="input input-sm w-40"
+                  class:input-error={bench.errors[`variations.${i}.name`]}
+                  maxlength="60"
+                  value={stored.name}
+                  aria-label="Name of version {i + 1}"
+                  onchange={(event) => change(i, { name: event.currentTarget.value.trim() })}
+                /></label
+              >
+              <label class="flex items-center gap-2"
+                ><input
+                  type="checkbox"
+                  class="checkbox checkbox-sm"
+                  checked={Boolean(stored.measures?.length)}
+                  onchange={(event) => own(i, event.currentTarget.checked)}
+                /> goals of its own</label
+              >
+            </div>
+            {#if bench.errors[`variations.${i}.name`]}<p class="text-error" role="alert">
+                {bench.errors[`variations.${i}.name`]}
+              </p>{/if}
+            {#each stored.measures ?? [] as measure, m (measure.number)}
+              {#each measure.goals as goal, g (g)}
+                <div class="mt-1">
+                  <GoalFields
+                    {goal}
+                    unit={measure.what}
+                    {vocabulary}
+                    errors={beneath(bench.errors, `variations.${i}.measures.${m}.goals.${g}`, 'goal')}
+                    onchange={(after) =>
+                      draft.change((d) => {
+                        const goals = d.variations?.[i]?.measures?.[m]?.goals
+                        if (goals) goals[g] = after
+                      })}
+                  />
+                </div>
+              {/each}
+            {/each}
+          {/if}
+        </div>
+      </li>
     {/each}
-  </div>
+  </ol>
   <form
-    class="mt-2 flex flex-wrap items-center gap-2"
+    class="mt-3 flex flex-wrap items-center gap-2"
     onsubmit={(event) => {
       event.preventDefault()
-      ontry([...$state.snapshot(steps), { kind, ...(kind === 'constrained' && text && { text }) }])
+      tryOut([...bench.steps, { kind, ...(kind === 'constrained' && text && { text }) }])
     }}
   >
     <select class="select select-sm w-56" aria-label="A change to try" bind:value={kind}>
@@ -86,12 +196,18 @@
       />
     {/if}
     <button class="btn btn-sm" type="submit">Try it</button>
+    {#if bench.steps.length}
+      <button class="btn btn-sm" type="button" onclick={() => tryOut(bench.steps.slice(0, -1))}
+        >Without the last change</button
+      >
+    {/if}
   </form>
-  {#if steps.length}
+  {#if bench.steps.length}
+    {#if bench.refusal}<p class="text-error mt-2" role="alert">{bench.refusal}</p>{/if}
     <div class="mt-2" role="status">
-      {#each worked?.sentences ?? [] as sentence, i (i)}<p>{sentence}</p>{/each}
+      {#each bench.worked?.sentences ?? [] as sentence, i (i)}<p>{sentence}</p>{/each}
     </div>
-    {#if !builtIn}
+    {#if !bench.builtIn && !bench.refusal}
       <div class="mt-2 flex flex-wrap items-center gap-2">
         <button class="btn btn-sm btn-primary" onclick={keep}>Make it the drill</button>
         {#if !named}
@@ -99,6 +215,7 @@
             class="input input-sm w-44"
             aria-label="Name of this version"
             placeholder="a name"
+            maxlength="60"
             bind:value={name}
           />
           <button class="btn btn-sm" onclick={() => stand('easier')}>Keep as easier</button>
@@ -108,3 +225,9 @@
     {/if}
   {/if}
 </section>
+
+<style>
+  .shown {
+    border-color: var(--color-primary);
+  }
+</style>

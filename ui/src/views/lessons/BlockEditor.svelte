@@ -126,6 +126,15 @@
             error={error('lines')}
             onchange={(lines) => onchange({ lines })}
           />
+          {#if scheduled.versions.length}
+            <SelectField
+              label="Version"
+              value={scheduled.version ?? 'as written'}
+              options={scheduled.versions}
+              error={error('version')}
+              onchange={(text) => void planner.edit({ kind: 'version', block: block.id, text })}
+            />
+          {/if}
           <SelectField
             label="Played as"
             value={block.kind}

@@ -94,7 +94,15 @@
         </div>
       </div>
       {#if variant.why}<p class="mt-1 text-sm">{variant.why}</p>{/if}
-      <div class="mt-2 grid grid-cols-3 gap-2">
+      <div class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4">
+        {#if scheduled.versions.length}
+          <SelectField
+            label="Version"
+            value={variant.version ?? ''}
+            options={[{ value: '', label: 'as the others' }, ...scheduled.versions]}
+            onchange={(version) => void set(student, { version: version || undefined })}
+          />
+        {/if}
         <NumberField
           label="Gap (0: as drawn)"
           unit="s"
