@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/core/court"
 	"hodometer/core/diary"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
@@ -113,7 +114,8 @@ type Blocks struct {
 
 // forPeople is the parameter of something worked out for a number of players.
 type forPeople struct {
-	People int `query:"people" description:"Players in the lesson" minimum:"1" maximum:"12"`
+	People int    `query:"people" description:"Players in the lesson" minimum:"1" maximum:"12"`
+	Sport  string `query:"sport" maxLength:"40" description:"In whose words; empty: those of tennis"`
 }
 
 func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error) {
@@ -125,7 +127,7 @@ func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error
 	if err != nil {
 		return Blocks{}, err
 	}
-	ready := Blocks{Start: lesson.Starters(), More: lesson.More(), Drills: []lesson.Block{}}
+	ready := Blocks{Start: lesson.Starters(court.Sport(p.Sport)), More: lesson.More(), Drills: []lesson.Block{}}
 	for _, d := range drills {
 		ready.Drills = append(ready.Drills, schedule.ForDrill(d.ID, d.Document, max(1, p.People), load.Space{}, settings))
 	}

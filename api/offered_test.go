@@ -112,7 +112,7 @@ func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 	first, late := c.student(ada()), c.student(ada())
 	d := lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Full", Date: "2026-03-10", Start: "16:00", Minutes: 100, Students: []string{first}}
 	for range lesson.MaxBlocks {
-		block := lesson.Starters()[0]
+		block := lesson.Starters("")[0]
 		block.ID, block.Minutes, block.Calls = newID(), 5, []lesson.Call{}
 		d.Blocks = append(d.Blocks, block)
 	}
@@ -125,7 +125,7 @@ func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 
 	d.Blocks = append(d.Blocks, d.Blocks[0])
 	d.Blocks[lesson.MaxBlocks].ID = newID()
-	one := lesson.Starters()[0]
+	one := lesson.Starters("")[0]
 	one.ID = newID()
 	p := readProblem(t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": map[string]any{"kind": "insert", "new": one}}), http.StatusUnprocessableEntity)
 	require.Equal(t, "blocks", p.Fields[0].Path)

@@ -53,12 +53,13 @@ type LessonBegun struct {
 func (s *server) begin(ctx context.Context, _ None, body LessonBegun) (lesson.Document, error) {
 	d := lesson.Document{
 		FormatVersion: lesson.FormatVersion, Title: body.Title, Date: cmp.Or(body.Date, s.now().Format(time.DateOnly)), Start: body.Start,
-		Minutes: body.Minutes, Students: body.Students, Blocks: lesson.Starters(),
+		Minutes: body.Minutes, Students: body.Students, Blocks: []lesson.Block{},
 	}
 	in, err := s.inputs(ctx, d)
 	if err != nil {
 		return d, err
 	}
+	d.Blocks = lesson.Starters(in.Sport())
 	ids, err := fresh(len(d.Blocks))
 	if err != nil {
 		return d, err

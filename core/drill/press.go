@@ -27,7 +27,7 @@ func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Doc
 	}
 	d = d.Clone()
 	last := d.Pattern.Tasks[len(d.Pattern.Tasks)-1]
-	task := feed.Task{Stroke: d.strokeAt(c, at, hand, last.Stroke), Pace: last.Pace, Spin: last.Spin, Method: last.Method, Landing: c.Measure(at, last.Landing)}
+	task := feed.Task{Stroke: d.strokeAt(c, at, hand, last.Stroke), Pace: last.Pace, Spin: last.Spin, Method: last.Method, Landing: c.Nearby(at)}
 	if task.Method == feed.Answer {
 		task.Method = ""
 	}

@@ -31,7 +31,7 @@ const (
 func wantedWarmUp(effort int) float64 { return math.Round(2*(4+0.75*float64(effort))) / 2 }
 
 // warmUps holds the beginning of a lesson against its hardest block.
-func warmUps(d lesson.Document, list []schedule.Prepared) []Finding {
+func warmUps(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []Finding {
 	var all []Finding
 	hardest, body, first := -1, -1, -1
 	for i, l := range list {
@@ -52,7 +52,7 @@ func warmUps(d lesson.Document, list []schedule.Prepared) []Finding {
 		return nil
 	}
 	if body < 0 || body > first {
-		block := lesson.Starters()[0]
+		block := lesson.Starters(in.Sport())[0]
 		all = append(all, found(Warning, list[first].Block, "The first drill comes before any body warm-up. Warm the body first.", remedyBody(d, body, block)))
 	}
 	minutes, top := 0.0, 0
@@ -70,12 +70,12 @@ func warmUps(d lesson.Document, list []schedule.Prepared) []Finding {
 			Remedy{Label: fmt.Sprintf("Stretch %s to %s min", list[body].Block.Title, units.Decimal(roundHalf(list[body].Block.Minutes+wanted-minutes), 1)), Edit: editing.Edit{Kind: editing.Resize, Block: list[body].Block.ID, Minutes: roundHalf(list[body].Block.Minutes + wanted - minutes)}}))
 	}
 	if body >= 0 && body < hardest && top < block.Effort-softer {
-		ball := lesson.Starters()[1]
+		ball := lesson.Starters(in.Sport())[1]
 		ball.Effort = block.Effort - softer
 		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and nothing before it is harder than %d: the warm-up is too soft for it.", block.Title, block.Effort, top),
 			Remedy{Label: fmt.Sprintf("Put a ball warm-up of %d out of 10 before it", ball.Effort), Edit: editing.Edit{Kind: editing.InsertBlock, To: hardest, New: &ball}}))
 	}
-	return append(append(all, tooEarly(list)...), shoulders(list)...)
+	return append(append(all, tooEarly(list)...), shoulders(list, in)...)
 }
 
 func roundHalf(minutes float64) float64 { return math.Ceil(2*minutes-1e-6) / 2 }
@@ -107,7 +107,7 @@ func tooEarly(list []schedule.Prepared) []Finding {
 }
 
 // shoulders says that somebody serves or hits above the head before the shoulder is warm.
-func shoulders(list []schedule.Prepared) []Finding {
+func shoulders(list []schedule.Prepared, in schedule.Inputs) []Finding {
 	body, ball := 0.0, 0.0
 	for i, l := range list {
 		if l.Overhead() && (body < bodyWarm || ball < shoulderWarm) {
@@ -119,7 +119,7 @@ func shoulders(list []schedule.Prepared) []Finding {
 			if later >= 0 {
 				f.Remedies = append(f.Remedies, Remedy{Label: "Move it behind " + list[i+1+later].Block.Title, Edit: editing.Edit{Kind: editing.MoveBlock, Block: l.Block.ID, To: i + 1 + later}})
 			} else {
-				starters := lesson.Starters()
+				starters := lesson.Starters(in.Sport())
 				f.Remedies = append(f.Remedies, Remedy{Label: "Put a ball warm-up before it", Edit: editing.Edit{Kind: editing.InsertBlock, To: i, New: &starters[1]}})
 			}
 			return []Finding{f}

@@ -75,7 +75,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 		}
 		all = append(all, goals...)
 	}
-	all = append(all, warmUps(d, list)...)
+	all = append(all, warmUps(d, list, in)...)
 	all = append(all, rests(list, in)...)
 	for _, person := range in.People {
 		all = append(all, bodyFindings(person, p, list)...)

@@ -1,36 +1,31 @@
 package lesson
 
 import (
+	"hodometer/core/court"
 	"hodometer/core/rotation"
 )
 
-// Starters returns a block of every kind but a drill, in the order of a lesson, to begin a plan with.
+// Starters returns a block of every kind but a drill, in the order of a lesson, to begin a plan with, in the words of a sport;
+// empty: those of tennis.
 // Lengths and wording are common practice, no source. The blocks have no identifiers yet.
-func Starters() []Block {
+func Starters(sport court.Sport) []Block {
 	netAndBack := NetAndBack()
-	return []Block{
+	blocks := []Block{
 		{Kind: Body, Title: "Body warm-up", Minutes: 8, Effort: 3, Calls: []Call{
 			{Minute: 0, Text: "Easy jog and side steps, both ways"},
 			{Minute: 3, Text: "Leg swings, arm circles, trunk turns"},
 			{Minute: 6, Text: "Three short runs, each a little quicker"},
 		}},
-		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: []Call{
-			{Minute: 0, Text: "Forehand side, soft and clean"},
-			{Minute: 2, Text: "Backhand side"},
-			{Minute: 4, Text: "Alternate sides, always moving"},
-			{Minute: 6, Text: "Your choice, no errors"},
-		}},
+		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: warmUpCalls()},
 		Water(),
 		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{
 			{Minute: 0, Text: "One thing that worked, one thing for next time"},
 		}},
 	}
-}
-
-// NetAndBack is how two warm up with the ball: one at the net, one feeding, changed every minute. Common
-// practice, no source.
-func NetAndBack() rotation.Form {
-	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: "at the net"}, {Name: "feeds from the back", Feeds: true}}}
+	for i := range blocks {
+		blocks[i] = blocks[i].In(sport)
+	}
+	return blocks
 }
 
 // Water is a short break.

@@ -9,6 +9,7 @@ import (
 	"strings"
 
 	"hodometer/core/coach"
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
@@ -115,4 +116,17 @@ func ForDrill(id string, d drill.Document, people int, space load.Space, s coach
 	group, _ := load.Arrange(d, people, 1, space)
 	need := s.ChangeOver + load.For(d, group, d.Turns, s).Need
 	return lesson.Block{Kind: lesson.Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []lesson.Call{}}
+}
+
+// Sport is what most of the people play; tennis without people.
+func (in Inputs) Sport() court.Sport {
+	counts := map[court.Sport]int{}
+	best := court.Tennis
+	for _, p := range in.People {
+		counts[p.Profile.Sport]++
+		if counts[p.Profile.Sport] > counts[best] {
+			best = p.Profile.Sport
+		}
+	}
+	return best
 }

@@ -17,7 +17,7 @@ func TestGroupsKeepToTheCourtsThatAreBooked(t *testing.T) {
 	for people := 2; people <= 12; people++ {
 		for _, space := range []load.Space{{}, {Courts: 1}, {Courts: 2}, {Courts: 3}, {Half: true}} {
 			d, in := sample.Crowd(people)
-			d.Space, d.Blocks = space, append(lesson.Starters(), lesson.More()...)
+			d.Space, d.Blocks = space, append(lesson.Starters(""), lesson.More()...)
 			for i := range d.Blocks {
 				d.Blocks[i].ID = string(rune('a' + i))
 			}

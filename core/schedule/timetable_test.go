@@ -98,8 +98,8 @@ func TestBudgetsByHand(t *testing.T) {
 
 func TestStartersAndDrillBlocksFit(t *testing.T) {
 	d, in := sample.Hour()
-	for drills := range slices.Chunk(library.All(), lesson.MaxBlocks-len(lesson.Starters())) {
-		d.Blocks = lesson.Starters()
+	for drills := range slices.Chunk(library.All(), lesson.MaxBlocks-len(lesson.Starters(""))) {
+		d.Blocks = lesson.Starters("")
 		for _, stored := range drills {
 			in.Drills[stored.ID] = stored.Document
 			d.Blocks = append(d.Blocks, schedule.ForDrill(stored.ID, stored.Document, 2, load.Space{}, in.Settings))

@@ -73,7 +73,7 @@ func Templates() []Template {
 		return plain(lesson.Body, "Body warm-up", minutes, 3, callAt(0, "Easy jog and side steps, both ways"), callAt(3, "Leg swings, arm circles, trunk turns"), callAt(minutes-2, "Three short runs, each a little quicker"))
 	}
 	ball := func(minutes float64) slot {
-		return plain(lesson.Ball, "Ball warm-up", minutes, 4, callAt(0, "Soft and clean, forehand side"), callAt(2, "Backhand side"), callAt(4, "Alternate, always moving")).turning(lesson.NetAndBack(), lesson.WholeRotations)
+		return plain(lesson.Ball, "Ball warm-up", minutes, 4, callAt(0, "Forehand side, soft and clean"), callAt(2, "Backhand side"), callAt(4, "Alternate sides, always moving")).turning(lesson.NetAndBack(), lesson.WholeRotations)
 	}
 	talk := plain(lesson.Talk, "Closing talk", 4, 1, callAt(0, "One thing that worked, one thing for next time"))
 	water := plain(lesson.Break, "Water", 4, 0)
@@ -134,7 +134,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 	if len(fresh) < len(t.slots) {
 		return editing.Edited{}, invalid.Fields{{Path: "fresh", Message: "too few identifiers for the blocks"}}
 	}
-	sport := sportOf(in)
+	sport := in.Sport()
 	if t.Sport != "" && t.Sport != sport {
 		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
@@ -145,7 +145,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 	phrases := []string{}
 	d.Blocks = []lesson.Block{}
 	for i, s := range t.slots {
-		block := s.block
+		block := s.block.In(sport)
 		block.ID, block.Wanted = fresh[i], block.Minutes
 		chosen, reason := first, why
 		if s.pick == second {
@@ -178,19 +178,6 @@ func manyPlayers(least, most int) string {
 		return map[int]string{1: "one player", 2: "two players"}[least]
 	}
 	return fmt.Sprintf("%d to %d players", least, most)
-}
-
-// sportOf is what most of the people play.
-func sportOf(in schedule.Inputs) court.Sport {
-	counts := map[court.Sport]int{}
-	best := court.Tennis
-	for _, p := range in.People {
-		counts[p.Profile.Sport]++
-		if counts[p.Profile.Sport] > counts[best] {
-			best = p.Profile.Sport
-		}
-	}
-	return best
 }
 
 // chooser chooses drills for a group.

@@ -4747,6 +4747,8 @@ export interface operations {
             query?: {
                 /** @description Players in the lesson */
                 people?: number;
+                /** @description In whose words; empty: those of tennis */
+                sport?: string;
             };
             header?: never;
             path?: never;
