@@ -141,7 +141,7 @@ func (s *server) drillRoutes() []Route {
 		route("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, None, None) ([]court.Court, error) {
 			return court.All(), nil
 		}),
-		route("GET", "/api/drills", "listDrills", "The built-in drills and the coach's own", s.listDrills),
+		route("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
 		route("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p byID, _ None) (Drill, error) {
 			found, err := s.drill(ctx, p.ID)
 			if err != nil {
@@ -221,21 +221,6 @@ func (s *server) drills(ctx context.Context, withArchived bool) ([]Drill, error)
 		drills = append(drills, Drill{ID: stored.ID, Revision: 1, BuiltIn: true, Document: stored.Document})
 	}
 	return drills, err
-}
-
-func (s *server) listDrills(ctx context.Context, p listed, _ None) ([]Drill, error) {
-	drills, err := s.drills(ctx, p.Archived)
-	if err != nil {
-		return nil, err
-	}
-	settings, _, err := s.store.Settings(ctx)
-	if err != nil {
-		return nil, err
-	}
-	for i := range drills {
-		drills[i] = drills[i].worked(settings)
-	}
-	return drills, nil
 }
 
 func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (WorkedDrill, error) {

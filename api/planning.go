@@ -6,6 +6,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"hodometer/core/catalogue"
 	"net/http"
 	"slices"
 	"strings"
@@ -166,14 +167,10 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	needs := map[string][]template.Need{}
+	needs := map[string][]catalogue.Need{}
 	for _, person := range in.People {
-		progress, err := s.progress(ctx, person.ID)
-		if err != nil {
+		if needs[person.ID], err = s.needs(ctx, person.ID); err != nil {
 			return EditedLesson{}, err
-		}
-		for _, stroke := range progress.Strokes {
-			needs[person.ID] = append(needs[person.ID], template.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
 		}
 	}
 	drills, err := s.drills(ctx, false)

@@ -24,6 +24,7 @@ type server struct {
 	about    About
 	practice practice
 	known    known
+	index    drillIndex
 }
 
 // Options are what a server is made from.

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, expect, expectClean, test } from './fixtures'
+import { drawer, duplicate, expect, expectClean, test } from './fixtures'
 
 const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click()
 
@@ -42,7 +42,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     'a drill',
     async (page) => {
       await link(page, 'Drills')
-      await page.getByRole('button', { name: 'Duplicate Three-Corner Round' }).first().click()
+      await duplicate(page, 'Three-Corner Round')
       await page.getByRole('button', { name: /^Task 1:/ }).click()
       await page.locator('summary', { hasText: 'more about task 1' }).click()
       await page.getByRole('region', { name: 'Task 1' }).waitFor()
@@ -53,7 +53,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
       `a drill: ${name}`,
       async (page) => {
         await link(page, 'Drills')
-        await page.getByRole('button', { name: 'Duplicate Three-Corner Round' }).first().click()
+        await duplicate(page, 'Three-Corner Round')
         await drawer(page, name)
       },
     ],

@@ -1,3 +1,4 @@
+import { duplicate } from './fixtures'
 import { chromium as browserType } from '@playwright/test'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
@@ -49,7 +50,7 @@ async function dragging(): Promise<{ perSecond: number; slowest: number }> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await page.goto(`${club.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate In, Up and Over' }).last().click()
+  await duplicate(page, 'In, Up and Over')
   const sign = page.getByRole('button', { name: /^ball 2, / })
   await sign.waitFor()
   await page.waitForLoadState('networkidle')
@@ -96,9 +97,11 @@ for (let round = 0; round < rounds; round++) drags.push(await dragging())
 /** Milliseconds of 300 answers to a six-ball pattern, and from an edit to new read-outs on screen. */
 async function previews(): Promise<{ answer: number; screen: number }> {
   const club = await open('demo', undefined, folder)
-  const drills = (await (await fetch(`${club.url}/api/drills`)).json()) as {
-    document: { name: string; pattern: { tasks: unknown[] } }
-  }[]
+  const { drills } = (await (await fetch(`${club.url}/api/drills?text=three-corner`)).json()) as {
+    drills: {
+      document: { name: string; pattern: { tasks: unknown[] } }
+    }[]
+  }
   const balls = drills.find((each) => each.document.name === 'Three-Corner Round')?.document
   if (!balls) throw new Error('the library has changed')
   const six = {
@@ -121,7 +124,7 @@ async function previews(): Promise<{ answer: number; screen: number }> {
   times.sort((a, b) => a - b)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${club.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Both Verges' }).last().click()
+  await duplicate(page, 'Both Verges')
   await page.getByRole('button', { name: /^Task 1:/ }).click()
   await page.getByRole('region', { name: 'Task 1' }).waitFor()
   const screens: number[] = []

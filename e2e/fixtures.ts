@@ -136,3 +136,15 @@ export async function look(page: Page, field: string, option: string) {
   await page.getByLabel(field, { exact: true }).selectOption(option)
   await menu.click()
 }
+
+/** duplicate looks for a drill among the drills, and makes one of the coach's own of it. */
+export async function duplicate(page: Page, name: string) {
+  await page.getByLabel('Look for').fill(name)
+  await page.getByRole('button', { name: `Duplicate ${name}`, exact: true }).click()
+}
+
+/** openDrill looks for a drill among the drills, and opens it. */
+export async function openDrill(page: Page, name: string) {
+  await page.getByLabel('Look for').fill(name)
+  await page.getByRole('article', { name, exact: true }).getByRole('link', { name, exact: true }).click()
+}

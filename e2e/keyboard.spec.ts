@@ -33,6 +33,7 @@ test('the whole slice with the keyboard alone', async ({ page, empty }) => {
   await expect(page.getByText('tennis, improver, left-handed')).toBeVisible()
 
   await press(page, page.getByRole('link', { name: 'Drills' }))
+  await type(page, page.getByLabel('Look for'), 'last str')
   await press(page, page.getByRole('button', { name: 'Duplicate Last Stretch' }))
   await press(page, page.getByRole('tab', { name: 'Balls' }), 'ArrowRight')
   await press(page, page.getByRole('tab', { name: 'What counts' }), 'ArrowRight')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, drawer, expect, openLesson, test } from './fixtures'
+import { choose, drawer, duplicate, expect, openLesson, test } from './fixtures'
 
 const block = (page: Page, title: string) =>
   page
@@ -265,7 +265,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
 }) => {
   // The ladder on the bench: one more version, renamed and moved, each seen beside the drill as it is written.
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner', exact: true }).click()
+  await duplicate(page, 'Coin in the Corner')
   await drawer(page, 'Versions')
   const ladder = page.getByRole('list', { name: 'Versions, from the easiest to the hardest' })
   await expect(ladder.getByRole('button', { name: 'as written' })).toBeVisible()
@@ -292,7 +292,12 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
     await easier.click()
   await expect(page.getByRole('button', { name: /All the time there is easier$/ })).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: 'All the time' }).getByLabel('goals of its own').check()
-  await page.getByRole('listitem').filter({ hasText: 'All the time' }).getByLabel('How many').first().fill('6')
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'All the time' })
+    .getByLabel('How many')
+    .first()
+    .fill('6')
   await page.keyboard.press('Tab')
   await expect(page.getByText('All changes saved')).toBeVisible()
 

@@ -1,11 +1,11 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { choose, drawer, eight, expect, kept, test } from './fixtures'
+import { choose, drawer, duplicate, eight, expect, kept, test } from './fixtures'
 
 /** A drill of the coach's own, made from a built-in one; its measures are in the answer. */
 async function own(page: Page, club: Club, name: string): Promise<Locator> {
   await page.goto(`${club.url}/#/drills`)
-  await page.getByRole('button', { name: `Duplicate ${name}` }).click()
+  await duplicate(page, name)
   await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
   await drawer(page, 'What counts')
   const counts = page.getByRole('region', { name: 'What counts' })

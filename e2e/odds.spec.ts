@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, expect, expectClean, test } from './fixtures'
+import { drawer, expect, expectClean, openDrill, test } from './fixtures'
 
 const takes = (page: Page) => page.getByLabel('What the goal takes')
 const becomes = (page: Page) => page.getByLabel('What becomes of balls aimed there')
@@ -93,7 +93,7 @@ test('the reckoner finds an aim, a size and the pace of a rally on a phone', asy
 
 test('goal and target are fitted to the student a drill is tried on', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await openDrill(page, 'Coin in the Corner')
   await drawer(page, 'What counts')
   await expect(page.getByText('nothing is known yet')).toBeVisible()
   await expect(forTheGoal(page, 33)).toBeVisible()
@@ -159,7 +159,7 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await expectClean(page)
 
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await openDrill(page, 'Coin in the Corner')
   await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
   await drawer(page, 'What counts')
   await expect(

@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
-import { drawer, expect, test } from './fixtures'
+import { drawer, duplicate, expect, openDrill, test } from './fixtures'
 
 async function own(page: Page, url: string, name: string) {
   await page.goto(`${url}/#/drills`)
-  await page.getByRole('button', { name: `Duplicate ${name}`, exact: true }).click()
+  await duplicate(page, name)
   await expect(page.getByRole('heading', { name: `${name} (my version)`, level: 1 })).toBeVisible()
 }
 
@@ -233,7 +233,7 @@ test('one ball is played on by two who change their parts', async ({ page, demo 
 
 test('a pattern is made by one line in words, and what is not understood is told', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await duplicate(page, 'Coin in the Corner')
   await page.locator('summary', { hasText: 'In words' }).click()
   const line = page.getByLabel('The pattern in words')
   await expect(line).toHaveValue(/by racket; 3\.5 s; x/)
@@ -296,7 +296,7 @@ test('a drill is made from nothing by pressing the court: five acts for three ba
 
 test('whoever a drill is tried on has what hurts and their limits shown', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('link', { name: 'Coin in the Corner', exact: true }).first().click()
+  await openDrill(page, 'Coin in the Corner')
   await page.getByLabel('Try it on').selectOption({ label: 'Noor Haldane' })
   await expect(page.getByRole('note')).toContainText('At most 30 overheads in a lesson.')
   await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })

@@ -1,5 +1,6 @@
 import { chromium as browserType, type Page } from '@playwright/test'
 import { chromium, open } from './club'
+import { drawer, duplicate, look } from './fixtures'
 
 /** Takes one picture of each main view on the demo data, into docs/screenshots or the folder named. */
 const folder = process.argv[2] ?? 'docs/screenshots'
@@ -34,9 +35,9 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Drills')
-      await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
-      await page.getByRole('heading', { name: 'Where everything is' }).waitFor()
-      await page.getByLabel('Regions').selectOption('four depths')
+      await duplicate(page, 'Coin in the Corner')
+      await look(page, 'Regions', 'four depths')
+      await page.getByRole('button', { name: /^Task 2:/ }).click()
     },
   },
   {
@@ -44,11 +45,10 @@ const views: View[] = [
     size: desk,
     go: async (page) => {
       await first(page, 'Drills')
-      await page.getByRole('button', { name: 'Duplicate Forty and Four' }).click()
+      await duplicate(page, 'Forty and Four')
       await page.getByLabel('Try it on').selectOption({ label: 'Teo Brackwell' })
-      await page.getByRole('heading', { name: 'What counts' }).scrollIntoViewIfNeeded()
-      await page.mouse.move(800, 400)
-      await page.mouse.wheel(0, 520)
+      await drawer(page, 'What counts')
+      await page.getByText('of 144 on this drill').or(page.getByText('on this drill')).first().waitFor()
     },
   },
   {

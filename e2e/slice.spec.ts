@@ -1,4 +1,4 @@
-import { drawer, expect, test } from './fixtures'
+import { drawer, duplicate, expect, test } from './fixtures'
 
 /** One coach's first afternoon: from an empty Hodometer to a student's next step. */
 test('a coach plans, runs and follows up a first lesson', async ({ page, empty }) => {
@@ -19,7 +19,7 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
 
   // A drill of their own: places, counts and gap.
   await page.getByRole('link', { name: 'Drills' }).click()
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await duplicate(page, 'Coin in the Corner')
   await expect(page.getByRole('heading', { name: 'Coin in the Corner (my version)' })).toBeVisible()
   await drawer(page, 'Places')
   const firstBall = page.getByRole('row', { name: /ball 1, forehand/ })

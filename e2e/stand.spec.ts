@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, expect, expectClean, lessonOf, test } from './fixtures'
+import { drawer, duplicate, expect, expectClean, lessonOf, openDrill, test } from './fixtures'
 
 const told = (page: Page) => page.getByRole('status', { name: 'The answer' })
 
@@ -95,7 +95,7 @@ test('a timed run makes a student as quick as they are', async ({ page, demo }) 
 
 test('the bench and the court show the same picture of where to stand', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await duplicate(page, 'Coin in the Corner')
   await drawer(page, 'Places')
   await page.locator('summary', { hasText: 'Where to stand' }).click()
   await expect(told(page)).toContainText('of 100 are held')
@@ -114,7 +114,7 @@ test('the bench and the court show the same picture of where to stand', async ({
 
 test('a serve is met at full reach and lands in the box across', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('link', { name: 'Four Corners' }).first().click()
+  await openDrill(page, 'Four Corners')
   await page.getByRole('button', { name: /^Task 1:/ }).click()
   await page.getByText('its figures').click()
   await expect(page.getByText(/out of the air at 2\.55 m/).first()).toBeVisible()

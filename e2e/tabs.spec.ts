@@ -1,9 +1,9 @@
-import { drawer, expect, test } from './fixtures'
+import { drawer, duplicate, expect, test } from './fixtures'
 
 test('two tabs that edit the same drill lose nothing', async ({ context, demo }) => {
   const mine = await context.newPage()
   await mine.goto(`${demo.url}/#/drills`)
-  await mine.getByRole('button', { name: 'Duplicate Soft Landing', exact: true }).click()
+  await duplicate(mine, 'Soft Landing')
   await expect(mine.getByText('All changes saved')).toBeVisible()
   const yours = await context.newPage()
   await yours.goto(mine.url())
@@ -41,7 +41,7 @@ test('two tabs that edit the same drill lose nothing', async ({ context, demo })
 
 test('a wrong number is told beside its field and nothing is lost', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Both Verges', exact: true }).click()
+  await duplicate(page, 'Both Verges')
   const gap = page.getByLabel('Gap between balls')
   await gap.fill('0')
   await gap.press('Tab')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, expect, test } from './fixtures'
+import { drawer, duplicate, expect, test } from './fixtures'
 
 /**
  * Ten patterns that coaches make, each from the list of drills, each with its acts counted: an act is one press, drag, key or
@@ -203,7 +203,7 @@ test('random corners on the clock', async ({ page, demo }) => {
 
 test('a line in words', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner' }).click()
+  await duplicate(page, 'Coin in the Corner')
   const acts = new Acts(page)
   await acts.do(page.locator('summary', { hasText: 'In words' }).click())
   await acts.do(page.getByLabel('The pattern in words').fill('deep FH, short FH, deep BH; 4 s; x2'))

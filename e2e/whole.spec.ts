@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import type { Club } from './club'
-import { choose, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { choose, duplicate, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 /** Spoils stored documents in the file itself: text is replaced by text of the same length. */
 async function spoil(club: Club, from: string, to: string) {
@@ -111,7 +111,7 @@ test('a lesson of last year is found under the earlier ones', async ({ page, dem
 
 test('what was said of one page does not follow to the next', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
-  await page.getByRole('button', { name: 'Duplicate Coin in the Corner', exact: true }).click()
+  await duplicate(page, 'Coin in the Corner')
   const mine = 'Coin in the Corner (my version)'
   await expect(page.getByRole('heading', { name: mine })).toBeVisible()
   await openLesson(page, demo, 'Ines and Bram')

@@ -93,6 +93,31 @@ func (c Collection[T]) List(ctx context.Context, withArchived bool) ([]Record[T]
 	return good, err
 }
 
+// Revisions returns which revision of each document is the newest, and whether it is archived.
+func (c Collection[T]) Revisions(ctx context.Context) (map[string]Revision, error) {
+	rows, err := c.store.read.QueryContext(ctx, "SELECT id, revision, archived FROM "+c.table) //nolint:gosec // the table's name is a constant of this package
+	if err != nil {
+		return nil, err
+	}
+	defer rows.Close() //nolint:errcheck // only read
+	all := map[string]Revision{}
+	for rows.Next() {
+		var id string
+		var r Revision
+		if err := rows.Scan(&id, &r.Number, &r.Archived); err != nil {
+			return nil, err
+		}
+		all[id] = r
+	}
+	return all, rows.Err()
+}
+
+// Revision is where a stored document stands.
+type Revision struct {
+	Number   int64
+	Archived bool
+}
+
 // Unreadable is a stored document that cannot be read.
 type Unreadable struct {
 	ID   string

@@ -24,6 +24,26 @@ func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Record[l
 	return good, err
 }
 
+// DrillsUsed returns the last day within some days on which each drill was in a lesson, both included.
+func (s *Store) DrillsUsed(ctx context.Context, from, to string) (map[string]string, error) {
+	rows, err := s.read.QueryContext(ctx, `SELECT json_extract(block.value, '$.drill') AS drill, max(date)
+		FROM lesson, json_each(document, '$.blocks') AS block
+		WHERE archived = 0 AND date BETWEEN ? AND ? AND drill IS NOT NULL GROUP BY drill`, from, to)
+	if err != nil {
+		return nil, err
+	}
+	defer rows.Close() //nolint:errcheck // only read
+	used := map[string]string{}
+	for rows.Next() {
+		var drill, day string
+		if err := rows.Scan(&drill, &day); err != nil {
+			return nil, err
+		}
+		used[drill] = day
+	}
+	return used, rows.Err()
+}
+
 // DaysAround returns the last day with a lesson before one day, and the first after another; empty where there is none.
 func (s *Store) DaysAround(ctx context.Context, from, to string) (before, after string, err error) {
 	err = s.read.QueryRowContext(ctx, `SELECT

@@ -3,6 +3,7 @@ package coach
 
 import (
 	"slices"
+	"strings"
 
 	"math"
 
@@ -67,8 +68,16 @@ type Settings struct {
 	Recovery Recovery `json:"recovery,omitempty" description:"Where players of a rally get back to; empty: to the base position"`
 	Likely   []Likely `json:"likely,omitempty" maxItems:"100" description:"The coach's own chances of replies, by situation"`
 
+	Collections []Collection `json:"collections,omitempty" maxItems:"40" description:"Drills that the coach keeps together"`
+
 	Numbering court.Numbering `json:"numbering" description:"How depth regions are numbered"`
 	Schemes   []court.Scheme  `json:"schemes" maxItems:"20" description:"The coach's own depth regions"`
+}
+
+// Collection is drills that a coach keeps together under a name.
+type Collection struct {
+	Name   string   `json:"name" minLength:"1" maxLength:"40"`
+	Drills []string `json:"drills" maxItems:"500" description:"Their identifiers"`
 }
 
 // Air is the weather and the height a coach plays in.
@@ -111,6 +120,11 @@ func (s Settings) Scatter() map[feed.Method]flight.Scatter {
 // Check says what is wrong with settings beyond their shape.
 func (s Settings) Check() error {
 	var wrong invalid.Fields
+	for i, c := range s.Collections {
+		if slices.ContainsFunc(s.Collections[:i], func(other Collection) bool { return strings.EqualFold(other.Name, c.Name) }) {
+			wrong.Add(invalid.Join("collections", i, "name"), "there is a collection of this name already")
+		}
+	}
 	for i, scheme := range s.Schemes {
 		_, err := scheme.Bands(s.Numbering)
 		wrong.Under(invalid.Join("schemes", i), err)

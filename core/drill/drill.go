@@ -137,12 +137,7 @@ func (d Document) Check() error {
 		}
 	}
 	wrong.Under("pattern", d.Pattern.Check())
-	starts := 0
-	for _, place := range d.Places {
-		if place.Kind == Start {
-			starts++
-		}
-	}
+	starts := d.Starts()
 	for i, task := range d.Pattern.Tasks {
 		path := invalid.Join("pattern.tasks", i)
 		for part, mark := range map[string]*court.Mark{"landing": &task.Landing, "from": task.From, "reply": task.Reply, "recover": task.Recover} {
@@ -230,6 +225,16 @@ func (d Document) Place(kind PlaceKind) (Place, bool) {
 		return Place{}, false
 	}
 	return d.Places[i], true
+}
+
+// Starts is how many players have a start place.
+func (d Document) Starts() (n int) {
+	for _, place := range d.Places {
+		if place.Kind == Start {
+			n++
+		}
+	}
+	return n
 }
 
 // For returns the drill for a player's hand: as written for a right-hander, mirrored for a left-hander.

@@ -8,15 +8,14 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/catalogue"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/editing"
-	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/load"
-	"hodometer/core/progress"
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
 )
@@ -118,16 +117,10 @@ func Templates() []Template {
 	}
 }
 
-// Need is the next step of a student with a stroke.
-type Need struct {
-	Stroke feed.Stroke
-	Rung   progress.Rung
-}
-
 // Fill makes the blocks of a lesson from a template: drills for the students' next steps out of the coach's
 // library, then everything fitted to the minutes. It says why each drill was chosen. New blocks get the
 // fresh identifiers that are passed in. It returns invalid.Fields, or ctx.Err() when cancelled.
-func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]Need, library []library.Stored, fresh []string, in schedule.Inputs) (editing.Edited, error) {
+func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string][]catalogue.Need, library []library.Stored, fresh []string, in schedule.Inputs) (editing.Edited, error) {
 	if n := len(d.Students); n < t.MinPlayers || n > t.MaxPlayers {
 		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s; these are %d", t.Name, manyPlayers(t.MinPlayers, t.MaxPlayers), n)}}
 	}
@@ -183,7 +176,7 @@ func manyPlayers(least, most int) string {
 // chooser chooses drills for a group.
 type chooser struct {
 	in      schedule.Inputs
-	needs   map[string][]Need
+	needs   map[string][]catalogue.Need
 	sport   court.Sport
 	library []library.Stored
 	space   load.Space
@@ -200,19 +193,11 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 		}
 		score, served := 0.0, []string{}
 		for _, p := range c.in.People {
-			fit := 0.0
-			for _, need := range c.needs[p.ID] {
-				if need.Stroke == s.Document.Stroke {
-					fit = math.Max(fit, 1)
-					if need.Rung == s.Document.Rung {
-						fit = 4
-					}
-				}
-			}
+			fit := catalogue.Serves(s.Document, c.needs[p.ID])
 			if fit == 4 {
 				served = append(served, p.Short)
 			}
-			score += fit - 0.7*math.Abs(float64(p.Profile.Level.Rank()-s.Document.Written().Rank()))
+			score += catalogue.Suits(s.Document, p.Profile.Level, c.needs[p.ID])
 		}
 		if but != nil && s.Document.Stroke == but.Document.Stroke {
 			score -= float64(len(c.in.People))

@@ -7,6 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/catalogue"
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/feed"
@@ -61,7 +62,7 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	}
 	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
-	needs := map[string][]template.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
+	needs := map[string][]catalogue.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
 	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")

@@ -9,6 +9,7 @@ import {
   type AnglesAsked,
   type RallyAsked,
   type Settings,
+  type Sought,
   type TargetAsked,
   type Unreadable,
   type Vocabulary,
@@ -46,8 +47,20 @@ export const keys = {
 
 export const students = (archived: boolean) =>
   answer(api.GET('/api/students', { params: { query: { archived } } }))
-export const drills = (archived: boolean) =>
-  answer(api.GET('/api/drills', { params: { query: { archived } } }))
+
+/** How many drills are read at once. */
+export const drillsAtOnce = 24
+
+/** drillPage reads some of the drills that are looked for. */
+export const drillPage = (sought: Sought, page: number) => ({
+  queryKey: [...keys.drills, 'sought', sought, page],
+  queryFn: () =>
+    answer(
+      api.GET('/api/drills', {
+        params: { query: { ...sought, offset: page * drillsAtOnce, limit: drillsAtOnce } },
+      }),
+    ),
+})
 export const diary = (back: number, ahead: number) =>
   answer(api.GET('/api/lessons', { params: { query: { back, ahead } } }))
 

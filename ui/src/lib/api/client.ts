@@ -8,6 +8,9 @@ export type Student = Schemas['Student']
 export type Profile = Schemas['StudentProfile']
 export type Drill = Schemas['Drill']
 export type DrillDocument = Schemas['DrillDocument']
+export type DrillCard = Schemas['DrillCard']
+/** What is looked for among the drills. */
+export type Sought = NonNullable<paths['/api/drills']['get']['parameters']['query']>
 export type WorkedDrill = Schemas['WorkedDrill']
 export type Simulation = WorkedDrill['simulation']
 export type Interception = Simulation['timeline']['interceptions'][number]

@@ -62,8 +62,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The built-in drills and the coach's own */
-        get: operations["listDrills"];
+        /** Drills that are looked for, built in and the coach's own, some at a time */
+        get: operations["searchDrills"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1117,6 +1117,8 @@ export interface components {
             /** @description What a new lesson begins with */
             start: components["schemas"]["LessonBlock"][];
         };
+        /** @enum {string} */
+        CatalogueOrder: "" | "by name" | "fits this student" | "not used lately" | "shortest first";
         ClockChange: {
             finished: boolean;
             running: boolean;
@@ -1144,6 +1146,11 @@ export interface components {
             altitude: number;
             /** Format: double */
             celsius: number;
+        };
+        CoachCollection: {
+            /** @description Their identifiers */
+            drills: string[];
+            name: string;
         };
         CoachLikely: {
             replies: components["schemas"]["CoachReply"][];
@@ -1173,6 +1180,8 @@ export interface components {
              * @description Seconds to walk from one block to the next
              */
             changeOver: number;
+            /** @description Drills that the coach keeps together */
+            collections?: components["schemas"]["CoachCollection"][];
             /** @description How alike the coach's own feeds are */
             feeding: components["schemas"]["CoachSteadiness"];
             /** @description Walk-off lists are in steps */
@@ -1610,6 +1619,31 @@ export interface components {
             report: null | components["schemas"]["Report"];
             /** Format: int64 */
             revision: number;
+        };
+        DrillCard: {
+            /** @description Out of the lists; can be brought back */
+            archived: boolean;
+            /** @description Stays as it is; duplicate it to change it */
+            builtIn: boolean;
+            document: components["schemas"]["DrillDocument"];
+            id: string;
+            /**
+             * Format: double
+             * @description That it takes one player, with setting up
+             */
+            minutes: number;
+            /** @description That have a start place */
+            players: number;
+            /** @description For one right-hander; null where the document no longer makes sense */
+            report: null | components["schemas"]["Report"];
+            /** Format: int64 */
+            revision: number;
+            /** @description Whose next step it is, in words */
+            serves?: string;
+            /** @description The day on which it was last in a lesson; none within four months */
+            used?: string;
+            /** @description From the easiest to the hardest; empty where there is one only */
+            versions: string[];
         };
         DrillCorners: {
             /** @description In order, instead of at random */
@@ -2389,6 +2423,10 @@ export interface components {
         };
         /** @enum {string} */
         FootworkVerdict: "easy" | "working" | "stretched" | "out of reach";
+        Found: {
+            drills: components["schemas"]["DrillCard"][];
+            total: number;
+        };
         GoalAsked: {
             clock: components["schemas"]["OddsClock"];
             goal: components["schemas"]["ScoreGoal"];
@@ -4223,11 +4261,32 @@ export interface operations {
             };
         };
     };
-    listDrills: {
+    searchDrills: {
         parameters: {
             query?: {
-                /** @description Also what is archived */
+                /** @description Words, or their beginnings, that all have to be there */
+                text?: string;
+                sport?: components["schemas"]["CourtSport"];
+                /** @description Drills of this sport come first */
+                first?: components["schemas"]["CourtSport"];
+                /** @description Its ladder, or any of its balls */
+                stroke?: components["schemas"]["FeedStroke"];
+                trains?: components["schemas"]["ProgressRung"];
+                level?: components["schemas"]["StudentLevel"];
+                /** @description That there are; 0: any number */
+                players?: number;
+                /** @description That there are; 0: any */
+                minutes?: number;
+                /** @description A word of what is carried; only balls: nothing else */
+                equipment?: string;
+                collection?: string;
+                /** @description Identifiers, with commas between them: whose next steps are served */
+                students?: string;
+                order?: components["schemas"]["CatalogueOrder"];
                 archived?: boolean;
+                offset?: number;
+                /** @description 0: 24 */
+                limit?: number;
             };
             header?: never;
             path?: never;
@@ -4241,7 +4300,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Drill"][];
+                    "application/json": components["schemas"]["Found"];
                 };
             };
             default: {

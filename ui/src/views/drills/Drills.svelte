@@ -1,114 +1,137 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { createQueries } from '@tanstack/svelte-query'
+  import { createWindowVirtualizer } from '@tanstack/svelte-virtual'
   import { push } from 'svelte-spa-router'
-  import { v7 } from 'uuid'
-  import Court from '../../court/Court.svelte'
-  import { answer, api, type Drill } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { drills, keys, renew, unreadableQuery } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
+  import { MediaQuery } from 'svelte/reactivity'
+  import { untrack } from 'svelte'
+  import type { Sought } from '../../lib/api/client'
+  import { drillPage, drillsAtOnce, settingsQuery, unreadableQuery, vocabularyQuery } from '../../lib/data'
   import UnreadableList from '../../lib/UnreadableList.svelte'
-  import NewDrill from '../../court/NewDrill.svelte'
+  import NewDrill from '../../library/NewDrill.svelte'
+  import DrillOnList from './DrillOnList.svelte'
+  import Filters from './Filters.svelte'
+  import { remembered } from './sought.svelte'
 
-  const client = useQueryClient()
-  let withArchived = $state(false)
-  let sport = $state('')
-  const query = createQuery(() => ({
-    queryKey: [...keys.drills, { withArchived }],
-    queryFn: () => drills(withArchived),
-  }))
+  /** The library: what is looked for, some drills at a time; only what is on screen is read and drawn. */
+  const settings = settingsQuery()
+  const vocabulary = vocabularyQuery()
   const unreadable = unreadableQuery('drill')
+  const wide = new MediaQuery('min-width: 1536px')
+  const desk = new MediaQuery('min-width: 800px')
+  const columns = $derived(wide.current ? 3 : desk.current ? 2 : 1)
+  /** As it was when the page was left. */
+  const look = remembered()
+  const sought = $derived(look.sought)
 
-  async function duplicate(drill: Drill) {
-    try {
-      const copy = await answer(
-        api.POST('/api/drills/{id}/duplicate', { params: { path: { id: drill.id } }, body: { id: v7() } }),
-      )
-      await renew(client, keys.drills)
-      await push(`/drills/${copy.id}`)
-    } catch (error) {
-      notices.wrong(error)
-    }
+  let list = $state<HTMLElement>()
+  let first = $state(0)
+  let last = $state(drillsAtOnce - 1)
+  const pages = $derived.by(() => {
+    const from = Math.floor(first / drillsAtOnce)
+    const to = Math.floor(Math.max(first, last) / drillsAtOnce)
+    return [...new Set([0, ...Array.from({ length: to - from + 1 }, (_, i) => from + i)])]
+  })
+  const queries = createQueries(() => ({
+    queries: pages.map((page) => drillPage(sought, page)),
+  }))
+  const found = $derived(queries[0])
+  /** What was found stays in sight while more is typed. */
+  let before = $state<{ total: number }>()
+  $effect(() => {
+    if (found?.data) before = { total: found.data.total }
+  })
+  const total = $derived(found?.data?.total ?? before?.total ?? 0)
+  const drill = (i: number) => {
+    const page = pages.indexOf(Math.floor(i / drillsAtOnce))
+    return queries[page]?.data?.drills[i % drillsAtOnce]
+  }
+  const rows = $derived(Math.ceil(total / columns))
+
+  const virtualizer = createWindowVirtualizer<HTMLElement>({ count: 0, estimateSize: () => 260, overscan: 2 })
+  $effect(() => {
+    const count = rows
+    const scrollMargin = list?.offsetTop ?? 0
+    untrack(() => $virtualizer.setOptions({ count, scrollMargin }))
+  })
+  const items = $derived($virtualizer.getVirtualItems())
+  $effect(() => {
+    first = (items[0]?.index ?? 0) * columns
+    last = ((items.at(-1)?.index ?? 0) + 1) * columns - 1
+  })
+  const measure = (row: HTMLElement) => {
+    $virtualizer.measureElement(row)
   }
 
-  async function archive(drill: Drill, archived: boolean) {
-    try {
-      const path = { id: drill.id }
-      await answer(api.PUT('/api/drills/{id}/archived', { params: { path }, body: { archived } }))
-      const uses = archived ? await answer(api.GET('/api/drills/{id}/uses', { params: { path } })) : []
-      await renew(client, keys.drills)
-      const where = uses.map((use) => `${use.title} on ${use.date} at ${use.start}`).join(', ')
-      const still = where && ` It stays in the lessons that have it: ${where}.`
-      notices.done(
-        archived ? `${drill.document.name} is archived.${still}` : `${drill.document.name} is back.`,
-        archived ? { label: 'Undo', run: () => archive(drill, false) } : undefined,
-      )
-    } catch (error) {
-      notices.wrong(error)
-    }
+  function change(part: Sought) {
+    look.change(part)
+    scrollTo(0, 0)
   }
-  const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 </script>
 
 <div class="flex flex-wrap items-center gap-3">
   <h1>Drills</h1>
-  <NewDrill {sport} primary onmade={(drill) => push(`/drills/${drill.id}`)} />
-  <label class="ml-auto flex items-center gap-2 text-sm">
-    Sport
-    <select class="select select-sm" bind:value={sport}>
-      <option value="">all</option>
-      {#each [...new Set((query.data ?? []).map((d) => d.document.sport))] as each (each)}<option
-          >{each}</option
-        >{/each}
-    </select>
-  </label>
-  <label class="flex items-center gap-2 text-sm">
-    <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withArchived} /> Show archived
-  </label>
+  <NewDrill sport={sought.sport ?? ''} primary onmade={(made) => push(`/drills/${made.id}`)} />
+  <p class="ml-auto text-sm" role="status">
+    {found?.data ? `${total} ${total === 1 ? 'drill' : 'drills'}` : ''}
+  </p>
+</div>
+<Filters {sought} vocabulary={vocabulary.data} settings={settings.data} onchange={change} />
+<UnreadableList list={unreadable.data ?? []} />
+{#if found?.error}
+  <p class="text-error mt-4" role="alert">{found.error.message}</p>
+{:else if found?.data?.total === 0}
+  <div class="sheet mt-4">
+    <p>No drill is like that. Take a word or a filter away, or begin a new drill.</p>
+    <button class="btn btn-sm mt-2" onclick={() => look.forget()}>Show all</button>
+  </div>
+{/if}
+<div
+  role="list"
+  class="list mt-4"
+  style:height="{$virtualizer.getTotalSize()}px"
+  bind:this={list}
+  aria-label="Drills"
+>
+  {#each items as row (row.index)}
+    <div
+      class="row"
+      role="presentation"
+      data-index={row.index}
+      style:--columns={columns}
+      style:transform="translateY({row.start - (list?.offsetTop ?? 0)}px)"
+      use:measure
+    >
+      {#each { length: columns }, column (column)}
+        {@const i = row.index * columns + column}
+        {#if i < total}
+          {@const card = drill(i)}
+          <div role="listitem" aria-posinset={i + 1} aria-setsize={total}>
+            {#if card}<DrillOnList
+                drill={card}
+                rungs={vocabulary.data?.rungs ?? []}
+                settings={settings.data}
+              />{:else}<div class="sheet waiting"></div>{/if}
+          </div>
+        {/if}
+      {/each}
+    </div>
+  {/each}
 </div>
 
-<UnreadableList list={unreadable.data ?? []} />
-<Async {query}>
-  {#snippet children(list)}
-    <ul class="mt-4 grid gap-4 md:grid-cols-2 2xl:grid-cols-3">
-      {#each list.filter((d) => !sport || d.document.sport === sport) as drill (drill.id)}
-        <li class="sheet flex gap-4">
-          <div class="w-24 shrink-0">
-            {#if drill.report}<Court
-                report={drill.report}
-                label="Court of {drill.document.name}"
-                small
-              />{/if}
-          </div>
-          <div class="flex min-w-0 flex-1 flex-col">
-            <h2><a class="link link-hover" href="#/drills/{drill.id}">{drill.document.name}</a></h2>
-            <p class="hint text-sm">
-              {drill.document.sport} · {drill.document.stroke}, {drill.document.rung} · {drill.builtIn
-                ? 'built in'
-                : 'your own'}{drill.archived ? ' · archived' : ''}
-            </p>
-            <p class="mt-1">{drill.document.summary}</p>
-            {#if drill.report}<p class="mt-1 text-sm">
-                {drill.report.measures.length === 1 ? 'Goal' : `${drill.report.measures.length} measures`}: {drill
-                  .report.measures[0]?.goal}. {drill.document.pattern.rally
-                  ? `Rallies, a stroke every ${drill.document.pattern.gap} s.`
-                  : `${counted(drill.document.pattern.tasks.length, 'task')}, ${drill.document.pattern.gap} s apart.`}
-              </p>{/if}
-            <div class="mt-auto flex gap-2 pt-3">
-              <button class="btn btn-sm" onclick={() => duplicate(drill)}
-                >Duplicate<span class="sr-only"> {drill.document.name}</span></button
-              >
-              {#if !drill.builtIn}
-                <button class="btn btn-sm" onclick={() => archive(drill, !drill.archived)}>
-                  {drill.archived ? 'Bring back' : 'Archive'}<span class="sr-only">
-                    {drill.document.name}</span
-                  >
-                </button>
-              {/if}
-            </div>
-          </div>
-        </li>
-      {/each}
-    </ul>
-  {/snippet}
-</Async>
+<style>
+  .list {
+    position: relative;
+    display: block;
+  }
+  .row {
+    position: absolute;
+    inset: 0 0 auto;
+    display: grid;
+    grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+    gap: 1rem;
+    padding-bottom: 1rem;
+  }
+  .waiting {
+    min-height: 12rem;
+  }
+</style>

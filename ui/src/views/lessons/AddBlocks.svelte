@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
-  import NewDrill from '../../court/NewDrill.svelte'
+  import NewDrill from '../../library/NewDrill.svelte'
   import { answer, api, type Drill } from '../../lib/api/client'
   import { keys, students } from '../../lib/data'
   import { readyQuery } from './ready'

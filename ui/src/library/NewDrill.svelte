@@ -1,8 +1,8 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
-  import Court from './Court.svelte'
-  import type { Drawing } from './view'
+  import Court from '../court/Court.svelte'
+  import type { Drawing } from '../court/view'
   import { answer, api, isNew, Refusal, type Drill, type Point } from '../lib/api/client'
   import { courtsQuery, keys, renew } from '../lib/data'
   import { notices } from '../lib/notice.svelte'

@@ -1,0 +1,214 @@
+package api
+
+import (
+	"cmp"
+	"context"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"hodometer/core/catalogue"
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/feed"
+	"hodometer/core/invalid"
+	"hodometer/core/library"
+	"hodometer/core/load"
+	"hodometer/core/progress"
+	"hodometer/core/schedule"
+	"hodometer/core/student"
+	"hodometer/store"
+)
+
+// sought is what is looked for among the drills.
+type sought struct {
+	Text       string          `query:"text" maxLength:"100" description:"Words, or their beginnings, that all have to be there"`
+	Sport      court.Sport     `query:"sport"`
+	First      court.Sport     `query:"first" description:"Drills of this sport come first"`
+	Stroke     feed.Stroke     `query:"stroke" description:"Its ladder, or any of its balls"`
+	Trains     progress.Rung   `query:"trains"`
+	Level      student.Level   `query:"level"`
+	Players    int             `query:"players" minimum:"0" maximum:"12" description:"That there are; 0: any number"`
+	Minutes    float64         `query:"minutes" minimum:"0" maximum:"600" description:"That there are; 0: any"`
+	Equipment  string          `query:"equipment" maxLength:"60" description:"A word of what is carried; only balls: nothing else"`
+	Collection string          `query:"collection" maxLength:"40"`
+	Students   string          `query:"students" maxLength:"600" description:"Identifiers, with commas between them: whose next steps are served"`
+	Order      catalogue.Order `query:"order"`
+	Archived   bool            `query:"archived"`
+	Offset     int             `query:"offset" minimum:"0" maximum:"100000"`
+	Limit      int             `query:"limit" minimum:"0" maximum:"60" description:"0: 24"`
+}
+
+// Found are drills that were looked for, those from the offset on.
+type Found struct {
+	Total  int         `json:"total"`
+	Drills []DrillCard `json:"drills"`
+}
+
+// DrillCard is a drill on the list, with what is needed to choose it.
+type DrillCard struct {
+	Drill
+	Minutes  float64  `json:"minutes" description:"That it takes one player, with setting up"`
+	Players  int      `json:"players" description:"That have a start place"`
+	Used     string   `json:"used,omitempty" description:"The day on which it was last in a lesson; none within four months"`
+	Serves   string   `json:"serves,omitempty" description:"Whose next step it is, in words"`
+	Versions []string `json:"versions" description:"From the easiest to the hardest; empty where there is one only"`
+}
+
+// lately is how far back it is looked for when a drill was used.
+const lately = 120 * 24 * time.Hour
+
+// drillIndex keeps the drills prepared for being found. Only what was changed since is read and prepared anew.
+type drillIndex struct {
+	mu       sync.Mutex
+	writes   uint64
+	settings int64
+	read     bool
+	known    map[string]indexed
+	all      []catalogue.Entry
+}
+
+type indexed struct {
+	revision store.Revision
+	entry    catalogue.Entry
+}
+
+// of returns all drills, the coach's own before the built-in ones, as they stand now.
+func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Entry, error) {
+	writes := from.Writes()
+	settings, revision, err := from.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	if x.read && x.writes == writes {
+		return x.all, nil
+	}
+	if x.known == nil || x.settings != revision {
+		x.known, x.settings = map[string]indexed{}, revision
+	}
+	stand, err := from.Drills.Revisions(ctx)
+	if err != nil {
+		return nil, err
+	}
+	var changed []string
+	for id, r := range stand {
+		if x.known[id].revision != r {
+			changed = append(changed, id)
+		}
+	}
+	records, err := from.Drills.Some(ctx, changed)
+	if err != nil {
+		return nil, err
+	}
+	for id, record := range records {
+		x.known[id] = indexed{stand[id], entry(id, false, record.Archived, library.Stored{ID: id, Document: record.Document}, settings)}
+	}
+	x.all = x.all[:0:0]
+	for id, own := range x.known {
+		if _, there := stand[id]; there {
+			x.all = append(x.all, own.entry)
+		} else {
+			delete(x.known, id)
+		}
+	}
+	slices.SortFunc(x.all, func(a, b catalogue.Entry) int { return cmp.Compare(b.ID, a.ID) }) // the newest first
+	for _, stored := range library.All() {
+		x.all = append(x.all, entry(stored.ID, true, false, stored, settings))
+	}
+	x.writes, x.read = writes, true
+	return x.all, nil
+}
+
+func entry(id string, builtIn, archived bool, d library.Stored, s coach.Settings) catalogue.Entry {
+	return catalogue.New(id, builtIn, archived, d.Document, schedule.ForDrill(id, d.Document, 1, load.Space{}, s).Minutes)
+}
+
+// search finds drills. What is not shown is not worked out.
+func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
+	all, err := s.index.of(ctx, s.store)
+	if err != nil {
+		return Found{}, err
+	}
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return Found{}, err
+	}
+	query := catalogue.Query{Text: p.Text, Sport: p.Sport, Stroke: p.Stroke, Trains: p.Trains, Level: p.Level, Players: p.Players, Minutes: p.Minutes, Equipment: p.Equipment, Archived: p.Archived}
+	if p.Collection != "" {
+		i := slices.IndexFunc(settings.Collections, func(c coach.Collection) bool { return c.Name == p.Collection })
+		if i < 0 {
+			return Found{}, invalid.Fields{{Path: "collection", Message: "there is no such collection any more"}}
+		}
+		query.Among = append([]string{}, settings.Collections[i].Drills...)
+	}
+	known := catalogue.Known{Sport: p.First}
+	now := s.now()
+	if known.Used, err = s.store.DrillsUsed(ctx, now.Add(-lately).Format(time.DateOnly), now.Format(time.DateOnly)); err != nil {
+		return Found{}, err
+	}
+	var people []learner
+	for _, id := range strings.FieldsFunc(p.Students, func(r rune) bool { return r == ',' }) {
+		person, err := s.learner(ctx, id)
+		if err != nil {
+			return Found{}, err
+		}
+		people = append(people, person)
+		known.Needs, known.Level = append(known.Needs, person.needs...), person.level
+	}
+	list := catalogue.Search(all, query, p.Order, known)
+	found := Found{Total: len(list), Drills: []DrillCard{}}
+	limit := cmp.Or(p.Limit, 24)
+	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
+		card := DrillCard{
+			Drill:   Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: 1, Document: e.Document}.worked(settings),
+			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Versions: []string{},
+		}
+		for _, person := range people {
+			if catalogue.Serves(e.Document, person.needs) == 4 {
+				if card.Serves != "" {
+					card.Serves += ", "
+				}
+				card.Serves += person.name
+			}
+		}
+		if len(e.Document.Variations) > 0 {
+			for _, v := range e.Document.Ladder() {
+				card.Versions = append(card.Versions, v.Name)
+			}
+		}
+		found.Drills = append(found.Drills, card)
+	}
+	return found, nil
+}
+
+// learner is a student with what comes next for them.
+type learner struct {
+	name  string
+	level student.Level
+	needs []catalogue.Need
+}
+
+func (s *server) learner(ctx context.Context, id string) (learner, error) {
+	record, err := s.store.Students.Get(ctx, id)
+	if err != nil {
+		return learner{}, err
+	}
+	needs, err := s.needs(ctx, id)
+	return learner{record.Document.Name, record.Document.Level, needs}, err
+}
+
+// needs are the rungs that a student should work on next.
+func (s *server) needs(ctx context.Context, id string) ([]catalogue.Need, error) {
+	progress, err := s.progress(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	var needs []catalogue.Need
+	for _, stroke := range progress.Strokes {
+		needs = append(needs, catalogue.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
+	}
+	return needs, nil
+}

@@ -1,0 +1,79 @@
+package api_test
+
+import (
+	"fmt"
+	"net/http"
+	"net/url"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/coach"
+	"hodometer/core/library"
+)
+
+// find looks for drills.
+func (c *club) find(query url.Values) api.Found {
+	return read[api.Found](c.t, c.ask("GET", "/api/drills?"+query.Encode(), nil))
+}
+
+func TestDrillsAreFoundSomeAtATime(t *testing.T) {
+	c := newClub(t)
+	all := c.find(url.Values{})
+	require.Equal(t, len(library.All()), all.Total)
+	require.Len(t, all.Drills, 24)
+	rest := c.find(url.Values{"offset": {"24"}, "limit": {"60"}})
+	require.Len(t, rest.Drills, all.Total-24)
+	require.NotEqual(t, all.Drills[0].ID, rest.Drills[0].ID)
+	require.Empty(t, c.find(url.Values{"offset": {"100000"}}).Drills)
+
+	coin := c.find(url.Values{"text": {"coin cor"}})
+	require.Equal(t, "Coin in the Corner", coin.Drills[0].Document.Name)
+	require.NotNil(t, coin.Drills[0].Report)
+	require.NotZero(t, coin.Drills[0].Minutes)
+	require.Contains(t, coin.Drills[0].Versions, "as written")
+
+	// What is changed or added is found at once, and what is archived is not.
+	id := newID()
+	read[api.Drill](t, c.ask("POST", "/api/drills/"+coin.Drills[0].ID+"/duplicate", map[string]any{"id": id}))
+	own := c.find(url.Values{"text": {"coin my"}})
+	require.Equal(t, 1, own.Total)
+	document := own.Drills[0].Document
+	document.Name = "Zigzag for Zoe"
+	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
+	require.Equal(t, 0, c.find(url.Values{"text": {"coin my"}}).Total)
+	require.Equal(t, id, c.find(url.Values{"text": {"zig"}}).Drills[0].ID)
+	require.Equal(t, id, c.find(url.Values{}).Drills[0].ID, "the coach's own come first")
+	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
+	require.Zero(t, c.find(url.Values{"text": {"zig"}}).Total)
+	require.Equal(t, 1, c.find(url.Values{"text": {"zig"}, "archived": {"true"}}).Total)
+}
+
+func TestDrillsAreOrderedForAStudentAndByUse(t *testing.T) {
+	c := newClub(t)
+	p := ada()
+	p.Sport, p.Hand = "tennis", "right"
+	student := c.student(p)
+	id, block, lesson := lessonWith(t, c, "Last Stretch", student)
+	c.count(id, block, student, 1, 3, 7)
+	served := c.find(url.Values{"students": {student}, "order": {"fits this student"}, "first": {"tennis"}})
+	require.NotEmpty(t, served.Drills[0].Serves)
+	require.Equal(t, "tennis", string(served.Drills[0].Document.Sport))
+	used := c.find(url.Values{"order": {"not used lately"}, "limit": {"60"}})
+	require.Empty(t, used.Drills[0].Used)
+	last := c.find(url.Values{"order": {"not used lately"}, "offset": {fmt.Sprint(used.Total - 1)}}).Drills[0]
+	require.Equal(t, []string{lesson.Document.Blocks[0].Drill, "2026-03-10"}, []string{last.ID, last.Used})
+	readProblem(t, c.ask("GET", "/api/drills?students="+newID(), nil), http.StatusNotFound)
+}
+
+func TestACollectionIsTheCoachsOwn(t *testing.T) {
+	c := newClub(t)
+	settings := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	all := library.All()
+	settings.Settings.Collections = append(settings.Settings.Collections, coach.Collection{Name: "Rainy days", Drills: []string{all[2].ID, all[5].ID}})
+	read[api.Settings](t, c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf("%q", fmt.Sprint(settings.Revision))))
+	require.Equal(t, 2, c.find(url.Values{"collection": {"Rainy days"}}).Total)
+	p := readProblem(t, c.ask("GET", "/api/drills?collection=Sunny", nil), http.StatusUnprocessableEntity)
+	require.Contains(t, p.Fields[0].Message, "no such collection")
+}
