@@ -3,6 +3,11 @@
 package api
 
 // Enum lists the values in the order in which they are offered.
+func (OfferKind) Enum() []any {
+	return []any{OfferBlock, OfferDrill, OfferVersion, OfferShape}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (State) Enum() []any {
 	return []any{Planned, Begun, Finished}
 }

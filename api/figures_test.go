@@ -9,10 +9,14 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/load"
 	"hodometer/core/odds"
 	"hodometer/core/prospect"
+	"hodometer/core/schedule"
 	"hodometer/core/score"
 	"hodometer/core/student"
 )
@@ -37,29 +41,29 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 	for _, people := range []int{1, 2, 3, 6, 8} {
 		c := newClub(t)
 		ids, profiles := players(c, people)
-		ready := read[struct {
-			Drills []map[string]any `json:"drills"`
-		}](t, c.ask("GET", fmt.Sprintf("/api/lessons/blocks?people=%d", people), nil)).Drills
-		require.Len(t, ready, len(library.All()))
+		ready := []lesson.Block{}
+		for _, stored := range library.All() {
+			ready = append(ready, schedule.ForDrill(stored.ID, stored.Document, people, load.Space{}, coach.Default()))
+		}
 		for blocks := range slices.Chunk(ready, inOne) {
-			for _, block := range blocks {
-				block["id"] = newID()
+			for i := range blocks {
+				blocks[i].ID = newID()
 			}
 			id := newID()
 			body := map[string]any{
 				"version": 4, "space": map[string]any{}, "title": "All", "date": "2026-03-10", "start": "16:00", "minutes": 600, "students": ids, "note": "", "blocks": blocks,
 			}
-			lesson := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
+			planned := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
 			courtside := read[api.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 			after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 			sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 			require.Equal(t, courtside.Counters, after.Counters)
-			require.Equal(t, lesson.Plan.Blocks, courtside.Lesson.Plan.Blocks)
+			require.Equal(t, planned.Plan.Blocks, courtside.Lesson.Plan.Blocks)
 			balls := map[string]int{}
-			for i, block := range lesson.Document.Blocks {
+			for i, block := range planned.Document.Blocks {
 				written, ok := library.Find(block.Drill)
 				require.True(t, ok)
-				load := lesson.Plan.Blocks[i].Load
+				load := planned.Plan.Blocks[i].Load
 				written.Turns = load.Turns
 				for _, who := range []int{0, people - 1} {
 					name := fmt.Sprintf("%s, %d players, %s", written.Name, people, profiles[who].Name)
@@ -72,7 +76,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 						require.Equal(t, []float64{float64(load.Balls), float64(load.Baskets), load.Feeding, load.PickUp}, []float64{float64(on.Balls), float64(on.Baskets), on.Feeding, on.PickUp}, name)
 					}
 					for k, m := range written.Measures {
-						p := expected(t, lesson.Plan.Prospects[i], ids[who], m.Number)
+						p := expected(t, planned.Plan.Prospects[i], ids[who], m.Number)
 						fit, said := worked.PlayerFit.Measures[k], worked.Report.Measures[k]
 						require.InDelta(t, fit.Goals[0].Rate, p.Rate, 1e-12, name)
 						require.Equal(t, fit.Attempts, p.Attempts, name)
@@ -100,7 +104,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 					balls[student] += load.Each
 				}
 			}
-			for _, b := range lesson.Plan.Budgets {
+			for _, b := range planned.Plan.Budgets {
 				require.Equal(t, balls[b.Student], b.Balls, "the balls of a student are those of the drills")
 			}
 		}

@@ -4,13 +4,11 @@ import (
 	"context"
 	"time"
 
-	"hodometer/core/court"
 	"hodometer/core/diary"
 	"hodometer/core/drill"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
-	"hodometer/core/load"
 	"hodometer/core/plan"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
@@ -77,7 +75,7 @@ func (s *server) lessonRoutes() []Route {
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("GET", "/api/lessons/blocks", "listBlocks", "Blocks of every kind and for every drill, ready to be put into a lesson", s.blocks).anew(),
+		route("GET", "/api/lessons/offers", "listOffers", "What can be put into a lesson, looked for in one place", s.offers).anew(),
 		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]template.Template, error) {
 			return template.Templates(), nil
 		}),
@@ -103,44 +101,6 @@ func (s *server) lessonRoutes() []Route {
 		route("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
 		route("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
 	}
-}
-
-// Blocks are blocks that stand ready, each with a fresh identifier.
-type Blocks struct {
-	Start  []lesson.Block `json:"start" description:"What a new lesson begins with"`
-	More   []lesson.Block `json:"more" description:"The other kinds without a drill"`
-	Drills []lesson.Block `json:"drills"`
-}
-
-// forPeople is the parameter of something worked out for a number of players.
-type forPeople struct {
-	People int    `query:"people" description:"Players in the lesson" minimum:"1" maximum:"12"`
-	Sport  string `query:"sport" maxLength:"40" description:"In whose words; empty: those of tennis"`
-}
-
-func (s *server) blocks(ctx context.Context, p forPeople, _ None) (Blocks, error) {
-	settings, _, err := s.store.Settings(ctx)
-	if err != nil {
-		return Blocks{}, err
-	}
-	drills, err := s.drills(ctx, false)
-	if err != nil {
-		return Blocks{}, err
-	}
-	ready := Blocks{Start: lesson.Starters(court.Sport(p.Sport)), More: lesson.More(), Drills: []lesson.Block{}}
-	for _, d := range drills {
-		ready.Drills = append(ready.Drills, schedule.ForDrill(d.ID, d.Document, max(1, p.People), load.Space{}, settings))
-	}
-	for _, list := range [][]lesson.Block{ready.Start, ready.More, ready.Drills} {
-		ids, err := fresh(len(list))
-		if err != nil {
-			return Blocks{}, err
-		}
-		for i := range list {
-			list[i].ID = ids[i]
-		}
-	}
-	return ready, nil
 }
 
 // inputs gathers what a lesson is scheduled from; see gather.
@@ -197,7 +157,8 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 			if document, ok := drills[block.Drill]; ok {
 				in.Drills[block.Drill] = document
 				// A version that is not there any more is the drill as it is written; the plan says so.
-				in.Drills[block.Plays()], _ = document.Version(block.Version)
+				version, _ := document.Version(block.Version)
+				in.Drills[block.Plays()], _ = version.OnCourt(d.Space.Court)
 			}
 		}
 		all[i] = in.Named()

@@ -3,6 +3,7 @@ package api
 import (
 	"cmp"
 	"context"
+	"errors"
 	"slices"
 	"strings"
 	"sync"
@@ -149,30 +150,19 @@ func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
 	if known.Used, err = s.store.DrillsUsed(ctx, now.Add(-lately).Format(time.DateOnly), now.Format(time.DateOnly)); err != nil {
 		return Found{}, err
 	}
-	var people []learner
-	for _, id := range strings.FieldsFunc(p.Students, func(r rune) bool { return r == ',' }) {
-		person, err := s.learner(ctx, id)
-		if err != nil {
-			return Found{}, err
-		}
-		people = append(people, person)
-		known.Needs, known.Level = append(known.Needs, person.needs...), person.level
+	people, err := s.learners(ctx, p.Students)
+	if err != nil {
+		return Found{}, err
 	}
+	of := knownOf(people)
+	known.Needs, known.Level = of.Needs, of.Level
 	list := catalogue.Search(all, query, p.Order, known)
 	found := Found{Total: len(list), Drills: []DrillCard{}}
 	limit := cmp.Or(p.Limit, 24)
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
 			Drill:   Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: 1, Document: e.Document}.worked(settings),
-			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Versions: []string{},
-		}
-		for _, person := range people {
-			if catalogue.Serves(e.Document, person.needs) == 4 {
-				if card.Serves != "" {
-					card.Serves += ", "
-				}
-				card.Serves += person.name
-			}
+			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: []string{},
 		}
 		if len(e.Document.Variations) > 0 {
 			for _, v := range e.Document.Ladder() {
@@ -187,8 +177,25 @@ func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
 // learner is a student with what comes next for them.
 type learner struct {
 	name  string
+	sport court.Sport
 	level student.Level
 	needs []catalogue.Need
+}
+
+// learners are the students of a list of identifiers with commas between them.
+func (s *server) learners(ctx context.Context, ids string) ([]learner, error) {
+	var people []learner
+	for _, id := range strings.FieldsFunc(ids, func(r rune) bool { return r == ',' }) {
+		person, err := s.learner(ctx, id)
+		if errors.Is(err, store.ErrNotFound) {
+			continue // who was erased has no next step
+		}
+		if err != nil {
+			return nil, err
+		}
+		people = append(people, person)
+	}
+	return people, nil
 }
 
 func (s *server) learner(ctx context.Context, id string) (learner, error) {
@@ -197,7 +204,7 @@ func (s *server) learner(ctx context.Context, id string) (learner, error) {
 		return learner{}, err
 	}
 	needs, err := s.needs(ctx, id)
-	return learner{record.Document.Name, record.Document.Level, needs}, err
+	return learner{record.Document.Name, record.Document.Sport, record.Document.Level, needs}, err
 }
 
 // needs are the rungs that a student should work on next.

@@ -3,7 +3,8 @@ package api_test
 import (
 	"encoding/json"
 	"net/http"
-	"strconv"
+	"net/url"
+	"slices"
 	"strings"
 	"testing"
 
@@ -38,6 +39,15 @@ func (c *club) ok(method, path string, body any, headers ...string) []byte {
 	return w.Body.Bytes()
 }
 
+// drillNames are those of the library.
+func drillNames() []string {
+	names := []string{}
+	for _, stored := range library.All() {
+		names = append(names, stored.Document.Name)
+	}
+	return names
+}
+
 func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 	for _, people := range long.Some(t, []int{1, 2, 3, 5, 8, 12}, 2) {
 		c := newClub(t)
@@ -45,10 +55,18 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		for range people {
 			students = append(students, c.student(ada()))
 		}
-		var ready api.Blocks
-		require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/blocks?people="+strconv.Itoa(people), nil), &ready))
-		require.Len(t, ready.Drills, len(library.All()))
-		blocks := append(append(ready.Start, ready.More...), ready.Drills...)
+		var blocks []lesson.Block
+		for _, text := range append([]string{"", "warm-up"}, drillNames()...) {
+			var offers []api.Offer
+			require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/offers?students="+strings.Join(students, ",")+"&text="+url.QueryEscape(text), nil), &offers))
+			require.NotEmpty(t, offers, text)
+			for _, offer := range offers {
+				if offer.Block != nil && !slices.ContainsFunc(blocks, func(b lesson.Block) bool { return b.Plays() == offer.Block.Plays() && b.Title == offer.Block.Title }) {
+					blocks = append(blocks, *offer.Block)
+				}
+			}
+		}
+		require.Greater(t, len(blocks), 2*len(library.All()), "with their versions")
 		for len(blocks) > 0 {
 			n := min(len(blocks), lesson.MaxBlocks)
 			roundTrip(t, c, "lessons", lesson.Document{FormatVersion: lesson.FormatVersion, Title: "All", Date: "2026-03-10", Start: "16:00", Minutes: 600, Students: students, Blocks: blocks[:n]})

@@ -1,15 +1,12 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, test } from './fixtures'
+import { eight, expect, kept, offered, test } from './fixtures'
 
 /** A lesson of two with one drill and a goal of its own for both, open courtside on a phone. */
 async function two(page: Page, club: Club, drillName: string, goal?: object): Promise<Locator> {
   const students: string[] = []
   for (const student of eight.slice(0, 2)) students.push(await kept(club, 'students', student))
-  const ready = (await (await fetch(`${club.url}/api/lessons/blocks?people=2`)).json()) as {
-    drills: { title: string }[]
-  }
-  const drill = ready.drills.find((block) => block.title === drillName)
+  const drill = await offered(club, drillName, students)
   const variants = goal
     ? students.map((student) => ({ student, goals: [{ measure: 1, goals: [goal] }] }))
     : undefined

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, openLesson, test } from './fixtures'
+import { eight, expect, kept, offered, openLesson, test } from './fixtures'
 
 const phone = { width: 390, height: 844 }
 
@@ -8,10 +8,7 @@ const phone = { width: 390, height: 844 }
 async function five(page: Page, club: Club): Promise<Locator> {
   const students = []
   for (const student of eight.slice(0, 5)) students.push(await kept(club, 'students', student))
-  const ready = (await (await fetch(`${club.url}/api/lessons/blocks?people=5`)).json()) as {
-    drills: { title: string }[]
-  }
-  const drill = ready.drills.find((block) => block.title === 'Coin in the Corner')
+  const drill = await offered(club, 'Coin in the Corner', students)
   const id = await kept(club, 'lessons', {
     version: 4,
     title: 'Five on one court',

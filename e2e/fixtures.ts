@@ -148,3 +148,24 @@ export async function openDrill(page: Page, name: string) {
   await page.getByLabel('Look for').fill(name)
   await page.getByRole('article', { name, exact: true }).getByRole('link', { name, exact: true }).click()
 }
+
+/** offered is the block in which a drill is offered to a lesson. */
+export async function offered(club: Club, name: string, students: string[]) {
+  const query = new URLSearchParams({ text: name, students: students.join(',') })
+  const offers = (await (await fetch(`${club.url}/api/lessons/offers?${query.toString()}`)).json()) as {
+    kind: string
+    title: string
+    block: object | null
+  }[]
+  return offers.find((offer) => offer.kind === 'drill' && offer.title === name)?.block
+}
+
+/** addDrill looks for a drill in the one field of a lesson, and puts it in. */
+export async function addDrill(page: Page, name: string) {
+  await page.getByRole('button', { name: 'Add to the lesson' }).click()
+  await page.getByRole('combobox', { name: 'What to add' }).fill(name)
+  await page
+    .getByRole('option', { name: new RegExp(`^${name.replace(/[()]/g, '\\$&')} `) })
+    .first()
+    .click()
+}

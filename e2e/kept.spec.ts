@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium as engine, type Page } from '@playwright/test'
 import { chromium } from './club'
-import { choose, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { addDrill, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 interface Lesson {
   title: string
@@ -40,11 +40,10 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
   // The same drill twice, and a game.
   let road = page.getByRole('group', { name: 'The lesson as a road' })
   for (let i = 0; i < 2; i++) {
-    await choose(page.getByLabel('A drill to add'), 'Last Stretch')
-    await page.getByRole('button', { name: 'Add the drill' }).click()
+    await addDrill(page, 'Last Stretch')
     await expect(road.getByRole('button', { name: /^\d\d:\d\d Last Stretch, / })).toHaveCount(i + 1)
   }
-  await page.getByRole('button', { name: 'Game', exact: true }).click()
+  await addDrill(page, 'Game')
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Game, / })).toBeVisible()
   await saved(page)
   const address = page.url()
@@ -228,8 +227,7 @@ test('a refusal names its field, also one without an input', async ({ page, demo
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Refused')
 
   // Also where a change is asked for: this shape is for another sport.
-  await choose(page.getByLabel('A shape of lesson'), 'Table session')
-  await page.getByRole('button', { name: 'Fill it with next steps' }).click()
+  await addDrill(page, 'Table session')
   await expect(page.getByRole('status', { name: 'What the last change did' })).toContainText(
     'Who comes: Table session is for table tennis, and most of these play tennis.',
   )
@@ -243,14 +241,13 @@ test('a game and a table session are saved as they are offered', async ({ page, 
   await page.getByRole('button', { name: 'Plan a lesson' }).click()
   for (const { name } of eight.slice(0, 2)) await page.getByRole('checkbox', { name }).check()
   await page.getByRole('button', { name: 'Lay it out' }).click()
-  await page.getByRole('button', { name: 'Game', exact: true }).click()
+  await addDrill(page, 'Game')
   const titles = async () => {
     const id = /lessons\/([^/]+)$/.exec(page.url())?.[1] ?? ''
     return (await stored<Lesson>(empty, 'lessons', id)).document.blocks.map((block) => block.title)
   }
   await expect.poll(titles).toContain('Game')
-  await choose(page.getByLabel('A shape of lesson'), 'Table session')
-  await page.getByRole('button', { name: 'Fill it with next steps' }).click()
+  await addDrill(page, 'Table session')
   await expect.poll(titles).toContain('Games with a rule')
   await saved(page)
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, drawer, duplicate, expect, openLesson, test } from './fixtures'
+import { addDrill, drawer, duplicate, expect, openLesson, test } from './fixtures'
 
 const block = (page: Page, title: string) =>
   page
@@ -143,10 +143,7 @@ test('a shape of lesson fills itself with next steps', async ({ page, demo }) =>
   await page.getByRole('checkbox', { name: 'Noor Haldane' }).check()
   await page.getByRole('checkbox', { name: 'Teo Brackwell' }).check()
   await page.getByRole('button', { name: 'Lay it out' }).click()
-  await page
-    .getByLabel('A shape of lesson')
-    .selectOption({ label: 'Hour for a pair: Two who take turns and feed each other' })
-  await page.getByRole('button', { name: 'Fill it with next steps' }).click()
+  await addDrill(page, 'Hour for a pair')
   await expect(page.getByRole('status', { name: 'What the last change did' })).toContainText(
     /the next step of (Noor|Teo)/,
   )
@@ -248,9 +245,12 @@ test('somebody comes late to a lesson that runs', async ({ page, demo }) => {
 
 test('a drill is begun from a lesson, in its sport, and stands in it at once', async ({ page, demo }) => {
   await openLesson(page, demo, 'Kwame and Suki')
+  await page.getByRole('button', { name: 'Add to the lesson' }).click()
   await page.getByRole('button', { name: 'New drill' }).click()
   const court = page.getByRole('group', { name: /: press it$/ })
-  await expect(page.getByRole('dialog').getByLabel('Court', { exact: true })).toHaveValue('badminton')
+  await expect(
+    page.getByRole('dialog', { name: 'New drill' }).getByLabel('Court', { exact: true }),
+  ).toHaveValue('badminton')
   const box = await court.boundingBox()
   if (!box) throw new Error('no court')
   await court.click({ position: { x: box.width * 0.6, y: box.height * 0.7 } })
@@ -303,8 +303,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
 
   // In a lesson: for the block, then for one player of it.
   await openLesson(page, demo, 'Noor and Teo')
-  await choose(page.getByLabel('A drill to add'), 'Coin in the Corner (my version)')
-  await page.getByRole('button', { name: 'Add the drill' }).click()
+  await addDrill(page, 'Coin in the Corner (my version)')
   const expected = page.getByRole('list', { name: 'What to expect' })
   await expect(expected).toContainText('10 made in all')
   await page.getByLabel('Version', { exact: true }).selectOption('All the time there is')

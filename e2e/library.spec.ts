@@ -31,7 +31,9 @@ test('a drill is looked for as one types, chosen by filters, and kept in a colle
   await page.getByRole('article', { name: 'Three-Corner Round' }).getByText('Collect').click()
   await page.getByLabel('A new collection for Three-Corner Round').fill('Rainy days')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('article', { name: 'Three-Corner Round' }).locator('summary')).toContainText('Rainy days')
+  await expect(page.getByRole('article', { name: 'Three-Corner Round' }).locator('summary')).toContainText(
+    'Rainy days',
+  )
 
   // What was looked for is still there on the way back, and after a reload.
   await page.getByRole('link', { name: 'Three-Corner Round' }).click()

@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { choose, drawer, duplicate, eight, expect, kept, test } from './fixtures'
+import { addDrill, drawer, duplicate, eight, expect, kept, test } from './fixtures'
 
 /** A drill of the coach's own, made from a built-in one; its measures are in the answer. */
 async function own(page: Page, club: Club, name: string): Promise<Locator> {
@@ -31,8 +31,7 @@ async function planned(page: Page, club: Club, name: string): Promise<Locator> {
     blocks: [],
   })
   await page.goto(`${club.url}/#/lessons/${id}`)
-  await choose(page.getByLabel('A drill to add'), name)
-  await page.getByRole('button', { name: 'Add the drill' }).click()
+  await addDrill(page, name)
   const expected = page.getByRole('list', { name: 'What to expect' })
   await expect(expected).toBeVisible()
   await saved(page)
@@ -240,10 +239,11 @@ test('a technique block is counted: four fingers, three and two, a minute each',
     blocks: [],
   })
   await page.goto(`${empty.url}/#/lessons/${id}`)
-  await page.getByRole('button', { name: 'Technique', exact: true }).click()
-  const counted = page.getByLabel('Counted by')
-  await expect(counted).toHaveValue('')
-  await choose(counted, 'Four, Three, Two')
+  await addDrill(page, 'Technique')
+  await expect(page.getByText('nothing yet')).toBeVisible()
+  await page.getByRole('button', { name: 'Choose by which drill it is counted' }).click()
+  await page.getByRole('combobox', { name: 'What to add' }).fill('four three')
+  await page.getByRole('option', { name: /^Four, Three, Two / }).click()
   // By hand: a minute of shadow strokes 3 s apart is 20, three times; a third of the 60 for each grip.
   const expected = page.getByRole('list', { name: 'What to expect' })
   await expect(expected.getByRole('listitem')).toHaveCount(3)

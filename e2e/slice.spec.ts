@@ -1,4 +1,4 @@
-import { drawer, duplicate, expect, test } from './fixtures'
+import { addDrill, drawer, duplicate, expect, test } from './fixtures'
 
 /** One coach's first afternoon: from an empty Hodometer to a student's next step. */
 test('a coach plans, runs and follows up a first lesson', async ({ page, empty }) => {
@@ -50,8 +50,7 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await page.getByRole('button', { name: 'Lay it out' }).click()
   await expect(page.getByRole('heading', { name: 'Wren', exact: true })).toBeVisible()
   await page.getByRole('button', { name: /Ball warm-up, / }).click()
-  await page.getByLabel('A drill to add').selectOption({ label: 'Coin in the Corner (my version) (3 min)' })
-  await page.getByRole('button', { name: 'Add the drill' }).click()
+  await addDrill(page, 'Coin in the Corner (my version)')
   await expect(page.getByRole('button', { name: /Balls 12/ })).toBeVisible()
   await expect(
     page.getByText('2 turns each, 12 balls: fits with 0:01 to spare', { exact: true }),

@@ -93,8 +93,8 @@ test('a drill from nothing', async ({ page, demo }) => {
 test('deep, short, deep, for the other wing', async ({ page, demo }) => {
   const acts = new Acts(page)
   await acts.begin(demo.url, 0.6, deep)
-  await acts.ball(2, 0.6, short)
-  await acts.ball(3, 0.6, deep)
+  await acts.ball(2, 0.68, short)
+  await acts.ball(3, 0.7, deep)
   await expect(tasks(page)).toContainText(['forehand', 'forehand', 'forehand'])
   await acts.press('Other wing')
   await expect(tasks(page)).toContainText(['backhand', 'backhand', 'backhand'])
@@ -152,7 +152,7 @@ test('a transition from three depths, with the feet', async ({ page, demo }) => 
     [2, 0.7, 'open'],
     [3, short, 'closed'],
   ] as const) {
-    if (n > 1) await acts.ball(n, 0.55, y)
+    if (n > 1) await acts.ball(n, 0.5 + 0.07 * n, y)
     await acts.fill('Feet', feet)
     await expect(page.getByText('All changes saved')).toBeVisible()
   }
@@ -210,4 +210,88 @@ test('a line in words', async ({ page, demo }) => {
   await acts.do(page.keyboard.press('Enter'))
   await expect(tasks(page)).toHaveCount(3)
   await acts.done(3)
+})
+
+test('on the road: a drill is swapped for its easier version', async ({ page, demo }) => {
+  await openLesson(page, demo, 'Noor and Teo')
+  const road = page.getByRole('group', { name: 'The lesson as a road' })
+  const acts = new Acts(page)
+  await acts.do(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner, / }).click())
+  await acts.press('Swap')
+  await acts.do(page.getByRole('option', { name: /^Coin in the Corner: More time / }).click())
+  await expect(page.getByLabel('Version', { exact: true })).toHaveValue('More time')
+  await acts.done(3)
+  // Or for another drill: its minutes and its goals follow.
+  await page.getByRole('button', { name: 'Swap', exact: true }).click()
+  await page.getByRole('combobox', { name: 'What to add' }).fill('both verges')
+  await page.keyboard.press('Enter')
+  await expect(road.getByRole('button', { name: /^\d\d:\d\d Both Verges, / })).toBeVisible()
+  await expect(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner, / })).toHaveCount(0)
+  await expect(page.getByRole('list', { name: 'What to expect' })).toContainText('4 in a row')
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner, / })).toBeVisible()
+})
+
+test('on the road: an hour for two from nothing', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/lessons`)
+  const acts = new Acts(page)
+  await acts.press('Plan a lesson')
+  await acts.do(page.getByRole('checkbox', { name: 'Noor Haldane' }).check())
+  await acts.do(page.getByRole('checkbox', { name: 'Teo Brackwell' }).check())
+  await acts.press('Lay it out')
+  await acts.press('Add to the lesson')
+  await acts.do(page.getByRole('combobox', { name: 'What to add' }).fill('hour pair'))
+  await acts.do(page.getByRole('option', { name: /^Hour for a pair / }).click())
+  await figure(page, /^Planned 60:00/)
+  await acts.done(12)
+})
+
+test('on the road: a block between two, a finding left as it is, the court of the lesson', async ({
+  page,
+  demo,
+}) => {
+  await openLesson(page, demo, 'Noor and Teo')
+  const road = page.getByRole('group', { name: 'The lesson as a road' })
+  await road.getByRole('button', { name: 'Add between Body warm-up and Ball warm-up' }).click()
+  await page.getByRole('combobox', { name: 'What to add' }).fill('wat')
+  await page.keyboard.press('Enter')
+  await expect(road.getByRole('button', { name: /Water, / }).first()).toBeVisible()
+  const titles = await road
+    .locator('.stretch')
+    .evaluateAll((all) => all.map((g) => g.getAttribute('aria-label') ?? ''))
+  expect(titles[1]).toMatch(/Water, /)
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+
+  // A finding is hushed with a reason, and told again.
+  const findings = page.getByRole('region', { name: 'What fits and what does not' })
+  const first = findings
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /^Leave it/ }) })
+    .first()
+  const reason = (await first.locator('p').first().innerText()).slice(0, 40)
+  await first.getByRole('button', { name: /^Leave it/ }).click()
+  await page.getByLabel('Why it is left as it is').fill('they know it well')
+  await page.keyboard.press('Enter')
+  await findings.getByText(/^Left as they are \(1\)/).click()
+  await expect(findings.getByText('Left as it is: they know it well.')).toBeVisible()
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.reload()
+  await findings.getByText(/^Left as they are \(1\)/).click()
+  await findings.getByRole('button', { name: 'Tell it again' }).click()
+  await expect(findings.getByText(/^Left as they are/)).toHaveCount(0)
+  await expect(findings).toContainText(reason.trim().slice(9))
+
+  // What hurts and what is limited stands by the names; the court is chosen once.
+  const group = page.getByRole('region', { name: 'Who comes' })
+  await expect(group.getByRole('row', { name: /^Teo Brackwell/ })).toContainText('tight left shoulder')
+  await expect(group.getByRole('row', { name: /^Noor Haldane/ })).toContainText('At most 30 overheads')
+  await group.getByLabel('On the court').selectOption({ label: 'Tennis, orange court' })
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.getByRole('link', { name: 'Run sheet' }).click()
+  await expect(
+    page
+      .getByRole('img', { name: /orange/i })
+      .or(page.getByText(/orange/i))
+      .first(),
+  ).toBeVisible()
 })

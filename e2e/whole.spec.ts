@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import type { Club } from './club'
-import { choose, duplicate, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { addDrill, duplicate, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
 
 /** Spoils stored documents in the file itself: text is replaced by text of the same length. */
 async function spoil(club: Club, from: string, to: string) {
@@ -115,8 +115,7 @@ test('what was said of one page does not follow to the next', async ({ page, dem
   const mine = 'Coin in the Corner (my version)'
   await expect(page.getByRole('heading', { name: mine })).toBeVisible()
   await openLesson(page, demo, 'Ines and Bram')
-  await choose(page.getByLabel('A drill to add'), mine)
-  await page.getByRole('button', { name: 'Add the drill' }).click()
+  await addDrill(page, mine)
   await expect(page.getByText('All changes saved')).toBeVisible()
 
   await page.goto(`${demo.url}/#/drills`)
@@ -144,12 +143,21 @@ test('a lesson is planned for today, however slow the diary is', async ({ page, 
   await expect(page.getByLabel('Day')).toHaveValue(now.slice(0, 10))
 })
 
-test('a fill without a shape and an addition without a drill say what is missing', async ({ page, demo }) => {
+test('what is called nothing like that is told in the one field, and nothing is put in', async ({
+  page,
+  demo,
+}) => {
   await openLesson(page, demo, 'Ines and Bram')
-  await page.getByRole('button', { name: 'Fill it with next steps' }).click()
-  await expect(page.getByRole('alert').getByText('Choose a shape of lesson first.')).toBeVisible()
-  await page.getByRole('button', { name: 'Add the drill' }).click()
-  await expect(page.getByRole('alert').getByText('Choose a drill first.')).toBeVisible()
+  const blocks = page.getByRole('group', { name: 'The lesson as a road' }).locator('.stretch')
+  const before = await blocks.count()
+  await page.getByRole('button', { name: 'Add to the lesson' }).click()
+  const field = page.getByRole('combobox', { name: 'What to add' })
+  await field.fill('xylophone')
+  await expect(page.getByText('Nothing is called so.')).toBeVisible()
+  await field.press('Enter')
+  await expect(page.getByRole('dialog', { name: 'Put into the lesson' })).toBeVisible()
+  await field.press('Escape')
+  await expect(blocks).toHaveCount(before)
 })
 
 test('a title beyond the shipped letters is printed all the same', async ({ page, demo }) => {

@@ -144,6 +144,48 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 	return changed, list, nil
 }
 
+// OnCourt returns the drill on another court of its sport: marks keep their offsets from the lines, or scale where they say so; one that
+// would make no sense there comes to the same share of the court. It returns invalid.Fields, and the drill as it is, where the drill
+// makes no sense on that court.
+func (d Document) OnCourt(id court.ID) (Document, error) {
+	to, err := court.Find(id)
+	if err != nil || to.Sport != d.Sport || to.ID == d.Court {
+		return d, nil
+	}
+	var scales, plain []string
+	own := d.Clone()
+	for _, m := range own.Marks() {
+		if m.Mark.Scales {
+			scales = append(scales, m.Handle)
+		}
+	}
+	_, moved, err := d.TransferTo(id, scales, nil, court.Tape{})
+	if err != nil {
+		return d, err
+	}
+	for _, m := range moved {
+		if m.Moved.Keeps.At == nil && !(slices.Contains(scales, m.Handle) && m.Moved.Scales.At != nil) {
+			plain = append(plain, m.Handle)
+		}
+	}
+	changed, _, err := d.TransferTo(id, scales, plain, court.Tape{})
+	if err == nil {
+		err = changed.Check()
+	}
+	if err != nil {
+		return d, err
+	}
+	if d.written != nil {
+		// Its other versions are played there, too.
+		written, err := d.written.OnCourt(id)
+		if err != nil {
+			return d, err
+		}
+		changed.written = &written
+	}
+	return changed, nil
+}
+
 // WalkOff lists everything that is put down for a drill in one short walking order, from the near left
 // corner of the court as the coach comes on.
 func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {

@@ -36,6 +36,7 @@ const (
 	SwapDrill     EditKind = "swap"    // another drill in the place of one: minutes, turns, goals and calls follow
 	SetOnDeck     EditKind = "on deck" // what those do who wait
 	SetAttendance EditKind = "attendance"
+	HushFinding   EditKind = "hush"  // for a reason; without one it is told again
 	SetSpace      EditKind = "space" // the courts there are
 )
 
@@ -52,6 +53,7 @@ type Edit struct {
 	Variant    *lesson.Variant `json:"variant,omitempty"`
 	Text       string          `json:"text,omitempty" maxLength:"120"`
 	Attendance *Attendance     `json:"attendance,omitempty"`
+	Hush       *lesson.Hushed  `json:"hush,omitempty"`
 	Space      *load.Space     `json:"space,omitempty"`
 }
 
@@ -78,7 +80,7 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 	if at < 0 && c.Block != "" {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
-	if at < 0 && !slices.Contains([]EditKind{InsertBlock, AddBlock, FitBlocks, SetBooking, SetAttendance, SetSpace}, c.Kind) {
+	if at < 0 && !slices.Contains([]EditKind{InsertBlock, AddBlock, FitBlocks, SetBooking, SetAttendance, SetSpace, HushFinding}, c.Kind) {
 		return Edited{}, invalid.Fields{{Path: "block", Message: "say which block"}}
 	}
 	switch c.Kind {
@@ -97,6 +99,11 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 		if c.Space != nil {
 			d.Space = *c.Space
 		}
+	case HushFinding:
+		if c.Hush == nil {
+			return Edited{}, invalid.Fields{{Path: "hush", Message: "say which finding"}}
+		}
+		d = d.Hush(*c.Hush)
 	case SetTurns:
 		d.Blocks[at].Turns = c.Turns
 	case SetLines:
@@ -177,6 +184,9 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		}
 		document, err := written.Version(block.Version)
 		if err != nil {
+			return Edited{}, err
+		}
+		if document, err = document.OnCourt(d.Space.Court); err != nil {
 			return Edited{}, err
 		}
 		in.Drills = maps.Clone(in.Drills)

@@ -6,6 +6,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"unicode"
 
 	"hodometer/core/editing"
 	"hodometer/core/lesson"
@@ -32,6 +33,37 @@ type Finding struct {
 	Block    string   `json:"block,omitempty" description:"Identifier of the block it is about"`
 	Reason   string   `json:"reason"`
 	Remedies []Remedy `json:"remedies"`
+	About    string   `json:"about" description:"The same however its figures change: by which it is hushed"`
+	Hushed   string   `json:"hushed,omitempty" description:"Why the coach leaves it as it is"`
+}
+
+// about is a sentence without its figures.
+func about(reason string) string {
+	runes := []rune(reason)
+	text := make([]rune, 0, len(runes))
+	for _, r := range runes {
+		switch {
+		case !unicode.IsDigit(r):
+			text = append(text, r)
+		case len(text) == 0 || text[len(text)-1] != '#':
+			text = append(text, '#')
+		}
+	}
+	return string(text[:min(len(text), longestAbout)])
+}
+
+const longestAbout = 300 // characters
+
+// hush marks the findings that the coach leaves as they are. What cannot be run as planned is always told.
+func hush(all []Finding, d lesson.Document) {
+	for i := range all {
+		all[i].About = about(all[i].Reason)
+		for _, h := range d.Hushed {
+			if all[i].Severity != Problem && h.Block == all[i].Block && h.About == all[i].About {
+				all[i].Hushed = h.Why
+			}
+		}
+	}
 }
 
 // Remedy is a change that answers a finding.
@@ -65,6 +97,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 			continue
 		}
 		all = append(all, versions(l)...)
+		all = append(all, elsewhere(l, d)...)
 		all = append(all, tooLong(l, s, in)...)
 		all = append(all, waiting(l, d, s, in)...)
 		all = append(all, spacing(l, d)...)
@@ -80,6 +113,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 	for _, person := range in.People {
 		all = append(all, bodyFindings(person, p, list)...)
 	}
+	hush(all, d)
 	return all, nil
 }
 

@@ -3,10 +3,28 @@ package finding
 import (
 	"fmt"
 
+	"hodometer/core/court"
 	"hodometer/core/editing"
 	"hodometer/core/invalid"
+	"hodometer/core/lesson"
 	"hodometer/core/schedule"
 )
+
+// elsewhere says that a drill is not played on the lesson's own court, since it makes no sense there.
+func elsewhere(l schedule.Prepared, d lesson.Document) []Finding {
+	if d.Space.Court == "" {
+		return nil
+	}
+	c, err := court.Find(d.Space.Court)
+	if err != nil || c.Sport != l.Document.Sport || l.Document.Court == c.ID {
+		return nil
+	}
+	_, err = l.Document.OnCourt(c.ID)
+	if err == nil {
+		return nil
+	}
+	return []Finding{found(Warning, l.Block, fmt.Sprintf("%s is planned on its own court: on %s %s.", l.Block.Title, c.Name, invalid.Sentence(err)))}
+}
 
 // versions says which version of a drill cannot be played, by all or by one: it is no longer there, its steps are no longer possible,
 // or it has other measures than the others count.

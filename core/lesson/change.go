@@ -44,6 +44,18 @@ func (b Block) With(v Variant) Block {
 	return b
 }
 
+// Hush is the lesson with a finding left as it is for a reason, or told again where there is none.
+func (d Document) Hush(h Hushed) Document {
+	d.Hushed = slices.DeleteFunc(slices.Clone(d.Hushed), func(other Hushed) bool { return other.Block == h.Block && other.About == h.About })
+	if h.Why != "" {
+		d.Hushed = append(d.Hushed, h)
+	}
+	if len(d.Hushed) == 0 {
+		d.Hushed = nil
+	}
+	return d
+}
+
 // Played is a block that is over: pinned, with those who were in it.
 func (b Block) Played(students []string) Block {
 	b.Pinned = true

@@ -57,6 +57,13 @@ type Block struct {
 	Variants  []Variant `json:"variants,omitempty" maxItems:"12" description:"What is different for single students"`
 }
 
+// Hushed is a finding that a coach leaves as it is, for a reason.
+type Hushed struct {
+	Block string `json:"block,omitempty" maxLength:"40" description:"Identifier of the block that it is about; empty: of the lesson"`
+	About string `json:"about" minLength:"1" maxLength:"300" description:"What it is about; see the finding"`
+	Why   string `json:"why" maxLength:"200"`
+}
+
 // Plays is the key of what a block plays among the drills that a lesson is planned with: the drill, and which version of it.
 func (b Block) Plays() string {
 	if b.Version == "" {
@@ -76,6 +83,7 @@ type Document struct {
 	Space         load.Space `json:"space" description:"The courts there are"`
 	Blocks        []Block    `json:"blocks" maxItems:"20"`
 	Note          string     `json:"note" maxLength:"2000"`
+	Hushed        []Hushed   `json:"hushed,omitempty" maxItems:"40" description:"Findings that the coach knows of and leaves as they are"`
 }
 
 // Day is the day of a lesson; the zero time where its date is none.

@@ -17,6 +17,8 @@ type Space struct {
 	Courts int  `json:"courts,omitempty" minimum:"0" maximum:"6" description:"0: one"`
 	Half   bool `json:"half,omitempty" description:"Only half of one court, lengthwise"`
 
+	Court court.ID `json:"court,omitempty" maxLength:"40" description:"The court that drills of its sport are played on; empty: each on its own"`
+
 	Name string `json:"name,omitempty" maxLength:"40" description:"Which court or courts; two lessons at one time on the same are told"`
 }
 

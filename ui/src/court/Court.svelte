@@ -280,7 +280,7 @@
       onpointercancel={drop}
       onkeydown={(event) => key(event, spot.handle, spot.at)}
     >
-      <circle r={16 * px} class="reach" stroke-width={2 * px} />
+      <circle r={(spot.handle.endsWith('.contact') ? 10 : 16) * px} class="reach" stroke-width={2 * px} />
       <SpotSign {spot} {ahead} {px} />
     </g>
   {/each}

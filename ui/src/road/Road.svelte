@@ -11,9 +11,11 @@
     onact?: (block: string, act: RoadAct | { kind: 'move to'; to: number }) => void
     /** A sign was opened. */
     onsign?: (finding: Finding) => void
+    /** Something is to be put in at a place in the order. */
+    onadd?: (at: number) => void
     height?: number
   }
-  let { plan, at, selected, onact, onsign, height = 150 }: Props = $props()
+  let { plan, at, selected, onact, onsign, onadd, height = 150 }: Props = $props()
 
   /** What is being dragged: the end of a block, or a whole block. */
   interface Drag {
@@ -27,6 +29,7 @@
   /** Pixels a pointer moves before a block is dragged and not just chosen. */
   const slack = 6
   const signSize = 24
+  const plusSize = 24
 
   let svg = $state<SVGSVGElement>()
   let width = $state(800)
@@ -34,7 +37,7 @@
 
   const total = $derived(Math.max(plan.booked, plan.planned, 300))
   const x = $derived((second: number) => (second / total) * width)
-  const foot = $derived(height - 26)
+  const foot = $derived(height - 26 - (onadd ? plusSize + 4 : 0))
   const headroom = $derived(onsign ? signSize + 6 : 10)
   /** Effort out of ten as height; a break dips to the verge. */
   const top = $derived((effort: number) => foot - 12 - (effort / 10) * (foot - 12 - headroom))
@@ -45,11 +48,12 @@
   }
 
   /** The signs with their places: those of a block stand above it, the others at the beginning of the road. */
+  const told = $derived(plan.findings.filter((finding) => !finding.hushed))
   const signs = $derived.by(() => {
-    return plan.findings.map((finding, i) => {
+    return told.map((finding, i) => {
       const stretch = plan.blocks.find((s) => s.block === finding.block)
       const stands = (other: Finding) => plan.blocks.find((s) => s.block === other.block) === stretch
-      const n = plan.findings.slice(0, i).filter(stands).length
+      const n = told.slice(0, i).filter(stands).length
       // Side by side as far as the block is wide, then one above the other.
       const columns = Math.max(
         1,
@@ -59,6 +63,21 @@
       const from = x(stretch?.start ?? 0) + 1 + (n % columns) * (signSize + 2)
       return { finding, x: Math.min(from, width - signSize), y: Math.max(0, high - signSize - 2) }
     })
+  })
+  /** Between two blocks, and at both ends, something can be put in; they keep a finger's width apart. */
+  const pluses = $derived.by(() => {
+    const list: { at: number; x: number; label: string }[] = []
+    for (let i = 0; i <= plan.blocks.length; i++) {
+      const [before, after] = [plan.blocks[i - 1], plan.blocks[i]]
+      const wanted = Math.min(Math.max(x(after?.start ?? plan.planned), plusSize / 2), width - plusSize / 2)
+      const label = !before
+        ? 'Add at the beginning'
+        : after
+          ? `Add between ${before.title} and ${after.title}`
+          : 'Add at the end'
+      list.push({ at: i, x: Math.max(wanted, (list.at(-1)?.x ?? -plusSize) + plusSize), label })
+    }
+    return list
   })
   const marks = { problem: '✕', warning: '!', note: 'i' }
   const dropped = $derived(drag?.whole ? dropAt(drag.second, plan.blocks, drag.block) : -1)
@@ -135,7 +154,7 @@
     {#if i % milestoneStep === 0}
       <text
         x={x(stone.second)}
-        y={height - 4}
+        y={foot + 22}
         class="drum-digits clock"
         text-anchor={i === 0 ? 'start' : x(stone.second) > width - 20 ? 'end' : 'middle'}>{stone.clock}</text
       >
@@ -239,6 +258,26 @@
       </g>
     {/each}
   {/if}
+  {#if onadd}
+    {#each pluses as plus (plus.at)}
+      <g
+        role="button"
+        tabindex="0"
+        class="plus"
+        aria-label={plus.label}
+        onclick={() => onadd(plus.at)}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter' && event.key !== ' ') return
+          event.preventDefault()
+          onadd(plus.at)
+        }}
+      >
+        <title>{plus.label}</title>
+        <circle cx={plus.x} cy={height - plusSize / 2} r={plusSize / 2 - 1} />
+        <path d="M{plus.x - 5} {height - plusSize / 2}h10m-5 -5v10" />
+      </g>
+    {/each}
+  {/if}
   {#if plan.booked < total}
     <line x1={x(plan.booked)} x2={x(plan.booked)} y1="0" y2={foot} class="booked" />
   {/if}
@@ -249,6 +288,23 @@
 </svg>
 
 <style>
+  .plus {
+    cursor: pointer;
+  }
+  .plus circle {
+    fill: var(--color-base-200);
+    stroke: var(--color-base-content);
+  }
+  .plus path {
+    stroke: var(--color-base-content);
+    stroke-width: 2;
+  }
+  .plus:is(:hover, :focus-visible) circle {
+    fill: var(--color-primary);
+  }
+  .plus:is(:hover, :focus-visible) path {
+    stroke: var(--color-primary-content);
+  }
   .road {
     width: 100%;
     display: block;

@@ -311,23 +311,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/blocks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Blocks of every kind and for every drill, ready to be put into a lesson */
-        get: operations["listBlocks"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/courts": {
         parameters: {
             query?: never;
@@ -373,6 +356,23 @@ export interface paths {
         put?: never;
         /** Fill a lesson from a template with drills for its students' next steps, without saving it */
         post: operations["fillLesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be put into a lesson, looked for in one place */
+        get: operations["listOffers"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1109,13 +1109,6 @@ export interface components {
         Begin: {
             at: components["schemas"]["CourtPoint"];
             court: string;
-        };
-        Blocks: {
-            drills: components["schemas"]["LessonBlock"][];
-            /** @description The other kinds without a drill */
-            more: components["schemas"]["LessonBlock"][];
-            /** @description What a new lesson begins with */
-            start: components["schemas"]["LessonBlock"][];
         };
         /** @enum {string} */
         CatalogueOrder: "" | "by name" | "fits this student" | "not used lately" | "shortest first";
@@ -1936,6 +1929,7 @@ export interface components {
             attendance?: components["schemas"]["EditingAttendance"];
             /** @description Identifier of the block it is about */
             block?: string;
+            hush?: components["schemas"]["LessonHushed"];
             kind: components["schemas"]["EditingEditKind"];
             lines?: number;
             /**
@@ -1955,7 +1949,7 @@ export interface components {
             variant?: components["schemas"]["LessonVariant"];
         };
         /** @enum {string} */
-        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "swap" | "on deck" | "attendance" | "space";
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "swap" | "on deck" | "attendance" | "hush" | "space";
         FeedArea: {
             /**
              * Format: double
@@ -2172,8 +2166,12 @@ export interface components {
         /** @enum {string} */
         FeedTransformationKind: "other wing" | "for a left-hander" | "reverse" | "shuffle" | "drop a task" | "quicken" | "slow" | "spread" | "gather" | "deeper" | "shorter" | "lock to one place" | "alternate constrained and free" | "link one more on" | "reply to the other side" | "attack" | "keep it neutral" | "a slice comes in" | "constrained" | "free";
         Finding: {
+            /** @description The same however its figures change: by which it is hushed */
+            about: string;
             /** @description Identifier of the block it is about */
             block?: string;
+            /** @description Why the coach leaves it as it is */
+            hushed?: string;
             reason: string;
             remedies: components["schemas"]["FindingRemedy"][];
             severity: components["schemas"]["FindingSeverity"];
@@ -2617,6 +2615,8 @@ export interface components {
              * @description Year-month-day
              */
             date: string;
+            /** @description Findings that the coach knows of and leaves as they are */
+            hushed?: components["schemas"]["LessonHushed"][];
             /** @description Length of the booking */
             minutes: number;
             note: string;
@@ -2638,6 +2638,13 @@ export interface components {
         LessonFillAsked: {
             document: components["schemas"]["LessonDocument"];
             template: string;
+        };
+        LessonHushed: {
+            /** @description What it is about; see the finding */
+            about: string;
+            /** @description Identifier of the block that it is about; empty: of the lesson */
+            block?: string;
+            why: string;
         };
         LessonInstead: {
             goals: components["schemas"]["ScoreCourse"];
@@ -2735,6 +2742,8 @@ export interface components {
             word: string;
         };
         LoadSpace: {
+            /** @description The court that drills of its sport are played on; empty: each on its own */
+            court?: string;
             /** @description 0: one */
             courts?: number;
             /** @description Only half of one court, lengthwise */
@@ -2976,6 +2985,16 @@ export interface components {
              */
             wide: number;
         };
+        Offer: {
+            /** @description With a fresh identifier; null for a shape */
+            block: null | components["schemas"]["LessonBlock"];
+            /** @description What it is, in words */
+            detail: string;
+            kind: components["schemas"]["OfferKind"];
+            title: string;
+        };
+        /** @enum {string} */
+        OfferKind: "block" | "drill" | "version" | "shape";
         Person: {
             /** @description Out of the lists */
             archived: boolean;
@@ -4801,39 +4820,6 @@ export interface operations {
             };
         };
     };
-    listBlocks: {
-        parameters: {
-            query?: {
-                /** @description Players in the lesson */
-                people?: number;
-                /** @description In whose words; empty: those of tennis */
-                sport?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Blocks"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     planCourts: {
         parameters: {
             query?: never;
@@ -4918,6 +4904,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EditedLesson"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listOffers: {
+        parameters: {
+            query?: {
+                text?: string;
+                /** @description Identifiers of who comes, with commas between them */
+                students?: string;
+                /** @description The drill that is swapped: its own versions come first, and only drills are offered */
+                swap?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Offer"][];
                 };
             };
             default: {

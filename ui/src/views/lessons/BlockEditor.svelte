@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { Block, ScheduledBlock, Vocabulary, Derivation } from '../../lib/api/client'
-  import { readyQuery } from './ready'
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import Expected from './Expected.svelte'
+  import FindingItem from './FindingItem.svelte'
   import Places from './Places.svelte'
   import type { Planner } from './planner.svelte'
   import Variants from './Variants.svelte'
@@ -24,7 +24,7 @@
 
   /** Blocks in which a drill can be what is counted. */
   const counted = $derived(block.kind === 'technique' || block.kind === 'serving')
-  const ready = readyQuery(() => planner.document.students.length)
+  const findings = $derived(planner.plan.findings.filter((each) => each.block === block.id))
   const errors = $derived(planner.draft.fields)
   const path = $derived(`blocks.${planner.at}`)
   const first = $derived(planner.at === 0)
@@ -58,6 +58,11 @@
         >Earlier</button
       >
       <button class="btn btn-sm" disabled={last} onclick={() => void planner.move(block.id, 1)}>Later</button>
+      {#if block.drill && !counted}
+        <button class="btn btn-sm" onclick={() => (planner.adding = { kind: 'swap', block: block.id })}
+          >Swap</button
+        >
+      {/if}
       <button class="btn btn-sm" onclick={() => void planner.takeOut(block.id)}>Take out</button>
     </div>
   </div>
@@ -66,6 +71,13 @@
       From {scheduled.clock}: <strong class:text-error={scheduled.over > 0}>{scheduled.fits}</strong>.
       <button class="link text-sm" onclick={() => (open = scheduled.time)}>How this came about</button>
     </p>
+  {/if}
+  {#if findings.length}
+    <ul class="mt-2 flex flex-col gap-2" aria-label="What is to be thought of in this block">
+      {#each findings as finding (finding.about)}
+        <li><FindingItem {finding} {planner} /></li>
+      {/each}
+    </ul>
   {/if}
   <div class="mt-2 flex flex-wrap gap-1" role="tablist" aria-label="About this block">
     {#each tabs as each (each.key)}
@@ -148,16 +160,21 @@
           />
         {/if}
         {#if counted}
-          <SelectField
-            label="Counted by"
-            value={block.drill ?? ''}
-            options={[
-              { value: '', label: 'nothing is counted' },
-              ...(ready.data?.drills ?? []).map((each) => ({ value: each.drill ?? '', label: each.title })),
-            ]}
-            error={error('drill')}
-            onchange={(drill) => onchange({ drill: drill || undefined, turns: undefined })}
-          />
+          <div class="flex flex-col gap-1">
+            <span class="text-sm font-medium">Counted by</span>
+            <span class="flex flex-wrap items-center gap-2">
+              {#if block.drill}<a class="link" href="#/drills/{block.drill}">a drill</a>{:else}nothing yet{/if}
+              <button class="btn btn-sm" onclick={() => (planner.adding = { kind: 'count', block: block.id })}
+                >Choose<span class="sr-only"> by which drill it is counted</span></button
+              >
+              {#if block.drill}
+                <button class="btn btn-sm" onclick={() => onchange({ drill: undefined, turns: undefined })}
+                  >Not counted</button
+                >
+              {/if}
+            </span>
+            {#if error('drill')}<span class="text-error text-sm" role="alert">{error('drill')}</span>{/if}
+          </div>
         {/if}
         {#if scheduled?.load}
           <p class="self-end pb-2 text-sm">

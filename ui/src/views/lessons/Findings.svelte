@@ -1,24 +1,46 @@
 <script lang="ts">
-  import type { Block, LessonEdit, Plan } from '../../lib/api/client'
   import FindingItem from './FindingItem.svelte'
+  import type { Planner } from './planner.svelte'
 
   interface Props {
-    plan: Plan
-    blocks: Block[]
-    onremedy: (change: LessonEdit) => void
+    planner: Planner
   }
-  let { plan, blocks, onremedy }: Props = $props()
+  let { planner }: Props = $props()
+  const plan = $derived(planner.plan)
+  /** Those of the lesson first, then with their blocks in the order of the road; those of the open block stand in it. */
+  const open = $derived(
+    ['', ...planner.document.blocks.map((block) => block.id)].flatMap((id) =>
+      plan.findings.filter(
+        (each) => (each.block ?? '') === id && !each.hushed && (!id || id !== planner.selected),
+      ),
+    ),
+  )
+  const here = $derived(plan.findings.filter((each) => each.block && each.block === planner.selected))
+  const hushed = $derived(plan.findings.filter((each) => each.hushed && each.block !== planner.selected))
 </script>
 
 <section class="sheet" aria-labelledby="findings">
   <h2 id="findings">What fits and what does not</h2>
   <ul class="mt-2 flex flex-col gap-3">
-    {#each plan.findings as finding, i (i)}
-      <li><FindingItem {finding} {blocks} {onremedy} /></li>
+    {#each open as finding (finding.block + finding.about)}
+      <li><FindingItem {finding} {planner} /></li>
     {:else}
-      <li>Everything fits.</li>
+      {#if !here.length}<li>{hushed.length ? 'Everything else fits.' : 'Everything fits.'}</li>{/if}
     {/each}
   </ul>
+  {#if here.length}<p class="hint mt-2 text-sm">
+      {here.length} more with the block that is open.
+    </p>{/if}
+  {#if hushed.length}
+    <details class="mt-3">
+      <summary class="cursor-pointer py-1 text-sm font-semibold">Left as they are ({hushed.length})</summary>
+      <ul class="mt-1 flex flex-col gap-3">
+        {#each hushed as finding (finding.block + finding.about)}
+          <li><FindingItem {finding} {planner} /></li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
   {#if plan.cautions.length}
     <details class="mt-3">
       <summary class="cursor-pointer py-1 text-sm font-semibold"

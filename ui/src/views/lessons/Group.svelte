@@ -1,7 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import NumberField from '../../lib/NumberField.svelte'
-  import { keys, students as allStudents } from '../../lib/data'
+  import { courtsQuery, keys, students as allStudents } from '../../lib/data'
+  import SelectField from '../../lib/SelectField.svelte'
   import { lasting } from '../../lib/words'
   import FaultFields from './FaultFields.svelte'
   import type { Planner } from './planner.svelte'
@@ -23,6 +24,21 @@
     new Set((people.data ?? []).filter((s) => booked.includes(s.id)).map((s) => s.profile.sport)),
   )
   const space = $derived(planner.document.space)
+  const courts = courtsQuery()
+  /** The courts of the sports that are played. */
+  const choosableCourts = $derived((courts.data ?? []).filter((court) => sports.has(court.sport)))
+
+  /** What is to be spared and watched of a student, by the name. */
+  function sparing(id: string): string[] {
+    const profile = people.data?.find((each) => each.id === id)?.profile
+    if (!profile) return []
+    const faults = profile.watch ?? []
+    return [
+      profile.hurts ? `Hurts: ${profile.hurts}. Pain means stop.` : '',
+      profile.limit ? `At most ${profile.limit.max} ${profile.limit.of} in a lesson.` : '',
+      faults.length ? `Watch: ${faults.join('; ')}` : '',
+    ].filter(Boolean)
+  }
 
   /** Who is there: those of the last block that is still to come. */
   const present = $derived.by(() => {
@@ -66,7 +82,12 @@
                 onchange={(event) => toggle(budget.student, event.currentTarget.checked)}
               />
             </td>
-            <th scope="row" class="font-medium">{budget.name}</th>
+            <th scope="row" class="font-medium">
+              {budget.name}
+              {#each sparing(budget.student) as each, i (i)}<span class="hint block text-sm font-normal"
+                  >{each}</span
+                >{/each}
+            </th>
             <td class="text-right tabular-nums">{budget.balls}</td>
             <td class="text-right tabular-nums">{budget.overheads}</td>
             <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
@@ -77,7 +98,16 @@
       </tbody>
     </table>
   </div>
-  <div class="mt-3 grid max-w-md grid-cols-2 items-end gap-3">
+  <div class="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+    <SelectField
+      label="On the court"
+      value={space.court ?? ''}
+      options={[
+        { value: '', label: 'each drill on its own' },
+        ...choosableCourts.map((court) => ({ value: court.id, label: court.name })),
+      ]}
+      onchange={(court) => void planner.space({ court: court || undefined })}
+    />
     <NumberField
       label="Courts"
       min={1}

@@ -2,7 +2,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, isNew, type Finding, type Lesson, type LessonEdit } from '../../lib/api/client'
+  import { answer, api, isNew, type Finding, type Lesson } from '../../lib/api/client'
   import { keys, renew, students as allStudents, vocabularyQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
   import { drafts } from '../../lib/drafts/drafts.svelte'
@@ -11,7 +11,7 @@
   import SaveState from '../../lib/SaveState.svelte'
   import Road from '../../road/Road.svelte'
   import type { RoadAct } from '../../road/keys'
-  import AddBlocks from './AddBlocks.svelte'
+  import Adder from './Adder.svelte'
   import BlockEditor from './BlockEditor.svelte'
   import Booking from './Booking.svelte'
   import Copies from './Copies.svelte'
@@ -85,7 +85,9 @@
     }
   }
 
-  const remedy = (change: LessonEdit) => void planner.edit(change)
+  const sport = $derived(
+    (people.data ?? []).find((each) => draft.document.students.includes(each.id))?.profile.sport ?? '',
+  )
 
   async function keepCopy() {
     try {
@@ -143,17 +145,18 @@
 </div>
 {#each clashes as clash, i (i)}<p class="text-error mt-1 text-sm" role="alert">{clash}</p>{/each}
 
-<section class="sheet mt-4" aria-label="Road">
+<section class="sheet road-of mt-4" aria-label="Road">
   <Part name="The road"
     ><Road
       plan={planner.plan}
       selected={planner.selected}
       onact={act}
       onsign={(finding) => (sign = alike(finding, sign) ? null : finding)}
-      height={200}
+      onadd={(at) => (planner.adding = { kind: 'add', at })}
+      height={planner.block ? 150 : 200}
     /></Part
   >
-  <p id="road-keys" class="hint mt-1 text-sm">
+  <p id="road-keys" class="hint mt-1 text-sm" class:sr-only={planner.block}>
     Drag a block to another place, or its right end to stretch it; the rest is fitted. Keys on a block: ← →
     earlier and later, ↑ ↓ longer and shorter (Shift: 2 min), P pins, Delete takes it out.
   </p>
@@ -163,15 +166,23 @@
       role="region"
       aria-label="The sign that is open"
     >
-      <FindingItem finding={opened} blocks={draft.document.blocks} onremedy={remedy} />
+      <FindingItem finding={opened} {planner} />
       <button class="link mt-1 text-sm" onclick={() => (sign = null)}>Close the sign</button>
     </div>
   {/if}
   {#if planner.unread}<p class="text-error mt-2" role="alert">
       {planner.unread} The road shows the last plan that could be worked out.
     </p>{/if}
-  <Part name="What can be added"><AddBlocks {planner} /></Part>
+  <div class="mt-2 flex flex-wrap gap-2">
+    <button
+      class="btn btn-sm btn-primary"
+      onclick={() => (planner.adding = { kind: 'add', at: planner.at < 0 ? -1 : planner.at + 1 })}
+      >Add to the lesson</button
+    >
+    <button class="btn btn-sm" onclick={() => void planner.edit({ kind: 'fit' })}>Fit to the booking</button>
+  </div>
 </section>
+<Part name="What can be added"><Adder {planner} {sport} /></Part>
 
 <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
   <div class="flex min-w-0 flex-col gap-4">
@@ -193,7 +204,7 @@
   </div>
   <div class="flex min-w-0 flex-col gap-4">
     <Part name="What fits">
-      <Findings plan={planner.plan} blocks={draft.document.blocks} onremedy={remedy} />
+      <Findings {planner} />
     </Part>
     <Part name="The courts"><CourtPlans {planner} /></Part>
     <Part name="The booking"><Booking {planner} /></Part>
@@ -204,6 +215,14 @@
 </div>
 
 <style>
+  /* The road stays in view while a block is edited. */
+  @media (min-width: 701px) and (min-height: 600px) {
+    .road-of {
+      position: sticky;
+      top: 0;
+      z-index: 5;
+    }
+  }
   .foot {
     position: sticky;
     bottom: 0;

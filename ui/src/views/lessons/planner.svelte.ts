@@ -8,6 +8,7 @@ import {
   type Lesson,
   type LessonEdit,
   type EditedLesson,
+  type Finding,
   type LessonDocument,
   type Plan,
   type Space,
@@ -20,6 +21,8 @@ export class Planner {
   readonly id: string
   plan = $state.raw<Plan>() as Plan
   selected = $state('')
+  /** What is being looked for in the one field: something to add at a place, -1 for where it belongs, or for a block. */
+  adding = $state.raw<{ kind: 'add'; at: number } | { kind: 'swap' | 'count'; block: string }>()
   /** What the last edit squeezed or stretched, or why it could not be done. */
   sentences = $state.raw<string[]>([])
   /** What to take out so that the rest fits. */
@@ -142,11 +145,16 @@ export class Planner {
     })
   }
 
-  add(block: Block) {
+  /** add puts a block in at a place, -1 for where one of its kind belongs. */
+  add(block: Block, at: number) {
     const fresh = { ...block, id: v7() }
-    const { at } = this
     this.selected = fresh.id
-    return this.edit(at < 0 ? { kind: 'add', new: fresh } : { kind: 'insert', to: at + 1, new: fresh })
+    return this.edit(at < 0 ? { kind: 'add', new: fresh } : { kind: 'insert', to: at, new: fresh })
+  }
+
+  /** hush leaves a finding as it is for a reason; without one it is told again. */
+  hush(finding: Finding, why: string) {
+    return this.edit({ kind: 'hush', hush: { block: finding.block, about: finding.about, why } })
   }
 
   takeOut(block: string) {

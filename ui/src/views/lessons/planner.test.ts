@@ -153,7 +153,7 @@ test('a plan that a change brought along is not asked for again', async () => {
 test('a new block gets an identifier and stands behind the chosen one', async () => {
   const p = planner()
   p.selected = 'a'
-  await p.add({ ...blocks[0]!, id: '', title: 'Water', kind: 'break' })
+  await p.add({ ...blocks[0]!, id: '', title: 'Water', kind: 'break' }, 1)
   expect(asked[0]?.edit).toMatchObject({ kind: 'insert', to: 1 })
   expect(asked[0]?.edit.new?.id).toMatch(/^[0-9a-f-]{36}$/)
   expect(p.selected).toBe(asked[0]?.edit.new?.id)

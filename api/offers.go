@@ -1,0 +1,177 @@
+package api
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+
+	"hodometer/core/catalogue"
+	"hodometer/core/court"
+	"hodometer/core/drill"
+	"hodometer/core/lesson"
+	"hodometer/core/load"
+	"hodometer/core/schedule"
+	"hodometer/core/template"
+	"hodometer/core/units"
+)
+
+// OfferKind is what can be put into a lesson.
+type OfferKind string
+
+// The kinds.
+const (
+	OfferBlock   OfferKind = "block"
+	OfferDrill   OfferKind = "drill"
+	OfferVersion OfferKind = "version"
+	OfferShape   OfferKind = "shape"
+)
+
+// Offer is something that can be put into a lesson: a block, a drill or a version of one, or a whole shape.
+type Offer struct {
+	Kind   OfferKind     `json:"kind"`
+	Title  string        `json:"title"`
+	Detail string        `json:"detail" description:"What it is, in words"`
+	Block  *lesson.Block `json:"block" description:"With a fresh identifier; null for a shape"`
+}
+
+// offersAsked is what is looked for to be put into a lesson.
+type offersAsked struct {
+	Text     string `query:"text" maxLength:"100"`
+	Students string `query:"students" maxLength:"600" description:"Identifiers of who comes, with commas between them"`
+	Swap     string `query:"swap" maxLength:"40" description:"The drill that is swapped: its own versions come first, and only drills are offered"`
+}
+
+const (
+	mostOffers   = 40
+	mostVersions = 3 // drills that were found, and fewer, are offered with all their versions
+)
+
+// offers finds what can be put into a lesson: drills of its sport first, and the next steps of its students on top.
+func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	all, err := s.index.of(ctx, s.store)
+	if err != nil {
+		return nil, err
+	}
+	people, err := s.learners(ctx, p.Students)
+	if err != nil {
+		return nil, err
+	}
+	known, n := knownOf(people), max(1, len(people))
+	list := []Offer{}
+	add := func(kind OfferKind, detail string, b lesson.Block) {
+		list = append(list, Offer{Kind: kind, Title: b.Title, Detail: detail, Block: &b})
+	}
+	played := func(id string, d drill.Document, version string) lesson.Block {
+		b := schedule.ForDrill(id, d, n, load.Space{}, settings)
+		b.Version = version
+		return b
+	}
+	minutes := func(b lesson.Block) string { return units.Decimal(b.Minutes, 1) + " min" }
+	versions := func(e catalogue.Entry, words []string, but string) {
+		for _, v := range e.Document.Ladder() {
+			if v.Name == but || !named(v.Name+" "+e.Document.Name, words) {
+				continue
+			}
+			d, err := e.Document.Version(v.Name)
+			if err != nil {
+				continue
+			}
+			name := v.Name
+			if name == drill.AsWritten {
+				name = ""
+			}
+			b := played(e.ID, d, name)
+			add(OfferVersion, fmt.Sprintf("%s, %s; %s", e.Document.Name, v.Name, cmp.Or(string(v.Difficulty), "the drill itself")+", "+minutes(b)), b)
+			list[len(list)-1].Title = e.Document.Name + ": " + v.Name
+		}
+	}
+	words := strings.Fields(strings.ToLower(p.Text))
+	if p.Swap != "" {
+		if i := slices.IndexFunc(all, func(e catalogue.Entry) bool { return e.ID == p.Swap }); i >= 0 {
+			versions(all[i], words, "")
+		}
+	} else {
+		for _, b := range append(lesson.Starters(known.Sport), lesson.More()...) {
+			if named(b.Title+" "+string(b.Kind), words) {
+				add(OfferBlock, string(b.Kind)+", "+minutes(b), b)
+			}
+		}
+	}
+	order := catalogue.ByWords
+	if len(people) > 0 {
+		order = catalogue.ByNeed
+	}
+	found := catalogue.Search(all, catalogue.Query{Text: p.Text}, order, known)
+	for i, e := range found {
+		if len(list) >= mostOffers {
+			break
+		}
+		if e.ID == p.Swap {
+			continue
+		}
+		b := played(e.ID, e.Document, "")
+		detail := fmt.Sprintf("%s, %s; %s; %s", e.Document.Stroke, e.Document.Rung, e.Document.Sport, minutes(b))
+		if who := servedBy(e.Document, people); who != "" {
+			detail = "the next step of " + who + "; " + detail
+		}
+		add(OfferDrill, detail, b)
+		if len(words) > 0 && len(found) <= mostVersions && i < mostVersions {
+			versions(e, nil, drill.AsWritten)
+		}
+	}
+	if p.Swap == "" {
+		for _, t := range template.Templates() {
+			if n >= t.MinPlayers && n <= t.MaxPlayers && (t.Sport == "" || t.Sport == known.Sport) && named(t.Name+" "+t.For+" shape lesson", words) {
+				list = append(list, Offer{Kind: OfferShape, Title: t.Name, Detail: "a shape of lesson: " + t.For})
+			}
+		}
+	}
+	ids, err := fresh(len(list))
+	if err != nil {
+		return nil, err
+	}
+	for i := range list {
+		if list[i].Block != nil {
+			list[i].Block.ID = ids[i]
+		}
+	}
+	return list, nil
+}
+
+// named says whether every word is the beginning of a word of a text.
+func named(text string, words []string) bool {
+	own := strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return strings.ContainsRune(" ,;:-()", r) })
+	return !slices.ContainsFunc(words, func(word string) bool {
+		return !slices.ContainsFunc(own, func(o string) bool { return strings.HasPrefix(o, word) })
+	})
+}
+
+// knownOf is what the order of drills goes by for a group: their sport, their next steps, and the level of most.
+func knownOf(people []learner) catalogue.Known {
+	known := catalogue.Known{}
+	sports := map[court.Sport]int{}
+	for _, person := range people {
+		known.Needs, known.Level = append(known.Needs, person.needs...), person.level
+		if sports[person.sport]++; known.Sport == "" || sports[person.sport] > sports[known.Sport] {
+			known.Sport = person.sport
+		}
+	}
+	return known
+}
+
+// servedBy names those whose next step a drill is.
+func servedBy(d drill.Document, people []learner) string {
+	var names []string
+	for _, person := range people {
+		if catalogue.Serves(d, person.needs) == 4 {
+			names = append(names, person.name)
+		}
+	}
+	return strings.Join(names, ", ")
+}
