@@ -4,10 +4,12 @@ import (
 	"cmp"
 	"context"
 	"errors"
+	"fmt"
 	"slices"
 	"strings"
 	"sync"
 	"time"
+	"unicode/utf8"
 
 	"hodometer/core/catalogue"
 	"hodometer/core/coach"
@@ -127,8 +129,27 @@ func entry(id string, builtIn, archived bool, d library.Stored, s coach.Settings
 	return catalogue.New(id, builtIn, archived, d.Document, schedule.ForDrill(id, d.Document, 1, load.Space{}, s).Minutes)
 }
 
+const (
+	longestText = 100 // characters that are looked for
+	mostAtOnce  = 60  // drills that are worked out for one answer
+)
+
+// checkText keeps what is looked for to what can be typed.
+func checkText(text string) error {
+	if utf8.RuneCountInString(text) > longestText {
+		return invalid.Fields{{Path: "text", Message: fmt.Sprintf("at most %d characters", longestText)}}
+	}
+	return nil
+}
+
 // search finds drills. What is not shown is not worked out.
 func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
+	if err := checkText(p.Text); err != nil {
+		return Found{}, err
+	}
+	if p.Limit < 0 || p.Limit > mostAtOnce || p.Offset < 0 {
+		return Found{}, invalid.Fields{{Path: "limit", Message: fmt.Sprintf("at most %d drills at once, from the first one on", mostAtOnce)}}
+	}
 	all, err := s.index.of(ctx, s.store)
 	if err != nil {
 		return Found{}, err

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"net/http"
 	"net/url"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -33,6 +34,10 @@ func TestDrillsAreFoundSomeAtATime(t *testing.T) {
 	require.NotNil(t, coin.Drills[0].Report)
 	require.NotZero(t, coin.Drills[0].Minutes)
 	require.Contains(t, coin.Drills[0].Versions, "as written")
+
+	for _, asked := range []string{"limit=61", "offset=-1", "text=" + strings.Repeat("x", 101)} {
+		readProblem(t, c.ask("GET", "/api/drills?"+asked, nil), http.StatusUnprocessableEntity)
+	}
 
 	// What is changed or added is found at once, and what is archived is not.
 	id := newID()

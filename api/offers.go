@@ -50,6 +50,9 @@ const (
 
 // offers finds what can be put into a lesson: drills of its sport first, and the next steps of its students on top.
 func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, error) {
+	if err := checkText(p.Text); err != nil {
+		return nil, err
+	}
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return nil, err
@@ -92,14 +95,24 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		}
 	}
 	words := strings.Fields(strings.ToLower(p.Text))
+	var next []catalogue.Entry
 	if p.Swap != "" {
 		if i := slices.IndexFunc(all, func(e catalogue.Entry) bool { return e.ID == p.Swap }); i >= 0 {
 			versions(all[i], words, "")
 		}
 	} else {
+		next = nextDrills(all, people, known, words)
+		for _, e := range next {
+			b := played(e.ID, e.Document, "")
+			add(OfferDrill, "the next step of "+servedBy(e.Document, people)+"; "+ofDrill(e.Document)+"; "+minutes(b), b)
+		}
 		for _, b := range append(lesson.Starters(known.Sport), lesson.More()...) {
 			if named(b.Title+" "+string(b.Kind), words) {
-				add(OfferBlock, string(b.Kind)+", "+minutes(b), b)
+				detail := minutes(b)
+				if !strings.EqualFold(string(b.Kind), b.Title) {
+					detail = string(b.Kind) + ", " + detail
+				}
+				add(OfferBlock, detail, b)
 			}
 		}
 	}
@@ -112,11 +125,11 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		if len(list) >= mostOffers {
 			break
 		}
-		if e.ID == p.Swap {
+		if e.ID == p.Swap || slices.ContainsFunc(next, func(n catalogue.Entry) bool { return n.ID == e.ID }) {
 			continue
 		}
 		b := played(e.ID, e.Document, "")
-		detail := fmt.Sprintf("%s, %s; %s; %s", e.Document.Stroke, e.Document.Rung, e.Document.Sport, minutes(b))
+		detail := ofDrill(e.Document) + "; " + minutes(b)
 		if who := servedBy(e.Document, people); who != "" {
 			detail = "the next step of " + who + "; " + detail
 		}
@@ -142,6 +155,26 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		}
 	}
 	return list, nil
+}
+
+// nextDrills are a few drills that are somebody's next step, where nothing was typed yet.
+func nextDrills(all []catalogue.Entry, people []learner, known catalogue.Known, words []string) []catalogue.Entry {
+	const most = 5
+	var next []catalogue.Entry
+	if len(words) > 0 {
+		return nil
+	}
+	for _, e := range catalogue.Search(all, catalogue.Query{Sport: known.Sport}, catalogue.ByNeed, known) {
+		if len(next) < most && servedBy(e.Document, people) != "" {
+			next = append(next, e)
+		}
+	}
+	return next
+}
+
+// ofDrill says what a drill is for.
+func ofDrill(d drill.Document) string {
+	return fmt.Sprintf("%s, %s; %s", d.Stroke, d.Rung, d.Sport)
 }
 
 // named says whether every word is the beginning of a word of a text.

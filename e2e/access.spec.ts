@@ -37,7 +37,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
       page.getByText('Drills so far').waitFor()
     ),
   ],
-  ['drills', async (page) => (await link(page, 'Drills'), page.getByText('Soft Landing').first().waitFor())],
+  ['drills', async (page) => (await link(page, 'Drills'), page.getByRole('article').first().waitFor())],
   [
     'a drill',
     async (page) => {

@@ -226,11 +226,10 @@ test('a refusal names its field, also one without an input', async ({ page, demo
   await expect(page.getByRole('alert').getByText('Block 4, rotation, spots: a list is needed')).toBeVisible()
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('Refused')
 
-  // Also where a change is asked for: this shape is for another sport.
-  await addDrill(page, 'Table session')
-  await expect(page.getByRole('status', { name: 'What the last change did' })).toContainText(
-    'Who comes: Table session is for table tennis, and most of these play tennis.',
-  )
+  // What would be refused is not offered: this shape is for another sport.
+  await page.getByRole('button', { name: 'Add to the lesson' }).click()
+  await page.getByRole('combobox', { name: 'What to add' }).fill('table session')
+  await expect(page.getByText('Nothing is called so.')).toBeVisible()
 })
 
 test('a game and a table session are saved as they are offered', async ({ page, empty }) => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, duplicate, expect, test } from './fixtures'
+import { drawer, duplicate, expect, openLesson, test } from './fixtures'
 
 /**
  * Ten patterns that coaches make, each from the list of drills, each with its acts counted: an act is one press, drag, key or
@@ -224,6 +224,7 @@ test('on the road: a drill is swapped for its easier version', async ({ page, de
   // Or for another drill: its minutes and its goals follow.
   await page.getByRole('button', { name: 'Swap', exact: true }).click()
   await page.getByRole('combobox', { name: 'What to add' }).fill('both verges')
+  await expect(page.getByRole('option').first()).toContainText('Both Verges')
   await page.keyboard.press('Enter')
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Both Verges, / })).toBeVisible()
   await expect(road.getByRole('button', { name: /^\d\d:\d\d Coin in the Corner, / })).toHaveCount(0)
@@ -250,10 +251,11 @@ test('on the road: a block between two, a finding left as it is, the court of th
   page,
   demo,
 }) => {
-  await openLesson(page, demo, 'Noor and Teo')
+  const id = await openLesson(page, demo, 'Noor and Teo')
   const road = page.getByRole('group', { name: 'The lesson as a road' })
   await road.getByRole('button', { name: 'Add between Body warm-up and Ball warm-up' }).click()
   await page.getByRole('combobox', { name: 'What to add' }).fill('wat')
+  await expect(page.getByRole('option').first()).toContainText('Water')
   await page.keyboard.press('Enter')
   await expect(road.getByRole('button', { name: /Water, / }).first()).toBeVisible()
   const titles = await road
@@ -283,15 +285,12 @@ test('on the road: a block between two, a finding left as it is, the court of th
 
   // What hurts and what is limited stands by the names; the court is chosen once.
   const group = page.getByRole('region', { name: 'Who comes' })
-  await expect(group.getByRole('row', { name: /^Teo Brackwell/ })).toContainText('tight left shoulder')
-  await expect(group.getByRole('row', { name: /^Noor Haldane/ })).toContainText('At most 30 overheads')
-  await group.getByLabel('On the court').selectOption({ label: 'Tennis, orange court' })
+  await expect(group.getByRole('row', { name: /^Teo Brackwell: / })).toContainText('tight left shoulder')
+  await expect(group.getByRole('row', { name: /^Noor Haldane: / })).toContainText('At most 30 overheads')
+  await group.getByLabel('On the court').selectOption({ label: 'Tennis, orange stage' })
   await expect(page.getByText('All changes saved')).toBeVisible()
-  await page.getByRole('link', { name: 'Run sheet' }).click()
-  await expect(
-    page
-      .getByRole('img', { name: /orange/i })
-      .or(page.getByText(/orange/i))
-      .first(),
-  ).toBeVisible()
+  const sheet = (await (await fetch(`${demo.url}/api/lessons/${id}/sheet`)).json()) as {
+    drills: { document: { court: string } }[]
+  }
+  expect(sheet.drills.map((drill) => drill.document.court)).toEqual(sheet.drills.map(() => 'tennis-orange'))
 })

@@ -34,9 +34,10 @@ type weighed struct {
 
 // How much it says that a word stands in the name, among the tags, or anywhere else. Our own choice.
 const (
-	inName = 9
-	inTags = 3
-	inText = 1
+	inWhole = 100 // all of the name is what was typed
+	inName  = 9
+	inTags  = 3
+	inText  = 1
 )
 
 // New prepares a drill to be found.
@@ -141,6 +142,9 @@ func (q Query) matches(e Entry, words []string) (score int, ok bool) {
 		}) {
 			return 0, false
 		}
+	}
+	if strings.EqualFold(strings.TrimSpace(q.Text), d.Name) {
+		score += inWhole
 	}
 	for _, word := range words {
 		best := 0

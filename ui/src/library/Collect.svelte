@@ -47,7 +47,7 @@
   }
 </script>
 
-<details class="dropdown dropdown-top">
+<details class="dropdown dropdown-top dropdown-end">
   <summary class="btn btn-sm"
     >{held.length ? held.map((each) => each.name).join(', ') : 'Collect'}<span class="sr-only"
       >{` ${name}`}</span

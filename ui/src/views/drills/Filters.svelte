@@ -67,7 +67,7 @@
 {/snippet}
 
 <div class="mt-3 flex flex-wrap items-end gap-3" role="search">
-  <label class="flex min-w-60 flex-1 flex-col gap-1 text-sm font-medium" for="{id}-text"
+  <label class="flex min-w-0 flex-1 basis-56 flex-col gap-1 text-sm font-medium" for="{id}-text"
     >Look for
     <input
       id="{id}-text"

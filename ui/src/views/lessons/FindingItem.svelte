@@ -49,8 +49,10 @@
           >
         {/each}
         {#if finding.severity !== 'problem' && !asking}
-          <button class="link text-sm" onclick={() => (asking = true)}
-            >Leave it<span class="sr-only">{` as it is: ${finding.reason}`}</span></button
+          <button
+            class="link text-sm"
+            onclick={() => (asking = true)}
+            aria-label="Leave it as it is: {about ?? 'the lesson'}">Leave it</button
           >
         {/if}
       </div>

@@ -36,7 +36,7 @@
     return [
       profile.hurts ? `Hurts: ${profile.hurts}. Pain means stop.` : '',
       profile.limit ? `At most ${profile.limit.max} ${profile.limit.of} in a lesson.` : '',
-      faults.length ? `Watch: ${faults.join('; ')}` : '',
+      faults.length ? `Watch: ${faults.join('; ')}.` : '',
     ].filter(Boolean)
   }
 
@@ -84,9 +84,6 @@
             </td>
             <th scope="row" class="font-medium">
               {budget.name}
-              {#each sparing(budget.student) as each, i (i)}<span class="hint block text-sm font-normal"
-                  >{each}</span
-                >{/each}
             </th>
             <td class="text-right tabular-nums">{budget.balls}</td>
             <td class="text-right tabular-nums">{budget.overheads}</td>
@@ -94,6 +91,14 @@
             <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.playing)} min</td>
             <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.waiting)} min</td>
           </tr>
+          {#if sparing(budget.student).length}
+            <tr class="spared">
+              <td></td>
+              <td colspan="6"
+                ><span class="sr-only">{budget.name}: </span>{sparing(budget.student).join(' ')}</td
+              >
+            </tr>
+          {/if}
         {/each}
       </tbody>
     </table>
@@ -154,6 +159,13 @@
 </section>
 
 <style>
+  .spared td {
+    padding-top: 0;
+    white-space: normal;
+  }
+  .tight tr:has(+ .spared) {
+    border-bottom: 0;
+  }
   .tight :is(th, td) {
     padding-inline: 0.4rem;
   }

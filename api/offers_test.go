@@ -1,0 +1,72 @@
+package api_test
+
+import (
+	"net/http"
+	"net/url"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/library"
+)
+
+func (c *club) offers(query url.Values) []api.Offer {
+	return read[[]api.Offer](c.t, c.ask("GET", "/api/lessons/offers?"+query.Encode(), nil))
+}
+
+func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
+	c := newClub(t)
+	p := ada()
+	p.Sport, p.Hand, p.Level, p.Age = "badminton", "right", "improver", "adult"
+	student := c.student(p)
+	all := c.offers(url.Values{"students": {student}})
+	kinds := map[api.OfferKind]int{}
+	ids := []string{}
+	for i, offer := range all {
+		kinds[offer.Kind]++
+		if offer.Block != nil {
+			require.False(t, slices.Contains(ids, offer.Block.ID), "each has an identifier of its own")
+			ids = append(ids, offer.Block.ID)
+		}
+		if offer.Kind == api.OfferDrill {
+			sport := func(o api.Offer) bool { return strings.Contains(o.Detail, "badminton") }
+			require.True(t, sport(offer) || !slices.ContainsFunc(all[i:], func(o api.Offer) bool { return o.Kind == api.OfferDrill && sport(o) }), "drills of the sport come first")
+		}
+	}
+	require.NotZero(t, kinds[api.OfferBlock])
+	require.NotZero(t, kinds[api.OfferDrill])
+	require.NotZero(t, kinds[api.OfferShape])
+
+	found := c.offers(url.Values{"students": {student}, "text": {"wat"}})
+	require.Equal(t, []any{api.OfferBlock, "Water"}, []any{found[0].Kind, found[0].Title})
+	found = c.offers(url.Values{"students": {student}, "text": {"coin corner"}})
+	require.Equal(t, "Coin in the Corner", found[0].Title)
+	require.Equal(t, api.OfferVersion, found[1].Kind, "what is found for certain is offered with its versions")
+	require.NotEmpty(t, found[1].Block.Version)
+	require.Empty(t, c.offers(url.Values{"text": {"xylophone"}}))
+
+	// To swap a drill, its own versions come first, and nothing but drills is offered.
+	drill := found[0].Block.Drill
+	stored, _ := library.Find(drill)
+	swap := c.offers(url.Values{"students": {student}, "swap": {drill}})
+	for i := range stored.Variations {
+		require.Equal(t, []any{api.OfferVersion, drill}, []any{swap[i].Kind, swap[i].Block.Drill})
+	}
+	require.False(t, slices.ContainsFunc(swap, func(o api.Offer) bool { return o.Kind == api.OfferBlock || o.Kind == api.OfferShape }))
+	readProblem(t, c.ask("GET", "/api/lessons/offers?text="+strings.Repeat("x", 200), nil), http.StatusUnprocessableEntity)
+}
+
+func TestTheNextStepsOfTheStudentsComeOnTop(t *testing.T) {
+	c := newClub(t)
+	p := ada()
+	p.Sport, p.Hand = "tennis", "right"
+	student := c.student(p)
+	id, block, _ := lessonWith(t, c, "Last Stretch", student)
+	c.count(id, block, student, 1, 3, 7)
+	top := c.offers(url.Values{"students": {student}})[0]
+	require.Equal(t, api.OfferDrill, top.Kind)
+	require.Contains(t, top.Detail, "the next step of "+p.Name)
+}
