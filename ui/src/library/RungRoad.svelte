@@ -27,6 +27,8 @@
 <style>
   .road {
     display: inline-flex;
+    flex-wrap: wrap;
+    max-width: 100%;
     align-items: center;
     gap: 0.4rem;
   }

@@ -48,7 +48,7 @@
   <div class="flex flex-wrap items-center gap-2">
     <h2 id="block-title">{block.title}</h2>
     <span class="hint text-sm">{block.kind}</span>
-    <div class="ml-auto flex gap-1">
+    <div class="ml-auto flex flex-wrap gap-1">
       <button
         class="btn btn-sm"
         aria-pressed={block.pinned ?? false}
