@@ -145,6 +145,9 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 			return Report{}, err
 		}
 		spot := Spot{Handle: m.Handle, Label: m.Label, At: at, Description: c.Describe(*m.Mark, tape), Mark: *m.Mark, Parts: c.Parts(*m.Mark, s.Units)}
+		if third := c.Third(at); third != "" && m.Place == nil {
+			spot.Description += ", in the " + third
+		}
 		if m.Place != nil {
 			spot.Size, spot.Around, spot.Up, spot.Removable = m.Place.Size, m.Place.Around, m.Place.Up, d.Removable(m.Index)
 			spot.Kind, spot.Letter = m.Place.Kind, d.Letter(m.Index)

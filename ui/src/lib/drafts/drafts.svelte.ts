@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/svelte-query'
 import { SvelteMap } from 'svelte/reactivity'
-import { deviceStorage, type Storage, type Stored } from './device'
+import type { Storage, Stored } from './device'
+import { laterStorage } from './storage'
 import { Draft, type Revision } from './draft.svelte'
 import { rules, shownAgain, type Documents, type Kind } from './kinds'
 
@@ -108,4 +109,4 @@ export class Drafts {
   }
 }
 
-export const drafts = new Drafts(deviceStorage())
+export const drafts = new Drafts(laterStorage())

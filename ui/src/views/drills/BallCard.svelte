@@ -142,14 +142,14 @@
         <SelectField
           label="The reply goes"
           value={task.reply ? 'own' : ''}
-          options={[usual('to the target'), { value: 'own', label: 'to a place of its own' }]}
+          options={[usual('to the target'), { value: 'own', label: 'its own place' }]}
           onchange={(own) => set({ reply: own ? ownPlace(report, 'target') : undefined })}
         />
       {/if}
       <SelectField
         label="Then back"
         value={task.recover ? 'own' : ''}
-        options={[usual('as always'), { value: 'own', label: 'to a place of its own' }]}
+        options={[usual('as always'), { value: 'own', label: 'its own place' }]}
         onchange={(own) => set({ recover: own ? ownPlace(report, 'start') : undefined })}
       />
     </fieldset>

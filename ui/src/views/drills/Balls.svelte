@@ -129,6 +129,9 @@
     white-space: nowrap;
     font-variant-numeric: tabular-nums;
   }
+  .unit {
+    margin-inline: 0.3em;
+  }
   .strip,
   .strip tbody {
     display: flex;

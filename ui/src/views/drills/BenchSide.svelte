@@ -67,7 +67,7 @@
 {#if phone.current && !rally}
   <div class="strip-of no-print"><Balls {bench} strip /></div>
 {/if}
-<div class="side" class:one={bench.tab === 'balls'}>
+<div class="side" class:drawer={bench.tab !== 'balls'}>
   <div class="no-print flex flex-wrap items-center gap-x-3 gap-y-1 pb-1 text-sm">
     <TryOn {bench} drill={draft.document} {vocabulary} />
     <fieldset class="flex gap-3">
@@ -116,6 +116,7 @@
               {#each simulation.runs as run, i (i)}<li>{run}</li>{/each}
             </ul>
           {/if}
+          {#if rally && vocabulary}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
           <div class="mt-2"><InWords {bench} /></div>
         </div>
         {#if bench.ball !== undefined && vocabulary}
@@ -184,7 +185,7 @@
       </section>
     {:else if bench.tab === 'running'}
       <DrillFields {draft} {builtIn} bind:people={bench.people} />
-      {#if vocabulary}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
+      {#if vocabulary && !rally}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
     {:else if bench.tab === 'words'}
       <p class="mb-3">{draft.document.summary}</p>
       {#if report?.care.length}

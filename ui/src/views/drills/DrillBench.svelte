@@ -198,6 +198,17 @@
       --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 16.3rem);
     }
   }
+  /* Beside a court that lies there is little room: what is opened lies over its edge. */
+  @media screen and (min-width: 1101px) {
+    .lying :global(.side.drawer) {
+      justify-self: end;
+      width: 32rem;
+      z-index: 6;
+      padding-left: 1rem;
+      background: var(--color-base-100);
+      border-left: 1px solid var(--color-base-300);
+    }
+  }
   /* A court that lies on a page that stands has the sequence below it. */
   @media screen and (min-width: 701px) and (max-width: 1100px) {
     .bench {

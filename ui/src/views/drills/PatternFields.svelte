@@ -25,7 +25,7 @@
   const fresh: Rally = { near: 'cross-court', far: 'down the line', shots: 12, deep: 2.5, wide: 1 }
 </script>
 
-<fieldset disabled={builtIn} class="mt-3 grid grid-cols-2 gap-3 md:grid-cols-4">
+<fieldset disabled={builtIn} class="fields mt-3">
   <legend class="sr-only">How the pattern runs</legend>
   <SelectField
     label="Written for"

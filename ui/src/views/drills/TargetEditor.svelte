@@ -88,8 +88,8 @@
   }
 </script>
 
-<div class="grid grid-cols-2 gap-3 md:grid-cols-4">
-  <div class="col-span-2">
+<div class="fields">
+  <div>
     <SelectField
       label="Target"
       value={target?.kind ?? 'none'}
