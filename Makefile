@@ -81,6 +81,7 @@ fuzz:
 	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/shorthand
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/units
+	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/catalogue
 
 screenshots: build /usr/bin/chromium
 	npx tsx e2e/screenshots.ts

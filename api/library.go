@@ -186,7 +186,7 @@ func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
 			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: []string{},
 		}
 		if len(e.Document.Variations) > 0 {
-			for _, v := range e.Document.Ladder() {
+			for _, v := range e.Document.Versions() {
 				card.Versions = append(card.Versions, v.Name)
 			}
 		}

@@ -77,7 +77,7 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 	}
 	minutes := func(b lesson.Block) string { return units.Decimal(b.Minutes, 1) + " min" }
 	versions := func(e catalogue.Entry, words []string, but string) {
-		for _, v := range e.Document.Ladder() {
+		for _, v := range e.Document.Versions() {
 			if v.Name == but || !named(v.Name+" "+e.Document.Name, words) {
 				continue
 			}

@@ -30,7 +30,7 @@ func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, e
 		return nil, err
 	}
 	list := []Version{}
-	for _, v := range body.Document.Ladder() {
+	for _, v := range body.Document.Versions() {
 		told := Version{Name: v.Name, Difficulty: v.Difficulty, Index: -1, Sentences: []string{}, Steps: []feed.Transformation{}}
 		for i, each := range body.Document.Variations {
 			if each.Name == v.Name {

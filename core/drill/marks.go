@@ -164,7 +164,7 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 		return d, err
 	}
 	for _, m := range moved {
-		if m.Moved.Keeps.At == nil && !(slices.Contains(scales, m.Handle) && m.Moved.Scales.At != nil) {
+		if scaled := slices.Contains(scales, m.Handle) && m.Moved.Scales.At != nil; m.Moved.Keeps.At == nil && !scaled {
 			plain = append(plain, m.Handle)
 		}
 	}

@@ -10,9 +10,9 @@ import (
 // AsWritten names the drill itself among its versions.
 const AsWritten = "as written"
 
-// Ladder lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder
+// Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder
 // ones, each in the order in which they stand.
-func (d Document) Ladder() []Variation {
+func (d Document) Versions() []Variation {
 	var easier, harder []Variation
 	for _, v := range d.Variations {
 		if v.Difficulty == Easier {

@@ -40,7 +40,7 @@ func TestEveryVersionOfTheLibraryCanBePlayed(t *testing.T) {
 	require.Greater(t, n, 60)
 }
 
-func TestTheLadderGoesFromEasierToHarder(t *testing.T) {
+func TestVersionsGoFromEasierToHarder(t *testing.T) {
 	d := sample.Coin().Document
 	step := []feed.Transformation{{Kind: feed.Slow}}
 	d.Variations = []drill.Variation{
@@ -48,7 +48,7 @@ func TestTheLadderGoesFromEasierToHarder(t *testing.T) {
 		{Name: "hardest", Difficulty: drill.Harder, Steps: step}, {Name: "easier", Difficulty: drill.Easier, Steps: step},
 	}
 	names := []string{}
-	for _, v := range d.Ladder() {
+	for _, v := range d.Versions() {
 		names = append(names, v.Name)
 	}
 	require.Equal(t, []string{"easiest", "easier", "as written", "much harder", "hardest"}, names)

@@ -116,7 +116,7 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	}
 	if l.Drilled && len(l.Document.Variations) > 0 {
 		s.Version = l.Document.VersionName()
-		for _, v := range l.Document.Ladder() {
+		for _, v := range l.Document.Versions() {
 			s.Versions = append(s.Versions, v.Name)
 		}
 	}

@@ -39,7 +39,7 @@ export const keys = {
   situations: (sport: string) => ['situations', sport] as const,
   stand: (asked: StandAsked | undefined) => ['reckoner', 'stand', asked] as const,
   angles: (asked: AnglesAsked | undefined) => ['reckoner', 'angles', asked] as const,
-  ladder: (asked: unknown) => ['ladder', asked] as const,
+  versions: (asked: unknown) => ['versions', asked] as const,
   line: (drill: DrillDocument, line: string) => ['line', drill, line] as const,
   regions: (court: string) => ['regions', court] as const,
 }

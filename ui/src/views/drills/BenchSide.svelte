@@ -21,7 +21,7 @@
   import ThingCard from './ThingCard.svelte'
   import TryOn from './TryOn.svelte'
   import Turn from './Turn.svelte'
-  import Variations from './Variations.svelte'
+  import Versions from './Versions.svelte'
   import VerdictSign from './VerdictSign.svelte'
 
   /** What stands beside the court: the sequence, and over it whatever is opened. */
@@ -137,7 +137,7 @@
         onfit={(fit) => bench.fit(fit)}
       />
     {:else if bench.tab === 'versions'}
-      <Variations {bench} {vocabulary} />
+      <Versions {bench} {vocabulary} />
     {:else if bench.tab === 'places' && report}
       <section aria-labelledby="places">
         <h2 id="places">Where everything is</h2>

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { Variation } from '../../lib/api/client'
-import { onLadder } from './ladder'
+import { moveVersion } from './versions'
 
 const rung = (name: string, difficulty: Variation['difficulty']) =>
   ({ name, difficulty, steps: [] }) as Variation
@@ -16,10 +16,10 @@ const read = (all: Variation[] | undefined) =>
 
 it('moves a version one rung, over the drill as it is written too, and no further than the ends', () => {
   expect(read(list)).toBe('ab|xy')
-  expect(read(onLadder(list, 0, 1))).toBe('ba|xy')
-  expect(read(onLadder(list, 2, 1))).toBe('a|bxy')
-  expect(read(onLadder(list, 1, -1))).toBe('abx|y')
-  expect(read(onLadder(list, 3, -1))).toBe('ab|yx')
-  expect(onLadder(list, 0, -1)).toBeUndefined()
-  expect(onLadder(list, 3, 1)).toBeUndefined()
+  expect(read(moveVersion(list, 0, 1))).toBe('ba|xy')
+  expect(read(moveVersion(list, 2, 1))).toBe('a|bxy')
+  expect(read(moveVersion(list, 1, -1))).toBe('abx|y')
+  expect(read(moveVersion(list, 3, -1))).toBe('ab|yx')
+  expect(moveVersion(list, 0, -1)).toBeUndefined()
+  expect(moveVersion(list, 3, 1)).toBeUndefined()
 })

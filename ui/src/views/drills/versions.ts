@@ -1,10 +1,10 @@
 import type { Variation } from '../../lib/api/client'
 
 /**
- * onLadder moves a version one rung: -1 is easier, 1 harder. Beside the drill as it is written it goes to the other side of it.
+ * moveVersion moves a version one rung: -1 is easier, 1 harder. Beside the drill as it is written it goes to the other side of it.
  * Undefined where there is no rung further on.
  */
-export function onLadder(list: readonly Variation[], index: number, by: -1 | 1): Variation[] | undefined {
+export function moveVersion(list: readonly Variation[], index: number, by: -1 | 1): Variation[] | undefined {
   const moved = list[index]
   if (!moved) return undefined
   const side = (difficulty: Variation['difficulty']) => list.filter((each) => each.difficulty === difficulty)

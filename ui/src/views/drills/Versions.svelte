@@ -6,7 +6,7 @@
   import { keys } from '../../lib/data'
   import { beneath } from '../../lib/fields'
   import type { Bench } from './bench.svelte'
-  import { onLadder } from './ladder'
+  import { moveVersion } from './versions'
 
   /** The ladder of a drill: its versions from the easiest to the hardest, each beside the drill as it is written. */
   interface Props {
@@ -29,8 +29,8 @@
     student: bench.student || undefined,
     level: (bench.level || undefined) as never,
   })
-  const ladder = createQuery(() => ({
-    queryKey: keys.ladder(asked),
+  const versions = createQuery(() => ({
+    queryKey: keys.versions(asked),
     queryFn: () => answer(api.POST('/api/drills/versions', { body: asked })),
     placeholderData: keepPreviousData,
   }))
@@ -81,7 +81,7 @@
 <section class="no-print" aria-labelledby="versions">
   <h2 id="versions">Easier and harder</h2>
   <ol class="mt-2 flex flex-col gap-2" aria-label="Versions, from the easiest to the hardest">
-    {#each ladder.data ?? [] as version (version.index)}
+    {#each versions.data ?? [] as version (version.index)}
       {@const i = version.index}
       {@const stored = list[i]}
       {@const shown = i < 0 ? !bench.steps.length : Boolean(stored && stored === named)}
@@ -104,19 +104,21 @@
               <span class="ml-auto flex gap-1">
                 <button
                   class="btn btn-xs"
-                  disabled={!onLadder(list, i, -1)}
+                  disabled={!moveVersion(list, i, -1)}
                   aria-label="{version.name}: easier than the one before"
                   onclick={() =>
-                    draft.change((d) => (d.variations = onLadder(d.variations ?? [], i, -1) ?? d.variations))}
-                  >↑</button
+                    draft.change(
+                      (d) => (d.variations = moveVersion(d.variations ?? [], i, -1) ?? d.variations),
+                    )}>↑</button
                 >
                 <button
                   class="btn btn-xs"
-                  disabled={!onLadder(list, i, 1)}
+                  disabled={!moveVersion(list, i, 1)}
                   aria-label="{version.name}: harder than the one after"
                   onclick={() =>
-                    draft.change((d) => (d.variations = onLadder(d.variations ?? [], i, 1) ?? d.variations))}
-                  >↓</button
+                    draft.change(
+                      (d) => (d.variations = moveVersion(d.variations ?? [], i, 1) ?? d.variations),
+                    )}>↓</button
                 >
                 <button class="btn btn-xs" onclick={() => remove(i)}
                   >Take out<span class="sr-only">{` ${version.name}`}</span></button
