@@ -107,7 +107,9 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 		return nil, err
 	}
 	for id, record := range records {
-		x.known[id] = indexed{stand[id], entry(id, false, record.Archived, library.Stored{ID: id, Document: record.Document}, settings)}
+		e := entry(id, false, record.Archived, library.Stored{ID: id, Document: record.Document}, settings)
+		e.Revision = record.Revision
+		x.known[id] = indexed{stand[id], e}
 	}
 	x.all = x.all[:0:0]
 	for id, own := range x.known {
@@ -119,7 +121,9 @@ func (x *drillIndex) of(ctx context.Context, from *store.Store) ([]catalogue.Ent
 	}
 	slices.SortFunc(x.all, func(a, b catalogue.Entry) int { return cmp.Compare(b.ID, a.ID) }) // the newest first
 	for _, stored := range library.All() {
-		x.all = append(x.all, entry(stored.ID, true, false, stored, settings))
+		e := entry(stored.ID, true, false, stored, settings)
+		e.Revision = 1
+		x.all = append(x.all, e)
 	}
 	x.writes, x.read = writes, true
 	return x.all, nil
@@ -182,7 +186,7 @@ func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
 	limit := cmp.Or(p.Limit, 24)
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
-			Drill:   Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: 1, Document: e.Document}.worked(settings),
+			Drill:   Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.worked(settings),
 			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: []string{},
 		}
 		if len(e.Document.Variations) > 0 {

@@ -48,7 +48,8 @@ func TestDrillsAreFoundSomeAtATime(t *testing.T) {
 	document.Name = "Zigzag for Zoe"
 	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
 	require.Equal(t, 0, c.find(url.Values{"text": {"coin my"}}).Total)
-	require.Equal(t, id, c.find(url.Values{"text": {"zig"}}).Drills[0].ID)
+	changed := c.find(url.Values{"text": {"zig"}}).Drills[0]
+	require.Equal(t, []any{id, int64(2)}, []any{changed.ID, changed.Revision})
 	require.Equal(t, id, c.find(url.Values{}).Drills[0].ID, "the coach's own come first")
 	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
 	require.Zero(t, c.find(url.Values{"text": {"zig"}}).Total)

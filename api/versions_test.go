@@ -48,6 +48,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	}
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, easier.Pattern, sheet.Drills[0].Document.Pattern, "the sheet draws the version")
+	require.Equal(t, "Coin in the Corner: "+ladder[0].Name, sheet.Content.Sections[0].Title, "and says which it is")
 
 	// A version that is gone is told, with what to do.
 	document = saved.Document

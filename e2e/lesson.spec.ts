@@ -318,7 +318,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
   await page.goto(`${lesson}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()
   const version = page.getByRole('group', { name: 'Version of the drill' })
-  for (let i = 0; i < 12 && !(await page.getByText('All the time there is').isVisible()); i++) {
+  for (let i = 0; i < 12 && !(await page.getByText('All the time there is').first().isVisible()); i++) {
     await page.getByRole('button', { name: 'Next block' }).click()
     await page.waitForTimeout(150)
   }

@@ -18,6 +18,7 @@ import (
 // Entry is a drill that can be found.
 type Entry struct {
 	ID       string
+	Revision int64 // of the stored record
 	BuiltIn  bool
 	Archived bool
 	Document drill.Document

@@ -100,3 +100,11 @@ func (l Prepared) Step() float64 {
 func (l Prepared) Overhead() bool {
 	return l.Block.Kind == lesson.Serving || l.Drilled && l.Document.AboveHead()
 }
+
+// title is what is said of a block wherever it stands: its title, and which version of its drill is played.
+func (l Prepared) title() string {
+	if version := l.Document.VersionName(); l.Drilled && version != "" {
+		return l.Block.Title + ": " + version
+	}
+	return l.Block.Title
+}

@@ -111,7 +111,7 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
-		Block: block.ID, Kind: block.Kind, Title: block.Title, Effort: block.Effort, Pinned: block.Pinned,
+		Block: block.ID, Kind: block.Kind, Title: l.title(), Effort: block.Effort, Pinned: block.Pinned,
 		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{},
 	}
 	if l.Drilled && len(l.Document.Variations) > 0 {

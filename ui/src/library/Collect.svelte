@@ -16,9 +16,11 @@
   const held = $derived(collections.filter((each) => each.drills.includes(drill)))
   let fresh = $state('')
 
+  /** A collection that nothing is in any more is none. */
   async function keep(after: typeof collections) {
     try {
-      const body = { ...settings.settings, collections: after }
+      const left = after.filter((each) => each.drills.length)
+      const body = { ...settings.settings, collections: left }
       const stored = await answer(
         api.PUT('/api/settings', { params: { header: over(settings.revision) }, body }),
       )

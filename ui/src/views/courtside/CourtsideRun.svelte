@@ -106,6 +106,9 @@
         />
       </p>
       <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
+      {#if scheduled?.versions.length && !over}
+        <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
+      {/if}
     </section>
 
     <div class="px-3">
@@ -127,10 +130,6 @@
     </section>
     {#if run.next && !over}
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
-    {/if}
-
-    {#if scheduled?.versions.length && !over}
-      <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
     {/if}
 
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
@@ -232,6 +231,7 @@
     padding: 0.25rem 0.25rem 0;
   }
   .clock {
+    position: relative;
     background: var(--drum);
     color: var(--on-drum);
     text-align: center;

@@ -32,28 +32,34 @@
 </script>
 
 <div class="rungs" role="group" aria-label="Version of the drill">
-  <button class="btn" disabled={busy || at <= 0} onclick={() => void play(scheduled.versions[at - 1])}
-    >Easier</button
-  >
-  <p aria-live="polite">{scheduled.version ?? 'as written'}</p>
+  <button disabled={busy || at <= 0} onclick={() => void play(scheduled.versions[at - 1])}>Easier</button>
+  <span class="sr-only" aria-live="polite">{scheduled.version ?? 'as written'}</span>
   <button
-    class="btn"
     disabled={busy || at >= scheduled.versions.length - 1}
     onclick={() => void play(scheduled.versions[at + 1])}>Harder</button
   >
 </div>
-{#if wrong}<p class="text-error px-4 text-sm" role="alert">{wrong}</p>{/if}
+{#if wrong}<p role="alert">{wrong}</p>{/if}
 
 <style>
+  /* At both sides of the minutes, each under one thumb. */
   .rungs {
-    display: grid;
-    grid-template-columns: auto minmax(0, 1fr) auto;
-    align-items: center;
-    gap: 0.5rem;
-    padding: 0 0.75rem;
-    text-align: center;
+    position: absolute;
+    inset: auto 0.75rem 1.5rem;
+    display: flex;
+    justify-content: space-between;
+    pointer-events: none;
   }
-  .btn {
-    min-height: 3rem;
+  button {
+    min-width: 64px;
+    min-height: 64px;
+    border: 1px solid color-mix(in oklab, var(--on-drum) 60%, transparent);
+    border-radius: var(--radius-field);
+    font-weight: 600;
+    pointer-events: auto;
+    cursor: pointer;
+  }
+  button:disabled {
+    opacity: 0.45;
   }
 </style>

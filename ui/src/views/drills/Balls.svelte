@@ -139,6 +139,7 @@
   }
   .strip {
     overflow-x: auto;
+    padding-bottom: 0.2rem;
   }
   .strip tr {
     display: grid;

@@ -59,7 +59,7 @@
     <SelectField
       label="Stroke everywhere"
       value={stroke}
-      options={[{ value: '', label: 'what is usual there' }, ...(words?.strokes ?? [])]}
+      options={[{ value: '', label: 'as usual there' }, ...(words?.strokes ?? [])]}
       onchange={(value) => (stroke = value)}
     />
     {#if !oneBall}

@@ -75,8 +75,8 @@
 <style>
   .tray {
     display: flex;
+    flex-wrap: wrap;
     gap: 0.2rem;
-    overflow-x: auto;
   }
   .thing,
   .held {

@@ -13,7 +13,7 @@
   const drill = $derived(draft.document)
 </script>
 
-<fieldset disabled={builtIn} class="grid grid-cols-3 gap-2">
+<fieldset disabled={builtIn} class="grid grid-cols-3 items-end gap-2">
   <legend class="sr-only">The turn</legend>
   <NumberField
     label="Gap between balls"

@@ -34,6 +34,19 @@
     queryFn: () => answer(api.POST('/api/drills/versions', { body: asked })),
     placeholderData: keepPreviousData,
   }))
+  /** The rungs as they stand on the page, with what was worked out of each; the drill as it is written has no version of its own. */
+  const rungs = $derived(
+    [
+      ...list.filter((each) => each.difficulty === 'easier'),
+      undefined,
+      ...list.filter((each) => each.difficulty === 'harder'),
+    ].map((stored) => ({
+      stored,
+      i: stored ? list.indexOf(stored) : -1,
+      name: stored?.name ?? 'as written',
+      worked: versions.data?.find((each) => each.name === (stored?.name ?? 'as written')),
+    })),
+  )
   /** As the steps of a version, or of what is being tried, read. */
   const tryOut = (steps: Transformation[] | undefined) => (bench.steps = $state.snapshot(steps) ?? [])
 
@@ -81,13 +94,11 @@
 <section class="no-print" aria-labelledby="versions">
   <h2 id="versions">Easier and harder</h2>
   <ol class="mt-2 flex flex-col gap-2" aria-label="Versions, from the easiest to the hardest">
-    {#each versions.data ?? [] as version (version.index)}
-      {@const i = version.index}
-      {@const stored = list[i]}
-      {@const shown = i < 0 ? !bench.steps.length : Boolean(stored && stored === named)}
+    {#each rungs as { stored, i, name: called, worked } (i)}
+      {@const shown = stored ? stored === named : !bench.steps.length}
       <li class="rung border-base-300 rounded-box flex gap-3 border p-2" class:shown>
         <div class="w-14 shrink-0">
-          {#if version.report}<Court report={version.report} label="Court of {version.name}" small />{/if}
+          {#if worked?.report}<Court report={worked.report} label="Court of {called}" small />{/if}
         </div>
         <div class="min-w-0 flex-1 text-sm">
           <div class="flex flex-wrap items-center gap-2">
@@ -95,17 +106,17 @@
               class="btn btn-sm"
               class:btn-primary={shown}
               aria-pressed={shown}
-              onclick={() => tryOut(i < 0 ? [] : version.steps)}
+              onclick={() => tryOut(stored?.steps ?? [])}
               ><kbd class="drum-digits">{i + 1}</kbd>
-              {version.name}
-              {#if version.difficulty}<span class="text-xs">{version.difficulty}</span>{/if}</button
+              {called}
+              {#if stored}<span class="text-xs">{stored.difficulty}</span>{/if}</button
             >
             {#if i >= 0 && !bench.builtIn}
               <span class="ml-auto flex gap-1">
                 <button
                   class="btn btn-xs"
                   disabled={!moveVersion(list, i, -1)}
-                  aria-label="{version.name}: easier than the one before"
+                  aria-label="{called}: easier than the one before"
                   onclick={() =>
                     draft.change(
                       (d) => (d.variations = moveVersion(d.variations ?? [], i, -1) ?? d.variations),
@@ -114,22 +125,22 @@
                 <button
                   class="btn btn-xs"
                   disabled={!moveVersion(list, i, 1)}
-                  aria-label="{version.name}: harder than the one after"
+                  aria-label="{called}: harder than the one after"
                   onclick={() =>
                     draft.change(
                       (d) => (d.variations = moveVersion(d.variations ?? [], i, 1) ?? d.variations),
                     )}>↓</button
                 >
                 <button class="btn btn-xs" onclick={() => remove(i)}
-                  >Take out<span class="sr-only">{` ${version.name}`}</span></button
+                  >Take out<span class="sr-only">{` ${called}`}</span></button
                 >
               </span>
             {/if}
           </div>
-          {#each version.sentences as sentence, n (n)}<p>{sentence}</p>{/each}
-          {#if version.problem}<p class="text-error" role="alert">{version.problem}</p>{/if}
-          {#if version.verdict}<p class="hint">{version.verdict}</p>{/if}
-          {#if version.alone}<p class="hint">
+          {#each worked?.sentences ?? [] as sentence, n (n)}<p>{sentence}</p>{/each}
+          {#if worked?.problem}<p class="text-error" role="alert">{worked.problem}</p>{/if}
+          {#if worked?.verdict}<p class="hint">{worked.verdict}</p>{/if}
+          {#if worked?.alone}<p class="hint">
               Its measures are its own: all of a group play it, or nobody.
             </p>{/if}
           {#if stored && !bench.builtIn}

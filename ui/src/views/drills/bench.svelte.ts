@@ -213,7 +213,9 @@ export class Bench {
       this.worked = worked
       this.moved = undefined
       this.draft.replace(worked.document)
-      if (edit.press) this.open(worked.document.pattern.tasks.length - 1)
+      // On a phone the card would lie over the court, where the next press goes.
+      if (edit.press && !matchMedia('(max-width: 700px)').matches)
+        this.open(worked.document.pattern.tasks.length - 1)
       if (edit.put) this.choose(`places.${worked.document.places.length - 1}.mark`)
     }
     this.#edits.push({ handle, make })
