@@ -82,6 +82,29 @@ for (const size of sizes) {
   })
 }
 
+test('what is wrong on the bench is told without moving the court', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await duplicate(page, 'Coin in the Corner')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  const court = page.getByRole('group', { name: /^Coin in the Corner/ })
+  await expect(court).toBeVisible()
+  const before = await court.boundingBox()
+  // Pressed beyond the net, then a gap of nothing.
+  if (!before) throw new Error('no court')
+  await court.click({ position: { x: before.width * 0.6, y: before.height * 0.3 } })
+  await expect(page.getByRole('alert').filter({ hasText: 'near half' })).toBeVisible()
+  expect(await court.boundingBox()).toEqual(before)
+  await page.getByLabel('Gap between balls').fill('0')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('at least 0.5', { exact: true })).toBeVisible()
+  await expect(page.getByText('Not saved: something needs putting right')).toBeVisible()
+  expect(await court.boundingBox()).toEqual(before)
+  // From another drawer the tab says where it is.
+  await drawer(page, 'Places')
+  await expect(page.getByRole('tab', { name: /^Balls ?: something needs putting right$/ })).toBeVisible()
+  await expect(page.getByRole('tab', { name: 'Words, care', exact: true })).toBeVisible()
+})
+
 test('the bench speaks feet, and is a left-hander’s, too', async ({ page, demo }) => {
   const settings = (await (await fetch(`${demo.url}/api/settings`)).json()) as {
     revision: number

@@ -75,8 +75,7 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 	if tour.OneBall {
 		pattern.Method, pattern.Gap = feed.Partner, exchangeGap
 		partner := d.partner(c)
-		pattern.Tasks = []feed.Task{{Stroke: d.Pattern.Tasks[0].Stroke, Landing: partner, Method: feed.SelfDrop, Player: 1}}
-		pattern.Tasks[0].Stroke = feed.Forehand
+		pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: partner, Method: feed.SelfDrop, Player: 1}}
 	}
 	for _, i := range order {
 		from := len(pattern.Tasks)
@@ -113,19 +112,8 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 		return -depth
 	}
 	stroke := tour.Stroke
-	ground := wait > c.Length/4
 	if stroke == "" {
-		stroke = like.Stroke
-		switch {
-		case c.Sport == court.Badminton:
-			if stroke = d.strokeAt(c, court.Point{Y: y(wait)}, hand, stroke); stroke == feed.Drive {
-				stroke = feed.Smash // what is lifted to the middle
-			}
-		case !squash && c.Sport != court.TableTennis && !ground:
-			stroke = feed.ForehandVolley
-		case stroke.Volleyed():
-			stroke = feed.Forehand
-		}
+		stroke = d.usualFrom(c, court.Point{Y: y(wait)}, hand, like.Stroke)
 	}
 	lands := wait
 	switch {
@@ -168,6 +156,24 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 		reply.Pace, reply.Stroke = "", like.Stroke
 	}
 	return []feed.Task{task, reply}
+}
+
+// usualFrom is what is usually played from a place in the middle, by somebody who plays a stroke elsewhere: in badminton by depth,
+// volleys in the front half of courts where balls may be volleyed, else the stroke after a bounce.
+func (d Document) usualFrom(c court.Court, at court.Point, hand student.Hand, elsewhere feed.Stroke) feed.Stroke {
+	volleys := c.Sport == court.Tennis || c.Sport == court.Pickleball
+	switch {
+	case c.Sport == court.Badminton:
+		if stroke := d.strokeAt(c, at, hand, elsewhere); stroke != feed.Drive {
+			return stroke
+		}
+		return feed.Smash // what is lifted to the middle
+	case volleys && -at.Y <= c.Length/4:
+		return feed.ForehandVolley
+	case elsewhere.Volleyed():
+		return feed.Forehand
+	}
+	return elsewhere
 }
 
 // partner is where somebody plays the ball back from, beyond the net; whoever has no start place there gets one.

@@ -48,7 +48,11 @@
     ['words', /./],
   ]
   const wrong = $derived(
-    new Set(Object.keys(errors).map((path) => paths.find(([, own]) => own.test(path))?.[0])),
+    new Set(
+      Object.keys(errors)
+        .map((path) => path.replace(/^document\./, ''))
+        .map((path) => paths.find(([, own]) => own.test(path))?.[0]),
+    ),
   )
   const tabs = $derived(
     (

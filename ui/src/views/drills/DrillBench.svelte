@@ -171,6 +171,11 @@
   .drawing {
     position: relative;
   }
+  /* No wider than what is above it. */
+  .refused {
+    width: 0;
+    min-width: 100%;
+  }
   .bench :global(.side) {
     grid-area: side;
   }
@@ -196,6 +201,24 @@
     }
     .lying {
       --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 16.3rem);
+    }
+  }
+  /* What needs putting right lies over the court, which stays where it is. */
+  @media screen and (min-width: 701px) {
+    .bench .head {
+      position: relative;
+      padding-block: 0;
+    }
+    .head :global(.trouble) {
+      position: absolute;
+      inset: 100% auto auto 0;
+      width: max-content;
+      max-width: min(30rem, 100%);
+      z-index: 8;
+      padding: 0.5rem 0.75rem;
+      border: 1px solid var(--color-error);
+      border-radius: var(--radius-box);
+      background: var(--color-base-100);
     }
   }
   /* Beside a court that lies there is little room: what is opened lies over its edge. */

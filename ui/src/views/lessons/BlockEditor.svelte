@@ -6,6 +6,7 @@
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import Expected from './Expected.svelte'
   import FindingItem from './FindingItem.svelte'
+  import { keyed } from './findings'
   import Places from './Places.svelte'
   import type { Planner } from './planner.svelte'
   import Variants from './Variants.svelte'
@@ -74,7 +75,7 @@
   {/if}
   {#if findings.length}
     <ul class="mt-2 flex flex-col gap-2" aria-label="What is to be thought of in this block">
-      {#each findings as finding (finding.about)}
+      {#each keyed(findings) as { key, finding } (key)}
         <li><FindingItem {finding} {planner} /></li>
       {/each}
     </ul>

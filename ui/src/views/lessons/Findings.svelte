@@ -1,5 +1,6 @@
 <script lang="ts">
   import FindingItem from './FindingItem.svelte'
+  import { keyed } from './findings'
   import type { Planner } from './planner.svelte'
 
   interface Props {
@@ -22,7 +23,7 @@
 <section class="sheet" aria-labelledby="findings">
   <h2 id="findings">What fits and what does not</h2>
   <ul class="mt-2 flex flex-col gap-3">
-    {#each open as finding (finding.block + finding.about)}
+    {#each keyed(open) as { key, finding } (key)}
       <li><FindingItem {finding} {planner} /></li>
     {:else}
       {#if !here.length}<li>{hushed.length ? 'Everything else fits.' : 'Everything fits.'}</li>{/if}
@@ -35,7 +36,7 @@
     <details class="mt-3">
       <summary class="cursor-pointer py-1 text-sm font-semibold">Left as they are ({hushed.length})</summary>
       <ul class="mt-1 flex flex-col gap-3">
-        {#each hushed as finding (finding.block + finding.about)}
+        {#each keyed(hushed) as { key, finding } (key)}
           <li><FindingItem {finding} {planner} /></li>
         {/each}
       </ul>
