@@ -60,6 +60,8 @@ type DrillPreview struct {
 	Tried
 	Edit  *drill.Edit           `json:"edit,omitempty" description:"What is to be done to it first"`
 	Steps []feed.Transformation `json:"steps,omitempty" maxItems:"12" description:"Transformations to be tried on it"`
+
+	Version string `json:"version,omitempty" maxLength:"60" description:"Instead of steps: one of its versions, with the measures that it has of its own"`
 }
 
 // FitAsked is a drill whose goal or target is to be fitted to somebody.
@@ -237,6 +239,17 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	worked := WorkedDrill{Sentences: []string{}}
 	if len(body.Steps) > 0 {
 		if document, worked.Sentences, err = document.Transformed(ctx, body.Steps, settings); err != nil {
+			return WorkedDrill{}, err
+		}
+	}
+	if body.Version != "" {
+		i := slices.IndexFunc(document.Variations, func(v drill.Variation) bool { return v.Name == body.Version })
+		if i >= 0 {
+			if _, worked.Sentences, err = document.Transformed(ctx, document.Variations[i].Steps, settings); err != nil {
+				return WorkedDrill{}, err
+			}
+		}
+		if document, err = document.Version(body.Version); err != nil {
 			return WorkedDrill{}, err
 		}
 	}

@@ -4,7 +4,6 @@ import (
 	"context"
 
 	"hodometer/core/drill"
-	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/report"
 	"hodometer/core/simulation"
@@ -12,15 +11,15 @@ import (
 
 // Version is one rung of a drill's ladder, worked out beside the drill as it is written.
 type Version struct {
-	Name       string                `json:"name"`
-	Difficulty drill.Difficulty      `json:"difficulty,omitempty" description:"None for the drill as it is written"`
-	Index      int                   `json:"index" description:"Where it stands among the drill's variations, from 0; -1 for the drill as it is written"`
-	Sentences  []string              `json:"sentences" description:"What each of its steps changes"`
-	Problem    string                `json:"problem" description:"Why it cannot be played; empty where it can"`
-	Alone      bool                  `json:"alone" description:"It has other measures than the drill, and is played by all or by nobody"`
-	Report     *report.Report        `json:"report" description:"Null where it cannot be played"`
-	Verdict    string                `json:"verdict" description:"How hard it is for whoever it is tried on"`
-	Steps      []feed.Transformation `json:"steps"`
+	Name       string           `json:"name"`
+	Difficulty drill.Difficulty `json:"difficulty,omitempty" description:"None for the drill as it is written"`
+	Index      int              `json:"index" description:"Where it stands among the drill's variations, from 0; -1 for the drill as it is written"`
+	Sentences  []string         `json:"sentences" description:"What each of its steps changes"`
+	Problem    string           `json:"problem" description:"Why it cannot be played; empty where it can"`
+	Alone      bool             `json:"alone" description:"It has other measures than the drill, and is played by all or by nobody"`
+	Report     *report.Report   `json:"report" description:"Null where it cannot be played"`
+	Verdict    string           `json:"verdict" description:"How hard it is for whoever it is tried on"`
+	Measures   []drill.Measure  `json:"measures" description:"What counts in it: its own, else what its steps make of the drill's"`
 }
 
 // versions works out every version of a drill, from the easiest to the hardest.
@@ -31,10 +30,10 @@ func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, e
 	}
 	list := []Version{}
 	for _, v := range body.Document.Versions() {
-		told := Version{Name: v.Name, Difficulty: v.Difficulty, Index: -1, Sentences: []string{}, Steps: []feed.Transformation{}}
+		told := Version{Name: v.Name, Difficulty: v.Difficulty, Index: -1, Sentences: []string{}, Measures: []drill.Measure{}}
 		for i, each := range body.Document.Variations {
 			if each.Name == v.Name {
-				told.Index, told.Steps = i, each.Steps
+				told.Index = i
 			}
 		}
 		document := body.Document
@@ -52,7 +51,7 @@ func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, e
 				continue
 			}
 		}
-		told.Alone = !document.CountsAs(body.Document)
+		told.Alone, told.Measures = !document.CountsAs(body.Document), document.Measures
 		seen := document.For(body.Hand)
 		of, err := report.Of(seen, body.People, settings)
 		if err != nil {

@@ -34,6 +34,17 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 		require.Equal(t, i < written, v.Difficulty == "easier", v.Name)
 	}
 
+	// Tried by its name, a version is shown with the measures that it has of its own.
+	changed := stored.Clone()
+	changed.Variations = slices.Clone(changed.Variations)
+	own := ladder[0].Measures
+	own[0].Goals[0].Count = 7
+	changed.Variations[ladder[0].Index].Measures = own
+	tried := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name}))
+	require.Equal(t, 7, tried.Document.Main().Goals[0].Count)
+	require.Equal(t, ladder[0].Sentences, tried.Sentences)
+	readProblem(t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": "never heard of"}), http.StatusUnprocessableEntity)
+
 	edited := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": ladder[0].Name}}))
 	require.Equal(t, ladder[0].Name, edited.Document.Blocks[0].Version)
 	document := edited.Document

@@ -1823,6 +1823,8 @@ export interface components {
             steps?: components["schemas"]["FeedTransformation"][];
             /** @description Tried on this student */
             student?: string;
+            /** @description Instead of steps: one of its versions, with the measures that it has of its own */
+            version?: string;
         };
         DrillPut: {
             at: components["schemas"]["CourtPoint"];
@@ -4101,6 +4103,8 @@ export interface components {
             difficulty?: components["schemas"]["DrillDifficulty"];
             /** @description Where it stands among the drill's variations, from 0; -1 for the drill as it is written */
             index: number;
+            /** @description What counts in it: its own, else what its steps make of the drill's */
+            measures: components["schemas"]["DrillMeasure"][];
             name: string;
             /** @description Why it cannot be played; empty where it can */
             problem: string;
@@ -4108,7 +4112,6 @@ export interface components {
             report: null | components["schemas"]["Report"];
             /** @description What each of its steps changes */
             sentences: string[];
-            steps: components["schemas"]["FeedTransformation"][];
             /** @description How hard it is for whoever it is tried on */
             verdict: string;
         };

@@ -22,6 +22,7 @@
   import TryOn from './TryOn.svelte'
   import Turn from './Turn.svelte'
   import Versions from './Versions.svelte'
+  import { ofVersion, under } from './versionMeasures'
   import VerdictSign from './VerdictSign.svelte'
 
   /** What stands beside the court: the sequence, and over it whatever is opened. */
@@ -37,6 +38,12 @@
   const errors = $derived(bench.errors)
   const rally = $derived(Boolean(draft.document.pattern.rally))
   const type = (path: string, text: string) => bench.edit({ typed: { path, text } })
+  /** A version that is tried gets measures of its own: those that its steps make of the drill's. */
+  function ownMeasures() {
+    const { tried } = bench
+    const measures = bench.worked?.document.measures
+    if (measures) draft.change((d) => d.variations?.[tried] && (d.variations[tried].measures = measures))
+  }
   const phone = new MediaQuery('max-width: 700px')
   /** Where each path of a document is edited. */
   const paths: [Tab, RegExp][] = [
@@ -130,16 +137,42 @@
         {/if}
       </section>
     {:else if bench.tab === 'counts' && report}
-      <Measures
-        {draft}
-        {bench}
-        {report}
-        {vocabulary}
-        {builtIn}
-        {errors}
-        ontype={type}
-        onfit={(fit) => bench.fit(fit)}
-      />
+      {@const version = draft.document.variations?.[bench.tried]}
+      {#if version}
+        <p class="mb-2 flex flex-wrap items-center gap-2">
+          {#if version.measures?.length}
+            <span>The measures of <strong>{version.name}</strong>, which has its own.</span>
+          {:else}
+            <span><strong>{version.name}</strong> counts what its steps make of the drill’s measures.</span>
+            {#if !builtIn}<button class="btn btn-sm" onclick={ownMeasures}>Give it measures of its own</button
+              >{/if}
+          {/if}
+        </p>
+      {/if}
+      {#if version?.measures?.length}
+        {@const nth = bench.tried}
+        <Measures
+          draft={ofVersion(draft, nth)}
+          {bench}
+          {report}
+          {vocabulary}
+          {builtIn}
+          errors={under(errors, `variations.${nth}`)}
+          ontype={(path, text) => bench.editVersion(nth, { typed: { path, text } })}
+          onfit={(fit) => bench.fitVersion(nth, fit)}
+        />
+      {:else}
+        <Measures
+          {draft}
+          {bench}
+          {report}
+          {vocabulary}
+          {builtIn}
+          {errors}
+          ontype={type}
+          onfit={(fit) => bench.fit(fit)}
+        />
+      {/if}
     {:else if bench.tab === 'versions'}
       <Versions {bench} {vocabulary} />
     {:else if bench.tab === 'places' && report}

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { DrillDocument, Measure, Report, Vocabulary } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
+  import type { MeasuredDraft } from './versionMeasures'
+  import type { Measure, Report, Vocabulary } from '../../lib/api/client'
 
   /** What makes a movement right in one measure. */
   interface Props {
-    draft: Draft<DrillDocument>
+    draft: MeasuredDraft
     nth: number
     report: Report
     vocabulary: Vocabulary

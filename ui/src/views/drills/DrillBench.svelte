@@ -240,7 +240,7 @@
     }
     .lying {
       --court-width: calc(100vw - 6rem);
-      --court-height: 50dvh;
+      --court-height: 31dvh;
       grid-template: 'head' auto 'drawing' auto 'side' minmax(0, 1fr) 'foot' auto / minmax(0, 1fr);
     }
   }

@@ -1,23 +1,15 @@
 <script lang="ts">
+  import type { MeasuredDraft } from './versionMeasures'
   import GoalAnswer from '../../goal/GoalAnswer.svelte'
   import GoalFields from '../../goal/GoalFields.svelte'
-  import type {
-    Derivation,
-    DrillDocument,
-    FitRequest,
-    Goal,
-    Measure,
-    MeasureFit,
-    Vocabulary,
-  } from '../../lib/api/client'
+  import type { Derivation, FitRequest, Goal, Measure, MeasureFit, Vocabulary } from '../../lib/api/client'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
   import { beneath } from '../../lib/fields'
   import FitForm from './FitForm.svelte'
 
   /** The goals of a measure, one after the other, and what each takes whoever the drill is tried on. */
   interface Props {
-    draft: Draft<DrillDocument>
+    draft: MeasuredDraft
     nth: number
     measure: Measure
     fit: MeasureFit | undefined

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import type { DrillDocument, Measure, Report, Vocabulary } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
+  import type { MeasuredDraft } from './versionMeasures'
+  import type { Measure, Report, Vocabulary } from '../../lib/api/client'
   import Choice from './Choice.svelte'
   import Criteria from './Criteria.svelte'
   import { countedIn } from './measures'
 
   /** What is tried in one measure, as a sentence with choices in it. */
   interface Props {
-    draft: Draft<DrillDocument>
+    draft: MeasuredDraft
     /** Which measure it is, from 0. */
     nth: number
     report: Report

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import type { MeasuredDraft } from './versionMeasures'
   import type { DrillDocument, FitRequest, Report, Vocabulary } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
   import type { Bench } from './bench.svelte'
   import Measured from './Measured.svelte'
   import MeasureGoals from './MeasureGoals.svelte'
@@ -11,7 +11,7 @@
 
   /** What is tried and counted, measure by measure: one of them is open. */
   interface Props {
-    draft: Draft<DrillDocument>
+    draft: MeasuredDraft
     bench: Bench
     report: Report
     vocabulary: Vocabulary | undefined

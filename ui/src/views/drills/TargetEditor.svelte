@@ -1,12 +1,12 @@
 <script lang="ts">
-  import type { DrillDocument, Report, Target } from '../../lib/api/client'
-  import type { Draft } from '../../lib/drafts/draft.svelte'
+  import type { MeasuredDraft } from './versionMeasures'
+  import type { Report, Target } from '../../lib/api/client'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import Measured from './Measured.svelte'
 
   interface Props {
-    draft: Draft<DrillDocument>
+    draft: MeasuredDraft
     /** Which measure it is, from 0. */
     nth: number
     report: Report

@@ -1,10 +1,15 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import Court from '../../court/Court.svelte'
-  import GoalFields from '../../goal/GoalFields.svelte'
-  import { answer, api, type Transformation, type Variation, type Vocabulary } from '../../lib/api/client'
+  import {
+    answer,
+    api,
+    type DrillDocument,
+    type Transformation,
+    type Variation,
+    type Vocabulary,
+  } from '../../lib/api/client'
   import { keys } from '../../lib/data'
-  import { beneath } from '../../lib/fields'
   import type { Bench } from './bench.svelte'
   import { moveVersion } from './versions'
 
@@ -16,8 +21,7 @@
   let { bench, vocabulary }: Props = $props()
   const draft = $derived(bench.draft)
   const list = $derived(draft.document.variations ?? [])
-  const same = (a: Transformation[], b: Transformation[]) => JSON.stringify(a) === JSON.stringify(b)
-  const named = $derived(list.find((each) => same(each.steps, $state.snapshot(bench.steps))))
+  const named = $derived(list[bench.tried])
   let kind = $state<Transformation['kind']>('quicken')
   let name = $state('')
   let text = $state('')
@@ -83,10 +87,9 @@
     draft.change((d) => d.variations?.splice(i, 1))
   }
 
-  function own(i: number, on: boolean) {
-    const steps = list[i]
-    if (!steps) return
-    change(i, { measures: on ? $state.snapshot(draft.document.measures) : undefined })
+  /** A version begins with what its steps make of the drill's measures. */
+  function own(i: number, measures: DrillDocument['measures'] | undefined) {
+    change(i, { measures: $state.snapshot(measures) as DrillDocument['measures'] | undefined })
   }
 </script>
 
@@ -160,30 +163,22 @@
                   type="checkbox"
                   class="checkbox checkbox-sm"
                   checked={Boolean(stored.measures?.length)}
-                  onchange={(event) => own(i, event.currentTarget.checked)}
-                /> goals of its own</label
+                  onchange={(event) => own(i, event.currentTarget.checked ? worked?.measures : undefined)}
+                /> measures of its own</label
               >
             </div>
             {#if bench.errors[`variations.${i}.name`]}<p class="text-error" role="alert">
                 {bench.errors[`variations.${i}.name`]}
               </p>{/if}
-            {#each stored.measures ?? [] as measure, m (measure.number)}
-              {#each measure.goals as goal, g (g)}
-                <div class="mt-1">
-                  <GoalFields
-                    {goal}
-                    unit={measure.what}
-                    {vocabulary}
-                    errors={beneath(bench.errors, `variations.${i}.measures.${m}.goals.${g}`, 'goal')}
-                    onchange={(after) =>
-                      draft.change((d) => {
-                        const goals = d.variations?.[i]?.measures?.[m]?.goals
-                        if (goals) goals[g] = after
-                      })}
-                  />
-                </div>
-              {/each}
-            {/each}
+            {#if stored.measures?.length}
+              <button
+                class="link"
+                onclick={() => {
+                  tryOut(stored.steps)
+                  bench.tab = 'counts'
+                }}>Change what counts in it</button
+              >
+            {/if}
           {/if}
         </div>
       </li>

@@ -92,6 +92,14 @@ export class Bench {
     return this.steps.length > 0
   }
 
+  /** Which of the drill's versions is being tried, from 0; -1 for none of them. */
+  get tried(): number {
+    const steps = JSON.stringify(this.steps)
+    return this.steps.length
+      ? (this.plain.variations ?? []).findIndex((each) => JSON.stringify(each.steps) === steps)
+      : -1
+  }
+
   get fixed() {
     return this.builtIn || this.trying
   }
@@ -260,9 +268,38 @@ export class Bench {
     this.#start()
   }
 
+  /** editVersion does something to the measures that a version has of its own; the rest of the drill is left alone. */
+  editVersion(version: number, edit: DrillEdit) {
+    this.#inVersion(version, async (document) => (await this.#preview(document, edit)).document)
+  }
+
+  /** fitVersion fits a goal or a target of a version to whoever the drill is tried on. */
+  fitVersion(version: number, fit: FitRequest) {
+    this.#inVersion(version, async (document) => {
+      const body = { ...this.#tried(this.worked?.document ?? document), fit }
+      const fitted = await answer(api.POST('/api/drills/fit', { body }))
+      this.sentence = fitted.sentence
+      return fitted.document
+    })
+  }
+
+  #inVersion(version: number, ask: (document: DrillDocument) => Promise<DrillDocument>) {
+    const make = async () => {
+      const own = this.plain.variations?.[version]?.measures
+      if (!own) return
+      const { measures } = await ask({ ...this.plain, measures: own })
+      this.draft.change((d) => d.variations?.[version] && (d.variations[version].measures = measures))
+    }
+    this.#edits.push({ make })
+    this.editing = true
+    this.#start()
+  }
+
   #preview(document: DrillDocument, edit?: DrillEdit) {
-    // What is changed by hand is the drill itself, not the variation that is being tried.
-    const body = { ...this.#tried(document), ...(edit ? { edit } : { steps: this.steps }) }
+    // What is changed by hand is the drill itself, not the version that is being tried.
+    const version = document.variations?.[this.tried]
+    const tried = version?.measures?.length ? { version: version.name } : { steps: this.steps }
+    const body = { ...this.#tried(document), ...(edit ? { edit } : tried) }
     return answer(api.POST('/api/drills/preview', { body }))
   }
 
