@@ -82,6 +82,20 @@ for (const size of sizes) {
   })
 }
 
+test('a squash court lies in full view, with the tray above the drums', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await duplicate(page, 'Round the Bollards')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await look(page, 'The court', 'lies')
+  const tray = await page.getByRole('toolbar', { name: 'To be put on court' }).boundingBox()
+  const foot = await page.getByRole('region', { name: 'Counts of this plan' }).boundingBox()
+  expect((tray?.y ?? Infinity) + (tray?.height ?? 0)).toBeLessThanOrEqual(foot?.y ?? 0)
+  // There is no net to be cleared.
+  await page.getByRole('button', { name: /^Task 1:/ }).click()
+  await expect(page.getByRole('region', { name: 'Task 1' })).toBeVisible()
+  await expect(page.getByLabel('Over the net')).toHaveCount(0)
+})
+
 test('what is wrong on the bench is told without moving the court', async ({ page, demo }) => {
   await page.goto(`${demo.url}/#/drills`)
   await duplicate(page, 'Coin in the Corner')

@@ -104,15 +104,19 @@
           options={[usual('none'), ...known(words?.spins, task.spin).filter((spin) => spin !== 'flat')]}
           onchange={(spin) => set({ spin: (spin || undefined) as Task['spin'] })}
         />
-        <LengthField
-          label="Over the net"
-          metres={task.by === 'clearance' ? (task.value ?? 0) : Math.round((met?.clearance ?? 0) * 100) / 100}
-          error={task.by === 'clearance' ? error('value') : undefined}
-          onchange={(value) =>
-            set(
-              value > 0 ? { by: 'clearance', value, pace: undefined } : { by: undefined, value: undefined },
-            )}
-        />
+        {#if report.court.net.halfUp > 0}
+          <LengthField
+            label="Over the net"
+            metres={task.by === 'clearance'
+              ? (task.value ?? 0)
+              : Math.round((met?.clearance ?? 0) * 100) / 100}
+            error={task.by === 'clearance' ? error('value') : undefined}
+            onchange={(value) =>
+              set(
+                value > 0 ? { by: 'clearance', value, pace: undefined } : { by: undefined, value: undefined },
+              )}
+          />
+        {/if}
         <SelectField
           label="Met"
           value={(task.contact ?? '') as string}

@@ -199,7 +199,9 @@
       gap: 0.4rem 1rem;
       height: max(calc(100dvh - 1rem), 34rem);
     }
+    /* The tray lies below it, too. */
     .lying {
+      --court-height: calc(100dvh - 14.4rem);
       --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 16.3rem);
     }
   }
