@@ -76,6 +76,14 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		return b
 	}
 	minutes := func(b lesson.Block) string { return units.Decimal(b.Minutes, 1) + " min" }
+	addDrill := func(e catalogue.Entry) {
+		b := played(e.ID, e.Document, "")
+		detail := ofDrill(e.Document) + "; " + minutes(b)
+		if who := servedBy(e.Document, people); who != "" {
+			detail = "the next step of " + who + "; " + detail
+		}
+		add(OfferDrill, detail, b)
+	}
 	versions := func(e catalogue.Entry, words []string, but string) {
 		for _, v := range e.Document.Versions() {
 			if v.Name == but || !named(v.Name+" "+e.Document.Name, words) {
@@ -103,8 +111,7 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 	} else {
 		next = nextDrills(all, people, known, words)
 		for _, e := range next {
-			b := played(e.ID, e.Document, "")
-			add(OfferDrill, "the next step of "+servedBy(e.Document, people)+"; "+ofDrill(e.Document)+"; "+minutes(b), b)
+			addDrill(e)
 		}
 		for _, b := range append(lesson.Starters(known.Sport), lesson.More()...) {
 			if named(b.Title+" "+string(b.Kind), words) {
@@ -128,12 +135,7 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		if e.ID == p.Swap || slices.ContainsFunc(next, func(n catalogue.Entry) bool { return n.ID == e.ID }) {
 			continue
 		}
-		b := played(e.ID, e.Document, "")
-		detail := ofDrill(e.Document) + "; " + minutes(b)
-		if who := servedBy(e.Document, people); who != "" {
-			detail = "the next step of " + who + "; " + detail
-		}
-		add(OfferDrill, detail, b)
+		addDrill(e)
 		if len(words) > 0 && len(found) <= mostVersions && i < mostVersions {
 			versions(e, nil, drill.AsWritten)
 		}
@@ -202,7 +204,7 @@ func knownOf(people []learner) catalogue.Known {
 func servedBy(d drill.Document, people []learner) string {
 	var names []string
 	for _, person := range people {
-		if catalogue.Serves(d, person.needs) == 4 {
+		if catalogue.Serves(d, person.needs) == catalogue.IsNext {
 			names = append(names, person.name)
 		}
 	}

@@ -6,7 +6,6 @@ import (
 	"context"
 	"errors"
 	"fmt"
-	"hodometer/core/catalogue"
 	"net/http"
 	"slices"
 	"strings"
@@ -15,6 +14,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/labstack/echo/v5"
 
+	"hodometer/core/catalogue"
 	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/invalid"

@@ -183,15 +183,18 @@ type Need struct {
 	Rung   progress.Rung
 }
 
-// Serves says how well a drill serves somebody's next steps: 4 where it stands on one of them, 1 where only the stroke is that of
-// one, else 0. Our own choice.
+// IsNext is what Serves says of a drill that stands on a next step.
+const IsNext = 4
+
+// Serves says how well a drill serves somebody's next steps: IsNext where it stands on one of them, 1 where only the stroke is that
+// of one, else 0. Our own choice.
 func Serves(d drill.Document, needs []Need) float64 {
 	fit := 0.0
 	for _, need := range needs {
 		if need.Stroke == d.Stroke {
 			fit = math.Max(fit, 1)
 			if need.Rung == d.Rung {
-				return 4
+				return IsNext
 			}
 		}
 	}

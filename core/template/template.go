@@ -193,8 +193,7 @@ func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) 
 		}
 		score, served := 0.0, []string{}
 		for _, p := range c.in.People {
-			fit := catalogue.Serves(s.Document, c.needs[p.ID])
-			if fit == 4 {
+			if catalogue.Serves(s.Document, c.needs[p.ID]) == catalogue.IsNext {
 				served = append(served, p.Short)
 			}
 			score += catalogue.Suits(s.Document, p.Profile.Level, c.needs[p.ID])
