@@ -24,6 +24,15 @@ type Level = NonNullable<DrillDocument['level']>
 /** Milliseconds between two answers while a place is being dragged; the drawing itself does not wait. */
 const dragPause = 300
 
+/** Between two frames, so that asking costs none of them; not every browser tells when that is. */
+const idle = () =>
+  new Promise<void>((resolve) => {
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve(), { timeout: dragPause })
+    else setTimeout(resolve)
+  })
+/** What is wrong where nothing is: one object, so that what shows it is left alone. */
+const nothing = {}
+
 /**
  * Bench has a drill worked out whenever it changes. Of questions only the newest counts: while one is on
  * its way, later ones wait and replace each other. Changes are made one after the other, and none is lost.
@@ -50,7 +59,7 @@ export class Bench {
   /** A line in words that is typed and not taken over yet; undefined while it is the drill's own. */
   line = $state<string>()
   /** What was wrong with the last change, by its path. */
-  fields = $state.raw<Record<string, string>>({})
+  fields = $state.raw<Record<string, string>>(nothing)
   refusal = $state('')
   /** What the last fit changed, in a sentence. */
   sentence = $state('')
@@ -59,8 +68,8 @@ export class Bench {
   #asking = false
   #next: (() => Promise<void>) | undefined
   #edits: { handle?: string; make: () => Promise<void> }[] = []
-  /** A place is being dragged. */
-  #held = false
+  /** The drill while a place of it is being dragged: a copy is taken once, since each costs a frame. */
+  #held: DrillDocument | undefined
 
   /** A plain copy of the drill, taken once for every change. */
   readonly plain = $derived.by(() => $state.snapshot(this.draft.document) as DrillDocument)
@@ -187,10 +196,11 @@ export class Bench {
 
   /** drag shows what a place would be, without changing the document. */
   drag(handle: string, place: Snapped) {
-    this.#held = true
+    this.#held ??= this.plain
     this.#run(async () => {
       if (!this.#held) return
-      const body = { document: this.plain, hand: this.hand, move: { handle, to: place.to } }
+      const body = { document: this.#held, hand: this.hand, move: { handle, to: place.to } }
+      await idle()
       this.moved = await answer(api.POST('/api/drills/moved', { body }))
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
@@ -198,7 +208,7 @@ export class Bench {
 
   /** move changes a place; what did not snap is rounded where that is asked for. */
   move(handle: string, place: Snapped, round: boolean) {
-    this.#held = false
+    this.#held = undefined
     const roundX = round && place.x === undefined
     const roundY = round && place.y === undefined
     this.edit({ move: { handle, to: place.to, roundX, roundY } })
@@ -336,9 +346,9 @@ export class Bench {
       try {
         await question()
         this.refusal = ''
-        this.fields = {}
+        this.fields = nothing
       } catch (error) {
-        this.fields = error instanceof Refusal ? error.fields : {}
+        this.fields = error instanceof Refusal ? error.fields : nothing
         this.refusal = why(error)
       }
     }
