@@ -117,6 +117,8 @@ type WorkedDrill struct {
 	Simulation simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
 	PlayerFit  playerfit.Fit         `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
 	Sentences  []string              `json:"sentences" description:"What each transformation changed"`
+
+	Replies []drill.Reply `json:"replies" description:"The tasks whose replies go to a place in words, and to which"`
 }
 
 // Use is a lesson that has a drill in it.
@@ -243,17 +245,11 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 		}
 	}
 	if body.Version != "" {
-		i := slices.IndexFunc(document.Variations, func(v drill.Variation) bool { return v.Name == body.Version })
-		if i >= 0 {
-			if _, worked.Sentences, err = document.Transformed(ctx, document.Variations[i].Steps, settings); err != nil {
-				return WorkedDrill{}, err
-			}
-		}
-		if document, err = document.Version(body.Version); err != nil {
+		if document, worked.Sentences, err = document.ToldVersion(ctx, body.Version, settings); err != nil {
 			return WorkedDrill{}, err
 		}
 	}
-	worked.Document = document
+	worked.Document, worked.Replies = document, document.Replies(settings)
 	seen := document.For(body.Hand)
 	if worked.Report, err = report.Of(seen, body.People, settings); err != nil {
 		return WorkedDrill{}, err

@@ -13,7 +13,6 @@ import (
 type Version struct {
 	Name       string           `json:"name"`
 	Difficulty drill.Difficulty `json:"difficulty,omitempty" description:"None for the drill as it is written"`
-	Index      int              `json:"index" description:"Where it stands among the drill's variations, from 0; -1 for the drill as it is written"`
 	Sentences  []string         `json:"sentences" description:"What each of its steps changes"`
 	Problem    string           `json:"problem" description:"Why it cannot be played; empty where it can"`
 	Alone      bool             `json:"alone" description:"It has other measures than the drill, and is played by all or by nobody"`
@@ -30,26 +29,16 @@ func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, e
 	}
 	list := []Version{}
 	for _, v := range body.Document.Versions() {
-		told := Version{Name: v.Name, Difficulty: v.Difficulty, Index: -1, Sentences: []string{}, Measures: []drill.Measure{}}
-		for i, each := range body.Document.Variations {
-			if each.Name == v.Name {
-				told.Index = i
+		told := Version{Name: v.Name, Difficulty: v.Difficulty, Measures: []drill.Measure{}}
+		document, sentences, err := body.Document.ToldVersion(ctx, v.Name, settings)
+		told.Sentences = sentences
+		if err != nil {
+			if ctx.Err() != nil {
+				return nil, err
 			}
-		}
-		document := body.Document
-		if told.Index >= 0 {
-			_, told.Sentences, err = document.Transformed(ctx, v.Steps, settings)
-			if err == nil {
-				document, err = document.Version(v.Name)
-			}
-			if err != nil {
-				if ctx.Err() != nil {
-					return nil, err
-				}
-				told.Problem, told.Sentences = invalid.Sentence(err), []string{}
-				list = append(list, told)
-				continue
-			}
+			told.Problem, told.Sentences = invalid.Sentence(err), []string{}
+			list = append(list, told)
+			continue
 		}
 		told.Alone, told.Measures = !document.CountsAs(body.Document), document.Measures
 		seen := document.For(body.Hand)

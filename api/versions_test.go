@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/drill"
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
@@ -25,7 +26,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 
 	ladder := read[[]api.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
 	require.Len(t, ladder, len(stored.Variations)+1)
-	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Index < 0 })
+	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Name == drill.AsWritten })
 	for i, v := range ladder {
 		require.Empty(t, v.Problem)
 		require.NotNil(t, v.Report)
@@ -39,7 +40,8 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	changed.Variations = slices.Clone(changed.Variations)
 	own := ladder[0].Measures
 	own[0].Goals[0].Count = 7
-	changed.Variations[ladder[0].Index].Measures = own
+	i := slices.IndexFunc(changed.Variations, func(v drill.Variation) bool { return v.Name == ladder[0].Name })
+	changed.Variations[i].Measures = own
 	tried := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name}))
 	require.Equal(t, 7, tried.Document.Main().Goals[0].Count)
 	require.Equal(t, ladder[0].Sentences, tried.Sentences)

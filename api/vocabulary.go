@@ -49,17 +49,18 @@ type Vocabulary struct {
 
 // SportWords is what there is to choose from in one sport.
 type SportWords struct {
-	Sport   court.Sport     `json:"sport"`
-	Levels  []student.Level `json:"levels"`
-	Strokes []feed.Stroke   `json:"strokes"`
-	Spins   []feed.SpinKind `json:"spins"`
-	Ladders []feed.Stroke   `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
+	Sport   court.Sport       `json:"sport"`
+	Levels  []student.Level   `json:"levels"`
+	Strokes []feed.Stroke     `json:"strokes"`
+	Spins   []feed.SpinKind   `json:"spins"`
+	Replies []feed.ReplyWords `json:"replies" description:"Where a reply can go"`
+	Ladders []feed.Stroke     `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
 }
 
 func sports() []SportWords {
 	var list []SportWords
 	for _, sport := range choices[court.Sport]() {
-		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Spins: feed.SpinsOf(sport), Ladders: feed.LaddersOf(sport)})
+		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Spins: feed.SpinsOf(sport), Replies: feed.ReplyWordsOf(sport), Ladders: feed.LaddersOf(sport)})
 	}
 	return list
 }

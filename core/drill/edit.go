@@ -20,6 +20,7 @@ type Edit struct {
 	Put     *Put         `json:"put,omitempty" description:"Somebody or something was put on court; it becomes the last place"`
 	Tour    *Tour        `json:"tour,omitempty" description:"The pattern becomes work in each depth region in turn"`
 	Corners *Corners     `json:"corners,omitempty" description:"The pattern becomes balls to the corners"`
+	Reply   *Reply       `json:"reply,omitempty" description:"Where the reply to a ball goes, in words"`
 	Remove  string       `json:"remove,omitempty" maxLength:"60" description:"The handle of a thing that is taken off the court"`
 }
 
@@ -57,6 +58,10 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 	}
 	if change.Corners != nil && err == nil {
 		seen, err = seen.cornered(*change.Corners, hand, s)
+	}
+	if change.Reply != nil && err == nil {
+		seen, err = seen.For(hand).replied(*change.Reply, s.Units.Grain())
+		seen = seen.For(hand)
 	}
 	if change.Remove != "" && err == nil {
 		seen, err = seen.without(change.Remove)

@@ -1,8 +1,10 @@
 package drill
 
 import (
+	"context"
 	"slices"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
@@ -28,37 +30,64 @@ func (d Document) Versions() []Variation {
 // be asked for of another version, too: versions are always of the drill as it is written. It returns invalid.Fields, and the drill
 // as it is written, where there is no such version or its steps are no longer possible.
 func (d Document) Version(name string) (Document, error) {
-	written := d
+	written, i, err := d.variation(name)
+	if err != nil || i < 0 {
+		return written, err
+	}
+	c, err := court.Find(written.Court)
+	if err == nil {
+		var made Document
+		if made, _, err = written.stepped(written.Variations[i].Steps, c); err == nil {
+			return written.as(made, i)
+		}
+	}
+	var wrong invalid.Fields
+	wrong.Under("version", err)
+	return written, wrong.Err()
+}
+
+// ToldVersion returns a version as Version does, with what each of its steps changes in a sentence. It refuses one whose steps make a
+// feed impossible, too.
+func (d Document) ToldVersion(ctx context.Context, name string, s coach.Settings) (Document, []string, error) {
+	written, i, err := d.variation(name)
+	if err != nil || i < 0 {
+		return written, []string{}, err
+	}
+	made, sentences, err := written.Transformed(ctx, written.Variations[i].Steps, s)
+	if err != nil {
+		return written, nil, err
+	}
+	made, err = written.as(made, i)
+	return made, sentences, err
+}
+
+// variation is the drill as it is written, and where a version of a name stands among its variations; -1 for the drill itself.
+func (d Document) variation(name string) (written Document, i int, err error) {
+	written = d
 	if d.written != nil {
 		written = *d.written
 	}
 	if name == "" || name == AsWritten {
-		return written, nil
+		return written, -1, nil
 	}
-	fail := func(err error) (Document, error) {
-		var wrong invalid.Fields
-		wrong.Under("version", err)
-		return written, wrong.Err()
-	}
-	i := slices.IndexFunc(written.Variations, func(v Variation) bool { return v.Name == name })
+	i = slices.IndexFunc(written.Variations, func(v Variation) bool { return v.Name == name })
 	if i < 0 {
-		return written, invalid.Fields{{Path: "version", Message: "the drill has no version “" + name + "” any more"}}
+		return written, i, invalid.Fields{{Path: "version", Message: "the drill has no version “" + name + "” any more"}}
 	}
-	c, err := court.Find(written.Court)
-	if err != nil {
-		return fail(err)
-	}
-	made, _, err := written.stepped(written.Variations[i].Steps, c)
-	if err != nil {
-		return fail(err)
-	}
-	if own := written.Variations[i].Measures; len(own) > 0 {
+	return written, i, nil
+}
+
+// as makes what steps made of a drill one of its versions, with the measures that it has of its own.
+func (d Document) as(made Document, i int) (Document, error) {
+	if own := d.Variations[i].Measures; len(own) > 0 {
 		made.Measures = cloneMeasures(own)
 	}
 	if err := made.Check(); err != nil {
-		return fail(err)
+		var wrong invalid.Fields
+		wrong.Under("version", err)
+		return d, wrong.Err()
 	}
-	made.written, made.version = &written, name
+	made.written, made.version = &d, d.Variations[i].Name
 	return made, nil
 }
 

@@ -5,6 +5,11 @@ import "hodometer/core/invalid"
 // Fed says whether a ball is fed for a task: not where the ball of the task before is played on.
 func (p Pattern) Fed(t Task) bool { return t.Kind.Flies() && p.MethodOf(t) != Answer }
 
+// Answered says whether the reply to a task, from 0, is the ball of the next one.
+func (p Pattern) Answered(task int) bool {
+	return task+1 < len(p.Tasks) && p.MethodOf(p.Tasks[task+1]) == Answer
+}
+
 // OneBall says whether one ball is played on through the whole sequence.
 func (p Pattern) OneBall() bool {
 	return len(p.Tasks) > 1 && p.CountTasks(func(_ int, t Task) bool { return p.Fed(t) }) <= 1 &&

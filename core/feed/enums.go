@@ -58,6 +58,11 @@ func (Pace) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (ReplyPlace) Enum() []any {
+	return []any{DeepCross, DeepLine, DeepMiddle, ShortCross, ShortLine, ShortMiddle}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (SpinKind) Enum() []any {
 	return []any{Flat, Topspin, HeavyTopspin, Slice, HeavySlice, SideLeft, SideRight}
 }

@@ -275,3 +275,20 @@ func FuzzRead(f *testing.F) {
 		}
 	})
 }
+
+// The place of a reply is read in words, from where the ball of its task lands: by hand, a tennis court for singles is 23.774 by
+// 8.23 m, so deep is 0.8 x 11.887 m beyond the net and wide 0.8 x 4.115 m to the left of a ball that lands on the right.
+func TestARepliesPlaceInWords(t *testing.T) {
+	on := courtOf(t, "tennis")
+	p, _, _, err := shorthand.Read("deep FH to=deep-cross-court, deep BH to=short-down-the-line; x2", on)
+	require.NoError(t, err)
+	for i, want := range []court.Point{{X: -3.292, Y: 9.510}, {X: -3.292, Y: 4.517}} {
+		at, err := on.Resolve(*p.Tasks[i].Reply)
+		require.NoError(t, err)
+		require.InDelta(t, want.X, at.X, 0.001)
+		require.InDelta(t, want.Y, at.Y, 0.001)
+	}
+	backAgain(t, p, on)
+	_, _, _, err = shorthand.Read("deep FH to=somewhere", on)
+	require.Error(t, err)
+}

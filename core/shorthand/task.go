@@ -16,6 +16,7 @@ type writing struct {
 	feed.Task
 	deep, across *float64 // of a place in words
 	marked       bool
+	reply        feed.ReplyPlace // in words
 	first        token
 }
 
@@ -76,8 +77,17 @@ func (r *reader) place(t token, m court.Mark, err error, w *writing) {
 	r.understood(t, t, "lands "+r.court.Describe(m, court.Tape{}))
 }
 
-// settle gives a task a landing that was said in words.
+// settle gives a task the places that were said in words.
 func (r *reader) settle(w *writing) {
+	r.land(w)
+	if landing, err := r.court.Resolve(w.Landing); w.reply != "" && err == nil {
+		at := r.court.Nearby(w.reply.At(r.court, landing, w.Stroke))
+		w.Reply = &at
+	}
+}
+
+// land gives a task a landing that was said in words.
+func (r *reader) land(w *writing) {
 	if w.marked {
 		return
 	}
@@ -160,6 +170,10 @@ func (w *writing) pair(key, value string) (string, error) {
 	case "from":
 		return mark(&w.From)
 	case "to":
+		if place, ok := named[feed.ReplyPlace](feed.ReplyPlace("").Enum(), value); ok {
+			w.reply = place
+			return "the reply goes " + string(place), nil
+		}
 		return mark(&w.Reply)
 	case "back":
 		return mark(&w.Recover)

@@ -1725,6 +1725,8 @@ export interface components {
             put?: components["schemas"]["DrillPut"];
             /** @description The handle of a thing that is taken off the court */
             remove?: string;
+            /** @description Where the reply to a ball goes, in words */
+            reply?: components["schemas"]["DrillReply"];
             /** @description A place is to be said in another way */
             reword?: components["schemas"]["DrillReword"];
             /** @description The pattern becomes work in each depth region in turn */
@@ -1832,6 +1834,11 @@ export interface components {
         };
         /** @enum {string} */
         DrillRealism: "shadow" | "self-drop" | "hand-fed" | "fed" | "machine" | "rally" | "points";
+        DrillReply: {
+            place: components["schemas"]["FeedReplyPlace"];
+            /** @description From 0 */
+            task: number;
+        };
         DrillReword: {
             /** @description The handle of a spot in the report */
             handle: string;
@@ -2081,6 +2088,12 @@ export interface components {
             to: number;
             /** @description Whose tasks come nearer, from 1; none: everybody's */
             whose?: number;
+        };
+        /** @enum {string} */
+        FeedReplyPlace: "deep cross-court" | "deep down the line" | "deep to the middle" | "short cross-court" | "short down the line" | "short to the middle";
+        FeedReplyWords: {
+            place: components["schemas"]["FeedReplyPlace"];
+            words: string;
         };
         /** @enum {string} */
         FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
@@ -3817,6 +3830,8 @@ export interface components {
             /** @description What a student can stand on a rung of: the strokes, footwork and technique */
             ladders: components["schemas"]["FeedStroke"][];
             levels: components["schemas"]["StudentLevel"][];
+            /** @description Where a reply can go */
+            replies: components["schemas"]["FeedReplyWords"][];
             spins: components["schemas"]["FeedSpinKind"][];
             sport: components["schemas"]["CourtSport"];
             strokes: components["schemas"]["FeedStroke"][];
@@ -4101,8 +4116,6 @@ export interface components {
             alone: boolean;
             /** @description None for the drill as it is written */
             difficulty?: components["schemas"]["DrillDifficulty"];
-            /** @description Where it stands among the drill's variations, from 0; -1 for the drill as it is written */
-            index: number;
             /** @description What counts in it: its own, else what its steps make of the drill's */
             measures: components["schemas"]["DrillMeasure"][];
             name: string;
@@ -4181,6 +4194,8 @@ export interface components {
             document: components["schemas"]["DrillDocument"];
             /** @description How goal and target suit whoever it is tried on */
             playerFit: components["schemas"]["PlayerfitFit"];
+            /** @description The tasks whose replies go to a place in words, and to which */
+            replies: components["schemas"]["DrillReply"][];
             /** @description For the hand that was asked for */
             report: components["schemas"]["Report"];
             /** @description What each transformation changed */

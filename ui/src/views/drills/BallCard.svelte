@@ -34,6 +34,13 @@
   ]
   const set = (change: Partial<Task>) =>
     draft.change((d) => d.pattern.tasks[index] && Object.assign(d.pattern.tasks[index], change))
+  const own = (like: 'target' | 'start') => report && ownPlace(report, like)
+  /** Where the reply goes: to the target, to a place of its own, or to one in words. */
+  function replyTo(where: string) {
+    const place = words?.replies.find((each) => each.place === where)?.place
+    if (place) bench.edit({ reply: { task: index, place } })
+    else set({ reply: where ? own('target') : undefined })
+  }
   const error = (part: string) => bench.errors[`pattern.tasks.${index}.${part}`]
   const usual = (label: string) => ({ value: '', label })
 </script>
@@ -142,19 +149,26 @@
         error={error('stance')}
         onchange={(stance) => set({ stance: stance || undefined })}
       />
-      {#if comes}
+      {#if comes && bench.pattern.tasks[index + 1]?.method !== 'answer'}
         <SelectField
           label="The reply goes"
-          value={task.reply ? 'own' : ''}
-          options={[usual('to the target'), { value: 'own', label: 'its own place' }]}
-          onchange={(own) => set({ reply: own ? ownPlace(report, 'target') : undefined })}
+          value={task.reply
+            ? (bench.worked?.replies.find((each) => each.task === index)?.place ?? 'own')
+            : ''}
+          options={[
+            usual('to the target'),
+            ...(words?.replies ?? []).map((each) => ({ value: each.place as string, label: each.words })),
+            { value: 'own', label: 'its own place' },
+          ]}
+          error={error('reply')}
+          onchange={replyTo}
         />
       {/if}
       <SelectField
         label="Then back"
         value={task.recover ? 'own' : ''}
         options={[usual('as always'), { value: 'own', label: 'its own place' }]}
-        onchange={(own) => set({ recover: own ? ownPlace(report, 'start') : undefined })}
+        onchange={(where) => set({ recover: where ? own('start') : undefined })}
       />
     </fieldset>
     {#if task.reply || task.recover}<p class="hint text-sm">Drag its sign on the court.</p>{/if}
