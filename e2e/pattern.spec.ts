@@ -304,3 +304,32 @@ test('whoever a drill is tried on has what hurts and their limits shown', async 
   await page.getByLabel('Try it on').selectOption({ label: 'improver' })
   await expect(page.getByRole('note')).toHaveCount(0)
 })
+
+test('where a reply goes is chosen in words, and told by them until it is dragged', async ({
+  page,
+  demo,
+}) => {
+  await own(page, demo.url, 'Coin in the Corner')
+  const reply = (await card(page, 1)).getByLabel('The reply goes')
+  const sign = page.getByRole('button', { name: /^ball 1, forehand, reply: / })
+  await reply.selectOption({ label: 'deep cross-court' })
+  await expect(sign).toBeVisible()
+  await expect(reply).toHaveValue('deep cross-court')
+  // The ball comes to the right: the reply goes to the far left, as the near player sees it.
+  const net = page.getByRole('group', { name: /on / }).locator('.net')
+  const far = async () => {
+    const [at, line] = [await sign.boundingBox(), await net.boundingBox()]
+    if (!at || !line) throw new Error('nothing is drawn')
+    return { left: at.x + at.width / 2 < line.x + line.width / 2, beyond: at.y < line.y }
+  }
+  expect(await far()).toEqual({ left: true, beyond: true })
+  await page.getByRole('radio', { name: 'left-hander' }).check()
+  await expect(reply).toHaveValue('deep cross-court')
+  await expect.poll(far).toEqual({ left: false, beyond: true })
+  await sign.focus()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp')
+  await expect(reply).toHaveValue('own')
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await reply.selectOption({ label: 'to the target' })
+  await expect(sign).toBeHidden()
+})

@@ -5,13 +5,15 @@
     label: string
     error?: string
     hint?: string
+    /** Over the whole row of a grid. */
+    wide?: boolean
     control: Snippet<[{ id: string; 'aria-invalid': boolean; 'aria-describedby': string | undefined }]>
   }
-  let { label, error, hint, control }: Props = $props()
+  let { label, error, hint, wide = false, control }: Props = $props()
   const id = $props.id()
 </script>
 
-<div class="flex min-w-0 flex-col gap-1">
+<div class="flex min-w-0 flex-col gap-1" class:col-span-full={wide}>
   <label for={id} class="text-sm font-medium">{label}</label>
   {@render control({
     id,

@@ -7,13 +7,15 @@
     options: readonly (T | { value: T; label: string })[]
     error?: string
     hint?: string
+    /** Over the whole row of a grid. */
+    wide?: boolean
     onchange: (value: T) => void
   }
-  let { label, value, options, error, hint, onchange }: Props = $props()
+  let { label, value, options, error, hint, wide, onchange }: Props = $props()
   const choices = $derived(options.map((o) => (typeof o === 'string' ? { value: o, label: o } : o)))
 </script>
 
-<Field {label} {error} {hint}>
+<Field {label} {error} {hint} {wide}>
   {#snippet control(attributes)}
     <select
       {...attributes}

@@ -152,6 +152,7 @@
       {#if comes && bench.pattern.tasks[index + 1]?.method !== 'answer'}
         <SelectField
           label="The reply goes"
+          wide
           value={task.reply
             ? (bench.worked?.replies.find((each) => each.task === index)?.place ?? 'own')
             : ''}
@@ -166,6 +167,7 @@
       {/if}
       <SelectField
         label="Then back"
+        wide
         value={task.recover ? 'own' : ''}
         options={[usual('as always'), { value: 'own', label: 'its own place' }]}
         onchange={(where) => set({ recover: where ? own('start') : undefined })}
