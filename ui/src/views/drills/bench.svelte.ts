@@ -201,7 +201,9 @@ export class Bench {
       if (!this.#held) return
       const body = { document: this.#held, hand: this.hand, move: { handle, to: place.to } }
       await idle()
-      this.moved = await answer(api.POST('/api/drills/moved', { body }))
+      const moved = await answer(api.POST('/api/drills/moved', { body }))
+      await idle()
+      this.moved = moved
       await new Promise((resolve) => setTimeout(resolve, dragPause))
     })
   }
