@@ -1,0 +1,172 @@
+package game
+
+import (
+	"cmp"
+	"context"
+	"slices"
+
+	"hodometer/core/invalid"
+)
+
+// Forecast is what a game comes to by its chances.
+type Forecast struct {
+	Near    float64 // chance that the near side wins
+	Far     float64
+	Nobody  float64 // that neither does
+	Rallies float64 // mean, with the unscored ones
+	Points  [2]float64
+
+	over []float64 // chance that the game ends with the n-th rally, from 0
+	open float64   // that it is not over after the longest that was looked at
+}
+
+// longest is how many rallies of a game are looked at.
+const longest = 2000
+
+// What bounds the work: the share of games that is not followed any further, and how many positions are looked at in all.
+const (
+	nearly = 1e-12
+	most   = 1_500_000
+)
+
+// Forecast works out a game by its chances, from the beginning, with the very rules that the engine plays by. After so many rallies
+// it is over in any case; 0 for no limit. Where it ends by players' own points, games are sampled, always the same ones. It returns
+// ctx.Err() when cancelled.
+func (r Rules) Forecast(ctx context.Context, c Chances, limit int) (Forecast, error) {
+	var f Forecast
+	type kind struct {
+		feed int
+		net  Side
+	}
+	known := map[kind][]likely{}
+	now := map[position]float64{r.start(): 1}
+	if limit <= 0 || limit > longest {
+		limit = longest + 1
+	}
+	if r.Score == EachTheirOwn && r.End.Near > 0 {
+		return r.sampled(ctx, c, limit)
+	}
+	seen := 0
+	for n := 1; len(now) > 0; n++ {
+		if err := ctx.Err(); err != nil {
+			return f, err
+		}
+		if seen += len(now); n > longest || seen > most {
+			for _, p := range now {
+				f.open += p
+			}
+			break
+		}
+		next := make(map[position]float64, len(now)+2)
+		ended := 0.0
+		for _, each := range inTurn(now) {
+			p, chance := each.position, each.p
+			at := kind{p.feed, p.net}
+			list, ok := known[at]
+			if !ok {
+				list = r.results(p, c)
+				known[at] = list
+			}
+			for _, one := range list {
+				to, _ := r.after(p, one.result)
+				if n >= limit && !to.over {
+					to.over, to.winner = true, r.leader(to)
+				}
+				if !to.over {
+					next[to] += chance * one.p
+					continue
+				}
+				ended += chance * one.p
+				f.end(to, chance*one.p)
+			}
+		}
+		f.over = append(f.over, ended)
+		f.Rallies += float64(n) * ended
+		for p, chance := range next {
+			if chance < nearly {
+				delete(next, p)
+			}
+		}
+		now = next
+	}
+	return f, nil
+}
+
+// weighted is a position with its chance.
+type weighted struct {
+	position
+	p float64
+}
+
+// inTurn lists positions in an order that is always the same, so that sums are, too.
+func inTurn(now map[position]float64) []weighted {
+	list := make([]weighted, 0, len(now))
+	for p, chance := range now {
+		list = append(list, weighted{p, chance})
+	}
+	slices.SortFunc(list, func(a, b weighted) int {
+		return cmp.Or(
+			cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.feed, b.feed),
+			cmp.Compare(a.fed, b.fed), cmp.Compare(a.turn, b.turn), cmp.Compare(a.box, b.box), cmp.Compare(a.boxed, b.boxed),
+			cmp.Compare(a.net, b.net), cmp.Compare(a.wins[0], b.wins[0]), cmp.Compare(a.wins[1], b.wins[1]),
+			cmp.Compare(a.round[0], b.round[0]), cmp.Compare(a.round[1], b.round[1]), cmp.Compare(a.p, b.p),
+		)
+	})
+	return list
+}
+
+func sortLikely(list []likely) {
+	slices.SortFunc(list, func(a, b likely) int {
+		return cmp.Or(cmp.Compare(a.winner, b.winner), cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.p, b.p))
+	})
+}
+
+// end adds a game that is over.
+func (f *Forecast) end(p position, chance float64) {
+	switch p.winner {
+	case 0:
+		f.Near += chance
+	case 1:
+		f.Far += chance
+	default:
+		f.Nobody += chance
+	}
+	for i, n := range p.points {
+		f.Points[i] += chance * float64(n)
+	}
+}
+
+// Within is how many rallies a share of the games stay under; false where more than were looked at.
+func (f Forecast) Within(share float64) (int, bool) {
+	sum := 0.0
+	for i, p := range f.over {
+		if sum += p; sum >= share-1e-9 {
+			return i + 1, true
+		}
+	}
+	return 0, false
+}
+
+// almost is the share of games that is meant by how long a game can get.
+const almost = 0.999
+
+// ends says what is wrong with rules that make sense by themselves where a game between equals goes on and on.
+func (r Rules) ends() error {
+	if r.End.Minutes > 0 {
+		return nil
+	}
+	if r.Score == EachTheirOwn && r.End.Near > 0 {
+		if r.Rally == 0 || r.BelowZero {
+			return invalid.Fields{{Path: "near", Message: "players may never come to their points; let rallies be worth some, or play for some minutes"}}
+		}
+		return nil
+	}
+	f, err := r.Forecast(context.Background(), Even(), 0)
+	if err != nil {
+		return err
+	}
+	if _, ok := f.Within(almost); !ok {
+		return invalid.Fields{{Message: "a game by these rules can go on for more than 2000 rallies: let it end after some rallies or minutes"}}
+	}
+	return nil
+}
