@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
@@ -274,12 +275,7 @@ func (d Document) Mirrored() Document {
 
 // Copy is a coach's own version of a drill, to be changed.
 func (d Document) Copy() Document {
-	const longestName = 80
-	name := []rune(d.Name + " (my version)")
-	if len(name) > longestName {
-		name = name[:longestName]
-	}
-	d.Name = string(name)
+	d.Name = coach.OwnVersion(d.Name)
 	return d
 }
 

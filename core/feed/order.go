@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"hodometer/core/invalid"
+	"hodometer/core/seeded"
 )
 
 // Ending is what ends a turn.
@@ -55,7 +56,7 @@ type Release struct {
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
 func (p Pattern) sequencesIn(r *numbers) int {
 	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
-		return p.Sequences + r.below(p.MaxSequences-p.Sequences+1)
+		return p.Sequences + r.Below(p.MaxSequences-p.Sequences+1)
 	}
 	return p.Sequences
 }
@@ -73,7 +74,7 @@ func (p Pattern) PlanTurn(ctx context.Context, turn int) ([]Release, error) {
 		return nil, err
 	}
 	seed := p.Seed + uint64(max(0, turn))*0x2545f4914f6cdd1d
-	r := &numbers{seed}
+	r := seeded.From(seed)
 	sequences := p.sequencesIn(r)
 	listed := p.Listed()
 	if sequences*len(listed) > MaxReleases {
@@ -106,7 +107,7 @@ const (
 // spread gives numbers from 0 to 1 that lie evenly from the first few on, beginning at random: a branch that is played one
 // time in three is played so in a single turn too, as near as can be.
 func spread(seed uint64, step float64) func() float64 {
-	next := (&numbers{seed}).share()
+	next := seeded.From(seed).Share()
 	return func() float64 {
 		now := next
 		_, next = math.Modf(next + step)
@@ -129,7 +130,7 @@ func (p Pattern) order(r *numbers, listed []Written) []Written {
 	switch p.Order {
 	case Shuffled:
 		shuffled := make([]Written, n)
-		for i, at := range r.order(n) {
+		for i, at := range r.Order(n) {
 			shuffled[i] = listed[at]
 		}
 		return shuffled
@@ -140,7 +141,7 @@ func (p Pattern) order(r *numbers, listed []Written) []Written {
 		}
 		drawn := make([]Written, n)
 		for i := range drawn {
-			task, left := 0, r.share()*all
+			task, left := 0, r.Share()*all
 			for left -= p.Tasks[0].share(); left >= 0 && task < len(p.Tasks)-1; left -= p.Tasks[task].share() {
 				task++
 			}

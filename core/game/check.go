@@ -1,10 +1,10 @@
 package game
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
@@ -208,8 +208,21 @@ func (d Document) Check() error {
 	return wrong.Err()
 }
 
+// Clone copies a game so that changing the copy leaves the first one alone.
+func (d Document) Clone() Document {
+	r := &d.Rules
+	r.Spots, r.Restrictions, r.Awards = slices.Clone(r.Spots), slices.Clone(r.Restrictions), slices.Clone(r.Awards)
+	if r.Mini != nil {
+		mini := Mini{slices.Clone(r.Mini.Balls), r.Mini.Won, r.Mini.Swept}
+		r.Mini = &mini
+	}
+	d.Cues, d.Cautions, d.Equipment = slices.Clone(d.Cues), slices.Clone(d.Cautions), slices.Clone(d.Equipment)
+	return d
+}
+
 // Copy is a coach's own version of a game, to be changed.
 func (d Document) Copy() Document {
-	d.Name = fmt.Sprintf("%s (my version)", d.Name)
+	d = d.Clone()
+	d.Name = coach.OwnVersion(d.Name)
 	return d
 }

@@ -119,7 +119,7 @@ type Strength struct {
 	Won     float64 `json:"won" description:"Chance that the near side wins a rally"`
 	Low     float64 `json:"low" description:"Four times of five it lies between these"`
 	High    float64 `json:"high"`
-	Rallies int     `json:"rallies" description:"That it rests on"`
+	Results int     `json:"results" description:"Rallies that it rests on"`
 }
 
 // evenRallies is how many even rallies the first guess about two sides is worth. Common practice, no source.
@@ -128,7 +128,7 @@ const evenRallies = 10
 // StrengthFrom is what is thought of two sides after the rallies between them: a beta distribution that begins at even.
 func StrengthFrom(t Tally) Strength {
 	a, b := float64(t.Near)+evenRallies/2, float64(t.Far)+evenRallies/2
-	return Strength{Won: a / (a + b), Low: mathext.InvRegIncBeta(a, b, 0.1), High: mathext.InvRegIncBeta(a, b, 0.9), Rallies: t.Near + t.Far}
+	return Strength{Won: a / (a + b), Low: mathext.InvRegIncBeta(a, b, 0.1), High: mathext.InvRegIncBeta(a, b, 0.9), Results: t.Near + t.Far}
 }
 
 // Handicap is a fair score after some results, with how sure it is.

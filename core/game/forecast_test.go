@@ -10,6 +10,8 @@ import (
 	"gonum.org/v1/gonum/mathext"
 	"pgregory.net/rapid"
 
+	"hodometer/internal/long"
+
 	"hodometer/core/game"
 	"hodometer/core/odds"
 )
@@ -114,7 +116,7 @@ func TestLittleMatches(t *testing.T) {
 // What a coach would expect: the better side wins more often, needs more points for an even game, and more points make the better side
 // surer; sides that are swapped swap their chances.
 func TestForecastsMakeSense(t *testing.T) {
-	rapid.Check(t, func(t *rapid.T) {
+	long.Check(t, func(t *rapid.T) {
 		near, far := rapid.IntRange(1, 15).Draw(t, "near"), rapid.IntRange(1, 15).Draw(t, "far")
 		p := rapid.Float64Range(0.1, 0.85).Draw(t, "p")
 		forecast := func(a, b int, p float64) game.Forecast {
@@ -123,6 +125,9 @@ func TestForecastsMakeSense(t *testing.T) {
 			return f
 		}
 		f := forecast(near, far, p)
+		if f.Near < 1e-6 || f.Far < 1e-6 {
+			t.Skip("as good as decided")
+		}
 		require.Greater(t, forecast(near, far, p+0.05).Near, f.Near)
 		require.Less(t, forecast(near+1, far, p).Near, f.Near)
 		require.Greater(t, forecast(near+1, far, p).Rallies, f.Rallies)

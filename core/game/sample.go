@@ -3,7 +3,8 @@ package game
 import (
 	"context"
 	"fmt"
-	"math/rand/v2"
+
+	"hodometer/core/seeded"
 )
 
 // samples is how many games are played where they cannot be worked out.
@@ -52,11 +53,11 @@ func (r Rules) playedThrough(c Chances, seed uint64, limit int) ([]State, error)
 	if err != nil {
 		return nil, err
 	}
-	draw := rand.New(rand.NewPCG(seed, 20)) //nolint:gosec // the same games every time
+	draw := seeded.From(seed)
 	states := []State{s}
 	for len(states) <= min(limit, longest) && !s.Over {
 		list := r.results(s.at, c)
-		one, at := list[len(list)-1].result, draw.Float64()
+		one, at := list[len(list)-1].result, draw.Share()
 		for _, each := range list {
 			if at -= each.p; at < 0 {
 				one = each.result

@@ -1,0 +1,8 @@
+package coach
+
+// OwnVersion is what a coach's own version of something is called at first: at most 80 characters.
+func OwnVersion(name string) string {
+	const longest = 80
+	own := []rune(name + " (my version)")
+	return string(own[:min(len(own), longest)])
+}
