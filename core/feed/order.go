@@ -54,7 +54,7 @@ type Release struct {
 }
 
 // sequencesIn is how many sequences a turn has: as many as it says, or a random number up to the most.
-func (p Pattern) sequencesIn(r *numbers) int {
+func (p Pattern) sequencesIn(r *seeded.Numbers) int {
 	if p.Ends == AtRandom && p.MaxSequences > p.Sequences {
 		return p.Sequences + r.Below(p.MaxSequences-p.Sequences+1)
 	}
@@ -125,7 +125,7 @@ func (p Pattern) Known() bool {
 func (p Pattern) Varies() bool { return !p.Known() || p.Ends == AtRandom }
 
 // order is the tasks of one sequence, from those that are listed.
-func (p Pattern) order(r *numbers, listed []Written) []Written {
+func (p Pattern) order(r *seeded.Numbers, listed []Written) []Written {
 	n := len(listed)
 	switch p.Order {
 	case Shuffled:
