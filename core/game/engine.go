@@ -32,11 +32,21 @@ type State struct {
 	Over     bool     `json:"over"`
 	Winner   Side     `json:"winner" description:"Of a game that is over; empty: nobody"`
 	Best     []string `json:"best" description:"Of a game in which everybody has their own score and that is over: who has most"`
+	Played   []Round  `json:"played" description:"The rounds so far that count, with what both sides won in them; one where places are never changed"`
 
 	at      position
 	players []string
 	next    []int  // the place of each side’s next feeder, counted through its start places
 	pending []mark // of this rally
+	fresh   bool   // places were changed: the next points are of a new round
+}
+
+// Round is what two sides won against each other before places were changed.
+type Round struct {
+	Near       []string `json:"near"`
+	Far        []string `json:"far"`
+	NearPoints int      `json:"nearPoints"`
+	FarPoints  int      `json:"farPoints"`
 }
 
 // mark is what was done in a rally that is not over, for one player alone or for the side.
@@ -70,7 +80,7 @@ func (r Rules) Start(players []string) (State, error) {
 	if wrong.Err() != nil {
 		return State{}, wrong.Err()
 	}
-	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, next: make([]int, 2)}
+	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, next: make([]int, 2)}
 	if missing == 1 {
 		s.Spots = append(s.Spots, Coach)
 	} else {
@@ -244,6 +254,9 @@ func (r Rules) over(s State, one result, alone string) State {
 	if r.Score == EachTheirOwn && before.unscored == 0 {
 		s.share(r, shares)
 	}
+	if before.unscored == 0 {
+		s.note(r, s.at.points[0]-before.points[0], s.at.points[1]-before.points[1])
+	}
 	if r.Feed.Changes != ByRota && s.at.feed != before.feed {
 		s.next = slices.Clone(s.next)
 		s.next[before.feed]++
@@ -251,10 +264,33 @@ func (r Rules) over(s State, one result, alone string) State {
 	if round.ended && !s.at.over {
 		s.Round++
 		s.change(r, round.winner)
+		s.fresh = true
 	}
 	s.best(r)
 	s.show(r)
 	return s
+}
+
+// note adds what a rally gave both sides to the round that is played.
+func (s *State) note(r Rules, near, far int) {
+	if len(s.Played) == 0 || s.fresh {
+		one := Round{Near: []string{}, Far: []string{}}
+		for i, spot := range r.Spots {
+			side := &one.Near
+			if spot.Side == Far {
+				side = &one.Far
+			}
+			if s.Spots[i] != Coach {
+				*side = append(*side, s.Spots[i])
+			}
+		}
+		s.Played, s.fresh = append(slices.Clip(s.Played), one), false
+	} else {
+		s.Played = slices.Clone(s.Played)
+	}
+	last := &s.Played[len(s.Played)-1]
+	last.NearPoints += near
+	last.FarPoints += far
 }
 
 // share adds points to the players' own.

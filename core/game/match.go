@@ -1,0 +1,127 @@
+package game
+
+import (
+	"slices"
+	"time"
+
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+	"hodometer/core/ranking"
+)
+
+// MatchVersion is the version of the format of a match that this code reads and writes.
+const MatchVersion = 1
+
+// Match is a game that students play or have played: a result between sides, never so many balls made.
+type Match struct {
+	FormatVersion int         `json:"version" minimum:"1" maximum:"1" description:"Of the format of this document"`
+	Game          string      `json:"game,omitempty" maxLength:"40" description:"Which game it is; empty: a result of any"`
+	Title         string      `json:"title" minLength:"1" maxLength:"80" description:"What the game is called"`
+	Sport         court.Sport `json:"sport"`
+	Date          string      `json:"date" format:"date"`
+	Players       []string    `json:"players" minItems:"1" maxItems:"24" description:"Students, by start place, then who waits"`
+	Rules         *Rules      `json:"rules,omitempty" description:"By which it is played, as they were when it began; empty where only the result was entered"`
+	Events        []Event     `json:"events,omitempty" maxItems:"5000"`
+	Entered       []Round     `json:"entered,omitempty" maxItems:"24" description:"Results that were entered afterwards"`
+}
+
+// Check says what is wrong with a match beyond its shape.
+func (m Match) Check() error {
+	var wrong invalid.Fields
+	if _, err := time.Parse(time.DateOnly, m.Date); err != nil {
+		wrong.Add("date", "a day, as 2026-03-10")
+	}
+	switch {
+	case m.Rules != nil && len(m.Entered) > 0:
+		wrong.Add("entered", "a game that is counted point by point has its result already")
+	case m.Rules != nil:
+		if len(m.Rules.Spots) == 0 {
+			wrong.Add("rules.spots", "a game has at least one start place")
+			break
+		}
+		_, err := m.Rules.Start(m.Players)
+		wrong.Under("", err)
+	case len(m.Entered) == 0:
+		wrong.Add("entered", "enter a result")
+	}
+	for i, one := range m.Entered {
+		wrong.Under(invalid.Join("entered", i), one.result(false).Check())
+		for _, p := range slices.Concat(one.Near, one.Far) {
+			if !slices.Contains(m.Players, p) {
+				wrong.Add(invalid.Join("entered", i, "near"), "everybody in a result is among the players")
+				break
+			}
+		}
+	}
+	return wrong.Err()
+}
+
+// State is where a match that is counted stands, with the events that changed nothing. It returns invalid.Fields.
+func (m Match) State() (State, []LeftOut, error) { return m.Rules.Replay(m.Players, m.Events) }
+
+// With is the match with more events; those that are there already change nothing. An event that makes no sense where it stands is told,
+// at "events" with its number, and then nothing is recorded.
+func (m Match) With(events []Event) (Match, error) {
+	if m.Rules == nil {
+		return m, invalid.Fields{{Path: "events", Message: "only the result of this game was entered"}}
+	}
+	known := map[string]bool{}
+	for _, e := range m.Events {
+		known[e.ID] = true
+	}
+	more := m
+	more.Events = slices.Clone(m.Events)
+	for _, e := range events {
+		if !known[e.ID] {
+			known[e.ID] = true
+			more.Events = append(more.Events, e)
+		}
+	}
+	if len(more.Events) > 5000 {
+		return m, invalid.Fields{{Path: "events", Message: "a game has at most 5000 events"}}
+	}
+	_, left, err := more.State()
+	if err != nil {
+		return m, err
+	}
+	var wrong invalid.Fields
+	for i, e := range events {
+		for _, out := range left {
+			if out.ID == e.ID {
+				wrong.Add(invalid.Join("events", i), "%s", out.Reason)
+			}
+		}
+	}
+	if wrong.Err() != nil {
+		return m, wrong.Err()
+	}
+	return more, nil
+}
+
+// Rounds are the results of a match so far, round by round.
+func (m Match) Rounds() []Round {
+	if m.Rules == nil {
+		return m.Entered
+	}
+	s, _, err := m.State()
+	if err != nil {
+		return nil
+	}
+	return s.Played
+}
+
+// Results are what a match says about who is stronger: its rounds between two sides of students in which points were won.
+func (m Match) Results() []ranking.Result {
+	uneven := m.Rules != nil && m.Rules.End.Near != m.Rules.End.Far
+	var list []ranking.Result
+	for _, one := range m.Rounds() {
+		if result := one.result(uneven); result.Check() == nil {
+			list = append(list, result)
+		}
+	}
+	return list
+}
+
+func (r Round) result(uneven bool) ranking.Result {
+	return ranking.Result{Near: r.Near, Far: r.Far, NearPoints: r.NearPoints, FarPoints: r.FarPoints, Uneven: uneven}
+}

@@ -1,0 +1,329 @@
+package game
+
+import (
+	"fmt"
+	"strings"
+
+	"hodometer/core/units"
+)
+
+// Sentences are the rules in words, in the order in which a coach would tell them.
+func (r Rules) Sentences() []string {
+	list := []string{r.sidesInWords()}
+	list = append(list, r.feedInWords()...)
+	for _, each := range r.Restrictions {
+		list = append(list, each.inWords())
+	}
+	list = append(list, r.pointsInWords()...)
+	list = append(list, r.afterInWords()...)
+	return append(list, r.endInWords())
+}
+
+func (r Rules) sidesInWords() string {
+	near, far := r.On(Near), r.On(Far)
+	sides := fmt.Sprintf("%s against %s", number(near), number(far))
+	if far == 0 {
+		sides = units.Count(near, "player", "players") + " against the drill"
+	}
+	if near == 0 {
+		sides = units.Count(far, "player", "players") + " against the drill"
+	}
+	if r.Coach {
+		sides += "; the coach fills a place where a player is missing"
+	}
+	if r.Score == EachTheirOwn {
+		sides += "; everybody keeps their own score"
+	}
+	return capital(sides) + "."
+}
+
+func (r Rules) feedInWords() []string {
+	f := r.Feed
+	verb, begins := "serves", "Every rally begins with a serve"
+	switch f.Kind {
+	case PlayerFeeds:
+		verb, begins = "feeds", "Every rally begins with a feed by a player"
+	case CoachFeeds:
+		verb, begins = "is fed to", "The coach feeds every rally"
+	}
+	unit := "rally"
+	if r.Mini != nil {
+		unit = "little match"
+	}
+	if f.Second {
+		begins += "; there is a second serve"
+	}
+	list := []string{begins + "."}
+	switch f.Changes {
+	case AfterRallies:
+		list = append(list, fmt.Sprintf("After %s the other side %s.", every(f.Every, unit), verb))
+	case ToTheWinner:
+		list = append(list, fmt.Sprintf("Who won %s next.", verb))
+	case ToTheLoser:
+		list = append(list, fmt.Sprintf("Who lost %s next.", verb))
+	case ByRota:
+		list = append(list, fmt.Sprintf("Everybody %s in turn, %s each.", verb, every(max(1, f.Every), unit)))
+	}
+	if f.Box != "" {
+		box := fmt.Sprintf("From the %s of the middle", f.Box)
+		if f.BoxFor > 0 {
+			box += fmt.Sprintf("; after %s from the other side", every(f.BoxFor, unit))
+		}
+		list = append(list, box+".")
+	}
+	if f.Valid != "" {
+		list = append(list, fmt.Sprintf("A feed is good when %s; any other one is fed again.", strings.TrimSuffix(f.Valid, ".")))
+	}
+	return list
+}
+
+func (r Restriction) inWords() string {
+	who := string(r.Who)
+	if r.Who == "" {
+		who = "everybody"
+	}
+	what := string(r.Kind)
+	switch r.Kind {
+	case CrossCourtOnly, HalfCourt:
+		what = "plays " + what
+	case PlayedSo:
+		what = "plays " + r.Text
+	}
+	if r.Text != "" && r.Kind != PlayedSo {
+		what += ": " + r.Text
+	}
+	if r.Shot > 0 {
+		what = fmt.Sprintf("%s, with stroke %d of the rally", what, r.Shot)
+	}
+	return capital(who) + " " + what + "; who does not loses the rally."
+}
+
+func (r Rules) pointsInWords() []string {
+	var list []string
+	switch {
+	case r.Mini != nil:
+		list = append(list, fmt.Sprintf("A little match is %s: %s. Most of them won is %s, all of them %d.",
+			units.Count(len(r.Mini.Balls), "rally", "rallies"), strings.Join(r.Mini.Balls, ", "), worth(r.Mini.Won), r.Mini.Swept))
+	default:
+		list = append(list, fmt.Sprintf("A rally that is won is %s.", worth(r.Rally)))
+	}
+	for _, a := range r.Awards {
+		name := capital(a.Name)
+		if a.By != "" {
+			name += ", by " + string(a.By)
+		}
+		var what string
+		switch a.Ends {
+		case WinsRally:
+			what = "wins the rally and is " + worth(a.Points)
+		case WinsGame:
+			what = "wins the game"
+		case LosesIt:
+			what = "loses the rally"
+			if a.Points != 0 {
+				what += " and costs " + worth(-a.Points)
+			}
+		default:
+			what = "is " + worth(a.Points) + " beside the rally"
+		}
+		if a.NotOnSecond {
+			what += ", not after a second serve"
+		}
+		if a.NoBonus {
+			what += "; nothing else counts then"
+		}
+		list = append(list, name+" "+what+".")
+	}
+	return list
+}
+
+func (r Rules) afterInWords() []string {
+	var list []string
+	if r.After.Restart != "" {
+		which := "Every rally"
+		if r.After.Every > 1 {
+			which = fmt.Sprintf("Every %s rally", ordinal(r.After.Every))
+		}
+		list = append(list, which+" begins from where they stand.")
+	}
+	if r.After.Net != "" {
+		list = append(list, fmt.Sprintf("The %s side begins at the net; who wins a rally takes the net or keeps it.", r.After.Net))
+	}
+	if r.Rotation.Every > 0 {
+		how := "everybody moves one place to the right"
+		switch r.Rotation.How {
+		case OnToTheLeft:
+			how = "everybody moves one place to the left"
+		case WinnersStay:
+			how = "the winners stay and the losers make room for who waits"
+		}
+		list = append(list, fmt.Sprintf("After %s %s.", every(r.Rotation.Every, "rally"), how))
+	}
+	if r.Unscored > 0 {
+		unit := "round"
+		if r.Rotation.Every == 0 {
+			unit = "rally"
+		}
+		list = append(list, fmt.Sprintf("The first %s without a score.", map[bool]string{true: unit + " is", false: fmt.Sprintf("%d %s are", r.Unscored, many(unit))}[r.Unscored == 1]))
+	}
+	return list
+}
+
+// endInWords is when the game is over.
+func (r Rules) endInWords() string {
+	var ends []string
+	e := r.End
+	switch {
+	case e.Near > 0 && e.Near == e.Far:
+		to := fmt.Sprintf("To %d", e.Near)
+		if e.WinBy > 1 {
+			to += ", two ahead"
+		}
+		if e.Cap > 0 {
+			to += fmt.Sprintf(", at %d one is enough", e.Cap)
+		}
+		ends = append(ends, to)
+	case e.Near > 0 && e.Far > 0:
+		ends = append(ends, fmt.Sprintf("The near side needs %d, the far side %d", e.Near, e.Far))
+	case e.Near > 0:
+		ends = append(ends, fmt.Sprintf("The near side needs %d", e.Near))
+	case e.Far > 0:
+		ends = append(ends, fmt.Sprintf("The far side needs %d", e.Far))
+	}
+	if e.Rounds > 0 {
+		ends = append(ends, "over after "+units.Count(e.Rounds, "round", "rounds"))
+	}
+	if e.Rallies > 0 {
+		ends = append(ends, "over after "+units.Count(e.Rallies, "rally", "rallies"))
+	}
+	if e.Minutes > 0 {
+		ends = append(ends, "over after "+units.Decimal(e.Minutes, 1)+" min")
+	}
+	if len(ends) == 0 {
+		return "Over when something wins the game."
+	}
+	return capital(strings.Join(ends, "; ")) + "."
+}
+
+// every is so many of a unit, without the number for one.
+func every(n int, unit string) string {
+	if n <= 1 {
+		return "every " + unit
+	}
+	return fmt.Sprintf("%d %s", n, many(unit))
+}
+
+func many(unit string) string {
+	switch unit {
+	case "rally":
+		return "rallies"
+	case "little match":
+		return "little matches"
+	}
+	return unit + "s"
+}
+
+func worth(points int) string { return units.Count(points, "point", "points") }
+
+// number is a small number in words.
+func number(n int) string {
+	words := []string{"nobody", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"}
+	if n < len(words) {
+		return words[n]
+	}
+	return fmt.Sprint(n)
+}
+
+func ordinal(n int) string {
+	words := []string{"", "", "second", "third", "fourth", "fifth", "sixth"}
+	if n < len(words) {
+		return words[n]
+	}
+	return fmt.Sprintf("%dth", n)
+}
+
+// capital begins a sentence.
+func capital(text string) string {
+	if text == "" {
+		return text
+	}
+	return strings.ToUpper(text[:1]) + text[1:]
+}
+
+// Next is what happens next in a game, in words; names are those of its players.
+func (r Rules) Next(s State, names map[string]string) string {
+	if s.Over {
+		switch {
+		case len(s.Best) > 0:
+			return "Over: " + named(s.Best, names) + " with most points."
+		case s.Winner == "":
+			return "Over: nobody is ahead."
+		}
+		winners := r.sideOn(s, s.Winner)
+		if len(winners) == 0 {
+			return "Over: the drill has won."
+		}
+		return "Over: " + named(winners, names) + " won."
+	}
+	var text string
+	switch {
+	case s.Feeder == "":
+		text = "The coach feeds"
+	case r.Feed.Kind == PlayerFeeds:
+		text = called(s.Feeder, names) + " feeds"
+	default:
+		text = called(s.Feeder, names) + " serves"
+	}
+	if s.Second {
+		text += " a second time"
+	}
+	if s.Ball != "" {
+		text += ": " + s.Ball
+	}
+	if s.Box != "" {
+		text += ", from the " + string(s.Box)
+	}
+	if s.Net != "" {
+		text += fmt.Sprintf("; %s at the net", named(r.sideOn(s, s.Net), names))
+	}
+	if s.Stand {
+		text += "; from where they stand"
+	}
+	if !s.Scored {
+		text += "; it does not count yet"
+	}
+	return text + "."
+}
+
+// sideOn are the players of a side now.
+func (r Rules) sideOn(s State, side Side) []string {
+	var list []string
+	for i, spot := range r.Spots {
+		if spot.Side == side {
+			list = append(list, s.Spots[i])
+		}
+	}
+	return list
+}
+
+func called(player string, names map[string]string) string {
+	if player == Coach {
+		return "the coach"
+	}
+	if name, ok := names[player]; ok {
+		return name
+	}
+	return player
+}
+
+// named lists players in a sentence.
+func named(players []string, names map[string]string) string {
+	list := make([]string, len(players))
+	for i, p := range players {
+		list[i] = called(p, names)
+	}
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+}
