@@ -49,6 +49,8 @@ func (s *server) routes() []Route {
 	table = append(table, s.studentRoutes()...)
 	table = append(table, s.drillRoutes()...)
 	table = append(table, s.lessonRoutes()...)
+	table = append(table, s.gameRoutes()...)
+	table = append(table, s.playedRoutes()...)
 	table = append(table, s.settingsRoutes()...)
 	table = append(table, s.aboutRoutes()...)
 	table = append(table, s.lengthRoutes()...)

@@ -18,6 +18,7 @@ import (
 	_ "modernc.org/sqlite" // the driver
 
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/student"
 )
@@ -36,6 +37,8 @@ type Store struct {
 	Students Collection[student.Profile]
 	Drills   Collection[drill.Document]
 	Lessons  Collection[lesson.Document]
+	Games    Collection[game.Document]
+	Played   Collection[game.Match]
 }
 
 // Open opens a file, making it where there is none, and brings its tables up to date. The caller
@@ -59,6 +62,8 @@ func Open(ctx context.Context, path string) (*Store, error) {
 	s.Students = Collection[student.Profile]{store: s, table: "student"}
 	s.Drills = Collection[drill.Document]{store: s, table: "drill"}
 	s.Lessons = Collection[lesson.Document]{store: s, table: "lesson"}
+	s.Games = Collection[game.Document]{store: s, table: "game"}
+	s.Played = Collection[game.Match]{store: s, table: "played"}
 	return s, nil
 }
 

@@ -20,8 +20,8 @@ type State struct {
 	Feeds    Side     `json:"feeds" description:"The side that serves or feeds"`
 	Feeder   string   `json:"feeder" description:"Who does; empty where the coach feeds"`
 	Second   bool     `json:"second" description:"It is a second serve"`
-	Box      Box      `json:"box" description:"From which side of the middle; empty: anywhere"`
-	Net      Side     `json:"net" description:"Which side holds the net; empty: nobody"`
+	Box      Box      `json:"box,omitempty" description:"From which side of the middle; empty: anywhere"`
+	Net      Side     `json:"net,omitempty" description:"Which side holds the net; empty: nobody"`
 	Stand    bool     `json:"stand" description:"The rally begins from where they stand"`
 	Ball     string   `json:"ball" description:"Of a little match: how the rally begins"`
 	Wins     [2]int   `json:"wins" description:"Rallies won in the little match"`
@@ -30,7 +30,7 @@ type State struct {
 	Bonus    [2]int   `json:"bonus" description:"Points for what was done in this rally, once it is over"`
 	Choices  [2]int   `json:"choices" description:"Right and wrong choices so far"`
 	Over     bool     `json:"over"`
-	Winner   Side     `json:"winner" description:"Of a game that is over; empty: nobody"`
+	Winner   Side     `json:"winner,omitempty" description:"Of a game that is over; empty: nobody"`
 	Best     []string `json:"best" description:"Of a game in which everybody has their own score and that is over: who has most"`
 	Played   []Round  `json:"played" description:"The rounds so far that count, with what both sides won in them; one where places are never changed"`
 
@@ -131,38 +131,52 @@ func (s *State) feeding(r Rules) int {
 // Replay plays the events of a game in order. The same events give the same state however they came. Events that make no sense where
 // they stand change nothing and are listed with the reason.
 func (r Rules) Replay(players []string, events []Event) (State, []LeftOut, error) {
+	steps, left, err := r.run(players, events)
+	if err != nil {
+		return State{}, nil, err
+	}
+	return steps[len(steps)-1].state, left, nil
+}
+
+// step is an event that stands, and the state after it; the first one has no event.
+type step struct {
+	event Event
+	state State
+}
+
+// run plays the events of a game in order and returns those that stand.
+func (r Rules) run(players []string, events []Event) ([]step, []LeftOut, error) {
 	first, err := r.Start(players)
 	if err != nil {
-		return first, nil, err
+		return nil, nil, err
 	}
-	states, undone := []State{first}, []State{}
-	left := []LeftOut{}
+	steps, undone, left := []step{{state: first}}, []step{}, []LeftOut{}
 	for _, e := range inOrder(events) {
-		now := states[len(states)-1]
+		last := len(steps) - 1
 		switch e.Kind {
 		case Undo:
-			if len(states) == 1 {
+			if last == 0 {
 				left = append(left, LeftOut{e.ID, "there is nothing to take back"})
 				continue
 			}
-			states, undone = states[:len(states)-1], append(undone, now)
+			steps, undone = steps[:last], append(undone, steps[last])
 			continue
 		case Redo:
 			if len(undone) == 0 {
 				left = append(left, LeftOut{e.ID, "nothing was taken back"})
 				continue
 			}
-			states, undone = append(states, undone[len(undone)-1]), undone[:len(undone)-1]
+			steps, undone = append(steps, undone[len(undone)-1]), undone[:len(undone)-1]
 			continue
 		}
-		next, err := r.Play(now, e)
+		next, err := r.Play(steps[last].state, e)
 		if err != nil {
 			left = append(left, LeftOut{e.ID, invalid.Sentence(err)})
 			continue
 		}
-		states, undone = append(states, next), undone[:0]
+		steps, undone = append(steps, step{e, next}), undone[:0]
 	}
-	return states[len(states)-1], left, nil
+	return steps, left, nil
 }
 
 // Play is the state after one more event that is neither Undo nor Redo. It returns invalid.Fields where the event makes no sense, and

@@ -2,6 +2,7 @@ package game
 
 import (
 	"slices"
+	"strings"
 	"time"
 
 	"hodometer/core/court"
@@ -19,19 +20,42 @@ type Match struct {
 	Title         string      `json:"title" minLength:"1" maxLength:"80" description:"What the game is called"`
 	Sport         court.Sport `json:"sport"`
 	Date          string      `json:"date" format:"date"`
-	Players       []string    `json:"players" minItems:"1" maxItems:"24" description:"Students, by start place, then who waits"`
+	Players       []string    `json:"players" minItems:"1" maxItems:"40" description:"Students, by start place, then who waits"`
 	Rules         *Rules      `json:"rules,omitempty" description:"By which it is played, as they were when it began; empty where only the result was entered"`
 	Events        []Event     `json:"events,omitempty" maxItems:"5000"`
-	Entered       []Round     `json:"entered,omitempty" maxItems:"24" description:"Results that were entered afterwards"`
+	Entered       []Round     `json:"entered,omitempty" maxItems:"800" description:"Results that were entered afterwards"`
+	Robin         *Robin      `json:"robin,omitempty" description:"Everybody plays everybody; its results are entered"`
+}
+
+// Robin is how a round robin is played.
+type Robin struct {
+	Courts  int     `json:"courts" minimum:"1" maximum:"20"`
+	Minutes float64 `json:"minutes" minimum:"1" maximum:"240" description:"For each game"`
+}
+
+// Fixtures are the games of a round robin; none where it is none. It returns invalid.Fields.
+func (m Match) Fixtures() ([]ranking.Fixture, error) {
+	if m.Robin == nil {
+		return []ranking.Fixture{}, nil
+	}
+	return ranking.RoundRobin(m.Players, m.Robin.Courts, m.Robin.Minutes)
 }
 
 // Check says what is wrong with a match beyond its shape.
 func (m Match) Check() error {
 	var wrong invalid.Fields
+	if strings.TrimSpace(m.Title) == "" {
+		wrong.Add("title", "say what was played")
+	}
 	if _, err := time.Parse(time.DateOnly, m.Date); err != nil {
 		wrong.Add("date", "a day, as 2026-03-10")
 	}
 	switch {
+	case m.Robin != nil && m.Rules != nil:
+		wrong.Add("robin", "a round robin has its results entered")
+	case m.Robin != nil:
+		_, err := m.Fixtures()
+		wrong.Under("", err)
 	case m.Rules != nil && len(m.Entered) > 0:
 		wrong.Add("entered", "a game that is counted point by point has its result already")
 	case m.Rules != nil:
@@ -124,4 +148,14 @@ func (m Match) Results() []ranking.Result {
 
 func (r Round) result(uneven bool) ranking.Result {
 	return ranking.Result{Near: r.Near, Far: r.Far, NearPoints: r.NearPoints, FarPoints: r.FarPoints, Uneven: uneven}
+}
+
+// Last is the last event of a match that stands, in words; empty where there is none. Names are those of its players.
+func (m Match) Last(names map[string]string) string {
+	steps, _, err := m.Rules.run(m.Players, m.Events)
+	if err != nil || len(steps) < 2 {
+		return ""
+	}
+	last := len(steps) - 1
+	return m.Rules.InWords(steps[last-1].state, steps[last].event, names)
 }

@@ -69,6 +69,9 @@ func (r Ranking) Teams(players []string, number int) [][]string {
 		return r.halves(r.sorted(players))
 	}
 	teams := make([][]string, number)
+	for i := range teams {
+		teams[i] = []string{}
+	}
 	for i, p := range r.sorted(players) {
 		to := i % (2 * number)
 		if to >= number {

@@ -260,6 +260,109 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/games": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Games, the coach's own and the ready ones */
+        get: operations["listGames"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/games/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new game, which is not saved yet */
+        post: operations["beginGame"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/games/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work a game out without saving it */
+        post: operations["previewGame"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/games/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One game */
+        get: operations["getGame"];
+        /** Add or change a game */
+        put: operations["saveGame"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/games/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Archive a game, or bring it back */
+        put: operations["archiveGame"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/games/{id}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make an own version of a game */
+        post: operations["duplicateGame"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lengths": {
         parameters: {
             query?: never;
@@ -612,6 +715,92 @@ export interface paths {
         put?: never;
         /** Count balls; the same taps may be sent again */
         post: operations["addTaps"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/played": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Games that were played, the newest first, some at a time */
+        get: operations["listPlayed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/played/ranking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Players in order from their games, with even matches and teams */
+        get: operations["rankPlayers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/played/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One game that was or is played */
+        get: operations["getPlayed"];
+        /** Begin a game, or enter and change results */
+        put: operations["savePlayed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/played/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a game that was played out of the record, or bring it back */
+        put: operations["archivePlayed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/played/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What happened in a game; what is there already changes nothing */
+        post: operations["addEvents"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2440,6 +2629,378 @@ export interface components {
             drills: components["schemas"]["DrillCard"][];
             total: number;
         };
+        Game: {
+            archived: boolean;
+            /** @description A ready game, which is duplicated to be changed */
+            builtIn: boolean;
+            document: components["schemas"]["GameDocument"];
+            /** Format: uuid */
+            id: string;
+            /** @description Between equals; null where the document no longer makes sense */
+            length: null | components["schemas"]["GameLength"];
+            /** Format: int64 */
+            revision: number;
+            /** @description The rules in words */
+            sentences: string[];
+        };
+        GameAfter: {
+            /** @description Only every so many rallies begin from where they stand; 0: all */
+            every?: number;
+            /** @description Which side holds the net at the start of each round; the winner of a rally takes it or keeps it. Empty: nobody */
+            net?: components["schemas"]["GameSide"];
+            /** @description Empty: from the start places */
+            restart?: components["schemas"]["GameRestart"];
+        };
+        GameAsked: {
+            chances: components["schemas"]["GameChances"];
+            document: components["schemas"]["GameDocument"];
+            /**
+             * Format: double
+             * @description How much time there is; 0: it does not matter
+             */
+            minutes: number;
+            /** @description About how long a fair game is wanted */
+            rallies: number;
+            /** @description Which game is played through */
+            seed: number;
+            /** @description Empty: as players at a club play the sport */
+            tempo?: components["schemas"]["GameTempo"];
+        };
+        GameAward: {
+            /** @description Who can earn it; empty: both sides */
+            by?: components["schemas"]["GameWhose"];
+            /** @description Empty: the rally goes on */
+            ends?: components["schemas"]["GameEnds"];
+            /** @description Stays, however it is called */
+            id: string;
+            /** @description As its button says it */
+            name: string;
+            /** @description Of one that ends the rally: nothing else counts in that rally */
+            noBonus?: boolean;
+            /** @description Not after a second serve */
+            notOnSecond?: boolean;
+            /** @description To the side that did it; of one that wins the rally instead of what a rally is worth, else beside it */
+            points: number;
+            /** @description With which stroke of the rally, from 1 for the serve or the feed; 0: with any */
+            shot?: number;
+            /** @description What has to be hit, on the court */
+            target?: components["schemas"]["CourtTarget"];
+        };
+        /** @enum {string} */
+        GameBox: "right" | "left";
+        GameChance: {
+            award: string;
+            /** Format: double */
+            far: number;
+            /** Format: double */
+            near: number;
+        };
+        GameChances: {
+            /** @description Of what is worth points of its own; one that is missing is as usual */
+            awards?: components["schemas"]["GameChance"][];
+            /**
+             * Format: double
+             * @description That the near side wins a rally that the far side feeds
+             */
+            farFeeds: number;
+            /**
+             * Format: double
+             * @description That the near side wins a rally that it feeds
+             */
+            nearFeeds: number;
+        };
+        /** @enum {string} */
+        GameChanges: "every so many rallies" | "to who won" | "to who lost" | "to the next player in turn";
+        GameDocument: {
+            cautions: string[];
+            court: string;
+            /** @description One or two things to watch */
+            cues: string[];
+            equipment: string[];
+            name: string;
+            rules: components["schemas"]["GameRules"];
+            sport: components["schemas"]["CourtSport"];
+            summary: string;
+            /** @description Of the format of this document */
+            version: number;
+        };
+        GameDuration: {
+            /** Format: double */
+            high50: number;
+            /** Format: double */
+            high80: number;
+            /**
+             * Format: double
+             * @description Half of the games take between these
+             */
+            low50: number;
+            /**
+             * Format: double
+             * @description Four of five take between these
+             */
+            low80: number;
+            /** Format: double */
+            mean: number;
+            /**
+             * Format: double
+             * @description 999 of 1000 take at most so long
+             */
+            nearly: number;
+        };
+        GameEnd: {
+            /** @description Points at which being one ahead is enough; 0: none */
+            cap?: number;
+            /** @description Points that the far side needs; 0: none */
+            far?: number;
+            /**
+             * Format: double
+             * @description Over when the time is up; 0: not so
+             */
+            minutes?: number;
+            /** @description Points that the near side needs; 0: none */
+            near?: number;
+            /** @description Over after so many scored rallies; 0: not so */
+            rallies?: number;
+            /** @description Over after so many scored rounds; 0: not so */
+            rounds?: number;
+            /** @description Points that the winner has to be ahead; 0: one */
+            winBy?: number;
+        };
+        /** @enum {string} */
+        GameEnds: "wins the rally" | "loses the rally" | "wins the game";
+        GameEvent: {
+            /** Format: date-time */
+            at: string;
+            /** @description Which one */
+            award?: string;
+            id: string;
+            kind: components["schemas"]["GameEventKind"];
+            /** @description Which player, where one alone did it */
+            player?: string;
+            /** @description In which rally, from 1: nobody can win one twice */
+            rally: number;
+            /** @description Which one, from 0 */
+            restriction?: number;
+            /** @description Of a choice: it was the right one */
+            right?: boolean;
+            /** @description Who won it, was awarded, broke a restriction */
+            side?: components["schemas"]["GameSide"];
+        };
+        /** @enum {string} */
+        GameEventKind: "won" | "awarded" | "broke" | "fault" | "again" | "chose" | "time" | "undo" | "redo";
+        GameEvents: {
+            events: components["schemas"]["GameEvent"][];
+        };
+        GameFeed: {
+            /** @description From which side of the middle the first rally begins; empty: anywhere */
+            box?: components["schemas"]["GameBox"];
+            /** @description After how many rallies the other side of the middle is on; 0: never */
+            boxFor?: number;
+            /** @description When the other side feeds; empty: never */
+            changes?: components["schemas"]["GameChanges"];
+            /** @description After how many rallies the feed passes on */
+            every?: number;
+            /** @description Which side feeds first; empty: the near one */
+            first?: components["schemas"]["GameSide"];
+            /** @description How a rally begins; empty: with a serve */
+            kind?: components["schemas"]["GameFeedKind"];
+            /** @description After a first serve that is out there is a second one */
+            second?: boolean;
+            /** @description What a good feed is: any other one is fed again */
+            valid?: string;
+        };
+        /** @enum {string} */
+        GameFeedKind: "a player feeds" | "the coach feeds";
+        /** @enum {string} */
+        GameKeeping: "each player’s own";
+        GameLength: {
+            minutes: components["schemas"]["GameDuration"];
+            /** @description 999 of 1000 games have at most so many */
+            nearly: number;
+            /**
+             * Format: double
+             * @description Mean number, with those that do not count
+             */
+            rallies: number;
+        };
+        GameMatch: {
+            /** Format: date */
+            date: string;
+            /** @description Results that were entered afterwards */
+            entered?: components["schemas"]["GameRound"][];
+            events?: components["schemas"]["GameEvent"][];
+            /** @description Which game it is; empty: a result of any */
+            game?: string;
+            /** @description Students, by start place, then who waits */
+            players: string[];
+            /** @description Everybody plays everybody; its results are entered */
+            robin?: components["schemas"]["GameRobin"];
+            /** @description By which it is played, as they were when it began; empty where only the result was entered */
+            rules?: components["schemas"]["GameRules"];
+            sport: components["schemas"]["CourtSport"];
+            /** @description What the game is called */
+            title: string;
+            /** @description Of the format of this document */
+            version: number;
+        };
+        GameMini: {
+            /** @description How each of its rallies begins; an odd number */
+            balls: string[];
+            /** @description Points for winning all of them */
+            swept: number;
+            /** @description Points for winning most of them */
+            won: number;
+        };
+        GamePair: {
+            /** @description Points that the far side needs */
+            far: number;
+            /** @description Points that the near side needs */
+            near: number;
+            /**
+             * Format: double
+             * @description Mean number of rallies
+             */
+            rallies: number;
+            /**
+             * Format: double
+             * @description Chance that the near side wins
+             */
+            wins: number;
+        };
+        /** @enum {string} */
+        GameRestart: "from where they stand";
+        GameRestriction: {
+            kind: components["schemas"]["GameRestrictionKind"];
+            /** @description Of which stroke of the rally it holds, from 1 for the serve or the feed; 0: all */
+            shot?: number;
+            /** @description What exactly, or how it is played */
+            text?: string;
+            /** @description Empty: both sides */
+            who?: components["schemas"]["GameWhose"];
+        };
+        /** @enum {string} */
+        GameRestrictionKind: "cross-court only" | "on half of the court" | "has to come in" | "may not step back" | "has to let the ball bounce" | "may not come in before a short ball" | "may not come in on the feed" | "has to be played so";
+        GameRobin: {
+            courts: number;
+            /**
+             * Format: double
+             * @description For each game
+             */
+            minutes: number;
+        };
+        GameRotation: {
+            /** @description Rallies of a round, after which places are changed; 0: never */
+            every?: number;
+            /** @description Empty: one place on to the right, with everybody who waits */
+            how?: components["schemas"]["GameTurning"];
+        };
+        GameRound: {
+            far: string[];
+            farPoints: number;
+            near: string[];
+            nearPoints: number;
+        };
+        GameRules: {
+            after: components["schemas"]["GameAfter"];
+            /** @description What else is worth points */
+            awards?: components["schemas"]["GameAward"][];
+            /** @description Points can fall below zero */
+            belowZero?: boolean;
+            /** @description The coach fills the last place where a player is missing */
+            coach?: boolean;
+            end: components["schemas"]["GameEnd"];
+            feed: components["schemas"]["GameFeed"];
+            /** @description Rallies are grouped into little matches */
+            mini?: components["schemas"]["GameMini"];
+            /** @description Points for a rally that is won */
+            rally: number;
+            /** @description What has to be kept to */
+            restrictions?: components["schemas"]["GameRestriction"][];
+            rotation: components["schemas"]["GameRotation"];
+            /** @description Empty: by side */
+            score?: components["schemas"]["GameKeeping"];
+            /** @description Start places, in the order in which players move on; a side without any is played for by the drill */
+            spots: components["schemas"]["GameSpot"][];
+            /** @description Rounds, or rallies without rotation, that are played first and do not count */
+            unscored?: number;
+        };
+        /** @enum {string} */
+        GameSide: "near" | "far";
+        GameSpot: {
+            mark: components["schemas"]["CourtMark"];
+            side: components["schemas"]["GameSide"];
+        };
+        GameState: {
+            /** @description Of a little match: how the rally begins */
+            ball: string;
+            /** @description Of a game in which everybody has their own score and that is over: who has most */
+            best: string[];
+            /** @description Points for what was done in this rally, once it is over */
+            bonus: number[];
+            /** @description From which side of the middle; empty: anywhere */
+            box?: components["schemas"]["GameBox"];
+            /** @description Right and wrong choices so far */
+            choices: number[];
+            /** @description Who does; empty where the coach feeds */
+            feeder: string;
+            /** @description The side that serves or feeds */
+            feeds: components["schemas"]["GameSide"];
+            /** @description Which side holds the net; empty: nobody */
+            net?: components["schemas"]["GameSide"];
+            over: boolean;
+            /** @description By player, in the order of the players; empty where score is kept by side */
+            personal: number[];
+            /** @description The rounds so far that count, with what both sides won in them; one where places are never changed */
+            played: components["schemas"]["GameRound"][];
+            /** @description Of the near and the far side */
+            points: number[];
+            /** @description The rally that is played next or now, from 1 */
+            rally: number;
+            /** @description Of the rotation, from 1 */
+            round: number;
+            /** @description It counts */
+            scored: boolean;
+            /** @description It is a second serve */
+            second: boolean;
+            /** @description Who is on which start place */
+            spots: string[];
+            /** @description The rally begins from where they stand */
+            stand: boolean;
+            /** @description Who waits, in turn */
+            waiting: string[];
+            /** @description Of a game that is over; empty: nobody */
+            winner?: components["schemas"]["GameSide"];
+            /** @description Rallies won in the little match */
+            wins: number[];
+        };
+        GameStep: {
+            /** @description What happens next, in words */
+            next: string;
+            state: components["schemas"]["GameState"];
+            /** @description Empty for the beginning */
+            words: string;
+        };
+        GameTempo: {
+            /**
+             * Format: double
+             * @description Seconds from the end of a rally to the next feed
+             */
+            between: number;
+            /**
+             * Format: double
+             * @description Seconds from one stroke to the next
+             */
+            stroke: number;
+            /**
+             * Format: double
+             * @description Of a rally, both sides together, on average
+             */
+            strokes: number;
+        };
+        /** @enum {string} */
+        GameTurning: "one place on to the left" | "winners stay, losers change with who waits";
+        /** @enum {string} */
+        GameWhose: "the side that feeds" | "the side that receives" | "the side that holds the net" | "the near side" | "the far side";
         GoalAsked: {
             clock: components["schemas"]["OddsClock"];
             goal: components["schemas"]["ScoreGoal"];
@@ -2795,6 +3356,9 @@ export interface components {
             name: string;
             value: string;
         };
+        NewGame: {
+            court: string;
+        };
         OddsAnswer: {
             /**
              * Format: double
@@ -3064,6 +3628,36 @@ export interface components {
              */
             spare: number;
         };
+        Played: {
+            archived: boolean;
+            document: components["schemas"]["GameMatch"];
+            /** @description Of a round robin */
+            fixtures: components["schemas"]["RankingFixture"][];
+            /** Format: uuid */
+            id: string;
+            /** @description What was tapped last and stands, in words */
+            last: string;
+            /** @description Of the players, by their identifiers */
+            names: {
+                [key: string]: string;
+            };
+            /** @description What happens next, in words */
+            next: string;
+            /** Format: int64 */
+            revision: number;
+            /** @description The results so far */
+            rounds: components["schemas"]["GameRound"][];
+            /** @description In words */
+            rules: string[];
+            /** @description Where it stands; null where only results were entered */
+            state: null | components["schemas"]["GameState"];
+            /** @description Of a round robin: its results so far */
+            table: components["schemas"]["RankingLine"][];
+        };
+        PlayedPage: {
+            played: components["schemas"]["Played"][];
+            total: number;
+        };
         PlayerfitAimed: {
             /** @description Where they are aimed */
             at: components["schemas"]["CourtPoint"];
@@ -3274,6 +3868,97 @@ export interface components {
             volleys?: boolean;
             /** @description Balls wanted in that time */
             wanted: number;
+        };
+        Ranked: {
+            doubles: components["schemas"]["RankingMatch"][];
+            /** @description That it rests on */
+            games: number;
+            /** @description Games between uneven targets, which say nothing about who wins games */
+            leftOut: number;
+            names: {
+                [key: string]: string;
+            };
+            /** @description Even matches of who is there */
+            singles: components["schemas"]["RankingMatch"][];
+            standings: components["schemas"]["RankingStanding"][];
+            /**
+             * Format: double
+             * @description How sure a place in the order is, on average over all neighbours
+             */
+            sure: number;
+            /** @description Two teams that are as equal as can be */
+            teams: string[][];
+            /** @description Who waits while the singles are played */
+            waiting: string[];
+        };
+        /** @enum {string} */
+        RankingBy: "games";
+        RankingFixture: {
+            /** @description From 1 */
+            court: number;
+            far: string;
+            /**
+             * Format: double
+             * @description Minutes after the beginning
+             */
+            minute: number;
+            near: string;
+            /** @description When it is played, from 1: games of one slot are played at once */
+            slot: number;
+        };
+        RankingLine: {
+            /** @description Points lost */
+            against: number;
+            drawn: number;
+            /** @description Points won */
+            for: number;
+            lost: number;
+            name: string;
+            /** @description From 1; equals share one */
+            place: number;
+            played: number;
+            won: number;
+        };
+        RankingMatch: {
+            /**
+             * Format: double
+             * @description Of the near side, to win a point or a game
+             */
+            chance: number;
+            far: string[];
+            near: string[];
+        };
+        RankingStanding: {
+            /**
+             * Format: double
+             * @description How sure it is that this player is stronger than the next one in the order; 1 for the last
+             */
+            above: number;
+            /**
+             * Format: double
+             * @description To win a point, or a game, against a middling player
+             */
+            chance: number;
+            /** @description That were played */
+            games: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description Four times of five the strength lies between these
+             */
+            low: number;
+            player: string;
+            /**
+             * Format: double
+             * @description Logarithm of the odds against a middling player of the group
+             */
+            strength: number;
+            /**
+             * Format: double
+             * @description Of them; a drawn one is a half
+             */
+            won: number;
         };
         ReadingAsked: {
             court: string;
@@ -4203,6 +4888,32 @@ export interface components {
             /** @description One turn, ball by ball */
             simulation: components["schemas"]["Simulation"];
         };
+        WorkedGame: {
+            /** @description Points with which both sides win about equally often, the fairest first; none where there are none */
+            fair: components["schemas"]["GamePair"][];
+            /** @description Why there are none */
+            fairWhy: string;
+            /** Format: double */
+            far: number;
+            length: components["schemas"]["GameLength"];
+            /**
+             * Format: double
+             * @description Chance that the near side wins
+             */
+            near: number;
+            /**
+             * Format: double
+             * @description That neither does, or that it is won by players
+             */
+            nobody: number;
+            sentences: string[];
+            /** @description A game by these chances, event by event */
+            steps: components["schemas"]["GameStep"][];
+            tempo: components["schemas"]["GameTempo"];
+            toFar: number;
+            /** @description What it can be played to in the time; 0 where no time was given or nothing fits */
+            toNear: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -4729,6 +5440,238 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Use"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listGames: {
+        parameters: {
+            query?: {
+                /** @description Empty: all */
+                sport?: components["schemas"]["CourtSport"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Game"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewGame"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GameDocument"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedGame"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Game"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveGame: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The revision that the change builds on, in quotes */
+                "If-Match"?: string;
+                /** @description * for something new */
+                "If-None-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Game"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archiveGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archiving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Game"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    duplicateGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Duplicate"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Game"];
                 };
             };
             default: {
@@ -5443,6 +6386,209 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Counter"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listPlayed: {
+        parameters: {
+            query?: {
+                /** @description Empty: everybody's */
+                student?: string;
+                skip?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlayedPage"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rankPlayers: {
+        parameters: {
+            query?: {
+                sport?: components["schemas"]["CourtSport"];
+                /** @description Empty: the points */
+                by?: components["schemas"]["RankingBy"];
+                /** @description Who is there to play; nobody: everybody who is ranked */
+                who?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ranked"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlayed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Played"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    savePlayed: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description The revision that the change builds on, in quotes */
+                "If-Match"?: string;
+                /** @description * for something new */
+                "If-None-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameMatch"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Played"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archivePlayed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archiving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Played"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameEvents"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Played"];
                 };
             };
             default: {

@@ -1,0 +1,195 @@
+package api
+
+import (
+	"context"
+	"net/http"
+
+	"hodometer/core/court"
+	"hodometer/core/game"
+	"hodometer/core/invalid"
+	"hodometer/core/library"
+	"hodometer/store"
+)
+
+// Game is a game with its identifier and revision.
+type Game struct {
+	ID        string        `json:"id" format:"uuid"`
+	Revision  int64         `json:"revision"`
+	Archived  bool          `json:"archived"`
+	BuiltIn   bool          `json:"builtIn" description:"A ready game, which is duplicated to be changed"`
+	Document  game.Document `json:"document"`
+	Sentences []string      `json:"sentences" description:"The rules in words"`
+	Length    *GameLength   `json:"length" description:"Between equals; null where the document no longer makes sense"`
+}
+
+func (g Game) tag() int64 { return g.Revision }
+
+// GameLength is how long a game is.
+type GameLength struct {
+	Rallies float64       `json:"rallies" description:"Mean number, with those that do not count"`
+	Nearly  int           `json:"nearly" description:"999 of 1000 games have at most so many"`
+	Minutes game.Duration `json:"minutes"`
+}
+
+func lengthOf(f game.Forecast, t game.Tempo) GameLength {
+	nearly, _ := f.Within(0.999)
+	return GameLength{Rallies: f.Rallies, Nearly: nearly, Minutes: f.Duration(t)}
+}
+
+// asGame adds the rules in words and how long the game is.
+func asGame(ctx context.Context, k store.Record[game.Document], builtIn bool) Game {
+	g := Game{ID: k.ID, Revision: k.Revision, Archived: k.Archived, BuiltIn: builtIn, Document: k.Document, Sentences: k.Document.Rules.Sentences()}
+	tempo := game.TempoOf(k.Document.Sport)
+	if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil && k.Document.Check() == nil {
+		length := lengthOf(f, tempo)
+		g.Length = &length
+	}
+	return g
+}
+
+// gamesOf are the games of a sport.
+type gamesOf struct {
+	Sport court.Sport `query:"sport" description:"Empty: all"`
+}
+
+// NewGame is where a new game is to be played.
+type NewGame struct {
+	Court court.ID `json:"court" maxLength:"40"`
+}
+
+// GameAsked is a game to be worked out without being saved.
+type GameAsked struct {
+	Document game.Document `json:"document"`
+	Chances  game.Chances  `json:"chances"`
+	Tempo    *game.Tempo   `json:"tempo,omitempty" description:"Empty: as players at a club play the sport"`
+	Rallies  int           `json:"rallies" minimum:"1" maximum:"150" description:"About how long a fair game is wanted"`
+	Minutes  float64       `json:"minutes" minimum:"0" maximum:"90" description:"How much time there is; 0: it does not matter"`
+	Seed     uint64        `json:"seed" maximum:"4294967295" description:"Which game is played through"`
+}
+
+// WorkedGame is what is worked out of a game.
+type WorkedGame struct {
+	Sentences []string    `json:"sentences"`
+	Near      float64     `json:"near" description:"Chance that the near side wins"`
+	Far       float64     `json:"far"`
+	Nobody    float64     `json:"nobody" description:"That neither does, or that it is won by players"`
+	Length    GameLength  `json:"length"`
+	Tempo     game.Tempo  `json:"tempo"`
+	Fair      []game.Pair `json:"fair" description:"Points with which both sides win about equally often, the fairest first; none where there are none"`
+	FairWhy   string      `json:"fairWhy" description:"Why there are none"`
+	ToNear    int         `json:"toNear" description:"What it can be played to in the time; 0 where no time was given or nothing fits"`
+	ToFar     int         `json:"toFar"`
+	Steps     []game.Step `json:"steps" description:"A game by these chances, event by event"`
+}
+
+// shownRallies is how many rallies of a game that is played through are shown.
+const shownRallies = 60
+
+func (s *server) gameRoutes() []Route {
+	return []Route{
+		route("GET", "/api/games", "listGames", "Games, the coach's own and the ready ones", s.games),
+		route("GET", "/api/games/:id", "getGame", "One game", func(ctx context.Context, p byID, _ None) (Game, error) { return s.game(ctx, p.ID) }),
+		route("PUT", "/api/games/:id", "saveGame", "Add or change a game", func(ctx context.Context, p keep, body game.Document) (Game, error) {
+			if err := refuseReady(p.ID); err != nil {
+				return Game{}, err
+			}
+			record, err := save(ctx, s.store.Games, p, body)
+			return asGame(ctx, record, false), err
+		}),
+		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {
+			if err := refuseReady(p.ID); err != nil {
+				return Game{}, err
+			}
+			record, err := s.store.Games.Archive(ctx, p.ID, body.Archived)
+			return asGame(ctx, record, false), err
+		}),
+		route("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p byID, body Duplicate) (Game, error) {
+			original, err := s.game(ctx, p.ID)
+			if err != nil {
+				return Game{}, err
+			}
+			record, err := s.store.Games.Create(ctx, body.ID, original.Document.Copy())
+			return asGame(ctx, record, false), err
+		}),
+		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
+			return library.NewGame(body.Court)
+		}),
+		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", previewGame),
+	}
+}
+
+func refuseReady(id string) error {
+	if _, ready := library.FindGame(id); ready {
+		return problem(http.StatusForbidden, "A ready game stays as it is. Duplicate it and change your own version.")
+	}
+	return nil
+}
+
+func (s *server) game(ctx context.Context, id string) (Game, error) {
+	if document, ok := library.FindGame(id); ok {
+		return asGame(ctx, store.Record[game.Document]{ID: id, Revision: 1, Document: document}, true), nil
+	}
+	record, err := s.store.Games.Get(ctx, id)
+	if err != nil {
+		return Game{}, err
+	}
+	return asGame(ctx, record, false), nil
+}
+
+func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
+	own, err := s.store.Games.List(ctx, false)
+	if err != nil {
+		return nil, err
+	}
+	list := []Game{}
+	add := func(k store.Record[game.Document], builtIn bool) {
+		if p.Sport == "" || p.Sport == k.Document.Sport {
+			list = append(list, asGame(ctx, k, builtIn))
+		}
+	}
+	for _, k := range own {
+		add(k, false)
+	}
+	for _, ready := range library.Games() {
+		add(store.Record[game.Document]{ID: ready.ID, Revision: 1, Document: ready.Document}, true)
+	}
+	return list, nil
+}
+
+func previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error) {
+	d := body.Document
+	if err := d.Check(); err != nil {
+		return WorkedGame{}, err
+	}
+	tempo := game.TempoOf(d.Sport)
+	if body.Tempo != nil {
+		tempo = *body.Tempo
+	}
+	var wrong invalid.Fields
+	wrong.Under("chances", body.Chances.Check())
+	wrong.Under("tempo", tempo.Check())
+	if wrong.Err() != nil {
+		return WorkedGame{}, wrong.Err()
+	}
+	f, err := d.Rules.WithMinutes(ctx, body.Chances, tempo)
+	if err != nil {
+		return WorkedGame{}, err
+	}
+	w := WorkedGame{Sentences: d.Rules.Sentences(), Near: f.Near, Far: f.Far, Nobody: f.Nobody, Length: lengthOf(f, tempo), Tempo: tempo, Fair: []game.Pair{}}
+	fair, err := d.Rules.FairPairs(ctx, body.Chances, body.Rallies)
+	switch {
+	case ctx.Err() != nil:
+		return w, ctx.Err()
+	case err != nil:
+		w.FairWhy = invalid.Sentence(err)
+	default:
+		w.Fair = fair
+	}
+	if body.Minutes > 0 {
+		if w.ToNear, w.ToFar, err = d.Rules.PointsFor(ctx, body.Minutes, body.Chances, tempo); err != nil {
+			return w, err
+		}
+	}
+	w.Steps, err = d.Rules.PlayedThrough(body.Chances, body.Seed, shownRallies)
+	return w, err
+}

@@ -1,0 +1,179 @@
+package api_test
+
+import (
+	"fmt"
+	"net/http"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/game"
+	"hodometer/core/library"
+)
+
+func readyGame(t *testing.T, name string) library.StoredGame {
+	for _, stored := range library.Games() {
+		if stored.Document.Name == name {
+			return stored
+		}
+	}
+	t.Fatal("no game ", name)
+	return library.StoredGame{}
+}
+
+func asked(d game.Document) map[string]any {
+	return map[string]any{"document": d, "chances": game.Even(), "rallies": 14, "minutes": 8, "seed": 1}
+}
+
+func TestGamesAreKept(t *testing.T) {
+	c := newClub(t)
+	list := read[[]api.Game](t, c.ask("GET", "/api/games", nil))
+	require.Len(t, list, len(library.Games()))
+	for _, g := range list {
+		require.NotNil(t, g.Length, g.Document.Name)
+		require.NotEmpty(t, g.Sentences)
+	}
+	squash := read[[]api.Game](t, c.ask("GET", "/api/games?sport=squash", nil))
+	require.Less(t, len(squash), len(list))
+
+	ready := readyGame(t, "Three Openings")
+	id := newID()
+	own := read[api.Game](t, c.ask("POST", "/api/games/"+ready.ID+"/duplicate", map[string]any{"id": id}))
+	require.Equal(t, "Three Openings (my version)", own.Document.Name)
+	own.Document.Rules.Mini.Swept = 3
+	saved := read[api.Game](t, c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"1"`))
+	require.EqualValues(t, 2, saved.Revision)
+	require.Equal(t, 3, read[api.Game](t, c.ask("GET", "/api/games/"+id, nil)).Document.Rules.Mini.Swept)
+	readProblem(t, c.ask("PUT", "/api/games/"+ready.ID, own.Document, "If-Match", `"1"`), http.StatusForbidden)
+
+	own.Document.Rules.End = game.End{}
+	problem := readProblem(t, c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+	require.Equal(t, "rules.end", problem.Fields[0].Path)
+	require.Contains(t, problem.Fields[0].Message, "never ends")
+
+	read[api.Game](t, c.ask("PUT", "/api/games/"+id+"/archived", map[string]any{"archived": true}))
+	require.Len(t, read[[]api.Game](t, c.ask("GET", "/api/games", nil)), len(library.Games()))
+
+	begun := read[game.Document](t, c.ask("POST", "/api/games/begin", map[string]any{"court": "pickleball"}))
+	require.NoError(t, begun.Check())
+}
+
+// What the desk shows of a game is what core works out, once.
+func TestAGameIsWorkedOut(t *testing.T) {
+	c := newClub(t)
+	for _, stored := range library.Games() {
+		d := stored.Document
+		w := read[api.WorkedGame](t, c.ask("POST", "/api/games/preview", asked(d)))
+		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), game.TempoOf(d.Sport))
+		require.NoError(t, err)
+		require.InDelta(t, f.Near, w.Near, 1e-12)
+		require.InDelta(t, f.Rallies, w.Length.Rallies, 1e-12)
+		require.Equal(t, f.Duration(game.TempoOf(d.Sport)), w.Length.Minutes)
+		require.InDelta(t, 1, w.Near+w.Far+w.Nobody, 1e-6)
+		require.Equal(t, d.Rules.Sentences(), w.Sentences)
+		last := w.Steps[len(w.Steps)-1]
+		require.True(t, last.State.Over, d.Name)
+		require.Contains(t, last.Next, "Over")
+		if d.Rules.Score == "" && len(d.Rules.Spots) > 1 {
+			require.NotEmpty(t, w.Fair, d.Name)
+			require.InDelta(t, 0.5, w.Fair[0].Wins, 0.2, d.Name)
+		}
+		if d.Rules.End.Near > 0 {
+			require.Positive(t, w.ToNear, d.Name)
+		}
+	}
+	duel := readyGame(t, "Ten for Five").Document
+	wrong := asked(duel)
+	wrong["chances"] = map[string]any{"nearFeeds": 1, "farFeeds": 1}
+	w := read[api.WorkedGame](t, c.ask("POST", "/api/games/preview", wrong))
+	require.Empty(t, w.Fair)
+	require.Contains(t, w.FairWhy, "no fair score")
+}
+
+func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
+	c := newClub(t)
+	one, two := ada(), ada()
+	two.Name = "Ben"
+	a, b := c.student(one), c.student(two)
+	ready := readyGame(t, "Ten for Five")
+	id := newID()
+	match := game.Match{FormatVersion: 1, Game: ready.ID, Title: ready.Document.Name, Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &ready.Document.Rules}
+	began := read[api.Played](t, c.ask("PUT", "/api/played/"+id, match, "If-None-Match", "*"))
+	require.Equal(t, "Ben", began.Names[b])
+	require.Contains(t, began.Next, "serves")
+	n := 0
+	tap := func(device string, rally int, side game.Side) map[string]any {
+		n++
+		return map[string]any{"id": fmt.Sprintf("%s%03d", device, n), "at": c.now.Add(time.Duration(n) * time.Second), "kind": "won", "rally": rally, "side": side}
+	}
+	send := func(events ...map[string]any) map[string]any { return map[string]any{"events": events} }
+	first := tap("phone", 1, game.Near)
+	read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
+	again := read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
+	require.Equal(t, [2]int{1, 0}, again.State.Points, "what is sent twice counts once")
+
+	problem := readProblem(t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 1, game.Far))), http.StatusUnprocessableEntity)
+	require.Contains(t, problem.Fields[0].Message, "rally 1 has a winner already")
+	require.Len(t, read[api.Played](t, c.ask("GET", "/api/played/"+id, nil)).Document.Events, 1, "nothing is recorded")
+
+	for rally := 2; rally <= 10; rally++ {
+		read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", rally, game.Near))))
+	}
+	over := read[api.Played](t, c.ask("GET", "/api/played/"+id, nil))
+	require.True(t, over.State.Over)
+	require.Equal(t, "Over: Ada won.", over.Next)
+	require.Equal(t, []game.Round{{Near: []string{a}, Far: []string{b}, NearPoints: 10}}, over.Rounds)
+	readProblem(t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near))), http.StatusUnprocessableEntity)
+
+	// It is a result between two sides, and nobody's balls.
+	page := read[api.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
+	require.Equal(t, 1, page.Total)
+	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+b+"/progress", nil))
+	require.Empty(t, progress.Drills)
+
+	ranked := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil))
+	require.Equal(t, a, ranked.Standings[0].Player)
+	require.Equal(t, "Ben", ranked.Names[b])
+	require.Len(t, ranked.Singles, 1)
+	uneven := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis&by=games", nil))
+	require.Equal(t, 1, uneven.LeftOut)
+	read[api.Played](t, c.ask("PUT", "/api/played/"+id+"/archived", map[string]any{"archived": true}))
+	require.Empty(t, read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil)).Standings)
+}
+
+func TestARoundRobinIsEntered(t *testing.T) {
+	c := newClub(t)
+	var players []string
+	for i := range 7 {
+		p := ada()
+		p.Name = fmt.Sprintf("Player %d", i)
+		players = append(players, c.student(p))
+	}
+	id := newID()
+	robin := game.Match{FormatVersion: 1, Title: "Club evening", Sport: "squash", Date: "2026-03-10", Players: players, Robin: &game.Robin{Courts: 2, Minutes: 12}}
+	p := read[api.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-None-Match", "*"))
+	require.Len(t, p.Fixtures, 21)
+	require.Len(t, p.Table, 7)
+	for _, f := range p.Fixtures {
+		robin.Entered = append(robin.Entered, game.Round{Near: []string{f.Near}, Far: []string{f.Far}, NearPoints: 11, FarPoints: 7})
+	}
+	p = read[api.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"1"`))
+	played := 0
+	for _, line := range p.Table {
+		played += line.Played
+	}
+	require.Equal(t, 42, played)
+	ranked := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=squash&by=games", nil))
+	require.Equal(t, 21, ranked.Games)
+	require.Len(t, ranked.Standings, 7)
+	require.Len(t, ranked.Singles, 3)
+	require.Len(t, ranked.Waiting, 1)
+	require.Len(t, ranked.Teams, 2)
+
+	robin.Entered[0].NearPoints = -1
+	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+	robin.Players = players[:1]
+	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+}

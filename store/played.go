@@ -1,0 +1,27 @@
+package store
+
+import (
+	"context"
+
+	"hodometer/core/game"
+)
+
+// PlayedOf returns the games that were played, the newest first, so many after the first ones: of a student, or of everybody where that is
+// empty; and how many there are in all.
+func (s *Store) PlayedOf(ctx context.Context, student string, skip, limit int) ([]Record[game.Match], int, error) {
+	const where = `WHERE archived = 0 AND (? = '' OR EXISTS (SELECT 1 FROM json_each(document, '$.players') AS p WHERE p.value = ?))`
+	var total int
+	if err := s.read.QueryRowContext(ctx, "SELECT count(*) FROM played "+where, student, student).Scan(&total); err != nil {
+		return nil, 0, err
+	}
+	all, err := s.Played.query(ctx, where+" ORDER BY date DESC, id DESC LIMIT ? OFFSET ?", student, student, limit, skip)
+	good, _ := split(all)
+	return good, total, err
+}
+
+// PlayedSince returns the games of a sport that were played from a day on, for a ranking.
+func (s *Store) PlayedSince(ctx context.Context, sport, from string) ([]Record[game.Match], error) {
+	all, err := s.Played.query(ctx, "WHERE archived = 0 AND date >= ? AND json_extract(document, '$.sport') = ? ORDER BY date, id", from, sport)
+	good, _ := split(all)
+	return good, err
+}
