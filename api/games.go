@@ -4,10 +4,13 @@ import (
 	"context"
 	"net/http"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
+	"hodometer/core/metric"
+	"hodometer/core/report"
 	"hodometer/store"
 )
 
@@ -20,6 +23,8 @@ type Game struct {
 	Document  game.Document `json:"document"`
 	Sentences []string      `json:"sentences" description:"The rules in words"`
 	Length    *GameLength   `json:"length" description:"Between equals; null where the document no longer makes sense"`
+
+	OnCourt *report.OnCourt `json:"onCourt" description:"Null where the document no longer makes sense"`
 }
 
 func (g Game) tag() int64 { return g.Revision }
@@ -37,12 +42,23 @@ func lengthOf(f game.Forecast, t game.Tempo) GameLength {
 }
 
 // asGame adds the rules in words and how long the game is.
-func asGame(ctx context.Context, k store.Record[game.Document], builtIn bool) Game {
+func (s *server) asGame(ctx context.Context, k store.Record[game.Document], builtIn bool) (Game, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return Game{}, err
+	}
+	return gameOf(ctx, k, builtIn, settings), nil
+}
+
+func gameOf(ctx context.Context, k store.Record[game.Document], builtIn bool, settings coach.Settings) Game {
 	g := Game{ID: k.ID, Revision: k.Revision, Archived: k.Archived, BuiltIn: builtIn, Document: k.Document, Sentences: k.Document.Rules.Sentences()}
 	tempo := game.TempoOf(k.Document.Sport)
 	if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil && k.Document.Check() == nil {
 		length := lengthOf(f, tempo)
 		g.Length = &length
+	}
+	if on, err := report.OfGame(k.Document, settings); err == nil {
+		g.OnCourt = &on
 	}
 	return g
 }
@@ -65,21 +81,33 @@ type GameAsked struct {
 	Rallies  int           `json:"rallies" minimum:"1" maximum:"150" description:"About how long a fair game is wanted"`
 	Minutes  float64       `json:"minutes" minimum:"0" maximum:"90" description:"How much time there is; 0: it does not matter"`
 	Seed     uint64        `json:"seed" maximum:"4294967295" description:"Which game is played through"`
+
+	Move *game.Move `json:"move,omitempty" description:"A start place that was moved first"`
+	Size *GameSize  `json:"size,omitempty" description:"How many players each side is to have first"`
+}
+
+// GameSize is how many players both sides have.
+type GameSize struct {
+	Near int `json:"near" minimum:"0" maximum:"6"`
+	Far  int `json:"far" minimum:"0" maximum:"6"`
 }
 
 // WorkedGame is what is worked out of a game.
 type WorkedGame struct {
-	Sentences []string    `json:"sentences"`
-	Near      float64     `json:"near" description:"Chance that the near side wins"`
-	Far       float64     `json:"far"`
-	Nobody    float64     `json:"nobody" description:"That neither does, or that it is won by players"`
-	Length    GameLength  `json:"length"`
-	Tempo     game.Tempo  `json:"tempo"`
-	Fair      []game.Pair `json:"fair" description:"Points with which both sides win about equally often, the fairest first; none where there are none"`
-	FairWhy   string      `json:"fairWhy" description:"Why there are none"`
-	ToNear    int         `json:"toNear" description:"What it can be played to in the time; 0 where no time was given or nothing fits"`
-	ToFar     int         `json:"toFar"`
-	Steps     []game.Step `json:"steps" description:"A game by these chances, event by event"`
+	Document  game.Document   `json:"document" description:"With what was done to it first"`
+	OnCourt   report.OnCourt  `json:"onCourt"`
+	Metrics   []metric.Metric `json:"metrics"`
+	Sentences []string        `json:"sentences"`
+	Near      float64         `json:"near" description:"Chance that the near side wins"`
+	Far       float64         `json:"far"`
+	Nobody    float64         `json:"nobody" description:"That neither does, or that it is won by players"`
+	Length    GameLength      `json:"length"`
+	Tempo     game.Tempo      `json:"tempo"`
+	Fair      []game.Pair     `json:"fair" description:"Points with which both sides win about equally often, the fairest first; none where there are none"`
+	FairWhy   string          `json:"fairWhy" description:"Why there are none"`
+	ToNear    int             `json:"toNear" description:"What it can be played to in the time; 0 where no time was given or nothing fits"`
+	ToFar     int             `json:"toFar"`
+	Steps     []game.Step     `json:"steps" description:"A game by these chances, event by event"`
 }
 
 // shownRallies is how many rallies of a game that is played through are shown.
@@ -94,14 +122,20 @@ func (s *server) gameRoutes() []Route {
 				return Game{}, err
 			}
 			record, err := save(ctx, s.store.Games, p, body)
-			return asGame(ctx, record, false), err
+			if err != nil {
+				return Game{}, err
+			}
+			return s.asGame(ctx, record, false)
 		}),
 		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
 			record, err := s.store.Games.Archive(ctx, p.ID, body.Archived)
-			return asGame(ctx, record, false), err
+			if err != nil {
+				return Game{}, err
+			}
+			return s.asGame(ctx, record, false)
 		}),
 		route("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p byID, body Duplicate) (Game, error) {
 			original, err := s.game(ctx, p.ID)
@@ -109,12 +143,15 @@ func (s *server) gameRoutes() []Route {
 				return Game{}, err
 			}
 			record, err := s.store.Games.Create(ctx, body.ID, original.Document.Copy())
-			return asGame(ctx, record, false), err
+			if err != nil {
+				return Game{}, err
+			}
+			return s.asGame(ctx, record, false)
 		}),
 		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
 		}),
-		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", previewGame),
+		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),
 	}
 }
 
@@ -127,13 +164,13 @@ func refuseReady(id string) error {
 
 func (s *server) game(ctx context.Context, id string) (Game, error) {
 	if document, ok := library.FindGame(id); ok {
-		return asGame(ctx, store.Record[game.Document]{ID: id, Revision: 1, Document: document}, true), nil
+		return s.asGame(ctx, store.Record[game.Document]{ID: id, Revision: 1, Document: document}, true)
 	}
 	record, err := s.store.Games.Get(ctx, id)
 	if err != nil {
 		return Game{}, err
 	}
-	return asGame(ctx, record, false), nil
+	return s.asGame(ctx, record, false)
 }
 
 func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
@@ -141,10 +178,11 @@ func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
 	if err != nil {
 		return nil, err
 	}
+	settings, _, err := s.store.Settings(ctx)
 	list := []Game{}
 	add := func(k store.Record[game.Document], builtIn bool) {
 		if p.Sport == "" || p.Sport == k.Document.Sport {
-			list = append(list, asGame(ctx, k, builtIn))
+			list = append(list, gameOf(ctx, k, builtIn, settings))
 		}
 	}
 	for _, k := range own {
@@ -153,11 +191,25 @@ func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
 	for _, ready := range library.Games() {
 		add(store.Record[game.Document]{ID: ready.ID, Revision: 1, Document: ready.Document}, true)
 	}
-	return list, nil
+	return list, err
 }
 
-func previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error) {
+func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error) {
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return WorkedGame{}, err
+	}
 	d := body.Document
+	if body.Move != nil {
+		if d, err = d.Moved(*body.Move, settings.Units.Grain()); err != nil {
+			return WorkedGame{}, err
+		}
+	}
+	if body.Size != nil {
+		if d, err = d.Sized(body.Size.Near, body.Size.Far); err != nil {
+			return WorkedGame{}, err
+		}
+	}
 	if err := d.Check(); err != nil {
 		return WorkedGame{}, err
 	}
@@ -175,7 +227,10 @@ func previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error
 	if err != nil {
 		return WorkedGame{}, err
 	}
-	w := WorkedGame{Sentences: d.Rules.Sentences(), Near: f.Near, Far: f.Far, Nobody: f.Nobody, Length: lengthOf(f, tempo), Tempo: tempo, Fair: []game.Pair{}}
+	w := WorkedGame{Document: d, Metrics: d.Rules.Metrics(f, body.Chances, tempo), Sentences: d.Rules.Sentences(), Near: f.Near, Far: f.Far, Nobody: f.Nobody, Length: lengthOf(f, tempo), Tempo: tempo, Fair: []game.Pair{}}
+	if w.OnCourt, err = report.OfGame(d, settings); err != nil {
+		return w, err
+	}
 	fair, err := d.Rules.FairPairs(ctx, body.Chances, body.Rallies)
 	switch {
 	case ctx.Err() != nil:

@@ -5,9 +5,11 @@ import (
 	"errors"
 	"slices"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/game"
 	"hodometer/core/ranking"
+	"hodometer/core/report"
 	"hodometer/store"
 )
 
@@ -24,6 +26,10 @@ type Played struct {
 	Next  string      `json:"next" description:"What happens next, in words"`
 	Last  string      `json:"last" description:"What was tapped last and stands, in words"`
 	Rules []string    `json:"rules" description:"In words"`
+	Near  *game.Can   `json:"near" description:"What can be tapped for the near side; null where nothing can"`
+	Far   *game.Can   `json:"far"`
+
+	OnCourt *report.OnCourt `json:"onCourt" description:"Null where the court is not known"`
 
 	Fixtures []ranking.Fixture `json:"fixtures" description:"Of a round robin"`
 	Table    []ranking.Line    `json:"table" description:"Of a round robin: its results so far"`
@@ -108,8 +114,12 @@ func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage
 		return page, err
 	}
 	names, err := s.names(ctx)
+	if err != nil {
+		return page, err
+	}
+	settings, _, err := s.store.Settings(ctx)
 	for _, record := range records {
-		page.Played = append(page.Played, played(record, names))
+		page.Played = append(page.Played, played(record, names, settings))
 	}
 	return page, err
 }
@@ -127,11 +137,15 @@ func (s *server) names(ctx context.Context) (map[string]string, error) {
 
 func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match]) (Played, error) {
 	names, err := s.names(ctx)
-	return played(k, names), err
+	if err != nil {
+		return Played{}, err
+	}
+	settings, _, err := s.store.Settings(ctx)
+	return played(k, names, settings), err
 }
 
 // played works a game out as far as it was played.
-func played(k store.Record[game.Match], names map[string]string) Played {
+func played(k store.Record[game.Match], names map[string]string, settings coach.Settings) Played {
 	m := k.Document
 	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: m.Rounds(), Rules: []string{}, Table: []ranking.Line{}}
 	for _, id := range append(slices.Clone(m.Players), game.Coach) {
@@ -155,7 +169,12 @@ func played(k store.Record[game.Match], names map[string]string) Played {
 	}
 	p.Rules = m.Rules.Sentences()
 	if state, _, err := m.State(); err == nil {
-		p.State, p.Next, p.Last = &state, m.Rules.Next(state, p.Names), m.Last(p.Names)
+		near, far := m.Rules.Can(state, game.Near), m.Rules.Can(state, game.Far)
+		p.State, p.Next, p.Last, p.Near, p.Far = &state, m.Rules.Next(state, p.Names), m.Last(p.Names), &near, &far
+	}
+	on, err := report.OfGame(game.Document{Court: m.Court, Rules: *m.Rules}, settings)
+	if err == nil {
+		p.OnCourt = &on
 	}
 	return p
 }

@@ -41,7 +41,10 @@ func fill(ctx context.Context, stored *store.Store, now time.Time, years int) er
 			}
 		}
 	}
-	return f.years(ctx, years)
+	if err := f.years(ctx, years); err != nil {
+		return err
+	}
+	return f.games(ctx, students) // last, so that the dice of all else stay as they are
 }
 
 // id returns the next identifier: a UUIDv7 of an instant long ago, counting up.

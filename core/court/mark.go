@@ -3,6 +3,7 @@ package court
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"hodometer/core/invalid"
 	"hodometer/core/units"
@@ -285,4 +286,34 @@ func (t Toward) mirrored() Toward {
 		return Left
 	}
 	return t
+}
+
+// Rounded brings the offsets of a mark to multiples of a grain, in metres: across the court, along it, or both.
+func (c Court) Rounded(mark Mark, grain float64, across, along bool) Mark {
+	to := func(v float64, wanted bool) float64 {
+		if !wanted || grain <= 0 {
+			return v
+		}
+		// Tenths of a millimetre keep the document readable.
+		return math.Round(math.Round(v/grain)*grain*1e4) / 1e4
+	}
+	if mark.Place != nil {
+		mark.Place = &Point{X: to(mark.Place.X, across), Y: to(mark.Place.Y, along)}
+	}
+	if mark.Along != nil {
+		line, _ := c.Line(mark.Along.Line)
+		on := *mark.Along
+		on.Distance = to(on.Distance, line.Across() && across || !line.Across() && along)
+		mark.Along = &on
+	}
+	mark.Measures = slices.Clone(mark.Measures)
+	for i, measure := range mark.Measures {
+		line, _ := c.Line(measure.Line)
+		wanted := across
+		if line.Across() {
+			wanted = along
+		}
+		mark.Measures[i].Distance = to(measure.Distance, wanted)
+	}
+	return mark
 }

@@ -1,8 +1,6 @@
 package drill
 
 import (
-	"math"
-
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
@@ -43,26 +41,5 @@ func (d Document) moved(move Move, grain float64) (Document, error) {
 
 // round brings the offsets of a mark to multiples of the grain, where the move asks for it.
 func (m Move) round(mark *court.Mark, c court.Court, grain float64) {
-	to := func(v float64, wanted bool) float64 {
-		if !wanted || grain <= 0 {
-			return v
-		}
-		// Tenths of a millimetre keep the document readable.
-		return math.Round(math.Round(v/grain)*grain*1e4) / 1e4
-	}
-	if mark.Place != nil {
-		mark.Place = &court.Point{X: to(mark.Place.X, m.RoundX), Y: to(mark.Place.Y, m.RoundY)}
-	}
-	if mark.Along != nil {
-		line, _ := c.Line(mark.Along.Line)
-		mark.Along.Distance = to(mark.Along.Distance, line.Across() && m.RoundX || !line.Across() && m.RoundY)
-	}
-	for i, measure := range mark.Measures {
-		line, _ := c.Line(measure.Line)
-		wanted := m.RoundX
-		if line.Across() {
-			wanted = m.RoundY
-		}
-		mark.Measures[i].Distance = to(measure.Distance, wanted)
-	}
+	*mark = c.Rounded(*mark, grain, m.RoundX, m.RoundY)
 }

@@ -22,10 +22,10 @@ type Pair struct {
 
 // What bounds the search for fair points.
 const (
-	widest   = 5   // points to each side of where a fair score is looked for
-	looked   = 30  // pairs that are worked out
-	proposed = 3   // that are proposed
-	apart    = 0.2 // share by which a game may be longer or shorter than wanted
+	widest   = 5    // points to each side of where a fair score is looked for
+	looked   = 2500 // rallies of games that are worked out, all pairs together
+	proposed = 3    // that are proposed
+	apart    = 0.2  // share by which a game may be longer or shorter than wanted
 )
 
 // FairPairs are the points of both sides with which a game of about so many rallies is won by both as nearly equally often as there are
@@ -58,12 +58,12 @@ func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, er
 		for far := low; far <= high; far++ {
 			// Rallies that either side would need alone, and how far they are from what is wanted.
 			a, b := float64(near)/worth[0], float64(far)/worth[1]
-			list = append(list, candidate{near, far, 3*math.Abs(a-b) + math.Abs(math.Min(a, b)-float64(length))})
+			list = append(list, candidate{near, far, math.Abs(a-b) + math.Abs(math.Min(a, b)-float64(length))})
 		}
 	}
 	slices.SortStableFunc(list, func(a, b candidate) int { return cmp.Compare(a.off, b.off) })
 	pairs := []Pair{}
-	for _, each := range list[:min(looked, len(list))] {
+	for _, each := range list[:min(max(20, looked/length), len(list))] {
 		r.End = End{Near: each.near, Far: each.far}
 		f, err := r.Forecast(ctx, c, 0)
 		if err != nil {

@@ -19,6 +19,7 @@ type Match struct {
 	Game          string      `json:"game,omitempty" maxLength:"40" description:"Which game it is; empty: a result of any"`
 	Title         string      `json:"title" minLength:"1" maxLength:"80" description:"What the game is called"`
 	Sport         court.Sport `json:"sport"`
+	Court         court.ID    `json:"court,omitempty" maxLength:"40" description:"On which it is played; empty: not known"`
 	Date          string      `json:"date" format:"date"`
 	Players       []string    `json:"players" minItems:"1" maxItems:"40" description:"Students, by start place, then who waits"`
 	Rules         *Rules      `json:"rules,omitempty" description:"By which it is played, as they were when it began; empty where only the result was entered"`
@@ -65,8 +66,6 @@ func (m Match) Check() error {
 		}
 		_, err := m.Rules.Start(m.Players)
 		wrong.Under("", err)
-	case len(m.Entered) == 0:
-		wrong.Add("entered", "enter a result")
 	}
 	for i, one := range m.Entered {
 		wrong.Under(invalid.Join("entered", i), one.result(false).Check())
@@ -96,10 +95,15 @@ func (m Match) With(events []Event) (Match, error) {
 	more := m
 	more.Events = slices.Clone(m.Events)
 	for _, e := range events {
-		if !known[e.ID] {
-			known[e.ID] = true
-			more.Events = append(more.Events, e)
+		if known[e.ID] {
+			continue
 		}
+		known[e.ID] = true
+		// The clocks of two devices differ: what comes later happened later.
+		if n := len(more.Events); n > 0 && !e.At.After(more.Events[n-1].At) {
+			e.At = more.Events[n-1].At.Add(time.Millisecond)
+		}
+		more.Events = append(more.Events, e)
 	}
 	if len(more.Events) > 5000 {
 		return m, invalid.Fields{{Path: "events", Message: "a game has at most 5000 events"}}
@@ -148,6 +152,31 @@ func (m Match) Results() []ranking.Result {
 
 func (r Round) result(uneven bool) ranking.Result {
 	return ranking.Result{Near: r.Near, Far: r.Far, NearPoints: r.NearPoints, FarPoints: r.FarPoints, Uneven: uneven}
+}
+
+// Can is what can be tapped for a side now.
+type Can struct {
+	Awards       []string `json:"awards" description:"Which awards, by their identifiers"`
+	Restrictions []int    `json:"restrictions" description:"Which restrictions it has to keep to, from 0"`
+}
+
+// Can says what can be tapped for a side in a state.
+func (r Rules) Can(s State, side Side) Can {
+	c := Can{Awards: []string{}, Restrictions: []int{}}
+	if s.Over {
+		return c
+	}
+	for _, a := range r.Awards {
+		if r.refuseAward(s, Event{Award: a.ID, Side: side}) == nil {
+			c.Awards = append(c.Awards, a.ID)
+		}
+	}
+	for i, each := range r.Restrictions {
+		if each.Who.is(side.index(), s.at) {
+			c.Restrictions = append(c.Restrictions, i)
+		}
+	}
+	return c
 }
 
 // Last is the last event of a match that stands, in words; empty where there is none. Names are those of its players.

@@ -6,6 +6,7 @@
   import Sun from '@lucide/svelte/icons/sun'
   import Target from '@lucide/svelte/icons/target'
   import Users from '@lucide/svelte/icons/users'
+  import Duel from '@lucide/svelte/icons/swords'
   import Waypoints from '@lucide/svelte/icons/waypoints'
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
@@ -29,6 +30,7 @@
     { href: '/', label: 'Today', icon: CalendarDays },
     { href: '/students', label: 'Students', icon: Users },
     { href: '/drills', label: 'Drills', icon: Target },
+    { href: '/games', label: 'Games', icon: Duel },
     { href: '/lessons', label: 'Lessons', icon: Waypoints },
     { href: '/reckoner', label: 'Reckoner', icon: Calculator },
     { href: '/settings', label: 'Settings', icon: Settings },
@@ -36,7 +38,7 @@
   const here = (href: string) => (href === '/' ? router.location === '/' : router.location.startsWith(href))
   const courtside = $derived(router.location.endsWith('/courtside'))
   /** On the bench the court needs the room: the rooms stand as a rail. */
-  const bench = $derived(/^\/drills\/[^/]+$/.test(router.location))
+  const bench = $derived(/^\/(drills|games)\/[0-9a-f-]{36}$/.test(router.location))
   let main = $state<HTMLElement>()
 
   theme.apply()
@@ -192,7 +194,7 @@
     }
     nav ul {
       display: grid;
-      grid-template-columns: repeat(6, minmax(0, 1fr));
+      grid-template-columns: repeat(7, minmax(0, 1fr));
     }
     nav a {
       flex-direction: column;

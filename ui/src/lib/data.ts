@@ -3,6 +3,7 @@ import {
   answer,
   api,
   type DrillDocument,
+  type Game,
   type GoalAsked,
   type Profile,
   type StandAsked,
@@ -10,6 +11,7 @@ import {
   type RallyAsked,
   type Settings,
   type Sought,
+  type Student,
   type TargetAsked,
   type Unreadable,
   type Vocabulary,
@@ -23,6 +25,10 @@ export const keys = {
   progress: (id: string) => ['students', id, 'progress'] as const,
   drills: ['drills'] as const,
   drill: (id: string) => ['drills', id] as const,
+  games: ['games'] as const,
+  game: (id: string) => ['games', id] as const,
+  played: ['played'] as const,
+  playedGame: (id: string) => ['played', id] as const,
   lessons: ['lessons'] as const,
   weeks: ['lessons', 'weeks'] as const,
   week: (week: number) => ['lessons', 'week', week] as const,
@@ -46,6 +52,14 @@ export const keys = {
 
 export const students = (archived: boolean) =>
   answer(api.GET('/api/students', { params: { query: { archived } } }))
+
+/** gamesQuery reads all games, the coach's own first. */
+export const gamesQuery = () =>
+  createQuery<Game[]>(() => ({ queryKey: keys.games, queryFn: () => answer(api.GET('/api/games')) }))
+
+/** studentsQuery reads who there is. */
+export const studentsQuery = () =>
+  createQuery<Student[]>(() => ({ queryKey: keys.students, queryFn: () => students(false) }))
 
 /** How many drills are read at once. */
 export const drillsAtOnce = 24

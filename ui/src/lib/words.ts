@@ -69,3 +69,6 @@ export const outcome = (standing: Pick<Counter['standing'], 'met' | 'lost' | 'pe
 /** listed writes pieces of equipment in one line. */
 export const listed = (pieces: { count: number; name: string }[]) =>
   pieces.map((piece) => `${piece.count} ${piece.name}`).join(', ')
+
+/** The day on this device, as documents write it. */
+export const today = () => new Date().toLocaleDateString('sv-SE')

@@ -2638,6 +2638,8 @@ export interface components {
             id: string;
             /** @description Between equals; null where the document no longer makes sense */
             length: null | components["schemas"]["GameLength"];
+            /** @description Null where the document no longer makes sense */
+            onCourt: null | components["schemas"]["ReportOnCourt"];
             /** Format: int64 */
             revision: number;
             /** @description The rules in words */
@@ -2659,10 +2661,14 @@ export interface components {
              * @description How much time there is; 0: it does not matter
              */
             minutes: number;
+            /** @description A start place that was moved first */
+            move?: components["schemas"]["GameMove"];
             /** @description About how long a fair game is wanted */
             rallies: number;
             /** @description Which game is played through */
             seed: number;
+            /** @description How many players each side is to have first */
+            size?: components["schemas"]["GameSize"];
             /** @description Empty: as players at a club play the sport */
             tempo?: components["schemas"]["GameTempo"];
         };
@@ -2688,6 +2694,12 @@ export interface components {
         };
         /** @enum {string} */
         GameBox: "right" | "left";
+        GameCan: {
+            /** @description Which awards, by their identifiers */
+            awards: string[];
+            /** @description Which restrictions it has to keep to, from 0 */
+            restrictions: number[];
+        };
         GameChance: {
             award: string;
             /** Format: double */
@@ -2824,6 +2836,8 @@ export interface components {
             rallies: number;
         };
         GameMatch: {
+            /** @description On which it is played; empty: not known */
+            court?: string;
             /** Format: date */
             date: string;
             /** @description Results that were entered afterwards */
@@ -2850,6 +2864,11 @@ export interface components {
             swept: number;
             /** @description Points for winning most of them */
             won: number;
+        };
+        GameMove: {
+            /** @description From 0 */
+            spot: number;
+            to: components["schemas"]["CourtPoint"];
         };
         GamePair: {
             /** @description Points that the far side needs */
@@ -2926,6 +2945,10 @@ export interface components {
         };
         /** @enum {string} */
         GameSide: "near" | "far";
+        GameSize: {
+            far: number;
+            near: number;
+        };
         GameSpot: {
             mark: components["schemas"]["CourtMark"];
             side: components["schemas"]["GameSide"];
@@ -3631,6 +3654,7 @@ export interface components {
         Played: {
             archived: boolean;
             document: components["schemas"]["GameMatch"];
+            far: null | components["schemas"]["GameCan"];
             /** @description Of a round robin */
             fixtures: components["schemas"]["RankingFixture"][];
             /** Format: uuid */
@@ -3641,8 +3665,12 @@ export interface components {
             names: {
                 [key: string]: string;
             };
+            /** @description What can be tapped for the near side; null where nothing can */
+            near: null | components["schemas"]["GameCan"];
             /** @description What happens next, in words */
             next: string;
+            /** @description Null where the court is not known */
+            onCourt: null | components["schemas"]["ReportOnCourt"];
             /** Format: int64 */
             revision: number;
             /** @description The results so far */
@@ -4042,6 +4070,13 @@ export interface components {
             measures: components["schemas"]["ReportMeasure"][];
             /** @description The place; null where it is not one of the report's */
             spot: null | components["schemas"]["ReportSpot"];
+        };
+        ReportOnCourt: {
+            court: components["schemas"]["Court"];
+            /** @description Start places, numbered in the order in which players move on */
+            spots: components["schemas"]["ReportSpot"][];
+            /** @description What has to be hit */
+            targets: components["schemas"]["CourtShape"][];
         };
         ReportSpot: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -4889,6 +4924,8 @@ export interface components {
             simulation: components["schemas"]["Simulation"];
         };
         WorkedGame: {
+            /** @description With what was done to it first */
+            document: components["schemas"]["GameDocument"];
             /** @description Points with which both sides win about equally often, the fairest first; none where there are none */
             fair: components["schemas"]["GamePair"][];
             /** @description Why there are none */
@@ -4896,6 +4933,7 @@ export interface components {
             /** Format: double */
             far: number;
             length: components["schemas"]["GameLength"];
+            metrics: components["schemas"]["Metric"][];
             /**
              * Format: double
              * @description Chance that the near side wins
@@ -4906,6 +4944,7 @@ export interface components {
              * @description That neither does, or that it is won by players
              */
             nobody: number;
+            onCourt: components["schemas"]["ReportOnCourt"];
             sentences: string[];
             /** @description A game by these chances, event by event */
             steps: components["schemas"]["GameStep"][];

@@ -4,6 +4,7 @@ import {
   api,
   over,
   type DrillDocument,
+  type GameDocument,
   type LessonDocument,
   type Profile,
   type Remark,
@@ -16,6 +17,7 @@ import type { Revision } from './draft.svelte'
 export interface Documents {
   lesson: LessonDocument
   drill: DrillDocument
+  game: GameDocument
   student: Profile
   settings: Settings['settings']
   remark: Remark
@@ -61,6 +63,17 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
     shown: () => [keys.drills, keys.lessons],
     name: (drill) => drill.name || 'a drill',
     href: (id) => `/drills/${id}`,
+  },
+  game: {
+    async send(id, body, revision) {
+      const path = { id }
+      return (await answer(api.PUT('/api/games/{id}', { params: { path, header: over(revision) }, body })))
+        .revision
+    },
+    load: (id) => answer(api.GET('/api/games/{id}', { params: { path: { id } } })),
+    shown: () => [keys.games],
+    name: (game) => game.name || 'a game',
+    href: (id) => `/games/${id}`,
   },
   student: {
     async send(id, body, revision) {

@@ -1,0 +1,82 @@
+package game
+
+import (
+	"hodometer/core/court"
+	"hodometer/core/invalid"
+)
+
+// Move is a start place that was moved on court.
+type Move struct {
+	Spot int         `json:"spot" minimum:"0" maximum:"11" description:"From 0"`
+	To   court.Point `json:"to"`
+}
+
+// Moved returns the game with a start place moved: from the lines nearest to where it is now, in multiples of the grain, in metres. It
+// returns invalid.Fields.
+func (d Document) Moved(m Move, grain float64) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	if m.Spot < 0 || m.Spot >= len(d.Rules.Spots) {
+		return d, invalid.Fields{{Path: "move.spot", Message: "the game has no such start place"}}
+	}
+	mark := c.Rounded(c.Nearby(m.To), grain, true, true)
+	if _, err := c.Resolve(mark); err != nil {
+		return d, invalid.Fields{{Path: invalid.Join("rules.spots", m.Spot, "mark"), Message: err.Error()}}
+	}
+	d = d.Clone()
+	d.Rules.Spots[m.Spot].Mark = mark
+	return d, nil
+}
+
+// Sized returns the game with so many start places on each side: those that are too many are taken away from the end of a side, new ones
+// stand beside the last one, 1.5 m nearer to the middle line of the side that it has. A side may have none; then the drill plays for it.
+func (d Document) Sized(near, far int) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	const most = 6
+	if near < 0 || far < 0 || near > most || far > most || near+far == 0 {
+		return d, invalid.Fields{{Path: "rules.spots", Message: "a side has up to 6 players, and one of them has at least one"}}
+	}
+	d = d.Clone()
+	var spots []Spot
+	for _, side := range []struct {
+		side Side
+		n    int
+	}{{Near, near}, {Far, far}} {
+		var own []Spot
+		for _, spot := range d.Rules.Spots {
+			if spot.Side == side.side && len(own) < side.n {
+				own = append(own, spot)
+			}
+		}
+		for k := len(own); k < side.n; k++ {
+			own = append(own, Spot{side.side, c.Rounded(c.Nearby(usualSpot(c, side.side, k)), 0.05, true, true)})
+		}
+		spots = append(spots, own...)
+	}
+	d.Rules.Spots = spots
+	return d, nil
+}
+
+// usualSpot is where the n-th player of a side begins of whom nothing is said: at the back, from the right and the left in turn.
+func usualSpot(c court.Court, side Side, n int) court.Point {
+	across := []float64{0.15, -0.35, 0.38, -0.12, 0, 0.25}[n%6] * c.Singles
+	along := c.AtDepth(0.9)
+	if n >= 2 {
+		along = c.AtDepth(0.45) // the others are nearer to the net
+	}
+	if c.Above > 0 {
+		along = -c.Length/2 - 0.6 // behind the table
+	}
+	if side == Far {
+		across = -across
+		if c.Net.HalfUp > 0 {
+			along = -along
+		}
+	}
+	return court.Point{X: across, Y: along}
+}

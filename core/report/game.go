@@ -1,0 +1,51 @@
+package report
+
+import (
+	"fmt"
+
+	"hodometer/core/coach"
+	"hodometer/core/court"
+	"hodometer/core/game"
+	"hodometer/core/invalid"
+)
+
+// OnCourt is what stands on court in a game.
+type OnCourt struct {
+	Court   court.Court   `json:"court"`
+	Spots   []Spot        `json:"spots" description:"Start places, numbered in the order in which players move on"`
+	Targets []court.Shape `json:"targets" description:"What has to be hit"`
+}
+
+// OfGame puts the start places and the targets of a game on its court. It returns invalid.Fields.
+func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return OnCourt{}, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	on := OnCourt{Court: c, Spots: []Spot{}, Targets: []court.Shape{}}
+	var wrong invalid.Fields
+	for i, spot := range d.Rules.Spots {
+		handle := SpotHandle(i)
+		at, err := c.Resolve(spot.Mark)
+		if wrong.Under(handle, err); err != nil {
+			continue
+		}
+		on.Spots = append(on.Spots, Spot{
+			Handle: handle, Label: fmt.Sprintf("%s side, place %d", spot.Side, i+1), Letter: fmt.Sprint(i + 1), At: at,
+			Description: c.Describe(spot.Mark, s.Tape()), Mark: spot.Mark, Parts: c.Parts(spot.Mark, s.Units),
+		})
+	}
+	for i, a := range d.Rules.Awards {
+		if a.Target == nil {
+			continue
+		}
+		shape, err := c.Shape(*a.Target, "")
+		if wrong.Under(invalid.Join("rules.awards", i, "target"), err); err == nil {
+			on.Targets = append(on.Targets, shape)
+		}
+	}
+	return on, wrong.Err()
+}
+
+// SpotHandle is the handle of the mark of a start place of a game.
+func SpotHandle(i int) string { return invalid.Join("rules.spots", i, "mark") }

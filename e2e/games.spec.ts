@@ -1,0 +1,369 @@
+import type { Page } from '@playwright/test'
+import { expect, expectClean, test } from './fixtures'
+
+/** Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field. */
+test.use({ viewport: { width: 390, height: 844 } })
+
+class Acts {
+  n = 0
+  constructor(readonly page: Page) {}
+
+  async press(name: string | RegExp, within = this.page.locator('body')) {
+    this.n++
+    await within
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .first()
+      .click()
+  }
+
+  async follow(name: string) {
+    this.n++
+    await this.page.getByRole('link', { name, exact: true }).first().click()
+  }
+
+  /** begin chooses players in the dialog that is open, and begins. */
+  async begin(...players: string[]) {
+    const dialog = this.page.getByRole('dialog')
+    for (const player of players) await this.press(new RegExp(`^${player}`), dialog)
+    await this.press('Begin', dialog)
+  }
+}
+
+const game = (page: Page, name: string) => page.getByRole('article', { name, exact: true }).first()
+const side = (page: Page, which: 'near' | 'far') => page.getByRole('region', { name: `${which} side` })
+/** won presses a side, and waits until the rally is counted. */
+async function won(page: Page, which: 'near' | 'far', score: string) {
+  await side(page, which)
+    .getByRole('button', { name: /wins the rally/ })
+    .click()
+  await shows(page, score)
+}
+/** shows waits for a score, near side first. */
+async function shows(page: Page, score: string) {
+  const [near, far] = score.split(':')
+  await expect(side(page, 'near').locator('.points')).toHaveText(near ?? '')
+  await expect(side(page, 'far').locator('.points')).toHaveText(far ?? '')
+}
+const enabled = (page: Page) =>
+  expect(side(page, 'near').getByRole('button', { name: /wins the rally/ })).toBeEnabled()
+async function award(page: Page, which: 'near' | 'far', name: string) {
+  await enabled(page)
+  await side(page, which)
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click()
+}
+/** kept looks the game up in the record. */
+async function kept(page: Page, title: string, result: RegExp) {
+  await page.getByRole('link', { name: 'Played', exact: true }).first().click()
+  await expect(page.getByRole('listitem').filter({ hasText: title }).first()).toContainText(result)
+}
+
+const six = [
+  'Noor Haldane',
+  'Teo Brackwell',
+  'Priya Dunmore',
+  'Wren Abbery',
+  'Callum Fenwright',
+  'Ines Corrigane',
+]
+
+test('a net game of six with rotation, an unscored round and everybody’s own score', async ({
+  page,
+  demo,
+}) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press(/^Play/, game(page, 'Hold the Line'))
+  await acts.begin(...six)
+  expect(acts.n).toBeLessThanOrEqual(10)
+
+  await expect(page.getByText(/it does not count yet/)).toBeVisible()
+  for (let i = 0; i < 5; i++) {
+    await enabled(page)
+    await won(page, 'near', '0:0')
+    if (i < 4) await expect(page.getByText(/it does not count yet/)).toBeVisible()
+    // A press counts once it is answered.
+    await expect(page.getByText('Noor Haldane, Teo Brackwell and Priya Dunmore win the rally.')).toBeVisible()
+    await page.reload()
+  }
+  await expect(page.getByText(/it does not count yet/)).toBeHidden()
+  const own = page.getByRole('table', { name: 'Own scores' })
+  await won(page, 'near', '1:0')
+  // Everybody has moved on by one place: who was last on the far side stands on the near one.
+  await expect(own.getByRole('row', { name: 'Ines Corrigane 1' })).toBeVisible()
+  await expect(own.getByRole('row', { name: 'Priya Dunmore 0' })).toBeVisible()
+  await won(page, 'far', '1:1')
+  await expect(own.getByRole('row', { name: 'Priya Dunmore 1' })).toBeVisible()
+  await page.getByText('Who stands where').click()
+  await expect(page.getByRole('listitem').filter({ hasText: '1: Ines Corrigane, near side' })).toBeVisible()
+  await page.getByText('End it here').click()
+  await page.getByRole('button', { name: /^Time is up/ }).click()
+  await expect(page.getByText(/with most points/)).toBeVisible()
+  await kept(page, 'Hold the Line', /Noor Haldane 1/)
+})
+
+test('a game to 5 with a bonus for the first two shots', async ({ page, demo }) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press(/^Play/, game(page, 'Serve, Then One More'))
+  await acts.begin('Teo Brackwell', 'Noor Haldane')
+  expect(acts.n).toBeLessThanOrEqual(10)
+
+  await award(page, 'near', 'serve and next shot made')
+  await expect(page.getByText('+1 once the rally is over')).toBeVisible()
+  // A bonus and a serve that was not returned do not go together.
+  await expect(side(page, 'near').getByRole('button', { name: /^serve not returned/ })).toBeHidden()
+  await won(page, 'near', '2:0')
+  await enabled(page)
+  await page.getByRole('button', { name: 'Serve out' }).click()
+  await expect(page.getByText(/Teo Brackwell serves a second time/)).toBeVisible()
+  await page.getByRole('button', { name: 'Serve out' }).click()
+  await shows(page, '2:1')
+  await expect(side(page, 'far').getByRole('button', { name: /^serve and next/ })).toBeVisible()
+  await award(page, 'far', 'serve or next shot missed')
+  await shows(page, '3:1')
+  // Taken back, put back.
+  await enabled(page)
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await shows(page, '2:1')
+  await enabled(page)
+  await page.getByRole('button', { name: 'Put back' }).click()
+  await shows(page, '3:1')
+  await enabled(page)
+  await won(page, 'near', '4:1')
+  await enabled(page)
+  await won(page, 'near', '5:1')
+  await expect(page.getByText('Over: Teo Brackwell won.')).toBeVisible()
+  await kept(page, 'Serve, Then One More', /Teo Brackwell – Noor Haldane\s*5 : 1/)
+  // It is a result between two, and nobody's balls.
+  await page.goto(`${demo.url}/#/games/ranking`)
+  await expect(page.getByRole('row', { name: /Teo Brackwell/ })).toBeVisible()
+})
+
+test('little matches of three balls with a sweep', async ({ page, demo }) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press(/^Play/, game(page, 'Three Openings'))
+  await acts.begin('Teo Brackwell', 'Noor Haldane')
+  expect(acts.n).toBeLessThanOrEqual(10)
+  for (const ball of ['second serve', 'volley', 'overhead']) {
+    await enabled(page)
+    await expect(page.getByText(new RegExp(`: ${ball}\\.`))).toBeVisible()
+    await won(page, 'near', ball === 'overhead' ? '2:0' : '0:0')
+  }
+  for (const which of ['far', 'near', 'far'] as const) {
+    await enabled(page)
+    await side(page, which)
+      .getByRole('button', { name: /wins the rally/ })
+      .click()
+    await expect(
+      page.getByText(`${which === 'far' ? 'Noor Haldane' : 'Teo Brackwell'} wins the rally.`),
+    ).toBeVisible()
+  }
+  await shows(page, '2:1')
+  await kept(page, 'Three Openings', /2 : 1/)
+})
+
+test('a soft game to 11 with cones that are worth three', async ({ page, demo }) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press(/^Play/, game(page, 'Soft and Sharp'))
+  await acts.begin('Oskar Vance', 'Lotte Winsome')
+  expect(acts.n).toBeLessThanOrEqual(10)
+  await award(page, 'near', 'cone hit')
+  await shows(page, '3:0')
+  await enabled(page)
+  await award(page, 'far', 'cone hit')
+  await shows(page, '3:3')
+  await award(page, 'near', 'not kept: what is out of reach in front')
+  await shows(page, '3:4')
+  await enabled(page)
+  await page.getByRole('button', { name: 'Play it again' }).click()
+  await expect(page.getByText('Played again.')).toBeVisible()
+  await shows(page, '3:4')
+  for (const score of ['3:7', '3:10', '3:13']) {
+    await award(page, 'far', 'cone hit')
+    await shows(page, score)
+  }
+  await expect(page.getByText('Over: Lotte Winsome won.')).toBeVisible()
+  await kept(page, 'Soft and Sharp', /3 : 13/)
+})
+
+test('a duel whose score Hodometer proposed', async ({ page, demo }) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press(/^Duplicate/, game(page, 'Ten for Five'))
+  acts.n++
+  await page.getByRole('tab', { name: /^Try it/ }).click()
+  acts.n++
+  await page.getByLabel(/The near side wins/).fill('0.6')
+  const fair = page.getByRole('region', { name: 'A fair score' }).getByRole('button').first()
+  await expect(fair).toContainText(/won (4\.[5-9]|5\.[0-5]) of 10/)
+  const [near, far] = ((await fair.locator('.drum-digits').textContent()) ?? '').split(':').map(Number)
+  expect(near).toBeGreaterThan(far ?? 0)
+  acts.n++
+  await fair.click()
+  await expect(fair).toBeDisabled()
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await acts.press(/^Play/)
+  await acts.begin('Teo Brackwell', 'Noor Haldane')
+  expect(acts.n).toBeLessThanOrEqual(10)
+  for (let i = 1; i <= (far ?? 0); i++) {
+    await enabled(page)
+    await won(page, 'far', `0:${i}`)
+  }
+  await expect(page.getByText('Over: Noor Haldane won.')).toBeVisible()
+  await kept(page, 'Ten for Five (my version)', new RegExp(`0 : ${far}`))
+})
+
+test('a round robin of seven with its ranking', async ({ page, demo }) => {
+  const acts = new Acts(page)
+  await page.goto(demo.url)
+  await acts.follow('Games')
+  await acts.press('Round robin')
+  await acts.begin(...six, 'Bram Ostley')
+  expect(acts.n).toBeLessThanOrEqual(10)
+  await expect(page.getByText('Games, 0 of 21 played')).toBeVisible()
+  const rows = page.getByRole('region', { name: 'Games', exact: true }).getByRole('row')
+  await expect(rows).toHaveCount(22)
+  for (let i = 1; i <= 4; i++) {
+    await rows.nth(i).getByRole('textbox').nth(0).fill('11')
+    await rows.nth(i).getByRole('textbox').nth(1).fill(String(i))
+    await rows.nth(i).getByRole('textbox').nth(1).press('Tab')
+  }
+  await expect(page.getByText('Games, 4 of 21 played')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('Games, 4 of 21 played')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Table of results' }).getByRole('row').nth(1)).toContainText(
+    '1',
+  )
+  // What makes no sense is told, and nothing is recorded.
+  await rows.nth(5).getByRole('textbox').nth(0).fill('eleven')
+  await rows.nth(5).getByRole('textbox').nth(0).press('Tab')
+  await expect(page.getByRole('alert')).toContainText('whole numbers')
+  await expect(page.getByText('Games, 4 of 21 played')).toBeVisible()
+  await page.getByRole('link', { name: 'Ranking' }).first().click()
+  await expect(page.getByText(/A place in this order is \d\.\d of 10 sure/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Singles' }).getByRole('listitem').first()).toContainText(
+    /\d\.\d : \d\.\d/,
+  )
+  await page.goto(`${demo.url}/#/games/played`)
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Everybody against everybody, 7' }),
+  ).toContainText('4 of 21 games')
+})
+
+test('two devices count one game: a rally has one winner', async ({ page, browser, demo }) => {
+  await page.goto(`${demo.url}/#/games`)
+  const acts = new Acts(page)
+  await acts.press(/^Play/, game(page, 'Ten for Five'))
+  await acts.begin('Teo Brackwell', 'Noor Haldane')
+  await enabled(page)
+  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+  await other.goto(page.url())
+  await enabled(other)
+  await other.getByRole('button', { name: 'Only look on' }).click()
+  await won(page, 'near', '1:0')
+  await shows(other, '1:0')
+  await other.getByRole('button', { name: 'Count here' }).click()
+  await won(other, 'far', '1:1')
+  await shows(page, '1:1')
+  // The program is away for a while: what was tapped waits on the device, and counts afterwards.
+  await demo.stop()
+  await side(page, 'near')
+    .getByRole('button', { name: /wins the rally/ })
+    .click()
+  await expect(page.getByText(/does not answer/)).toBeVisible()
+  await demo.start()
+  await page.reload()
+  await shows(page, '2:1')
+  await other.context().close()
+})
+
+test('a game is made of sentences, and what makes no sense is told where it stands', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`${demo.url}/#/games`)
+  await page.getByLabel('Court of a new game').selectOption('badminton')
+  await page.getByRole('button', { name: 'New game' }).click()
+  await expect(page.getByRole('heading', { name: 'New game', level: 1 })).toBeVisible()
+  const minutes = page.getByRole('button', { name: /^Minutes/ })
+  await expect(minutes).toBeVisible()
+  const before = await minutes.textContent()
+  await page.getByLabel('Points of the near side').fill('21')
+  await page.keyboard.press('Tab')
+  await page.getByLabel('Points of the far side').fill('21')
+  await page.keyboard.press('Tab')
+  await expect(minutes).not.toHaveText(before ?? '')
+  await page.getByLabel('Players on the far side').fill('2')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('button', { name: /^far side, place 3/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Something else is worth points' }).click()
+  await page.getByLabel('Bonus 1: name').fill('net cord')
+  await page.keyboard.press('Tab')
+  await page.getByLabel('Bonus 1: by').selectOption('the side that holds the net')
+  await expect(page.getByText('nobody holds the net in this game').first()).toBeVisible()
+  await expect(page.getByText(/^Not saved/)).toBeVisible()
+  await page.getByLabel('Who holds the net at first').selectOption('far')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.getByLabel('Points of the near side').fill('two')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('a whole number from 0 to 100')).toBeVisible()
+  // A start place is moved by key, and everything outlives a reload.
+  const place = page.getByRole('button', { name: /^near side, place 1/ })
+  const was = await place.getAttribute('aria-label')
+  await place.focus()
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowUp')
+  await expect(place).not.toHaveAttribute('aria-label', was ?? '')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  const moved = (await place.getAttribute('aria-label')) ?? ''
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(place).not.toHaveAttribute('aria-label', moved)
+  await page.getByRole('button', { name: 'Redo', exact: true }).click()
+  await expect(place).toHaveAttribute('aria-label', moved)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Bonus 1: name')).toHaveValue('net cord')
+  await page.getByRole('tab', { name: /^Try it/ }).click()
+  const rows = page.getByRole('region', { name: 'A game played through' }).getByRole('row')
+  await expect(rows.last()).toContainText('Over')
+  await page.getByRole('tab', { name: 'Words, care' }).click()
+  await expect(page.getByText('Net cord, by the side that holds the net', { exact: false })).toBeVisible()
+})
+
+for (const theme of ['chalk', 'floodlit'] as const) {
+  test(`axe finds nothing on the pages about games: ${theme}`, async ({ page, demo }) => {
+    await page.addInitScript((name) => localStorage.setItem('hodometer.theme', name), theme)
+    await page.goto(`${demo.url}/#/games`)
+    await expect(game(page, 'Hold the Line')).toBeVisible()
+    await expectClean(page)
+    await page.getByRole('link', { name: 'Serve, Then One More' }).click()
+    for (const tab of ['Rules', /^Try it/, 'Words, care']) {
+      await page.getByRole('tab', { name: tab }).click()
+      await expect(page.getByRole('button', { name: /^Rallies/ })).toBeVisible()
+      await expectClean(page)
+    }
+    await page.goto(`${demo.url}/#/games/ranking`)
+    await expect(page.getByRole('region', { name: 'Singles' })).toBeVisible()
+    await expectClean(page)
+    await page.goto(`${demo.url}/#/games/played`)
+    await expect(page.getByRole('listitem').filter({ hasText: 'Games to 11' }).first()).toBeVisible()
+    await expectClean(page)
+    await page.getByRole('link', { name: 'Games to 11' }).first().click()
+    await expect(page.getByRole('region', { name: 'Results' })).toBeVisible()
+    await expectClean(page)
+    await page.goto(`${demo.url}/#/games`)
+    await game(page, 'Hold the Line').getByRole('button', { name: /^Play/ }).click()
+    await expectClean(page)
+    await new Acts(page).begin(...six)
+    await enabled(page)
+    await expectClean(page)
+  })
+}

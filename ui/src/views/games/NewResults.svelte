@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
+  import { answer, api, describe, isNew, type Match } from '../../lib/api/client'
+  import { keys, renew, studentsQuery } from '../../lib/data'
+  import NumberField from '../../lib/NumberField.svelte'
+  import { today } from '../../lib/words'
+
+  /** A round robin, or an evening whose results are entered: who was there. */
+  const client = useQueryClient()
+  const students = studentsQuery()
+  let dialog = $state<HTMLDialogElement>()
+  let kind = $state<'robin' | 'evening'>('robin')
+  let chosen = $state<string[]>([])
+  let courts = $state(2)
+  let minutes = $state(12)
+  let wrong = $state('')
+  /** The sport that most of them play. */
+  const sport = $derived.by(() => {
+    const counts = new Map<string, number>()
+    for (const { id, profile } of students.data ?? [])
+      if (chosen.includes(id)) counts.set(profile.sport, (counts.get(profile.sport) ?? 0) + 1)
+    return ([...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'tennis') as Match['sport']
+  })
+
+  function show(which: typeof kind) {
+    kind = which
+    chosen = []
+    wrong = ''
+    dialog?.showModal()
+  }
+
+  async function begin() {
+    const id = v7()
+    const players = $state.snapshot(chosen)
+    const body: Match = {
+      version: 1,
+      title: kind === 'robin' ? `Everybody against everybody, ${players.length}` : 'Results of an evening',
+      sport,
+      date: today(),
+      players,
+      ...(kind === 'robin' ? { robin: { courts, minutes } } : { entered: [] }),
+    }
+    try {
+      await answer(api.PUT('/api/played/{id}', { params: { path: { id }, header: isNew }, body }))
+      dialog?.close()
+      await renew(client, keys.played)
+      await push(`/games/played/${id}`)
+    } catch (error) {
+      wrong = describe(error)
+    }
+  }
+</script>
+
+<button class="btn btn-sm" onclick={() => show('evening')}>Enter results</button>
+<button class="btn btn-sm btn-primary" onclick={() => show('robin')}>Round robin</button>
+<dialog bind:this={dialog} class="modal" aria-label={kind === 'robin' ? 'Round robin' : 'Enter results'}>
+  <div class="modal-box">
+    <h2>{kind === 'robin' ? 'Everybody against everybody' : 'Who was there?'}</h2>
+    <div class="mt-1 flex items-center gap-2">
+      <p class="text-sm" role="status">{chosen.length} chosen, {sport}</p>
+      <button
+        class="btn btn-xs ml-auto"
+        onclick={() => (chosen = (students.data ?? []).map((each) => each.id))}>All</button
+      >
+    </div>
+    <ul class="mt-2 grid grid-cols-2 gap-2">
+      {#each students.data ?? [] as student (student.id)}
+        {@const is = chosen.includes(student.id)}
+        <li>
+          <button
+            class="btn w-full justify-start"
+            class:btn-primary={is}
+            aria-pressed={is}
+            onclick={() => (chosen = is ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
+            ><span class="truncate">{student.profile.name}</span></button
+          >
+        </li>
+      {/each}
+    </ul>
+    {#if kind === 'robin'}
+      <div class="mt-3 grid grid-cols-2 gap-3">
+        <NumberField
+          label="Courts"
+          value={courts}
+          min={1}
+          onchange={(n) => (courts = Math.max(1, Math.round(n)))}
+        />
+        <NumberField label="Each game" unit="min" value={minutes} min={1} onchange={(n) => (minutes = n)} />
+      </div>
+    {/if}
+    {#if wrong}<p class="text-error mt-2" role="alert">{wrong}</p>{/if}
+    <div class="modal-action">
+      <button class="btn btn-primary" disabled={chosen.length < 2} onclick={begin}>Begin</button>
+      <form method="dialog"><button class="btn">Leave it</button></form>
+    </div>
+  </div>
+</dialog>

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import type { GameRestriction } from '../../lib/api/client'
+  import { among, kept, whose } from './choices'
+  import Count from './Count.svelte'
+  import type { Desk } from './desk.svelte'
+  import Pick from './Pick.svelte'
+
+  /** What has to be kept to, a sentence each: who does not loses the rally. */
+  interface Props {
+    desk: Desk
+  }
+  let { desk }: Props = $props()
+  const list = $derived(desk.rules.restrictions ?? [])
+  const fixed = $derived(desk.builtIn)
+  const set = (i: number, change: Partial<GameRestriction>) =>
+    desk.change((r) => r.restrictions?.[i] && Object.assign(r.restrictions[i], change))
+</script>
+
+{#each list as each, i (i)}
+  {@const n = i + 1}
+  <div>
+    <p>
+      <Pick
+        label="Rule {n}: who"
+        value={each.who ?? ''}
+        options={whose}
+        disabled={fixed}
+        onchange={(who) => set(i, { who: who || undefined })}
+      />
+      <Pick
+        label="Rule {n}: what"
+        value={each.kind}
+        options={kept}
+        disabled={fixed}
+        onchange={(kind) => set(i, { kind })}
+      />
+      <input
+        class="text"
+        aria-label="Rule {n}: how, or what exactly"
+        placeholder={each.kind === 'has to be played so' ? 'how' : 'what exactly, if needed'}
+        maxlength="120"
+        value={each.text ?? ''}
+        disabled={fixed}
+        onchange={(event) => set(i, { text: event.currentTarget.value.trim() || undefined })}
+      />
+      with stroke <Count
+        label="Rule {n}: stroke of the rally"
+        value={each.shot ?? 0}
+        max={9}
+        disabled={fixed}
+        onchange={(shot) => set(i, { shot: shot || undefined })}
+      /> of the rally (0: all).
+      {#if !fixed}<button
+          class="btn btn-xs"
+          onclick={() => desk.change((r) => (r.restrictions = r.restrictions?.filter((_, k) => k !== i)))}
+          >Take out<span class="sr-only"> rule {n}</span></button
+        >{/if}
+    </p>
+    {#each among(desk.errors, `rules.restrictions.${i}`) as message (message)}<p
+        class="text-error text-sm"
+        role="alert"
+      >
+        {message}
+      </p>{/each}
+  </div>
+{/each}
+{#if !fixed && list.length < 8}<p>
+    <button
+      class="btn btn-sm"
+      onclick={() =>
+        desk.change((r) => (r.restrictions = [...(r.restrictions ?? []), { kind: 'cross-court only' }]))}
+      >Something has to be kept to</button
+    >
+  </p>{/if}
+
+<style>
+  .text {
+    width: min(14rem, 100%);
+    min-height: 1.9rem;
+    padding: 0 0.4rem;
+    font-weight: 600;
+    border-bottom: 2px solid var(--color-primary);
+    background: var(--color-base-200);
+  }
+</style>

@@ -1,0 +1,378 @@
+<script lang="ts">
+  import type { GameRules } from '../../lib/api/client'
+  import Awards from './Awards.svelte'
+  import Count from './Count.svelte'
+  import type { Desk } from './desk.svelte'
+  import Pick from './Pick.svelte'
+  import Restrictions from './Restrictions.svelte'
+  import { among, changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
+
+  /** The rules of a game as sentences with choices in them. */
+  interface Props {
+    desk: Desk
+  }
+  let { desk }: Props = $props()
+  const rules = $derived(desk.rules)
+  const fixed = $derived(desk.builtIn)
+  const on = (side: 'near' | 'far') => rules.spots.filter((spot) => spot.side === side).length
+  const error = (path: string) => desk.errors[`rules.${path}`] ?? ''
+  const feed = (change: Partial<GameRules['feed']>) => desk.change((r) => Object.assign(r.feed, change))
+  const end = (change: Partial<GameRules['end']>) => desk.change((r) => Object.assign(r.end, change))
+  const some = (n: number) => n || undefined
+  const unit = $derived(rules.mini ? 'little matches' : 'rallies')
+  const feeder = $derived(feeds.find((each) => each.value === (rules.feed.kind ?? ''))?.does ?? 'serves')
+  /** Players who change sides have their own scores; places that stay are scored by side. */
+  const rotate = (every: number) =>
+    desk.change((r) => {
+      r.rotation = every ? { ...r.rotation, every } : {}
+      if (every) {
+        r.score = 'each player’s own'
+        r.end.winBy = undefined
+        r.end.far = r.end.near
+      } else r.end.rounds = undefined
+    })
+  const mini = (is: boolean) =>
+    desk.change((r) => {
+      r.mini = is ? { balls: ['first', 'second', 'third'], won: 1, swept: 2 } : undefined
+      r.rally = is ? 0 : 1
+    })
+</script>
+
+{#snippet wrong(path: string)}
+  {#if error(path)}<p class="text-error text-sm" role="alert">{error(path)}</p>{/if}
+{/snippet}
+
+<div class="sentences">
+  <p>
+    <Count
+      label="Players on the near side"
+      value={on('near')}
+      max={6}
+      disabled={fixed}
+      onchange={(near) => desk.edit({ size: { near, far: on('far') } })}
+    />
+    against
+    <Count
+      label="Players on the far side"
+      value={on('far')}
+      max={6}
+      disabled={fixed}
+      onchange={(far) => desk.edit({ size: { near: on('near'), far } })}
+    />{on('far') === 0 || on('near') === 0 ? ': the drill plays for the other side' : ''},
+    <Pick
+      label="Score"
+      value={rules.score ?? ''}
+      options={scores}
+      disabled={fixed}
+      onchange={(score) =>
+        desk.change((r) => {
+          r.score = score || undefined
+          if (score) {
+            r.end.far = r.end.near
+            r.end.winBy = undefined
+          }
+        })}
+    />.
+    <label class="tick"
+      ><input
+        type="checkbox"
+        class="checkbox checkbox-xs"
+        checked={rules.coach ?? false}
+        disabled={fixed}
+        onchange={(event) => {
+          const is = event.currentTarget.checked
+          desk.change((r) => (r.coach = is || undefined))
+        }}
+      /> the coach fills a missing place</label
+    >
+  </p>
+  {@render wrong('score')}{@render wrong('spots')}
+  <p>
+    Every rally begins with
+    <Pick
+      label="A rally begins with"
+      value={rules.feed.kind ?? ''}
+      options={feeds}
+      disabled={fixed}
+      onchange={(kind) => feed({ kind: kind || undefined, second: undefined })}
+    />.
+    {#if !rules.feed.kind}<label class="tick"
+        ><input
+          type="checkbox"
+          class="checkbox checkbox-xs"
+          checked={rules.feed.second ?? false}
+          disabled={fixed}
+          onchange={(event) => feed({ second: event.currentTarget.checked || undefined })}
+        /> with a second serve</label
+      >{/if}
+    The <Pick
+      label="Side that begins"
+      value={rules.feed.first ?? 'near'}
+      options={sidesOrNone.slice(1)}
+      disabled={fixed}
+      onchange={(first) => feed({ first: first || undefined })}
+    />
+    side {feeder} first, then
+    <Pick
+      label="The feed passes on"
+      value={rules.feed.changes ?? ''}
+      options={changes}
+      disabled={fixed}
+      onchange={(to) =>
+        feed({
+          changes: to || undefined,
+          every:
+            to === 'every so many rallies' || to === 'to the next player in turn'
+              ? (rules.feed.every ?? 2)
+              : undefined,
+        })}
+    />
+    {#if rules.feed.changes === 'every so many rallies' || rules.feed.changes === 'to the next player in turn'}
+      after <Count
+        label="Rallies until the feed passes on"
+        value={rules.feed.every ?? 1}
+        min={1}
+        max={50}
+        disabled={fixed}
+        onchange={(every) => feed({ every })}
+      />
+      {unit}{/if}. From
+    <Pick
+      label="Side of the middle"
+      value={rules.feed.box ?? ''}
+      options={[
+        { value: '', label: 'anywhere' },
+        { value: 'right', label: 'the right of the middle' },
+        { value: 'left', label: 'the left of the middle' },
+      ]}
+      disabled={fixed}
+      onchange={(box) => feed({ box: box || undefined, boxFor: box ? rules.feed.boxFor : undefined })}
+    />{#if rules.feed.box}, changing after <Count
+        label="Rallies until the side of the middle changes"
+        value={rules.feed.boxFor ?? 0}
+        max={50}
+        disabled={fixed}
+        onchange={(boxFor) => feed({ boxFor: some(boxFor) })}
+      />
+      {unit} (0: never){/if}.
+  </p>
+  {@render wrong('feed.first')}{@render wrong('feed.changes')}{@render wrong('feed.every')}{@render wrong(
+    'feed.second',
+  )}
+  <p>
+    A feed is good when
+    <input
+      class="line"
+      aria-label="What a good feed is"
+      placeholder="anything goes"
+      maxlength="120"
+      value={rules.feed.valid ?? ''}
+      disabled={fixed}
+      onchange={(event) => feed({ valid: event.currentTarget.value.trim() || undefined })}
+    />; any other one is fed again.
+  </p>
+  <Restrictions {desk} />
+  <p>
+    {#if rules.mini}
+      <input
+        class="line"
+        aria-label="How the rallies of a little match begin"
+        value={rules.mini.balls.join(', ')}
+        disabled={fixed}
+        onchange={(event) => {
+          const balls = event.currentTarget.value.split(',').map((ball) => ball.trim())
+          desk.change((r) => r.mini && (r.mini.balls = balls))
+        }}
+      />
+      are one little match: most of them won is
+      <Count
+        label="Points for most of a little match"
+        value={rules.mini.won}
+        max={20}
+        disabled={fixed}
+        onchange={(won) => desk.change((r) => r.mini && (r.mini.won = won))}
+      />, all of them
+      <Count
+        label="Points for all of a little match"
+        value={rules.mini.swept}
+        max={20}
+        disabled={fixed}
+        onchange={(swept) => desk.change((r) => r.mini && (r.mini.swept = swept))}
+      />.
+    {:else}
+      A rally that is won is <Count
+        label="Points for a rally"
+        value={rules.rally}
+        max={20}
+        disabled={fixed}
+        onchange={(rally) => desk.change((r) => (r.rally = rally))}
+      />
+      {rules.rally === 1 ? 'point' : 'points'}.
+    {/if}
+    <label class="tick"
+      ><input
+        type="checkbox"
+        class="checkbox checkbox-xs"
+        checked={Boolean(rules.mini)}
+        disabled={fixed}
+        onchange={(event) => mini(event.currentTarget.checked)}
+      /> in little matches</label
+    >
+    <label class="tick"
+      ><input
+        type="checkbox"
+        class="checkbox checkbox-xs"
+        checked={rules.belowZero ?? false}
+        disabled={fixed}
+        onchange={(event) => {
+          const is = event.currentTarget.checked
+          desk.change((r) => (r.belowZero = is || undefined))
+        }}
+      /> points can fall below zero</label
+    >
+  </p>
+  {@render wrong('rally')}{@render wrong('mini.balls')}{@render wrong('mini.swept')}{@render wrong('mini')}
+  <Awards {desk} />
+  <p>
+    The next rally begins
+    <Pick
+      label="The next rally begins"
+      value={rules.after.restart ?? ''}
+      options={restarts}
+      disabled={fixed}
+      onchange={(restart) =>
+        desk.change((r) => {
+          r.after.restart = restart || undefined
+          r.after.every = undefined
+        })}
+    />{#if rules.after.restart}, every <Count
+        label="Every so many rallies begin from where they stand"
+        value={rules.after.every ?? 1}
+        min={1}
+        max={50}
+        disabled={fixed}
+        onchange={(every) => desk.change((r) => (r.after.every = every > 1 ? every : undefined))}
+      />{(rules.after.every ?? 1) > 1 ? 'th time' : ' time'}{/if}.
+    <Pick
+      label="Who holds the net at first"
+      value={rules.after.net ?? ''}
+      options={sidesOrNone}
+      disabled={fixed}
+      onchange={(net) => desk.change((r) => (r.after.net = net || undefined))}
+    />
+    {rules.after.net
+      ? 'side holds the net at first; who wins a rally takes it or keeps it.'
+      : 'holds the net.'}
+  </p>
+  <p>
+    Places are changed after <Count
+      label="Rallies of a round"
+      value={rules.rotation.every ?? 0}
+      max={50}
+      disabled={fixed}
+      onchange={rotate}
+    /> rallies (0: never){#if rules.rotation.every}:
+      <Pick
+        label="How places are changed"
+        value={rules.rotation.how ?? ''}
+        options={turnings}
+        disabled={fixed}
+        onchange={(how) => desk.change((r) => (r.rotation.how = how || undefined))}
+      />{/if}. The first <Count
+      label="Unscored at first"
+      value={rules.unscored ?? 0}
+      max={12}
+      disabled={fixed}
+      onchange={(n) => desk.change((r) => (r.unscored = some(n)))}
+    />
+    {rules.rotation.every ? 'rounds' : 'rallies'} do not count.
+  </p>
+  {@render wrong('rotation.every')}
+  <p>
+    {#if rules.score}
+      To <Count
+        label="Points of a player"
+        value={rules.end.near ?? 0}
+        disabled={fixed}
+        onchange={(n) => end({ near: some(n), far: some(n) })}
+      /> points of one player (0: none)
+    {:else}
+      The near side needs <Count
+        label="Points of the near side"
+        value={rules.end.near ?? 0}
+        disabled={fixed}
+        onchange={(n) => end({ near: some(n), ...(n !== rules.end.far ? { winBy: undefined } : {}) })}
+      />, the far side <Count
+        label="Points of the far side"
+        value={rules.end.far ?? 0}
+        disabled={fixed}
+        onchange={(n) => end({ far: some(n), ...(n !== rules.end.near ? { winBy: undefined } : {}) })}
+      /> points (0: none){#if rules.end.near && rules.end.near === rules.end.far},
+        <Pick
+          label="Ahead"
+          value={String(rules.end.winBy ?? 1)}
+          options={[
+            { value: '1', label: 'one ahead' },
+            { value: '2', label: 'two ahead' },
+          ]}
+          disabled={fixed}
+          onchange={(by) =>
+            end({ winBy: by === '2' ? 2 : undefined, cap: by === '2' ? rules.end.cap : undefined })}
+        />{#if rules.end.winBy === 2}, at <Count
+            label="At so many points one ahead is enough"
+            value={rules.end.cap ?? 0}
+            max={120}
+            disabled={fixed}
+            onchange={(n) => end({ cap: some(n) })}
+          /> one is enough (0: never){/if}{/if}{/if}. It is over after <Count
+      label="Over after so many rallies"
+      value={rules.end.rallies ?? 0}
+      max={200}
+      disabled={fixed}
+      onchange={(n) => end({ rallies: some(n) })}
+    />
+    {unit}{#if rules.rotation.every}, <Count
+        label="Over after so many rounds"
+        value={rules.end.rounds ?? 0}
+        max={24}
+        disabled={fixed}
+        onchange={(n) => end({ rounds: some(n) })}
+      /> rounds{/if} or
+    <Count
+      label="Over after so many minutes"
+      value={rules.end.minutes ?? 0}
+      max={90}
+      disabled={fixed}
+      onchange={(n) => end({ minutes: some(n) })}
+    /> minutes (0: not so).
+  </p>
+  {#each among(desk.errors, 'rules.end') as message (message)}<p class="text-error text-sm" role="alert">
+      {message}
+    </p>{/each}
+</div>
+
+<style>
+  .sentences {
+    display: grid;
+    gap: 0.55rem;
+    line-height: 2.1;
+  }
+  .tick {
+    display: inline-flex;
+    align-items: center;
+    gap: 0.35rem;
+    margin-right: 0.5rem;
+    font-size: 0.9375rem;
+  }
+  .line {
+    width: min(22rem, 100%);
+    min-height: 1.9rem;
+    padding: 0 0.4rem;
+    font-weight: 600;
+    border-bottom: 2px solid var(--color-primary);
+    background: var(--color-base-200);
+  }
+  .line:disabled {
+    border-bottom-style: dotted;
+  }
+</style>

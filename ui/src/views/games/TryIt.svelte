@@ -1,0 +1,130 @@
+<script lang="ts">
+  import type { Desk } from './desk.svelte'
+  import NumberField from '../../lib/NumberField.svelte'
+
+  /** A game played through by its chances, a score that is fair, and what to play to in the time. */
+  interface Props {
+    desk: Desk
+  }
+  let { desk }: Props = $props()
+  const id = $props.id()
+  const worked = $derived(desk.worked)
+  const asked = $derived(desk.asked)
+  const won = $derived(asked.chances.nearFeeds)
+  const letters = (players: readonly string[]) => players.join(' ')
+  const tenths = (share: number) => (10 * share).toFixed(1)
+  /** The near side wins so much, whoever feeds. */
+  const set = (share: number) => {
+    asked.chances.nearFeeds = share
+    asked.chances.farFeeds = share
+  }
+  const take = (near: number, far: number) =>
+    desk.change((r) =>
+      Object.assign(r.end, { near, far, ...(near !== far ? { winBy: undefined, cap: undefined } : {}) }),
+    )
+</script>
+
+<div class="grid gap-4">
+  <div>
+    <label class="font-medium" for="{id}-won"
+      >The near side wins <output class="drum-digits">{tenths(won)}</output> of 10 rallies</label
+    >
+    <input
+      id="{id}-won"
+      class="range range-sm mt-1 w-full max-w-md"
+      type="range"
+      min="0.1"
+      max="0.9"
+      step="0.01"
+      value={won}
+      oninput={(event) => set(Number(event.currentTarget.value))}
+    />
+  </div>
+  <section aria-label="A fair score">
+    <div class="flex flex-wrap items-end gap-3">
+      <h2 class="text-lg">Fair would be</h2>
+      <div class="w-36">
+        <NumberField
+          label="About so long"
+          unit="rallies"
+          value={asked.rallies}
+          min={1}
+          onchange={(n) => (asked.rallies = Math.max(1, Math.min(150, Math.round(n))))}
+        />
+      </div>
+    </div>
+    {#if worked?.fairWhy}<p class="mt-1">{worked.fairWhy}</p>{/if}
+    <ul class="mt-2 flex flex-wrap gap-2">
+      {#each worked?.fair ?? [] as pair (`${pair.near}:${pair.far}`)}
+        <li>
+          <button
+            class="btn h-auto flex-col gap-0 py-1"
+            disabled={desk.builtIn || (desk.rules.end.near === pair.near && desk.rules.end.far === pair.far)}
+            onclick={() => take(pair.near, pair.far)}
+          >
+            <span class="drum-digits text-xl">{pair.near} : {pair.far}</span>
+            <span class="text-sm font-normal"
+              >won {tenths(pair.wins)} of 10, {pair.rallies.toFixed(0)} rallies</span
+            >
+          </button>
+        </li>
+      {/each}
+    </ul>
+  </section>
+  <section aria-label="What to play to">
+    <div class="flex flex-wrap items-end gap-3">
+      <h2 class="text-lg">In the time there is</h2>
+      <div class="w-32">
+        <NumberField
+          label="Minutes"
+          unit="min"
+          value={asked.minutes}
+          min={0}
+          onchange={(n) => (asked.minutes = Math.max(0, Math.min(90, n)))}
+        />
+      </div>
+      {#if worked?.toNear}
+        <button class="btn" disabled={desk.builtIn} onclick={() => take(worked.toNear, worked.toFar)}
+          >play to {worked.toNear === worked.toFar
+            ? worked.toNear
+            : `${worked.toNear} : ${worked.toFar}`}</button
+        >
+        <span class="text-sm">four games of five are over by then</span>
+      {:else if asked.minutes > 0 && worked}<p>
+          {desk.rules.end.near ? 'Not even a single point fits.' : 'The game is not played to points.'}
+        </p>{/if}
+    </div>
+  </section>
+  <section aria-label="A game played through">
+    <div class="flex flex-wrap items-center gap-3">
+      <h2 class="text-lg">A game by these chances</h2>
+      <button class="btn btn-sm" onclick={() => (asked.seed = (asked.seed % 1000) + 1)}>Another one</button>
+    </div>
+    {#if worked}
+      <table class="table-sm mt-1 table">
+        <thead
+          ><tr
+            ><th scope="col">What happens</th><th scope="col">Score</th>{#if desk.rules.score}<th scope="col"
+                >Own scores</th
+              >{/if}<th scope="col">Then</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each worked.steps as step, i (i)}
+            <tr>
+              <td
+                >{step.words ||
+                  `Near: ${letters(step.state.spots.filter((_, k) => desk.rules.spots[k]?.side === 'near'))}; far: ${letters(step.state.spots.filter((_, k) => desk.rules.spots[k]?.side === 'far')) || 'the drill'}`}</td
+              >
+              <td class="drum-digits whitespace-nowrap">{step.state.points[0]} : {step.state.points[1]}</td>
+              {#if desk.rules.score}<td class="drum-digits whitespace-nowrap"
+                  >{step.state.personal.join(' ')}</td
+                >{/if}
+              <td>{step.next}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </section>
+</div>
