@@ -1,6 +1,11 @@
 package game
 
-import "hodometer/core/invalid"
+import (
+	"cmp"
+	"slices"
+
+	"hodometer/core/invalid"
+)
 
 // Chances are how often things happen in a game, each between 0 and 1.
 type Chances struct {
@@ -60,7 +65,7 @@ func (c Chances) of(a Award, side int) float64 {
 }
 
 // near is the chance that the near side wins a rally.
-func (c Chances) near(feed int) float64 { return [2]float64{c.NearFeeds, c.FarFeeds}[feed] }
+func (c Chances) near(feed int16) float64 { return [2]float64{c.NearFeeds, c.FarFeeds}[feed] }
 
 // likely is a result of a rally with its chance.
 type likely struct {
@@ -69,7 +74,7 @@ type likely struct {
 }
 
 // results lists what a rally from a position can come to, with the chances. They depend on who feeds and who holds the net.
-func (r Rules) results(p position, c Chances) []likely {
+func (r *Rules) results(p position, c Chances) []likely {
 	bonuses := map[[2]int]float64{{}: 1}
 	for _, a := range r.Awards {
 		for side := range 2 {
@@ -105,7 +110,10 @@ func (r Rules) results(p position, c Chances) []likely {
 			list = append(list, likely{one, chance})
 		}
 	}
-	sortLikely(list)
+	// In an order that is always the same, so that sums are, too.
+	slices.SortFunc(list, func(a, b likely) int {
+		return cmp.Or(cmp.Compare(a.winner, b.winner), cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.p, b.p))
+	})
 	return list
 }
 
@@ -116,7 +124,7 @@ type ending struct {
 }
 
 // endings lists the ways in which a side can win a rally: by what wins it, by what loses it across the net, and plainly.
-func (r Rules) endings(winner int, p position, c Chances) []ending {
+func (r *Rules) endings(winner int, p position, c Chances) []ending {
 	var list []ending
 	special := 0.0
 	for _, a := range r.Awards {

@@ -32,13 +32,16 @@ type State struct {
 	Over     bool     `json:"over"`
 	Winner   Side     `json:"winner,omitempty" description:"Of a game that is over; empty: nobody"`
 	Best     []string `json:"best" description:"Of a game in which everybody has their own score and that is over: who has most"`
-	Played   []Round  `json:"played" description:"The rounds so far that count, with what both sides won in them; one where places are never changed"`
+	Played   []Round  `json:"played" description:"After a replay: the rounds so far that count, with what both sides won in them; one where places are never changed"`
 
 	at      position
 	players []string
-	next    []int  // the place of each side’s next feeder, counted through its start places
-	pending []mark // of this rally
-	fresh   bool   // places were changed: the next points are of a new round
+	next    []int   // the place of each side’s next feeder, counted through its start places
+	pending []mark  // of this rally
+	done    *rounds // that are over
+	round   Round   // that is played
+	began   bool    // it has points
+	fresh   bool    // the next points are of a new round
 }
 
 // Round is what two sides won against each other before places were changed.
@@ -47,6 +50,22 @@ type Round struct {
 	Far        []string `json:"far"`
 	NearPoints int      `json:"nearPoints"`
 	FarPoints  int      `json:"farPoints"`
+}
+
+// rounds are those that are over, the last one first: states share them.
+type rounds struct {
+	before *rounds
+	last   Round
+}
+
+// list has the rounds in the order in which they were played, and one more behind them.
+func (r *rounds) list(more Round) []Round {
+	list := []Round{more}
+	for ; r != nil; r = r.before {
+		list = append(list, r.last)
+	}
+	slices.Reverse(list)
+	return list
 }
 
 // mark is what was done in a rally that is not over, for one player alone or for the side.
@@ -80,7 +99,7 @@ func (r Rules) Start(players []string) (State, error) {
 	if wrong.Err() != nil {
 		return State{}, wrong.Err()
 	}
-	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, next: make([]int, 2)}
+	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, fresh: true, next: make([]int, 2)}
 	if missing == 1 {
 		s.Spots = append(s.Spots, Coach)
 	} else {
@@ -89,18 +108,25 @@ func (r Rules) Start(players []string) (State, error) {
 	if r.Score == EachTheirOwn {
 		s.Personal = make([]int, len(players))
 	}
-	s.show(r)
+	s.show(&r)
 	return s, nil
 }
 
 // show brings what is told of a state up to its position.
-func (s *State) show(r Rules) {
+func (s *State) show(r *Rules) {
 	p := s.at
-	s.Points, s.Feeds, s.Box, s.Net, s.Wins = p.points, sideOf(p.feed), p.box, p.net, p.wins
+	both := func(n [2]int16) [2]int { return [2]int{int(n[0]), int(n[1])} }
+	s.Points, s.Feeds, s.Wins, s.Net, s.Box = both(p.points), sideOf(int(p.feed)), both(p.wins), "", r.Feed.Box
+	if p.net >= 0 {
+		s.Net = sideOf(int(p.net))
+	}
+	if r.Feed.Box != "" && p.left != (r.Feed.Box == LeftBox) {
+		s.Box = r.Feed.Box.Other()
+	}
 	s.Scored, s.Stand, s.Over, s.Ball = p.unscored == 0, r.fromWhereTheyStand(p), p.over, ""
 	s.Winner = ""
 	if p.over && p.winner >= 0 && r.Score == "" {
-		s.Winner = sideOf(p.winner)
+		s.Winner = sideOf(int(p.winner))
 	}
 	if r.Mini != nil {
 		s.Ball = r.Mini.Balls[p.ball]
@@ -112,13 +138,13 @@ func (s *State) show(r Rules) {
 }
 
 // feeding is the start place from which is fed.
-func (s *State) feeding(r Rules) int {
+func (s *State) feeding(r *Rules) int {
 	if r.Feed.Changes == ByRota {
-		return s.at.turn
+		return int(s.at.turn)
 	}
 	own := []int{}
 	for i, spot := range r.Spots {
-		if spot.Side.index() == s.at.feed {
+		if spot.Side.index() == int(s.at.feed) {
 			own = append(own, i)
 		}
 	}
@@ -135,7 +161,11 @@ func (r Rules) Replay(players []string, events []Event) (State, []LeftOut, error
 	if err != nil {
 		return State{}, nil, err
 	}
-	return steps[len(steps)-1].state, left, nil
+	last := steps[len(steps)-1].state
+	if last.began {
+		last.Played = last.done.list(last.round)
+	}
+	return last, left, nil
 }
 
 // step is an event that stands, and the state after it; the first one has no event.
@@ -145,12 +175,13 @@ type step struct {
 }
 
 // run plays the events of a game in order and returns those that stand.
-func (r Rules) run(players []string, events []Event) ([]step, []LeftOut, error) {
+func (r *Rules) run(players []string, events []Event) ([]step, []LeftOut, error) {
 	first, err := r.Start(players)
 	if err != nil {
 		return nil, nil, err
 	}
-	steps, undone, left := []step{{state: first}}, []step{}, []LeftOut{}
+	steps, undone, left := make([]step, 1, len(events)+1), []step{}, []LeftOut{}
+	steps[0].state = first
 	for _, e := range inOrder(events) {
 		last := len(steps) - 1
 		switch e.Kind {
@@ -199,7 +230,7 @@ func (r Rules) Play(s State, e Event) (State, error) {
 			s.Second = true
 			return s, nil
 		}
-		other := 1 - s.at.feed
+		other := 1 - int(s.at.feed)
 		return r.over(s, result{winner: other, points: points(other, r.Rally)}, ""), nil
 	case Again:
 		s.Second, s.pending, s.Bonus = false, nil, [2]int{}
@@ -212,8 +243,8 @@ func (r Rules) Play(s State, e Event) (State, error) {
 	case TimeUp:
 		s.at.over, s.at.winner = true, r.leader(s.at)
 		s.pending, s.Bonus, s.Second = nil, [2]int{}, false
-		s.show(r)
-		s.best(r)
+		s.show(&r)
+		s.best(&r)
 	}
 	return s, nil
 }
@@ -224,7 +255,7 @@ func points(side, n int) (both [2]int) {
 }
 
 // award plays something that is worth points of its own.
-func (r Rules) award(s State, e Event) State {
+func (r *Rules) award(s State, e Event) State {
 	a, side := r.Awards[r.awarded(e.Award)], e.Side.index()
 	one := result{winner: side}
 	switch a.Ends {
@@ -243,12 +274,12 @@ func (r Rules) award(s State, e Event) State {
 }
 
 // awarded is which award has an identifier; -1 for none.
-func (r Rules) awarded(id string) int {
+func (r *Rules) awarded(id string) int {
 	return slices.IndexFunc(r.Awards, func(a Award) bool { return a.ID == id })
 }
 
 // over ends a rally. What the winning side gets by an award goes to one player alone, where one is named.
-func (r Rules) over(s State, one result, alone string) State {
+func (r *Rules) over(s State, one result, alone string) State {
 	before := s.at
 	shares := slices.Clone(s.pending)
 	for side, n := range one.points {
@@ -269,7 +300,7 @@ func (r Rules) over(s State, one result, alone string) State {
 		s.share(r, shares)
 	}
 	if before.unscored == 0 {
-		s.note(r, s.at.points[0]-before.points[0], s.at.points[1]-before.points[1])
+		s.note(r, int(s.at.points[0]-before.points[0]), int(s.at.points[1]-before.points[1]))
 	}
 	if r.Feed.Changes != ByRota && s.at.feed != before.feed {
 		s.next = slices.Clone(s.next)
@@ -286,29 +317,28 @@ func (r Rules) over(s State, one result, alone string) State {
 }
 
 // note adds what a rally gave both sides to the round that is played.
-func (s *State) note(r Rules, near, far int) {
-	if len(s.Played) == 0 || s.fresh {
-		one := Round{Near: []string{}, Far: []string{}}
+func (s *State) note(r *Rules, near, far int) {
+	if s.fresh {
+		if s.began {
+			s.done = &rounds{s.done, s.round}
+		}
+		s.round, s.fresh, s.began = Round{Near: []string{}, Far: []string{}}, false, true
 		for i, spot := range r.Spots {
-			side := &one.Near
+			side := &s.round.Near
 			if spot.Side == Far {
-				side = &one.Far
+				side = &s.round.Far
 			}
 			if s.Spots[i] != Coach {
 				*side = append(*side, s.Spots[i])
 			}
 		}
-		s.Played, s.fresh = append(slices.Clip(s.Played), one), false
-	} else {
-		s.Played = slices.Clone(s.Played)
 	}
-	last := &s.Played[len(s.Played)-1]
-	last.NearPoints += near
-	last.FarPoints += far
+	s.round.NearPoints += near
+	s.round.FarPoints += far
 }
 
 // share adds points to the players' own.
-func (s *State) share(r Rules, shares []mark) {
+func (s *State) share(r *Rules, shares []mark) {
 	s.Personal = slices.Clone(s.Personal)
 	for _, m := range shares {
 		for i, spot := range r.Spots {
@@ -330,7 +360,7 @@ func (s *State) share(r Rules, shares []mark) {
 }
 
 // best lists who has most points of their own once the game is over.
-func (s *State) best(r Rules) {
+func (s *State) best(r *Rules) {
 	if !s.at.over || r.Score != EachTheirOwn {
 		return
 	}
@@ -344,7 +374,7 @@ func (s *State) best(r Rules) {
 }
 
 // change moves everybody to their next places after a round.
-func (s *State) change(r Rules, winner int) {
+func (s *State) change(r *Rules, winner int) {
 	if r.Rotation.How == WinnersStay {
 		s.Spots, s.Waiting = slices.Clone(s.Spots), slices.Clone(s.Waiting)
 		for i, spot := range r.Spots {
@@ -369,7 +399,7 @@ func (s *State) change(r Rules, winner int) {
 }
 
 // refuse says why an event makes no sense in a state, by field.
-func (r Rules) refuse(s State, e Event) error {
+func (r *Rules) refuse(s State, e Event) error {
 	var wrong invalid.Fields
 	sided := e.Kind == Won || e.Kind == Awarded || e.Kind == Broke
 	switch {
@@ -401,7 +431,7 @@ func (r Rules) refuse(s State, e Event) error {
 }
 
 // refuseAward says why something cannot be awarded in a state.
-func (r Rules) refuseAward(s State, e Event) error {
+func (r *Rules) refuseAward(s State, e Event) error {
 	i := r.awarded(e.Award)
 	if i < 0 {
 		return fmt.Errorf("the game has nothing that is called so")
@@ -419,7 +449,7 @@ func (r Rules) refuseAward(s State, e Event) error {
 }
 
 // on says whether a player is on a side now.
-func (s State) on(r Rules, player string, side Side) bool {
+func (s State) on(r *Rules, player string, side Side) bool {
 	i := slices.Index(s.Spots, player)
 	return i >= 0 && r.Spots[i].Side == side
 }

@@ -22,10 +22,10 @@ type Pair struct {
 
 // What bounds the search for fair points.
 const (
-	widest   = 5    // points to each side of where a fair score is looked for
-	looked   = 2500 // rallies of games that are worked out, all pairs together
-	proposed = 3    // that are proposed
-	apart    = 0.2  // share by which a game may be longer or shorter than wanted
+	widest   = 5   // points to each side of where a fair score is looked for
+	looked   = 600 // rallies of games that are worked out, all pairs together
+	proposed = 3   // that are proposed
+	apart    = 0.2 // share by which a game may be longer or shorter than wanted
 )
 
 // FairPairs are the points of both sides with which a game of about so many rallies is won by both as nearly equally often as there are
@@ -58,12 +58,14 @@ func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, er
 		for far := low; far <= high; far++ {
 			// Rallies that either side would need alone, and how far they are from what is wanted.
 			a, b := float64(near)/worth[0], float64(far)/worth[1]
-			list = append(list, candidate{near, far, math.Abs(a-b) + math.Abs(math.Min(a, b)-float64(length))})
+			if math.Abs(math.Min(a, b)-float64(length)) <= math.Max(4.5, 2.5*apart*float64(length)) {
+				list = append(list, candidate{near, far, math.Abs(r.roughly(c, near, far, a, b))})
+			}
 		}
 	}
 	slices.SortStableFunc(list, func(a, b candidate) int { return cmp.Compare(a.off, b.off) })
 	pairs := []Pair{}
-	for _, each := range list[:min(max(20, looked/length), len(list))] {
+	for _, each := range list[:min(max(8, min(24, looked/length)), len(list))] {
 		r.End = End{Near: each.near, Far: each.far}
 		f, err := r.Forecast(ctx, c, 0)
 		if err != nil {
@@ -80,12 +82,21 @@ func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, er
 	return pairs[:min(proposed, len(pairs))], nil
 }
 
+// roughly is about how far a game is from being even: of rallies that are worth a point each, and that it does not matter who feeds, it is
+// exact; else it is the difference of the rallies that both sides would need alone.
+func (r Rules) roughly(c Chances, near, far int, a, b float64) float64 {
+	if r.Rally == 1 && len(r.Awards) == 0 && r.Mini == nil && c.NearFeeds == c.FarFeeds {
+		return mathext.RegIncBeta(float64(near), float64(far), c.NearFeeds) - 0.5
+	}
+	return a - b
+}
+
 // worth is how many points both sides get in a rally on average, over both sides' feeds in equal shares; of a little match for each of its rallies.
 func (r Rules) worth(c Chances) (sums [2]float64) {
 	p := r.start()
-	feeds := []int{p.feed}
+	feeds := []int16{p.feed}
 	if r.Feed.Changes != "" {
-		feeds = []int{0, 1}
+		feeds = []int16{0, 1}
 	}
 	for _, feed := range feeds {
 		p.feed = feed

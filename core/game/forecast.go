@@ -1,9 +1,7 @@
 package game
 
 import (
-	"cmp"
 	"context"
-	"slices"
 
 	"hodometer/core/invalid"
 )
@@ -34,60 +32,59 @@ const (
 // ctx.Err() when cancelled.
 func (r Rules) Forecast(ctx context.Context, c Chances, limit int) (Forecast, error) {
 	var f Forecast
-	type kind struct {
-		feed int
-		net  Side
-	}
-	known := map[kind][]likely{}
-	now := map[position]float64{r.start(): 1}
 	if limit <= 0 || limit > longest {
 		limit = longest + 1
 	}
 	if r.Score == EachTheirOwn && r.End.Near > 0 {
 		return r.sampled(ctx, c, limit)
 	}
-	seen := 0
+	type kind struct{ feed, net int16 }
+	known := map[kind][]likely{}
+	now, next, index, seen := []weighted{{r.start(), 1}}, []weighted{}, map[position]int{}, 0
 	for n := 1; len(now) > 0; n++ {
 		if err := ctx.Err(); err != nil {
 			return f, err
 		}
 		if seen += len(now); n > longest || seen > most {
-			for _, p := range now {
-				f.open += p
+			for _, each := range now {
+				f.open += each.p
 			}
 			break
 		}
-		next := make(map[position]float64, len(now)+2)
+		next = next[:0]
 		ended := 0.0
-		for _, each := range inTurn(now) {
-			p, chance := each.position, each.p
-			at := kind{p.feed, p.net}
+		clear(index)
+		for _, each := range now {
+			if each.p < nearly {
+				continue
+			}
+			at := kind{each.feed, each.net}
 			list, ok := known[at]
 			if !ok {
-				list = r.results(p, c)
+				list = r.results(each.position, c)
 				known[at] = list
 			}
 			for _, one := range list {
-				to, _ := r.after(p, one.result)
+				to, _ := r.after(each.position, one.result)
 				if n >= limit && !to.over {
 					to.over, to.winner = true, r.leader(to)
 				}
-				if !to.over {
-					next[to] += chance * one.p
+				if to.over {
+					ended += each.p * one.p
+					f.end(to, each.p*one.p)
 					continue
 				}
-				ended += chance * one.p
-				f.end(to, chance*one.p)
+				i, there := index[to]
+				if !there {
+					i = len(next)
+					index[to], next = i, append(next, weighted{position: to})
+				}
+				next[i].p += each.p * one.p
 			}
 		}
 		f.over = append(f.over, ended)
 		f.Rallies += float64(n) * ended
-		for p, chance := range next {
-			if chance < nearly {
-				delete(next, p)
-			}
-		}
-		now = next
+		now, next = next, now
 	}
 	return f, nil
 }
@@ -96,29 +93,6 @@ func (r Rules) Forecast(ctx context.Context, c Chances, limit int) (Forecast, er
 type weighted struct {
 	position
 	p float64
-}
-
-// inTurn lists positions in an order that is always the same, so that sums are, too.
-func inTurn(now map[position]float64) []weighted {
-	list := make([]weighted, 0, len(now))
-	for p, chance := range now {
-		list = append(list, weighted{p, chance})
-	}
-	slices.SortFunc(list, func(a, b weighted) int {
-		return cmp.Or(
-			cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.feed, b.feed),
-			cmp.Compare(a.fed, b.fed), cmp.Compare(a.turn, b.turn), cmp.Compare(a.box, b.box), cmp.Compare(a.boxed, b.boxed),
-			cmp.Compare(a.net, b.net), cmp.Compare(a.wins[0], b.wins[0]), cmp.Compare(a.wins[1], b.wins[1]),
-			cmp.Compare(a.round[0], b.round[0]), cmp.Compare(a.round[1], b.round[1]), cmp.Compare(a.p, b.p),
-		)
-	})
-	return list
-}
-
-func sortLikely(list []likely) {
-	slices.SortFunc(list, func(a, b likely) int {
-		return cmp.Or(cmp.Compare(a.winner, b.winner), cmp.Compare(a.points[0], b.points[0]), cmp.Compare(a.points[1], b.points[1]), cmp.Compare(a.p, b.p))
-	})
 }
 
 // end adds a game that is over.

@@ -2,6 +2,7 @@ package game_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"math"
 	"os"
 	"testing"
@@ -207,4 +208,19 @@ func TestWhatToPlayToInSoManyMinutes(t *testing.T) {
 	near, far, err := duel(10, 5).PointsFor(t.Context(), 8, game.At(2.0/3), tempo)
 	require.NoError(t, err)
 	require.InDelta(t, 2, float64(near)/float64(far), 0.4, "the proportion stays")
+}
+
+// Fair points of a duel with a bonus, of a game of 15 rallies and of one of 100.
+func BenchmarkFairPairs(b *testing.B) {
+	rules := duel(5, 5)
+	rules.Awards = []game.Award{{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1}}
+	for _, length := range []int{15, 100} {
+		b.Run(fmt.Sprint(length), func(b *testing.B) {
+			for b.Loop() {
+				if _, err := rules.FairPairs(b.Context(), game.At(0.55), length); err != nil {
+					b.Fatal(err)
+				}
+			}
+		})
+	}
 }

@@ -236,7 +236,7 @@ func (r Rules) On(s Side) (n int) {
 }
 
 // round is how many rallies a round has; 1 where places are never changed.
-func (r Rules) round() int { return max(1, r.Rotation.Every) }
+func (r *Rules) round() int { return max(1, r.Rotation.Every) }
 
 // target is how many points a side needs; 0 for none.
 func (e End) target(s Side) int { return [2]int{e.Near, e.Far}[s.index()] }

@@ -84,7 +84,7 @@ func (r Rules) PlayedThrough(c Chances, seed uint64, limit int) ([]Step, error) 
 }
 
 // rally is one rally by chances, as events.
-func (r Rules) rally(s State, c Chances, draw *seeded.Numbers) []Event {
+func (r *Rules) rally(s State, c Chances, draw *seeded.Numbers) []Event {
 	var events []Event
 	if r.Feed.Second && draw.Share() < firstServesOut {
 		events = append(events, Event{Kind: Fault})

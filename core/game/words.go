@@ -296,7 +296,7 @@ func (r Rules) Next(s State, names map[string]string) string {
 }
 
 // sideOn are the players of a side now.
-func (r Rules) sideOn(s State, side Side) []string {
+func (r *Rules) sideOn(s State, side Side) []string {
 	var list []string
 	for i, spot := range r.Spots {
 		if spot.Side == side {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { counted, dayName, elapsed, lasting, minutes, onDay, outcome } from './words'
+import { commonest, counted, dayName, elapsed, lasting, minutes, onDay, outcome } from './words'
 
 describe('words', () => {
   it('counts down without ever showing too little', () => {
@@ -40,5 +40,11 @@ describe('words', () => {
     expect(outcome(open)).toBe('7 of 10 at the end')
     expect(outcome({ ...open, met: true, sentence: 'met' })).toBe('✓ met')
     expect(outcome({ ...open, lost: true, sentence: 'lost' })).toBe('lost')
+  })
+
+  it('the commonest of a list is found, the first of equals', () => {
+    expect(commonest(['b', 'a', 'a'])).toBe('a')
+    expect(commonest(['b', 'a'])).toBe('b')
+    expect(commonest([])).toBeUndefined()
   })
 })

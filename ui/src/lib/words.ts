@@ -72,3 +72,13 @@ export const listed = (pieces: { count: number; name: string }[]) =>
 
 /** The day on this device, as documents write it. */
 export const today = () => new Date().toLocaleDateString('sv-SE')
+
+/** This instant, as documents write it. */
+export const instant = () => new Date().toISOString()
+
+/** What a list has most often; undefined of an empty one. */
+export function commonest<T>(list: readonly T[]): T | undefined {
+  const counts = new Map<T, number>()
+  for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1)
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
+}

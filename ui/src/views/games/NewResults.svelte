@@ -5,7 +5,7 @@
   import { answer, api, describe, isNew, type Match } from '../../lib/api/client'
   import { keys, renew, studentsQuery } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
-  import { today } from '../../lib/words'
+  import { commonest, today } from '../../lib/words'
 
   /** A round robin, or an evening whose results are entered: who was there. */
   const client = useQueryClient()
@@ -17,12 +17,11 @@
   let minutes = $state(12)
   let wrong = $state('')
   /** The sport that most of them play. */
-  const sport = $derived.by(() => {
-    const counts = new Map<string, number>()
-    for (const { id, profile } of students.data ?? [])
-      if (chosen.includes(id)) counts.set(profile.sport, (counts.get(profile.sport) ?? 0) + 1)
-    return ([...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'tennis') as Match['sport']
-  })
+  const sport = $derived(
+    commonest(
+      (students.data ?? []).filter(({ id }) => chosen.includes(id)).map(({ profile }) => profile.sport),
+    ) ?? 'tennis',
+  )
 
   function show(which: typeof kind) {
     kind = which

@@ -3,6 +3,7 @@
   import { answer, api, type Match, type Pairing } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, studentsQuery, vocabularyQuery } from '../../lib/data'
+  import { commonest } from '../../lib/words'
   import Rooms from './Rooms.svelte'
 
   /** Players in order from what they played, how sure that is, and who should play whom. */
@@ -12,12 +13,7 @@
   let by = $state<'' | 'games'>('')
   let away = $state<string[]>([])
   /** The sport that most play. */
-  const usual = $derived.by(() => {
-    const counts = new Map<string, number>()
-    for (const { profile } of students.data ?? [])
-      counts.set(profile.sport, (counts.get(profile.sport) ?? 0) + 1)
-    return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] as Match['sport'] | undefined
-  })
+  const usual = $derived(commonest((students.data ?? []).map(({ profile }) => profile.sport)))
   const sport = $derived(chosen ?? usual ?? 'tennis')
   const ask = (who: string[]) =>
     answer(api.GET('/api/played/ranking', { params: { query: { sport, who, ...(by ? { by } : {}) } } }))

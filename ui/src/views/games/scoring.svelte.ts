@@ -1,5 +1,6 @@
 import { v7 } from 'uuid'
 import { answer, api, describe, Refusal, type GameEvent, type Played } from '../../lib/api/client'
+import { instant } from '../../lib/words'
 
 /** What a tap says; when it was and in which rally is added. */
 export type Tap = Omit<GameEvent, 'id' | 'at' | 'rally'>
@@ -32,7 +33,7 @@ export class Scoring {
   }
 
   tap(tap: Tap, rally: number) {
-    this.#keep([...this.waiting, { ...tap, id: v7(), at: new Date().toISOString(), rally }])
+    this.#keep([...this.waiting, { ...tap, id: v7(), at: instant(), rally }])
     void this.#send()
   }
 
