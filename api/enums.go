@@ -4,7 +4,7 @@ package api
 
 // Enum lists the values in the order in which they are offered.
 func (OfferKind) Enum() []any {
-	return []any{OfferBlock, OfferDrill, OfferVersion, OfferShape}
+	return []any{OfferBlock, OfferDrill, OfferVersion, OfferShape, OfferGame}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -1,14 +1,19 @@
 package api_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"net/http"
+	"net/url"
+	"slices"
+	"strings"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/finding"
 	"hodometer/core/game"
 	"hodometer/core/library"
 )
@@ -176,4 +181,66 @@ func TestARoundRobinIsEntered(t *testing.T) {
 	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
 	robin.Players = players[:1]
 	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+}
+
+// A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its rules and on paper.
+func TestAGameInALesson(t *testing.T) {
+	c := newClub(t)
+	one, two := ada(), ada()
+	one.Sport, two.Sport, two.Name = "tennis", "tennis", "Ben"
+	students := []string{c.student(one), c.student(two)}
+	var block map[string]any
+	for _, offer := range c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"three openings"}}) {
+		if offer.Kind == api.OfferGame {
+			require.Nil(t, block, "it is offered once")
+			text, err := json.Marshal(offer.Block)
+			require.NoError(t, err)
+			require.NoError(t, json.Unmarshal(text, &block))
+		}
+	}
+	require.NotNil(t, block)
+	for _, offer := range c.offers(url.Values{"students": {students[0]}}) {
+		if offer.Kind == api.OfferGame {
+			require.Contains(t, offer.Detail, "tennis", "without words only games of the sport are offered")
+		}
+	}
+	id := newID()
+	lesson := map[string]any{
+		"version": 4, "space": map[string]any{}, "title": "Points", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "", "blocks": []any{block},
+	}
+	planned := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-None-Match", "*"))
+	on := planned.Plan.Blocks[0]
+	require.NotNil(t, on.Game)
+	require.Equal(t, 1, on.Game.Games)
+	ready := readyGame(t, "Three Openings")
+	require.Equal(t, ready.Document.Rules.Sentences(), on.Game.Rules)
+	listed := read[api.Game](t, c.ask("GET", "/api/games/"+ready.ID, nil))
+	require.Equal(t, listed.Length.Minutes, on.Game.Minutes, "it takes as long wherever it is told")
+
+	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	require.Len(t, sheet.Games, 1)
+	require.Len(t, sheet.Games[0].OnCourt.Spots, 2)
+	text, err := json.Marshal(sheet.Content)
+	require.NoError(t, err)
+	require.Contains(t, string(text), "A little match is 3 rallies")
+	pdf := c.ask("GET", "/api/lessons/"+id+"/sheet.pdf", nil)
+	require.Equal(t, http.StatusOK, pdf.Code)
+	require.True(t, strings.HasPrefix(pdf.Body.String(), "%PDF"))
+
+	// Too short a block is told, with what to do about it; so is a game that is gone.
+	block["minutes"] = 3
+	planned = read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"1"`))
+	findings := ""
+	for _, f := range planned.Plan.Findings {
+		if f.Block == block["id"] {
+			findings += f.Reason + " "
+			require.NotEmpty(t, f.Remedies)
+		}
+	}
+	require.Contains(t, findings, "four times of five")
+	block["game"] = newID()
+	planned = read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"2"`))
+	require.True(t, slices.ContainsFunc(planned.Plan.Findings, func(f finding.Finding) bool { return strings.Contains(f.Reason, "no longer there") }))
+	block["kind"] = "break"
+	readProblem(t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"3"`), http.StatusUnprocessableEntity)
 }

@@ -6,6 +6,7 @@ import (
 
 	"hodometer/core/diary"
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
@@ -120,10 +121,16 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 		return nil, err
 	}
 	var people, own []string
-	drills := map[string]drill.Document{}
+	drills, games := map[string]drill.Document{}, map[string]game.Document{}
+	var ownGames []string
 	for _, d := range lessons {
 		people = append(people, d.Students...)
 		for _, block := range d.Blocks {
+			if ready, ok := library.FindGame(block.Game); ok {
+				games[block.Game] = ready
+			} else if block.Game != "" {
+				ownGames = append(ownGames, block.Game)
+			}
 			if _, known := drills[block.Drill]; known || block.Drill == "" {
 				continue
 			}
@@ -145,9 +152,16 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 	for id, record := range stored {
 		drills[id] = record.Document
 	}
+	storedGames, err := s.store.Games.Some(ctx, ownGames)
+	if err != nil {
+		return nil, err
+	}
+	for id, record := range storedGames {
+		games[id] = record.Document
+	}
 	all := make([]schedule.Inputs, len(lessons))
 	for i, d := range lessons {
-		in := schedule.Inputs{Drills: map[string]drill.Document{}, Settings: settings}
+		in := schedule.Inputs{Drills: map[string]drill.Document{}, Games: games, Settings: settings}
 		for _, id := range d.Students {
 			if record, ok := students[id]; ok {
 				in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})

@@ -8,13 +8,17 @@ import (
 	"strings"
 
 	"hodometer/core/catalogue"
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/lesson"
+	"hodometer/core/library"
 	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/template"
 	"hodometer/core/units"
+	"hodometer/store"
 )
 
 // OfferKind is what can be put into a lesson.
@@ -26,6 +30,7 @@ const (
 	OfferDrill   OfferKind = "drill"
 	OfferVersion OfferKind = "version"
 	OfferShape   OfferKind = "shape"
+	OfferGame    OfferKind = "game"
 )
 
 // Offer is something that can be put into a lesson: a block, a drill or a version of one, or a whole shape.
@@ -123,6 +128,11 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 			}
 		}
 	}
+	if p.Swap == "" {
+		if err := s.offerGames(ctx, words, known.Sport, settings, add); err != nil {
+			return nil, err
+		}
+	}
 	order := catalogue.ByWords
 	if len(people) > 0 {
 		order = catalogue.ByNeed
@@ -157,6 +167,41 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		}
 	}
 	return list, nil
+}
+
+// offerGames offers games that are looked for, those of the sport of who comes first; without words only these, a few.
+func (s *server) offerGames(ctx context.Context, words []string, sport court.Sport, settings coach.Settings, add func(OfferKind, string, lesson.Block)) error {
+	const few = 4
+	list, err := s.store.Games.List(ctx, false)
+	if err != nil {
+		return err
+	}
+	for _, ready := range library.Games() {
+		list = append(list, store.Record[game.Document]{ID: ready.ID, Document: ready.Document})
+	}
+	slices.SortStableFunc(list, func(a, b store.Record[game.Document]) int {
+		first := func(k store.Record[game.Document]) int {
+			if k.Document.Sport == sport {
+				return 0
+			}
+			return 1
+		}
+		return cmp.Compare(first(a), first(b))
+	})
+	offered := 0
+	for _, k := range list {
+		d := k.Document
+		if len(words) == 0 && (d.Sport != sport || offered >= few) || !named(d.Name+" game "+string(d.Sport), words) || d.Check() != nil {
+			continue
+		}
+		b, err := schedule.ForGame(ctx, k.ID, d, settings)
+		if err != nil {
+			return err
+		}
+		offered++
+		add(OfferGame, fmt.Sprintf("game, %s; %s; %s min", d.Sport, strings.TrimSuffix(d.Rules.Sentences()[0], "."), units.Decimal(b.Minutes, 0)), b)
+	}
+	return nil
 }
 
 // nextDrills are a few drills that are somebody's next step, where nothing was typed yet.

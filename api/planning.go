@@ -98,6 +98,14 @@ type Sheet struct {
 	Lesson  Lesson           `json:"lesson"`
 	Content runsheet.Content `json:"content"`
 	Drills  []DrillOnSheet   `json:"drills"`
+	Games   []GameOnSheet    `json:"games"`
+}
+
+// GameOnSheet is a game of a lesson as it is drawn on its run sheet.
+type GameOnSheet struct {
+	ID      string         `json:"id"`
+	Name    string         `json:"name"`
+	OnCourt report.OnCourt `json:"onCourt"`
 }
 
 // DrillOnSheet is a drill of a lesson as it is drawn on its run sheet.
@@ -268,8 +276,13 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 		return Sheet{}, err
 	}
 	cues := runsheet.Cues(record.Document, scheduled.Plan.Timetable, in)
-	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}}
+	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}, Games: []GameOnSheet{}}
 	for _, block := range record.Document.Blocks {
+		if played, known := in.Games[block.Game]; known && !slices.ContainsFunc(sheet.Games, func(g GameOnSheet) bool { return g.ID == block.Game }) {
+			if on, err := report.OfGame(played, in.Settings); err == nil {
+				sheet.Games = append(sheet.Games, GameOnSheet{ID: block.Game, Name: played.Name, OnCourt: on})
+			}
+		}
 		document, known := in.Drills[block.Plays()]
 		if !known || slices.ContainsFunc(sheet.Drills, func(d DrillOnSheet) bool { return d.ID == block.Plays() }) {
 			continue
@@ -295,7 +308,10 @@ func (s *server) paper(c *echo.Context) error {
 	}
 	content := paper.Content{Date: sheet.Lesson.Document.Date, Sheet: sheet.Content, Schedule: sheet.Lesson.Plan.Timetable}
 	for _, d := range sheet.Drills {
-		content.Drills = append(content.Drills, paper.Drawn{Document: d.Document, Report: d.Report})
+		content.Drills = append(content.Drills, paper.Drawn{Name: d.Document.Name, Report: d.Report})
+	}
+	for _, g := range sheet.Games {
+		content.Drills = append(content.Drills, paper.Drawn{Name: g.Name, Report: g.OnCourt.Report()})
 	}
 	var pdf bytes.Buffer
 	if err := paper.Write(&pdf, content, size); err != nil {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectClean, test } from './fixtures'
+import { expect, expectClean, openLesson, test } from './fixtures'
 
 /** Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -336,6 +336,56 @@ test('a game is made of sentences, and what makes no sense is told where it stan
   await expect(rows.last()).toContainText('Over')
   await page.getByRole('tab', { name: 'Words, care' }).click()
   await expect(page.getByText('Net cord, by the side that holds the net', { exact: false })).toBeVisible()
+})
+
+test('a game is added to a lesson in two acts, is on its road and sheet, and is scored on court', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const id = await openLesson(page, demo, 'Noor and Teo')
+  const road = page.getByRole('group', { name: 'The lesson as a road' })
+  const acts = new Acts(page)
+  await acts.press('Add to the lesson')
+  acts.n++
+  await page.getByRole('option', { name: /^Ten for Five game, tennis/ }).click()
+  expect(acts.n).toBe(2)
+  await expect(road.getByRole('button', { name: /Ten for Five, / })).toBeVisible()
+  await road.getByRole('button', { name: /Ten for Five, / }).click()
+  await expect(page.getByText(/min of it to play: one game/)).toBeVisible()
+  await page.getByText(/^Ten for Five: \d to \d min, four times of five/).click()
+  await expect(page.getByText('The near side needs 10, the far side 5.')).toBeVisible()
+  // Too few minutes are told, with what to do about it.
+  await page.getByLabel('Minutes', { exact: true }).fill('3')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText(/Ten for Five takes \d to \d min, four times of five/).first()).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Give it \d min/ })
+    .first()
+    .click()
+  await expect(page.getByText(/min of it to play: one game/)).toBeVisible()
+  await expect(page.getByText('All changes saved')).toBeVisible()
+
+  await page.goto(`${demo.url}/#/lessons/${id}/sheet`)
+  await expect(page.getByRole('group', { name: 'Start places of Ten for Five' })).toBeVisible()
+  await expect(page.getByText('The near side needs 10, the far side 5.')).toBeVisible()
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  const next = page.getByRole('button', { name: 'Next block' })
+  const score = page.getByRole('button', { name: /^Score it/ })
+  for (let i = 0; i < 12 && !(await score.isVisible()); i++) await next.click()
+  await score.click()
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(2)
+  await acts.begin('Teo Brackwell', 'Noor Haldane')
+  await enabled(page)
+  await won(page, 'near', '1:0')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  for (let i = 0; i < 12 && !(await score.isVisible()); i++) await next.click()
+  await expect(page.getByRole('link', { name: /^Ten for Five 1 : 0/ })).toBeVisible()
+  await page.goto(`${demo.url}/#/students`)
+  await page.getByRole('link', { name: 'Teo Brackwell' }).click()
+  await expect(page.getByRole('region', { name: 'Games so far' })).toContainText('1 : 0')
 })
 
 for (const theme of ['chalk', 'floodlit'] as const) {

@@ -50,7 +50,7 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 	c := d.Report.Court
 	line := s.font(sans, "B", 9.5)
 	s.SetXY(x, y)
-	s.CellFormat(width, line, s.short(d.Document.Name, width), "", 1, "L", false, 0, "")
+	s.CellFormat(width, line, s.short(d.Name, width), "", 1, "L", false, 0, "")
 	y += line + 0.5
 	// What lies beyond the lines counts too: the run-off as far as anybody stands.
 	tall, wide := c.Length/2+0.3, c.Width/2+0.3
@@ -76,10 +76,13 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 			s.number(v, m.Number, m.Target.Centre)
 		}
 	}
-	s.places(v, d)
+	s.places(v, d.Report.Spots)
 	s.feeds(v, d.Report)
 	s.SetXY(x, y+high+0.5)
 	for _, m := range d.Report.Measures {
+		if m.Goal == "" {
+			continue // of a game: its rules stand with its block
+		}
 		phrase := m.Goal
 		if m.Aim != "" {
 			phrase += ", into the " + m.Aim
@@ -125,30 +128,29 @@ func (s *sheet) target(v view, t court.Shape, dash []float64) {
 }
 
 // places marks who stands where and what is put down.
-func (s *sheet) places(v view, d Drawn) {
+func (s *sheet) places(v view, spots []report.Spot) {
 	s.SetLineWidth(0.25)
-	for i, place := range d.Document.Places {
-		if i >= len(d.Report.Spots) {
-			return
-		}
-		x, y := v.at(d.Report.Spots[i].At)
+	for _, place := range spots {
+		x, y := v.at(place.At)
 		const r = 1.1
 		switch place.Kind {
+		case "": // a ball or a target
 		case drill.Start:
 			s.SetFillColor(0, 0, 0)
 			s.Rect(x-r, y-r, 2*r, 2*r, "F")
+			s.font(sans, "B", 7)
+			s.Text(x+r+0.4, y+0.8, place.Letter)
 		case drill.Cone:
 			s.font(sans, "B", 7)
-			s.Text(x-0.7, y+0.8, d.Document.Letter(i))
+			s.Text(x-0.7, y+0.8, place.Letter)
 			s.Polygon([]fpdf.PointType{{X: x, Y: y - 2.2}, {X: x + 2.1, Y: y + 1.5}, {X: x - 2.1, Y: y + 1.5}}, "D")
 		case drill.Strip, drill.Rope:
 			half := court.Point{X: place.Size / 2}
 			if place.Up {
 				half = court.Point{Y: place.Size / 2}
 			}
-			at := d.Report.Spots[i].At
 			s.SetLineWidth(0.8)
-			s.line(v, court.Point{X: at.X - half.X, Y: at.Y - half.Y}, court.Point{X: at.X + half.X, Y: at.Y + half.Y})
+			s.line(v, court.Point{X: place.At.X - half.X, Y: place.At.Y - half.Y}, court.Point{X: place.At.X + half.X, Y: place.At.Y + half.Y})
 			s.SetLineWidth(0.25)
 		case drill.Obstacle, drill.Basket:
 			s.Line(x-r, y-r, x+r, y+r)

@@ -9,7 +9,6 @@ import (
 
 	"codeberg.org/go-pdf/fpdf"
 
-	"hodometer/core/drill"
 	"hodometer/core/report"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
@@ -24,10 +23,10 @@ const (
 	A5 Size = "A5"
 )
 
-// Drawn is a drill as it is drawn.
+// Drawn is a drill or a game as it is drawn.
 type Drawn struct {
-	Document drill.Document
-	Report   report.Report
+	Name   string
+	Report report.Report
 }
 
 // Content is what a run sheet is written from.

@@ -37,7 +37,7 @@ func content(t testing.TB, drills, players int) paper.Content {
 		d.Blocks = append(d.Blocks, schedule.ForDrill(stored.ID, stored.Document, players, d.Space, in.Settings))
 		report, err := report.Of(stored.Document, players, in.Settings)
 		require.NoError(t, err)
-		c.Drills = append(c.Drills, paper.Drawn{Document: stored.Document, Report: report})
+		c.Drills = append(c.Drills, paper.Drawn{Name: stored.Document.Name, Report: report})
 	}
 	for i := range d.Blocks {
 		d.Blocks[i].ID = fmt.Sprint(i)
@@ -93,7 +93,7 @@ func TestEveryPlaneIsPrinted(t *testing.T) {
 					c.Sheet.Sections[i].Lines[k].Text += text
 				}
 			}
-			c.Drills[0].Document.Name, c.Drills[0].Report.Measures[0].Aim = text, text
+			c.Drills[0].Name, c.Drills[0].Report.Measures[0].Aim = text, text
 			require.True(t, strings.HasPrefix(written(t, c, size), "%PDF-"), "%q", text)
 		}
 	}

@@ -93,6 +93,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 	for i, l := range list {
 		s := p.Blocks[i]
 		all = append(all, missingDrill(l, d)...)
+		all = append(all, games(l, s)...)
 		if !l.Drilled {
 			continue
 		}
@@ -158,6 +159,28 @@ func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
 		return []Finding{found(Problem, l.Block, l.Block.Title+": this drill is no longer there. Choose another one.", takeOut)}
 	case len(l.People) == 0 && len(d.Students) > 0 && len(l.Block.People) > 0:
 		return []Finding{found(Problem, l.Block, l.Block.Title+": nobody is left for it.", takeOut)}
+	}
+	return nil
+}
+
+// games says that a game is not there, that players are missing for it, or that it will hardly be over in its minutes.
+func games(l schedule.Prepared, s schedule.ScheduledBlock) []Finding {
+	block := l.Block
+	switch {
+	case block.Game != "" && s.Game == nil:
+		return []Finding{found(Problem, block, block.Title+": this game is no longer there, or makes no sense any more. Choose another one.",
+			Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: block.ID}})}
+	case s.Game == nil:
+		return nil
+	case s.Game.Missing > 0:
+		return []Finding{found(Warning, block, fmt.Sprintf("%s: %s for one game. Choose another game, or let the coach fill in.", block.Title, s.Group))}
+	case s.Game.Games == 0:
+		minutes := math.Ceil(s.SetUp/60 + s.Game.Minutes.High80)
+		f := found(Warning, block, fmt.Sprintf("%s takes %s to %s min, four times of five, and has %s to play.", block.Title, units.Decimal(s.Game.Minutes.Low80, 0), units.Decimal(math.Ceil(s.Game.Minutes.High80), 0), units.Clock(s.Work)))
+		if minutes <= longestBlock {
+			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 0)), Edit: editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes}})
+		}
+		return []Finding{f}
 	}
 	return nil
 }

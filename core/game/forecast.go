@@ -121,6 +121,21 @@ func (f Forecast) Within(share float64) (int, bool) {
 	return 0, false
 }
 
+// Times is the forecast of so many games one after the other, each like the first: only how many rallies they have.
+func (f Forecast) Times(n int) Forecast {
+	all := Forecast{Rallies: f.Rallies * float64(n), over: f.over}
+	for range n - 1 {
+		sum := make([]float64, len(all.over)+len(f.over))
+		for i, a := range all.over {
+			for k, b := range f.over {
+				sum[i+k+1] += a * b
+			}
+		}
+		all.over = sum
+	}
+	return all
+}
+
 // almost is the share of games that is meant by how long a game can get.
 const almost = 0.999
 

@@ -17,6 +17,7 @@ const MatchVersion = 1
 type Match struct {
 	FormatVersion int         `json:"version" minimum:"1" maximum:"1" description:"Of the format of this document"`
 	Game          string      `json:"game,omitempty" maxLength:"40" description:"Which game it is; empty: a result of any"`
+	Lesson        string      `json:"lesson,omitempty" maxLength:"40" description:"In which lesson; empty: in none"`
 	Title         string      `json:"title" minLength:"1" maxLength:"80" description:"What the game is called"`
 	Sport         court.Sport `json:"sport"`
 	Court         court.ID    `json:"court,omitempty" maxLength:"40" description:"On which it is played; empty: not known"`

@@ -39,6 +39,7 @@ type Block struct {
 	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
 	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill; of technique and serving: by which it is counted"`
 	Version  string         `json:"version,omitempty" maxLength:"60" description:"Which version of the drill; empty: as written"`
+	Game     string         `json:"game,omitempty" format:"uuid" description:"Of a game block: which game; empty: any"`
 	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
 	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
 	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
@@ -136,6 +137,9 @@ func (b Block) check() error {
 	}
 	if !b.Kind.Counts() && b.Drill != "" {
 		wrong.Add("drill", "a drill is played in a block for drills, points, technique or serving")
+	}
+	if b.Game != "" && b.Kind != Game {
+		wrong.Add("game", "a game is played in a block for games")
 	}
 	for i, call := range b.Calls {
 		if call.Minute >= b.Minutes {

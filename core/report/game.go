@@ -5,6 +5,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/invalid"
 )
@@ -31,7 +32,7 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 			continue
 		}
 		on.Spots = append(on.Spots, Spot{
-			Handle: handle, Label: fmt.Sprintf("%s side, place %d", spot.Side, i+1), Letter: fmt.Sprint(i + 1), At: at,
+			Handle: handle, Label: fmt.Sprintf("%s side, place %d", spot.Side, i+1), Kind: drill.Start, Letter: fmt.Sprint(i + 1), At: at,
 			Description: c.Describe(spot.Mark, s.Tape()), Mark: spot.Mark, Parts: c.Parts(spot.Mark, s.Units),
 		})
 	}
@@ -45,6 +46,15 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 		}
 	}
 	return on, wrong.Err()
+}
+
+// Report is the same as a report that a court is drawn from: targets without goals.
+func (on OnCourt) Report() Report {
+	r := Report{Court: on.Court, Spots: on.Spots}
+	for i, target := range on.Targets {
+		r.Measures = append(r.Measures, Measure{Number: i + 1, Target: &target})
+	}
+	return r
 }
 
 // SpotHandle is the handle of the mark of a start place of a game.

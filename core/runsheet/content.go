@@ -99,6 +99,11 @@ func lines(block schedule.ScheduledBlock, cues []Cue) []Line {
 	if moves := moves(block); moves != "" {
 		list = append(list, Line{Text: moves, Entries: []Entry{}})
 	}
+	if block.Game != nil {
+		for _, rule := range block.Game.Rules {
+			list = append(list, Line{Text: rule, Entries: []Entry{}})
+		}
+	}
 	var pickUps []string
 	for _, cue := range cues {
 		if cue.Block != block.Block {

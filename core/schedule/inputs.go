@@ -11,6 +11,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
@@ -22,6 +23,7 @@ import (
 // Inputs is what a lesson is scheduled from, besides its own document.
 type Inputs struct {
 	Drills   map[string]drill.Document // by identifier; a missing one becomes a finding
+	Games    map[string]game.Document  // the same
 	People   []lesson.Person           // in the order of the document; those that are gone are missing
 	Settings coach.Settings
 	// Rates are what the students make of the drill of a block as they play it: by block, then by student. Without them

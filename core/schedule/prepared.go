@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
 	"hodometer/core/metric"
@@ -16,6 +17,7 @@ type Prepared struct {
 	People       []lesson.Person
 	Document     drill.Document // with the set-up that is left
 	Drilled      bool           // it has a drill, which is there, and somebody to play it
+	Game         *game.Document // where it is one that is there
 	Group        load.Group
 	GroupSummary string  // how the group plays, in words
 	walk         float64 // seconds to walk over
@@ -63,6 +65,13 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 				l.collect = in.Settings.Piece * float64(count(l.goes))
 			}
 			standing, last = needed, block.Drill
+		}
+		if played, known := in.Games[block.Game]; known {
+			l.Game = &played
+			needed := Pieces(played.Equipment)
+			l.goes, l.comes, l.stays = without(standing, needed), without(needed, standing), standing
+			l.collect = in.Settings.Piece * float64(count(l.goes))
+			standing, last = needed, ""
 		}
 		list[i] = l
 	}

@@ -55,6 +55,8 @@ type ScheduledBlock struct {
 	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
 	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
 
+	Game *GameInBlock `json:"game" description:"Null where the block has none"`
+
 	Version  string   `json:"version,omitempty" description:"Which version of its drill is played; none for the drill as it is written"`
 	Versions []string `json:"versions" description:"Those there are, from the easiest to the hardest; empty where there is one only"`
 }
@@ -84,6 +86,13 @@ func Make(ctx context.Context, d lesson.Document, in Inputs) (Timetable, []Prepa
 			return Timetable{}, nil, err
 		}
 		s := l.schedule(in)
+		game, err := l.game(ctx, s.Work)
+		if err != nil {
+			return Timetable{}, nil, err
+		}
+		if s.Game = game; game != nil {
+			s.Fits, s.Group, s.Time = game.fits(s.Work), game.group(), game.time(l, l.Block.Seconds(), s.Work)
+		}
 		s.Start, s.End, s.Clock = p.Planned, p.Planned+l.Block.Seconds(), clock(p.Planned)
 		s.Length = units.Decimal(l.Block.Minutes, 1) + " min"
 		p.Planned = s.End

@@ -2845,6 +2845,8 @@ export interface components {
             events?: components["schemas"]["GameEvent"][];
             /** @description Which game it is; empty: a result of any */
             game?: string;
+            /** @description In which lesson; empty: in none */
+            lesson?: string;
             /** @description Students, by start place, then who waits */
             players: string[];
             /** @description Everybody plays everybody; its results are entered */
@@ -2869,6 +2871,11 @@ export interface components {
             /** @description From 0 */
             spot: number;
             to: components["schemas"]["CourtPoint"];
+        };
+        GameOnSheet: {
+            id: string;
+            name: string;
+            onCourt: components["schemas"]["ReportOnCourt"];
         };
         GamePair: {
             /** @description Points that the far side needs */
@@ -2973,7 +2980,7 @@ export interface components {
             over: boolean;
             /** @description By player, in the order of the players; empty where score is kept by side */
             personal: number[];
-            /** @description The rounds so far that count, with what both sides won in them; one where places are never changed */
+            /** @description After a replay: the rounds so far that count, with what both sides won in them; one where places are never changed */
             played: components["schemas"]["GameRound"][];
             /** @description Of the near and the far side */
             points: number[];
@@ -3123,6 +3130,11 @@ export interface components {
             drill?: string;
             /** @description How hard it is, out of ten */
             effort: number;
+            /**
+             * Format: uuid
+             * @description Of a game block: which game; empty: any
+             */
+            game?: string;
             /** Format: uuid */
             id: string;
             kind: components["schemas"]["LessonKind"];
@@ -3596,7 +3608,7 @@ export interface components {
             title: string;
         };
         /** @enum {string} */
-        OfferKind: "block" | "drill" | "version" | "shape";
+        OfferKind: "block" | "drill" | "version" | "shape" | "game";
         Person: {
             /** @description Out of the lists */
             archived: boolean;
@@ -4312,6 +4324,27 @@ export interface components {
             /** @description Everything that stands in any block, in one short walking order */
             walk: components["schemas"]["CourtStep"][];
         };
+        ScheduleGameInBlock: {
+            /** @description Games that are played at once */
+            atOnce: number;
+            /** @description That they take */
+            courts: number;
+            /** @description That are over in the minutes there are, four times of five; one after the other */
+            games: number;
+            id: string;
+            /** @description Of one game */
+            minutes: components["schemas"]["GameDuration"];
+            /** @description Players that are missing for one game */
+            missing: number;
+            name: string;
+            /** @description In words */
+            rules: string[];
+            toFar: number;
+            /** @description What it can be played to in the minutes there are; 0 where it is not played to points */
+            toNear: number;
+            /** @description Who wait */
+            waiting: number;
+        };
         ScheduleMilestone: {
             clock: string;
             /** Format: double */
@@ -4341,6 +4374,8 @@ export interface components {
             end: number;
             /** @description What fits, in words */
             fits: string;
+            /** @description Null where the block has none */
+            game: null | components["schemas"]["ScheduleGameInBlock"];
             /** @description Equipment collected before it */
             goes: components["schemas"]["SchedulePiece"][];
             /** @description How the group plays it, in words; empty where there is nothing to say */
@@ -4492,6 +4527,7 @@ export interface components {
         Sheet: {
             content: components["schemas"]["RunsheetContent"];
             drills: components["schemas"]["DrillOnSheet"][];
+            games: components["schemas"]["GameOnSheet"][];
             lesson: components["schemas"]["Lesson"];
         };
         ShorthandWord: {

@@ -3,10 +3,11 @@
   import Play from '@lucide/svelte/icons/play'
   import SkipBack from '@lucide/svelte/icons/skip-back'
   import SkipForward from '@lucide/svelte/icons/skip-forward'
-  import { useQueryClient } from '@tanstack/svelte-query'
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
   import { push } from 'svelte-spa-router'
-  import type { Courtside } from '../../lib/api/client'
+  import Begin from '../../game/Begin.svelte'
+  import { answer, api, type Courtside } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
@@ -33,6 +34,13 @@
 
   const scheduled = $derived(run.scheduled)
   const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
+  /** Games of this lesson that were begun. */
+  const games = createQuery(() => ({
+    queryKey: keys.played,
+    queryFn: () => answer(api.GET('/api/played')),
+    enabled: Boolean(scheduled?.game),
+    select: (page) => page.played.filter((each) => each.document.lesson === run.data.lesson.id),
+  }))
   const over = $derived(run.second >= run.data.lesson.plan.planned)
 
   onMount(() => {
@@ -132,6 +140,23 @@
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
     {/if}
 
+    {#if scheduled?.game && !over}
+      <div class="flex flex-wrap gap-2 px-4">
+        <Begin
+          id={scheduled.game.id}
+          name={scheduled.game.name}
+          among={scheduled.people}
+          lesson={run.data.lesson.id}
+          label="Score it"
+        />
+        {#each games.data ?? [] as each (each.id)}
+          <a class="btn btn-sm" href="#/games/played/{each.id}"
+            >{each.document.title}
+            <span class="drum-digits">{each.state?.points.join(' : ')}</span></a
+          >
+        {/each}
+      </div>
+    {/if}
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
 
     {#if run.waiting.length > 0}

@@ -10,9 +10,9 @@
   import SaveState from '../../lib/SaveState.svelte'
   import Tabs from '../../lib/Tabs.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import Begin from './Begin.svelte'
+  import Begin from '../../game/Begin.svelte'
   import { Desk } from './desk.svelte'
-  import GameCourt from './GameCourt.svelte'
+  import GameCourt from '../../game/GameCourt.svelte'
   import RuleSentences from './RuleSentences.svelte'
   import TryIt from './TryIt.svelte'
 
@@ -92,7 +92,7 @@
       <button class="btn btn-sm" onclick={duplicate}
         >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
       >
-      {#if !wrong}<Begin game={{ ...game, document: draft.document }} />{/if}
+      {#if !wrong}<Begin {id} name={draft.document.name} {document} />{/if}
     </div>
   </div>
   <div class="drawing">

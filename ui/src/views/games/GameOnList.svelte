@@ -5,8 +5,8 @@
   import { answer, api, type Game } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
-  import Begin from './Begin.svelte'
-  import GameCourt from './GameCourt.svelte'
+  import Begin from '../../game/Begin.svelte'
+  import GameCourt from '../../game/GameCourt.svelte'
 
   interface Props {
     game: Game
@@ -56,7 +56,7 @@
     </p>
     <p class="mt-1">{d.summary || game.sentences.at(-1)}</p>
     <div class="mt-2 flex flex-wrap gap-2">
-      <Begin {game} />
+      <Begin id={game.id} name={d.name} document={d} />
       <button class="btn btn-sm" onclick={duplicate}>Duplicate<span class="sr-only"> {d.name}</span></button>
       {#if !game.builtIn}<button class="btn btn-sm" onclick={() => archive(true)}
           >Archive<span class="sr-only"> {d.name}</span></button

@@ -6,7 +6,7 @@
   import { notices } from '../../lib/notice.svelte'
   import { onDay } from '../../lib/words'
   import NewResults from './NewResults.svelte'
-  import ResultLines from './ResultLines.svelte'
+  import ResultLines from '../../game/ResultLines.svelte'
   import Rooms from './Rooms.svelte'
 
   /** Games that were played, the newest first. */

@@ -6,7 +6,7 @@
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import { today } from '../../lib/words'
-  import GameCourt from './GameCourt.svelte'
+  import GameCourt from '../../game/GameCourt.svelte'
   import { Scoring, type Tap } from './scoring.svelte'
 
   /** The scoreboard: a press on a side is a rally that it won, the rest is named as the rule names it. */

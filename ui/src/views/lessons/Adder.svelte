@@ -126,7 +126,7 @@
       onkeydown={key}
     />
     <ul id="{id}-list" class="list mt-2" role="listbox" aria-label="What can be added">
-      {#each offers as offer, i (offer.kind + offer.title + (offer.block?.drill ?? ''))}
+      {#each offers as offer, i (offer.kind + offer.title + (offer.block?.drill ?? offer.block?.game ?? ''))}
         <!-- svelte-ignore a11y_click_events_have_key_events -->
         <li
           id="{id}-{i}"

@@ -73,6 +73,19 @@
       <button class="link text-sm" onclick={() => (open = scheduled.time)}>How this came about</button>
     </p>
   {/if}
+  {#if scheduled?.game}
+    {@const game = scheduled.game}
+    <details class="mt-1">
+      <summary class="cursor-pointer"
+        >{game.name}: {game.minutes.low80.toFixed(0)} to {game.minutes.high80.toFixed(0)} min, four times of five{scheduled.group &&
+          `; ${scheduled.group}`}</summary
+      >
+      <ul class="list-disc pl-5 text-sm">
+        {#each game.rules as rule, i (i)}<li>{rule}</li>{/each}
+      </ul>
+      <a class="link text-sm" href="#/games/{game.id}">Open the game</a>
+    </details>
+  {/if}
   {#if findings.length}
     <ul class="mt-2 flex flex-col gap-2" aria-label="What is to be thought of in this block">
       {#each keyed(findings) as { key, finding } (key)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Sheet } from '../../lib/api/client'
   import Court from '../../court/Court.svelte'
+  import GameCourt from '../../game/GameCourt.svelte'
   import Road from '../../road/Road.svelte'
 
   interface Props {
@@ -67,6 +68,12 @@
                 {`${measure.name}: `}{/if}{measure.goal}{measure.aim && `, into the ${measure.aim}`}
             </p>
           {/each}
+        </figure>
+      {/each}
+      {#each sheet.games as game (game.id)}
+        <figure>
+          <figcaption class="font-semibold">{game.name}</figcaption>
+          <GameCourt on={game.onCourt} label="Start places of {game.name}" />
         </figure>
       {/each}
     </div>

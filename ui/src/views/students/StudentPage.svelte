@@ -7,6 +7,7 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
+  import GamesOf from '../../game/GamesOf.svelte'
   import DrillHistory from './DrillHistory.svelte'
   import ProfileForm from './ProfileForm.svelte'
   import StrokeLadder from './StrokeLadder.svelte'
@@ -93,6 +94,7 @@
         onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
       />
     </section>
+    <GamesOf student={draft.id} />
   </div>
   <Async query={progress}>
     {#snippet children(data)}

@@ -2,83 +2,92 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
-  import { answer, api, describe, isNew, type Game } from '../../lib/api/client'
-  import { keys, renew, studentsQuery } from '../../lib/data'
-  import { today } from '../../lib/words'
+  import { answer, api, describe, isNew, type GameDocument } from '../lib/api/client'
+  import { keys, renew, studentsQuery } from '../lib/data'
+  import { today } from '../lib/words'
 
   /** Who plays a game: pressed in the order of the start places, and the game begins. */
   interface Props {
-    game: Game
-    primary?: boolean
+    id: string
+    name: string
+    /** The game, where it is there already; else it is read when it is to be played. */
+    document?: GameDocument
+    /** Who comes into question; empty: all students. */
+    among?: readonly string[]
+    lesson?: string
+    /** What the button says. */
+    label?: string
   }
-  let { game, primary = true }: Props = $props()
+  let { id, name, document, among = [], lesson, label = 'Play' }: Props = $props()
   const client = useQueryClient()
   const students = studentsQuery()
   let dialog = $state<HTMLDialogElement>()
-  let open = $state(false)
+  let game = $state.raw<GameDocument>()
   let chosen = $state<string[]>([])
   let wrong = $state('')
-  const rules = $derived(game.document.rules)
+  const rules = $derived(game?.rules)
   const list = $derived(
-    [...(students.data ?? [])].sort(
-      (a, b) =>
-        Number(b.profile.sport === game.document.sport) - Number(a.profile.sport === game.document.sport) ||
-        a.profile.name.localeCompare(b.profile.name),
-    ),
+    (students.data ?? [])
+      .filter((each) => among.length === 0 || among.includes(each.id))
+      .sort(
+        (a, b) =>
+          Number(b.profile.sport === game?.sport) - Number(a.profile.sport === game?.sport) ||
+          a.profile.name.localeCompare(b.profile.name),
+      ),
   )
-  const places = $derived(rules.spots.length)
-  const enough = $derived(chosen.length >= places - (rules.coach ? 1 : 0))
+  const places = $derived(rules?.spots.length ?? 0)
+  const enough = $derived(rules && chosen.length >= places - (rules.coach ? 1 : 0))
   /** Where whoever is n-th begins. */
   const begins = (n: number) => {
-    const spot = rules.spots[n]
+    const spot = rules?.spots[n]
     return spot ? `${n + 1}, ${spot.side} side` : 'waits'
   }
 
-  function show() {
+  async function show() {
     wrong = ''
     chosen = []
-    open = true
+    game = document
     dialog?.showModal()
+    try {
+      game ??= (await answer(api.GET('/api/games/{id}', { params: { path: { id } } }))).document
+    } catch (error) {
+      wrong = describe(error)
+    }
   }
 
   async function begin() {
+    if (!game) return
     try {
-      const id = v7()
-      await answer(
-        api.PUT('/api/played/{id}', {
-          params: { path: { id }, header: isNew },
-          body: {
-            version: 1,
-            game: game.id,
-            title: game.document.name,
-            sport: game.document.sport,
-            court: game.document.court,
-            date: today(),
-            players: $state.snapshot(chosen),
-            rules,
-          },
-        }),
-      )
+      const played = v7()
+      const { sport, court, rules } = game
+      const body = {
+        version: 1,
+        game: id,
+        title: game.name,
+        sport,
+        court,
+        date: today(),
+        players: $state.snapshot(chosen),
+        rules,
+        ...(lesson ? { lesson } : {}),
+      }
+      await answer(api.PUT('/api/played/{id}', { params: { path: { id: played }, header: isNew }, body }))
       dialog?.close()
       await renew(client, keys.played)
-      await push(`/games/played/${id}`)
+      await push(`/games/played/${played}`)
     } catch (error) {
       wrong = describe(error)
     }
   }
 </script>
 
-<button class="btn btn-sm" class:btn-primary={primary} type="button" onclick={show}
-  >Play<span class="sr-only"> {game.document.name}</span></button
+<button class="btn btn-sm btn-primary" type="button" onclick={show}
+  >{label}<span class="sr-only"> {name}</span></button
 >
-<dialog
-  bind:this={dialog}
-  class="modal"
-  aria-label="Who plays {game.document.name}"
-  onclose={() => (open = false)}
->
+<dialog bind:this={dialog} class="modal" aria-label="Who plays {name}" onclose={() => (game = undefined)}>
+  (open = false)} >
   <div class="modal-box">
-    {#if open}
+    {#if rules}
       <h2>Who plays?</h2>
       <p class="mt-1 text-sm" role="status">
         Press them in the order of the places: {places}
@@ -95,7 +104,7 @@
               class="btn w-full justify-start"
               class:btn-primary={n >= 0}
               aria-pressed={n >= 0}
-              disabled={n < 0 && chosen.length >= places && !rules.rotation.every}
+              disabled={n < 0 && chosen.length >= places && !rules?.rotation.every}
               onclick={() =>
                 (chosen = n >= 0 ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
             >

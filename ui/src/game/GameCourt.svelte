@@ -1,7 +1,7 @@
 <script lang="ts">
-  import Court from '../../court/Court.svelte'
-  import type { Ahead, Drawing } from '../../court/view'
-  import type { OnCourt, Point } from '../../lib/api/client'
+  import Court from '../court/Court.svelte'
+  import type { Ahead, Drawing } from '../court/view'
+  import type { OnCourt, Point } from '../lib/api/client'
 
   /** The start places of a game, and what has to be hit, on its court. */
   interface Props {

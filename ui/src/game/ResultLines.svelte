@@ -1,13 +1,18 @@
 <script lang="ts">
-  import type { Played } from '../../lib/api/client'
+  import type { Played } from '../lib/api/client'
 
   /** What came of a game, in few words. */
   interface Props {
     played: Played
+    /** Only what this student played. */
+    of?: string
   }
-  let { played }: Props = $props()
+  let { played, of }: Props = $props()
   const name = (id: string) => played.names[id] ?? id
   const names = (ids: readonly string[]) => ids.map(name).join(' and ') || 'the drill'
+  const rounds = $derived(
+    played.rounds.filter((round) => !of || round.near.includes(of) || round.far.includes(of)),
+  )
   const most = 3
   const own = $derived(
     (played.state?.personal ?? [])
@@ -24,12 +29,11 @@
     .map((line) => `${line.place}. ${name(line.name)}`)
     .join(', ')}; {played.rounds.length} of {played.fixtures.length} games
 {:else}
-  {#each played.rounds.slice(0, most) as round, i (i)}
+  {#each rounds.slice(0, most) as round, i (i)}
     <span class="block"
       >{names(round.near)} – {names(round.far)}
       <span class="drum-digits">{round.nearPoints} : {round.farPoints}</span></span
     >
   {/each}
-  {#if played.rounds.length > most}<span class="block text-sm">and {played.rounds.length - most} more</span
-    >{/if}
+  {#if rounds.length > most}<span class="block text-sm">and {rounds.length - most} more</span>{/if}
 {/if}
