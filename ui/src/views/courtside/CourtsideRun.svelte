@@ -39,6 +39,7 @@
     queryKey: keys.played,
     queryFn: () => answer(api.GET('/api/played')),
     enabled: Boolean(scheduled?.game),
+    refetchInterval: 5000,
     select: (page) => page.played.filter((each) => each.document.lesson === run.data.lesson.id),
   }))
   const over = $derived(run.second >= run.data.lesson.plan.planned)
