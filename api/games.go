@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"net/http"
+	"slices"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -10,6 +11,7 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/library"
 	"hodometer/core/metric"
+	"hodometer/core/ranking"
 	"hodometer/core/report"
 	"hodometer/store"
 )
@@ -151,8 +153,43 @@ func (s *server) gameRoutes() []Route {
 		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
 		}),
+		route("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
 		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),
 	}
+}
+
+// HandicapAsked is a game and two who are to play it.
+type HandicapAsked struct {
+	Document game.Document `json:"document"`
+	Near     string        `json:"near" maxLength:"40" description:"A student"`
+	Far      string        `json:"far" maxLength:"40" description:"And another"`
+	Rallies  int           `json:"rallies" minimum:"1" maximum:"150"`
+}
+
+// handicap rests on the points that two have won against each other, alone or with partners, and at first on what the ranking thinks.
+func (s *server) handicap(ctx context.Context, _ None, body HandicapAsked) (game.Handicap, error) {
+	if body.Near == body.Far {
+		return game.Handicap{}, invalid.Fields{{Path: "far", Message: "choose two different students"}}
+	}
+	results, err := s.results(ctx, body.Document.Sport)
+	if err != nil {
+		return game.Handicap{}, err
+	}
+	ranked, err := ranking.Rank(ctx, []string{body.Near, body.Far}, results, "")
+	if err != nil {
+		return game.Handicap{}, err
+	}
+	var t game.Tally
+	for _, r := range results {
+		switch {
+		case slices.Contains(r.Near, body.Near) && slices.Contains(r.Far, body.Far):
+			t.Near, t.Far = t.Near+r.NearPoints, t.Far+r.FarPoints
+		case slices.Contains(r.Near, body.Far) && slices.Contains(r.Far, body.Near):
+			t.Near, t.Far = t.Near+r.FarPoints, t.Far+r.NearPoints
+		}
+	}
+	strength := game.StrengthFrom(t, ranked.Chance([]string{body.Near}, []string{body.Far}))
+	return body.Document.Rules.HandicapFrom(ctx, strength, body.Rallies)
 }
 
 func refuseReady(id string) error {

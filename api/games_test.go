@@ -144,6 +144,18 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	require.Len(t, ranked.Singles, 1)
 	uneven := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis&by=games", nil))
 	require.Equal(t, 1, uneven.LeftOut)
+	// What they won against each other makes a fair score, for the stronger one more points.
+	asked := map[string]any{"document": ready.Document, "near": a, "far": b, "rallies": 14}
+	handicap := read[game.Handicap](t, c.ask("POST", "/api/games/handicap", asked))
+	require.Greater(t, handicap.Near, handicap.Far)
+	require.Equal(t, 10, handicap.Results)
+	require.Greater(t, handicap.Won, 0.6)
+	asked["near"], asked["far"] = b, a
+	turned := read[game.Handicap](t, c.ask("POST", "/api/games/handicap", asked))
+	require.InDelta(t, 1, handicap.Won+turned.Won, 1e-9, "the other way round")
+	asked["far"] = b
+	readProblem(t, c.ask("POST", "/api/games/handicap", asked), http.StatusUnprocessableEntity)
+
 	read[api.Played](t, c.ask("PUT", "/api/played/"+id+"/archived", map[string]any{"archived": true}))
 	require.Empty(t, read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil)).Standings)
 }

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"slices"
+	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -204,9 +205,19 @@ func (s *server) addEvents(ctx context.Context, p byID, body GameEvents) (Played
 	}
 }
 
+// results are those of a sport that count in a ranking.
+func (s *server) results(ctx context.Context, sport court.Sport) ([]ranking.Result, error) {
+	from := s.now().AddDate(0, 0, -rankedDays).Format(time.DateOnly)
+	records, err := s.store.PlayedSince(ctx, string(sport), from)
+	var results []ranking.Result
+	for _, k := range records {
+		results = append(results, k.Document.Results()...)
+	}
+	return results, err
+}
+
 func (s *server) ranked(ctx context.Context, p rankingOf, _ None) (Ranked, error) {
-	from := s.now().AddDate(0, 0, -rankedDays).Format("2006-01-02")
-	records, err := s.store.PlayedSince(ctx, string(p.Sport), from)
+	results, err := s.results(ctx, p.Sport)
 	if err != nil {
 		return Ranked{}, err
 	}
@@ -214,13 +225,7 @@ func (s *server) ranked(ctx context.Context, p rankingOf, _ None) (Ranked, error
 	if err != nil {
 		return Ranked{}, err
 	}
-	r := Ranked{Names: map[string]string{}}
-	var results []ranking.Result
-	for _, k := range records {
-		of := k.Document.Results()
-		results = append(results, of...)
-		r.Games += len(of)
-	}
+	r := Ranked{Names: map[string]string{}, Games: len(results)}
 	if r.Ranking, err = ranking.Rank(ctx, p.Who, results, p.By); err != nil {
 		return r, err
 	}

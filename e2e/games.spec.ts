@@ -124,6 +124,15 @@ test('a game to 5 with a bonus for the first two shots', async ({ page, demo }) 
   await expect(side(page, 'far').getByRole('button', { name: /^serve and next/ })).toBeVisible()
   await award(page, 'far', 'serve or next shot missed')
   await shows(page, '3:1')
+  // A choice is marked beside the score.
+  await page.getByText('Choices', { exact: true }).click()
+  await enabled(page)
+  await page.getByRole('button', { name: 'Right choice' }).click()
+  await expect(page.getByText('Choices: 1 right, 0 wrong')).toBeVisible()
+  await shows(page, '3:1')
+  await enabled(page)
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(page.getByText('Choices', { exact: true })).toBeVisible()
   // Taken back, put back.
   await enabled(page)
   await page.getByRole('button', { name: 'Take back' }).click()
@@ -201,6 +210,15 @@ test('a duel whose score Hodometer proposed', async ({ page, demo }) => {
   acts.n++
   await page.getByRole('tab', { name: /^Try it/ }).click()
   acts.n++
+  await page.getByLabel(/The near side wins/).fill('0.6')
+  // Or as it is between two who have played.
+  await page.getByLabel('Who plays on the near side').selectOption({ label: 'Teo Brackwell' })
+  await page.getByLabel('Who plays on the far side').selectOption({ label: 'Noor Haldane' })
+  await expect(
+    page.getByText(
+      /^From \d+ points against each other\. \d+ against \d+: the near side wins \d\.\d of 10 rallies/,
+    ),
+  ).toBeVisible()
   await page.getByLabel(/The near side wins/).fill('0.6')
   const fair = page.getByRole('region', { name: 'A fair score' }).getByRole('button').first()
   await expect(fair).toContainText(/won (4\.[5-9]|5\.[0-5]) of 10/)

@@ -19,7 +19,6 @@ const first = (page: Page, name: string) => page.getByRole('link', { name }).fir
 
 const views: View[] = [
   { name: 'today', size: desk, go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor() },
-  { name: 'students', size: desk, go: async (page) => first(page, 'Students') },
   {
     name: 'student',
     size: desk,
@@ -52,21 +51,51 @@ const views: View[] = [
     },
   },
   {
+    name: 'game',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Games')
+      await page
+        .getByRole('article', { name: 'Serve, Then One More' })
+        .getByRole('button', { name: /^Duplicate/ })
+        .click()
+      await page.getByRole('button', { name: /^Rallies/ }).waitFor()
+    },
+  },
+  {
+    name: 'scoreboard',
+    size: phone,
+    go: async (page) => {
+      await first(page, 'Games')
+      await page
+        .getByRole('article', { name: 'Serve, Then One More', exact: true })
+        .getByRole('button', { name: /^Play/ })
+        .click()
+      for (const name of ['Teo Brackwell', 'Noor Haldane'])
+        await page
+          .getByRole('dialog')
+          .getByRole('button', { name: new RegExp(`^${name}`) })
+          .click()
+      await page.getByRole('button', { name: 'Begin' }).click()
+      await page.getByRole('button', { name: /^serve and next shot made/ }).click()
+      await page.getByText('+1 once the rally is over').waitFor()
+    },
+  },
+  {
+    name: 'ranking',
+    size: desk,
+    go: async (page) => {
+      await first(page, 'Games')
+      await page.getByRole('link', { name: 'Ranking' }).click()
+      await page.getByRole('region', { name: 'Singles' }).waitFor()
+    },
+  },
+  {
     name: 'reckoner',
     size: phone,
     go: async (page) => {
       await first(page, 'Reckoner')
       await page.getByLabel('What the goal takes').waitFor()
-    },
-  },
-  {
-    name: 'reckoner-target',
-    size: desk,
-    theme: 'floodlit',
-    go: async (page) => {
-      await first(page, 'Reckoner')
-      await first(page, 'Target')
-      await page.getByLabel('The answer').waitFor()
     },
   },
   {
@@ -154,12 +183,6 @@ const views: View[] = [
     },
   },
   { name: 'settings', size: desk, go: async (page) => first(page, 'Settings') },
-  {
-    name: 'today-floodlit',
-    size: desk,
-    theme: 'floodlit',
-    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
-  },
   {
     name: 'today-phone',
     size: phone,

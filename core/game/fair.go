@@ -119,7 +119,7 @@ func (r Rules) worth(c Chances) (sums [2]float64) {
 	return sums
 }
 
-// Tally is how many rallies two sides have won against each other.
+// Tally is how many points two sides have won against each other.
 type Tally struct {
 	Near int `json:"near" minimum:"0" maximum:"100000"`
 	Far  int `json:"far" minimum:"0" maximum:"100000"`
@@ -130,15 +130,16 @@ type Strength struct {
 	Won     float64 `json:"won" description:"Chance that the near side wins a rally"`
 	Low     float64 `json:"low" description:"Four times of five it lies between these"`
 	High    float64 `json:"high"`
-	Results int     `json:"results" description:"Rallies that it rests on"`
+	Results int     `json:"results" description:"Points against each other that it rests on"`
 }
 
-// evenRallies is how many even rallies the first guess about two sides is worth. Common practice, no source.
-const evenRallies = 10
+// guessed is how many rallies the first guess about two sides is worth. Common practice, no source.
+const guessed = 10
 
-// StrengthFrom is what is thought of two sides after the rallies between them: a beta distribution that begins at even.
-func StrengthFrom(t Tally) Strength {
-	a, b := float64(t.Near)+evenRallies/2, float64(t.Far)+evenRallies/2
+// StrengthFrom is what is thought of two sides after the points between them: a beta distribution that begins at a guess of the near
+// side's chance, one half where nothing is known of either; the guess lies between 0 and 1.
+func StrengthFrom(t Tally, guess float64) Strength {
+	a, b := float64(t.Near)+guessed*guess, float64(t.Far)+guessed*(1-guess)
 	return Strength{Won: a / (a + b), Low: mathext.InvRegIncBeta(a, b, 0.1), High: mathext.InvRegIncBeta(a, b, 0.9), Results: t.Near + t.Far}
 }
 
@@ -151,9 +152,9 @@ type Handicap struct {
 	Sentence string  `json:"sentence"`
 }
 
-// HandicapFrom proposes a fair score from what both sides have won so far, whoever fed. It returns the errors of FairPairs.
-func (r Rules) HandicapFrom(ctx context.Context, t Tally, length int) (Handicap, error) {
-	h := Handicap{Strength: StrengthFrom(t)}
+// HandicapFrom proposes a fair score from what is thought of two sides, whoever feeds. It returns the errors of FairPairs.
+func (r Rules) HandicapFrom(ctx context.Context, s Strength, length int) (Handicap, error) {
+	h := Handicap{Strength: s}
 	pairs, err := r.FairPairs(ctx, At(h.Won), length)
 	if err != nil {
 		return h, err

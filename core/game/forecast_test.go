@@ -157,9 +157,9 @@ func TestFairPairsAreThoseOfTheReckoner(t *testing.T) {
 }
 
 func TestAHandicapFollowsTheResults(t *testing.T) {
-	few, err := duel(1, 1).HandicapFrom(t.Context(), game.Tally{Near: 20, Far: 10}, 20)
+	few, err := duel(1, 1).HandicapFrom(t.Context(), game.StrengthFrom(game.Tally{Near: 20, Far: 10}, 0.5), 20)
 	require.NoError(t, err)
-	many, err := duel(1, 1).HandicapFrom(t.Context(), game.Tally{Near: 200, Far: 100}, 20)
+	many, err := duel(1, 1).HandicapFrom(t.Context(), game.StrengthFrom(game.Tally{Near: 200, Far: 100}, 0.5), 20)
 	require.NoError(t, err)
 	// By hand: (20 + 5) of (30 + 10) and (200 + 5) of (300 + 10).
 	require.InDelta(t, 0.625, few.Won, 1e-12)
@@ -168,8 +168,9 @@ func TestAHandicapFollowsTheResults(t *testing.T) {
 	require.Less(t, many.High-many.Low, few.High-few.Low, "more results are surer")
 	require.Less(t, few.LowWins, few.Wins)
 	require.Greater(t, few.HighWins, few.Wins)
-	none := game.StrengthFrom(game.Tally{})
+	none := game.StrengthFrom(game.Tally{}, 0.5)
 	require.InDelta(t, 0.5, none.Won, 1e-12)
+	require.InDelta(t, 0.7, game.StrengthFrom(game.Tally{}, 0.7).Won, 1e-12, "who is known from others is not begun at even")
 }
 
 // By hand: a game that takes exactly 10 rallies of 6 s with one stroke each is over after a minute.

@@ -140,7 +140,7 @@ func (r Rules) InWords(s State, e Event, names map[string]string) string {
 	case Again:
 		text = "played again"
 	case Chose:
-		text = who + map[bool]string{true: ": right choice", false: ": wrong choice"}[e.Right]
+		text = map[bool]string{true: "right choice", false: "wrong choice"}[e.Right]
 	case TimeUp:
 		text = "time is up"
 	}

@@ -294,6 +294,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/games/handicap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A fair score of a game for two, from what they have won against each other */
+        post: operations["handicapGame"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/games/preview": {
         parameters: {
             query?: never;
@@ -2823,6 +2840,47 @@ export interface components {
         };
         /** @enum {string} */
         GameFeedKind: "a player feeds" | "the coach feeds";
+        GameHandicap: {
+            /** @description Points that the far side needs */
+            far: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description The same, if it is as strong as it may be
+             */
+            highWins: number;
+            /**
+             * Format: double
+             * @description Four times of five it lies between these
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Chance that the near side wins, if it is as weak as it may be
+             */
+            lowWins: number;
+            /** @description Points that the near side needs */
+            near: number;
+            /**
+             * Format: double
+             * @description Mean number of rallies
+             */
+            rallies: number;
+            /** @description Points against each other that it rests on */
+            results: number;
+            sentence: string;
+            /**
+             * Format: double
+             * @description Chance that the near side wins
+             */
+            wins: number;
+            /**
+             * Format: double
+             * @description Chance that the near side wins a rally
+             */
+            won: number;
+        };
         /** @enum {string} */
         GameKeeping: "each player’s own";
         GameLength: {
@@ -3066,6 +3124,14 @@ export interface components {
             sentence: string;
             /** @description The most that a slider over the goal goes to; 0: it has no single number */
             slider: number;
+        };
+        HandicapAsked: {
+            document: components["schemas"]["GameDocument"];
+            /** @description And another */
+            far: string;
+            /** @description A student */
+            near: string;
+            rallies: number;
         };
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
@@ -5578,6 +5644,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GameDocument"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    handicapGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandicapAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GameHandicap"];
                 };
             };
             default: {

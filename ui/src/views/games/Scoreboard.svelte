@@ -187,6 +187,20 @@
       </ul>
     </details>
     {#if !state?.over}<details>
+        <summary class="cursor-pointer"
+          >Choices{#if state && (state.choices[0] || state.choices[1])}: {state.choices[0]} right, {state
+              .choices[1]} wrong{/if}</summary
+        >
+        <div class="mt-1 flex gap-1">
+          <button class="btn btn-sm" disabled={busy} onclick={() => tap({ kind: 'chose', right: true })}
+            >Right choice</button
+          >
+          <button class="btn btn-sm" disabled={busy} onclick={() => tap({ kind: 'chose', right: false })}
+            >Wrong choice</button
+          >
+        </div>
+      </details>{/if}
+    {#if !state?.over}<details>
         <summary class="cursor-pointer">End it here</summary>
         <button class="btn btn-sm mt-1" disabled={busy} onclick={() => tap({ kind: 'time' })}
           >Time is up: the game is over</button

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { answer, api, describe, Refusal, type GameDocument } from '../../lib/api/client'
+  import { studentsQuery } from '../../lib/data'
   import type { Desk } from './desk.svelte'
   import NumberField from '../../lib/NumberField.svelte'
 
@@ -17,6 +19,29 @@
   const set = (share: number) => {
     asked.chances.nearFeeds = share
     asked.chances.farFeeds = share
+  }
+  const students = studentsQuery()
+  const list = $derived(
+    (students.data ?? []).filter(({ profile }) => profile.sport === desk.draft.document.sport),
+  )
+  /** Who is to play, and what is thought of them. */
+  let pair = $state({ near: '', far: '' })
+  let thought = $state('')
+
+  /** between takes the chance of a rally from what two have won against each other. */
+  async function between(side: 'near' | 'far', id: string) {
+    pair[side] = id
+    thought = ''
+    if (!pair.near || !pair.far) return
+    try {
+      const document = $state.snapshot(desk.draft.document) as GameDocument
+      const body = { document, ...$state.snapshot(pair), rallies: asked.rallies }
+      const h = await answer(api.POST('/api/games/handicap', { body }))
+      set(h.won)
+      thought = `${h.results ? `From ${h.results} points against each other` : 'They have not met yet; from what they did against others'}. ${h.sentence}`
+    } catch (error) {
+      thought = error instanceof Refusal ? (Object.values(error.fields)[0] ?? error.message) : describe(error)
+    }
   }
   const take = (near: number, far: number) =>
     desk.change((r) =>
@@ -39,6 +64,21 @@
       value={won}
       oninput={(event) => set(Number(event.currentTarget.value))}
     />
+  </div>
+  <div class="flex flex-wrap items-center gap-2">
+    <span class="text-sm">as it is between</span>
+    {#each ['near', 'far'] as const as side (side)}
+      <select
+        class="select select-sm w-auto"
+        aria-label="Who plays on the {side} side"
+        value={pair[side]}
+        onchange={(event) => void between(side, event.currentTarget.value)}
+      >
+        <option value="">{side === 'near' ? 'near: anybody' : 'far: anybody'}</option>
+        {#each list as student (student.id)}<option value={student.id}>{student.profile.name}</option>{/each}
+      </select>
+    {/each}
+    {#if thought}<p class="w-full text-sm" role="status">{thought}</p>{/if}
   </div>
   <section aria-label="A fair score">
     <div class="flex flex-wrap items-end gap-3">
