@@ -86,6 +86,7 @@ type GameAsked struct {
 
 	Move *game.Move `json:"move,omitempty" description:"A start place that was moved first"`
 	Size *GameSize  `json:"size,omitempty" description:"How many players each side is to have first"`
+	On   court.ID   `json:"on,omitempty" maxLength:"40" description:"On which court it is to be played first"`
 }
 
 // GameSize is how many players both sides have.
@@ -244,6 +245,11 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 	}
 	if body.Size != nil {
 		if d, err = d.Sized(body.Size.Near, body.Size.Far); err != nil {
+			return WorkedGame{}, err
+		}
+	}
+	if body.On != "" {
+		if d, err = d.OnCourt(body.On); err != nil {
 			return WorkedGame{}, err
 		}
 	}

@@ -127,7 +127,11 @@ export const eight = [
 export const drawer = (
   page: Page,
   name: 'Balls' | 'What counts' | 'Versions' | 'Places' | 'Turns' | 'Words, care',
-) => page.getByRole('tab', { name }).click()
+) =>
+  expect(async () => {
+    await page.getByRole('tab', { name }).click()
+    await expect(page.getByRole('tab', { name })).toHaveAttribute('aria-selected', 'true', { timeout: 2000 })
+  }).toPass()
 
 /** look chooses how the court of the bench is shown. */
 export async function look(page: Page, field: string, option: string) {

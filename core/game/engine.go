@@ -50,6 +50,7 @@ type Round struct {
 	Far        []string `json:"far"`
 	NearPoints int      `json:"nearPoints"`
 	FarPoints  int      `json:"farPoints"`
+	Slot       int      `json:"slot,omitempty" minimum:"0" maximum:"800" description:"Of which slot of a timetable; 0: of none"`
 }
 
 // rounds are those that are over, the last one first: states share them.

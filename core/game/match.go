@@ -33,14 +33,56 @@ type Match struct {
 type Robin struct {
 	Courts  int     `json:"courts" minimum:"1" maximum:"20"`
 	Minutes float64 `json:"minutes" minimum:"1" maximum:"240" description:"For each game"`
+	UpDown  bool    `json:"upDown,omitempty" description:"Not everybody against everybody: winners go one court up, losers one down, on half as many courts as there are players"`
 }
+
+// mostRounds is how many rounds go up and down.
+const mostRounds = 40
 
 // Fixtures are the games of a round robin; none where it is none. It returns invalid.Fields.
 func (m Match) Fixtures() ([]ranking.Fixture, error) {
 	if m.Robin == nil {
 		return []ranking.Fixture{}, nil
 	}
+	if m.Robin.UpDown {
+		return m.upAndDown()
+	}
 	return ranking.RoundRobin(m.Players, m.Robin.Courts, m.Robin.Minutes)
+}
+
+// upAndDown are the rounds that are played and the one that comes next: the first in the order of the players, the others from the
+// results of the one before.
+func (m Match) upAndDown() ([]ranking.Fixture, error) {
+	n := len(m.Players) / 2
+	if n == 0 || len(m.Players)%2 == 1 {
+		return nil, invalid.Fields{{Path: "players", Message: "up and down the courts goes for an even number of players"}}
+	}
+	courts := make([]ranking.Match, n)
+	for i := range courts {
+		courts[i] = ranking.Match{Near: m.Players[2*i : 2*i+1], Far: m.Players[2*i+1 : 2*i+2]}
+	}
+	var fixtures []ranking.Fixture
+	for slot := 1; slot <= mostRounds; slot++ {
+		results := make([]ranking.CourtResult, 0, n)
+		for i, c := range courts {
+			fixtures = append(fixtures, ranking.Fixture{Near: c.Near[0], Far: c.Far[0], Slot: slot, Court: i + 1, Minute: float64(slot-1) * m.Robin.Minutes})
+			k := slices.IndexFunc(m.Entered, func(r Round) bool {
+				return r.Slot == slot && slices.Equal(r.Near, c.Near) && slices.Equal(r.Far, c.Far) && r.NearPoints != r.FarPoints
+			})
+			switch {
+			case k < 0:
+			case m.Entered[k].NearPoints > m.Entered[k].FarPoints:
+				results = append(results, ranking.CourtResult{Winners: c.Near, Losers: c.Far})
+			default:
+				results = append(results, ranking.CourtResult{Winners: c.Far, Losers: c.Near})
+			}
+		}
+		if len(results) < n {
+			break
+		}
+		courts = ranking.UpAndDown(results)
+	}
+	return fixtures, nil
 }
 
 // Check says what is wrong with a match beyond its shape.

@@ -1,6 +1,8 @@
 package game
 
 import (
+	"errors"
+
 	"hodometer/core/court"
 	"hodometer/core/invalid"
 )
@@ -79,4 +81,50 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 		}
 	}
 	return court.Point{X: across, Y: along}
+}
+
+// OnCourt returns the game on another court, of its sport or of any other: start places and targets come to the same share of it, and of
+// another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay. It
+// returns invalid.Fields.
+func (d Document) OnCourt(id court.ID) (Document, error) {
+	from, err := court.Find(d.Court)
+	to, also := court.Find(id)
+	if err = errors.Join(err, also); err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	scaled := func(m court.Mark) (court.Mark, bool) {
+		at, err := from.Resolve(m)
+		if err != nil {
+			return m, false
+		}
+		return to.Rounded(to.Nearby(court.Point{X: at.X * to.Singles / from.Singles, Y: at.Y * to.Length / from.Length}), 0.05, true, true), true
+	}
+	d = d.Clone()
+	nth := map[Side]int{}
+	for i := range d.Rules.Spots {
+		spot := &d.Rules.Spots[i]
+		mark, ok := scaled(spot.Mark)
+		if !ok || from.Sport != to.Sport {
+			mark = to.Rounded(to.Nearby(usualSpot(to, spot.Side, nth[spot.Side])), 0.05, true, true)
+		}
+		spot.Mark = mark
+		nth[spot.Side]++
+	}
+	for i := range d.Rules.Awards {
+		a := &d.Rules.Awards[i]
+		if a.Target == nil {
+			continue
+		}
+		target := *a.Target
+		if target.Mark != nil {
+			mark, _ := scaled(*target.Mark)
+			target.Mark = &mark
+		}
+		a.Target = &target
+		if _, err := to.Shape(target, ""); err != nil || target.Mark == nil {
+			a.Target = nil
+		}
+	}
+	d.Court, d.Sport = to.ID, to.Sport
+	return d, nil
 }

@@ -120,12 +120,17 @@ export class Unreachable extends Error {
   }
 }
 
+/** A signal that gives a call up that gets no answer, so that what waits behind it is sent again. */
+export const patience = () => AbortSignal.timeout(10_000)
+
 /** answer unpacks what a call brought, or throws a Refusal, or Unreachable. */
 export async function answer<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<T> {
   const result = await call.catch((cause: unknown) => {
-    throw cause instanceof TypeError ? new Unreachable() : cause
+    const away =
+      cause instanceof TypeError || (cause instanceof DOMException && cause.name === 'TimeoutError')
+    throw away ? new Unreachable() : cause
   })
   if (result.error !== undefined || !result.response.ok) {
     throw new Refusal(asProblem(result.error, result.response))

@@ -2680,6 +2680,8 @@ export interface components {
             minutes: number;
             /** @description A start place that was moved first */
             move?: components["schemas"]["GameMove"];
+            /** @description On which court it is to be played first */
+            on?: string;
             /** @description About how long a fair game is wanted */
             rallies: number;
             /** @description Which game is played through */
@@ -2971,6 +2973,8 @@ export interface components {
              * @description For each game
              */
             minutes: number;
+            /** @description Not everybody against everybody: winners go one court up, losers one down, on half as many courts as there are players */
+            upDown?: boolean;
         };
         GameRotation: {
             /** @description Rallies of a round, after which places are changed; 0: never */
@@ -2983,6 +2987,8 @@ export interface components {
             farPoints: number;
             near: string[];
             nearPoints: number;
+            /** @description Of which slot of a timetable; 0: of none */
+            slot?: number;
         };
         GameRules: {
             after: components["schemas"]["GameAfter"];

@@ -1,6 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import { v7 } from 'uuid'
-import { answer, api, Refusal, describe, type Counter, type Entry } from '../../lib/api/client'
+import { answer, api, patience, Refusal, describe, type Counter, type Entry } from '../../lib/api/client'
 
 /** Tap is a count without its number and its time. */
 export type Tap = Omit<Entry, 'seq' | 'at'>
@@ -201,7 +201,7 @@ export class TapQueue {
       const { run, block, student, measure } = first
       const body = { run, block, student, measure, entries: taps.map((tap) => tap.entry) }
       const answered = await answer(
-        api.POST('/api/lessons/{id}/taps', { params: { path: { id: lesson } }, body }),
+        api.POST('/api/lessons/{id}/taps', { params: { path: { id: lesson } }, body, signal: patience() }),
       )
       return { answered, refused }
     } catch (error) {

@@ -11,7 +11,12 @@
   const client = useQueryClient()
   const students = studentsQuery()
   let dialog = $state<HTMLDialogElement>()
-  let kind = $state<'robin' | 'evening'>('robin')
+  let kind = $state<'robin' | 'updown' | 'evening'>('robin')
+  const titles = {
+    robin: 'Everybody against everybody',
+    updown: 'Up and down the courts',
+    evening: 'Results of an evening',
+  }
   let chosen = $state<string[]>([])
   let courts = $state(2)
   let minutes = $state(12)
@@ -35,11 +40,14 @@
     const players = $state.snapshot(chosen)
     const body: Match = {
       version: 1,
-      title: kind === 'robin' ? `Everybody against everybody, ${players.length}` : 'Results of an evening',
+      title: kind === 'evening' ? titles.evening : `${titles[kind]}, ${players.length}`,
       sport,
       date: today(),
       players,
-      ...(kind === 'robin' ? { robin: { courts, minutes } } : { entered: [] }),
+      ...(kind === 'robin' ? { robin: { courts, minutes } } : {}),
+      ...(kind === 'updown'
+        ? { robin: { courts: Math.max(1, Math.floor(players.length / 2)), minutes, upDown: true } }
+        : {}),
     }
     try {
       await answer(api.PUT('/api/played/{id}', { params: { path: { id }, header: isNew }, body }))
@@ -53,10 +61,11 @@
 </script>
 
 <button class="btn btn-sm" onclick={() => show('evening')}>Enter results</button>
+<button class="btn btn-sm" onclick={() => show('updown')}>Up and down</button>
 <button class="btn btn-sm btn-primary" onclick={() => show('robin')}>Round robin</button>
-<dialog bind:this={dialog} class="modal" aria-label={kind === 'robin' ? 'Round robin' : 'Enter results'}>
+<dialog bind:this={dialog} class="modal" aria-label={titles[kind]}>
   <div class="modal-box">
-    <h2>{kind === 'robin' ? 'Everybody against everybody' : 'Who was there?'}</h2>
+    <h2>{titles[kind]}</h2>
     <div class="mt-1 flex items-center gap-2">
       <p class="text-sm" role="status">{chosen.length} chosen, {sport}</p>
       <button
@@ -73,11 +82,20 @@
             class:btn-primary={is}
             aria-pressed={is}
             onclick={() => (chosen = is ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
-            ><span class="truncate">{student.profile.name}</span></button
+            ><span class="truncate">{student.profile.name}</span>{#if is && kind === 'updown'}<span
+                class="ml-auto text-sm font-normal"
+                >court {Math.floor(chosen.indexOf(student.id) / 2) + 1}</span
+              >{/if}</button
           >
         </li>
       {/each}
     </ul>
+    {#if kind === 'updown'}
+      <p class="mt-2 text-sm">
+        Press them from the strongest on. Winners go one court up, losers one down; an even number, two on
+        each court.
+      </p>
+    {/if}
     {#if kind === 'robin'}
       <div class="mt-3 grid grid-cols-2 gap-3">
         <NumberField

@@ -27,9 +27,13 @@
   let typed = $state<Record<string, { near?: number; far?: number }>>({})
   let next = $state({ near: [] as string[], far: [] as string[], nearPoints: 0, farPoints: 0 })
   const entered = $derived(played.document.entered ?? [])
-  const key = (near: string, far: string) => `${near} ${far}`
-  const found = (near: string, far: string) =>
-    entered.find((round) => round.near[0] === near && round.far[0] === far)
+  type Fixture = Played['fixtures'][number]
+  const key = ({ slot, near, far }: Fixture) => `${slot} ${near} ${far}`
+  const is =
+    ({ slot, near, far }: Fixture) =>
+    (round: Round) =>
+      round.near[0] === near && round.far[0] === far && round.slot === slot
+  const found = (fixture: Fixture) => entered.find(is(fixture))
   let saving: Promise<unknown> = Promise.resolve()
 
   /** Changes are made one after the other, each to what the server has then. */
@@ -52,19 +56,20 @@
     })
   }
 
-  function type(near: string, far: string, which: 'near' | 'far', text: string) {
+  function type(fixture: Fixture, which: 'near' | 'far', text: string) {
     const n = text.trim() === '' ? undefined : Number(text)
     if (n !== undefined && (!Number.isInteger(n) || n < 0 || n > 1000)) {
       wrong = 'Points are whole numbers from 0 to 1000.'
       return
     }
-    const k = key(near, far)
-    const there = found(near, far)
+    const { near, far, slot } = fixture
+    const k = key(fixture)
+    const there = found(fixture)
     const now = { near: there?.nearPoints, far: there?.farPoints, ...typed[k], [which]: n }
     typed[k] = now
-    const others = (list: readonly Round[]) => list.filter((r) => r.near[0] !== near || r.far[0] !== far)
+    const others = (list: readonly Round[]) => list.filter((round) => !is(fixture)(round))
     if (now.near !== undefined && now.far !== undefined) {
-      const round = { near: [near], far: [far], nearPoints: now.near, farPoints: now.far }
+      const round = { near: [near], far: [far], nearPoints: now.near, farPoints: now.far, slot }
       change((d) => ({ ...d, entered: [...others(d.entered ?? []), round] }))
     } else if (there) change((d) => ({ ...d, entered: others(d.entered ?? []) }))
   }
@@ -110,8 +115,8 @@
           ></thead
         >
         <tbody>
-          {#each played.fixtures as fixture, i (key(fixture.near, fixture.far))}
-            {@const there = found(fixture.near, fixture.far)}
+          {#each played.fixtures as fixture, i (key(fixture))}
+            {@const there = found(fixture)}
             <tr class:slot={fixture.slot !== played.fixtures[i - 1]?.slot}>
               <td class="text-sm whitespace-nowrap"
                 >{fixture.slot !== played.fixtures[i - 1]?.slot ? after(fixture.minute) : ''}</td
@@ -126,10 +131,10 @@
                     aria-label="{name(fixture[which])} against {name(
                       fixture[which === 'near' ? 'far' : 'near'],
                     )}: points"
-                    value={typed[key(fixture.near, fixture.far)]?.[which] ??
+                    value={typed[key(fixture)]?.[which] ??
                       (which === 'near' ? there?.nearPoints : there?.farPoints) ??
                       ''}
-                    onchange={(event) => type(fixture.near, fixture.far, which, event.currentTarget.value)}
+                    onchange={(event) => type(fixture, which, event.currentTarget.value)}
                   />
                   {which === 'near' ? ':' : ''}
                 {/each}

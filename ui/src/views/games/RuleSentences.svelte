@@ -5,6 +5,7 @@
   import type { Desk } from './desk.svelte'
   import Pick from './Pick.svelte'
   import Restrictions from './Restrictions.svelte'
+  import { courtsQuery } from '../../lib/data'
   import { among, changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
 
   /** The rules of a game as sentences with choices in them. */
@@ -12,6 +13,7 @@
     desk: Desk
   }
   let { desk }: Props = $props()
+  const courts = courtsQuery()
   const rules = $derived(desk.rules)
   const fixed = $derived(desk.builtIn)
   const on = (side: 'near' | 'far') => rules.spots.filter((spot) => spot.side === side).length
@@ -43,6 +45,16 @@
 {/snippet}
 
 <div class="sentences">
+  <p>
+    On the court
+    <Pick
+      label="Court"
+      value={desk.draft.document.court}
+      options={(courts.data ?? []).map((each) => ({ value: each.id, label: each.name }))}
+      disabled={fixed}
+      onchange={(on) => desk.edit({ on })}
+    />.
+  </p>
   <p>
     <Count
       label="Players on the near side"

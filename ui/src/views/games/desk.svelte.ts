@@ -11,8 +11,8 @@ import {
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
 /** What is asked of a game beside its document. */
-type Asked = Omit<GameAsked, 'document' | 'move' | 'size'>
-type Edit = Pick<GameAsked, 'move' | 'size'>
+type Asked = Omit<GameAsked, 'document' | 'move' | 'size' | 'on'>
+type Edit = Pick<GameAsked, 'move' | 'size' | 'on'>
 
 /**
  * Desk has a game worked out whenever it, or what is thought of both sides, changes. Of questions only the newest counts; edits that the

@@ -1,5 +1,5 @@
 import { v7 } from 'uuid'
-import { answer, api, describe, Refusal, type GameEvent, type Played } from '../../lib/api/client'
+import { answer, api, describe, patience, Refusal, type GameEvent, type Played } from '../../lib/api/client'
 import { instant } from '../../lib/words'
 
 /** What a tap says; when it was and in which rally is added. */
@@ -61,7 +61,11 @@ export class Scoring {
       try {
         const path = { id: this.id }
         const played = await answer(
-          api.POST('/api/played/{id}/events', { params: { path }, body: { events: [event] } }),
+          api.POST('/api/played/{id}/events', {
+            params: { path },
+            body: { events: [event] },
+            signal: patience(),
+          }),
         )
         this.told = ''
         this.onanswer(played)
