@@ -276,6 +276,26 @@ test('a round robin of seven with its ranking', async ({ page, demo }) => {
   ).toContainText('4 of 21 games')
 })
 
+test('up and down the courts: winners go up, losers down', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/#/games/played`)
+  const acts = new Acts(page)
+  await acts.press('Up and down')
+  await acts.begin('Noor Haldane', 'Teo Brackwell', 'Wren Abbery', 'Callum Fenwright')
+  const rows = page.getByRole('region', { name: 'Games', exact: true }).getByRole('row')
+  await expect(rows).toHaveCount(3)
+  for (const [row, near, far] of [
+    [1, '11', '7'],
+    [2, '5', '11'],
+  ] as const) {
+    await rows.nth(row).getByRole('textbox').nth(0).fill(near)
+    await rows.nth(row).getByRole('textbox').nth(1).fill(far)
+    await page.keyboard.press('Tab')
+  }
+  await expect(rows).toHaveCount(5)
+  await expect(rows.nth(3)).toContainText('Noor Haldane – Callum Fenwright')
+  await expect(rows.nth(4)).toContainText('Teo Brackwell – Wren Abbery')
+})
+
 test('two devices count one game: a rally has one winner', async ({ page, browser, demo }) => {
   await page.goto(`${demo.url}/#/games`)
   const acts = new Acts(page)
@@ -352,6 +372,11 @@ test('a game is made of sentences, and what makes no sense is told where it stan
   await page.getByRole('tab', { name: /^Try it/ }).click()
   const rows = page.getByRole('region', { name: 'A game played through' }).getByRole('row')
   await expect(rows.last()).toContainText('Over')
+  // On another court everybody stands where they stood, in its measure.
+  await page.getByRole('tab', { name: 'Rules' }).click()
+  await page.getByLabel('Court', { exact: true }).selectOption('pickleball')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^far side, place 3/ })).toBeVisible()
   await page.getByRole('tab', { name: 'Words, care' }).click()
   await expect(page.getByText('Net cord, by the side that holds the net', { exact: false })).toBeVisible()
 })

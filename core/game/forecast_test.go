@@ -225,3 +225,15 @@ func BenchmarkFairPairs(b *testing.B) {
 		})
 	}
 }
+
+// A game to 11 with a bonus for the side that feeds, from the beginning to its end.
+func BenchmarkForecast(b *testing.B) {
+	rules := duel(11, 11)
+	rules.Awards = []game.Award{{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1}}
+	rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 2}
+	for b.Loop() {
+		if _, err := rules.Forecast(b.Context(), game.Even(), 0); err != nil {
+			b.Fatal(err)
+		}
+	}
+}

@@ -36,7 +36,7 @@ func (r Rules) Metrics(f Forecast, c Chances, t Tempo) []metric.Metric {
 		metric.New("Rallies", f.Rallies, units.Decimal(f.Rallies, 1), "on average", metric.Derivation{Formula: worked, Inputs: chances, Source: source}),
 		metric.New("At most", float64(nearly), fmt.Sprint(nearly), "rallies", metric.Derivation{Formula: "999 of 1000 games have at most so many", Inputs: chances, Source: source}),
 		metric.New("Minutes", d.Mean, units.Decimal(d.Mean, 1), "min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
-		metric.New("Half of them", d.High50-d.Low50, units.Decimal(d.Low50, 1)+"–"+units.Decimal(d.High50, 1), "min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
-		metric.New("Four of five", d.High80-d.Low80, units.Decimal(d.Low80, 1)+"–"+units.Decimal(d.High80, 1), "min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
+		metric.New("Half of them", d.High50-d.Low50, units.Decimal(d.Low50, 1), "to "+units.Decimal(d.High50, 1)+" min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
+		metric.New("Four of five", d.High80-d.Low80, units.Decimal(d.Low80, 1), "to "+units.Decimal(d.High80, 1)+" min", metric.Derivation{Formula: timed, Inputs: tempo, Source: practice}),
 	)
 }

@@ -33,6 +33,12 @@
   const name = (id: string) => query.data?.names[id] ?? id
   const names = (ids: readonly string[]) => ids.map(name).join(' and ')
   const tenths = (share: number) => (10 * share).toFixed(1)
+  /** The bars stand on one scale, as wide as the players are apart. */
+  const scale = $derived({
+    from: Math.min(0.45, ...(query.data?.standings ?? []).map((each) => chance(each.low))),
+    to: Math.max(0.55, ...(query.data?.standings ?? []).map((each) => chance(each.high))),
+  })
+  const at = (share: number) => 2 + (96 * (share - scale.from)) / (scale.to - scale.from)
   const chance = (strength: number) => 1 / (1 + Math.exp(-strength))
 </script>
 
@@ -77,64 +83,67 @@
       </p>
     {:else}
       <p class="mt-3 text-sm">
-        From {ranked.games}
+        {by ? 'Games' : 'Points'} of 10 are those against a middling player. From {ranked.games}
         {ranked.games === 1 ? 'game' : 'games'} of the last year{ranked.leftOut
           ? `; ${ranked.leftOut} to uneven points say nothing about who wins games`
           : ''}. A place in this order is {tenths(ranked.sure)} of 10 sure.
       </p>
       <div class="mt-2 grid gap-6 lg:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
-        <table class="table-sm table">
-          <thead
-            ><tr
-              ><th scope="col">Here</th><th scope="col">Player</th><th scope="col">Won</th><th scope="col"
-                >Of 10 {by ? 'games' : 'points'} against a middling player</th
-              ><th scope="col">Above the next</th></tr
-            ></thead
-          >
-          <tbody>
-            {#each ranked.standings as each, i (each.player)}
-              {@const low = chance(each.low)}
-              {@const high = chance(each.high)}
-              <tr>
-                <td
-                  ><input
-                    type="checkbox"
-                    class="checkbox checkbox-sm"
-                    aria-label="{name(each.player)} is here"
-                    checked={!away.includes(each.player)}
-                    onchange={() =>
-                      (away = away.includes(each.player)
-                        ? away.filter((id) => id !== each.player)
-                        : [...away, each.player])}
-                  /></td
-                >
-                <th scope="row" class="font-medium"
-                  ><span class="drum-digits">{i + 1}</span>
-                  <a class="link link-hover" href="#/students/{each.player}">{name(each.player)}</a></th
-                >
-                <td class="whitespace-nowrap">{each.won} of {each.games}</td>
-                <td>
-                  <span class="flex items-center gap-2">
-                    <svg
-                      viewBox="0 0 100 14"
-                      class="bar"
-                      role="img"
-                      aria-label="between {tenths(low)} and {tenths(high)}"
-                    >
-                      <line x1="50" x2="50" y1="0" y2="14" class="middle" />
-                      <rect x={100 * low} y="4" width={100 * (high - low)} height="6" rx="3" class="range" />
-                      <circle cx={100 * each.chance} cy="7" r="4" class="at" />
-                    </svg>
-                    <span class="drum-digits">{tenths(each.chance)}</span>
-                  </span>
-                </td>
-                <td>{i < ranked.standings.length - 1 ? `${tenths(each.above)} of 10 sure` : ''}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="min-w-0 overflow-x-auto">
+          <table class="table-sm table">
+            <thead
+              ><tr
+                ><th scope="col">Here</th><th scope="col">Player</th><th scope="col" class="max-sm:hidden"
+                  >Won</th
+                ><th scope="col">{by ? 'Games' : 'Points'} of 10</th><th scope="col">Above the next</th></tr
+              ></thead
+            >
+            <tbody>
+              {#each ranked.standings as each, i (each.player)}
+                {@const low = chance(each.low)}
+                {@const high = chance(each.high)}
+                <tr>
+                  <td
+                    ><input
+                      type="checkbox"
+                      class="checkbox checkbox-sm"
+                      aria-label="{name(each.player)} is here"
+                      checked={!away.includes(each.player)}
+                      onchange={() =>
+                        (away = away.includes(each.player)
+                          ? away.filter((id) => id !== each.player)
+                          : [...away, each.player])}
+                    /></td
+                  >
+                  <th scope="row" class="font-medium"
+                    ><span class="drum-digits">{i + 1}</span>
+                    <a class="link link-hover" href="#/students/{each.player}">{name(each.player)}</a></th
+                  >
+                  <td class="whitespace-nowrap max-sm:hidden">{each.won} of {each.games}</td>
+                  <td>
+                    <span class="flex items-center gap-2">
+                      <svg
+                        viewBox="0 0 100 14"
+                        preserveAspectRatio="none"
+                        class="bar"
+                        role="img"
+                        aria-label="between {tenths(low)} and {tenths(high)}"
+                      >
+                        <line x1={at(0.5)} x2={at(0.5)} y1="0" y2="14" class="middle" />
+                        <rect x={at(low)} y="4" width={at(high) - at(low)} height="6" class="spread" />
+                        <rect x={at(each.chance) - 1} y="1" width="2" height="12" class="at" />
+                      </svg>
+                      <span class="drum-digits">{tenths(each.chance)}</span>
+                    </span>
+                  </td>
+                  <td>{i < ranked.standings.length - 1 ? `${tenths(each.above)} of 10 sure` : ''}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
         {#if proposed && here.length > 1}
-          <div class="grid content-start gap-4">
+          <div class="grid min-w-0 content-start gap-4">
             <h2 class="text-lg">Who should play whom</h2>
             {@render matches('Singles', proposed.singles)}
             {#if proposed.waiting.length}<p class="text-sm">Waiting: {names(proposed.waiting)}</p>{/if}
@@ -152,14 +161,14 @@
 
 <style>
   .bar {
-    width: min(12rem, 40vw);
+    width: min(12rem, 24vw);
     height: 1.1rem;
   }
   .middle {
     stroke: var(--color-base-300);
     stroke-width: 1;
   }
-  .range {
+  .spread {
     fill: color-mix(in oklab, var(--color-primary) 45%, transparent);
   }
   .at {

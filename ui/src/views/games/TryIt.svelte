@@ -146,7 +146,7 @@
           ><tr
             ><th scope="col">What happens</th><th scope="col">Score</th>{#if desk.rules.score}<th scope="col"
                 >Own scores</th
-              >{/if}<th scope="col">Then</th></tr
+              >{/if}<th scope="col" class="max-sm:hidden">Then</th></tr
           ></thead
         >
         <tbody>
@@ -160,7 +160,7 @@
               {#if desk.rules.score}<td class="drum-digits whitespace-nowrap"
                   >{step.state.personal.join(' ')}</td
                 >{/if}
-              <td>{step.next}</td>
+              <td class="max-sm:hidden">{step.next}</td>
             </tr>
           {/each}
         </tbody>
