@@ -103,7 +103,11 @@
     {#if builtIn}
       <span class="badge">built in</span>
     {:else}
-      <SaveState {draft} busy={bench.editing} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
+      <SaveState
+        {draft}
+        busy={bench.asking.editing}
+        onkeep={() => void keepCopy($state.snapshot(draft.document))}
+      />
     {/if}
     <div class="ml-auto flex items-center gap-2">
       {#if !builtIn}
@@ -148,8 +152,11 @@
         {/snippet}
       </CourtView>
     {/if}
-    {#if bench.refusal && draft.status !== 'refused'}<p class="refused text-error text-sm" role="alert">
-        {bench.refusal}
+    {#if bench.asking.refusal && draft.status !== 'refused'}<p
+        class="refused text-error text-sm"
+        role="alert"
+      >
+        {bench.asking.refusal}
       </p>{/if}
   </div>
   <BenchSide {bench} vocabulary={vocabulary.data} />

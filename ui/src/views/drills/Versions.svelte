@@ -211,11 +211,11 @@
     {/if}
   </form>
   {#if bench.steps.length}
-    {#if bench.refusal}<p class="text-error mt-2" role="alert">{bench.refusal}</p>{/if}
+    {#if bench.asking.refusal}<p class="text-error mt-2" role="alert">{bench.asking.refusal}</p>{/if}
     <div class="mt-2" role="status">
       {#each bench.worked?.sentences ?? [] as sentence, i (i)}<p>{sentence}</p>{/each}
     </div>
-    {#if !bench.builtIn && !bench.refusal}
+    {#if !bench.builtIn && !bench.asking.refusal}
       <div class="mt-2 flex flex-wrap items-center gap-2">
         <button class="btn btn-sm btn-primary" onclick={keep}>Make it the drill</button>
         {#if !named}

@@ -1,8 +1,6 @@
 import {
   answer,
   api,
-  Refusal,
-  why,
   type DrillEdit,
   type DrillDocument,
   type FitRequest,
@@ -13,6 +11,7 @@ import {
   type WorkedDrill,
 } from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
+import { Asking } from '../../lib/asking.svelte'
 import { mostTasks, moveTasks } from './measures'
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
@@ -30,13 +29,8 @@ const idle = () =>
     if ('requestIdleCallback' in globalThis) requestIdleCallback(() => resolve(), { timeout: dragPause })
     else setTimeout(resolve)
   })
-/** What is wrong where nothing is: one object, so that what shows it is left alone. */
-const nothing = {}
 
-/**
- * Bench has a drill worked out whenever it changes. Of questions only the newest counts: while one is on
- * its way, later ones wait and replace each other. Changes are made one after the other, and none is lost.
- */
+/** Bench has a drill worked out whenever it changes. */
 export class Bench {
   worked = $state.raw<WorkedDrill>()
   /** What is read off while a place is being dragged; nothing else changes before it is dropped. */
@@ -58,23 +52,17 @@ export class Bench {
   armed = $state<Place['kind'] | ''>('')
   /** A line in words that is typed and not taken over yet; undefined while it is the drill's own. */
   line = $state<string>()
-  /** What was wrong with the last change, by its path. */
-  fields = $state.raw<Record<string, string>>(nothing)
-  refusal = $state('')
   /** What the last fit changed, in a sentence. */
   sentence = $state('')
-  /** An edit is being worked out; it is not in the document yet. */
-  editing = $state(false)
-  #asking = false
-  #next: (() => Promise<void>) | undefined
-  #edits: { handle?: string; make: () => Promise<void> }[] = []
+  /** What is on its way to the server. */
+  readonly asking = new Asking()
   /** The drill while a place of it is being dragged: a copy is taken once, since each costs a frame. */
   #held: DrillDocument | undefined
 
   /** A plain copy of the drill, taken once for every change. */
   readonly plain = $derived.by(() => $state.snapshot(this.draft.document) as DrillDocument)
   /** What was wrong with the last save, or with the last thing typed. */
-  readonly errors = $derived.by(() => ({ ...this.draft.fields, ...this.fields }))
+  readonly errors = $derived.by(() => ({ ...this.draft.fields, ...this.asking.fields }))
 
   constructor(
     readonly id: string,
@@ -189,7 +177,7 @@ export class Bench {
   /** ask has the drill worked out. */
   ask() {
     const document = this.plain
-    this.#run(async () => {
+    this.asking.newest(async () => {
       this.worked = await this.#preview(document)
     })
   }
@@ -197,7 +185,7 @@ export class Bench {
   /** drag shows what a place would be, without changing the document. */
   drag(handle: string, place: Snapped) {
     this.#held ??= this.plain
-    this.#run(async () => {
+    this.asking.newest(async () => {
       if (!this.#held) return
       const body = { document: this.#held, hand: this.hand, move: { handle, to: place.to } }
       await idle()
@@ -221,8 +209,6 @@ export class Bench {
    * answer was on its way, the change is made to the newer one. Of moves of one place that wait, the last is made.
    */
   edit(edit: DrillEdit) {
-    const handle = edit.move?.handle
-    if (handle && this.#edits.at(-1)?.handle === handle) this.#edits.pop()
     const make = async () => {
       let before: DrillDocument
       let worked: WorkedDrill
@@ -238,9 +224,7 @@ export class Bench {
         this.open(worked.document.pattern.tasks.length - 1)
       if (edit.put) this.choose(`places.${worked.document.places.length - 1}.mark`)
     }
-    this.#edits.push({ handle, make })
-    this.editing = true
-    this.#start()
+    this.asking.inTurn(make, edit.move?.handle)
   }
 
   /** press puts what is armed where the court was pressed, else another ball. */
@@ -262,9 +246,7 @@ export class Bench {
       this.sentence = worked.sentences.join(' ')
       this.draft.replace(worked.document)
     }
-    this.#edits.push({ make })
-    this.editing = true
-    this.#start()
+    this.asking.inTurn(make)
   }
 
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
@@ -275,9 +257,7 @@ export class Bench {
       this.sentence = fitted.sentence
       this.draft.replace(fitted.document)
     }
-    this.#edits.push({ make })
-    this.editing = true
-    this.#start()
+    this.asking.inTurn(make)
   }
 
   /** editVersion does something to the measures that a version has of its own; the rest of the drill is left alone. */
@@ -302,9 +282,7 @@ export class Bench {
       const { measures } = await ask({ ...this.plain, measures: own })
       this.draft.change((d) => d.variations?.[version] && (d.variations[version].measures = measures))
     }
-    this.#edits.push({ make })
-    this.editing = true
-    this.#start()
+    this.asking.inTurn(make)
   }
 
   #preview(document: DrillDocument, edit?: DrillEdit) {
@@ -324,36 +302,5 @@ export class Bench {
       student: this.student || undefined,
       level: (this.level || undefined) as Level | undefined,
     }
-  }
-
-  #run(question: () => Promise<void>) {
-    this.#next = question
-    this.#start()
-  }
-
-  #start() {
-    if (!this.#asking) void this.#work()
-  }
-
-  async #work() {
-    this.#asking = true
-    for (;;) {
-      let question = this.#edits.shift()?.make
-      this.editing = question !== undefined
-      if (!question) {
-        question = this.#next
-        this.#next = undefined
-      }
-      if (!question) break
-      try {
-        await question()
-        this.refusal = ''
-        this.fields = nothing
-      } catch (error) {
-        this.fields = error instanceof Refusal ? error.fields : nothing
-        this.refusal = why(error)
-      }
-    }
-    this.#asking = false
   }
 }

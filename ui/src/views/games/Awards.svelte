@@ -3,7 +3,9 @@
   import { among, endings, whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
+  import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
+  import Tick from './Tick.svelte'
 
   /** What else is worth points, a sentence each. */
   interface Props {
@@ -32,13 +34,13 @@
   {@const n = i + 1}
   <div>
     <p>
-      <input
-        class="name"
-        aria-label="Bonus {n}: name"
-        maxlength="60"
+      <Phrase
+        label="Bonus {n}: name"
+        wide="15rem"
+        maxlength={60}
         value={award.name}
         disabled={fixed}
-        onchange={(event) => set(i, { name: event.currentTarget.value })}
+        onchange={(name) => set(i, { name })}
       />
       by <Pick
         label="Bonus {n}: by"
@@ -70,24 +72,18 @@
         disabled={fixed}
         onchange={(points) => set(i, { points })}
       />.
-      {#if desk.rules.feed.second}<label class="tick"
-          ><input
-            type="checkbox"
-            class="checkbox checkbox-xs"
-            checked={award.notOnSecond ?? false}
-            disabled={fixed}
-            onchange={(event) => set(i, { notOnSecond: event.currentTarget.checked || undefined })}
-          /> not after a second serve</label
-        >{/if}
-      {#if award.ends}<label class="tick"
-          ><input
-            type="checkbox"
-            class="checkbox checkbox-xs"
-            checked={award.noBonus ?? false}
-            disabled={fixed}
-            onchange={(event) => set(i, { noBonus: event.currentTarget.checked || undefined })}
-          /> nothing else counts then</label
-        >{/if}
+      {#if desk.rules.feed.second}<Tick
+          label="not after a second serve"
+          checked={award.notOnSecond}
+          disabled={fixed}
+          onchange={(notOnSecond) => set(i, { notOnSecond })}
+        />{/if}
+      {#if award.ends}<Tick
+          label="nothing else counts then"
+          checked={award.noBonus}
+          disabled={fixed}
+          onchange={(noBonus) => set(i, { noBonus })}
+        />{/if}
       {#if !fixed}<button
           class="btn btn-xs"
           onclick={() => desk.change((r) => (r.awards = r.awards?.filter((_, k) => k !== i)))}
@@ -105,21 +101,3 @@
 {#if !fixed && list.length < 12}<p>
     <button class="btn btn-sm" onclick={add}>Something else is worth points</button>
   </p>{/if}
-
-<style>
-  .name {
-    width: min(15rem, 100%);
-    min-height: 1.9rem;
-    padding: 0 0.4rem;
-    font-weight: 600;
-    border-bottom: 2px solid var(--color-primary);
-    background: var(--color-base-200);
-  }
-  .tick {
-    display: inline-flex;
-    align-items: center;
-    gap: 0.35rem;
-    margin-right: 0.5rem;
-    font-size: 0.9375rem;
-  }
-</style>

@@ -1,9 +1,6 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { push } from 'svelte-spa-router'
-  import { v7 } from 'uuid'
-  import { answer, api, isNew, type Game, type GameDocument } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
+  import type { Game, GameDocument } from '../../lib/api/client'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
@@ -13,6 +10,7 @@
   import Begin from '../../game/Begin.svelte'
   import { Desk } from './desk.svelte'
   import GameCourt from '../../game/GameCourt.svelte'
+  import { duplicate, keep } from './keep'
   import RuleSentences from './RuleSentences.svelte'
   import TryIt from './TryIt.svelte'
 
@@ -32,7 +30,6 @@
   const document = $derived($state.snapshot(draft.document) as GameDocument)
   $effect(() => desk.ask(document, $state.snapshot(desk.asked)))
   const on = $derived(desk.worked?.onCourt ?? game.onCourt)
-  const path = { id }
   let tab = $state<'rules' | 'try' | 'words'>('rules')
   const wrong = $derived(Object.keys(desk.errors).length > 0)
   const tabs = $derived([
@@ -46,29 +43,10 @@
       .map((line) => line.trim())
       .filter(Boolean)
 
-  async function duplicate() {
-    try {
-      const copy = await answer(
-        api.POST('/api/games/{id}/duplicate', { params: { path }, body: { id: v7() } }),
-      )
-      await renew(client, keys.games)
-      await push(`/games/${copy.id}`)
-    } catch (error) {
-      notices.wrong(error)
-    }
-  }
-
   async function keepCopy(body: GameDocument) {
-    try {
-      const copy = await answer(
-        api.PUT('/api/games/{id}', { params: { path: { id: v7() }, header: isNew }, body }),
-      )
+    if (await keep(client, body)) {
       draft.settle('theirs') // what is here is in the copy now
-      await renew(client, keys.games)
-      await push(`/games/${copy.id}`)
       notices.done('Kept as a game of its own.')
-    } catch (error) {
-      notices.wrong(error)
     }
   }
 </script>
@@ -78,18 +56,26 @@
     <a class="link link-hover text-sm" href="#/games">Games</a>
     <h1>{draft.document.name}</h1>
     {#if builtIn}<span class="badge">ready to play</span>{:else}
-      <SaveState {draft} busy={desk.editing} onkeep={() => void keepCopy($state.snapshot(draft.document))} />
+      <SaveState
+        {draft}
+        busy={desk.asking.editing}
+        onkeep={() => void keepCopy($state.snapshot(draft.document))}
+      />
     {/if}
     <div class="ml-auto flex items-center gap-2">
       {#if !builtIn}
-        <button class="btn btn-sm" disabled={!draft.canUndo || desk.editing} onclick={() => draft.undo()}
-          >Undo</button
+        <button
+          class="btn btn-sm"
+          disabled={!draft.canUndo || desk.asking.editing}
+          onclick={() => draft.undo()}>Undo</button
         >
-        <button class="btn btn-sm" disabled={!draft.canRedo || desk.editing} onclick={() => draft.redo()}
-          >Redo</button
+        <button
+          class="btn btn-sm"
+          disabled={!draft.canRedo || desk.asking.editing}
+          onclick={() => draft.redo()}>Redo</button
         >
       {/if}
-      <button class="btn btn-sm" onclick={duplicate}
+      <button class="btn btn-sm" onclick={() => duplicate(client, id)}
         >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
       >
       {#if !wrong}<Begin {id} name={draft.document.name} {document} />{/if}
@@ -105,8 +91,8 @@
   <div class="side">
     <Tabs label="Of this game" {tabs} current={tab} onchange={(next) => (tab = next)} />
     <div class="panel" role="tabpanel" aria-label={tabs.find((each) => each.id === tab)?.label}>
-      {#if desk.refusal}<p class="text-error mb-2" role="alert">
-          {Object.values(desk.fields)[0] ?? desk.refusal}
+      {#if desk.asking.refusal}<p class="text-error mb-2" role="alert">
+          {Object.values(desk.asking.fields)[0] ?? desk.asking.refusal}
         </p>{/if}
       {#if tab === 'rules'}
         <RuleSentences {desk} />

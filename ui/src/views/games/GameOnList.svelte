@@ -1,12 +1,12 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { push } from 'svelte-spa-router'
-  import { v7 } from 'uuid'
   import { answer, api, type Game } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import Begin from '../../game/Begin.svelte'
   import GameCourt from '../../game/GameCourt.svelte'
+
+  import { duplicate } from './keep'
 
   interface Props {
     game: Game
@@ -16,18 +16,6 @@
   const d = $derived(game.document)
   const path = $derived({ id: game.id })
   const length = $derived(game.length)
-
-  async function duplicate() {
-    try {
-      const copy = await answer(
-        api.POST('/api/games/{id}/duplicate', { params: { path }, body: { id: v7() } }),
-      )
-      await renew(client, keys.games)
-      await push(`/games/${copy.id}`)
-    } catch (error) {
-      notices.wrong(error)
-    }
-  }
 
   async function archive(archived: boolean) {
     try {
@@ -57,7 +45,9 @@
     <p class="mt-1">{d.summary || game.sentences.at(-1)}</p>
     <div class="mt-2 flex flex-wrap gap-2">
       <Begin id={game.id} name={d.name} document={d} />
-      <button class="btn btn-sm" onclick={duplicate}>Duplicate<span class="sr-only"> {d.name}</span></button>
+      <button class="btn btn-sm" onclick={() => duplicate(client, game.id)}
+        >Duplicate<span class="sr-only"> {d.name}</span></button
+      >
       {#if !game.builtIn}<button class="btn btn-sm" onclick={() => archive(true)}
           >Archive<span class="sr-only"> {d.name}</span></button
         >{/if}

@@ -1,12 +1,11 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import { push } from 'svelte-spa-router'
-  import { v7 } from 'uuid'
-  import { answer, api, isNew } from '../../lib/api/client'
+  import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
-  import { courtsQuery, gamesQuery, keys, renew } from '../../lib/data'
+  import { courtsQuery, gamesQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import GameOnList from './GameOnList.svelte'
+  import { keep } from './keep'
   import NewResults from './NewResults.svelte'
   import Rooms from './Rooms.svelte'
 
@@ -21,12 +20,7 @@
 
   async function begin() {
     try {
-      const body = await answer(api.POST('/api/games/begin', { body: { court } }))
-      const made = await answer(
-        api.PUT('/api/games/{id}', { params: { path: { id: v7() }, header: isNew }, body }),
-      )
-      await renew(client, keys.games)
-      await push(`/games/${made.id}`)
+      await keep(client, await answer(api.POST('/api/games/begin', { body: { court } })))
     } catch (error) {
       notices.wrong(error)
     }

@@ -3,6 +3,7 @@
   import { among, kept, whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
+  import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
 
   /** What has to be kept to, a sentence each: who does not loses the rally. */
@@ -34,14 +35,13 @@
         disabled={fixed}
         onchange={(kind) => set(i, { kind })}
       />
-      <input
-        class="text"
-        aria-label="Rule {n}: how, or what exactly"
+      <Phrase
+        label="Rule {n}: how, or what exactly"
+        wide="14rem"
         placeholder={each.kind === 'has to be played so' ? 'how' : 'what exactly, if needed'}
-        maxlength="120"
         value={each.text ?? ''}
         disabled={fixed}
-        onchange={(event) => set(i, { text: event.currentTarget.value.trim() || undefined })}
+        onchange={(text) => set(i, { text: text || undefined })}
       />
       with stroke <Count
         label="Rule {n}: stroke of the rally"
@@ -72,14 +72,3 @@
       >Something has to be kept to</button
     >
   </p>{/if}
-
-<style>
-  .text {
-    width: min(14rem, 100%);
-    min-height: 1.9rem;
-    padding: 0 0.4rem;
-    font-weight: 600;
-    border-bottom: 2px solid var(--color-primary);
-    background: var(--color-base-200);
-  }
-</style>

@@ -3,8 +3,10 @@
   import Awards from './Awards.svelte'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
+  import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
   import Restrictions from './Restrictions.svelte'
+  import Tick from './Tick.svelte'
   import { courtsQuery } from '../../lib/data'
   import { among, changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
 
@@ -85,18 +87,12 @@
           }
         })}
     />.
-    <label class="tick"
-      ><input
-        type="checkbox"
-        class="checkbox checkbox-xs"
-        checked={rules.coach ?? false}
-        disabled={fixed}
-        onchange={(event) => {
-          const is = event.currentTarget.checked
-          desk.change((r) => (r.coach = is || undefined))
-        }}
-      /> the coach fills a missing place</label
-    >
+    <Tick
+      label="the coach fills a missing place"
+      checked={rules.coach}
+      disabled={fixed}
+      onchange={(is) => desk.change((r) => (r.coach = is))}
+    />
   </p>
   {@render wrong('score')}{@render wrong('spots')}
   <p>
@@ -108,15 +104,12 @@
       disabled={fixed}
       onchange={(kind) => feed({ kind: kind || undefined, second: undefined })}
     />.
-    {#if !rules.feed.kind}<label class="tick"
-        ><input
-          type="checkbox"
-          class="checkbox checkbox-xs"
-          checked={rules.feed.second ?? false}
-          disabled={fixed}
-          onchange={(event) => feed({ second: event.currentTarget.checked || undefined })}
-        /> with a second serve</label
-      >{/if}
+    {#if !rules.feed.kind}<Tick
+        label="with a second serve"
+        checked={rules.feed.second}
+        disabled={fixed}
+        onchange={(second) => feed({ second })}
+      />{/if}
     The <Pick
       label="Side that begins"
       value={rules.feed.first ?? 'near'}
@@ -173,28 +166,24 @@
   )}
   <p>
     A feed is good when
-    <input
-      class="line"
-      aria-label="What a good feed is"
+    <Phrase
+      label="What a good feed is"
       placeholder="anything goes"
-      maxlength="120"
       value={rules.feed.valid ?? ''}
       disabled={fixed}
-      onchange={(event) => feed({ valid: event.currentTarget.value.trim() || undefined })}
+      onchange={(valid) => feed({ valid: valid || undefined })}
     />; any other one is fed again.
   </p>
   <Restrictions {desk} />
   <p>
     {#if rules.mini}
-      <input
-        class="line"
-        aria-label="How the rallies of a little match begin"
+      <Phrase
+        label="How the rallies of a little match begin"
+        maxlength={240}
         value={rules.mini.balls.join(', ')}
         disabled={fixed}
-        onchange={(event) => {
-          const balls = event.currentTarget.value.split(',').map((ball) => ball.trim())
-          desk.change((r) => r.mini && (r.mini.balls = balls))
-        }}
+        onchange={(text) =>
+          desk.change((r) => r.mini && (r.mini.balls = text.split(',').map((ball) => ball.trim())))}
       />
       are one little match: most of them won is
       <Count
@@ -221,27 +210,18 @@
       />
       {rules.rally === 1 ? 'point' : 'points'}.
     {/if}
-    <label class="tick"
-      ><input
-        type="checkbox"
-        class="checkbox checkbox-xs"
-        checked={Boolean(rules.mini)}
-        disabled={fixed}
-        onchange={(event) => mini(event.currentTarget.checked)}
-      /> in little matches</label
-    >
-    <label class="tick"
-      ><input
-        type="checkbox"
-        class="checkbox checkbox-xs"
-        checked={rules.belowZero ?? false}
-        disabled={fixed}
-        onchange={(event) => {
-          const is = event.currentTarget.checked
-          desk.change((r) => (r.belowZero = is || undefined))
-        }}
-      /> points can fall below zero</label
-    >
+    <Tick
+      label="in little matches"
+      checked={Boolean(rules.mini)}
+      disabled={fixed}
+      onchange={(is) => mini(Boolean(is))}
+    />
+    <Tick
+      label="points can fall below zero"
+      checked={rules.belowZero}
+      disabled={fixed}
+      onchange={(is) => desk.change((r) => (r.belowZero = is))}
+    />
   </p>
   {@render wrong('rally')}{@render wrong('mini.balls')}{@render wrong('mini.swept')}{@render wrong('mini')}
   <Awards {desk} />
@@ -368,23 +348,5 @@
     display: grid;
     gap: 0.55rem;
     line-height: 2.1;
-  }
-  .tick {
-    display: inline-flex;
-    align-items: center;
-    gap: 0.35rem;
-    margin-right: 0.5rem;
-    font-size: 0.9375rem;
-  }
-  .line {
-    width: min(22rem, 100%);
-    min-height: 1.9rem;
-    padding: 0 0.4rem;
-    font-weight: 600;
-    border-bottom: 2px solid var(--color-primary);
-    background: var(--color-base-200);
-  }
-  .line:disabled {
-    border-bottom-style: dotted;
   }
 </style>
