@@ -375,6 +375,12 @@ test('a game is made of sentences, and what makes no sense is told where it stan
   await page.getByRole('tab', { name: /^Try it/ }).click()
   const rows = page.getByRole('region', { name: 'A game played through' }).getByRole('row')
   await expect(rows.last()).toContainText('Over')
+  // More of a bonus ends the game sooner.
+  const rallies = page.getByRole('button', { name: /^Rallies/ })
+  const many = await rallies.textContent()
+  await page.getByLabel('net cord').fill('5')
+  await page.keyboard.press('Tab')
+  await expect(rallies).not.toHaveText(many ?? '')
   // On another court everybody stands where they stood, in its measure.
   await page.getByRole('tab', { name: 'Rules' }).click()
   await page.getByLabel('Court', { exact: true }).selectOption('pickleball')

@@ -43,6 +43,21 @@
       thought = error instanceof Refusal ? (Object.values(error.fields)[0] ?? error.message) : describe(error)
     }
   }
+  /** How often a bonus comes, of ten: of the rallies that are won or lost, else of all. */
+  const often = (id: string, ends: string | undefined) =>
+    Math.round(
+      10 * (asked.chances.awards?.find((each) => each.award === id)?.near ?? (ends ? 0.1 : 0.5)) * 10,
+    ) / 10
+  function comes(id: string, tens: number) {
+    const share = Math.max(0, Math.min(10, tens)) / 10
+    const others = (asked.chances.awards ?? []).filter((each) => each.award !== id)
+    asked.chances.awards = [...others, { award: id, near: share, far: share }]
+  }
+  const of = {
+    'wins the rally': 'rallies won',
+    'wins the game': 'rallies won',
+    'loses the rally': 'rallies lost',
+  }
   const take = (near: number, far: number) =>
     desk.change((r) =>
       Object.assign(r.end, { near, far, ...(near !== far ? { winBy: undefined, cap: undefined } : {}) }),
@@ -80,6 +95,25 @@
     {/each}
     {#if thought}<p class="w-full text-sm" role="status">{thought}</p>{/if}
   </div>
+  {#if desk.rules.awards?.length}
+    <fieldset>
+      <legend class="text-sm">How often it comes, of 10</legend>
+      <div class="flex flex-wrap gap-3">
+        {#each desk.rules.awards as award (award.id)}
+          <div class="w-44">
+            <NumberField
+              label={award.name}
+              unit={award.ends ? of[award.ends] : 'rallies'}
+              value={often(award.id, award.ends)}
+              step={0.5}
+              min={0}
+              onchange={(tens) => comes(award.id, tens)}
+            />
+          </div>
+        {/each}
+      </div>
+    </fieldset>
+  {/if}
   <section aria-label="A fair score">
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="text-lg">Fair would be</h2>
