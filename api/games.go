@@ -43,21 +43,23 @@ func lengthOf(f game.Forecast, t game.Tempo) GameLength {
 	return GameLength{Rallies: f.Rallies, Nearly: nearly, Minutes: f.Duration(t)}
 }
 
-// asGame adds the rules in words and how long the game is.
-func (s *server) asGame(ctx context.Context, k store.Record[game.Document], builtIn bool) (Game, error) {
-	settings, _, err := s.store.Settings(ctx)
+// asGame works a stored game of the coach's own out, where there was no error.
+func (s *server) asGame(ctx context.Context, k store.Record[game.Document], err error) (Game, error) {
 	if err != nil {
 		return Game{}, err
 	}
-	return gameOf(ctx, k, builtIn, settings), nil
+	settings, _, err := s.store.Settings(ctx)
+	return gameOf(ctx, k, false, settings), err
 }
 
+// gameOf adds the rules in words, how long the game is, and its court.
 func gameOf(ctx context.Context, k store.Record[game.Document], builtIn bool, settings coach.Settings) Game {
 	g := Game{ID: k.ID, Revision: k.Revision, Archived: k.Archived, BuiltIn: builtIn, Document: k.Document, Sentences: k.Document.Rules.Sentences()}
-	tempo := game.TempoOf(k.Document.Sport)
-	if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil && k.Document.Check() == nil {
-		length := lengthOf(f, tempo)
-		g.Length = &length
+	if tempo := game.TempoOf(k.Document.Sport); builtIn || k.Document.Check() == nil {
+		if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil {
+			length := lengthOf(f, tempo)
+			g.Length = &length
+		}
 	}
 	if on, err := report.OfGame(k.Document, settings); err == nil {
 		g.OnCourt = &on
@@ -125,20 +127,14 @@ func (s *server) gameRoutes() []Route {
 				return Game{}, err
 			}
 			record, err := save(ctx, s.store.Games, p, body)
-			if err != nil {
-				return Game{}, err
-			}
-			return s.asGame(ctx, record, false)
+			return s.asGame(ctx, record, err)
 		}),
 		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
 			record, err := s.store.Games.Archive(ctx, p.ID, body.Archived)
-			if err != nil {
-				return Game{}, err
-			}
-			return s.asGame(ctx, record, false)
+			return s.asGame(ctx, record, err)
 		}),
 		route("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p byID, body Duplicate) (Game, error) {
 			original, err := s.game(ctx, p.ID)
@@ -146,10 +142,7 @@ func (s *server) gameRoutes() []Route {
 				return Game{}, err
 			}
 			record, err := s.store.Games.Create(ctx, body.ID, original.Document.Copy())
-			if err != nil {
-				return Game{}, err
-			}
-			return s.asGame(ctx, record, false)
+			return s.asGame(ctx, record, err)
 		}),
 		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
@@ -202,13 +195,11 @@ func refuseReady(id string) error {
 
 func (s *server) game(ctx context.Context, id string) (Game, error) {
 	if document, ok := library.FindGame(id); ok {
-		return s.asGame(ctx, store.Record[game.Document]{ID: id, Revision: 1, Document: document}, true)
+		settings, _, err := s.store.Settings(ctx)
+		return gameOf(ctx, store.Record[game.Document]{ID: id, Revision: 1, Document: document}, true, settings), err
 	}
 	record, err := s.store.Games.Get(ctx, id)
-	if err != nil {
-		return Game{}, err
-	}
-	return s.asGame(ctx, record, false)
+	return s.asGame(ctx, record, err)
 }
 
 func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {

@@ -85,24 +85,15 @@ func (s *server) playedRoutes() []Route {
 		route("GET", "/api/played/ranking", "rankPlayers", "Players in order from their games, with even matches and teams", s.ranked),
 		route("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p byID, _ None) (Played, error) {
 			record, err := s.store.Played.Get(ctx, p.ID)
-			if err != nil {
-				return Played{}, err
-			}
-			return s.asPlayed(ctx, record)
+			return s.asPlayed(ctx, record, err)
 		}),
 		route("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p keep, body game.Match) (Played, error) {
 			record, err := save(ctx, s.store.Played, p, body)
-			if err != nil {
-				return Played{}, err
-			}
-			return s.asPlayed(ctx, record)
+			return s.asPlayed(ctx, record, err)
 		}),
 		route("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p byID, body Archiving) (Played, error) {
 			record, err := s.store.Played.Archive(ctx, p.ID, body.Archived)
-			if err != nil {
-				return Played{}, err
-			}
-			return s.asPlayed(ctx, record)
+			return s.asPlayed(ctx, record, err)
 		}),
 		route("POST", "/api/played/:id/events", "addEvents", "What happened in a game; what is there already changes nothing", s.addEvents),
 	}
@@ -114,7 +105,11 @@ func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage
 	if err != nil {
 		return page, err
 	}
-	names, err := s.names(ctx)
+	var players []string
+	for _, record := range records {
+		players = append(players, record.Document.Players...)
+	}
+	names, err := s.names(ctx, players)
 	if err != nil {
 		return page, err
 	}
@@ -125,19 +120,25 @@ func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage
 	return page, err
 }
 
-// names are those of all students, archived or not, by their identifiers.
-func (s *server) names(ctx context.Context) (map[string]string, error) {
-	students, err := s.store.Students.List(ctx, true)
-	names := make(map[string]string, len(students)+1)
-	for _, k := range students {
-		names[k.ID] = k.Document.Name
+// names are those of some students, archived or not, and of the coach, by their identifiers.
+func (s *server) names(ctx context.Context, ids []string) (map[string]string, error) {
+	students, err := s.store.Students.Some(ctx, ids)
+	names := map[string]string{game.Coach: "the coach"}
+	for _, id := range ids {
+		names[id] = "somebody who is gone"
+		if k, ok := students[id]; ok {
+			names[id] = k.Document.Name
+		}
 	}
-	names[game.Coach] = "the coach"
 	return names, err
 }
 
-func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match]) (Played, error) {
-	names, err := s.names(ctx)
+// asPlayed works a stored game out, where there was no error.
+func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match], err error) (Played, error) {
+	if err != nil {
+		return Played{}, err
+	}
+	names, err := s.names(ctx, k.Document.Players)
 	if err != nil {
 		return Played{}, err
 	}
@@ -148,30 +149,24 @@ func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match]) (Play
 // played works a game out as far as it was played.
 func played(k store.Record[game.Match], names map[string]string, settings coach.Settings) Played {
 	m := k.Document
-	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: m.Rounds(), Rules: []string{}, Table: []ranking.Line{}}
+	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: []game.Round{}, Rules: []string{}, Fixtures: []ranking.Fixture{}, Table: []ranking.Line{}}
 	for _, id := range append(slices.Clone(m.Players), game.Coach) {
-		p.Names[id] = "somebody who is gone"
-		if name, ok := names[id]; ok {
-			p.Names[id] = name
-		}
-	}
-	if p.Rounds == nil {
-		p.Rounds = []game.Round{}
-	}
-	fixtures, err := m.Fixtures()
-	if p.Fixtures = fixtures; err != nil {
-		p.Fixtures = []ranking.Fixture{}
-	}
-	if m.Robin != nil {
-		p.Table = ranking.Table(m.Players, m.Results())
+		p.Names[id] = names[id]
 	}
 	if m.Rules == nil {
+		p.Rounds = append(p.Rounds, m.Entered...)
+		if fixtures, err := m.Fixtures(); err == nil {
+			p.Fixtures = fixtures
+		}
+		if m.Robin != nil {
+			p.Table = ranking.Table(m.Players, m.Results())
+		}
 		return p
 	}
 	p.Rules = m.Rules.Sentences()
-	if state, _, err := m.State(); err == nil {
+	if state, last, err := m.Course(p.Names); err == nil {
 		near, far := m.Rules.Can(state, game.Near), m.Rules.Can(state, game.Far)
-		p.State, p.Next, p.Last, p.Near, p.Far = &state, m.Rules.Next(state, p.Names), m.Last(p.Names), &near, &far
+		p.State, p.Rounds, p.Next, p.Last, p.Near, p.Far = &state, state.Played, m.Rules.Next(state, p.Names), last, &near, &far
 	}
 	on, err := report.OfGame(game.Document{Court: m.Court, Rules: *m.Rules}, settings)
 	if err == nil {
@@ -198,10 +193,7 @@ func (s *server) addEvents(ctx context.Context, p byID, body GameEvents) (Played
 		if errors.Is(err, store.ErrStale) && try < tries {
 			continue
 		}
-		if err != nil {
-			return Played{}, err
-		}
-		return s.asPlayed(ctx, record)
+		return s.asPlayed(ctx, record, err)
 	}
 }
 
@@ -221,23 +213,20 @@ func (s *server) ranked(ctx context.Context, p rankingOf, _ None) (Ranked, error
 	if err != nil {
 		return Ranked{}, err
 	}
-	names, err := s.names(ctx)
-	if err != nil {
-		return Ranked{}, err
-	}
-	r := Ranked{Names: map[string]string{}, Games: len(results)}
+	r := Ranked{Games: len(results)}
 	if r.Ranking, err = ranking.Rank(ctx, p.Who, results, p.By); err != nil {
 		return r, err
 	}
+	ranked := make([]string, len(r.Standings))
+	for i, each := range r.Standings {
+		ranked[i] = each.Player
+	}
+	if r.Names, err = s.names(ctx, ranked); err != nil {
+		return r, err
+	}
 	who := p.Who
-	for _, each := range r.Standings {
-		r.Names[each.Player] = "somebody who is gone"
-		if name, ok := names[each.Player]; ok {
-			r.Names[each.Player] = name
-		}
-		if len(p.Who) == 0 {
-			who = append(who, each.Player)
-		}
+	if len(who) == 0 {
+		who = ranked
 	}
 	r.Singles, r.Waiting = r.EvenMatches(who, false)
 	r.Doubles, _ = r.EvenMatches(who, true)

@@ -26,7 +26,7 @@ func (a Answer) Say(s Stand, tape court.Tape) string {
 		}
 	}
 	if lost := a.givenUp(s); len(lost) > 0 {
-		return sentence + "; you give up " + list(lost)
+		return sentence + "; you give up " + units.And(lost)
 	}
 	return sentence + "; nothing is given up"
 }
@@ -71,7 +71,7 @@ func (a Answer) from(middle, at court.Point, tape court.Tape) string {
 		}
 		parts = append(parts, tape.Length(math.Abs(along))+" "+way)
 	}
-	return list(parts)
+	return units.And(parts)
 }
 
 // givenUp are the replies that are held less than one time in three.
@@ -92,14 +92,6 @@ func theReply(name string) string {
 		}
 	}
 	return "the " + name
-}
-
-// list writes some things one after the other.
-func list(parts []string) string {
-	if len(parts) < 2 {
-		return strings.Join(parts, "")
-	}
-	return strings.Join(parts[:len(parts)-1], ", ") + " and " + parts[len(parts)-1]
 }
 
 // Derivation says how what is held came about.

@@ -56,7 +56,7 @@ func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 		}
 		phrase := fmt.Sprintf("Overlaps with %s, %s%s to %s", other.Title, day, other.Start, units.TimeOfDay(other.Start, 60*float64(other.Minutes)))
 		if len(both) > 0 {
-			phrase += "; " + and(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
+			phrase += "; " + units.And(both) + map[bool]string{true: " is", false: " are"}[len(both) == 1] + " in both"
 		}
 		if s.Court != "" && strings.EqualFold(s.Court, other.Court) {
 			phrase += "; both are on court " + s.Court
@@ -64,12 +64,4 @@ func (s Slot) Clashes(others []Slot, names map[string]string) []string {
 		phrases = append(phrases, phrase+".")
 	}
 	return phrases
-}
-
-// and lists names: Ada, Bo and Cy.
-func and(names []string) string {
-	if len(names) < 2 {
-		return strings.Join(names, "")
-	}
-	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
 }

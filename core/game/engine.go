@@ -162,11 +162,15 @@ func (r Rules) Replay(players []string, events []Event) (State, []LeftOut, error
 	if err != nil {
 		return State{}, nil, err
 	}
-	last := steps[len(steps)-1].state
-	if last.began {
-		last.Played = last.done.list(last.round)
+	return steps[len(steps)-1].state.replayed(), left, nil
+}
+
+// replayed is a state with the rounds so far.
+func (s State) replayed() State {
+	if s.began {
+		s.Played = s.done.list(s.round)
 	}
-	return last, left, nil
+	return s
 }
 
 // step is an event that stands, and the state after it; the first one has no event.
@@ -408,9 +412,9 @@ func (r *Rules) refuse(s State, e Event) error {
 		wrong.Add("kind", "the game is over; take its end back first")
 	case e.Kind == Undo || e.Kind == Redo:
 		wrong.Add("kind", "taking back needs all the events of the game")
-	case e.Rally != s.Rally && e.Rally < s.Rally:
+	case e.Rally < s.Rally:
 		wrong.Add("rally", "rally %d has a winner already", e.Rally)
-	case e.Rally != s.Rally:
+	case e.Rally > s.Rally:
 		wrong.Add("rally", "rally %d is not over yet", s.Rally)
 	case sided && e.Side != Near && e.Side != Far:
 		wrong.Add("side", "say which side it was")

@@ -122,8 +122,19 @@ func (m Match) Check() error {
 	return wrong.Err()
 }
 
-// State is where a match that is counted stands, with the events that changed nothing. It returns invalid.Fields.
-func (m Match) State() (State, []LeftOut, error) { return m.Rules.Replay(m.Players, m.Events) }
+// Course is where a match that is counted stands, and its last event that stands, in words; empty where there is none. Names are those of
+// its players. It returns invalid.Fields.
+func (m Match) Course(names map[string]string) (s State, last string, err error) {
+	steps, _, err := m.Rules.run(m.Players, m.Events)
+	if err != nil {
+		return s, "", err
+	}
+	n := len(steps)
+	if n > 1 {
+		last = m.Rules.InWords(steps[n-2].state, steps[n-1].event, names)
+	}
+	return steps[n-1].state.replayed(), last, nil
+}
 
 // With is the match with more events; those that are there already change nothing. An event that makes no sense where it stands is told,
 // at "events" with its number, and then nothing is recorded.
@@ -151,7 +162,7 @@ func (m Match) With(events []Event) (Match, error) {
 	if len(more.Events) > 5000 {
 		return m, invalid.Fields{{Path: "events", Message: "a game has at most 5000 events"}}
 	}
-	_, left, err := more.State()
+	_, left, err := m.Rules.Replay(m.Players, more.Events)
 	if err != nil {
 		return m, err
 	}
@@ -174,7 +185,7 @@ func (m Match) Rounds() []Round {
 	if m.Rules == nil {
 		return m.Entered
 	}
-	s, _, err := m.State()
+	s, _, err := m.Rules.Replay(m.Players, m.Events)
 	if err != nil {
 		return nil
 	}
@@ -220,14 +231,4 @@ func (r Rules) Can(s State, side Side) Can {
 		}
 	}
 	return c
-}
-
-// Last is the last event of a match that stands, in words; empty where there is none. Names are those of its players.
-func (m Match) Last(names map[string]string) string {
-	steps, _, err := m.Rules.run(m.Players, m.Events)
-	if err != nil || len(steps) < 2 {
-		return ""
-	}
-	last := len(steps) - 1
-	return m.Rules.InWords(steps[last-1].state, steps[last].event, names)
 }

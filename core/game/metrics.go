@@ -14,7 +14,7 @@ func (r Rules) Metrics(f Forecast, c Chances, t Tempo) []metric.Metric {
 		{Name: "Where the far side feeds", Value: tenths(c.FarFeeds) + " of 10 rallies"},
 	}
 	for _, a := range r.Awards {
-		chances = append(chances, metric.Input{Name: capital(a.Name), Value: fmt.Sprintf("%s of 10 by the near side, %s by the far side", tenths(c.of(a, 0)), tenths(c.of(a, 1)))})
+		chances = append(chances, metric.Input{Name: units.Title(a.Name), Value: fmt.Sprintf("%s of 10 by the near side, %s by the far side", tenths(c.of(a, 0)), tenths(c.of(a, 1)))})
 	}
 	const worked, source = "Every course that the score can take, rally by rally, by the rules as they are played", "Own arithmetic; how often bonus events happen is common practice, no source, where you do not say it"
 	mean, sd := t.rally()

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"hodometer/core/seeded"
+	"hodometer/core/units"
 )
 
 // samples is how many games are played where they cannot be worked out.
@@ -144,5 +145,5 @@ func (r Rules) InWords(s State, e Event, names map[string]string) string {
 	case TimeUp:
 		text = "time is up"
 	}
-	return capital(text) + "."
+	return units.Title(text) + "."
 }

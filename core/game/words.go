@@ -34,7 +34,7 @@ func (r Rules) sidesInWords() string {
 	if r.Score == EachTheirOwn {
 		sides += "; everybody keeps their own score"
 	}
-	return capital(sides) + "."
+	return units.Title(sides) + "."
 }
 
 func (r Rules) feedInWords() []string {
@@ -95,7 +95,7 @@ func (r Restriction) inWords() string {
 	if r.Shot > 0 {
 		what = fmt.Sprintf("%s, with stroke %d of the rally", what, r.Shot)
 	}
-	return capital(who) + " " + what + "; who does not loses the rally."
+	return units.Title(who) + " " + what + "; who does not loses the rally."
 }
 
 func (r Rules) pointsInWords() []string {
@@ -108,7 +108,7 @@ func (r Rules) pointsInWords() []string {
 		list = append(list, fmt.Sprintf("A rally that is won is %s.", worth(r.Rally)))
 	}
 	for _, a := range r.Awards {
-		name := capital(a.Name)
+		name := units.Title(a.Name)
 		if a.By != "" {
 			name += ", by " + string(a.By)
 		}
@@ -202,7 +202,7 @@ func (r Rules) endInWords() string {
 	if len(ends) == 0 {
 		return "Over when something wins the game."
 	}
-	return capital(strings.Join(ends, "; ")) + "."
+	return units.Title(strings.Join(ends, "; ")) + "."
 }
 
 // every is so many of a unit, without the number for one.
@@ -240,14 +240,6 @@ func ordinal(n int) string {
 		return words[n]
 	}
 	return fmt.Sprintf("%dth", n)
-}
-
-// capital begins a sentence.
-func capital(text string) string {
-	if text == "" {
-		return text
-	}
-	return strings.ToUpper(text[:1]) + text[1:]
 }
 
 // Next is what happens next in a game, in words; names are those of its players.
@@ -322,8 +314,5 @@ func named(players []string, names map[string]string) string {
 	for i, p := range players {
 		list[i] = called(p, names)
 	}
-	if len(list) < 2 {
-		return strings.Join(list, "")
-	}
-	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+	return units.And(list)
 }

@@ -107,6 +107,14 @@ func Percents(shares ...float64) []int {
 	return list
 }
 
+// And lists some things in a sentence: Ada, Bo and Cy.
+func And(list []string) string {
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	return strings.Join(list[:len(list)-1], ", ") + " and " + list[len(list)-1]
+}
+
 // Title begins a word with a capital letter.
 func Title(word string) string {
 	if word == "" {

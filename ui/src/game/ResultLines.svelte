@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Played } from '../lib/api/client'
+  import { ownScores } from './own'
 
   /** What came of a game, in few words. */
   interface Props {
@@ -14,11 +15,7 @@
     played.rounds.filter((round) => !of || round.near.includes(of) || round.far.includes(of)),
   )
   const most = 3
-  const own = $derived(
-    (played.state?.personal ?? [])
-      .map((points, i) => ({ id: played.document.players[i] ?? '', points }))
-      .sort((a, b) => b.points - a.points),
-  )
+  const own = $derived(ownScores(played))
 </script>
 
 {#if own.length}

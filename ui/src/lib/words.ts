@@ -82,3 +82,6 @@ export function commonest<T>(list: readonly T[]): T | undefined {
   for (const each of list) counts.set(each, (counts.get(each) ?? 0) + 1)
   return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0]
 }
+
+/** A share as so many of ten. */
+export const tenths = (share: number) => (10 * share).toFixed(1)

@@ -3,7 +3,7 @@
   import { answer, api, type Match, type Pairing } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, studentsQuery, vocabularyQuery } from '../../lib/data'
-  import { commonest } from '../../lib/words'
+  import { commonest, tenths } from '../../lib/words'
   import Rooms from './Rooms.svelte'
 
   /** Players in order from what they played, how sure that is, and who should play whom. */
@@ -32,7 +32,6 @@
   const proposed = $derived(away.length > 0 ? pairs.data : query.data)
   const name = (id: string) => query.data?.names[id] ?? id
   const names = (ids: readonly string[]) => ids.map(name).join(' and ')
-  const tenths = (share: number) => (10 * share).toFixed(1)
   /** The bars stand on one scale, as wide as the players are apart. */
   const scale = $derived({
     from: Math.min(0.45, ...(query.data?.standings ?? []).map((each) => chance(each.low))),

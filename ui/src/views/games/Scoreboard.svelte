@@ -7,6 +7,7 @@
   import { notices } from '../../lib/notice.svelte'
   import { today } from '../../lib/words'
   import GameCourt from '../../game/GameCourt.svelte'
+  import { ownScores } from '../../game/own'
   import { Scoring, type Tap } from './scoring.svelte'
 
   /** The scoreboard: a press on a side is a rally that it won, the rest is named as the rule names it. */
@@ -40,11 +41,7 @@
     ),
   )
   const tap = (event: Tap) => scoring.tap(event, state?.rally ?? 1)
-  const own = $derived(
-    (state?.personal ?? [])
-      .map((points, i) => ({ id: played.document.players[i] ?? '', points }))
-      .sort((a, b) => b.points - a.points),
-  )
+  const own = $derived(ownScores(played))
 
   async function again() {
     const { rules, title, sport, court, game, players } = played.document

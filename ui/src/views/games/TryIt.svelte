@@ -1,6 +1,7 @@
 <script lang="ts">
   import { answer, api, describe, Refusal, type GameDocument } from '../../lib/api/client'
   import { studentsQuery } from '../../lib/data'
+  import { tenths } from '../../lib/words'
   import type { Desk } from './desk.svelte'
   import NumberField from '../../lib/NumberField.svelte'
 
@@ -14,7 +15,6 @@
   const asked = $derived(desk.asked)
   const won = $derived(asked.chances.nearFeeds)
   const letters = (players: readonly string[]) => players.join(' ')
-  const tenths = (share: number) => (10 * share).toFixed(1)
   /** The near side wins so much, whoever feeds. */
   const set = (share: number) => {
     asked.chances.nearFeeds = share
