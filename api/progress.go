@@ -2,12 +2,14 @@ package api
 
 import (
 	"context"
+	"maps"
 	"slices"
 	"time"
 
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/footwork"
+	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/score"
 	"hodometer/core/tally"
@@ -24,6 +26,7 @@ type LadderPosition struct {
 type Progress struct {
 	Strokes []StrokeProgress   `json:"strokes"`
 	Drills  []DrillHistory     `json:"drills"`
+	InGames []StrokeInGames    `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
 	Remarks []DatedRemark      `json:"remarks" description:"Newest first"`
 	Running footwork.Quickness `json:"running" description:"How quick they are taken to be"`
 	Today   string             `json:"today" description:"The day it is where Hodometer runs"`
@@ -34,6 +37,13 @@ type StrokeProgress struct {
 	Stroke feed.Stroke     `json:"stroke"`
 	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
 	Advice progress.Advice `json:"advice"`
+}
+
+// StrokeInGames is how often a student makes a stroke in games, and the same stroke in drills, of late.
+type StrokeInGames struct {
+	Stroke   feed.Stroke    `json:"stroke"`
+	Games    odds.Done      `json:"games"`
+	Transfer *odds.Transfer `json:"transfer" description:"Beside drills; null where the stroke was not counted in any"`
 }
 
 // DrillHistory is every time a student did one drill, oldest first.
@@ -83,13 +93,17 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
+	inGames, err := s.inGames(ctx, id, done)
+	if err != nil {
+		return Progress{}, err
+	}
 	engagement := 0
 	for _, remark := range slices.Backward(remarks) {
 		if remark.Engagement > 0 {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
+	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), InGames: inGames, Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {
@@ -137,6 +151,40 @@ func strokes(done []store.Attempt, positions []store.LadderPosition, engagement 
 		list[i] = StrokeProgress{Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(stands[stroke].Rung, evidence, engagement)}
 	}
 	return list
+}
+
+// transferDays are the days of which drills and games are set against each other: long enough for some games, short enough for one form.
+const transferDays = 120
+
+// inGames sets the strokes that were counted in a student's games against the same strokes in drills.
+func (s *server) inGames(ctx context.Context, id string, done []store.Attempt) ([]StrokeInGames, error) {
+	from := s.now().AddDate(0, 0, -transferDays)
+	matches, err := s.store.MeasuredOf(ctx, id, from.Format(time.DateOnly))
+	if err != nil {
+		return nil, err
+	}
+	games, drills := map[feed.Stroke]odds.Done{}, map[feed.Stroke]odds.Done{}
+	for _, match := range matches {
+		for _, c := range match.Document.Counts() {
+			if c.Player == id {
+				games[c.Stroke] = games[c.Stroke].Add(odds.Done{Made: c.Made, Missed: c.Missed})
+			}
+		}
+	}
+	for _, a := range done {
+		if a.At.After(from) && (a.Measure.What == score.Ball || a.Measure.What == score.Rally) {
+			drills[a.Stroke] = drills[a.Stroke].Add(odds.Done{Made: a.Made, Missed: a.Missed()})
+		}
+	}
+	list := []StrokeInGames{}
+	for _, stroke := range slices.Sorted(maps.Keys(games)) {
+		one := StrokeInGames{Stroke: stroke, Games: games[stroke]}
+		if transfer, ok := odds.TransferOf(drills[stroke], games[stroke]); ok {
+			one.Transfer = &transfer
+		}
+		list = append(list, one)
+	}
+	return list, nil
 }
 
 func histories(done []store.Attempt) []DrillHistory {

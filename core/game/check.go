@@ -34,6 +34,7 @@ func (r Rules) Check(c court.Court) error {
 		}
 	}
 	r.checkAwards(&wrong, c)
+	r.checkMeasures(&wrong, c.Sport)
 	r.checkMini(&wrong)
 	r.checkEnd(&wrong)
 	if r.After.Every > 1 && r.After.Restart == "" {
@@ -211,7 +212,7 @@ func (d Document) Check() error {
 // Clone copies a game so that changing the copy leaves the first one alone.
 func (d Document) Clone() Document {
 	r := &d.Rules
-	r.Spots, r.Restrictions, r.Awards = slices.Clone(r.Spots), slices.Clone(r.Restrictions), slices.Clone(r.Awards)
+	r.Spots, r.Restrictions, r.Awards, r.Measures = slices.Clone(r.Spots), slices.Clone(r.Restrictions), slices.Clone(r.Awards), slices.Clone(r.Measures)
 	if r.Mini != nil {
 		mini := Mini{slices.Clone(r.Mini.Balls), r.Mini.Won, r.Mini.Swept}
 		r.Mini = &mini

@@ -32,12 +32,14 @@ type State struct {
 	Over     bool     `json:"over"`
 	Winner   Side     `json:"winner,omitempty" description:"Of a game that is over; empty: nobody"`
 	Best     []string `json:"best" description:"Of a game in which everybody has their own score and that is over: who has most"`
+	Counts   []Count  `json:"counts" description:"After a replay: the strokes that are counted beside the score"`
 	Played   []Round  `json:"played" description:"After a replay: the rounds so far that count, with what both sides won in them; one where places are never changed"`
 
 	at      position
 	players []string
-	next    []int   // the place of each side’s next feeder, counted through its start places
-	pending []mark  // of this rally
+	next    []int  // the place of each side’s next feeder, counted through its start places
+	pending []mark // of this rally
+	counts  *counted
 	done    *rounds // that are over
 	round   Round   // that is played
 	began   bool    // it has points
@@ -100,7 +102,7 @@ func (r Rules) Start(players []string) (State, error) {
 	if wrong.Err() != nil {
 		return State{}, wrong.Err()
 	}
-	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, fresh: true, next: make([]int, 2)}
+	s := State{at: r.start(), players: players, Rally: 1, Round: 1, Spots: slices.Clone(players), Waiting: []string{}, Personal: []int{}, Best: []string{}, Played: []Round{}, Counts: []Count{}, fresh: true, next: make([]int, 2)}
 	if missing == 1 {
 		s.Spots = append(s.Spots, Coach)
 	} else {
@@ -162,11 +164,12 @@ func (r Rules) Replay(players []string, events []Event) (State, []LeftOut, error
 	if err != nil {
 		return State{}, nil, err
 	}
-	return steps[len(steps)-1].state.replayed(), left, nil
+	return steps[len(steps)-1].state.replayed(&r), left, nil
 }
 
-// replayed is a state with the rounds so far.
-func (s State) replayed() State {
+// replayed is a state with the rounds so far, and what was counted.
+func (s State) replayed(r *Rules) State {
+	s.Counts = s.counts.list(r, s.players)
 	if s.began {
 		s.Played = s.done.list(s.round)
 	}
@@ -229,7 +232,7 @@ func (r Rules) Play(s State, e Event) (State, error) {
 	case Broke:
 		return r.over(s, result{winner: 1 - side, points: points(1-side, r.Rally)}, ""), nil
 	case Awarded:
-		return r.award(s, e), nil
+		return r.award(r.countAward(s, e), e), nil
 	case Fault:
 		if r.Feed.Second && !s.Second {
 			s.Second = true
@@ -238,7 +241,9 @@ func (r Rules) Play(s State, e Event) (State, error) {
 		other := 1 - int(s.at.feed)
 		return r.over(s, result{winner: other, points: points(other, r.Rally)}, ""), nil
 	case Again:
-		s.Second, s.pending, s.Bonus = false, nil, [2]int{}
+		s.Second, s.pending, s.Bonus, s.counts = false, nil, [2]int{}, s.uncounted()
+	case Counted:
+		return r.count(s, e, r.measured(e.Measure), e.Right), nil
 	case Chose:
 		if e.Right {
 			s.Choices[0]++
@@ -406,7 +411,7 @@ func (s *State) change(r *Rules, winner int) {
 // refuse says why an event makes no sense in a state, by field.
 func (r *Rules) refuse(s State, e Event) error {
 	var wrong invalid.Fields
-	sided := e.Kind == Won || e.Kind == Awarded || e.Kind == Broke
+	sided := e.Kind == Won || e.Kind == Awarded || e.Kind == Broke || e.Kind == Counted
 	switch {
 	case s.Over:
 		wrong.Add("kind", "the game is over; take its end back first")
@@ -429,8 +434,13 @@ func (r *Rules) refuse(s State, e Event) error {
 	case e.Kind == Fault && r.Feed.Kind != "":
 		wrong.Add("kind", "this game begins without a serve; feed again")
 	}
-	if e.Kind == Awarded && wrong.Err() == nil {
-		wrong.Under("award", r.refuseAward(s, e))
+	if wrong.Err() == nil {
+		switch e.Kind {
+		case Awarded:
+			wrong.Under("award", r.refuseAward(s, e))
+		case Counted:
+			wrong.Under("measure", r.refuseCount(s, e))
+		}
 	}
 	return wrong.Err()
 }

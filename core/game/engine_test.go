@@ -13,6 +13,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/game"
 	"hodometer/internal/long"
 )
@@ -57,6 +58,13 @@ func anyRules(t *rapid.T) game.Rules {
 	r.End.Far = r.End.Near
 	if rapid.Bool().Draw(t, "uneven") {
 		r.End.Far = number("farTo", 9)
+	}
+	for i := range number("measures", 2) {
+		m := game.Measure{ID: fmt.Sprintf("m%d", i), Name: "a stroke", Stroke: feed.Drop, By: maybe[game.Whose](t, "played by", game.Whose("").Enum()), Shot: number("shot", 3)}
+		if len(r.Awards) > 0 && rapid.Bool().Draw(t, "with an award") {
+			m.Award = r.Awards[0].ID
+		}
+		r.Measures = append(r.Measures, m)
 	}
 	r.After = game.After{Restart: maybe[game.Restart](t, "restart", game.Restart("").Enum()), Every: number("afterEvery", 3), Net: maybe[game.Side](t, "net", game.Side("").Enum())}
 	r.Rotation = game.Rotation{Every: number("rotation", 4), How: maybe[game.Turning](t, "how", game.Turning("").Enum())}
@@ -110,6 +118,11 @@ func mended(r game.Rules) game.Rules {
 			a.By = ""
 		}
 	}
+	for i := range r.Measures {
+		if r.After.Net == "" && r.Measures[i].By == game.TheHolding {
+			r.Measures[i].By = ""
+		}
+	}
 	for i := range r.Restrictions {
 		if r.After.Net == "" && r.Restrictions[i].Who == game.TheHolding {
 			r.Restrictions[i].Who = ""
@@ -142,11 +155,14 @@ func playersFor(r game.Rules) []string {
 func anyEvent(t *rapid.T, r game.Rules, s game.State, n int) game.Event {
 	e := game.Event{
 		ID: fmt.Sprintf("%05d", n), At: time.Date(2026, 3, 10, 16, 0, n, 0, time.UTC), Rally: max(1, s.Rally+rapid.SampledFrom([]int{0, 0, 0, 0, 0, 0, -1, 1}).Draw(t, "rally")),
-		Kind: oneOf[game.EventKind](t, "kind", game.Won, game.Won, game.Won, game.Won, game.Awarded, game.Awarded, game.Broke, game.Fault, game.Again, game.Chose, game.Undo, game.Redo),
+		Kind: oneOf[game.EventKind](t, "kind", game.Won, game.Won, game.Won, game.Won, game.Awarded, game.Awarded, game.Broke, game.Counted, game.Fault, game.Again, game.Chose, game.Undo, game.Redo),
 		Side: oneOf[game.Side](t, "side", game.Near, game.Far),
 	}
 	if len(r.Awards) > 0 {
 		e.Award = rapid.SampledFrom(r.Awards).Draw(t, "award").ID
+	}
+	if len(r.Measures) > 0 {
+		e.Measure, e.Right = rapid.SampledFrom(r.Measures).Draw(t, "measure").ID, rapid.Bool().Draw(t, "right")
 	}
 	e.Restriction = rapid.IntRange(0, 2).Draw(t, "restriction")
 	if rapid.Bool().Draw(t, "alone") {
@@ -190,6 +206,10 @@ func TestAnyRulePlays(t *testing.T) {
 				for _, own := range s.Personal {
 					require.GreaterOrEqual(t, own, 0)
 				}
+			}
+			for _, c := range s.Counts {
+				require.Positive(t, c.Made+c.Missed)
+				require.Contains(t, players, c.Player)
 			}
 			require.Len(t, s.Spots, r.Players())
 			everybody := slices.Sorted(slices.Values(slices.Concat(s.Spots, s.Waiting)))
@@ -270,6 +290,9 @@ func mirrored(r game.Rules) game.Rules {
 	}
 	for i := range r.Awards {
 		whose(&r.Awards[i].By)
+	}
+	for i := range r.Measures {
+		whose(&r.Measures[i].By)
 	}
 	for i := range r.Restrictions {
 		whose(&r.Restrictions[i].Who)

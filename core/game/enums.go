@@ -19,7 +19,7 @@ func (Ends) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (EventKind) Enum() []any {
-	return []any{Won, Awarded, Broke, Fault, Again, Chose, TimeUp, Undo, Redo}
+	return []any{Won, Awarded, Broke, Fault, Again, Counted, Chose, TimeUp, Undo, Redo}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -16,6 +16,7 @@ const (
 	Broke   EventKind = "broke"   // a side did not keep to a restriction
 	Fault   EventKind = "fault"   // a serve that was out
 	Again   EventKind = "again"   // the rally is played again; what was tapped in it counts for nobody
+	Counted EventKind = "counted" // a stroke of a measure, made or missed, which scores nothing
 	Chose   EventKind = "chose"   // a right or a wrong choice, which scores nothing
 	TimeUp  EventKind = "time"    // the game is over
 	Undo    EventKind = "undo"    // the last event that stands is taken back
@@ -33,7 +34,8 @@ type Event struct {
 	Player      string `json:"player,omitempty" maxLength:"40" description:"Which player, where one alone did it"`
 	Award       string `json:"award,omitempty" maxLength:"24" description:"Which one"`
 	Restriction int    `json:"restriction,omitempty" minimum:"0" maximum:"7" description:"Which one, from 0"`
-	Right       bool   `json:"right,omitempty" description:"Of a choice: it was the right one"`
+	Measure     string `json:"measure,omitempty" maxLength:"24" description:"Of a stroke that is counted: which one"`
+	Right       bool   `json:"right,omitempty" description:"Of a choice: it was the right one; of a stroke that is counted: it was made"`
 }
 
 // inOrder sorts events by when they happened, and drops those that came twice. The same events are in the same order from however

@@ -133,7 +133,7 @@ func (m Match) Course(names map[string]string) (s State, last string, err error)
 	if n > 1 {
 		last = m.Rules.InWords(steps[n-2].state, steps[n-1].event, names)
 	}
-	return steps[n-1].state.replayed(), last, nil
+	return steps[n-1].state.replayed(m.Rules), last, nil
 }
 
 // With is the match with more events; those that are there already change nothing. An event that makes no sense where it stands is told,
@@ -212,11 +212,12 @@ func (r Round) result(uneven bool) ranking.Result {
 type Can struct {
 	Awards       []string `json:"awards" description:"Which awards, by their identifiers"`
 	Restrictions []int    `json:"restrictions" description:"Which restrictions it has to keep to, from 0"`
+	Measures     []string `json:"measures" description:"Which strokes can be counted, by their identifiers"`
 }
 
 // Can says what can be tapped for a side in a state.
 func (r Rules) Can(s State, side Side) Can {
-	c := Can{Awards: []string{}, Restrictions: []int{}}
+	c := Can{Awards: []string{}, Restrictions: []int{}, Measures: []string{}}
 	if s.Over {
 		return c
 	}
@@ -228,6 +229,12 @@ func (r Rules) Can(s State, side Side) Can {
 	for i, each := range r.Restrictions {
 		if each.Who.is(side.index(), s.at) {
 			c.Restrictions = append(c.Restrictions, i)
+		}
+	}
+	players := r.students(s, side)
+	for _, m := range r.Measures {
+		if len(players) > 0 && r.refuseCount(s, Event{Measure: m.ID, Side: side, Player: players[0]}) == nil {
+			c.Measures = append(c.Measures, m.ID)
 		}
 	}
 	return c

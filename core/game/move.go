@@ -2,8 +2,10 @@ package game
 
 import (
 	"errors"
+	"slices"
 
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 )
 
@@ -84,8 +86,8 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 }
 
 // OnCourt returns the game on another court, of its sport or of any other: start places and targets come to the same share of it, and of
-// another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay. It
-// returns invalid.Fields.
+// another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay; a stroke
+// that the sport does not have is no longer counted. It returns invalid.Fields.
 func (d Document) OnCourt(id court.ID) (Document, error) {
 	from, err := court.Find(d.Court)
 	to, also := court.Find(id)
@@ -125,6 +127,7 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 			a.Target = nil
 		}
 	}
+	d.Rules.Measures = slices.DeleteFunc(d.Rules.Measures, func(m Measure) bool { return !slices.Contains(feed.StrokesOf(to.Sport), m.Stroke) })
 	d.Court, d.Sport = to.ID, to.Sport
 	return d, nil
 }

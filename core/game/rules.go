@@ -214,6 +214,7 @@ type Rules struct {
 	Feed         Feed          `json:"feed"`
 	Restrictions []Restriction `json:"restrictions,omitempty" maxItems:"8" description:"What has to be kept to"`
 	Awards       []Award       `json:"awards,omitempty" maxItems:"12" description:"What else is worth points"`
+	Measures     []Measure     `json:"measures,omitempty" maxItems:"4" description:"Strokes that are counted beside the score"`
 	Mini         *Mini         `json:"mini,omitempty" description:"Rallies are grouped into little matches"`
 	End          End           `json:"end"`
 	After        After         `json:"after"`

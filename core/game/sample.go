@@ -136,6 +136,8 @@ func (r Rules) InWords(s State, e Event, names map[string]string) string {
 		text = who + ": " + r.Awards[r.awarded(e.Award)].Name
 	case Broke:
 		text = who + ": " + string(r.Restrictions[e.Restriction].Kind) + ", not kept"
+	case Counted:
+		text = fmt.Sprintf("%s: %s %s", who, r.Measures[r.measured(e.Measure)].Name, map[bool]string{true: "made", false: "missed"}[e.Right])
 	case Fault:
 		text = "serve out"
 	case Again:

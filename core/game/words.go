@@ -15,6 +15,9 @@ func (r Rules) Sentences() []string {
 		list = append(list, each.inWords())
 	}
 	list = append(list, r.pointsInWords()...)
+	for _, m := range r.Measures {
+		list = append(list, m.inWords())
+	}
 	list = append(list, r.afterInWords()...)
 	return append(list, r.endInWords())
 }

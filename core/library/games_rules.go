@@ -2,6 +2,7 @@ package library
 
 import (
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/game"
 	"hodometer/core/units"
 )
@@ -30,6 +31,7 @@ func fourAndFour(sport court.Sport, on court.ID) game.Document {
 	d.Rules.Spots = facing(on, 1, 1.02)
 	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Box: game.RightBox, BoxFor: 8, Second: sport == court.Tennis}
 	d.Rules.Restrictions = []game.Restriction{{Kind: game.CrossCourtOnly}}
+	d.Rules.Measures = []game.Measure{{ID: "return", Name: "return", Stroke: feed.Return, By: game.TheReceiving, Shot: 2}}
 	d.Rules.End = game.End{Near: 11, Far: 11}
 	return d
 }
@@ -111,6 +113,7 @@ func thirdIsSoft() game.Document {
 	d.Rules.Feed = game.Feed{Changes: game.ToTheWinner}
 	zone := court.Ring(0.9, c.Nearby(court.Point{Y: 1.1}))
 	d.Rules.Awards = []game.Award{{ID: "third", Name: "third stroke soft and in", By: game.TheFeeding, Points: 1, Shot: 3, Target: &zone}}
+	d.Rules.Measures = []game.Measure{{ID: "third", Name: "third stroke", Stroke: feed.Drop, By: game.TheFeeding, Shot: 3, Award: "third"}}
 	d.Rules.End = game.End{Near: 11, Far: 11, WinBy: 2, Cap: 15}
 	d.Cautions = append(d.Cautions, eyes)
 	return d
@@ -175,6 +178,7 @@ func underThenLong() game.Document {
 		{Kind: game.PlayedSo, Who: game.TheFeeding, Shot: 1, Text: "with backspin"},
 		{Kind: game.PlayedSo, Who: game.TheReceiving, Shot: 2, Text: "a long push to the forehand"},
 	}
+	d.Rules.Measures = []game.Measure{{ID: "push", Name: "long push", Stroke: feed.Push, By: game.TheReceiving, Shot: 2}}
 	d.Rules.End = game.End{Near: 11, Far: 11, WinBy: 2}
 	return d
 }

@@ -3,6 +3,7 @@ package odds
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"gonum.org/v1/gonum/mathext"
 
@@ -94,7 +95,7 @@ func Estimate(prior Prior, own, related []Practised) Estimates {
 		r := prior.rated(made+points.made, missed+points.missed, points, near)
 		e.Points = &r
 		if here.balls > 0 {
-			d := Compare(here.right, here.balls, points.right, points.balls)
+			d := Compare(here.done(), points.done())
 			e.Between = &d
 		}
 	}
@@ -121,6 +122,9 @@ type weighted struct {
 	made, missed float64
 	right, balls int
 }
+
+// done is the evidence as it was counted.
+func (w weighted) done() Done { return Done{w.right, w.balls - w.right} }
 
 func sum(list []Practised, of func(Practised) (int, int)) weighted {
 	var w weighted
@@ -208,18 +212,22 @@ type Difference struct {
 
 // Compare sets a drill against points: the difference of two rates with its 95 % interval, by Newcombe's
 // hybrid of Wilson's, Statistics in Medicine 17 (1998) 873, method 10.
-func Compare(made, balls, madeInPoints, inPoints int) Difference {
-	p1, p2 := float64(made)/float64(balls), float64(madeInPoints)/float64(inPoints)
-	l1, u1 := Wilson(made, balls)
-	l2, u2 := Wilson(madeInPoints, inPoints)
+func Compare(drill, points Done) Difference { return compare(drill, points, "points", "the drill") }
+
+// compare sets what was done at one place against another, which are named as the sentence says them.
+func compare(practised, played Done, there, here string) Difference {
+	rate := func(d Done) float64 { return float64(d.Made) / float64(d.Balls()) }
+	p1, p2 := rate(practised), rate(played)
+	l1, u1 := Wilson(practised.Made, practised.Balls())
+	l2, u2 := Wilson(played.Made, played.Balls())
 	d := Difference{Mean: p1 - p2, Low: p1 - p2 - math.Hypot(p1-l1, u2-p2), High: p1 - p2 + math.Hypot(u1-p1, p2-l2)}
 	switch less := units.Decimal(10*math.Abs(d.Mean), 1); {
 	case d.Low > 0:
-		d.Sentence = less + " of 10 fewer in points than in the drill"
+		d.Sentence = fmt.Sprintf("%s of 10 fewer in %s than in %s", less, there, here)
 	case d.High < 0:
-		d.Sentence = less + " of 10 more in points than in the drill"
+		d.Sentence = fmt.Sprintf("%s of 10 more in %s than in %s", less, there, here)
 	default:
-		d.Sentence = "no sure difference between drill and points yet"
+		d.Sentence = fmt.Sprintf("no sure difference between %s and %s yet", strings.TrimPrefix(here, "the "), there)
 	}
 	return d
 }

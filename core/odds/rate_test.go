@@ -23,12 +23,12 @@ func TestWilson(t *testing.T) {
 // R. G. Newcombe, Statistics in Medicine 17 (1998) 873, table II, method 10: 56 of 70 against 48 of 80 is
 // 0.2 with 0.0524 to 0.3339 (from memory).
 func TestDrillAgainstPoints(t *testing.T) {
-	d := odds.Compare(56, 70, 48, 80)
+	d := odds.Compare(odds.Done{Made: 56, Missed: 14}, odds.Done{Made: 48, Missed: 32})
 	require.InDelta(t, 0.2, d.Mean, 1e-9)
 	require.InDelta(t, 0.0524, d.Low, 5e-5)
 	require.InDelta(t, 0.3339, d.High, 5e-5)
 	require.Equal(t, "2 of 10 fewer in points than in the drill", d.Sentence)
-	require.Contains(t, odds.Compare(3, 5, 2, 5).Sentence, "no sure difference")
+	require.Contains(t, odds.Compare(odds.Done{Made: 3, Missed: 2}, odds.Done{Made: 2, Missed: 3}).Sentence, "no sure difference")
 }
 
 func TestAnEstimateSaysWhenItKnowsNothing(t *testing.T) {

@@ -2716,6 +2716,8 @@ export interface components {
         GameCan: {
             /** @description Which awards, by their identifiers */
             awards: string[];
+            /** @description Which strokes can be counted, by their identifiers */
+            measures: string[];
             /** @description Which restrictions it has to keep to, from 0 */
             restrictions: number[];
         };
@@ -2742,6 +2744,14 @@ export interface components {
         };
         /** @enum {string} */
         GameChanges: "every so many rallies" | "to who won" | "to who lost" | "to the next player in turn";
+        GameCount: {
+            made: number;
+            /** @description Which one, by its identifier */
+            measure: string;
+            missed: number;
+            player: string;
+            stroke: components["schemas"]["FeedStroke"];
+        };
         GameDocument: {
             cautions: string[];
             court: string;
@@ -2806,19 +2816,21 @@ export interface components {
             award?: string;
             id: string;
             kind: components["schemas"]["GameEventKind"];
+            /** @description Of a stroke that is counted: which one */
+            measure?: string;
             /** @description Which player, where one alone did it */
             player?: string;
             /** @description In which rally, from 1: nobody can win one twice */
             rally: number;
             /** @description Which one, from 0 */
             restriction?: number;
-            /** @description Of a choice: it was the right one */
+            /** @description Of a choice: it was the right one; of a stroke that is counted: it was made */
             right?: boolean;
             /** @description Who won it, was awarded, broke a restriction */
             side?: components["schemas"]["GameSide"];
         };
         /** @enum {string} */
-        GameEventKind: "won" | "awarded" | "broke" | "fault" | "again" | "chose" | "time" | "undo" | "redo";
+        GameEventKind: "won" | "awarded" | "broke" | "fault" | "again" | "counted" | "chose" | "time" | "undo" | "redo";
         GameEvents: {
             events: components["schemas"]["GameEvent"][];
         };
@@ -2919,6 +2931,20 @@ export interface components {
             /** @description Of the format of this document */
             version: number;
         };
+        GameMeasure: {
+            /** @description What is worth points and says that it was made, so that one tap does both */
+            award?: string;
+            /** @description Who plays it; empty: both sides */
+            by?: components["schemas"]["GameWhose"];
+            /** @description Stays, however it is called */
+            id: string;
+            /** @description As its buttons say it */
+            name: string;
+            /** @description With which stroke of the rally, from 1 for the serve or the feed, so that it is counted once in a rally; 0: with any */
+            shot?: number;
+            /** @description Which stroke it is */
+            stroke: components["schemas"]["FeedStroke"];
+        };
         GameMini: {
             /** @description How each of its rallies begins; an odd number */
             balls: string[];
@@ -3000,6 +3026,8 @@ export interface components {
             coach?: boolean;
             end: components["schemas"]["GameEnd"];
             feed: components["schemas"]["GameFeed"];
+            /** @description Strokes that are counted beside the score */
+            measures?: components["schemas"]["GameMeasure"][];
             /** @description Rallies are grouped into little matches */
             mini?: components["schemas"]["GameMini"];
             /** @description Points for a rally that is won */
@@ -3035,6 +3063,8 @@ export interface components {
             box?: components["schemas"]["GameBox"];
             /** @description Right and wrong choices so far */
             choices: number[];
+            /** @description After a replay: the strokes that are counted beside the score */
+            counts: components["schemas"]["GameCount"][];
             /** @description Who does; empty where the coach feeds */
             feeder: string;
             /** @description The side that serves or feeds */
@@ -3528,6 +3558,10 @@ export interface components {
             mean: number;
             sentence: string;
         };
+        OddsDone: {
+            made: number;
+            missed: number;
+        };
         OddsEstimates: {
             /** @description Drill against points; null where one of them is missing */
             between: null | components["schemas"]["OddsDifference"];
@@ -3670,6 +3704,20 @@ export interface components {
              * @description Beside the court, and not long
              */
             wide: number;
+        };
+        OddsTransfer: {
+            /** @description How much more is made in drills */
+            between: components["schemas"]["OddsDifference"];
+            derivation: components["schemas"]["MetricDerivation"];
+            drills: components["schemas"]["OddsDone"];
+            /**
+             * Format: double
+             * @description Chance that less is made in games than in drills
+             */
+            fewer: number;
+            games: components["schemas"]["OddsDone"];
+            /** @description How sure that is, in words */
+            sure: string;
         };
         Offer: {
             /** @description With a fresh identifier; null for a shape */
@@ -3877,6 +3925,8 @@ export interface components {
         };
         Progress: {
             drills: components["schemas"]["DrillHistory"][];
+            /** @description Strokes that were counted in games, beside what was made in drills */
+            inGames: components["schemas"]["StrokeInGames"][];
             /** @description Newest first */
             remarks: components["schemas"]["DatedRemark"][];
             /** @description How quick they are taken to be */
@@ -4698,6 +4748,12 @@ export interface components {
         State: "planned" | "begun" | "finished";
         /** @enum {string} */
         Stored: "student" | "drill" | "lesson";
+        StrokeInGames: {
+            games: components["schemas"]["OddsDone"];
+            stroke: components["schemas"]["FeedStroke"];
+            /** @description Beside drills; null where the stroke was not counted in any */
+            transfer: null | components["schemas"]["OddsTransfer"];
+        };
         StrokeProgress: {
             advice: components["schemas"]["ProgressAdvice"];
             /** @description All rungs, lowest first */
