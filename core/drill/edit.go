@@ -14,7 +14,7 @@ import (
 // are taken in the order in which they are listed.
 type Edit struct {
 	Move    *Move        `json:"move,omitempty" description:"A place was moved"`
-	Typed   *Typed       `json:"typed,omitempty" description:"A length or a place was typed in words"`
+	Typed   *coach.Typed `json:"typed,omitempty" description:"A length or a place was typed in words"`
 	Reword  *Reword      `json:"reword,omitempty" description:"A place is to be said in another way"`
 	Press   *court.Point `json:"press,omitempty" description:"The court was pressed: another ball lands there"`
 	Put     *Put         `json:"put,omitempty" description:"Somebody or something was put on court; it becomes the last place"`

@@ -36,7 +36,7 @@ func TestMovedKeepsItsLinesAndRounds(t *testing.T) {
 func TestTyped(t *testing.T) {
 	s := coach.Default()
 	typed := func(d drill.Document, path, text string) drill.Document {
-		changed, err := d.Edited(drill.Edit{Typed: &drill.Typed{Path: path, Text: text}}, student.RightHand, s)
+		changed, err := d.Edited(drill.Edit{Typed: &coach.Typed{Path: path, Text: text}}, student.RightHand, s)
 		require.NoError(t, err, path+" "+text)
 		return changed
 	}
@@ -86,11 +86,11 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 
 	along := reword(d, court.Reference{Lines: []court.LineID{court.LeftSingles}})
 	require.Equal(t, "3.89 m along the left singles sideline from its near end", spot(along).Description, "on the line, where it is nearest")
-	along = change(along, drill.Edit{Typed: &drill.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
+	along = change(along, drill.Edit{Typed: &coach.Typed{Path: "places.3.mark.along", Text: "2 m from the far end"}})
 	require.Equal(t, "2 m along the left singles sideline from its far end", spot(along).Description)
 	along = change(along, drill.Edit{Move: &drill.Move{Handle: "places.3.mark", To: court.Point{X: 0, Y: 1}}})
 	require.InDelta(t, 0, spot(along).At.Distance(court.Point{X: -4.1148, Y: 1}), 1e-9, "dragged, it slides on its line")
-	plain := change(d, drill.Edit{Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m right"}})
+	plain := change(d, drill.Edit{Typed: &coach.Typed{Path: "places.3.mark.place.x", Text: "1 m right"}})
 	require.Equal(t, "1 m right of the middle, 8 m this side of the net", spot(plain).Description)
 
 	for path, c := range map[string]drill.Edit{
@@ -99,9 +99,9 @@ func TestAPlaceIsSaidInAnotherWay(t *testing.T) {
 			Reference: court.Reference{Lines: []court.LineID{court.LeftSingles, court.RightSingles}}}},
 		"reword.handle":         {Reword: &drill.Reword{Handle: "places.30.mark"}},
 		"remove":                {Remove: "places.0.mark"}, // the only start
-		"places.3.mark.place.x": {Typed: &drill.Typed{Path: "places.3.mark.place.x", Text: "1 m far"}},
-		"places.3.mark.along":   {Typed: &drill.Typed{Path: "places.3.mark.along", Text: "1 m"}},
-		"places.3.mark.place.y": {Typed: &drill.Typed{Path: "places.3.mark.place.y", Text: ""}},
+		"places.3.mark.place.x": {Typed: &coach.Typed{Path: "places.3.mark.place.x", Text: "1 m far"}},
+		"places.3.mark.along":   {Typed: &coach.Typed{Path: "places.3.mark.along", Text: "1 m"}},
+		"places.3.mark.place.y": {Typed: &coach.Typed{Path: "places.3.mark.place.y", Text: ""}},
 	} {
 		_, err := d.Edited(c, student.RightHand, s)
 		var fields invalid.Fields

@@ -23,7 +23,7 @@ type Report struct {
 	NoGo      []court.Shape   `json:"noGo" description:"Areas where no ball may land"`
 	NoGoLines []court.LineID  `json:"noGoLines" description:"Lines that no ball may cross"`
 	Walk      []court.Step    `json:"walk" description:"What to put down, in walking order from the near left corner"`
-	Sizes     []drill.Size    `json:"sizes" description:"Lengths of the targets and of obstacles that can be typed"`
+	Sizes     []coach.Size    `json:"sizes" description:"Lengths of the targets and of obstacles that can be typed"`
 	Measures  []Measure       `json:"measures" description:"In the order of the drill's"`
 	Load      load.Load       `json:"load"`
 	Metrics   []metric.Metric `json:"metrics"`

@@ -1421,8 +1421,19 @@ export interface components {
             /** @description What a circle of so much means */
             within: components["schemas"]["CoachWithin"];
         };
+        CoachSize: {
+            label: string;
+            path: string;
+            /** @description Exactly, to be typed again */
+            text: string;
+        };
         /** @enum {string} */
         CoachSteadiness: "very steady" | "usual" | "wild";
+        CoachTyped: {
+            /** @description A measure, measures.0.target.mark.measures.0, or a size, measures.0.target.radius or places.3.size */
+            path: string;
+            text: string;
+        };
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
         Copies: {
@@ -1938,7 +1949,7 @@ export interface components {
             /** @description The pattern becomes work in each depth region in turn */
             tour?: components["schemas"]["DrillTour"];
             /** @description A length or a place was typed in words */
-            typed?: components["schemas"]["DrillTyped"];
+            typed?: components["schemas"]["CoachTyped"];
         };
         DrillHistory: {
             drill: string;
@@ -2054,12 +2065,6 @@ export interface components {
             /** @description Whose left and right are meant */
             view?: components["schemas"]["CourtEnd"];
         };
-        DrillSize: {
-            label: string;
-            path: string;
-            /** @description Exactly, to be typed again */
-            text: string;
-        };
         DrillTime: {
             /** Format: date-time */
             at: string;
@@ -2100,11 +2105,6 @@ export interface components {
             handle: string;
             label: string;
             moved: components["schemas"]["CourtTransfer"];
-        };
-        DrillTyped: {
-            /** @description A measure, measures.0.target.mark.measures.0, or a size, measures.0.target.radius or places.3.size */
-            path: string;
-            text: string;
         };
         DrillVariation: {
             difficulty: components["schemas"]["DrillDifficulty"];
@@ -4154,7 +4154,7 @@ export interface components {
             /** @description Lines that no ball may cross */
             noGoLines: string[];
             /** @description Lengths of the targets and of obstacles that can be typed */
-            sizes: components["schemas"]["DrillSize"][];
+            sizes: components["schemas"]["CoachSize"][];
             /** @description Every place that can be moved */
             spots: components["schemas"]["ReportSpot"][];
             /** @description What to put down, in walking order from the near left corner */
