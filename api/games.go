@@ -85,10 +85,12 @@ type GameAsked struct {
 	Rallies  int           `json:"rallies" minimum:"1" maximum:"150" description:"About how long a fair game is wanted"`
 	Minutes  float64       `json:"minutes" minimum:"0" maximum:"90" description:"How much time there is; 0: it does not matter"`
 	Seed     uint64        `json:"seed" maximum:"4294967295" description:"Which game is played through"`
+	Version  string        `json:"version,omitempty" maxLength:"60" description:"Which version is worked out; empty: the game as it is written"`
 
-	Move *game.Move `json:"move,omitempty" description:"A start place that was moved first"`
-	Size *GameSize  `json:"size,omitempty" description:"How many players each side is to have first"`
-	On   court.ID   `json:"on,omitempty" maxLength:"40" description:"On which court it is to be played first"`
+	Move  *game.Move   `json:"move,omitempty" description:"A start place or a target that was moved first"`
+	Typed *coach.Typed `json:"typed,omitempty" description:"A size of a target that was typed first"`
+	Size  *GameSize    `json:"size,omitempty" description:"How many players each side is to have first"`
+	On    court.ID     `json:"on,omitempty" maxLength:"40" description:"On which court it is to be played first"`
 }
 
 // GameSize is how many players both sides have.
@@ -100,6 +102,7 @@ type GameSize struct {
 // WorkedGame is what is worked out of a game.
 type WorkedGame struct {
 	Document  game.Document   `json:"document" description:"With what was done to it first"`
+	Usual     []game.Version  `json:"usual" description:"Versions that it can have, without those that it has"`
 	OnCourt   report.OnCourt  `json:"onCourt"`
 	Metrics   []metric.Metric `json:"metrics"`
 	Sentences []string        `json:"sentences"`
@@ -234,6 +237,11 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 			return WorkedGame{}, err
 		}
 	}
+	if body.Typed != nil {
+		if d, err = d.Typed(*body.Typed, settings); err != nil {
+			return WorkedGame{}, err
+		}
+	}
 	if body.Size != nil {
 		if d, err = d.Sized(body.Size.Near, body.Size.Far); err != nil {
 			return WorkedGame{}, err
@@ -245,6 +253,15 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 		}
 	}
 	if err := d.Check(); err != nil {
+		return WorkedGame{}, err
+	}
+	w := WorkedGame{Document: d, Usual: []game.Version{}, Fair: []game.Pair{}}
+	for _, v := range d.UsualVersions() {
+		if !slices.ContainsFunc(d.Versions, func(own game.Version) bool { return own.Name == v.Name }) {
+			w.Usual = append(w.Usual, v)
+		}
+	}
+	if d, err = d.Version(body.Version); err != nil {
 		return WorkedGame{}, err
 	}
 	tempo := game.TempoOf(d.Sport)
@@ -261,7 +278,8 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 	if err != nil {
 		return WorkedGame{}, err
 	}
-	w := WorkedGame{Document: d, Metrics: d.Rules.Metrics(f, body.Chances, tempo), Sentences: d.Rules.Sentences(), Near: f.Near, Far: f.Far, Nobody: f.Nobody, Length: lengthOf(f, tempo), Tempo: tempo, Fair: []game.Pair{}}
+	w.Metrics, w.Sentences, w.Tempo = d.Rules.Metrics(f, body.Chances, tempo), d.Rules.Sentences(), tempo
+	w.Near, w.Far, w.Nobody, w.Length = f.Near, f.Far, f.Nobody, lengthOf(f, tempo)
 	if w.OnCourt, err = report.OfGame(d, settings); err != nil {
 		return w, err
 	}

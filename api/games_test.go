@@ -13,9 +13,12 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/coach"
 	"hodometer/core/finding"
 	"hodometer/core/game"
+	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 )
 
 func readyGame(t *testing.T, name string) library.StoredGame {
@@ -193,6 +196,44 @@ func TestARoundRobinIsEntered(t *testing.T) {
 	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
 	robin.Players = players[:1]
 	readProblem(t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"2"`), http.StatusUnprocessableEntity)
+}
+
+// A version of a game is found, planned, swapped for the game as it is written, and gone.
+func TestAVersionOfAGameInALesson(t *testing.T) {
+	c := newClub(t)
+	one, two := ada(), ada()
+	two.Name = "Ben"
+	students := []string{c.student(one), c.student(two)}
+	offers := c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"four and four"}})
+	at := slices.IndexFunc(offers, func(o api.Offer) bool { return o.Title == "Four and Four: orange court" })
+	require.GreaterOrEqual(t, at, 0)
+	block := *offers[at].Block
+	require.Equal(t, "orange court", block.Version)
+	d := lesson.Document{FormatVersion: 4, Title: "Points", Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{block}}
+	preview := func() plan.Plan { return read[plan.Plan](t, c.ask("POST", "/api/lessons/preview", d)) }
+	small := preview().Blocks[0]
+	require.Equal(t, "orange court", small.Version)
+	require.Equal(t, "Four and Four: orange court", small.Title)
+	require.Equal(t, []string{coach.AsWritten, "deuce side", "ad side", "orange court"}, small.Versions)
+	require.Contains(t, small.Game.Rules, "To 7.")
+
+	edit := map[string]any{"document": d, "edit": map[string]any{"kind": "version", "block": block.ID, "text": coach.AsWritten}}
+	edited := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", edit))
+	written := edited.Plan.Blocks[0]
+	require.Empty(t, written.Version)
+	require.Contains(t, written.Game.Rules, "To 11.")
+	require.Greater(t, edited.Document.Blocks[0].Minutes, block.Minutes, "to 11 takes longer than to 7")
+
+	// The lesson’s own court carries the game as it carries drills.
+	d.Space.Court = "tennis-red"
+	id := newID()
+	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-None-Match", "*"))
+	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	require.EqualValues(t, "tennis-red", sheet.Games[0].OnCourt.Court.ID)
+	d.Blocks[0].Version = "never heard of"
+	gone := preview()
+	require.Empty(t, gone.Blocks[0].Version)
+	require.True(t, slices.ContainsFunc(gone.Findings, func(f finding.Finding) bool { return strings.Contains(f.Reason, "no version “never heard of”") && len(f.Remedies) == 1 }))
 }
 
 // A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its rules and on paper.

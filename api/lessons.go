@@ -161,7 +161,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 	}
 	all := make([]schedule.Inputs, len(lessons))
 	for i, d := range lessons {
-		in := schedule.Inputs{Drills: map[string]drill.Document{}, Games: games, Settings: settings}
+		in := schedule.Inputs{Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, Settings: settings}
 		for _, id := range d.Students {
 			if record, ok := students[id]; ok {
 				in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
@@ -173,6 +173,11 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 				// A version that is not there any more is the drill as it is written; the plan says so.
 				version, _ := document.Version(block.Version)
 				in.Drills[block.Plays()], _ = version.OnCourt(d.Space.Court)
+			}
+			if document, ok := games[block.Game]; ok {
+				in.Games[block.Game] = document
+				version, _ := document.Version(block.Version)
+				in.Games[block.Plays()] = version.OnLessonCourt(d.Space.Court)
 			}
 		}
 		all[i] = in.Named()

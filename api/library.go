@@ -187,12 +187,7 @@ func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
 			Drill:   Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.worked(settings),
-			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: []string{},
-		}
-		if len(e.Document.Variations) > 0 {
-			for _, v := range e.Document.Versions() {
-				card.Versions = append(card.Versions, v.Name)
-			}
+			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: e.Document.VersionNames(),
 		}
 		found.Drills = append(found.Drills, card)
 	}

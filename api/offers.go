@@ -73,7 +73,11 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 	known, n := knownOf(people), max(1, len(people))
 	list := []Offer{}
 	add := func(kind OfferKind, detail string, b lesson.Block) {
-		list = append(list, Offer{Kind: kind, Title: b.Title, Detail: detail, Block: &b})
+		title := b.Title
+		if b.Version != "" {
+			title += ": " + b.Version
+		}
+		list = append(list, Offer{Kind: kind, Title: title, Detail: detail, Block: &b})
 	}
 	played := func(id string, d drill.Document, version string) lesson.Block {
 		b := schedule.ForDrill(id, d, n, load.Space{}, settings)
@@ -99,7 +103,7 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 				continue
 			}
 			name := v.Name
-			if name == drill.AsWritten {
+			if name == coach.AsWritten {
 				name = ""
 			}
 			b := played(e.ID, d, name)
@@ -147,7 +151,7 @@ func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, er
 		}
 		addDrill(e)
 		if len(words) > 0 && len(found) <= mostVersions && i < mostVersions {
-			versions(e, nil, drill.AsWritten)
+			versions(e, nil, coach.AsWritten)
 		}
 	}
 	if p.Swap == "" {
@@ -200,6 +204,20 @@ func (s *server) offerGames(ctx context.Context, words []string, sport court.Spo
 		}
 		offered++
 		add(OfferGame, fmt.Sprintf("game, %s; %s; %s min", d.Sport, strings.TrimSuffix(d.Rules.Sentences()[0], "."), units.Decimal(b.Minutes, 0)), b)
+		for _, v := range d.Versions {
+			if len(words) == 0 {
+				break // with their versions only where they are looked for
+			}
+			played, err := d.Version(v.Name)
+			if err != nil {
+				continue
+			}
+			if b, err = schedule.ForGame(ctx, k.ID, played, settings); err != nil {
+				return err
+			}
+			b.Version = v.Name
+			add(OfferGame, fmt.Sprintf("game, %s, version; %s min", d.Sport, units.Decimal(b.Minutes, 0)), b)
+		}
 	}
 	return nil
 }

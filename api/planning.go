@@ -278,9 +278,9 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 	cues := runsheet.Cues(record.Document, scheduled.Plan.Timetable, in)
 	sheet := Sheet{Lesson: scheduled, Content: runsheet.ContentOf(record.Document, scheduled.Plan, cues), Drills: []DrillOnSheet{}, Games: []GameOnSheet{}}
 	for _, block := range record.Document.Blocks {
-		if played, known := in.Games[block.Game]; known && !slices.ContainsFunc(sheet.Games, func(g GameOnSheet) bool { return g.ID == block.Game }) {
+		if played, known := in.Games[block.Plays()]; known && block.Game != "" && !slices.ContainsFunc(sheet.Games, func(g GameOnSheet) bool { return g.ID == block.Plays() }) {
 			if on, err := report.OfGame(played, in.Settings); err == nil {
-				sheet.Games = append(sheet.Games, GameOnSheet{ID: block.Game, Name: played.Name, OnCourt: on})
+				sheet.Games = append(sheet.Games, GameOnSheet{ID: block.Plays(), Name: block.Title, OnCourt: on})
 			}
 		}
 		document, known := in.Drills[block.Plays()]

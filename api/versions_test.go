@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
@@ -26,7 +27,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 
 	ladder := read[[]api.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
 	require.Len(t, ladder, len(stored.Variations)+1)
-	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Name == drill.AsWritten })
+	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Name == coach.AsWritten })
 	for i, v := range ladder {
 		require.Empty(t, v.Problem)
 		require.NotNil(t, v.Report)

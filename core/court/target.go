@@ -114,6 +114,18 @@ func (c Court) DescribeTarget(t Target, tape Tape) string {
 	return rule.describe(c, t, tape, at)
 }
 
+// Clone copies a target so that changing the copy leaves the first one alone.
+func (t Target) Clone() Target {
+	t.Points = slices.Clone(t.Points)
+	for _, mark := range []**Mark{&t.Mark, &t.Other} {
+		if *mark != nil {
+			copied := **mark
+			*mark = &copied
+		}
+	}
+	return t
+}
+
 // Sizes are the lengths that a target of this kind has, by their names.
 func (t *Target) Sizes() map[string]*float64 {
 	if rule, ok := ruleOf(t.Kind); ok && rule.sizes != nil {

@@ -161,7 +161,7 @@ func (d Document) Check() error {
 		if strings.TrimSpace(v.Name) == "" {
 			wrong.Add(invalid.Join("variations", i, "name"), "give the version a name")
 		}
-		if v.Name == AsWritten || slices.ContainsFunc(d.Variations[:i], func(other Variation) bool { return other.Name == v.Name }) {
+		if v.Name == coach.AsWritten || slices.ContainsFunc(d.Variations[:i], func(other Variation) bool { return other.Name == v.Name }) {
 			wrong.Add(invalid.Join("variations", i, "name"), "this name is taken; give each version one of its own")
 		}
 	}

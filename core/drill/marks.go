@@ -87,17 +87,11 @@ func (d Document) Clone() Document {
 	d.Measures = cloneMeasures(d.Measures)
 	for i := range d.NoGo {
 		if d.NoGo[i].Area != nil {
-			area := cloneTarget(*d.NoGo[i].Area)
+			area := d.NoGo[i].Area.Clone()
 			d.NoGo[i].Area = &area
 		}
 	}
 	return d
-}
-
-func cloneTarget(t court.Target) court.Target {
-	t.Points = slices.Clone(t.Points)
-	cloneMarks(&t.Mark, &t.Other)
-	return t
 }
 
 func cloneMarks(marks ...**court.Mark) {

@@ -271,7 +271,7 @@ func cloneMeasures(list []Measure) []Measure {
 		m := &list[i]
 		m.Tasks, m.Goals, m.Counts.Criteria = slices.Clone(m.Tasks), slices.Clone(m.Goals), slices.Clone(m.Counts.Criteria)
 		if m.Target != nil {
-			target := cloneTarget(*m.Target)
+			target := m.Target.Clone()
 			m.Target = &target
 		}
 	}

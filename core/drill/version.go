@@ -9,9 +9,6 @@ import (
 	"hodometer/core/invalid"
 )
 
-// AsWritten names the drill itself among its versions.
-const AsWritten = "as written"
-
 // Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder
 // ones, each in the order in which they stand.
 func (d Document) Versions() []Variation {
@@ -23,10 +20,21 @@ func (d Document) Versions() []Variation {
 			harder = append(harder, v)
 		}
 	}
-	return slices.Concat(easier, []Variation{{Name: AsWritten}}, harder)
+	return slices.Concat(easier, []Variation{{Name: coach.AsWritten}}, harder)
 }
 
-// Version returns one of the versions of a drill by its name: the drill as it is written where that is empty or AsWritten. It may
+// VersionNames lists the versions of a drill by their names, in their order; none where it has only one.
+func (d Document) VersionNames() []string {
+	names := []string{}
+	if len(d.Variations) > 0 {
+		for _, v := range d.Versions() {
+			names = append(names, v.Name)
+		}
+	}
+	return names
+}
+
+// Version returns one of the versions of a drill by its name: the drill as it is written where that is empty or coach.AsWritten. It may
 // be asked for of another version, too: versions are always of the drill as it is written. It returns invalid.Fields, and the drill
 // as it is written, where there is no such version or its steps are no longer possible.
 func (d Document) Version(name string) (Document, error) {
@@ -67,7 +75,7 @@ func (d Document) variation(name string) (written Document, i int, err error) {
 	if d.written != nil {
 		written = *d.written
 	}
-	if name == "" || name == AsWritten {
+	if name == "" || name == coach.AsWritten {
 		return written, -1, nil
 	}
 	i = slices.IndexFunc(written.Variations, func(v Variation) bool { return v.Name == name })

@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/library"
@@ -32,7 +33,7 @@ func TestEveryVersionOfTheLibraryCanBePlayed(t *testing.T) {
 				require.NoError(t, err)
 				require.Equal(t, direct.Pattern, through.Pattern, "%s: %s through %s", d.Name, other.Name, v.Name)
 			}
-			back, err := made.Version(drill.AsWritten)
+			back, err := made.Version(coach.AsWritten)
 			require.NoError(t, err)
 			require.Equal(t, d, back)
 		}
@@ -79,7 +80,7 @@ func TestAVersionThatIsGoneIsToldAndTheDrillIsPlayedAsWritten(t *testing.T) {
 	_, err = d.Version("one less")
 	require.ErrorContains(t, err, "no task 2")
 
-	d.Variations = append(d.Variations, d.Variations[0], drill.Variation{Name: drill.AsWritten, Difficulty: drill.Harder, Steps: d.Variations[0].Steps})
+	d.Variations = append(d.Variations, d.Variations[0], drill.Variation{Name: coach.AsWritten, Difficulty: drill.Harder, Steps: d.Variations[0].Steps})
 	require.ErrorContains(t, d.Check(), "variations.1.name")
 	require.ErrorContains(t, d.Check(), "variations.2.name")
 }

@@ -8,7 +8,7 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/drill"
+	"hodometer/core/coach"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
@@ -175,27 +175,18 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 	was := d.Blocks[at]
 	block := was
 	if c.Kind == SetVersion {
-		if block.Version = c.Text; block.Version == drill.AsWritten {
+		if block.Version = c.Text; block.Version == coach.AsWritten {
 			block.Version = ""
 		}
-		written, known := in.Drills[block.Drill]
-		if !known {
-			return Edited{}, invalid.Fields{{Path: "block", Message: "the drill of this block is no longer there"}}
-		}
-		document, err := written.Version(block.Version)
-		if err != nil {
+		var err error
+		if in, block.Minutes, err = withVersion(ctx, block, d, in); err != nil {
 			return Edited{}, err
 		}
-		if document, err = document.OnCourt(d.Space.Court); err != nil {
-			return Edited{}, err
-		}
-		in.Drills = maps.Clone(in.Drills)
-		in.Drills[block.Plays()] = document
 		if c.On {
+			block.Minutes = was.Minutes
 			d.Blocks[at] = block
 			return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, d.Check()
 		}
-		block.Minutes = schedule.ForDrill(block.Drill, document, max(1, len(in.In(block))), d.Space, in.Settings).Minutes
 	} else {
 		if c.New == nil {
 			return Edited{}, invalid.Fields{{Path: "new", Message: "say which drill to put in"}}
@@ -217,6 +208,35 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		fitted.Sentences = append([]string{phrase}, fitted.Sentences...)
 	}
 	return fitted, nil
+}
+
+// withVersion adds the version that a block plays of its drill or its game to what a lesson is planned with, and says how many minutes that
+// takes. It returns invalid.Fields.
+func withVersion(ctx context.Context, block lesson.Block, d lesson.Document, in schedule.Inputs) (schedule.Inputs, float64, error) {
+	if written, known := in.Games[block.Game]; known {
+		document, err := written.Version(block.Version)
+		if err != nil {
+			return in, 0, err
+		}
+		in.Games = maps.Clone(in.Games)
+		in.Games[block.Plays()] = document.OnLessonCourt(d.Space.Court)
+		usual, err := schedule.ForGame(ctx, block.Game, in.Games[block.Plays()], in.Settings)
+		return in, usual.Minutes, err
+	}
+	written, known := in.Drills[block.Drill]
+	if !known {
+		return in, 0, invalid.Fields{{Path: "block", Message: "what this block plays is no longer there"}}
+	}
+	document, err := written.Version(block.Version)
+	if err != nil {
+		return in, 0, err
+	}
+	if document, err = document.OnCourt(d.Space.Court); err != nil {
+		return in, 0, err
+	}
+	in.Drills = maps.Clone(in.Drills)
+	in.Drills[block.Plays()] = document
+	return in, schedule.ForDrill(block.Drill, document, max(1, len(in.In(block))), d.Space, in.Settings).Minutes, nil
 }
 
 // Attendance is who turned up, and when that was seen.

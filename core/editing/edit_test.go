@@ -7,6 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/editing"
 	"hodometer/core/feed"
@@ -146,7 +147,7 @@ func TestAVersionTakesItsOwnMinutes(t *testing.T) {
 	require.Equal(t, d.Blocks[at].Minutes, now.Document.Blocks[at].Minutes)
 	require.Equal(t, "Slow motion", now.Document.Blocks[at].Version)
 
-	back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: drill.AsWritten}, in)
+	back := sample.Apply(t, changed.Document, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: coach.AsWritten}, in)
 	require.Empty(t, back.Document.Blocks[at].Version)
 	_, err := editing.Apply(t.Context(), d, editing.Edit{Kind: editing.SetVersion, Block: d.Blocks[at].ID, Text: "never heard of"}, nil, in)
 	require.ErrorContains(t, err, "no version")

@@ -93,7 +93,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 	for i, l := range list {
 		s := p.Blocks[i]
 		all = append(all, missingDrill(l, d)...)
-		all = append(all, games(l, s)...)
+		all = append(all, games(l, s, in)...)
 		if !l.Drilled {
 			continue
 		}
@@ -163,15 +163,18 @@ func missingDrill(l schedule.Prepared, d lesson.Document) []Finding {
 	return nil
 }
 
-// games says that a game is not there, that players are missing for it, or that it will hardly be over in its minutes.
-func games(l schedule.Prepared, s schedule.ScheduledBlock) []Finding {
+// games says that a game is not there or not its version, that players are missing for it, or that it will hardly be over in its minutes.
+func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) []Finding {
 	block := l.Block
+	_, gone := in.Games[block.Game].Version(block.Version)
 	switch {
 	case block.Game != "" && s.Game == nil:
 		return []Finding{found(Problem, block, block.Title+": this game is no longer there, or makes no sense any more. Choose another one.",
 			Remedy{Label: "Take it out", Edit: editing.Edit{Kind: editing.RemoveBlock, Block: block.ID}})}
 	case s.Game == nil:
 		return nil
+	case gone != nil:
+		return []Finding{asWritten(block, gone)}
 	case s.Game.Missing > 0:
 		return []Finding{found(Warning, block, fmt.Sprintf("%s: %s for one game. Choose another game, or let the coach fill in.", block.Title, s.Group))}
 	case s.Game.Games == 0:

@@ -26,13 +26,18 @@ func elsewhere(l schedule.Prepared, d lesson.Document) []Finding {
 	return []Finding{found(Warning, l.Block, fmt.Sprintf("%s is planned on its own court: on %s %s.", l.Block.Title, c.Name, invalid.Sentence(err)))}
 }
 
+// asWritten says that a version cannot be played.
+func asWritten(block lesson.Block, why error) Finding {
+	return found(Warning, block, fmt.Sprintf("%s is planned as it is written: %s.", block.Title, invalid.Sentence(why)),
+		Remedy{Label: "Play it as written", Edit: editing.Edit{Kind: editing.SetVersion, Block: block.ID}})
+}
+
 // versions says which version of a drill cannot be played, by all or by one: it is no longer there, its steps are no longer possible,
 // or it has other measures than the others count.
 func versions(l schedule.Prepared) []Finding {
 	var all []Finding
 	if _, err := l.Document.Version(l.Block.Version); err != nil {
-		all = append(all, found(Warning, l.Block, fmt.Sprintf("%s is planned as it is written: %s.", l.Block.Title, invalid.Sentence(err)),
-			Remedy{Label: "Play it as written", Edit: editing.Edit{Kind: editing.SetVersion, Block: l.Block.ID}}))
+		all = append(all, asWritten(l.Block, err))
 	}
 	for _, person := range l.People {
 		v := l.Block.Variant(person.ID)

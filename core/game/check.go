@@ -183,6 +183,7 @@ type Document struct {
 	Cues          []string    `json:"cues" maxItems:"4" description:"One or two things to watch"`
 	Cautions      []string    `json:"cautions" maxItems:"6"`
 	Equipment     []string    `json:"equipment" maxItems:"12"`
+	Versions      []Version   `json:"versions,omitempty" maxItems:"8" description:"How else it can be played"`
 }
 
 // FormatVersion is the version of the document's format that this code reads and writes.
@@ -206,6 +207,9 @@ func (d Document) Check() error {
 	if wrong.Err() == nil {
 		wrong.Under("rules.end", d.Rules.ends())
 	}
+	if wrong.Err() == nil {
+		d.checkVersions(&wrong)
+	}
 	return wrong.Err()
 }
 
@@ -213,11 +217,17 @@ func (d Document) Check() error {
 func (d Document) Clone() Document {
 	r := &d.Rules
 	r.Spots, r.Restrictions, r.Awards, r.Measures = slices.Clone(r.Spots), slices.Clone(r.Restrictions), slices.Clone(r.Awards), slices.Clone(r.Measures)
+	for i := range r.Awards {
+		if target := r.Awards[i].Target; target != nil {
+			own := target.Clone()
+			r.Awards[i].Target = &own
+		}
+	}
 	if r.Mini != nil {
 		mini := Mini{slices.Clone(r.Mini.Balls), r.Mini.Won, r.Mini.Swept}
 		r.Mini = &mini
 	}
-	d.Cues, d.Cautions, d.Equipment = slices.Clone(d.Cues), slices.Clone(d.Cautions), slices.Clone(d.Equipment)
+	d.Cues, d.Cautions, d.Equipment, d.Versions = slices.Clone(d.Cues), slices.Clone(d.Cautions), slices.Clone(d.Equipment), slices.Clone(d.Versions)
 	return d
 }
 

@@ -3,35 +3,81 @@ package game
 import (
 	"errors"
 	"slices"
+	"strings"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/feed"
 	"hodometer/core/invalid"
 )
 
-// Move is a start place that was moved on court.
+// Move is a start place or a target that was moved on court.
 type Move struct {
-	Spot int         `json:"spot" minimum:"0" maximum:"11" description:"From 0"`
-	To   court.Point `json:"to"`
+	Handle string      `json:"handle" maxLength:"60" description:"Where its mark stands in the document: rules.spots.0.mark, rules.awards.0.target.mark"`
+	To     court.Point `json:"to"`
 }
 
-// Moved returns the game with a start place moved: from the lines nearest to where it is now, in multiples of the grain, in metres. It
-// returns invalid.Fields.
+// SpotHandle is the handle of the mark of a start place.
+func SpotHandle(i int) string { return invalid.Join("rules.spots", i, "mark") }
+
+// TargetPath is where the target of an award stands in the document.
+func TargetPath(i int) string { return invalid.Join("rules.awards", i, "target") }
+
+// mark is the mark with a handle; nil where there is none.
+func (d *Document) mark(handle string) *court.Mark {
+	for i := range d.Rules.Spots {
+		if SpotHandle(i) == handle {
+			return &d.Rules.Spots[i].Mark
+		}
+	}
+	for i, a := range d.Rules.Awards {
+		if a.Target != nil && TargetPath(i)+".mark" == handle {
+			return a.Target.Mark
+		}
+	}
+	return nil
+}
+
+// Moved returns the game with a start place or a target moved: from the lines nearest to where it is now, in multiples of the grain, in
+// metres. It returns invalid.Fields.
 func (d Document) Moved(m Move, grain float64) (Document, error) {
 	c, err := court.Find(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	if m.Spot < 0 || m.Spot >= len(d.Rules.Spots) {
-		return d, invalid.Fields{{Path: "move.spot", Message: "the game has no such start place"}}
+	moved := d.Clone()
+	mark := moved.mark(m.Handle)
+	if mark == nil {
+		return d, invalid.Fields{{Path: "move.handle", Message: "the game has nothing there that can be moved"}}
 	}
-	mark := c.Rounded(c.Nearby(m.To), grain, true, true)
-	if _, err := c.Resolve(mark); err != nil {
-		return d, invalid.Fields{{Path: invalid.Join("rules.spots", m.Spot, "mark"), Message: err.Error()}}
+	*mark = c.Rounded(c.Nearby(m.To), grain, true, true)
+	if _, err := c.Resolve(*mark); err != nil {
+		return d, invalid.Fields{{Path: m.Handle, Message: err.Error()}}
 	}
-	d = d.Clone()
-	d.Rules.Spots[m.Spot].Mark = mark
-	return d, nil
+	return moved, nil
+}
+
+// Typed returns the game with a size of a target read from words. It returns invalid.Fields.
+func (d Document) Typed(in coach.Typed, s coach.Settings) (Document, error) {
+	c, err := court.Find(d.Court)
+	if err != nil {
+		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
+	}
+	typed := d.Clone()
+	for i, a := range typed.Rules.Awards {
+		name, ok := strings.CutPrefix(in.Path, TargetPath(i)+".")
+		if !ok || a.Target == nil {
+			continue
+		}
+		if known, err := s.SetSize(a.Target, name, in.Text, c, ""); err != nil {
+			var wrong invalid.Fields
+			wrong.Under(in.Path, err)
+			return d, wrong.Err()
+		} else if known {
+			return typed, nil
+		}
+	}
+	return d, invalid.Fields{{Path: "typed.path", Message: "the game has nothing there that can be typed"}}
 }
 
 // Sized returns the game with so many start places on each side: those that are too many are taken away from the end of a side, new ones
@@ -87,7 +133,7 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 
 // OnCourt returns the game on another court, of its sport or of any other: start places and targets come to the same share of it, and of
 // another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay; a stroke
-// that the sport does not have is no longer counted. It returns invalid.Fields.
+// that the sport does not have is no longer counted, and versions for courts of another sport, or for this one, are gone. It returns invalid.Fields.
 func (d Document) OnCourt(id court.ID) (Document, error) {
 	from, err := court.Find(d.Court)
 	to, also := court.Find(id)
@@ -128,6 +174,10 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 		}
 	}
 	d.Rules.Measures = slices.DeleteFunc(d.Rules.Measures, func(m Measure) bool { return !slices.Contains(feed.StrokesOf(to.Sport), m.Stroke) })
+	d.Versions = slices.DeleteFunc(d.Versions, func(v Version) bool {
+		c, err := court.Find(v.Court)
+		return v.Court != "" && (err != nil || c.Sport != to.Sport) || v.Court == to.ID
+	})
 	d.Court, d.Sport = to.ID, to.Sport
 	return d, nil
 }

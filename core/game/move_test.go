@@ -5,6 +5,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/game"
 )
@@ -52,7 +53,7 @@ func TestAGameGoesToEveryCourt(t *testing.T) {
 // is rounded to 5 cm.
 func TestAStartPlaceIsMoved(t *testing.T) {
 	d := document(duel(11, 11))
-	moved, err := d.Moved(game.Move{Spot: 0, To: court.Point{X: 2.03, Y: -5.02}}, 0.05)
+	moved, err := d.Moved(game.Move{Handle: game.SpotHandle(0), To: court.Point{X: 2.03, Y: -5.02}}, 0.05)
 	require.NoError(t, err)
 	c, err := court.Find(d.Court)
 	require.NoError(t, err)
@@ -62,6 +63,37 @@ func TestAStartPlaceIsMoved(t *testing.T) {
 	require.InDelta(t, -5.02, at.Y, 0.03)
 	require.Len(t, moved.Rules.Spots[0].Mark.Measures, 2, "told from lines")
 	require.Empty(t, d.Rules.Spots[0].Mark.Measures, "the game that it came from is as it was")
-	_, err = d.Moved(game.Move{Spot: 5}, 0.05)
+	_, err = d.Moved(game.Move{Handle: game.SpotHandle(5)}, 0.05)
+	require.Error(t, err)
+}
+
+// A target is moved and sized as a coach does it: a circle of 1 m across is 0.5 m round its middle where that is what is meant.
+func TestATargetIsMovedAndSized(t *testing.T) {
+	r := duel(11, 11)
+	ring := court.Ring(0.9, court.At(1, 4))
+	r.Awards = []game.Award{{ID: "a", Name: "target hit", Points: 3, Target: &ring}}
+	d := document(r)
+	moved, err := d.Moved(game.Move{Handle: "rules.awards.0.target.mark", To: court.Point{X: -2, Y: 6}}, 0.05)
+	require.NoError(t, err)
+	c, err := court.Find(d.Court)
+	require.NoError(t, err)
+	shape, err := c.Shape(*moved.Rules.Awards[0].Target, "")
+	require.NoError(t, err)
+	require.InDelta(t, -2, shape.Centre.X, 0.03)
+	require.InDelta(t, 6, shape.Centre.Y, 0.03)
+	require.Equal(t, court.At(1, 4), *d.Rules.Awards[0].Target.Mark, "the game that it came from is as it was")
+
+	s := coach.Default()
+	for within, want := range map[coach.Within]float64{coach.Diameter: 0.5, coach.Radius: 1} {
+		s.Within = within
+		sized, err := d.Typed(coach.Typed{Path: "rules.awards.0.target.radius", Text: "1 m"}, s)
+		require.NoError(t, err)
+		require.InDelta(t, want, sized.Rules.Awards[0].Target.Radius, 1e-9)
+	}
+	for path, text := range map[string]string{"rules.awards.0.target.radius": "far", "rules.awards.0.target.depth": "1 m", "rules.awards.1.target.radius": "1 m"} {
+		_, err := d.Typed(coach.Typed{Path: path, Text: text}, s)
+		require.Error(t, err, path)
+	}
+	_, err = d.Moved(game.Move{Handle: "rules.awards.1.target.mark"}, 0.05)
 	require.Error(t, err)
 }

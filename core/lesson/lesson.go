@@ -2,6 +2,7 @@
 package lesson
 
 import (
+	"cmp"
 	"slices"
 	"strings"
 	"time"
@@ -65,12 +66,14 @@ type Hushed struct {
 	Why   string `json:"why" maxLength:"200"`
 }
 
-// Plays is the key of what a block plays among the drills that a lesson is planned with: the drill, and which version of it.
+// Plays is the key of what a block plays among the drills and games that a lesson is planned with: the drill or the game, and which
+// version of it.
 func (b Block) Plays() string {
+	what := cmp.Or(b.Drill, b.Game)
 	if b.Version == "" {
-		return b.Drill
+		return what
 	}
-	return b.Drill + "#" + b.Version
+	return what + "#" + b.Version
 }
 
 // Document is a lesson.

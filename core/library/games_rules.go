@@ -31,6 +31,9 @@ func fourAndFour(sport court.Sport, on court.ID) game.Document {
 	d.Rules.Spots = facing(on, 1, 1.02)
 	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Box: game.RightBox, BoxFor: 8, Second: sport == court.Tennis}
 	d.Rules.Restrictions = []game.Restriction{{Kind: game.CrossCourtOnly}}
+	if sport == court.Tennis {
+		d.Versions = []game.Version{{Name: "deuce side", Box: game.RightBox}, {Name: "ad side", Box: game.LeftBox}, {Name: "orange court", Court: "tennis-orange", Near: 7, Far: 7}}
+	}
 	d.Rules.Measures = []game.Measure{{ID: "return", Name: "return", Stroke: feed.Return, By: game.TheReceiving, Shot: 2}}
 	d.Rules.End = game.End{Near: 11, Far: 11}
 	return d
@@ -41,6 +44,7 @@ func shortFeed() game.Document {
 	d := points(court.Tennis, "tennis")
 	d.Name, d.Summary = "Come and Get It", "A short feed, and the rally is on. A feed that is too deep is fed again; after four rallies the other one feeds."
 	d.Rules.Spots = facing("tennis", 1, 0.98)
+	d.Versions = []game.Version{{Name: "half court", Half: true}, {Name: "orange court", Court: "tennis-orange"}}
 	d.Rules.Feed = game.Feed{Kind: game.PlayerFeeds, Changes: game.AfterRallies, Every: 4, Valid: "it lands in front of the service line"}
 	d.Rules.End = game.End{Near: 11, Far: 11}
 	return d
@@ -125,6 +129,7 @@ func onlyForward() game.Document {
 	d.Name, d.Summary = "Only Forward", "Both move forward; who steps back loses the rally. Every third rally begins from where they stand."
 	d.Rules.Spots = facing("badminton", 1, 0.6)
 	d.Rules.Feed = game.Feed{Changes: game.ToTheWinner}
+	d.Versions = []game.Version{{Name: "half court", Half: true}}
 	d.Rules.Restrictions = []game.Restriction{{Kind: game.MustComeIn}, {Kind: game.NoStepBack}}
 	d.Rules.After = game.After{Restart: game.WhereTheyStand, Every: 3}
 	d.Rules.End = game.End{Near: 9, Far: 9}

@@ -12,9 +12,18 @@ import (
 
 // OnCourt is what stands on court in a game.
 type OnCourt struct {
-	Court   court.Court   `json:"court"`
-	Spots   []Spot        `json:"spots" description:"Start places, numbered in the order in which players move on"`
-	Targets []court.Shape `json:"targets" description:"What has to be hit"`
+	Court   court.Court  `json:"court"`
+	Spots   []Spot       `json:"spots" description:"Start places, numbered in the order in which players move on"`
+	Targets []GameTarget `json:"targets" description:"What has to be hit"`
+}
+
+// GameTarget is what has to be hit for an award.
+type GameTarget struct {
+	Award  string       `json:"award" description:"For which one, by its identifier"`
+	Target court.Shape  `json:"target"`
+	Said   string       `json:"said" description:"In words"`
+	Spot   *Spot        `json:"spot" description:"By which it can be moved; null where it has no mark of its own"`
+	Sizes  []coach.Size `json:"sizes" description:"That can be typed"`
 }
 
 // OfGame puts the start places and the targets of a game on its court. It returns invalid.Fields.
@@ -23,10 +32,10 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 	if err != nil {
 		return OnCourt{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	on := OnCourt{Court: c, Spots: []Spot{}, Targets: []court.Shape{}}
+	on := OnCourt{Court: c, Spots: []Spot{}, Targets: []GameTarget{}}
 	var wrong invalid.Fields
 	for i, spot := range d.Rules.Spots {
-		handle := SpotHandle(i)
+		handle := game.SpotHandle(i)
 		at, err := c.Resolve(spot.Mark)
 		if wrong.Under(handle, err); err != nil {
 			continue
@@ -40,10 +49,16 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 		if a.Target == nil {
 			continue
 		}
+		path := game.TargetPath(i)
 		shape, err := c.Shape(*a.Target, "")
-		if wrong.Under(invalid.Join("rules.awards", i, "target"), err); err == nil {
-			on.Targets = append(on.Targets, shape)
+		if wrong.Under(path, err); err != nil {
+			continue
 		}
+		target := GameTarget{Award: a.ID, Target: shape, Said: c.DescribeTarget(*a.Target, s.Tape()), Sizes: append([]coach.Size{}, s.Sizes(*a.Target, path)...)}
+		if mark := a.Target.Mark; mark != nil {
+			target.Spot = &Spot{Handle: path + ".mark", Label: a.Name, At: shape.Centre, Description: c.Describe(*mark, s.Tape()), Mark: *mark, Parts: c.Parts(*mark, s.Units)}
+		}
+		on.Targets = append(on.Targets, target)
 	}
 	return on, wrong.Err()
 }
@@ -52,10 +67,7 @@ func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
 func (on OnCourt) Report() Report {
 	r := Report{Court: on.Court, Spots: on.Spots}
 	for i, target := range on.Targets {
-		r.Measures = append(r.Measures, Measure{Number: i + 1, Target: &target})
+		r.Measures = append(r.Measures, Measure{Number: i + 1, Target: &target.Target})
 	}
 	return r
 }
-
-// SpotHandle is the handle of the mark of a start place of a game.
-func SpotHandle(i int) string { return invalid.Join("rules.spots", i, "mark") }

@@ -2,6 +2,7 @@ package schedule
 
 import (
 	"math"
+	"slices"
 
 	"hodometer/core/drill"
 	"hodometer/core/game"
@@ -17,7 +18,9 @@ type Prepared struct {
 	People       []lesson.Person
 	Document     drill.Document // with the set-up that is left
 	Drilled      bool           // it has a drill, which is there, and somebody to play it
-	Game         *game.Document // where it is one that is there
+	Game         *game.Document // where it is one that is there, in the version that is played
+	versions     []string       // of the drill or the game, by name; none where it has no other
+	version      string         // that is played; empty for the one that is written
 	Group        load.Group
 	GroupSummary string  // how the group plays, in words
 	walk         float64 // seconds to walk over
@@ -51,6 +54,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 		document, known := in.Drills[block.Plays()]
 		if block.Kind.Counts() && known && len(l.People) > 0 {
 			l.Drilled, l.Document = true, document
+			l.version, l.versions = document.VersionName(), document.VersionNames()
 			l.Group, l.GroupSummary = load.Arrange(document, len(l.People), block.Lines, d.Space)
 			needed := Pieces(document.Carry())
 			switch {
@@ -66,8 +70,11 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 			}
 			standing, last = needed, block.Drill
 		}
-		if played, known := in.Games[block.Game]; known {
+		if played, known := in.Games[block.Plays()]; known && block.Game != "" {
 			l.Game = &played
+			if l.versions = in.Games[block.Game].VersionNames(); slices.Contains(l.versions, block.Version) {
+				l.version = block.Version
+			}
 			needed := Pieces(played.Equipment)
 			l.goes, l.comes, l.stays = without(standing, needed), without(needed, standing), standing
 			l.collect = in.Settings.Piece * float64(count(l.goes))
@@ -112,8 +119,8 @@ func (l Prepared) Overhead() bool {
 
 // title is what is said of a block wherever it stands: its title, and which version of its drill is played.
 func (l Prepared) title() string {
-	if version := l.Document.VersionName(); l.Drilled && version != "" {
-		return l.Block.Title + ": " + version
+	if l.version != "" {
+		return l.Block.Title + ": " + l.version
 	}
 	return l.Block.Title
 }

@@ -123,12 +123,7 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 		Block: block.ID, Kind: block.Kind, Title: l.title(), Effort: block.Effort, Pinned: block.Pinned,
 		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{},
 	}
-	if l.Drilled && len(l.Document.Variations) > 0 {
-		s.Version = l.Document.VersionName()
-		for _, v := range l.Document.Versions() {
-			s.Versions = append(s.Versions, v.Name)
-		}
-	}
+	s.Version, s.Versions = l.version, append(s.Versions, l.versions...)
 	if s.Stays == nil {
 		s.Stays = []Piece{}
 	}

@@ -2678,7 +2678,7 @@ export interface components {
              * @description How much time there is; 0: it does not matter
              */
             minutes: number;
-            /** @description A start place that was moved first */
+            /** @description A start place or a target that was moved first */
             move?: components["schemas"]["GameMove"];
             /** @description On which court it is to be played first */
             on?: string;
@@ -2690,6 +2690,10 @@ export interface components {
             size?: components["schemas"]["GameSize"];
             /** @description Empty: as players at a club play the sport */
             tempo?: components["schemas"]["GameTempo"];
+            /** @description A size of a target that was typed first */
+            typed?: components["schemas"]["CoachTyped"];
+            /** @description Which version is worked out; empty: the game as it is written */
+            version?: string;
         };
         GameAward: {
             /** @description Who can earn it; empty: both sides */
@@ -2764,6 +2768,8 @@ export interface components {
             summary: string;
             /** @description Of the format of this document */
             version: number;
+            /** @description How else it can be played */
+            versions?: components["schemas"]["GameVersion"][];
         };
         GameDuration: {
             /** Format: double */
@@ -2954,8 +2960,8 @@ export interface components {
             won: number;
         };
         GameMove: {
-            /** @description From 0 */
-            spot: number;
+            /** @description Where its mark stands in the document: rules.spots.0.mark, rules.awards.0.target.mark */
+            handle: string;
             to: components["schemas"]["CourtPoint"];
         };
         GameOnSheet: {
@@ -3123,6 +3129,19 @@ export interface components {
         };
         /** @enum {string} */
         GameTurning: "one place on to the left" | "winners stay, losers change with who waits";
+        GameVersion: {
+            /** @description Every rally from this side of the middle; empty: as it is written */
+            box?: components["schemas"]["GameBox"];
+            /** @description Of the same sport; empty: as it is written */
+            court?: string;
+            /** @description Points that the far side needs; 0: as they are written */
+            far?: number;
+            /** @description Only on half of the court */
+            half?: boolean;
+            name: string;
+            /** @description Points that the near side needs; 0: as they are written */
+            near?: number;
+        };
         /** @enum {string} */
         GameWhose: "the side that feeds" | "the side that receives" | "the side that holds the net" | "the near side" | "the far side";
         GoalAsked: {
@@ -4182,6 +4201,17 @@ export interface components {
              */
             release: number;
         };
+        ReportGameTarget: {
+            /** @description For which one, by its identifier */
+            award: string;
+            /** @description In words */
+            said: string;
+            /** @description That can be typed */
+            sizes: components["schemas"]["CoachSize"][];
+            /** @description By which it can be moved; null where it has no mark of its own */
+            spot: null | components["schemas"]["ReportSpot"];
+            target: components["schemas"]["CourtShape"];
+        };
         ReportMeasure: {
             /** @description The target in words; empty where there is none */
             aim: string;
@@ -4210,7 +4240,7 @@ export interface components {
             /** @description Start places, numbered in the order in which players move on */
             spots: components["schemas"]["ReportSpot"][];
             /** @description What has to be hit */
-            targets: components["schemas"]["CourtShape"][];
+            targets: components["schemas"]["ReportGameTarget"][];
         };
         ReportSpot: {
             /** @description Of an obstacle: the side on which it is passed */
@@ -5116,6 +5146,8 @@ export interface components {
             toFar: number;
             /** @description What it can be played to in the time; 0 where no time was given or nothing fits */
             toNear: number;
+            /** @description Versions that it can have, without those that it has */
+            usual: components["schemas"]["GameVersion"][];
         };
     };
     responses: never;
