@@ -177,7 +177,7 @@ func TestARoundRobinIsEntered(t *testing.T) {
 	require.Len(t, p.Fixtures, 21)
 	require.Len(t, p.Table, 7)
 	for _, f := range p.Fixtures {
-		robin.Entered = append(robin.Entered, game.Round{Near: []string{f.Near}, Far: []string{f.Far}, NearPoints: 11, FarPoints: 7})
+		robin.Entered = append(robin.Entered, game.Round{Near: f.Near, Far: f.Far, NearPoints: 11, FarPoints: 7})
 	}
 	p = read[api.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"1"`))
 	played := 0
@@ -233,7 +233,9 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	d.Blocks[0].Version = "never heard of"
 	gone := preview()
 	require.Empty(t, gone.Blocks[0].Version)
-	require.True(t, slices.ContainsFunc(gone.Findings, func(f finding.Finding) bool { return strings.Contains(f.Reason, "no version “never heard of”") && len(f.Remedies) == 1 }))
+	require.True(t, slices.ContainsFunc(gone.Findings, func(f finding.Finding) bool {
+		return strings.Contains(f.Reason, "no version “never heard of”") && len(f.Remedies) == 1
+	}))
 }
 
 // A game is put into a lesson from the one field, stands on its road with how long it takes, on its sheet with its rules and on paper.

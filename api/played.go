@@ -158,9 +158,7 @@ func played(k store.Record[game.Match], names map[string]string, settings coach.
 		if fixtures, err := m.Fixtures(); err == nil {
 			p.Fixtures = fixtures
 		}
-		if m.Robin != nil {
-			p.Table = ranking.Table(m.Players, m.Results())
-		}
+		p.Table = m.Table()
 		return p
 	}
 	p.Rules = m.Rules.Sentences()

@@ -33,7 +33,8 @@ type Match struct {
 type Robin struct {
 	Courts  int     `json:"courts" minimum:"1" maximum:"20"`
 	Minutes float64 `json:"minutes" minimum:"1" maximum:"240" description:"For each game"`
-	UpDown  bool    `json:"upDown,omitempty" description:"Not everybody against everybody: winners go one court up, losers one down, on half as many courts as there are players"`
+	UpDown  bool    `json:"upDown,omitempty" description:"Not everybody against everybody: winners go one court up, losers one down, on as many courts as the players fill"`
+	Pairs   bool    `json:"pairs,omitempty" description:"Two against two: the players are partners two by two; going up and down, partners change"`
 }
 
 // mostRounds is how many rounds go up and down.
@@ -47,25 +48,60 @@ func (m Match) Fixtures() ([]ranking.Fixture, error) {
 	if m.Robin.UpDown {
 		return m.upAndDown()
 	}
-	return ranking.RoundRobin(m.Players, m.Robin.Courts, m.Robin.Minutes)
+	sides, err := m.sides()
+	if err != nil {
+		return nil, err
+	}
+	return ranking.RoundRobin(sides, m.Robin.Courts, m.Robin.Minutes)
+}
+
+// each is how many play together.
+func (r Robin) each() int {
+	if r.Pairs {
+		return 2
+	}
+	return 1
+}
+
+// sides are the players one by one, or as partners in their order.
+func (m Match) sides() ([][]string, error) {
+	each := m.Robin.each()
+	if len(m.Players)%each != 0 {
+		return nil, invalid.Fields{{Path: "players", Message: "pairs need an even number of players"}}
+	}
+	return slices.Collect(slices.Chunk(m.Players, each)), nil
+}
+
+// Table is the table of results of a round robin: by pair where partners stay together, else by player.
+func (m Match) Table() []ranking.Line {
+	if m.Robin == nil {
+		return []ranking.Line{}
+	}
+	sides := slices.Collect(slices.Chunk(m.Players, 1))
+	if pairs, err := m.sides(); err == nil && !m.Robin.UpDown {
+		sides = pairs
+	}
+	return ranking.Table(sides, m.Results())
 }
 
 // upAndDown are the rounds that are played and the one that comes next: the first in the order of the players, the others from the
 // results of the one before.
 func (m Match) upAndDown() ([]ranking.Fixture, error) {
-	n := len(m.Players) / 2
-	if n == 0 || len(m.Players)%2 == 1 {
-		return nil, invalid.Fields{{Path: "players", Message: "up and down the courts goes for an even number of players"}}
+	each := m.Robin.each()
+	n := len(m.Players) / (2 * each)
+	if n == 0 || len(m.Players)%(2*each) != 0 {
+		return nil, invalid.Fields{{Path: "players", Message: map[int]string{1: "up and down the courts goes for an even number of players", 2: "up and down the courts in pairs goes for 4, 8, 12 … players"}[each]}}
 	}
 	courts := make([]ranking.Match, n)
 	for i := range courts {
-		courts[i] = ranking.Match{Near: m.Players[2*i : 2*i+1], Far: m.Players[2*i+1 : 2*i+2]}
+		own := m.Players[2*each*i:]
+		courts[i] = ranking.Match{Near: own[:each:each], Far: own[each : 2*each : 2*each]}
 	}
 	var fixtures []ranking.Fixture
 	for slot := 1; slot <= mostRounds; slot++ {
 		results := make([]ranking.CourtResult, 0, n)
 		for i, c := range courts {
-			fixtures = append(fixtures, ranking.Fixture{Near: c.Near[0], Far: c.Far[0], Slot: slot, Court: i + 1, Minute: float64(slot-1) * m.Robin.Minutes})
+			fixtures = append(fixtures, ranking.Fixture{Near: c.Near, Far: c.Far, Slot: slot, Court: i + 1, Minute: float64(slot-1) * m.Robin.Minutes})
 			k := slices.IndexFunc(m.Entered, func(r Round) bool {
 				return r.Slot == slot && slices.Equal(r.Near, c.Near) && slices.Equal(r.Far, c.Far) && r.NearPoints != r.FarPoints
 			})

@@ -1,6 +1,8 @@
 package game_test
 
 import (
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -22,7 +24,7 @@ func TestUpAndDownTheCourts(t *testing.T) {
 		fixtures, err := m.Fixtures()
 		require.NoError(t, err)
 		for _, f := range fixtures {
-			list = append(list, f.Near+f.Far)
+			list = append(list, strings.Join(f.Near, "")+strings.Join(f.Far, ""))
 		}
 		return list
 	}
@@ -41,6 +43,35 @@ func TestUpAndDownTheCourts(t *testing.T) {
 	m.Players = m.Players[:3]
 	_, err := m.Fixtures()
 	require.ErrorContains(t, err, "even number")
+}
+
+// By hand, eight on two courts in pairs: ab beat cd and gh beat ef, so that the winners a, b, g and h are on the first court next, each with
+// one of the others.
+func TestPairsGoUpAndDown(t *testing.T) {
+	m := evening("a", "b", "c", "d", "e", "f", "g", "h")
+	m.Robin = &game.Robin{Minutes: 10, UpDown: true, Courts: 2, Pairs: true}
+	require.NoError(t, m.Check())
+	m.Entered = []game.Round{
+		{Near: []string{"a", "b"}, Far: []string{"c", "d"}, NearPoints: 6, FarPoints: 2, Slot: 1},
+		{Near: []string{"e", "f"}, Far: []string{"g", "h"}, NearPoints: 4, FarPoints: 6, Slot: 1},
+	}
+	fixtures, err := m.Fixtures()
+	require.NoError(t, err)
+	require.Len(t, fixtures, 4)
+	require.Equal(t, []string{"a", "g", "b", "h"}, slices.Concat(fixtures[2].Near, fixtures[2].Far))
+	require.Equal(t, []string{"c", "e", "d", "f"}, slices.Concat(fixtures[3].Near, fixtures[3].Far))
+	require.Len(t, m.Table(), 8, "partners change: everybody has a line")
+
+	m.Robin.UpDown = false
+	fixtures, err = m.Fixtures()
+	require.NoError(t, err)
+	require.Len(t, fixtures, 6, "four pairs")
+	require.Len(t, m.Table(), 4)
+	require.Equal(t, []string{"a", "b"}, m.Table()[0].Names)
+	m.Players = m.Players[:7]
+	require.Error(t, m.Check())
+	m.Robin.UpDown, m.Players = true, m.Players[:6]
+	require.Error(t, m.Check())
 }
 
 func TestWhatIsWrongWithAMatch(t *testing.T) {

@@ -233,18 +233,23 @@ func TestWinnersGoUpAndLosersDown(t *testing.T) {
 	require.Equal(t, []Match{{Near: []string{"a"}, Far: []string{"b"}}}, UpAndDown([]CourtResult{{[]string{"a"}, []string{"b"}}}))
 }
 
+// alone are players who play for themselves.
+func alone(names ...string) [][]string {
+	return slices.Collect(slices.Chunk(names, 1))
+}
+
 func TestARoundRobinIsComplete(t *testing.T) {
 	for n := 2; n <= 14; n++ {
 		for courts := 1; courts <= 7; courts++ {
-			list, err := RoundRobin(names(n), courts, 12)
+			list, err := RoundRobin(alone(names(n)...), courts, 12)
 			require.NoError(t, err)
 			require.Len(t, list, n*(n-1)/2)
 			met, busy, slots := map[string]bool{}, map[string]bool{}, 0
 			for _, f := range list {
-				key := min(f.Near, f.Far) + max(f.Near, f.Far)
+				key := min(f.Near[0], f.Far[0]) + max(f.Near[0], f.Far[0])
 				require.False(t, met[key], "everybody meets everybody once")
 				met[key] = true
-				for _, who := range []string{f.Near, f.Far, fmt.Sprint("court", f.Court)} {
+				for _, who := range []string{f.Near[0], f.Far[0], fmt.Sprint("court", f.Court)} {
 					at := fmt.Sprint(f.Slot, who)
 					require.False(t, busy[at], "nobody and no court twice at once")
 					busy[at] = true
@@ -260,10 +265,10 @@ func TestARoundRobinIsComplete(t *testing.T) {
 		}
 	}
 	for _, wrong := range []func() ([]Fixture, error){
-		func() ([]Fixture, error) { return RoundRobin(names(1), 1, 10) },
-		func() ([]Fixture, error) { return RoundRobin([]string{"a", "a"}, 1, 10) },
-		func() ([]Fixture, error) { return RoundRobin(names(4), 0, 10) },
-		func() ([]Fixture, error) { return RoundRobin(names(4), 1, 0) },
+		func() ([]Fixture, error) { return RoundRobin(alone(names(1)...), 1, 10) },
+		func() ([]Fixture, error) { return RoundRobin(alone("a", "a"), 1, 10) },
+		func() ([]Fixture, error) { return RoundRobin(alone(names(4)...), 0, 10) },
+		func() ([]Fixture, error) { return RoundRobin(alone(names(4)...), 1, 0) },
 	} {
 		_, err := wrong()
 		require.Error(t, err)
@@ -276,18 +281,27 @@ func TestATableOfResults(t *testing.T) {
 	one := func(near, far string, a, b int) Result {
 		return Result{Near: []string{near}, Far: []string{far}, NearPoints: a, FarPoints: b}
 	}
-	lines := Table([]string{"a", "b", "c", "d"}, []Result{one("a", "b", 11, 8), one("c", "a", 11, 9), one("b", "c", 11, 3)})
+	lines := Table(alone("a", "b", "c", "d"), []Result{one("a", "b", 11, 8), one("c", "a", 11, 9), one("b", "c", 11, 3)})
 	order := []string{}
 	for _, l := range lines {
-		order = append(order, fmt.Sprintf("%d %s %d:%d", l.Place, l.Name, l.For, l.Against))
+		order = append(order, fmt.Sprintf("%d %s %d:%d", l.Place, l.Names[0], l.For, l.Against))
 	}
 	require.Equal(t, []string{"1 b 19:14", "2 a 20:19", "3 c 14:20", "4 d 0:0"}, order)
 	// Who won between two that have as many stands first, whatever their points.
-	lines = Table([]string{"a", "b", "c", "d"}, []Result{one("a", "b", 11, 9), one("b", "c", 11, 0), one("b", "d", 11, 0), one("a", "c", 11, 9), one("d", "a", 11, 0), one("c", "d", 11, 0)})
-	require.Equal(t, "a", lines[0].Name)
-	draw := Table([]string{"a", "b"}, []Result{one("a", "b", 5, 5)})
+	lines = Table(alone("a", "b", "c", "d"), []Result{one("a", "b", 11, 9), one("b", "c", 11, 0), one("b", "d", 11, 0), one("a", "c", 11, 9), one("d", "a", 11, 0), one("c", "d", 11, 0)})
+	require.Equal(t, []string{"a"}, lines[0].Names)
+	draw := Table(alone("a", "b"), []Result{one("a", "b", 5, 5)})
 	require.Equal(t, 1, draw[1].Place)
 	require.Equal(t, 1, draw[1].Drawn)
+
+	// Pairs stand in the table as pairs; players who change partners have what they won with any of them.
+	two := Result{Near: []string{"a", "b"}, Far: []string{"d", "c"}, NearPoints: 6, FarPoints: 3}
+	pairs := Table([][]string{{"c", "d"}, {"a", "b"}}, []Result{two})
+	require.Equal(t, []string{"a", "b"}, pairs[0].Names)
+	require.Equal(t, []int{1, 6, 3}, []int{pairs[0].Won, pairs[0].For, pairs[0].Against})
+	each := Table(alone("a", "b", "c", "d"), []Result{two, {Near: []string{"a", "c"}, Far: []string{"b", "d"}, NearPoints: 6, FarPoints: 2}})
+	require.Equal(t, []string{"a"}, each[0].Names)
+	require.Equal(t, []int{2, 12, 5}, []int{each[0].Won, each[0].For, each[0].Against})
 }
 
 func TestWhatIsWrongWithAResult(t *testing.T) {

@@ -3005,7 +3005,9 @@ export interface components {
              * @description For each game
              */
             minutes: number;
-            /** @description Not everybody against everybody: winners go one court up, losers one down, on half as many courts as there are players */
+            /** @description Two against two: the players are partners two by two; going up and down, partners change */
+            pairs?: boolean;
+            /** @description Not everybody against everybody: winners go one court up, losers one down, on as many courts as the players fill */
             upDown?: boolean;
         };
         GameRotation: {
@@ -4077,13 +4079,14 @@ export interface components {
         RankingFixture: {
             /** @description From 1 */
             court: number;
-            far: string;
+            far: string[];
             /**
              * Format: double
              * @description Minutes after the beginning
              */
             minute: number;
-            near: string;
+            /** @description A player, or two partners */
+            near: string[];
             /** @description When it is played, from 1: games of one slot are played at once */
             slot: number;
         };
@@ -4094,7 +4097,8 @@ export interface components {
             /** @description Points won */
             for: number;
             lost: number;
-            name: string;
+            /** @description A player, or two partners */
+            names: string[];
             /** @description From 1; equals share one */
             place: number;
             played: number;
