@@ -77,6 +77,13 @@ type NewGame struct {
 	Court court.ID `json:"court" maxLength:"40"`
 }
 
+// GameVersionAsked is a game of which a version is wanted.
+type GameVersionAsked struct {
+	Document game.Document `json:"document"`
+	Version  string        `json:"version" maxLength:"60" description:"Empty: the game as it is written"`
+	Court    court.ID      `json:"court" maxLength:"40" description:"Of the lesson in which it is played; empty: in none"`
+}
+
 // GameAsked is a game to be worked out without being saved.
 type GameAsked struct {
 	Document game.Document `json:"document"`
@@ -149,6 +156,10 @@ func (s *server) gameRoutes() []Route {
 		}),
 		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
+		}),
+		route("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ None, body GameVersionAsked) (game.Document, error) {
+			played, err := body.Document.Version(body.Version)
+			return played.OnLessonCourt(body.Court), err
 		}),
 		route("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
 		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),

@@ -2,10 +2,13 @@ package demo
 
 import (
 	"context"
+	"errors"
 	"time"
 
 	"hodometer/core/court"
+	"hodometer/core/feed"
 	"hodometer/core/game"
+	"hodometer/core/library"
 	"hodometer/core/student"
 )
 
@@ -48,5 +51,49 @@ func (f *filler) games(ctx context.Context, students []string) error {
 			return err
 		}
 	}
-	return nil
+	return f.duel(ctx, students[noor], students[teo])
+}
+
+// duel is a game of two that was counted rally by rally, with their backhands beside the score: fewer go in than in drills.
+func (f *filler) duel(ctx context.Context, near, far string) error {
+	ready, ok := library.FindGame("266ce16a-0630-5f1d-bb58-2162fac3a350")
+	if !ok {
+		return errors.New("the ready game of the demo is gone")
+	}
+	rules := ready.Rules
+	rules.Measures = append(rules.Measures, game.Measure{ID: "backhand", Name: "backhand", Stroke: feed.Backhand})
+	at := f.now.AddDate(0, 0, -2)
+	m := game.Match{
+		FormatVersion: game.MatchVersion, Game: "266ce16a-0630-5f1d-bb58-2162fac3a350", Title: ready.Name, Sport: ready.Sport, Court: ready.Court,
+		Date: at.Format(time.DateOnly), Players: []string{near, far}, Rules: &rules,
+	}
+	var s game.State
+	for !s.Over {
+		rally := max(1, s.Rally)
+		var events []game.Event
+		tap := func(e game.Event) {
+			at = at.Add(time.Second)
+			e.ID, e.At, e.Rally = f.id(), at, rally
+			events = append(events, e)
+		}
+		backhand := game.Event{Kind: game.Counted, Measure: "backhand", Side: game.Near, Right: f.dice.Float64() < 0.45}
+		if rally%2 == 0 {
+			backhand.Side = game.Far
+		}
+		tap(backhand)
+		winner := game.Near
+		if f.dice.Float64() < 0.4 {
+			winner = game.Far
+		}
+		tap(game.Event{Kind: game.Won, Side: winner})
+		var err error
+		if m, err = m.With(events); err != nil {
+			return err
+		}
+		if s, _, err = m.Course(nil); err != nil {
+			return err
+		}
+	}
+	_, err := f.store.Played.Create(ctx, f.id(), m)
+	return err
 }

@@ -4,6 +4,7 @@
   import { v7 } from 'uuid'
   import { answer, api, describe, isNew, type GameDocument } from '../lib/api/client'
   import { keys, renew, studentsQuery } from '../lib/data'
+  import SelectField from '../lib/SelectField.svelte'
   import { today } from '../lib/words'
 
   /** Who plays a game: pressed in the order of the start places, and the game begins. */
@@ -15,16 +16,22 @@
     /** Who comes into question; empty: all students. */
     among?: readonly string[]
     lesson?: string
+    /** Which version, where that is settled; else it is chosen. */
+    version?: string
+    /** The court of the lesson. */
+    court?: string
     /** What the button says. */
     label?: string
   }
-  let { id, name, document, among = [], lesson, label = 'Play' }: Props = $props()
+  let { id, name, document, among = [], lesson, version, court = '', label = 'Play' }: Props = $props()
   const client = useQueryClient()
   const students = studentsQuery()
   let dialog = $state<HTMLDialogElement>()
   let game = $state.raw<GameDocument>()
   let chosen = $state<string[]>([])
   let wrong = $state('')
+  /** Which version is played. */
+  let chosenVersion = $state('')
   const rules = $derived(game?.rules)
   const list = $derived(
     (students.data ?? [])
@@ -46,6 +53,7 @@
   async function show() {
     wrong = ''
     chosen = []
+    chosenVersion = version ?? ''
     game = document
     dialog?.showModal()
     try {
@@ -59,16 +67,18 @@
     if (!game) return
     try {
       const played = v7()
-      const { sport, court, rules } = game
+      const named = $state.snapshot(chosenVersion)
+      const asked = { document: game, version: named, court }
+      const as = named || court ? await answer(api.POST('/api/games/version', { body: asked })) : game
       const body = {
         version: 1,
         game: id,
-        title: game.name,
-        sport,
-        court,
+        title: (named ? `${game.name}: ${named}` : game.name).slice(0, 80),
+        sport: as.sport,
+        court: as.court,
         date: today(),
         players: $state.snapshot(chosen),
-        rules,
+        rules: as.rules,
         ...(lesson ? { lesson } : {}),
       }
       await answer(api.PUT('/api/played/{id}', { params: { path: { id: played }, header: isNew }, body }))
@@ -85,10 +95,22 @@
   >{label}<span class="sr-only"> {name}</span></button
 >
 <dialog bind:this={dialog} class="modal" aria-label="Who plays {name}" onclose={() => (game = undefined)}>
-  (open = false)} >
   <div class="modal-box">
     {#if rules}
       <h2>Who plays?</h2>
+      {#if version === undefined && game?.versions?.length}
+        <div class="mt-2 max-w-xs">
+          <SelectField
+            label="Version"
+            value={chosenVersion}
+            options={[
+              { value: '', label: 'as written' },
+              ...game.versions.map(({ name }) => ({ value: name, label: name })),
+            ]}
+            onchange={(name) => (chosenVersion = name)}
+          />
+        </div>
+      {/if}
       <p class="mt-1 text-sm" role="status">
         Press them in the order of the places: {places}
         {places === 1 ? 'plays' : 'play'}{rules.coach ? ', the coach can be one of them' : ''}{rules.rotation

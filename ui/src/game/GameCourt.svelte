@@ -9,21 +9,23 @@
     label: string
     small?: boolean
     ahead?: Ahead
-    /** A start place was moved, from 0. */
-    onmove?: (spot: number, to: Point) => void
+    /** A start place or a target was moved. */
+    onmove?: (handle: string, to: Point) => void
     /** Who stands where, by start place. */
     names?: readonly string[]
   }
   let { on, label, small = false, ahead = 'up', onmove, names }: Props = $props()
   const drawing = $derived<Drawing>({
     court: on.court,
-    spots: on.spots.map((spot, i) => ({ ...spot, label: names?.[i] ?? spot.label })),
+    spots: [
+      ...on.spots.map((spot, i) => ({ ...spot, label: names?.[i] ?? spot.label })),
+      ...(onmove ? on.targets.flatMap(({ spot }) => spot ?? []) : []),
+    ],
     feeds: [],
     noGo: [],
     noGoLines: [],
-    measures: on.targets.map((target, i) => ({ number: i + 1, target })),
+    measures: on.targets.map(({ target }, i) => ({ number: i + 1, target })),
   })
-  const spot = (handle: string) => Number(/spots\.(\d+)/.exec(handle)?.[1] ?? 0)
 </script>
 
 <Court
@@ -31,5 +33,5 @@
   {label}
   {small}
   {ahead}
-  onmove={onmove && ((handle, place, how) => how !== 'dragged' && onmove(spot(handle), place.to))}
+  onmove={onmove && ((handle, place, how) => how !== 'dragged' && onmove(handle, place.to))}
 />

@@ -23,7 +23,7 @@
 {:else if played.table.length}
   {played.table
     .slice(0, most)
-    .map((line) => `${line.place}. ${name(line.name)}`)
+    .map((line) => `${line.place}. ${names(line.names)}`)
     .join(', ')}; {played.rounds.length} of {played.fixtures.length} games
 {:else}
   {#each rounds.slice(0, most) as round, i (i)}

@@ -84,6 +84,8 @@ export type GameDocument = Schemas['GameDocument']
 export type GameRules = Schemas['GameRules']
 export type GameAward = Schemas['GameAward']
 export type GameRestriction = Schemas['GameRestriction']
+export type GameMeasure = Schemas['GameMeasure']
+export type GameVersion = Schemas['GameVersion']
 export type GameAsked = Schemas['GameAsked']
 export type GameEvent = Schemas['GameEvent']
 export type GameState = Schemas['GameState']
@@ -163,6 +165,10 @@ export function describe(error: unknown): string {
 
 /** why says only what is wrong, for where nothing was to be saved. */
 export const why = (error: unknown) => (error instanceof Refusal && named(error)) || describe(error)
+
+/** plainly says the first thing that is wrong, for where it is plain what it is about. */
+export const plainly = (error: unknown) =>
+  (error instanceof Refusal && error.problem.fields[0]?.message) || describe(error)
 
 const named = (refusal: Refusal) =>
   refusal.problem.fields.map(({ path, message }) => `${inWords(path)}: ${message}.`).join(' ')

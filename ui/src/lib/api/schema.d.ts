@@ -328,6 +328,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/games/version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A version of a game, as it is played in a lesson */
+        post: operations["versionGame"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/games/{id}": {
         parameters: {
             query?: never;
@@ -3144,6 +3161,13 @@ export interface components {
             /** @description Points that the near side needs; 0: as they are written */
             near?: number;
         };
+        GameVersionAsked: {
+            /** @description Of the lesson in which it is played; empty: in none */
+            court: string;
+            document: components["schemas"]["GameDocument"];
+            /** @description Empty: the game as it is written */
+            version: string;
+        };
         /** @enum {string} */
         GameWhose: "the side that feeds" | "the side that receives" | "the side that holds the net" | "the near side" | "the far side";
         GoalAsked: {
@@ -5806,6 +5830,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkedGame"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    versionGame: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameVersionAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GameDocument"];
                 };
             };
             default: {

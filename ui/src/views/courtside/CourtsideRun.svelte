@@ -115,7 +115,7 @@
         />
       </p>
       <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
-      {#if scheduled?.versions.length && !over}
+      {#if scheduled?.versions.length && !scheduled.game && !over}
         <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
       {/if}
     </section>
@@ -148,6 +148,8 @@
           name={scheduled.game.name}
           among={scheduled.people}
           lesson={run.data.lesson.id}
+          version={scheduled.version ?? ''}
+          court={run.data.lesson.document.space.court}
           label="Score it"
         />
         {#each games.data ?? [] as each (each.id)}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { GameAward } from '../../lib/api/client'
+  import AwardTarget from './AwardTarget.svelte'
   import { among, endings, whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
@@ -71,7 +72,13 @@
         max={20}
         disabled={fixed}
         onchange={(points) => set(i, { points })}
-      />.
+      />, with stroke <Count
+        label="Bonus {n}: stroke of the rally"
+        value={award.shot ?? 0}
+        max={9}
+        disabled={fixed}
+        onchange={(shot) => set(i, { shot: shot || undefined })}
+      /> of the rally (0: any), <AwardTarget {desk} nth={i} {award} />
       {#if desk.rules.feed.second}<Tick
           label="not after a second serve"
           checked={award.notOnSecond}

@@ -13,6 +13,7 @@
   import { duplicate, keep } from './keep'
   import RuleSentences from './RuleSentences.svelte'
   import TryIt from './TryIt.svelte'
+  import Versions from './Versions.svelte'
 
   /** The game desk: the rules as sentences, the start places on the court, what comes of it at the foot. */
   interface Props {
@@ -30,11 +31,12 @@
   const document = $derived($state.snapshot(draft.document) as GameDocument)
   $effect(() => desk.ask(document, $state.snapshot(desk.asked)))
   const on = $derived(desk.worked?.onCourt ?? game.onCourt)
-  let tab = $state<'rules' | 'try' | 'words'>('rules')
+  let tab = $state<'rules' | 'try' | 'versions' | 'words'>('rules')
   const wrong = $derived(Object.keys(desk.errors).length > 0)
   const tabs = $derived([
     { id: 'rules', label: 'Rules', wrong },
     { id: 'try', label: 'Try it, fair, how long' },
+    { id: 'versions', label: 'Versions' },
     { id: 'words', label: 'Words, care' },
   ] as const)
   const lines = (text: string) =>
@@ -85,7 +87,9 @@
     {#if on}<GameCourt
         {on}
         label="{draft.document.name}: start places"
-        onmove={builtIn ? undefined : (spot, to) => desk.edit({ move: { spot, to } })}
+        onmove={builtIn || desk.asked.version
+          ? undefined
+          : (handle, to) => desk.edit({ move: { handle, to } })}
       />{/if}
   </div>
   <div class="side">
@@ -98,6 +102,8 @@
         <RuleSentences {desk} />
       {:else if tab === 'try'}
         <TryIt {desk} />
+      {:else if tab === 'versions'}
+        <Versions {desk} />
       {:else}
         <ul class="mb-3 list-disc pl-5">
           {#each desk.worked?.sentences ?? game.sentences as sentence, i (i)}<li>{sentence}</li>{/each}

@@ -20,6 +20,11 @@
   let chosen = $state<string[]>([])
   let courts = $state(2)
   let minutes = $state(12)
+  let pairs = $state(false)
+  const each = $derived(pairs ? 2 : 1)
+  /** Where somebody plays who was pressed as the n-th. */
+  const place = (n: number) =>
+    kind === 'updown' ? `court ${Math.floor(n / (2 * each)) + 1}` : `pair ${Math.floor(n / 2) + 1}`
   let wrong = $state('')
   /** The sport that most of them play. */
   const sport = $derived(
@@ -44,9 +49,16 @@
       sport,
       date: today(),
       players,
-      ...(kind === 'robin' ? { robin: { courts, minutes } } : {}),
+      ...(kind === 'robin' ? { robin: { courts, minutes, pairs } } : {}),
       ...(kind === 'updown'
-        ? { robin: { courts: Math.max(1, Math.floor(players.length / 2)), minutes, upDown: true } }
+        ? {
+            robin: {
+              courts: Math.max(1, Math.floor(players.length / (2 * each))),
+              minutes,
+              upDown: true,
+              pairs,
+            },
+          }
         : {}),
     }
     try {
@@ -82,9 +94,9 @@
             class:btn-primary={is}
             aria-pressed={is}
             onclick={() => (chosen = is ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
-            ><span class="truncate">{student.profile.name}</span>{#if is && kind === 'updown'}<span
-                class="ml-auto text-sm font-normal"
-                >court {Math.floor(chosen.indexOf(student.id) / 2) + 1}</span
+            ><span class="truncate">{student.profile.name}</span
+            >{#if is && (kind === 'updown' || (kind === 'robin' && pairs))}<span
+                class="ml-auto text-sm font-normal">{place(chosen.indexOf(student.id))}</span
               >{/if}</button
           >
         </li>
@@ -92,9 +104,18 @@
     </ul>
     {#if kind === 'updown'}
       <p class="mt-2 text-sm">
-        Press them from the strongest on. Winners go one court up, losers one down; an even number, two on
-        each court.
+        Press them from the strongest on. Winners go one court up, losers one down; {pairs
+          ? 'four on each court, and partners change'
+          : 'two on each court'}.
       </p>
+    {/if}
+    {#if kind !== 'evening'}
+      <label class="mt-3 flex items-center gap-2"
+        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={pairs} /> Two against two{kind ===
+        'robin'
+          ? ': partners are pressed one after the other'
+          : ''}</label
+      >
     {/if}
     {#if kind === 'robin'}
       <div class="mt-3 grid grid-cols-2 gap-3">

@@ -1,15 +1,6 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import {
-    answer,
-    api,
-    describe,
-    over,
-    Refusal,
-    type Match,
-    type Played,
-    type Round,
-  } from '../../lib/api/client'
+  import { answer, api, over, plainly, type Match, type Played, type Round } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import TextField from '../../lib/TextField.svelte'
   import { onDay } from '../../lib/words'
@@ -28,11 +19,11 @@
   let next = $state({ near: [] as string[], far: [] as string[], nearPoints: 0, farPoints: 0 })
   const entered = $derived(played.document.entered ?? [])
   type Fixture = Played['fixtures'][number]
-  const key = ({ slot, near, far }: Fixture) => `${slot} ${near} ${far}`
+  const key = ({ slot, near, far }: Fixture) => `${slot} ${near.join('+')} ${far.join('+')}`
   const is =
     ({ slot, near, far }: Fixture) =>
     (round: Round) =>
-      round.near[0] === near && round.far[0] === far && round.slot === slot
+      String(round.near) === String(near) && String(round.far) === String(far) && round.slot === slot
   const found = (fixture: Fixture) => entered.find(is(fixture))
   let saving: Promise<unknown> = Promise.resolve()
 
@@ -51,7 +42,7 @@
         wrong = ''
         await renew(client, [...keys.played, 'ranking'])
       } catch (error) {
-        wrong = error instanceof Refusal ? (Object.values(error.fields)[0] ?? error.message) : describe(error)
+        wrong = plainly(error)
       }
     })
   }
@@ -69,7 +60,7 @@
     typed[k] = now
     const others = (list: readonly Round[]) => list.filter((round) => !is(fixture)(round))
     if (now.near !== undefined && now.far !== undefined) {
-      const round = { near: [near], far: [far], nearPoints: now.near, farPoints: now.far, slot }
+      const round = { near, far, nearPoints: now.near, farPoints: now.far, slot }
       change((d) => ({ ...d, entered: [...others(d.entered ?? []), round] }))
     } else if (there) change((d) => ({ ...d, entered: others(d.entered ?? []) }))
   }
@@ -122,13 +113,13 @@
                 >{fixture.slot !== played.fixtures[i - 1]?.slot ? after(fixture.minute) : ''}</td
               >
               <td class="drum-digits">{fixture.court}</td>
-              <td>{name(fixture.near)} – {name(fixture.far)}</td>
+              <td>{names(fixture.near)} – {names(fixture.far)}</td>
               <td class="whitespace-nowrap">
                 {#each ['near', 'far'] as const as which (which)}
                   <input
                     class="input input-sm w-14 text-center"
                     inputmode="numeric"
-                    aria-label="{name(fixture[which])} against {name(
+                    aria-label="{names(fixture[which])} against {names(
                       fixture[which === 'near' ? 'far' : 'near'],
                     )}: points"
                     value={typed[key(fixture)]?.[which] ??
@@ -155,10 +146,10 @@
           ></thead
         >
         <tbody>
-          {#each played.table as line (line.name)}
+          {#each played.table as line (line.names.join())}
             <tr
               ><td class="drum-digits">{line.place}</td><th scope="row" class="font-medium"
-                >{name(line.name)}</th
+                >{names(line.names)}</th
               ><td>{line.played}</td><td>{line.won}</td><td>{line.drawn}</td><td>{line.lost}</td><td
                 class="whitespace-nowrap">{line.for} : {line.against}</td
               ></tr

@@ -2,6 +2,7 @@
   import type { GameRules } from '../../lib/api/client'
   import Awards from './Awards.svelte'
   import Count from './Count.svelte'
+  import Counted from './Counted.svelte'
   import type { Desk } from './desk.svelte'
   import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
@@ -225,6 +226,7 @@
   </p>
   {@render wrong('rally')}{@render wrong('mini.balls')}{@render wrong('mini.swept')}{@render wrong('mini')}
   <Awards {desk} />
+  <Counted {desk} />
   <p>
     The next rally begins
     <Pick

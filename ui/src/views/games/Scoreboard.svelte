@@ -6,9 +6,11 @@
   import { keys, renew } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import { today } from '../../lib/words'
+  import CountedStrokes from '../../game/CountedStrokes.svelte'
   import GameCourt from '../../game/GameCourt.svelte'
   import { ownScores } from '../../game/own'
   import { Scoring, type Tap } from './scoring.svelte'
+  import SideActs from './SideActs.svelte'
 
   /** The scoreboard: a press on a side is a rally that it won, the rest is named as the rule names it. */
   interface Props {
@@ -44,10 +46,10 @@
   const own = $derived(ownScores(played))
 
   async function again() {
-    const { rules, title, sport, court, game, players } = played.document
+    const { rules, title, sport, court, game, lesson, players } = played.document
     try {
       const id = v7()
-      const body = { version: 1, rules, title, sport, court, game, players, date: today() }
+      const body = { version: 1, rules, title, sport, court, game, lesson, players, date: today() }
       await answer(api.PUT('/api/played/{id}', { params: { path: { id }, header: isNew }, body }))
       await renew(client, keys.played)
       await push(`/games/played/${id}`)
@@ -58,7 +60,6 @@
 </script>
 
 {#snippet half(which: 'near' | 'far')}
-  {@const can = which === 'near' ? played.near : played.far}
   {@const players = side(which)}
   {@const points = state?.points[which === 'near' ? 0 : 1]}
   <section class="half" aria-label="{which} side">
@@ -80,28 +81,7 @@
         >{/if}
       <span class="sr-only">wins the rally</span>
     </button>
-    {#if !big && !state?.over}
-      <div class="flex flex-wrap gap-1">
-        {#each rules?.awards ?? [] as award (award.id)}
-          {#if can?.awards.includes(award.id)}<button
-              class="btn btn-sm"
-              disabled={busy}
-              onclick={() => tap({ kind: 'awarded', side: which, award: award.id })}
-              >{award.name}{#if award.points}<span class="font-normal"
-                  >{award.points > 0 ? '+' : '−'}{Math.abs(award.points)}</span
-                >{/if}</button
-            >{/if}
-        {/each}
-        {#each can?.restrictions ?? [] as i (i)}
-          <button
-            class="btn btn-sm btn-ghost"
-            disabled={busy}
-            onclick={() => tap({ kind: 'broke', side: which, restriction: i })}
-            >not kept: {rules?.restrictions?.[i]?.text ?? rules?.restrictions?.[i]?.kind}</button
-          >
-        {/each}
-      </div>
-    {/if}
+    {#if !big && !state?.over}<SideActs {played} side={which} {busy} {tap} />{/if}
   </section>
 {/snippet}
 
@@ -164,6 +144,7 @@
       </tbody>
     </table>
   {/if}
+  <CountedStrokes {played} />
   {#if state?.waiting.length}<p class="text-sm">Waiting: {state.waiting.map(name).join(', ')}</p>{/if}
   {#if !big}
     <details>

@@ -1,20 +1,25 @@
 <script lang="ts">
-  import { answer, api, describe, Refusal, type GameDocument } from '../../lib/api/client'
+  import { answer, api, plainly, type GameAward, type GameDocument } from '../../lib/api/client'
   import { studentsQuery } from '../../lib/data'
   import { tenths } from '../../lib/words'
   import type { Desk } from './desk.svelte'
   import NumberField from '../../lib/NumberField.svelte'
+  import Tick from './Tick.svelte'
 
   /** A game played through by its chances, a score that is fair, and what to play to in the time. */
   interface Props {
     desk: Desk
   }
   let { desk }: Props = $props()
-  const id = $props.id()
   const worked = $derived(desk.worked)
   const asked = $derived(desk.asked)
-  const won = $derived(asked.chances.nearFeeds)
   const letters = (players: readonly string[]) => players.join(' ')
+  /** The sides differ in more than how many rallies they win: by who feeds, and in how often a bonus comes. */
+  // svelte-ignore state_referenced_locally
+  let apart = $state(asked.chances.nearFeeds !== asked.chances.farFeeds)
+  const feeds = $derived(
+    desk.rules.feed.kind === 'the coach feeds' ? '' : desk.rules.feed.kind ? 'feeds' : 'serves',
+  )
   /** The near side wins so much, whoever feeds. */
   const set = (share: number) => {
     asked.chances.nearFeeds = share
@@ -40,19 +45,24 @@
       set(h.won)
       thought = `${h.results ? `From ${h.results} points against each other` : 'They have not met yet; from what they did against others'}. ${h.sentence}`
     } catch (error) {
-      thought = error instanceof Refusal ? (Object.values(error.fields)[0] ?? error.message) : describe(error)
+      thought = plainly(error)
     }
   }
-  /** How often a bonus comes, of ten: of the rallies that are won or lost, else of all. */
-  const often = (id: string, ends: string | undefined) =>
-    Math.round(
-      10 * (asked.chances.awards?.find((each) => each.award === id)?.near ?? (ends ? 0.1 : 0.5)) * 10,
-    ) / 10
-  function comes(id: string, tens: number) {
-    const share = Math.max(0, Math.min(10, tens)) / 10
-    const others = (asked.chances.awards ?? []).filter((each) => each.award !== id)
-    asked.chances.awards = [...others, { award: id, near: share, far: share }]
+  /** How often a bonus comes by a side, of ten: of the rallies that it wins or loses, else of all. */
+  const often = (award: GameAward, side: 'near' | 'far') => {
+    const said = asked.chances.awards?.find((each) => each.award === award.id)?.[side]
+    return Math.round(100 * (said ?? (award.ends ? 0.1 : 0.5))) / 10
   }
+  function comes(award: GameAward, side: 'near' | 'far' | 'both', tens: number) {
+    const share = Math.max(0, Math.min(10, tens)) / 10
+    const others = (asked.chances.awards ?? []).filter((each) => each.award !== award.id)
+    const near = side === 'far' ? often(award, 'near') / 10 : share
+    const far = side === 'near' ? often(award, 'far') / 10 : share
+    asked.chances.awards = [...others, { award: award.id, near, far }]
+  }
+  /** Whose chances are asked for: one figure for both, or one each. */
+  const sidesOf = (award: GameAward) =>
+    apart && !award.by ? (['near', 'far'] as const) : (['both'] as const)
   const of = {
     'wins the rally': 'rallies won',
     'wins the game': 'rallies won',
@@ -64,21 +74,49 @@
     )
 </script>
 
-<div class="grid gap-4">
-  <div>
-    <label class="font-medium" for="{id}-won"
-      >The near side wins <output class="drum-digits">{tenths(won)}</output> of 10 rallies</label
+{#snippet share(label: string, value: number, onset: (won: number) => void)}
+  <label class="mt-1 block max-w-md">
+    <span class="font-medium">{label} <span class="drum-digits">{tenths(value)}</span> of 10 rallies</span
     >
     <input
-      id="{id}-won"
-      class="range range-sm mt-1 w-full max-w-md"
+      class="range range-sm mt-1 w-full"
       type="range"
       min="0.1"
       max="0.9"
       step="0.01"
-      value={won}
-      oninput={(event) => set(Number(event.currentTarget.value))}
+      {value}
+      oninput={(event) => onset(Number(event.currentTarget.value))}
     />
+  </label>
+{/snippet}
+
+<div class="grid gap-4">
+  <div>
+    {@render share(
+      feeds && apart ? `The near side wins, where it ${feeds},` : 'The near side wins',
+      asked.chances.nearFeeds,
+      (won) => (feeds && apart ? (asked.chances.nearFeeds = won) : set(won)),
+    )}
+    {#if feeds && apart}
+      {@render share(
+        `and where the far side ${feeds}`,
+        asked.chances.farFeeds,
+        (won) => (asked.chances.farFeeds = won),
+      )}
+    {/if}
+    {#if feeds || desk.rules.awards?.length}
+      <Tick
+        label={feeds ? `who ${feeds} makes a difference, and the sides differ` : 'the sides differ'}
+        checked={apart}
+        onchange={(is) => {
+          apart = Boolean(is)
+          if (!apart) {
+            set(asked.chances.nearFeeds)
+            asked.chances.awards = asked.chances.awards?.map((each) => ({ ...each, far: each.near }))
+          }
+        }}
+      />
+    {/if}
   </div>
   <div class="flex flex-wrap items-center gap-2">
     <span class="text-sm">as it is between</span>
@@ -100,16 +138,18 @@
       <legend class="text-sm">How often it comes, of 10</legend>
       <div class="flex flex-wrap gap-3">
         {#each desk.rules.awards as award (award.id)}
-          <div class="w-44">
-            <NumberField
-              label={award.name}
-              unit={award.ends ? of[award.ends] : 'rallies'}
-              value={often(award.id, award.ends)}
-              step={0.5}
-              min={0}
-              onchange={(tens) => comes(award.id, tens)}
-            />
-          </div>
+          {#each sidesOf(award) as side (side)}
+            <div class="w-44">
+              <NumberField
+                label={side === 'both' ? award.name : `${award.name}, ${side}`}
+                unit={award.ends ? of[award.ends] : 'rallies'}
+                value={often(award, side === 'both' ? 'near' : side)}
+                step={0.5}
+                min={0}
+                onchange={(tens) => comes(award, side, tens)}
+              />
+            </div>
+          {/each}
         {/each}
       </div>
     </fieldset>

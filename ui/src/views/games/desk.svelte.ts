@@ -10,8 +10,8 @@ import { Asking } from '../../lib/asking.svelte'
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
 /** What is asked of a game beside its document. */
-type Asked = Omit<GameAsked, 'document' | 'move' | 'size' | 'on'>
-type Edit = Pick<GameAsked, 'move' | 'size' | 'on'>
+type Asked = Omit<GameAsked, 'document' | keyof Edit>
+type Edit = Pick<GameAsked, 'move' | 'typed' | 'size' | 'on'>
 
 /** Desk has a game worked out whenever it, or what is thought of both sides, changes. */
 export class Desk {
@@ -57,6 +57,6 @@ export class Desk {
       const worked = await answer(api.POST('/api/games/preview', { body }))
       this.worked = worked
       this.draft.replace(worked.document)
-    }, edit.move?.spot)
+    }, edit.move?.handle)
   }
 }

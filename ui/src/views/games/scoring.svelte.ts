@@ -1,5 +1,5 @@
 import { v7 } from 'uuid'
-import { answer, api, describe, patience, Refusal, type GameEvent, type Played } from '../../lib/api/client'
+import { answer, api, patience, plainly, Refusal, type GameEvent, type Played } from '../../lib/api/client'
 import { instant } from '../../lib/words'
 
 /** What a tap says; when it was and in which rally is added. */
@@ -70,8 +70,7 @@ export class Scoring {
         this.told = ''
         this.onanswer(played)
       } catch (error) {
-        this.told =
-          error instanceof Refusal ? (Object.values(error.fields)[0] ?? error.message) : describe(error)
+        this.told = plainly(error)
         if (!(error instanceof Refusal) || error.status >= 500) {
           this.#timer = setTimeout(() => void this.#send(), retryAfter)
           break

@@ -138,6 +138,15 @@
           error={error('effort')}
           onchange={(effort) => onchange({ effort })}
         />
+        {#if scheduled?.versions.length}
+          <SelectField
+            label="Version"
+            value={scheduled.version ?? 'as written'}
+            options={scheduled.versions}
+            error={error('version')}
+            onchange={(text) => void planner.edit({ kind: 'version', block: block.id, text })}
+          />
+        {/if}
         {#if scheduled?.load}
           <NumberField
             label="Turns each"
@@ -152,15 +161,6 @@
             error={error('lines')}
             onchange={(lines) => onchange({ lines })}
           />
-          {#if scheduled.versions.length}
-            <SelectField
-              label="Version"
-              value={scheduled.version ?? 'as written'}
-              options={scheduled.versions}
-              error={error('version')}
-              onchange={(text) => void planner.edit({ kind: 'version', block: block.id, text })}
-            />
-          {/if}
           <SelectField
             label="Played as"
             value={block.kind}

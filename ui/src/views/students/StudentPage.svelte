@@ -9,6 +9,7 @@
   import SaveState from '../../lib/SaveState.svelte'
   import GamesOf from '../../game/GamesOf.svelte'
   import DrillHistory from './DrillHistory.svelte'
+  import InGames from './InGames.svelte'
   import ProfileForm from './ProfileForm.svelte'
   import StrokeLadder from './StrokeLadder.svelte'
   import TimedRuns from './TimedRuns.svelte'
@@ -94,6 +95,7 @@
         onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
       />
     </section>
+    <InGames strokes={progress.data?.inGames ?? []} />
     <GamesOf student={draft.id} />
   </div>
   <Async query={progress}>
