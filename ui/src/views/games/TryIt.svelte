@@ -76,8 +76,7 @@
 
 {#snippet share(label: string, value: number, onset: (won: number) => void)}
   <label class="mt-1 block max-w-md">
-    <span class="font-medium">{label} <span class="drum-digits">{tenths(value)}</span> of 10 rallies</span
-    >
+    <span class="font-medium">{label} <span class="drum-digits">{tenths(value)}</span> of 10 rallies</span>
     <input
       class="range range-sm mt-1 w-full"
       type="range"
