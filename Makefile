@@ -79,7 +79,9 @@ format: node_modules/.installed
 
 fuzz:
 	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
-	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/shorthand
+	go test -run '^$$' -fuzz '^FuzzRead$$' -fuzztime 60s ./core/shorthand
+	go test -run '^$$' -fuzz FuzzReadGame -fuzztime 60s ./core/shorthand
+	go test -run '^$$' -fuzz FuzzReplay -fuzztime 60s ./core/game
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/units
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/catalogue
 

@@ -5,6 +5,7 @@ import (
 	"errors"
 
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/shorthand"
 )
@@ -23,8 +24,23 @@ type LineRead struct {
 	Wrong    string           `json:"wrong" description:"What was not understood, in a sentence; else empty"`
 }
 
+// GameLineAsked is a line in words for the rules of a game.
+type GameLineAsked struct {
+	Document game.Document `json:"document"`
+	Line     string        `json:"line" maxLength:"20000" description:"Empty: the game is to be written as a line"`
+}
+
+// GameLineRead is what a line was understood to mean.
+type GameLineRead struct {
+	Line     string           `json:"line" description:"As it is typed; or the game as a line, where none was"`
+	Words    []shorthand.Word `json:"words"`
+	Document *game.Document   `json:"document" description:"The game with the rules of the line; null where some of it was not understood"`
+	Wrong    string           `json:"wrong" description:"What was not understood, in a sentence; else empty"`
+}
+
 func (s *server) shorthandRoutes() []Route {
 	return []Route{
+		route("POST", "/api/games/line", "readGameLine", "The rules of a game as one line in words", readGameLine),
 		route("POST", "/api/drills/line", "readLine", "A pattern as one line in words", readLine),
 	}
 }
@@ -40,14 +56,36 @@ func readLine(_ context.Context, _ None, body LineAsked) (LineRead, error) {
 	if err == nil {
 		err = document.Check()
 	}
-	var wrong invalid.Fields
-	switch {
-	case errors.As(err, &wrong):
-		r.Wrong = wrong[0].Message
-	case err != nil:
-		return r, err
-	default:
+	if err == nil {
 		r.Document = &document
 	}
-	return r, nil
+	r.Wrong, err = wrongWith(err)
+	return r, err
+}
+
+func readGameLine(_ context.Context, _ None, body GameLineAsked) (GameLineRead, error) {
+	r := GameLineRead{Line: body.Line, Words: []shorthand.Word{}}
+	if body.Line == "" {
+		r.Line = shorthand.OfGame(body.Document)
+		return r, nil
+	}
+	document, words, err := shorthand.AppliedGame(body.Document, body.Line)
+	r.Words = words
+	if err == nil {
+		err = document.Check()
+	}
+	if err == nil {
+		r.Document = &document
+	}
+	r.Wrong, err = wrongWith(err)
+	return r, err
+}
+
+// wrongWith is what is wrong with a line, in a sentence; any other error is passed on.
+func wrongWith(err error) (string, error) {
+	var wrong invalid.Fields
+	if errors.As(err, &wrong) {
+		return wrong[0].Message, nil
+	}
+	return "", err
 }

@@ -10,6 +10,27 @@ import (
 	"hodometer/core/shorthand"
 )
 
+// So are the rules of a game.
+func TestAGameInWords(t *testing.T) {
+	c := newClub(t)
+	d := readyGame(t, "The Third Is Soft").Document
+	line := func(line string) api.GameLineRead {
+		return read[api.GameLineRead](t, c.ask("POST", "/api/games/line", map[string]any{"document": d, "line": line}))
+	}
+	written := line("")
+	require.Equal(t, shorthand.OfGame(d), written.Line)
+	again := line(written.Line)
+	require.Empty(t, again.Wrong)
+	require.Equal(t, d.Rules, again.Document.Rules)
+	wrong := line("1v1; to eleven")
+	require.Nil(t, wrong.Document)
+	require.Contains(t, wrong.Wrong, "eleven")
+	// What is understood and makes no game is said too.
+	never := line("1v1; serve")
+	require.Nil(t, never.Document)
+	require.Contains(t, never.Wrong, "never ends")
+}
+
 // A drill is written as a line, a line is read into a drill, and what is not understood is said beside it.
 func TestALineInWords(t *testing.T) {
 	c := newClub(t)

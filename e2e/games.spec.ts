@@ -1,62 +1,8 @@
-import type { Page } from '@playwright/test'
 import { expect, expectClean, openLesson, test } from './fixtures'
+import { Acts, award, enabled, game, kept, shows, side, won } from './gameacts'
 
 /** Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field. */
 test.use({ viewport: { width: 390, height: 844 } })
-
-class Acts {
-  n = 0
-  constructor(readonly page: Page) {}
-
-  async press(name: string | RegExp, within = this.page.locator('body')) {
-    this.n++
-    await within
-      .getByRole('button', { name, exact: typeof name === 'string' })
-      .first()
-      .click()
-  }
-
-  async follow(name: string) {
-    this.n++
-    await this.page.getByRole('link', { name, exact: true }).first().click()
-  }
-
-  /** begin chooses players in the dialog that is open, and begins. */
-  async begin(...players: string[]) {
-    const dialog = this.page.getByRole('dialog')
-    for (const player of players) await this.press(new RegExp(`^${player}`), dialog)
-    await this.press('Begin', dialog)
-  }
-}
-
-const game = (page: Page, name: string) => page.getByRole('article', { name, exact: true }).first()
-const side = (page: Page, which: 'near' | 'far') => page.getByRole('region', { name: `${which} side` })
-/** won presses a side, and waits until the rally is counted. */
-async function won(page: Page, which: 'near' | 'far', score: string) {
-  await side(page, which)
-    .getByRole('button', { name: /wins the rally/ })
-    .click()
-  await shows(page, score)
-}
-/** shows waits for a score, near side first. */
-async function shows(page: Page, score: string) {
-  const [near, far] = score.split(':')
-  await expect(side(page, 'near').locator('.points')).toHaveText(near ?? '')
-  await expect(side(page, 'far').locator('.points')).toHaveText(far ?? '')
-}
-const enabled = (page: Page) =>
-  expect(side(page, 'near').getByRole('button', { name: /wins the rally/ })).toBeEnabled()
-async function award(page: Page, which: 'near' | 'far', name: string) {
-  await enabled(page)
-  await side(page, which)
-    .getByRole('button', { name: new RegExp(`^${name}`) })
-    .click()
-}
-/** kept looks the game up in the record. */
-async function kept(page: Page, title: string, result: RegExp) {
-  await page.getByRole('link', { name: 'Played', exact: true }).first().click()
-  await expect(page.getByRole('listitem').filter({ hasText: title }).first()).toContainText(result)
-}
 
 const six = [
   'Noor Haldane',
@@ -443,7 +389,7 @@ for (const theme of ['chalk', 'floodlit'] as const) {
     await expect(game(page, 'Hold the Line')).toBeVisible()
     await expectClean(page)
     await page.getByRole('link', { name: 'Serve, Then One More' }).click()
-    for (const tab of ['Rules', /^Try it/, 'Words, care']) {
+    for (const tab of ['Rules', /^Try it/, 'Versions', 'Words, care']) {
       await page.getByRole('tab', { name: tab }).click()
       await expect(page.getByRole('button', { name: /^Rallies/ })).toBeVisible()
       await expectClean(page)

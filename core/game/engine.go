@@ -75,6 +75,7 @@ func (r *rounds) list(more Round) []Round {
 type mark struct {
 	side, points int
 	player       string
+	award        int
 }
 
 // LeftOut is an event that changed nothing, and why.
@@ -270,7 +271,7 @@ func (r *Rules) award(s State, e Event) State {
 	one := result{winner: side}
 	switch a.Ends {
 	case "":
-		s.pending = append(s.pending, mark{side, a.Points, e.Player})
+		s.pending = append(s.pending, mark{side, a.Points, e.Player, r.awarded(e.Award)})
 		s.Bonus[side] += a.Points
 		return s
 	case WinsGame:
@@ -297,7 +298,7 @@ func (r *Rules) over(s State, one result, alone string) State {
 		if side == one.winner {
 			player = alone
 		}
-		shares = append(shares, mark{side, n, player})
+		shares = append(shares, mark{side: side, points: n, player: player})
 	}
 	for _, m := range s.pending {
 		one.points[m.side] += m.points
@@ -457,6 +458,8 @@ func (r *Rules) refuseAward(s State, e Event) error {
 		return fmt.Errorf("“%s” is only for %s", a.Name, a.By)
 	case a.NotOnSecond && s.Second:
 		return fmt.Errorf("“%s” does not count after a second serve", a.Name)
+	case a.Shot > 0 && a.Ends == "" && slices.ContainsFunc(s.pending, func(m mark) bool { return m.award == i && m.side == e.Side.index() }):
+		return fmt.Errorf("“%s” counts once in a rally", a.Name)
 	case a.NoBonus && len(s.pending) > 0:
 		return fmt.Errorf("nothing else counts in a rally that ends so; take it back first")
 	}

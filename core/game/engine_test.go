@@ -394,7 +394,7 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 	rules.Feed.Second = true
 	rules.Restrictions = []game.Restriction{{Kind: game.MustComeIn, Who: game.TheFeeding}}
 	rules.Awards = []game.Award{
-		{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1, NotOnSecond: true},
+		{ID: "two", Name: "serve and next shot made", By: game.TheFeeding, Points: 1, NotOnSecond: true, Shot: 3},
 		{ID: "ace", Name: "serve not returned", By: game.TheFeeding, Points: 1, Ends: game.WinsRally, NoBonus: true},
 	}
 	start, err := rules.Start([]string{"ann", "bea"})
@@ -424,6 +424,7 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 		"an award that is not there":              {start, game.Event{Kind: game.Awarded, Award: "three", Side: game.Near, Rally: 1}, "nothing that is called so"},
 		"an award of the other side":              {start, game.Event{Kind: game.Awarded, Award: "two", Side: game.Far, Rally: 1}, "only for the side that feeds"},
 		"a bonus after a second serve":            {after(game.Event{Kind: game.Fault}), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "after a second serve"},
+		"a bonus of one stroke twice":             {after(two), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "counts once in a rally"},
 		"a bonus on a serve that is not returned": {after(two), game.Event{Kind: game.Awarded, Award: "ace", Side: game.Near, Rally: 1}, "nothing else counts"},
 		"a restriction that is not there":         {start, game.Event{Kind: game.Broke, Side: game.Near, Restriction: 1, Rally: 1}, "no such restriction"},
 		"a restriction of the other side":         {start, game.Event{Kind: game.Broke, Side: game.Far, Rally: 1}, "does not hold"},

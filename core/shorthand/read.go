@@ -24,17 +24,22 @@ type Word struct {
 // longest is how many characters a line may have.
 const longest = 20_000
 
-// reader goes through the words of a line.
-type reader struct {
+// scanner goes through the words of a line.
+type scanner struct {
 	court  court.Court
 	tokens []token
 	at     int
 	words  []Word
+	wrong  bool
+}
+
+// reader reads a pattern.
+type reader struct {
+	scanner
 	p      feed.Pattern
 	aim    *Aim
 	groups []group // all of them
 	open   []group // those that are not closed yet
-	wrong  bool
 }
 
 // group is a group or a branch that has begun.
@@ -46,10 +51,11 @@ type group struct {
 // Read reads a line for a court. What was understood of each word is always given; the pattern only where all of it was, else
 // invalid.Fields under "line".
 func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
-	if len([]rune(line)) > longest {
-		return feed.Pattern{}, nil, []Word{}, invalid.Fields{{Path: "line", Message: fmt.Sprintf("a line has at most %d characters", longest)}}
+	s, err := scan(line, on)
+	if err != nil {
+		return feed.Pattern{}, nil, []Word{}, err
 	}
-	r := reader{court: on, tokens: lex(line), words: []Word{}, p: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 1}}
+	r := reader{scanner: s, p: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 1}}
 	if len(on.Walls) > 0 {
 		r.p.Method = feed.Partner
 	}
@@ -73,14 +79,30 @@ func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
 	if !r.wrong && len(r.p.Tasks) == 0 {
 		return feed.Pattern{}, nil, r.words, invalid.Fields{{Path: "line", Message: "say at least one ball: deep FH"}}
 	}
-	if i := slices.IndexFunc(r.words, func(w Word) bool { return w.Wrong != "" }); i >= 0 {
-		w := r.words[i]
-		return feed.Pattern{}, nil, r.words, invalid.Fields{{Path: "line", Message: fmt.Sprintf("%s: %s", w.Text, w.Wrong)}}
+	if err := r.misread(); err != nil {
+		return feed.Pattern{}, nil, r.words, err
 	}
 	return r.p, r.aim, r.words, nil
 }
 
-func (r *reader) peek() (token, bool) {
+// scan cuts a line up. It returns invalid.Fields under "line".
+func scan(line string, on court.Court) (scanner, error) {
+	if len([]rune(line)) > longest {
+		return scanner{}, invalid.Fields{{Path: "line", Message: fmt.Sprintf("a line has at most %d characters", longest)}}
+	}
+	return scanner{court: on, tokens: lex(line), words: []Word{}}, nil
+}
+
+// misread says the first thing that was not understood; nil where all was.
+func (r *scanner) misread() error {
+	i := slices.IndexFunc(r.words, func(w Word) bool { return w.Wrong != "" })
+	if i < 0 {
+		return nil
+	}
+	return invalid.Fields{{Path: "line", Message: fmt.Sprintf("%s: %s", r.words[i].Text, r.words[i].Wrong)}}
+}
+
+func (r *scanner) peek() (token, bool) {
 	if r.at >= len(r.tokens) {
 		return token{}, false
 	}
@@ -88,7 +110,7 @@ func (r *reader) peek() (token, bool) {
 }
 
 // understood notes what some tokens mean.
-func (r *reader) understood(first, last token, means string) {
+func (r *scanner) understood(first, last token, means string) {
 	text := first.text
 	if last.from > first.from {
 		text += " " + last.text
@@ -96,7 +118,7 @@ func (r *reader) understood(first, last token, means string) {
 	r.words = append(r.words, Word{From: first.from, To: last.to, Text: text, Means: means})
 }
 
-func (r *reader) failed(t token, why string) {
+func (r *scanner) failed(t token, why string) {
 	r.wrong = true
 	r.words = append(r.words, Word{From: t.from, To: t.to, Text: t.text, Wrong: why})
 }
@@ -114,7 +136,7 @@ func (r *reader) part() {
 }
 
 // end takes a semicolon; whatever stands before it was not understood.
-func (r *reader) end() {
+func (r *scanner) end() {
 	for t, ok := r.peek(); ok; t, ok = r.peek() {
 		r.at++
 		if t.text == ";" {

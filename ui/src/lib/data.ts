@@ -2,7 +2,6 @@ import { createInfiniteQuery, createQuery, type QueryClient } from '@tanstack/sv
 import {
   answer,
   api,
-  type DrillDocument,
   type Game,
   type GoalAsked,
   type Profile,
@@ -46,7 +45,6 @@ export const keys = {
   stand: (asked: StandAsked | undefined) => ['reckoner', 'stand', asked] as const,
   angles: (asked: AnglesAsked | undefined) => ['reckoner', 'angles', asked] as const,
   versions: (asked: unknown) => ['versions', asked] as const,
-  line: (drill: DrillDocument, line: string) => ['line', drill, line] as const,
   regions: (court: string) => ['regions', court] as const,
 }
 

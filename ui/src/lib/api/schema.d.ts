@@ -311,6 +311,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/games/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The rules of a game as one line in words */
+        post: operations["readGameLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/games/preview": {
         parameters: {
             query?: never;
@@ -2929,6 +2946,20 @@ export interface components {
              * @description Mean number, with those that do not count
              */
             rallies: number;
+        };
+        GameLineAsked: {
+            document: components["schemas"]["GameDocument"];
+            /** @description Empty: the game is to be written as a line */
+            line: string;
+        };
+        GameLineRead: {
+            /** @description The game with the rules of the line; null where some of it was not understood */
+            document: null | components["schemas"]["GameDocument"];
+            /** @description As it is typed; or the game as a line, where none was */
+            line: string;
+            words: components["schemas"]["ShorthandWord"][];
+            /** @description What was not understood, in a sentence; else empty */
+            wrong: string;
         };
         GameMatch: {
             /** @description On which it is played; empty: not known */
@@ -5798,6 +5829,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GameHandicap"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readGameLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GameLineAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GameLineRead"];
                 };
             };
             default: {

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { MediaQuery } from 'svelte/reactivity'
-  import type { Vocabulary } from '../../lib/api/client'
+  import { answer, api, type Vocabulary } from '../../lib/api/client'
   import CourtTable from '../../court/CourtTable.svelte'
+  import InWords from '../../lib/InWords.svelte'
   import Tabs from '../../lib/Tabs.svelte'
   import BallCard from './BallCard.svelte'
   import Balls from './Balls.svelte'
@@ -10,7 +11,6 @@
   import CourtChange from './CourtChange.svelte'
   import DrillFields from './DrillFields.svelte'
   import DrillWords from './DrillWords.svelte'
-  import InWords from './InWords.svelte'
   import Measures from './Measures.svelte'
   import NoGo from './NoGo.svelte'
   import PatternFields from './PatternFields.svelte'
@@ -128,7 +128,17 @@
             </ul>
           {/if}
           {#if rally && vocabulary}<PatternFields {draft} {report} {vocabulary} {builtIn} />{/if}
-          <div class="mt-2"><InWords {bench} /></div>
+          <div class="mt-2">
+            <InWords
+              label="The pattern in words"
+              document={bench.plain}
+              read={(document, line) => answer(api.POST('/api/drills/line', { body: { document, line } }))}
+              bind:typed={bench.line}
+              fixed={bench.builtIn}
+              example="deep FH, short FH, deep BH; 3.5 s; x2; aim 1.4 m in left 2 m deep"
+              ontake={(taken) => bench.draft.replace(taken)}
+            />
+          </div>
         </div>
         {#if bench.ball !== undefined && vocabulary}
           <BallCard {bench} index={bench.ball} {vocabulary} />

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
-  import type { Game, GameDocument } from '../../lib/api/client'
+  import { answer, api, type Game, type GameDocument } from '../../lib/api/client'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
+  import InWords from '../../lib/InWords.svelte'
   import { notices } from '../../lib/notice.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import Tabs from '../../lib/Tabs.svelte'
@@ -32,11 +33,15 @@
   $effect(() => desk.ask(document, $state.snapshot(desk.asked)))
   const on = $derived(desk.worked?.onCourt ?? game.onCourt)
   let tab = $state<'rules' | 'try' | 'versions' | 'words'>('rules')
+  const example = '1v1; serve, then other every 2; bonus "cone hit" 3 wins; to 11, two ahead'
+  /** A line in words that is typed and not taken over yet. */
+  let line = $state<string>()
   const wrong = $derived(Object.keys(desk.errors).length > 0)
+  const ofVersions = $derived(Object.keys(desk.errors).some((path) => path.startsWith('versions')))
   const tabs = $derived([
-    { id: 'rules', label: 'Rules', wrong },
+    { id: 'rules', label: 'Rules', wrong: wrong && !ofVersions },
     { id: 'try', label: 'Try it, fair, how long' },
-    { id: 'versions', label: 'Versions' },
+    { id: 'versions', label: 'Versions', wrong: ofVersions },
     { id: 'words', label: 'Words, care' },
   ] as const)
   const lines = (text: string) =>
@@ -105,6 +110,15 @@
       {:else if tab === 'versions'}
         <Versions {desk} />
       {:else}
+        <InWords
+          label="The game in words"
+          {document}
+          read={(document, line) => answer(api.POST('/api/games/line', { body: { document, line } }))}
+          bind:typed={line}
+          fixed={builtIn}
+          {example}
+          ontake={(taken) => draft.replace(taken)}
+        />
         <ul class="mb-3 list-disc pl-5">
           {#each desk.worked?.sentences ?? game.sentences as sentence, i (i)}<li>{sentence}</li>{/each}
         </ul>

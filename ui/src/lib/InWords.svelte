@@ -1,67 +1,65 @@
-<script lang="ts">
+<script lang="ts" generics="D extends object">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
-  import { answer, api } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import type { Bench } from './bench.svelte'
+  import type { LineRead } from './api/client'
 
-  /** The pattern as one line in words: read as it is typed, taken over by Enter. */
+  /** A document as one line in words: read as it is typed, taken over by Enter. */
   interface Props {
-    bench: Bench
+    /** What it is called for who cannot see it. */
+    label: string
+    document: D
+    /** Reads a line; an empty one asks how the document is written. */
+    read: (document: D, line: string) => Promise<Omit<LineRead, 'document'> & { document: D | null }>
+    /** What is typed and not taken over yet; undefined while it is the document's own. */
+    typed?: string
+    fixed: boolean
+    example: string
+    ontake: (document: D) => void
   }
-  let { bench }: Props = $props()
-  const builtIn = $derived(bench.builtIn)
-  const typed = $derived(bench.line)
-  const plain = $derived(bench.plain)
-  const line = (typed: string) =>
-    answer(api.POST('/api/drills/line', { body: { document: plain, line: typed } }))
-  const own = createQuery(() => ({
-    queryKey: keys.line(plain, ''),
-    queryFn: () => line(''),
+  let { label, document, read, typed = $bindable(), fixed, example, ontake }: Props = $props()
+  const id = $props.id()
+  const asked = (line: string) => ({
+    queryKey: ['line', document, line],
+    queryFn: () => read(document, line),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
-  }))
-  const read = createQuery(() => ({
-    queryKey: keys.line(plain, typed ?? ''),
-    queryFn: () => line(typed ?? ''),
-    enabled: (typed ?? '').trim() !== '',
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  }))
-  const understood = $derived(typed === undefined || typed.trim() === '' ? undefined : read.data)
+  })
+  const own = createQuery(() => asked(''))
+  const reading = createQuery(() => ({ ...asked(typed ?? ''), enabled: (typed ?? '').trim() !== '' }))
+  const understood = $derived(typed === undefined || typed.trim() === '' ? undefined : reading.data)
   /** The answer is about what is typed, not about what was typed before it. */
   const fresh = $derived(understood?.line === typed)
 
   async function takeOver() {
     if (typed === undefined || typed.trim() === '') return
-    const taken = (await line(typed)).document
+    const taken = (await read(document, typed)).document
     if (!taken) return
-    bench.draft.replace(taken)
-    bench.line = undefined
+    ontake(taken)
+    typed = undefined
   }
 
   function key(event: KeyboardEvent) {
     if (event.key === 'Enter' && !event.shiftKey) {
       event.preventDefault()
       void takeOver()
-    } else if (event.key === 'Escape') bench.line = undefined
+    } else if (event.key === 'Escape') typed = undefined
   }
 </script>
 
 <details class="no-print mb-3">
   <summary class="cursor-pointer text-sm font-medium">In words</summary>
-  <label class="sr-only" for="in-words">The pattern in words</label>
+  <label class="sr-only" for="{id}-line">{label}</label>
   <textarea
-    id="in-words"
+    id="{id}-line"
     class="textarea w-full"
     class:textarea-error={fresh && understood?.wrong}
     rows="2"
     spellcheck="false"
-    readonly={builtIn}
-    aria-describedby="in-words-means"
+    readonly={fixed}
+    aria-describedby="{id}-means"
     value={typed ?? own.data?.line ?? ''}
-    oninput={(event) => (bench.line = event.currentTarget.value)}
+    oninput={(event) => (typed = event.currentTarget.value)}
     onkeydown={key}></textarea>
-  <div id="in-words-means" class="text-sm">
+  <div id="{id}-means" class="text-sm">
     {#if understood}
       <p class="means">
         {#each understood.words.filter((word) => word.means || word.wrong) as word, i (i)}
@@ -77,11 +75,9 @@
           <button class="link" onclick={takeOver}>Take it over</button> or press Enter; Escape leaves it as it was.
         </p>
       {/if}
-    {:else if !builtIn}
+    {:else if !fixed}
       <p class="hint">
-        One line is the whole pattern: <code
-          >deep FH, short FH, deep BH; 3.5 s; x2; aim 1.4 m in left 2 m deep</code
-        >. It can be sent in a message, and typed in here.
+        One line is the whole of it: <code>{example}</code>. It can be sent in a message, and typed in here.
       </p>
     {/if}
   </div>
