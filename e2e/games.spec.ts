@@ -333,7 +333,7 @@ test('a game is made of sentences, and what makes no sense is told where it stan
   await expect(page.getByText('All changes saved')).toBeVisible()
   await expect(page.getByRole('button', { name: /^far side, place 3/ })).toBeVisible()
   await page.getByRole('tab', { name: 'Words, care' }).click()
-  await expect(page.getByText('Net cord, by the side that holds the net', { exact: false })).toBeVisible()
+  await expect(page.getByText('Net cord, by the side that holds the net,', { exact: false })).toBeVisible()
 })
 
 test('a game is added to a lesson in two acts, is on its road and sheet, and is scored on court', async ({

@@ -113,7 +113,7 @@ func (r Rules) pointsInWords() []string {
 	for _, a := range r.Awards {
 		name := units.Title(a.Name)
 		if a.By != "" {
-			name += ", by " + string(a.By)
+			name += ", by " + string(a.By) + ","
 		}
 		var what string
 		switch a.Ends {

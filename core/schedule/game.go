@@ -19,8 +19,7 @@ type GameInBlock struct {
 	Rules   []string      `json:"rules" description:"In words"`
 	Minutes game.Duration `json:"minutes" description:"Of one game"`
 	Games   int           `json:"games" description:"That are over in the minutes there are, four times of five; one after the other"`
-	AtOnce  int           `json:"atOnce" description:"Games that are played at once"`
-	Courts  int           `json:"courts" description:"That they take"`
+	AtOnce  int           `json:"atOnce" description:"Games that are played at once, each on a court"`
 	Waiting int           `json:"waiting" description:"Who wait"`
 	Missing int           `json:"missing" description:"Players that are missing for one game"`
 	ToNear  int           `json:"toNear" description:"What it can be played to in the minutes there are; 0 where it is not played to points"`
@@ -60,7 +59,7 @@ func (l Prepared) game(ctx context.Context, work float64) (*GameInBlock, error) 
 	if rules.Rotation.Every == 0 {
 		g.AtOnce = max(1, min(people/max(1, places), max(1, l.space.Courts)))
 	}
-	g.Courts, g.Waiting = g.AtOnce, max(0, people-g.AtOnce*places)
+	g.Waiting = max(0, people-g.AtOnce*places)
 	minutes := work / 60
 	for n := 1; n <= 30 && f.Times(n).OverIn(tempo, minutes) >= 0.8; n++ {
 		g.Games = n
@@ -95,9 +94,9 @@ func (g GameInBlock) group() string {
 	case g.Missing > 0:
 		return units.Count(g.Missing, "player is", "players are") + " missing"
 	case g.AtOnce > 1 && g.Waiting > 0:
-		return fmt.Sprintf("%d games at once on %d courts, %s", g.AtOnce, g.Courts, units.Count(g.Waiting, "waits", "wait"))
+		return fmt.Sprintf("%d games at once on %d courts, %s", g.AtOnce, g.AtOnce, units.Count(g.Waiting, "waits", "wait"))
 	case g.AtOnce > 1:
-		return fmt.Sprintf("%d games at once on %d courts", g.AtOnce, g.Courts)
+		return fmt.Sprintf("%d games at once on %d courts", g.AtOnce, g.AtOnce)
 	case g.Waiting > 0:
 		return units.Count(g.Waiting, "waits", "wait")
 	}

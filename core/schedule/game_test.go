@@ -57,7 +57,7 @@ func TestAGroupAtAGame(t *testing.T) {
 	duel := library.Games()[1].Document
 	require.Equal(t, 2, duel.Rules.Players())
 	s := withGame(t, duel, 7, 3, 10)
-	require.Equal(t, []int{3, 3, 1, 0}, []int{s.Game.AtOnce, s.Game.Courts, s.Game.Waiting, s.Game.Missing})
+	require.Equal(t, []int{3, 1, 0}, []int{s.Game.AtOnce, s.Game.Waiting, s.Game.Missing})
 	require.Equal(t, "3 games at once on 3 courts, 1 waits", s.Group)
 	s = withGame(t, duel, 7, 1, 10)
 	require.Equal(t, []int{1, 5}, []int{s.Game.AtOnce, s.Game.Waiting})

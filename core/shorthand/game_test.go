@@ -2,6 +2,8 @@ package shorthand_test
 
 import (
 	"encoding/json"
+	"os"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -154,6 +156,23 @@ func TestAGameAsACoachWritesIt(t *testing.T) {
 	require.NoError(t, err)
 	require.NoError(t, short.Check())
 	require.Zero(t, short.Rules.Rally, "a rally of a little match is worth nothing")
+}
+
+// The lines that docs/shorthand.md shows are games.
+func TestGamesInTheDocs(t *testing.T) {
+	docs, err := os.ReadFile("../../docs/shorthand.md")
+	require.NoError(t, err)
+	_, after, found := strings.Cut(string(docs), "# A game in one line")
+	require.True(t, found)
+	lines := strings.Split(strings.TrimSpace(strings.Split(after, "```")[1]), "\n")
+	require.Len(t, lines, 4)
+	d, err := library.NewGame("pickleball")
+	require.NoError(t, err)
+	for _, line := range lines {
+		read, _, err := shorthand.AppliedGame(d, line)
+		require.NoError(t, err, line)
+		require.NoError(t, read.Check(), line)
+	}
 }
 
 // What is not understood is told where it stands, and nothing is changed.

@@ -133,10 +133,11 @@ func (g *gameReader) attributes(known map[string]attr) {
 		if t.text == "," {
 			continue
 		}
-		key, value, last := keyOf(t.text)
+		key, value := keyOf(t.text)
+		last := t
 		if next, more := g.peek(); more && !divides(next) {
 			if both := key + "-" + strings.ToLower(next.text); known[both].set != nil {
-				key, last = both, &next
+				key, last = both, next
 				g.at++
 			}
 		}
@@ -145,39 +146,36 @@ func (g *gameReader) attributes(known map[string]attr) {
 			g.failed(t, "is not known here")
 			continue
 		}
-		if last == nil {
-			last = &t
-		}
 		if a.takes {
 			next, more := g.peek()
 			if !more || divides(next) {
 				g.failed(t, "something is missing after it")
 				continue
 			}
-			value, last = next.text, &next
+			value, last = next.text, next
 			g.at++
 		}
 		means, err := a.set(value)
 		if err != nil {
-			g.failed(*last, err.Error())
+			g.failed(last, err.Error())
 			continue
 		}
-		g.understood(t, *last, means)
+		g.understood(t, last, means)
 	}
 }
 
 // keyOf is how a word is looked up, and what it says where it stands for itself.
-func keyOf(text string) (key, value string, last *token) {
+func keyOf(text string) (key, value string) {
 	if strings.HasPrefix(text, aText) || strings.HasPrefix(text, aPlace) {
-		return text[:1], text, nil
+		return text[:1], text
 	}
 	if _, err := strconv.ParseFloat(text, 64); err == nil {
-		return aNumber, text, nil
+		return aNumber, text
 	}
 	if before, after, ok := strings.Cut(text, "="); ok {
-		return strings.ToLower(before) + "=", after, nil
+		return strings.ToLower(before) + "=", after
 	}
-	return strings.ToLower(text), text, nil
+	return strings.ToLower(text), text
 }
 
 // gamePart is a word that begins a part of a game.

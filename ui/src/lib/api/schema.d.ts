@@ -4536,10 +4536,8 @@ export interface components {
             walk: components["schemas"]["CourtStep"][];
         };
         ScheduleGameInBlock: {
-            /** @description Games that are played at once */
+            /** @description Games that are played at once, each on a court */
             atOnce: number;
-            /** @description That they take */
-            courts: number;
             /** @description That are over in the minutes there are, four times of five; one after the other */
             games: number;
             id: string;

@@ -103,6 +103,10 @@
       {#if desk.asking.refusal}<p class="text-error mb-2" role="alert">
           {Object.values(desk.asking.fields)[0] ?? desk.asking.refusal}
         </p>{/if}
+      {#if desk.asked.version && tab !== 'versions'}<p class="mb-2" role="status">
+          On the court and at the foot: the version “{desk.asked.version}”.
+          <button class="link" onclick={() => (desk.asked.version = undefined)}>Show it as written</button>
+        </p>{/if}
       {#if tab === 'rules'}
         <RuleSentences {desk} />
       {:else if tab === 'try'}

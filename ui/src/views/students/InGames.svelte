@@ -40,7 +40,7 @@
         </div>
         {#if transfer}{@render bar('Drills', transfer.drills)}{/if}
         {@render bar('Games', games)}
-        <p class="mt-1 text-sm">
+        <p class="mt-1 text-sm first-letter:uppercase">
           {#if transfer}{transfer.between.sentence}; {transfer.sure}.{:else}Not counted in a drill of late.{/if}
         </p>
       </div>
