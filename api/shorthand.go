@@ -45,47 +45,38 @@ func (s *server) shorthandRoutes() []Route {
 	}
 }
 
-func readLine(_ context.Context, _ None, body LineAsked) (LineRead, error) {
-	r := LineRead{Line: body.Line, Words: []shorthand.Word{}}
+func readLine(_ context.Context, _ None, body LineAsked) (r LineRead, err error) {
+	r = LineRead{Line: body.Line, Words: []shorthand.Word{}}
 	if body.Line == "" {
 		r.Line = shorthand.Of(body.Document)
 		return r, nil
 	}
-	document, words, err := shorthand.Applied(body.Document, body.Line)
-	r.Words = words
-	if err == nil {
-		err = document.Check()
-	}
-	if err == nil {
-		r.Document = &document
-	}
-	r.Wrong, err = wrongWith(err)
+	r.Document, r.Words, r.Wrong, err = applied(body.Document, body.Line, shorthand.Applied)
 	return r, err
 }
 
-func readGameLine(_ context.Context, _ None, body GameLineAsked) (GameLineRead, error) {
-	r := GameLineRead{Line: body.Line, Words: []shorthand.Word{}}
+func readGameLine(_ context.Context, _ None, body GameLineAsked) (r GameLineRead, err error) {
+	r = GameLineRead{Line: body.Line, Words: []shorthand.Word{}}
 	if body.Line == "" {
 		r.Line = shorthand.OfGame(body.Document)
 		return r, nil
 	}
-	document, words, err := shorthand.AppliedGame(body.Document, body.Line)
-	r.Words = words
-	if err == nil {
-		err = document.Check()
-	}
-	if err == nil {
-		r.Document = &document
-	}
-	r.Wrong, err = wrongWith(err)
+	r.Document, r.Words, r.Wrong, err = applied(body.Document, body.Line, shorthand.AppliedGame)
 	return r, err
 }
 
-// wrongWith is what is wrong with a line, in a sentence; any other error is passed on.
-func wrongWith(err error) (string, error) {
-	var wrong invalid.Fields
-	if errors.As(err, &wrong) {
-		return wrong[0].Message, nil
+// applied is a document with a line read into it, what was understood of each word, and what is wrong in a sentence: then there is none.
+func applied[D interface{ Check() error }](d D, line string, read func(D, string) (D, []shorthand.Word, error)) (*D, []shorthand.Word, string, error) {
+	d, words, err := read(d, line)
+	if err == nil {
+		err = d.Check()
 	}
-	return "", err
+	var wrong invalid.Fields
+	switch {
+	case errors.As(err, &wrong):
+		return nil, words, wrong[0].Message, nil
+	case err != nil:
+		return nil, words, "", err
+	}
+	return &d, words, "", nil
 }

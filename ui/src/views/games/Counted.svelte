@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { GameMeasure } from '../../lib/api/client'
   import { vocabularyQuery } from '../../lib/data'
-  import { among, whose } from './choices'
+  import { whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
   import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
+  import Sentence from './Sentence.svelte'
 
   /** The strokes that are counted beside the score, a sentence each, so that they can be set against drills. */
   interface Props {
@@ -41,56 +42,48 @@
 
 {#each list as measure, i (measure.id)}
   {@const n = i + 1}
-  <div>
-    <p>
-      Beside the score <Phrase
-        label="Counted {n}: name"
-        wide="11rem"
-        maxlength={60}
-        value={measure.name}
-        disabled={fixed}
-        onchange={(name) => set(i, { name })}
-      />, a
-      <Pick
-        label="Counted {n}: stroke"
-        value={measure.stroke}
-        options={strokes.map((value) => ({ value, label: value }))}
-        disabled={fixed}
-        onchange={(stroke) => set(i, { stroke })}
-      />
-      by <Pick
-        label="Counted {n}: by"
-        value={measure.by ?? ''}
-        options={whose}
-        disabled={fixed}
-        onchange={(by) => set(i, { by: by || undefined })}
-      />, is counted, made or missed: stroke <Count
-        label="Counted {n}: stroke of the rally"
-        value={measure.shot ?? 0}
-        max={9}
-        disabled={fixed}
-        onchange={(shot) => set(i, { shot: shot || undefined })}
-      /> of the rally (0: any). Made
-      <Pick
-        label="Counted {n}: made"
-        value={measure.award ?? ''}
-        options={awards}
-        disabled={fixed}
-        onchange={(award) => set(i, { award: award || undefined })}
-      />.
-      {#if !fixed}<button
-          class="btn btn-xs"
-          onclick={() => desk.change((r) => (r.measures = r.measures?.filter((_, k) => k !== i)))}
-          >Take out<span class="sr-only"> counted {n}</span></button
-        >{/if}
-    </p>
-    {#each among(desk.errors, `rules.measures.${i}`) as message (message)}<p
-        class="text-error text-sm"
-        role="alert"
-      >
-        {message}
-      </p>{/each}
-  </div>
+  <Sentence
+    {desk}
+    path={`rules.measures.${i}`}
+    which="counted {n}"
+    ontakeout={() => desk.change((r) => (r.measures = r.measures?.filter((_, k) => k !== i)))}
+  >
+    Beside the score <Phrase
+      label="Counted {n}: name"
+      wide="11rem"
+      maxlength={60}
+      value={measure.name}
+      disabled={fixed}
+      onchange={(name) => set(i, { name })}
+    />, a
+    <Pick
+      label="Counted {n}: stroke"
+      value={measure.stroke}
+      options={strokes.map((value) => ({ value, label: value }))}
+      disabled={fixed}
+      onchange={(stroke) => set(i, { stroke })}
+    />
+    by <Pick
+      label="Counted {n}: by"
+      value={measure.by ?? ''}
+      options={whose}
+      disabled={fixed}
+      onchange={(by) => set(i, { by: by || undefined })}
+    />, is counted, made or missed: stroke <Count
+      label="Counted {n}: stroke of the rally"
+      value={measure.shot ?? 0}
+      max={9}
+      disabled={fixed}
+      onchange={(shot) => set(i, { shot: shot || undefined })}
+    /> of the rally (0: any). Made
+    <Pick
+      label="Counted {n}: made"
+      value={measure.award ?? ''}
+      options={awards}
+      disabled={fixed}
+      onchange={(award) => set(i, { award: award || undefined })}
+    />.</Sentence
+  >
 {/each}
 {#if !fixed && list.length < 4}<p>
     <button class="btn btn-sm" onclick={add}>A stroke is counted beside the score</button>

@@ -1,10 +1,11 @@
 <script lang="ts">
   import type { GameRestriction } from '../../lib/api/client'
-  import { among, kept, whose } from './choices'
+  import { kept, whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
   import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
+  import Sentence from './Sentence.svelte'
 
   /** What has to be kept to, a sentence each: who does not loses the rally. */
   interface Props {
@@ -19,50 +20,42 @@
 
 {#each list as each, i (i)}
   {@const n = i + 1}
-  <div>
-    <p>
-      <Pick
-        label="Rule {n}: who"
-        value={each.who ?? ''}
-        options={whose}
-        disabled={fixed}
-        onchange={(who) => set(i, { who: who || undefined })}
-      />
-      <Pick
-        label="Rule {n}: what"
-        value={each.kind}
-        options={kept}
-        disabled={fixed}
-        onchange={(kind) => set(i, { kind })}
-      />
-      <Phrase
-        label="Rule {n}: how, or what exactly"
-        wide="14rem"
-        placeholder={each.kind === 'has to be played so' ? 'how' : 'what exactly, if needed'}
-        value={each.text ?? ''}
-        disabled={fixed}
-        onchange={(text) => set(i, { text: text || undefined })}
-      />
-      with stroke <Count
-        label="Rule {n}: stroke of the rally"
-        value={each.shot ?? 0}
-        max={9}
-        disabled={fixed}
-        onchange={(shot) => set(i, { shot: shot || undefined })}
-      /> of the rally (0: all).
-      {#if !fixed}<button
-          class="btn btn-xs"
-          onclick={() => desk.change((r) => (r.restrictions = r.restrictions?.filter((_, k) => k !== i)))}
-          >Take out<span class="sr-only"> rule {n}</span></button
-        >{/if}
-    </p>
-    {#each among(desk.errors, `rules.restrictions.${i}`) as message (message)}<p
-        class="text-error text-sm"
-        role="alert"
-      >
-        {message}
-      </p>{/each}
-  </div>
+  <Sentence
+    {desk}
+    path={`rules.restrictions.${i}`}
+    which="rule {n}"
+    ontakeout={() => desk.change((r) => (r.restrictions = r.restrictions?.filter((_, k) => k !== i)))}
+  >
+    <Pick
+      label="Rule {n}: who"
+      value={each.who ?? ''}
+      options={whose}
+      disabled={fixed}
+      onchange={(who) => set(i, { who: who || undefined })}
+    />
+    <Pick
+      label="Rule {n}: what"
+      value={each.kind}
+      options={kept}
+      disabled={fixed}
+      onchange={(kind) => set(i, { kind })}
+    />
+    <Phrase
+      label="Rule {n}: how, or what exactly"
+      wide="14rem"
+      placeholder={each.kind === 'has to be played so' ? 'how' : 'what exactly, if needed'}
+      value={each.text ?? ''}
+      disabled={fixed}
+      onchange={(text) => set(i, { text: text || undefined })}
+    />
+    with stroke <Count
+      label="Rule {n}: stroke of the rally"
+      value={each.shot ?? 0}
+      max={9}
+      disabled={fixed}
+      onchange={(shot) => set(i, { shot: shot || undefined })}
+    /> of the rally (0: all).</Sentence
+  >
 {/each}
 {#if !fixed && list.length < 8}<p>
     <button

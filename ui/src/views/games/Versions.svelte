@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { GameVersion } from '../../lib/api/client'
   import { courtsQuery } from '../../lib/data'
-  import { among } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
   import Phrase from './Phrase.svelte'
   import Pick from './Pick.svelte'
+  import Sentence from './Sentence.svelte'
   import Tick from './Tick.svelte'
 
   /** How else a game can be played: another court with its ball, half of it, one side of the middle, other points. */
@@ -62,7 +62,7 @@
         class:btn-primary={shown === version.name}
         onclick={() => show(version.name)}>{version.name}</button
       >
-      <p>
+      <Sentence {desk} path={`versions.${i}`} which="version {n}" ontakeout={() => takeOut(i)}>
         <Phrase
           label="Version {n}: name"
           wide="11rem"
@@ -106,17 +106,8 @@
           checked={version.half}
           disabled={fixed}
           onchange={(half) => set(i, { half })}
-        />
-        {#if !fixed}<button class="btn btn-xs" onclick={() => takeOut(i)}
-            >Take out<span class="sr-only"> version {n}</span></button
-          >{/if}
-      </p>
-      {#each among(desk.errors, `versions.${i}`) as message (message)}<p
-          class="text-error text-sm"
-          role="alert"
-        >
-          {message}
-        </p>{/each}
+        /></Sentence
+      >
     </li>
   {/each}
 </ul>
