@@ -59,6 +59,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.anticipateRoutes()...)
 	table = append(table, s.shorthandRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
+	table = append(table, s.travelRoutes()...)
 	return append(table, s.courtsideRoutes()...)
 }
 

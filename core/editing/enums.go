@@ -6,3 +6,8 @@ package editing
 func (EditKind) Enum() []any {
 	return []any{Resize, SetTurns, SetLines, Pin, MoveBlock, InsertBlock, AddBlock, RemoveBlock, FitBlocks, SetBooking, SetVariant, SetVersion, SwapDrill, SetOnDeck, SetAttendance, HushFinding, SetSpace}
 }
+
+// Enum lists the values in the order in which they are offered.
+func (Going) Enum() []any {
+	return []any{Longer, Held, GoOn, GoBack, EndThen}
+}

@@ -772,6 +772,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/travel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One more minute, go on, go back, or end earlier, while a lesson is under way */
+        post: operations["travel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/played": {
         parameters: {
             query?: never;
@@ -2199,6 +2216,23 @@ export interface components {
         };
         /** @enum {string} */
         EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "swap" | "on deck" | "attendance" | "hush" | "space";
+        /** @enum {string} */
+        EditingGoing: "longer" | "held" | "go on" | "go back" | "end";
+        EditingTravel: {
+            kind: components["schemas"]["EditingGoing"];
+            /**
+             * Format: double
+             * @description How much longer, or how long it was held; of end, how long the lesson is
+             */
+            minutes?: number;
+            /**
+             * Format: double
+             * @description Of the lesson, at which it is done
+             */
+            second: number;
+            /** @description Of end: when it really begins, hours:minutes */
+            start?: string;
+        };
         FeedArea: {
             /**
              * Format: double
@@ -5048,6 +5082,21 @@ export interface components {
             /** @description What makes no sense on the new court */
             problems: components["schemas"]["InvalidFields"];
         };
+        Travelled: {
+            /** @description Null before the lesson is begun */
+            clock: null | components["schemas"]["LessonClock"];
+            /** @description One for each drill block, student and measure */
+            counters: components["schemas"]["Counter"][];
+            lesson: components["schemas"]["Lesson"];
+            /**
+             * Format: double
+             * @description Second of the lesson at this instant
+             */
+            second: number;
+            /** @description What got shorter or longer */
+            sentences: string[];
+            sheet: components["schemas"]["RunsheetCue"][];
+        };
         Tried: {
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
@@ -6774,6 +6823,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Counter"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    travel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EditingTravel"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Travelled"];
                 };
             };
             default: {

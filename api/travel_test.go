@@ -1,0 +1,55 @@
+package api_test
+
+import (
+	"net/http"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+)
+
+// The clock on the wall goes on while a lesson is held: what was lost is taken from what is left, and it is said from what.
+func TestALessonUnderWay(t *testing.T) {
+	c := newClub(t)
+	block, id := newID(), newID()
+	d := lessonFor(block, c.student(ada()))
+	d["minutes"] = 20
+	begun := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
+	before := begun.Plan.Planned
+	clock := func(second float64, running bool) {
+		read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", map[string]any{"second": second, "running": running, "finished": false}))
+	}
+	travel := func(body map[string]any) api.Travelled {
+		return read[api.Travelled](t, c.ask("POST", "/api/lessons/"+id+"/travel", body))
+	}
+	clock(0, true)
+	c.now = c.now.Add(2 * time.Minute)
+	clock(120, false)
+	c.now = c.now.Add(90 * time.Second)
+	held := travel(map[string]any{"kind": "held", "second": 120})
+	require.InDelta(t, 210, held.Second, 1e-6, "where the clock on the wall is")
+	require.True(t, held.Clock.Running)
+	first := begun.Plan.Blocks[0]
+	require.InDelta(t, first.End+90, held.Lesson.Plan.Blocks[0].End, 1)
+
+	longer := travel(map[string]any{"kind": "longer", "second": 210, "minutes": 1})
+	require.InDelta(t, held.Lesson.Plan.Blocks[0].End+60, longer.Lesson.Plan.Blocks[0].End, 1)
+	on := travel(map[string]any{"kind": "go on", "second": 240})
+	require.InDelta(t, on.Lesson.Plan.Blocks[1].Start, on.Second, 1)
+	back := travel(map[string]any{"kind": "go back", "second": on.Second + 5})
+	require.Greater(t, back.Lesson.Plan.Blocks[0].End, back.Second)
+	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "go back", "second": 3}), http.StatusUnprocessableEntity)
+	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "fly", "second": 3}), http.StatusUnprocessableEntity)
+
+	end := travel(map[string]any{"kind": "end", "second": 0, "minutes": 15, "start": "16:50"})
+	require.Equal(t, 15, end.Lesson.Document.Minutes)
+	require.Equal(t, "16:50", end.Lesson.Document.Start)
+	require.Less(t, end.Lesson.Plan.Planned, before+1)
+
+	// Held and forgotten until tomorrow: it goes on where it stood.
+	clock(300, false)
+	c.now = c.now.AddDate(0, 0, 1)
+	require.InDelta(t, 300, travel(map[string]any{"kind": "held", "second": 300}).Second, 1e-6)
+}
