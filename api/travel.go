@@ -39,7 +39,10 @@ func (s *server) travel(ctx context.Context, p byID, body editing.Travel) (Trave
 			if err != nil {
 				return Travelled{}, err
 			}
-			body.Second, body.Minutes = clock.Second, 0
+			if at, gone := record.Document.At(clock.Second); at >= 0 {
+				body.Block, body.Gone = record.Document.Blocks[at].ID, gone
+			}
+			body.Minutes = 0
 			if held := s.now().Sub(clock.Anchor).Minutes(); !clock.Running && held < float64(record.Document.Minutes) {
 				body.Minutes = held // longer than the lesson: it was forgotten, and goes on where it stood
 			}

@@ -28,22 +28,22 @@ func TestALessonUnderWay(t *testing.T) {
 	c.now = c.now.Add(2 * time.Minute)
 	clock(120, false)
 	c.now = c.now.Add(90 * time.Second)
-	held := travel(map[string]any{"kind": "held", "second": 120})
+	held := travel(map[string]any{"kind": "held", "block": ""})
 	require.InDelta(t, 210, held.Second, 1e-6, "where the clock on the wall is")
 	require.True(t, held.Clock.Running)
 	first := begun.Plan.Blocks[0]
 	require.InDelta(t, first.End+90, held.Lesson.Plan.Blocks[0].End, 1)
 
-	longer := travel(map[string]any{"kind": "longer", "second": 210, "minutes": 1})
+	longer := travel(map[string]any{"kind": "longer", "block": first.Block, "gone": 210, "minutes": 1})
 	require.InDelta(t, held.Lesson.Plan.Blocks[0].End+60, longer.Lesson.Plan.Blocks[0].End, 1)
-	on := travel(map[string]any{"kind": "go on", "second": 240})
+	on := travel(map[string]any{"kind": "go on", "block": first.Block, "gone": 240})
 	require.InDelta(t, on.Lesson.Plan.Blocks[1].Start, on.Second, 1)
-	back := travel(map[string]any{"kind": "go back", "second": on.Second + 5})
+	back := travel(map[string]any{"kind": "go back", "block": block, "gone": 5})
 	require.Greater(t, back.Lesson.Plan.Blocks[0].End, back.Second)
-	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "go back", "second": 3}), http.StatusUnprocessableEntity)
-	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "fly", "second": 3}), http.StatusUnprocessableEntity)
+	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "go back", "block": first.Block, "gone": 3}), http.StatusUnprocessableEntity)
+	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "fly", "block": first.Block}), http.StatusUnprocessableEntity)
 
-	end := travel(map[string]any{"kind": "end", "second": 0, "minutes": 15, "start": "16:50"})
+	end := travel(map[string]any{"kind": "end", "block": first.Block, "minutes": 15, "start": "16:50"})
 	require.Equal(t, 15, end.Lesson.Document.Minutes)
 	require.Equal(t, "16:50", end.Lesson.Document.Start)
 	require.Less(t, end.Lesson.Plan.Planned, before+1)
@@ -51,5 +51,5 @@ func TestALessonUnderWay(t *testing.T) {
 	// Held and forgotten until tomorrow: it goes on where it stood.
 	clock(300, false)
 	c.now = c.now.AddDate(0, 0, 1)
-	require.InDelta(t, 300, travel(map[string]any{"kind": "held", "second": 300}).Second, 1e-6)
+	require.InDelta(t, 300, travel(map[string]any{"kind": "held", "block": ""}).Second, 1e-6)
 }

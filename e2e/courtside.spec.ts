@@ -48,7 +48,9 @@ test('with five names every button is under the thumb and under nothing else', a
   const all = [
     ...['Made', 'Missed', 'Undo Ada', 'Count after the turn'].map((name) => answer(counting, name)),
     ...eight.slice(0, 5).map(({ name }) => answer(counting, name.split(' ')[0] ?? '')),
-    ...['Pause', 'Finish', 'Who is here'].map((name) => page.getByRole('button', { name, exact: true })),
+    ...['Hold', 'More', 'Who is here', 'One more minute', 'Next block', 'Block before'].map((name) =>
+      page.getByRole('button', { name, exact: true }),
+    ),
   ]
   for (const button of all)
     await expect.poll(() => uncovered(button), { message: button.toString() }).toBe(true)
@@ -75,10 +77,13 @@ test('undo takes back the last act, whoever’s it was', async ({ page, empty })
 
 test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   const counting = await five(page, empty)
-  await page.getByRole('button', { name: 'Finish', exact: true }).click()
-  const dialog = page.getByRole('dialog', { name: 'Finish the lesson now?' })
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const dialog = page.getByRole('dialog', { name: 'Calls, and the end of the lesson' })
   await expect(dialog).toContainText(/\d+:\d\d min of it are left/)
-  await dialog.getByRole('button', { name: 'Go on' }).click()
+  // Pressed and not held it says what to do, and nothing ends.
+  await dialog.getByRole('button', { name: 'Hold to finish the lesson' }).click()
+  await expect(dialog.getByText('Hold it down')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Back to the lesson' }).click()
   await answer(counting, 'Made').click()
   await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
 })
@@ -90,7 +95,7 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   let first = true
   let answered = 0
   page.on('response', (response) => {
-    if (response.url().endsWith('/clock')) answered++
+    if (/\/(clock|travel)$/.test(response.url())) answered++
   })
   await page.route('**/clock', async (route) => {
     if (first) {
@@ -107,10 +112,10 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await expect.poll(() => answered).toBe(3)
   await page.reload()
   await expect(time).toContainText('Both Verges')
-  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
 
   // What was not told to the program did not happen.
-  await page.route('**/clock', (route) => route.abort())
+  await page.route('**/travel', (route) => route.abort())
   await page.getByRole('button', { name: 'Next block' }).click()
   await expect(page.getByText(/Hodometer does not answer/)).toBeVisible()
   await expect(time).toContainText('Both Verges')

@@ -45,6 +45,13 @@ export async function lessonOf(club: Club, title: string): Promise<string> {
   return id
 }
 
+/** finished ends a lesson that runs, courtside: under More, by holding. */
+export async function finished(page: Page) {
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('button', { name: 'Hold to finish the lesson' }).click({ delay: 1000 })
+  await expect(page).toHaveURL(/afterwards$/)
+}
+
 /** openLesson opens the plan of the lesson of a title. */
 export async function openLesson(page: Page, club: Club, title: string): Promise<string> {
   const id = await lessonOf(club, title)

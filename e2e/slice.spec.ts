@@ -1,4 +1,4 @@
-import { addDrill, drawer, duplicate, expect, test } from './fixtures'
+import { addDrill, drawer, duplicate, expect, test, finished } from './fixtures'
 
 /** One coach's first afternoon: from an empty Hodometer to a student's next step. */
 test('a coach plans, runs and follows up a first lesson', async ({ page, empty }) => {
@@ -72,13 +72,12 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
   await page.reload()
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
   await counting.getByRole('button', { name: 'Count after the turn' }).click()
   await counting.getByRole('button', { name: '6 of 6' }).click()
   await expect(counting.getByText('9 of 10', { exact: true })).toBeVisible()
   await expect(counting.getByText('in a row 7')).toBeVisible()
-  await page.getByRole('button', { name: 'Finish' }).click()
-  await page.getByRole('dialog').getByRole('button', { name: 'Finish it' }).click()
+  await finished(page)
 
   // Afterwards.
   await expect(page.getByText('9 of 10 balls')).toBeVisible()

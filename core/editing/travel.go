@@ -26,10 +26,11 @@ const (
 	EndThen Going = "end"     // the lesson begins at a time of the day, and has so many minutes
 )
 
-// Travel is one thing done with the road at a second of the lesson.
+// Travel is one thing done with the road while a block is on.
 type Travel struct {
 	Kind    Going   `json:"kind"`
-	Second  float64 `json:"second" minimum:"0" maximum:"86400" description:"Of the lesson, at which it is done"`
+	Block   string  `json:"block" maxLength:"40" description:"Identifier of the block that is on"`
+	Gone    float64 `json:"gone,omitempty" minimum:"0" maximum:"86400" description:"Seconds of it that are gone"`
 	Minutes float64 `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"How much longer, or how long it was held; of end, how long the lesson is"`
 	Start   string  `json:"start,omitempty" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Of end: when it really begins, hours:minutes"`
 }
@@ -51,17 +52,16 @@ const (
 // the booking, and where even its least does not fit, each block has its least and it is said how late the lesson ends. It returns
 // invalid.Fields, or ctx.Err() when cancelled.
 func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs) (Travelled, error) {
-	if len(d.Blocks) == 0 {
-		return Travelled{}, invalid.Fields{{Path: "blocks", Message: "the lesson has no blocks"}}
+	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == t.Block })
+	if at < 0 {
+		return Travelled{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
 	}
 	d.Blocks = slices.Clone(d.Blocks)
-	at, begins := 0, 0.0
-	for at < len(d.Blocks)-1 && t.Second >= begins+d.Blocks[at].Seconds() {
-		begins += d.Blocks[at].Seconds()
-		at++
+	begins := 0.0
+	for _, before := range d.Blocks[:at] {
+		begins += before.Seconds()
 	}
-	gone := math.Max(0, t.Second-begins)
-	now, more := Travelled{Second: t.Second}, 0.0 // minutes for the rest, beside what it has
+	now, more := Travelled{Second: begins + t.Gone}, 0.0 // minutes for the rest, beside what it has
 	switch t.Kind {
 	case Longer, Held:
 		d.Blocks[at] = d.Blocks[at].Lasting(d.Blocks[at].Minutes + t.Minutes)
@@ -70,21 +70,21 @@ func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs)
 		}
 	case GoOn:
 		was := d.Blocks[at].Minutes
-		d.Blocks[at] = d.Blocks[at].Lasting(math.Max(lesson.ShortestBlock, math.Ceil(gone/0.6)/100))
+		d.Blocks[at] = d.Blocks[at].Lasting(math.Max(lesson.ShortestBlock, math.Ceil(t.Gone/0.6)/100))
 		more = math.Max(0, was-d.Blocks[at].Minutes)
 		now.Second = begins + d.Blocks[at].Seconds()
 	case GoBack:
 		if at == 0 {
-			return Travelled{}, invalid.Fields{{Path: "second", Message: "this is the first block"}}
+			return Travelled{}, invalid.Fields{{Path: "block", Message: "this is the first block"}}
 		}
 		at--
-		d.Blocks[at] = d.Blocks[at].Lasting(d.Blocks[at].Minutes + gone/60 + again)
+		d.Blocks[at] = d.Blocks[at].Lasting(d.Blocks[at].Minutes + t.Gone/60 + again)
 	case EndThen:
 		d.Minutes = int(math.Max(leastBooking, math.Round(t.Minutes)))
 		if t.Start != "" {
 			d.Start = t.Start
 		}
-		if gone == 0 {
+		if t.Gone == 0 {
 			at-- // it has not begun
 		}
 		more = float64(d.Minutes)

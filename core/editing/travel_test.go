@@ -33,72 +33,67 @@ func under(t require.TestingT, d lesson.Document, travel editing.Travel, in sche
 func TestTheRestIsFittedUnderWay(t *testing.T) {
 	d, in := sample.Hour()
 	d.Minutes = 48
-	longer := under(t, d, editing.Travel{Kind: editing.Longer, Second: 20 * 60, Minutes: 1}, in)
+	longer := under(t, d, editing.Travel{Kind: editing.Longer, Block: "3", Gone: 2 * 60, Minutes: 1}, in)
 	require.Equal(t, []float64{8, 10, 11}, minutesOf(longer.Document)[:3], "what is over stays as it was")
 	require.InDelta(t, 48, sample.Minutes(longer.Document), 0.05)
 	require.InDelta(t, 20*60, longer.Second, 1e-9)
 	require.Contains(t, strings.Join(longer.Sentences, " "), "instead of")
 	require.Equal(t, []float64{8, 10, 10, 5, 10, 5}, minutesOf(d), "the lesson itself is untouched")
 
-	on := under(t, d, editing.Travel{Kind: editing.GoOn, Second: 22 * 60}, in)
+	on := under(t, d, editing.Travel{Kind: editing.GoOn, Block: "3", Gone: 4 * 60}, in)
 	require.Equal(t, []float64{8, 10, 4}, minutesOf(on.Document)[:3])
 	require.InDelta(t, 22*60, on.Second, 1)
 	require.Greater(t, sample.Minutes(on.Document), 45.0, "the others have what it had left")
 	require.LessOrEqual(t, sample.Minutes(on.Document), 48.05)
 
 	// Half a minute into the third block: the second one goes on until 19:30, a minute from now.
-	back := under(t, d, editing.Travel{Kind: editing.GoBack, Second: 18.5 * 60}, in)
+	back := under(t, d, editing.Travel{Kind: editing.GoBack, Block: "3", Gone: 30}, in)
 	require.Equal(t, []float64{8, 11.5}, minutesOf(back.Document)[:2])
 	require.InDelta(t, 48, sample.Minutes(back.Document), 0.05)
 
 	// Held for two minutes: it goes on two minutes later, where the clock on the wall is.
-	held := under(t, d, editing.Travel{Kind: editing.Held, Second: 20 * 60, Minutes: 2}, in)
+	held := under(t, d, editing.Travel{Kind: editing.Held, Block: "3", Gone: 2 * 60, Minutes: 2}, in)
 	require.Equal(t, []float64{8, 10, 12}, minutesOf(held.Document)[:3])
 	require.InDelta(t, 22*60, held.Second, 1e-9)
 
 	// Seven minutes late, before the first block.
-	end := under(t, d, editing.Travel{Kind: editing.EndThen, Minutes: 41, Start: "16:52"}, in)
+	end := under(t, d, editing.Travel{Kind: editing.EndThen, Block: "1", Minutes: 41, Start: "16:52"}, in)
 	require.Equal(t, 41, end.Document.Minutes)
 	require.Equal(t, "16:52", end.Document.Start)
 	require.InDelta(t, 41, sample.Minutes(end.Document), 0.05)
 
 	// Where time is to spare nobody has to give, and nobody is given.
 	d.Minutes = 60
-	longer = under(t, d, editing.Travel{Kind: editing.Longer, Second: 20 * 60, Minutes: 2}, in)
+	longer = under(t, d, editing.Travel{Kind: editing.Longer, Block: "3", Gone: 2 * 60, Minutes: 2}, in)
 	require.Equal(t, []float64{8, 10, 12, 5, 10, 5}, minutesOf(longer.Document))
 	require.Empty(t, longer.Sentences)
 
 	// Where even the least does not fit, it is said how late the lesson ends.
 	d.Minutes = 48
-	much := under(t, d, editing.Travel{Kind: editing.Longer, Second: 20 * 60, Minutes: 20}, in)
+	much := under(t, d, editing.Travel{Kind: editing.Longer, Block: "3", Gone: 2 * 60, Minutes: 20}, in)
 	require.Greater(t, sample.Minutes(much.Document), 48.0)
 	require.Contains(t, much.Sentences[len(much.Sentences)-1], "min late")
 
-	_, err := editing.Under(t.Context(), d, editing.Travel{Kind: editing.GoBack, Second: 10}, in)
+	_, err := editing.Under(t.Context(), d, editing.Travel{Kind: editing.GoBack, Block: "1", Gone: 10}, in)
 	require.ErrorContains(t, err, "the first block")
 	d.Blocks = nil
-	_, err = editing.Under(t.Context(), d, editing.Travel{Kind: editing.Longer}, in)
+	_, err = editing.Under(t.Context(), d, editing.Travel{Kind: editing.Longer, Block: "1"}, in)
 	require.Error(t, err)
 }
 
 // Calls that would come after a block was cut are gone; those of a block that lasts longer stay.
 func TestCallsOfABlockUnderWay(t *testing.T) {
 	d, in := sample.Hour()
-	on := under(t, d, editing.Travel{Kind: editing.GoOn, Second: 9 * 60}, in)
+	on := under(t, d, editing.Travel{Kind: editing.GoOn, Block: "2", Gone: 60}, in)
 	require.Len(t, on.Document.Blocks[1].Calls, 1)
-	longer := under(t, d, editing.Travel{Kind: editing.Longer, Second: 9 * 60, Minutes: 1}, in)
+	longer := under(t, d, editing.Travel{Kind: editing.Longer, Block: "2", Gone: 60, Minutes: 1}, in)
 	require.Equal(t, d.Blocks[1].Calls, longer.Document.Blocks[1].Calls)
 }
 
-// onAt is which block is on at a second.
+// onAt is which block is on at a second, or a moment later.
 func onAt(d lesson.Document, second float64) int {
-	ends := 0.0
-	for i, b := range d.Blocks {
-		if ends += b.Seconds(); second < ends-1e-6 {
-			return i
-		}
-	}
-	return len(d.Blocks) - 1
+	at, _ := d.At(second + 1e-6)
+	return at
 }
 
 func TestAnythingUnderWay(t *testing.T) {
@@ -108,8 +103,8 @@ func TestAnythingUnderWay(t *testing.T) {
 		second := 0.0
 		for range rapid.IntRange(1, 6).Draw(t, "times") {
 			second = max(second, rapid.Float64Range(0, sample.Minutes(d)*60).Draw(t, "second"))
-			travel := editing.Travel{Second: second, Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"), Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.GoOn, editing.GoBack}).Draw(t, "kind")}
-			at := onAt(d, second)
+			at, gone := d.At(second)
+			travel := editing.Travel{Block: d.Blocks[at].ID, Gone: gone, Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"), Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.GoOn, editing.GoBack}).Draw(t, "kind")}
 			if travel.Kind == editing.GoBack && at == 0 {
 				continue
 			}

@@ -67,7 +67,7 @@ func (b Block) Played(students []string) Block {
 
 // Lasting is a block under way that lasts so many minutes in all: what it could have is settled, and calls that would come later are gone.
 func (b Block) Lasting(minutes float64) Block {
-	b.Minutes = math.Round(minutes*100) / 100
+	b.Minutes = math.Ceil(minutes*100-1e-6) / 100
 	b.Wanted, b.Min, b.Max, b.Step = 0, 0, 0, ""
 	b.Calls = slices.DeleteFunc(slices.Clone(b.Calls), func(c Call) bool { return c.Minute >= b.Minutes })
 	return b

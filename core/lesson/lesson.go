@@ -76,6 +76,18 @@ func (b Block) Plays() string {
 	return what + "#" + b.Version
 }
 
+// At is which block is on at a second of the lesson, and how many seconds of it are gone; the last one where the lesson is over, -1 where
+// there is none.
+func (d Document) At(second float64) (block int, gone float64) {
+	for i, b := range d.Blocks {
+		if second < b.Seconds() || i == len(d.Blocks)-1 {
+			return i, max(0, second)
+		}
+		second -= b.Seconds()
+	}
+	return -1, 0
+}
+
 // Document is a lesson.
 type Document struct {
 	FormatVersion int        `json:"version" minimum:"4" maximum:"4" description:"Of the format of this document"`

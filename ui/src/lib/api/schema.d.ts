@@ -2219,17 +2219,19 @@ export interface components {
         /** @enum {string} */
         EditingGoing: "longer" | "held" | "go on" | "go back" | "end";
         EditingTravel: {
+            /** @description Identifier of the block that is on */
+            block: string;
+            /**
+             * Format: double
+             * @description Seconds of it that are gone
+             */
+            gone?: number;
             kind: components["schemas"]["EditingGoing"];
             /**
              * Format: double
              * @description How much longer, or how long it was held; of end, how long the lesson is
              */
             minutes?: number;
-            /**
-             * Format: double
-             * @description Of the lesson, at which it is done
-             */
-            second: number;
             /** @description Of end: when it really begins, hours:minutes */
             start?: string;
         };

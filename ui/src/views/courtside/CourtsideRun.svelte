@@ -11,13 +11,19 @@
   import { keys, renew } from '../../lib/data'
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
+  import HoldButton from '../../lib/HoldButton.svelte'
+  import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
   import { Run } from './courtside.svelte'
-  import { callCue, keepAwake } from './signals'
+  import { callsBetween, goalsMet, type Moment } from './aloud'
+  import LateBegin from './LateBegin.svelte'
+  import { keepAwake } from './signals'
+  import Sounds from './Sounds.svelte'
   import StandPicture from './StandPicture.svelte'
   import VersionChoice from './VersionChoice.svelte'
+  import { Voice } from './voice.svelte'
   import WhoIsHere from './WhoIsHere.svelte'
 
   interface Props {
@@ -30,7 +36,8 @@
   const run = new Run(first)
   /** Seconds for which a role swap stands out. */
   const swapShown = 15
-  let sound = $state(localStorage.getItem('hodometer.sound') === 'on')
+  const voice = new Voice()
+  let more = $state<HTMLDialogElement>()
 
   const scheduled = $derived(run.scheduled)
   const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
@@ -52,40 +59,41 @@
     }
   })
 
-  let called = ''
+  let called: Moment | undefined
   $effect(() => {
-    const now = [run.cue, run.roles].map((cue) => `${cue?.second} ${cue?.text}`).join()
-    if (called && now !== called && run.running) callCue(sound)
+    const { cue, roles, running } = run
+    const block = over ? undefined : scheduled
+    const left = (scheduled?.end ?? 0) - run.second
+    const now = { running, cue, roles, block, left, met: goalsMet(run.counters) }
+    if (called) voice.call(callsBetween(called, now))
     called = now
   })
 
-  function setSound() {
-    sound = !sound
-    localStorage.setItem('hodometer.sound', sound ? 'on' : 'off')
-    if (sound) callCue(true)
-  }
-
   function jump(by: -1 | 1) {
+    if (run.begun) return void (by === 1 ? run.skip() : run.back())
+    // Before it is begun one looks at its blocks, and begins where one is.
     const { blocks, planned } = run.data.lesson.plan
     const here = blocks.findIndex((s) => s.block === scheduled?.block)
-    const second =
-      by === 1
-        ? (scheduled?.end ?? planned)
-        : (blocks[Math.max(0, here - (run.second - (scheduled?.start ?? 0) < 5 ? 1 : 0))]?.start ?? 0)
-    void run.set(second, run.running || !run.begun)
+    void run.set(by === 1 ? (scheduled?.end ?? planned) : (blocks[Math.max(0, here - 1)]?.start ?? 0), true)
   }
 
-  let ending = $state<HTMLDialogElement>()
-
-  /** A lesson that is not over is ended on purpose only, never by a thumb that slips. */
-  const askToFinish = () => (over ? void finish() : ending?.showModal())
-
   async function finish() {
-    ending?.close()
+    more?.close()
+    const { second, running } = run
     await run.deliver()
     if (!(await run.set(run.second, false, true))) return
     await renew(client, keys.lessons, keys.students)
-    await push(`/lessons/${run.data.lesson.id}/afterwards`)
+    const { id } = run.data.lesson
+    await push(`/lessons/${id}/afterwards`)
+    notices.done('The lesson is finished.', {
+      label: 'Take it up again',
+      run: async () => {
+        const body = { second, running, finished: false }
+        await answer(api.PUT('/api/lessons/{id}/clock', { params: { path: { id } }, body }))
+        notices.close()
+        await push(`/lessons/${id}/courtside`)
+      },
+    })
   }
 </script>
 
@@ -96,9 +104,7 @@
     >
     <h1 class="truncate text-base font-semibold">{run.data.lesson.document.title}</h1>
     <WhoIsHere data={run.data} second={run.second} ondone={() => run.reload()} />
-    <button class="btn btn-sm btn-ghost" onclick={setSound} aria-pressed={sound}
-      >Sound {sound ? 'on' : 'off'}</button
-    >
+    <button class="btn btn-sm btn-ghost" onclick={() => more?.showModal()}>More</button>
   </header>
 
   <!-- What scrolls is reached by key. -->
@@ -114,7 +120,7 @@
           )}
         />
       </p>
-      <p class="text-sm">{over ? 'over' : 'left of this block'}</p>
+      <p class="text-sm">{over ? 'over' : run.begun && !run.running ? 'held' : 'left of this block'}</p>
       {#if scheduled?.versions.length && !scheduled.game && !over}
         <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
       {/if}
@@ -162,6 +168,12 @@
     {/if}
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
 
+    {#if run.said}
+      <p class="px-4 text-sm" role="status">
+        {run.said.sentences.join(' ')}
+        <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
+      </p>
+    {/if}
     {#if run.waiting.length > 0}
       <p class="px-4 text-sm" role="status">
         {run.waiting.length === 1 ? '1 count is' : `${run.waiting.length} counts are`} kept {run.storageError
@@ -193,41 +205,55 @@
       >{/key}
   {/if}
 
-  <footer>
-    <button class="btn" onclick={() => jump(-1)} aria-label="Block before"
-      ><SkipBack aria-hidden="true" /></button
-    >
-    {#if run.running}
-      <button class="btn" onclick={() => void run.set(run.second, false)}
-        ><Pause aria-hidden="true" /> Pause</button
+  <footer class:over>
+    {#if over}
+      <button class="btn" onclick={() => void run.longer(1)}>One more minute</button>
+      <HoldButton class="btn-primary" hint="Hold it down to finish" onheld={() => void finish()}
+        >Finish</HoldButton
       >
     {:else}
-      <button class="btn btn-primary" onclick={() => void run.set(run.second, true)}
-        ><Play aria-hidden="true" /> {run.begun ? 'Go on' : 'Begin'}</button
+      <button class="btn" onclick={() => jump(-1)} aria-label="Block before"
+        ><SkipBack aria-hidden="true" /></button
+      >
+      {#if run.running}
+        <button class="btn" onclick={() => void run.hold()}><Pause aria-hidden="true" /> Hold</button>
+        <button class="btn" onclick={() => void run.longer(1)} aria-label="One more minute">+1 min</button>
+      {:else if run.begun}
+        <button class="btn btn-primary wide" onclick={() => void run.goOn()}
+          ><Play aria-hidden="true" /> Go on</button
+        >
+      {:else}
+        <LateBegin {run} />
+      {/if}
+      <button class="btn" onclick={() => jump(1)} aria-label="Next block"
+        ><SkipForward aria-hidden="true" /></button
       >
     {/if}
-    <button class="btn" onclick={() => jump(1)} aria-label="Next block"
-      ><SkipForward aria-hidden="true" /></button
-    >
-    <button class="btn" class:btn-primary={over} onclick={askToFinish}>Finish</button>
   </footer>
 </div>
 
-<dialog bind:this={ending} class="modal" aria-labelledby="end-title">
+<dialog bind:this={more} class="modal" aria-label="Calls, and the end of the lesson">
   <div class="modal-box">
-    <h2 id="end-title">Finish the lesson now?</h2>
-    <p class="mt-2">
-      {minutes(run.data.lesson.plan.planned - run.second)} min of it are left. What was counted is kept either way.
-    </p>
-    <form method="dialog" class="modal-action">
-      <button class="btn big">Go on</button>
-      <button class="btn big btn-primary" onclick={() => void finish()}>Finish it</button>
-    </form>
+    <Sounds {voice} />
+    {#if run.begun}
+      <h2 class="mt-6 text-lg">End of the lesson</h2>
+      <p class="text-sm">
+        {over
+          ? 'The road is travelled.'
+          : `${minutes(run.data.lesson.plan.planned - run.second)} min of it are left.`} What was counted is kept,
+        and it can be taken up again.
+      </p>
+      <HoldButton class="big btn-outline btn-error mt-2 w-full" onheld={() => void finish()}
+        >Hold to finish the lesson</HoldButton
+      >
+    {/if}
+    <form method="dialog" class="modal-action"><button class="btn big">Back to the lesson</button></form>
   </div>
 </dialog>
 
 <style>
-  .big {
+  .big,
+  :global(.hold.big) {
     min-height: 64px;
   }
   /* The clock and the calls may scroll; counting and the foot stay in sight. */
@@ -306,7 +332,13 @@
     gap: 0.5rem;
     padding: 0.5rem;
   }
-  footer .btn {
+  footer.over {
+    grid-template-columns: auto 1fr;
+  }
+  footer :global(.wide) {
+    grid-column: span 2;
+  }
+  footer :global(.btn) {
     min-height: 64px;
     min-width: 64px;
     font-size: 1.1rem;

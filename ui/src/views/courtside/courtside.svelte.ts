@@ -1,10 +1,13 @@
 import {
   answer,
   api,
+  over,
   type Counter,
   type Courtside,
   type Cue,
+  type LessonDocument,
   type ScheduledBlock,
+  type Travel,
 } from '../../lib/api/client'
 import { notices } from '../../lib/notice.svelte'
 import { TapQueue, type Tap, type Waiting, type Whose } from './queue'
@@ -25,9 +28,13 @@ export class Run {
   storageError = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
   #acts = $state.raw<{ block: string; whose: Whose }[]>([])
-  /** When the second of data was the second of the lesson. */
-  #since = performance.now()
+  /** What got shorter or longer by what was done with the road last, and the lesson before it. */
+  said = $state.raw<{ sentences: string[]; before: LessonDocument }>()
+  /** When the second of data was the second of the lesson, by the wall clock: it goes on while a phone sleeps. */
+  #since = Date.now()
   #answered: { data: Courtside; at: number }
+  /** What was answered last, shown or not. */
+  #last: Courtside
   #setting: Promise<unknown> = Promise.resolve()
   #sets = 0
   #queue = new TapQueue()
@@ -36,7 +43,8 @@ export class Run {
   #timers: ReturnType<typeof setInterval>[] = []
 
   constructor(data: Courtside) {
-    this.#answered = { data, at: performance.now() }
+    this.#answered = { data, at: Date.now() }
+    this.#last = data
     this.#show(this.#answered)
     this.counters = data.counters
     this.#timers = [setInterval(() => this.#tick(), tick), setInterval(() => void this.deliver(), retryAfter)]
@@ -83,7 +91,8 @@ export class Run {
 
   /** take goes on from what the server answered. */
   take(data: Courtside) {
-    this.#answered = { data, at: performance.now() }
+    this.#answered = { data, at: Date.now() }
+    this.#last = data
     this.#show(this.#answered)
   }
 
@@ -94,7 +103,7 @@ export class Run {
   }
 
   #tick() {
-    const since = this.running ? (performance.now() - this.#since) / 1000 : 0
+    const since = this.running ? (Date.now() - this.#since) / 1000 : 0
     this.second = this.data.second + since
   }
 
@@ -106,16 +115,89 @@ export class Run {
   }
 
   /** set moves the clock on this page at once and tells the server, one after the other, so that the latest stands. */
-  async set(second: number, running: boolean, finished = false) {
+  set(second: number, running: boolean, finished = false) {
     const body = { second: Math.max(0, second), running, finished }
-    const clock = { anchor: this.data.clock?.anchor ?? '', second: body.second, running }
-    this.#show({ data: { ...this.data, second: body.second, clock }, at: performance.now() })
-    const latest = ++this.#sets
     const params = { path: { id: this.data.lesson.id } }
-    const sending = this.#setting.then(() => answer(api.PUT('/api/lessons/{id}/clock', { params, body })))
+    return this.#tell(body.second, running, () =>
+      answer(api.PUT('/api/lessons/{id}/clock', { params, body })),
+    )
+  }
+
+  /** begin sets a lesson going; given how long it is and when it begins, it is fitted into that first. */
+  begin(into?: { minutes: number; start: string }) {
+    const block = this.data.lesson.document.blocks[0]?.id
+    return into && block ? this.#travel({ kind: 'end', block, ...into }, 0) : this.set(this.second, true)
+  }
+
+  /** hold stops the clock of a lesson; what that takes is given by what is left when it goes on. */
+  hold() {
+    return this.set(this.second, false)
+  }
+
+  goOn() {
+    return this.#travel({ kind: 'held', block: '' }, this.second)
+  }
+
+  longer(minutes: number) {
+    return this.#under({ kind: 'longer', minutes }, this.second)
+  }
+
+  /** skip ends the block that is on; what it had left goes to the others. */
+  skip() {
+    return this.#under({ kind: 'go on' }, this.scheduled?.end ?? this.second)
+  }
+
+  /** back has the block before go on; the one that was on begins after it. */
+  back() {
+    const { blocks } = this.data.lesson.plan
+    const at = blocks.findIndex((each) => each.block === this.scheduled?.block)
+    return this.#under({ kind: 'go back' }, (blocks[at - 1]?.end ?? 0) - 1)
+  }
+
+  #under(travel: Omit<Travel, 'block' | 'gone'>, second: number) {
+    const { scheduled } = this
+    if (!scheduled) return Promise.resolve(false)
+    const gone = Math.max(0, this.second - scheduled.start)
+    return this.#travel({ ...travel, block: scheduled.block, gone }, second)
+  }
+
+  /** Does something with the road; on this page the clock is at a second of it at once. */
+  async #travel(body: Travel, second: number) {
+    const params = { path: { id: this.data.lesson.id } }
+    return this.#tell(second, true, async () => {
+      const before = this.#last.lesson.document
+      const answered = await answer(api.POST('/api/lessons/{id}/travel', { params, body }))
+      this.counters = answered.counters
+      this.said = answered.sentences.length ? { sentences: answered.sentences, before } : undefined
+      return answered
+    })
+  }
+
+  /** unsaid has the lesson as it was before its road was changed last. */
+  async unsaid() {
+    const { said } = this
+    if (!said) return
+    try {
+      const { id, revision } = this.data.lesson
+      const params = { path: { id }, header: over(revision) }
+      await answer(api.PUT('/api/lessons/{id}', { params, body: said.before }))
+      this.said = undefined
+      await this.reload()
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
+
+  /** Shows the clock at a second, tells the server in turn, and shows what the latest answer says. */
+  async #tell(second: number, running: boolean, ask: () => Promise<Courtside>) {
+    const clock = { anchor: this.data.clock?.anchor ?? '', second, running }
+    this.#show({ data: { ...this.data, second, clock }, at: Date.now() })
+    const latest = ++this.#sets
+    const sending = this.#setting.then(ask)
     this.#setting = sending.catch(() => undefined)
     try {
       const answered = await sending
+      this.#last = answered
       if (latest === this.#sets) this.take(answered)
       this.reached = true
       return true

@@ -1,0 +1,114 @@
+import { expect, finished, openLesson, test } from './fixtures'
+
+/** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
+test.use({ viewport: { width: 390, height: 844 } })
+
+test('held, one more minute, on and back: what is left is fitted, and it is said', async ({ page, demo }) => {
+  await openLesson(page, demo, 'Noor and Teo')
+  await page.getByRole('link', { name: 'Go courtside' }).click()
+  const time = page.getByRole('region', { name: 'Time' })
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(time).toContainText('Body warm-up')
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await expect(time).toContainText('held')
+  await page.clock.fastForward('02:00')
+  await page.getByRole('button', { name: 'Go on' }).click()
+  await expect(time).toContainText('left of this block')
+  await expect(page.getByRole('button', { name: 'One more minute' })).toBeVisible()
+
+  // Two minutes are to spare; what is more is taken from the others, and can be taken back.
+  const said = page.getByText(/\d min instead of \d/)
+  for (let i = 0; i < 6 && !(await said.isVisible()); i++) {
+    await page.getByRole('button', { name: 'One more minute' }).click()
+    await page.waitForTimeout(400)
+  }
+  await expect(said).toBeVisible()
+  await page.getByRole('button', { name: 'Take that back' }).click()
+  await expect(said).toHaveCount(0)
+
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await expect(time).toContainText('Ball warm-up')
+  await expect(page.getByText(/min instead of/)).toBeVisible()
+  await page.getByRole('button', { name: 'Block before' }).click()
+  await expect(time).toContainText('Body warm-up')
+  await expect(time.locator('.sr-only')).toHaveText(/^(1:0\d|0:\d\d)$/)
+  // The plan of the lesson is as it was run.
+  await page.getByRole('link', { name: 'Back to the plan' }).click()
+  await expect(page.getByRole('group', { name: 'The lesson as a road' })).toBeVisible()
+
+  await page.goBack()
+  await expect(time).toContainText('Body warm-up')
+  await finished(page)
+  await page.getByRole('button', { name: 'Take it up again' }).click()
+  await expect(time).toContainText('Body warm-up')
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+})
+
+test.describe('late', () => {
+  test.use({ now: '2026-03-10T16:07:00' })
+  test('a lesson that begins late ends as it was booked', async ({ page, demo }) => {
+    await openLesson(page, demo, 'Noor and Teo')
+    await page.getByRole('link', { name: 'Go courtside' }).click()
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const dialog = page.getByRole('dialog', { name: /^\d+ min late$/ })
+    await expect(dialog.getByRole('button', { name: /^The whole lesson, until 17:0[78]$/ })).toBeVisible()
+    await dialog.getByRole('button', { name: /^End at 17:00 as booked/ }).click()
+    await expect(page.getByText(/min instead of/)).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Time' })).toContainText('Body warm-up')
+    await page.getByRole('link', { name: 'Back to the plan' }).click()
+    await expect(page.getByLabel('Start')).toHaveValue(/^16:0[78]$/)
+  })
+})
+
+/** heard stands in for the voice of the device, and writes down what it says. */
+const recorder = () => {
+  const heard: string[] = []
+  Object.assign(window, { heard })
+  const voice = { voiceURI: 'test', name: 'Test voice', lang: 'en-GB', default: true, localService: true }
+  Object.defineProperty(window, 'speechSynthesis', {
+    value: {
+      pending: false,
+      getVoices: () => [voice],
+      addEventListener: () => undefined,
+      cancel: () => undefined,
+      speak: (words: { text: string; rate: number }) => heard.push(`${words.rate} ${words.text}`),
+    },
+  })
+  Object.defineProperty(window, 'SpeechSynthesisUtterance', {
+    value: class {
+      constructor(readonly text: string) {}
+    },
+  })
+}
+const heard = (page: import('@playwright/test').Page) =>
+  page.evaluate(() => (window as unknown as { heard: string[] }).heard)
+
+test('calls are said aloud: what is on, who goes where, the last ten seconds', async ({ page, demo }) => {
+  await page.addInitScript(recorder)
+  await openLesson(page, demo, 'Noor and Teo')
+  await page.getByRole('link', { name: 'Go courtside' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByLabel('Said aloud').check()
+  await page.getByLabel('How fast').selectOption('slower')
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect.poll(() => heard(page)).toEqual(['0.8 Forehand side. Ten seconds'])
+  await page.getByRole('button', { name: 'Back to the lesson' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect.poll(() => heard(page)).toContain('0.8 Easy jog and side steps, both ways')
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await expect
+    .poll(async () => (await heard(page)).join(' | '))
+    .toMatch(/Forehand side, soft and clean.* at the net/)
+  // The settings stay on this device.
+  await page.reload()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await expect(page.getByLabel('Said aloud')).toBeChecked()
+})
+
+test('where the device has no voice, that is said and tones stand in', async ({ page, demo }) => {
+  await openLesson(page, demo, 'Noor and Teo')
+  await page.getByRole('link', { name: 'Go courtside' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByLabel('Said aloud').check()
+  await expect(page.getByText(/This device has no voice: tones stand in/)).toBeVisible()
+})

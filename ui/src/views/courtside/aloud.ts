@@ -1,0 +1,65 @@
+import type { Counter, Cue, ScheduledBlock } from '../../lib/api/client'
+
+/** Moment is where a lesson is: what is called, who is where, which block is on, how many seconds are left of it, and whose goals are met. */
+export interface Moment {
+  running: boolean
+  cue: Pick<Cue, 'second' | 'text'> | undefined
+  roles: Pick<Cue, 'second' | 'text' | 'roles'> | undefined
+  block: Pick<ScheduledBlock, 'block' | 'title'> | undefined
+  left: number
+  /** The goals that are met, by student and measure. */
+  met: readonly string[]
+}
+
+/** Call is something that is said, and the sign that goes with it. */
+export interface Call {
+  text: string
+  sign: 'call' | 'swap' | 'end' | 'goal'
+}
+
+/** From how many seconds before its end a block is counted down. */
+const countdown = 10
+
+const roleWords = (roles: Moment['roles']) =>
+  (roles?.roles ?? [])
+    .filter((each) => each.role !== 'as drawn')
+    .map((each) => `${each.short} ${each.role}`)
+    .join('. ')
+
+/** callsBetween lists what is called aloud when a lesson has gone on from one moment to the next. */
+export function callsBetween(before: Moment, now: Moment): Call[] {
+  const calls: Call[] = []
+  for (const goal of now.met) if (!before.met.includes(goal)) calls.push({ text: goal, sign: 'goal' })
+  if (!now.running) return calls
+  const swapped =
+    now.roles && (before.roles?.second !== now.roles.second || before.roles.text !== now.roles.text)
+  if (
+    now.cue &&
+    (before.cue?.second !== now.cue.second || before.cue.text !== now.cue.text || !before.running)
+  ) {
+    calls.push({ text: now.cue.text, sign: before.block?.block === now.block?.block ? 'call' : 'end' })
+  }
+  if (swapped) {
+    const who = roleWords(now.roles)
+    if (who) calls.push({ text: who, sign: 'swap' })
+  }
+  if (
+    before.block?.block === now.block?.block &&
+    before.left > countdown &&
+    now.left <= countdown &&
+    now.left > 0
+  )
+    calls.push({ text: 'Ten seconds', sign: 'call' })
+  return calls
+}
+
+/** goalsMet says of each counter whose goal is met who met it: once for those on one count. */
+export const goalsMet = (
+  counters: readonly Pick<
+    Counter,
+    'block' | 'standing' | 'shared' | 'short' | 'party' | 'student' | 'called'
+  >[],
+) =>
+  counters
+    .filter((each) => each.standing.met && each.party === each.student)
+    .map((each) => `${each.shared || each.short}${each.called ? `, ${each.called}` : ''}: goal met`)

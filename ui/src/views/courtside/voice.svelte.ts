@@ -1,0 +1,71 @@
+import { buzz, ring } from './signals'
+import type { Call } from './aloud'
+
+/** What is wanted of calls on this device. */
+interface Wanted {
+  aloud: boolean
+  /** Which voice, by its address; empty: the device's own. */
+  voice: string
+  /** How fast it speaks, 1 for as it is. */
+  rate: number
+  tones: boolean
+  buzz: boolean
+}
+
+const key = 'hodometer.calls'
+const usual: Wanted = { aloud: false, voice: '', rate: 1, tones: false, buzz: true }
+
+function kept(): Wanted {
+  try {
+    return { ...usual, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Wanted>) }
+  } catch {
+    return usual
+  }
+}
+
+/** Voice calls a lesson aloud: by the device's voice, by tones and by shaking, as it is wanted there. */
+export class Voice {
+  wanted = $state(kept())
+  voices = $state.raw<SpeechSynthesisVoice[]>([])
+  readonly #speech = typeof speechSynthesis === 'undefined' ? undefined : speechSynthesis
+
+  constructor() {
+    const listen = () => (this.voices = this.#speech?.getVoices() ?? [])
+    listen()
+    this.#speech?.addEventListener?.('voiceschanged', listen)
+  }
+
+  /** The device has no voice: tones and a sign stand in for it. */
+  get mute() {
+    return this.voices.length === 0
+  }
+
+  want(part: Partial<Wanted>) {
+    Object.assign(this.wanted, part)
+    try {
+      localStorage.setItem(key, JSON.stringify($state.snapshot(this.wanted)))
+    } catch {
+      // It holds for as long as the page is open.
+    }
+  }
+
+  call(calls: readonly Call[]) {
+    const first = calls[0]
+    if (!first) return
+    const { aloud, tones } = this.wanted
+    if (this.wanted.buzz) buzz(first.sign)
+    if (tones || (aloud && this.mute)) ring(first.sign)
+    if (aloud && !this.mute) this.#say(calls.map(({ text }) => text).join('. '))
+  }
+
+  #say(text: string) {
+    // What is not said yet is old by now.
+    if (this.#speech?.pending) this.#speech.cancel()
+    const words = new SpeechSynthesisUtterance(text)
+    const voice = this.voices.find((each) => each.voiceURI === this.wanted.voice)
+    if (voice) words.voice = voice
+    words.lang = voice?.lang ?? 'en'
+    words.rate = this.wanted.rate
+    this.#speech?.speak(words)
+  }
+}
