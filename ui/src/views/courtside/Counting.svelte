@@ -130,7 +130,7 @@
   <section class="counting" aria-label="Counting">
     <div class="upper">
       {#if people.length > 1}
-        <div class="people" role="group" aria-label="Whose turn">
+        <div class="people" class:many={people.length > 6} role="group" aria-label="Whose turn">
           {#each people as each, i (each.student)}
             <button
               class="btn"
@@ -291,6 +291,17 @@
     padding: 0 0.75rem;
     min-height: 0;
   }
+  @media (min-width: 700px) {
+    .counting {
+      justify-content: flex-end;
+      padding-bottom: 0.4rem;
+    }
+  }
+  @media (min-width: 700px) and (min-height: 600px) {
+    .counting {
+      justify-content: flex-start;
+    }
+  }
   /* Everything but the answers may scroll; the answers stay under the thumb. */
   .upper {
     display: flex;
@@ -301,8 +312,14 @@
   }
   .people {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(4rem, 1fr));
-    gap: 0.4rem;
+    grid-template-columns: repeat(auto-fit, minmax(3.4rem, 1fr));
+    gap: 0.3rem;
+  }
+  .people.many {
+    grid-template-columns: repeat(6, minmax(0, 1fr));
+  }
+  .people.many .btn {
+    font-size: 0.85rem;
   }
   .had {
     display: flex;
@@ -324,12 +341,13 @@
     overflow-y: auto;
   }
   .people .btn {
-    padding-inline: 0.25rem;
+    min-height: 48px;
+    padding-inline: 0.15rem;
     overflow: hidden;
+    font-size: 1rem;
   }
-  .people .btn,
   .big {
-    min-height: 64px;
+    min-height: 48px;
     font-size: 1.05rem;
   }
   .count {
@@ -340,7 +358,8 @@
     padding: 0 0.25rem;
   }
   .count strong {
-    font-size: 2.6rem;
+    font-size: clamp(1.7rem, 5dvh, 2.6rem);
+    line-height: 1.1;
   }
   .two {
     display: grid;
@@ -352,7 +371,7 @@
     grid-template-columns: 1fr;
   }
   .kinds .made {
-    min-height: 80px;
+    min-height: 64px;
   }
   .misses {
     display: grid;
@@ -378,7 +397,7 @@
     padding-inline: 0.25rem;
   }
   .answer {
-    min-height: 96px;
+    min-height: clamp(64px, 12dvh, 96px);
     border-radius: var(--radius-box);
     font-size: 1.6rem;
     font-weight: 700;

@@ -99,19 +99,20 @@
 
 <div class="courtside">
   <header>
-    <a class="btn btn-sm btn-ghost" href="#/lessons/{run.data.lesson.id}" aria-label="Back to the plan"
-      >Plan</a
-    >
+    <a class="btn btn-ghost head" href="#/lessons/{run.data.lesson.id}" aria-label="Back to the plan">Plan</a>
     <h1 class="truncate text-base font-semibold">{run.data.lesson.document.title}</h1>
     <WhoIsHere data={run.data} second={run.second} ondone={() => run.reload()} />
-    <button class="btn btn-sm btn-ghost" onclick={() => more?.showModal()}>More</button>
+    <button class="btn btn-ghost head" onclick={() => more?.showModal()}>More</button>
   </header>
 
   <!-- What scrolls is reached by key. -->
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="above" role="region" aria-label="The lesson as it runs" tabindex="0">
     <section class="clock" aria-label="Time">
-      <p class="text-lg">{over ? 'The road is travelled' : scheduled?.title}</p>
+      <p class="title">
+        {over ? 'The road is travelled' : scheduled?.title}
+        <span class="state">{over ? 'over' : run.begun && !run.running ? 'held' : 'left of this block'}</span>
+      </p>
       <p class="drum">
         <Rolling
           still
@@ -120,13 +121,12 @@
           )}
         />
       </p>
-      <p class="text-sm">{over ? 'over' : run.begun && !run.running ? 'held' : 'left of this block'}</p>
       {#if scheduled?.versions.length && !scheduled.game && !over}
         <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
       {/if}
     </section>
 
-    <div class="px-3">
+    <div class="road px-3">
       <Road plan={run.data.lesson.plan} at={run.second} selected={scheduled?.block} height={74} />
     </div>
 
@@ -256,50 +256,68 @@
   :global(.hold.big) {
     min-height: 64px;
   }
+  .head {
+    min-height: 44px;
+    padding-inline: 0.6rem;
+  }
+  .courtside {
+    height: 100dvh;
+    min-height: 20rem;
+    display: grid;
+    grid-template: auto minmax(11rem, 1fr) minmax(0, auto) auto / minmax(0, 1fr);
+    grid-template-areas: 'header' 'above' 'counting' 'footer';
+    gap: 0.4rem;
+    max-width: 34rem;
+    margin: 0 auto;
+  }
+  .courtside > :global(.counting) {
+    grid-area: counting;
+  }
   /* The clock and the calls may scroll; counting and the foot stay in sight. */
   .above {
-    flex: 1 1 0;
-    min-height: 9rem;
+    grid-area: above;
     overflow-y: auto;
     display: flex;
     flex-direction: column;
-    gap: 0.5rem;
+    gap: 0.4rem;
+    min-height: 0;
   }
   .above > :global(*) {
     flex: none;
   }
-  .courtside {
-    height: 100dvh;
-    min-height: 30rem;
-    display: flex;
-    flex-direction: column;
-    gap: 0.5rem;
-    max-width: 34rem;
-    margin: 0 auto;
-  }
   header {
+    grid-area: header;
     display: flex;
     align-items: center;
     justify-content: space-between;
-    gap: 0.5rem;
-    padding: 0.25rem 0.25rem 0;
+    gap: 0.25rem;
+    min-width: 0;
   }
   .clock {
     position: relative;
     background: var(--drum);
     color: var(--on-drum);
     text-align: center;
-    padding: 0.35rem 1rem;
+    padding: 0.25rem 4.75rem;
+  }
+  .title {
+    font-weight: 600;
+    line-height: 1.2;
+  }
+  .state {
+    font-size: 0.875rem;
+    font-weight: 400;
+    white-space: nowrap;
   }
   .drum {
-    font-size: 5.2rem;
+    font-size: clamp(2.9rem, 9.5dvh, 5.2rem);
     line-height: 1;
   }
   .cue {
     padding: 0 1rem;
   }
   .now {
-    font-size: 1.4rem;
+    font-size: clamp(1.15rem, 2.7dvh, 1.5rem);
     line-height: 1.25;
     font-weight: 600;
   }
@@ -326,11 +344,12 @@
     font-weight: 600;
   }
   footer {
+    grid-area: footer;
     border-top: 1px solid var(--color-base-300);
     display: grid;
     grid-template-columns: auto 1fr auto auto;
     gap: 0.5rem;
-    padding: 0.5rem;
+    padding: 0.4rem 0.5rem;
   }
   footer.over {
     grid-template-columns: auto 1fr;
@@ -339,8 +358,34 @@
     grid-column: span 2;
   }
   footer :global(.btn) {
-    min-height: 64px;
+    min-height: 56px;
     min-width: 64px;
     font-size: 1.1rem;
+  }
+  /* On a low screen the call is worth more than the road. */
+  @media (max-height: 720px) {
+    .road {
+      display: none;
+    }
+  }
+  /* Lying, and on a desk: what runs on one side, what is counted on the other. */
+  @media (min-width: 700px) {
+    .courtside {
+      grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr);
+      grid-template-areas: 'header header' 'above counting' 'footer counting';
+      max-width: 76rem;
+    }
+    /* Where nothing is counted, all of it is for what runs. */
+    .courtside:not(:has(> :global(.counting))) {
+      grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+      grid-template-areas: 'header' 'above' 'footer';
+      max-width: 40rem;
+    }
+    .drum {
+      font-size: clamp(2.9rem, 15dvh, 8rem);
+    }
+    footer {
+      border-top: 0;
+    }
   }
 </style>

@@ -18,7 +18,7 @@
   }
 </script>
 
-<button class="btn btn-sm self-center" onclick={show}>Where to stand</button>
+<button class="btn min-h-11 self-center" onclick={show}>Where to stand</button>
 <dialog bind:this={dialog} class="modal" aria-labelledby="stand-title" onclose={() => (open = false)}>
   <div class="modal-box">
     <div class="flex items-center justify-between gap-3">

@@ -45,7 +45,8 @@
   /* At both sides of the minutes, each under one thumb. */
   .rungs {
     position: absolute;
-    inset: auto 0.75rem 1.5rem;
+    inset: 0 0.5rem;
+    align-items: center;
     display: flex;
     justify-content: space-between;
     pointer-events: none;

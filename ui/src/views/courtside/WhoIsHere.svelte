@@ -95,7 +95,7 @@
   }
 </script>
 
-<button class="btn btn-sm btn-ghost" class:text-error={ticked} onclick={open}
+<button class="btn btn-ghost min-h-11 px-2" class:text-error={ticked} onclick={open}
   >Who is here{ticked ? ': not planned' : ''}</button
 >
 <dialog bind:this={dialog} class="modal" aria-labelledby="here-title">
