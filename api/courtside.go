@@ -59,6 +59,7 @@ type Counter struct {
 	Aim      *court.Shape   `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
 	Zones    []court.Zone   `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
 	Watch    string         `json:"watch" description:"What to watch in this student; empty for nothing"`
+	Face     *drill.Face    `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
 	Count    tally.Count    `json:"count"`
 }
 
@@ -192,7 +193,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{},
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{}, Face: mine.FaceOf(m),
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {

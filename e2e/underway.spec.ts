@@ -1,4 +1,4 @@
-import { expect, finished, openLesson, test } from './fixtures'
+import { eight, expect, finished, kept, offered, openLesson, test } from './fixtures'
 
 /** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -111,4 +111,42 @@ test('where the device has no voice, that is said and tones stand in', async ({ 
   await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByLabel('Said aloud').check()
   await expect(page.getByText(/This device has no voice: tones stand in/)).toBeVisible()
+})
+
+test('a drill by the clock has its own: work and rest, called, and on after a reload', async ({
+  page,
+  empty,
+}) => {
+  await page.addInitScript(recorder)
+  const student = await kept(empty, 'students', { ...eight[0], sport: 'badminton', level: 'improver' })
+  const drill = await offered(empty, 'Shadow Six', [student])
+  const id = await kept(empty, 'lessons', {
+    version: 4,
+    title: 'Corners',
+    date: '2026-03-10',
+    start: '16:00',
+    minutes: 40,
+    space: {},
+    note: '',
+    students: [student],
+    blocks: [{ ...drill, id: crypto.randomUUID(), minutes: 20 }],
+  })
+  await page.goto(`${empty.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByLabel('Said aloud').check()
+  await page.getByRole('button', { name: 'Back to the lesson' }).click()
+  const clock = page.getByRole('timer', { name: 'Clock of this measure' })
+  await expect(clock).toContainText('6 × 20 s, 20 s rest')
+  await clock.getByRole('button', { name: 'Start the clock' }).click()
+  await expect(clock).toContainText('work 1 of 6')
+  await page.clock.fastForward('00:20')
+  await expect(clock).toContainText('rest 1 of 6')
+  await page.reload()
+  await expect(clock).toContainText('rest 1 of 6')
+  await page.clock.fastForward('00:21')
+  await expect(clock).toContainText('work 2 of 6')
+  await expect.poll(async () => (await heard(page)).join(' | ')).toContain('Go')
+  await page.clock.fastForward('03:00')
+  await expect(clock).toContainText('time is up')
+  await expect.poll(async () => (await heard(page)).at(-1)).toBe('1 Time is up')
 })

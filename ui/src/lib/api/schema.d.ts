@@ -1516,6 +1516,8 @@ export interface components {
             detail: string;
             /** @description Its name */
             drill: string;
+            /** @description The clock by which it is counted; null where it has none of its own */
+            face: null | components["schemas"]["DrillFace"];
             goal: string;
             /** @description The number of the measure */
             measure: number;
@@ -2001,6 +2003,19 @@ export interface components {
             tour?: components["schemas"]["DrillTour"];
             /** @description A length or a place was typed in words */
             typed?: components["schemas"]["CoachTyped"];
+        };
+        DrillFace: {
+            /**
+             * Format: double
+             * @description Seconds after each round but the last
+             */
+            rest: number;
+            rounds: number;
+            /**
+             * Format: double
+             * @description Seconds of work in each round
+             */
+            work: number;
         };
         DrillHistory: {
             drill: string;

@@ -3,6 +3,7 @@
   import { counted } from '../../lib/words'
   import type { Tap, Waiting, Whose } from './queue'
   import { withWaiting } from './waiting'
+  import FaceClock from './FaceClock.svelte'
   import Landing from './Landing.svelte'
   import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
@@ -18,8 +19,10 @@
     last: Whose | undefined
     ontap: (whose: Whose, tap: Tap) => void
     onundo: (whose: Whose) => void
+    /** The clock of a measure calls something; it is over. */
+    oncall: (text: string, over: boolean) => void
   }
-  let { counters, waiting, last, ontap, onundo }: Props = $props()
+  let { counters, waiting, last, ontap, onundo, oncall }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
   const people = $derived(
     counters.filter(
@@ -156,6 +159,11 @@
           {/each}
         </div>
         <p class="px-1 font-semibold first-letter:uppercase">{counter.called}</p>
+      {/if}
+      {#if counter.face}
+        {#key `${counter.counted} ${counter.measure}`}
+          <FaceClock face={counter.face} name="{counter.counted}.{counter.measure}" {oncall} />
+        {/key}
       {/if}
       <p class="count" aria-live="polite">
         <span

@@ -200,6 +200,7 @@
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
+          oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}
           onundo={(whose) => void run.undo(scheduled?.block ?? '', whose)}
         /></Part
       >{/key}
