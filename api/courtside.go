@@ -58,7 +58,7 @@ type Counter struct {
 	Court    court.ID       `json:"court"`
 	Aim      *court.Shape   `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
 	Zones    []court.Zone   `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
-	Watch    string         `json:"watch" description:"What to watch in this student; empty for nothing"`
+	Faults   []tally.Seen   `json:"faults" description:"What to watch in this student, and how often it was seen in this lesson"`
 	Face     *drill.Face    `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
 	Count    tally.Count    `json:"count"`
 }
@@ -88,14 +88,15 @@ type Afterwards struct {
 
 // Result is one student's lesson.
 type Result struct {
-	Student    string `json:"student"`
-	Name       string `json:"name"`
-	Made       int    `json:"made"`
-	Balls      int    `json:"balls"`
-	Best       int    `json:"best" description:"Best streak of the lesson"`
-	AtLeast    bool   `json:"atLeast" description:"The best streak may be longer"`
-	Engagement int    `json:"engagement" description:"Out of ten; 0 where none was given"`
-	Remark     string `json:"remark"`
+	Student    string       `json:"student"`
+	Name       string       `json:"name"`
+	Made       int          `json:"made"`
+	Balls      int          `json:"balls"`
+	Best       int          `json:"best" description:"Best streak of the lesson"`
+	AtLeast    bool         `json:"atLeast" description:"The best streak may be longer"`
+	Faults     []tally.Seen `json:"faults" description:"That were seen, and how often"`
+	Engagement int          `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Remark     string       `json:"remark"`
 }
 
 // Remark is how a student's lesson was.
@@ -193,7 +194,7 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Watch: person.Profile.Watching(), Zones: []court.Zone{}, Face: mine.FaceOf(m),
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: seen(person, done), Zones: []court.Zone{}, Face: mine.FaceOf(m),
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
@@ -215,6 +216,20 @@ func idsOf(people []lesson.Person) []string {
 		ids[i] = p.ID
 	}
 	return ids
+}
+
+// seen is what to watch in somebody, and how often it was seen in a lesson.
+func seen(person lesson.Person, done []store.Attempt) []tally.Seen {
+	list := make([]tally.Seen, len(person.Profile.Watch))
+	for i, fault := range person.Profile.Watch {
+		list[i].Fault = fault
+	}
+	for _, a := range done {
+		if a.Student == person.ID {
+			list = tally.AddSeen(list, a.Faults...)
+		}
+	}
+	return list
 }
 
 // share says who keeps the count of somebody, and who is on it, where several are, or who is on the other side.
@@ -353,10 +368,10 @@ func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []le
 		run, taps := body.Run, body.Entries
 		if id != body.Student {
 			run = uuid.NewSHA1(uuid.MustParse(body.Run), []byte(id)).String()
-			if who.Who == drill.TwoSides {
-				taps = slices.Clone(taps)
-				for i := range taps {
-					taps[i] = taps[i].ForTheOther()
+			taps = slices.Clone(taps)
+			for i, tap := range taps {
+				if taps[i].Fault = ""; who.Who == drill.TwoSides {
+					taps[i] = tap.ForTheOther()
 				}
 			}
 		}
@@ -379,8 +394,11 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	}
 	answer := Afterwards{Lesson: run.Lesson, Counters: whole(run.Counters), Students: []Result{}}
 	for _, person := range run.Lesson.People {
-		r := Result{Student: person.ID, Name: person.Name}
+		r := Result{Student: person.ID, Name: person.Name, Faults: []tally.Seen{}}
 		for _, c := range answer.Counters {
+			if c.Student == person.ID && len(r.Faults) == 0 {
+				r.Faults = slices.DeleteFunc(slices.Clone(c.Faults), func(s tally.Seen) bool { return s.Times == 0 })
+			}
 			if c.Student == person.ID && (c.Unit == score.Ball || c.Unit == score.Rally) { // what is no ball is counted for itself
 				r.add(c.Count)
 			}

@@ -24,12 +24,13 @@ type LadderPosition struct {
 
 // Progress is a student's history and what it says.
 type Progress struct {
-	Strokes []StrokeProgress   `json:"strokes"`
-	Drills  []DrillHistory     `json:"drills"`
-	InGames []StrokeInGames    `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
-	Remarks []DatedRemark      `json:"remarks" description:"Newest first"`
-	Running footwork.Quickness `json:"running" description:"How quick they are taken to be"`
-	Today   string             `json:"today" description:"The day it is where Hodometer runs"`
+	Strokes []StrokeProgress      `json:"strokes"`
+	Drills  []DrillHistory        `json:"drills"`
+	InGames []StrokeInGames       `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
+	Faults  []progress.FaultTrend `json:"faults" description:"What was seen courtside, and whether it is going down"`
+	Remarks []DatedRemark         `json:"remarks" description:"Newest first"`
+	Running footwork.Quickness    `json:"running" description:"How quick they are taken to be"`
+	Today   string                `json:"today" description:"The day it is where Hodometer runs"`
 }
 
 // StrokeProgress is where a student stands with one stroke.
@@ -103,7 +104,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), InGames: inGames, Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
+	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), InGames: inGames, Faults: faults(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {
@@ -187,9 +188,47 @@ func (s *server) inGames(ctx context.Context, id string, done []store.Attempt) (
 	return list, nil
 }
 
+// faults are the faults that were seen, each over the lessons since it was seen first.
+func faults(done []store.Attempt) []progress.FaultTrend {
+	list := []progress.FaultTrend{}
+	var names []string
+	for _, a := range done {
+		for _, seen := range a.Faults {
+			if !slices.Contains(names, seen.Fault) {
+				names = append(names, seen.Fault)
+			}
+		}
+	}
+	for _, name := range names {
+		var lessons []progress.Watched
+		last := ""
+		for _, a := range done {
+			times := 0
+			for _, seen := range a.Faults {
+				if seen.Fault == name {
+					times = seen.Times
+				}
+			}
+			if len(lessons) == 0 && times == 0 {
+				continue
+			}
+			if a.Lesson != last {
+				lessons, last = append(lessons, progress.Watched{At: a.At}), a.Lesson
+			}
+			now := &lessons[len(lessons)-1]
+			now.Times, now.Balls = now.Times+times, now.Balls+a.Balls
+		}
+		list = append(list, progress.TrendOf(name, lessons))
+	}
+	return list
+}
+
 func histories(done []store.Attempt) []DrillHistory {
 	list := []DrillHistory{}
 	for _, a := range done {
+		if a.Taps == 0 && len(a.Faults) > 0 {
+			continue // nothing was counted but what was seen
+		}
 		i := slices.IndexFunc(list, func(h DrillHistory) bool { return h.Drill == a.Drill })
 		if i < 0 {
 			i = len(list)

@@ -51,7 +51,9 @@ func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Atte
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
 			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
-		ELSE 0 END FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
+		ELSE 0 END,
+		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times)), '[]') FROM faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
+		FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {
@@ -59,9 +61,9 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	var at, last int64
 	var measure, along string
 	var outcome, have, together int
-	var aim, zones sql.NullString
+	var aim, zones, faults sql.NullString
 	err := rows.Scan(&a.Lesson, &a.Block, &a.Student, &a.Drill, &a.Name, &a.Stroke, &a.Rung, &measure, &aim, &at,
-		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &a.Net, &a.Long, &a.Wide, &outcome, &have, &along, &together)
+		&a.Made, &a.Balls, &a.Streak, &a.Best, &a.AtLeast, &a.Right, &a.Wrong, &a.Taps, &a.Landed, &last, &zones, &a.Rallies, &a.Longest, &a.Tries, &a.Fastest, &a.Net, &a.Long, &a.Wide, &outcome, &have, &along, &together, &faults)
 	if err != nil {
 		return a, err
 	}
@@ -78,6 +80,13 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	}
 	if counted != nil {
 		a.Zones = *counted
+	}
+	seen, err := readJSON[[]tally.Seen](faults)
+	if err != nil {
+		return a, fmt.Errorf("faults of %s in %s: %w", a.Student, a.Lesson, err)
+	}
+	if seen != nil {
+		a.Faults = *seen
 	}
 	if err := json.Unmarshal([]byte(measure), &a.Measure); err != nil {
 		return a, fmt.Errorf("measure of %s in %s: %w", a.Student, a.Lesson, err)

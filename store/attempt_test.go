@@ -112,9 +112,12 @@ func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
 		devices := make([][]tally.Entry, rapid.IntRange(1, 3).Draw(t, "devices"))
 		for i := range devices {
 			for seq := range rapid.IntRange(1, 12).Draw(t, "taps") {
-				kind := rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo}).Draw(t, "kind")
+				kind := rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Fault, tally.Undo}).Draw(t, "kind")
 				// Every tap has an instant of its own, so that there is one order of them all.
 				e := tally.Entry{Seq: seq, Kind: kind, At: at.Add(time.Duration(3*seq+i) * time.Millisecond)}
+				if kind == tally.Fault {
+					e.Fault = rapid.SampledFrom([]string{"late", "low"}).Draw(t, "fault")
+				}
 				if kind == tally.Turn {
 					e.Of = rapid.IntRange(1, 9).Draw(t, "of")
 					e.Made = rapid.IntRange(0, e.Of).Draw(t, "made")

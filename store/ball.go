@@ -18,7 +18,7 @@ const ballsOfRun = 1 << 17
 
 // Kinds and choices are stored as their places in these lists.
 var (
-	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed, tally.TimeUp}
+	ballKinds   = []tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Again, tally.Undo, tally.Rally, tally.Timed, tally.TimeUp, tally.Fault}
 	ballChoices = []tally.Choice{tally.RightChoice, tally.WrongChoice}
 	ballMisses  = []tally.Miss{tally.IntoNet, tally.Long, tally.Wide}
 )
@@ -51,6 +51,13 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 		if e.Kind == tally.Timed {
 			made = millis(e.Seconds)
 		}
+		if e.Kind == tally.Fault {
+			key, err := faultKey(ctx, w.tx, e.Fault)
+			if err != nil {
+				return err
+			}
+			made = key
+		}
 		if e.Landing != nil {
 			x, y = millimetres(e.Landing.X), millimetres(e.Landing.Y)
 		}
@@ -64,6 +71,40 @@ func (w *tapWriter) balls(ctx context.Context, run, began int64, entries []tally
 		at := e.At.UnixMilli() - began
 		if _, err := w.ball.ExecContext(ctx, run*ballsOfRun+int64(e.Seq), at, slices.Index(ballKinds, e.Kind), choice, made, of, x, y, zone); err != nil {
 			return err
+		}
+	}
+	return nil
+}
+
+func faultKey(ctx context.Context, tx *sql.Tx, fault string) (key int64, err error) {
+	if _, err := tx.ExecContext(ctx, "INSERT INTO fault (text) VALUES (?) ON CONFLICT DO NOTHING", fault); err != nil {
+		return 0, err
+	}
+	return key, tx.QueryRowContext(ctx, "SELECT key FROM fault WHERE text = ?", fault).Scan(&key)
+}
+
+// name gives the faults of runs, of which only the keys were read, their words. Files of earlier versions have none, and no words.
+func name(ctx context.Context, db querier, runs []counted) error {
+	words := map[int]string{}
+	for _, run := range runs {
+		for i := range run.entries {
+			e := &run.entries[i]
+			if e.Kind != tally.Fault {
+				continue
+			}
+			if len(words) == 0 {
+				err := each(ctx, db, func(rows *sql.Rows) error {
+					var key int
+					var text string
+					err := rows.Scan(&key, &text)
+					words[key] = text
+					return err
+				}, "SELECT key, text FROM fault")
+				if err != nil {
+					return err
+				}
+			}
+			e.Fault, e.Made = words[e.Made], 0
 		}
 	}
 	return nil
@@ -136,5 +177,8 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 	}, `SELECT run.key, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
 		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
 		WHERE `+where+` ORDER BY run.attempt, run.id, ball.key`, args...)
+	if err == nil {
+		err = name(ctx, db, runs)
+	}
 	return runs, err
 }

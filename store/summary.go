@@ -6,6 +6,7 @@ import (
 	_ "embed"
 	"encoding/json"
 	"fmt"
+	"slices"
 
 	"github.com/pressly/goose/v3"
 
@@ -92,7 +93,20 @@ func writeSummary(ctx context.Context, tx *sql.Tx, attempt int64, goals score.Co
 	}
 	_, err = tx.ExecContext(ctx, `UPDATE attempt SET made = ?, balls = ?, streak = ?, best = ?, at_least = ?, "right" = ?, wrong = ?, taps = ?, landed = ?, last = ?, zones = ?, rallies = ?, longest = ?, tries = ?, fastest = ?, net = ?, long = ?, wide = ?, outcome = ?, have = ?, along = ?
 		WHERE key = ?`, sum.Made, sum.Balls, sum.Streak, sum.Best, sum.AtLeast, sum.Right, sum.Wrong, sum.Taps, sum.Landed, last, zones, sum.Rallies, sum.Longest, sum.Tries, sum.Fastest, sum.Net, sum.Long, sum.Wide, outcomeOf(standing), standing.Have, standing.Sentence, attempt)
-	return err
+	if err != nil || !slices.ContainsFunc(devices, func(entries []tally.Entry) bool {
+		return slices.ContainsFunc(entries, func(e tally.Entry) bool { return e.Kind == tally.Fault })
+	}) {
+		return err
+	}
+	if _, err := tx.ExecContext(ctx, "DELETE FROM faulted WHERE attempt = ?", attempt); err != nil {
+		return err
+	}
+	for _, seen := range sum.Faults {
+		if _, err := tx.ExecContext(ctx, "INSERT INTO faulted (attempt, fault, times) SELECT ?, key, ? FROM fault WHERE text = ?", attempt, seen.Times, seen.Fault); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // The outcomes of an attempt, as they are stored.

@@ -9,7 +9,7 @@ func (Choice) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Kind) Enum() []any {
-	return []any{Made, Missed, Turn, Rally, Timed, Again, TimeUp, Undo}
+	return []any{Made, Missed, Turn, Rally, Timed, Again, TimeUp, Fault, Undo}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -12,6 +12,7 @@ import (
 type Summary struct {
 	Count
 	Zones  []Zoned   // landings that were noted by zone only
+	Faults []Seen    // faults that were seen
 	Landed int       // balls whose place was noted
 	Last   time.Time // when the last ball that stands was counted; zero where none does
 }
@@ -22,6 +23,24 @@ type Zoned struct {
 	Balls int        `json:"balls"`
 }
 
+// Seen is how often a fault was seen.
+type Seen struct {
+	Fault string `json:"fault"`
+	Times int    `json:"times"`
+}
+
+// AddSeen adds to a list how often a fault was seen.
+func AddSeen(list []Seen, more ...Seen) []Seen {
+	for _, one := range more {
+		i := slices.IndexFunc(list, func(s Seen) bool { return s.Fault == one.Fault })
+		if i < 0 {
+			i, list = len(list), append(list, Seen{Fault: one.Fault})
+		}
+		list[i].Times += one.Times
+	}
+	return list
+}
+
 // Summarise works out the summary of what the devices took; see Fold.
 func Summarise(devices ...[]Entry) Summary {
 	entries := InOrder(devices...)
@@ -29,6 +48,9 @@ func Summarise(devices ...[]Entry) Summary {
 	for _, entry := range entries {
 		if entry.At.After(s.Last) {
 			s.Last = entry.At
+		}
+		if entry.Fault != "" {
+			s.Faults = AddSeen(s.Faults, Seen{entry.Fault, 1})
 		}
 		if entry.Landing != nil {
 			s.Landed++

@@ -14,7 +14,7 @@ import (
 type Kind string
 
 // Made and Missed are one ball, or a point; Turn is a whole turn at once; Rally is one rally with its strokes; Timed is one try on the clock; Again is a ball that is played again after a
-// bad feed or a let, and counts for nobody; TimeUp is the end of the time that a goal has; Undo takes back the last tap that still stands.
+// bad feed or a let, and counts for nobody; TimeUp is the end of the time that a goal has; Fault is a fault that was seen, which is no ball; Undo takes back the last tap that still stands.
 const (
 	Made   Kind = "made"
 	Missed Kind = "missed"
@@ -23,6 +23,7 @@ const (
 	Timed  Kind = "time"
 	Again  Kind = "played again"
 	TimeUp Kind = "time is up"
+	Fault  Kind = "fault"
 	Undo   Kind = "undo"
 )
 
@@ -58,6 +59,8 @@ type Entry struct {
 	Stopped bool `json:"stopped,omitempty" description:"Of a rally: stopped because it got too long, so that nobody missed"`
 
 	Seconds float64 `json:"seconds,omitempty" minimum:"0" maximum:"3600" description:"Of a time: how long the try took"`
+
+	Fault string `json:"fault,omitempty" maxLength:"60" description:"Which fault was seen"`
 
 	Choice  Choice       `json:"choice,omitempty" description:"Of one ball: right or wrong choice; empty: that it was not marked"`
 	Miss    Miss         `json:"miss,omitempty" description:"Of a missed ball: its kind; empty: that it was not marked"`
@@ -96,6 +99,9 @@ func (e Entry) Check() error {
 	}
 	if (e.Kind == Timed) != (e.Seconds > 0) || !(e.Seconds >= 0) || e.Seconds > longestTry {
 		wrong.Add("seconds", "a try on the clock takes more than nothing and at most an hour")
+	}
+	if (e.Kind == Fault) != (e.Fault != "") {
+		wrong.Add("fault", "say which fault was seen")
 	}
 	if e.Strokes < 0 {
 		wrong.Add("strokes", "a rally cannot have fewer strokes than none")
@@ -138,7 +144,7 @@ func (e Entry) ForTheOther() Entry {
 	case Turn:
 		e.Made = e.Of - e.Made
 	}
-	e.Choice, e.Miss, e.Landing, e.Zone = "", "", nil, nil
+	e.Choice, e.Miss, e.Landing, e.Zone, e.Fault = "", "", nil, nil, ""
 	return e
 }
 
@@ -218,6 +224,9 @@ func Fold(devices ...[]Entry) Count { return CountOf(InOrder(devices...)) }
 func CountOf(entries []Entry) Count {
 	var c Count
 	for _, entry := range entries {
+		if entry.Kind == Fault {
+			continue // it is no count
+		}
 		made, missed := entry.balls()
 		c.Taps++
 		if entry.Kind == Rally {

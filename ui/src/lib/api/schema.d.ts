@@ -1518,6 +1518,8 @@ export interface components {
             drill: string;
             /** @description The clock by which it is counted; null where it has none of its own */
             face: null | components["schemas"]["DrillFace"];
+            /** @description What to watch in this student, and how often it was seen in this lesson */
+            faults: components["schemas"]["TallySeen"][];
             goal: string;
             /** @description The number of the measure */
             measure: number;
@@ -1546,8 +1548,6 @@ export interface components {
             turn: number;
             /** @description What is counted one after the other */
             unit: components["schemas"]["ScoreUnit"];
-            /** @description What to watch in this student; empty for nothing */
-            watch: string;
             /** @description Zones in which landings can be counted, row by row; none where there is no aim */
             zones: components["schemas"]["CourtZone"][];
         };
@@ -4052,6 +4052,8 @@ export interface components {
         };
         Progress: {
             drills: components["schemas"]["DrillHistory"][];
+            /** @description What was seen courtside, and whether it is going down */
+            faults: components["schemas"]["ProgressFaultTrend"][];
             /** @description Strokes that were counted in games, beside what was made in drills */
             inGames: components["schemas"]["StrokeInGames"][];
             /** @description Newest first */
@@ -4077,8 +4079,22 @@ export interface components {
         };
         /** @enum {string} */
         ProgressDecision: "step up" | "stay" | "step back";
+        ProgressFaultTrend: {
+            fault: string;
+            /** @description down or up; empty where that is not clear */
+            going: string;
+            /** @description Oldest first, from the first one in which it was seen */
+            lessons: components["schemas"]["ProgressWatched"][];
+            sentence: string;
+        };
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
+        ProgressWatched: {
+            /** Format: date-time */
+            at: string;
+            balls: number;
+            times: number;
+        };
         Prospect: {
             /** @description How many there are in the block; of a rally as many as there is time for */
             attempts: number;
@@ -4388,6 +4404,8 @@ export interface components {
             best: number;
             /** @description Out of ten; 0 where none was given */
             engagement: number;
+            /** @description That were seen, and how often */
+            faults: components["schemas"]["TallySeen"][];
             made: number;
             name: string;
             remark: string;
@@ -4993,6 +5011,8 @@ export interface components {
             at: string;
             /** @description Of one ball: right or wrong choice; empty: that it was not marked */
             choice?: components["schemas"]["TallyChoice"];
+            /** @description Which fault was seen */
+            fault?: string;
             kind: components["schemas"]["TallyKind"];
             /** @description Of one ball: where it landed, metres on the court */
             landing?: components["schemas"]["CourtPoint"];
@@ -5017,9 +5037,13 @@ export interface components {
             zone?: components["schemas"]["CourtZone"];
         };
         /** @enum {string} */
-        TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "time is up" | "undo";
+        TallyKind: "made" | "missed" | "turn" | "rally" | "time" | "played again" | "time is up" | "fault" | "undo";
         /** @enum {string} */
         TallyMiss: "net" | "long" | "wide";
+        TallySeen: {
+            fault: string;
+            times: number;
+        };
         Taps: {
             /** Format: uuid */
             block: string;

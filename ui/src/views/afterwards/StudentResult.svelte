@@ -38,6 +38,14 @@
       <dd>{result.atLeast ? 'at least ' : ''}<span class="drum-digits text-4xl">{result.best}</span></dd>
     </div>
   </dl>
+  {#if result.faults.length}
+    <p class="mt-2">
+      <span class="text-sm">Seen:</span>
+      {result.faults
+        .map(({ fault, times }) => `${fault} ${times} ${times === 1 ? 'time' : 'times'}`)
+        .join('; ')}
+    </p>
+  {/if}
   {#if counters.length}
     <table class="table-sm mt-2 table">
       <thead

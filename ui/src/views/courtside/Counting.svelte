@@ -2,7 +2,7 @@
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import { counted } from '../../lib/words'
   import type { Tap, Waiting, Whose } from './queue'
-  import { withWaiting } from './waiting'
+  import { withoutUndone, withWaiting } from './waiting'
   import FaceClock from './FaceClock.svelte'
   import Landing from './Landing.svelte'
   import NumberGrid from './NumberGrid.svelte'
@@ -67,11 +67,22 @@
   const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
 
   function undo() {
-    if (!undone) return
-    const { party: student, measure } = undone
-    chosen = people.findIndex((each) => each.student === student)
-    instead = kept = measure
-    onundo({ student, measure })
+    const whose = last ?? (counter && { student: counter.party, measure: counter.measure })
+    if (!whose) return
+    const at = people.findIndex((each) => each.student === whose.student)
+    if (at >= 0) chosen = at
+    instead = kept = whose.measure ?? 1
+    onundo(whose)
+  }
+
+  /** A fault is of one student alone, also where several are on one count. */
+  function see(fault: string) {
+    if (counter) ontap({ student: counter.student, measure: counter.measure }, { kind: 'fault', fault })
+  }
+  /** How often a fault was seen that is not answered yet. */
+  function unanswered(fault: string) {
+    const own = waiting.filter((tap) => tap.student === counter?.student).map((tap) => tap.entry)
+    return withoutUndone(own).filter((entry) => entry.kind === 'fault' && entry.fault === fault).length
   }
   const answers = $derived.by(() => {
     if (counter?.against) return [`Point to ${counter.short}`, `Point to ${counter.against}`]
@@ -190,7 +201,17 @@
             .sentence}{:else}<strong>Met ✓</strong>{/if}
       </p>
       {#if counter.detail}<p class="px-1 text-sm">{counter.detail}</p>{/if}
-      {#if counter.watch}<p class="px-1 text-sm"><strong>Watch:</strong> {counter.watch}</p>{/if}
+      {#if counter.faults.length}
+        <div class="faults" role="group" aria-label="Faults to watch in {counter.short}">
+          {#each counter.faults as { fault, times } (fault)}
+            <button class="btn" onclick={() => see(fault)}
+              >{fault}
+              <span class="drum-digits">{times + unanswered(fault)}</span><span class="sr-only">times</span
+              ></button
+            >
+          {/each}
+        </div>
+      {/if}
       {#if way === 'ball'}
         {#if noting && counter.aim && counter.unit === 'ball'}
           {#if byZone && counter.zones.length}
@@ -328,6 +349,16 @@
   }
   .people.many .btn {
     font-size: 0.85rem;
+  }
+  .faults {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.3rem;
+  }
+  .faults .btn {
+    min-height: 44px;
+    height: auto;
+    font-weight: 500;
   }
   .had {
     display: flex;

@@ -22,24 +22,33 @@ const ballsOf = (entry: Entry): [made: number, balls: number] => {
   return entry.kind === 'turn' ? [entry.made ?? 0, entry.of ?? 0] : [0, 0]
 }
 
-/**
- * withWaiting adds the taps that are not answered yet, in order, to a count of core/tally, so that a coach sees each
- * tap at once. The cases that both must agree on stand in core/tally/testdata/waiting.json.
- */
-export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisional {
+/** Takes back what was undone, in order; before is how many of those that were answered already. */
+function undone(waiting: Entry[]) {
   const standing: Entry[] = []
   let before = 0
   for (const entry of waiting) {
     if (entry.kind !== 'undo') standing.push(entry)
     else if (!standing.pop()) before++
   }
+  return { standing, before }
+}
+
+/** withoutUndone lists the taps that stand. */
+export const withoutUndone = (waiting: Entry[]) => undone(waiting).standing
+
+/**
+ * withWaiting adds the taps that are not answered yet, in order, to a count of core/tally, so that a coach sees each
+ * tap at once. The cases that both must agree on stand in core/tally/testdata/waiting.json.
+ */
+export function withWaiting(count: Counter['count'], waiting: Entry[]): Provisional {
+  const { standing, before } = undone(waiting)
   const sum = standing.map(ballsOf).reduce(([m, b], [made, balls]) => [m + made, b + balls], [0, 0])
   return {
     made: count.made + sum[0],
     balls: count.balls + sum[1],
     rallies: count.rallies + standing.filter((entry) => entry.kind === 'rally').length,
     tries: count.tries + standing.filter((entry) => entry.kind === 'time').length,
-    taps: Math.max(0, count.taps - before) + standing.length,
+    taps: Math.max(0, count.taps - before) + standing.filter((entry) => entry.kind !== 'fault').length,
     waiting: waiting.length,
     unsure: before > 0,
   }

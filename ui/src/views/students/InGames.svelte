@@ -17,7 +17,7 @@
   <div class="row">
     <span>{where}</span>
     <span class="track"><span class="fill" style:width="{100 * share(done)}%"></span></span>
-    <span class="whitespace-nowrap"
+    <span
       ><span class="drum-digits">{(10 * share(done)).toFixed(1)}</span> of 10
       <span class="hint text-sm">({done.made} of {balls(done)})</span></span
     >
@@ -52,7 +52,7 @@
 <style>
   .row {
     display: grid;
-    grid-template-columns: 4rem minmax(3rem, 1fr) 10.5rem;
+    grid-template-columns: 3.5rem minmax(2rem, 1fr) minmax(0, 10.5rem);
     align-items: center;
     gap: 0.6rem;
   }

@@ -11,6 +11,7 @@
   import DrillHistory from './DrillHistory.svelte'
   import InGames from './InGames.svelte'
   import ProfileForm from './ProfileForm.svelte'
+  import SeenFaults from './SeenFaults.svelte'
   import StrokeLadder from './StrokeLadder.svelte'
   import TimedRuns from './TimedRuns.svelte'
 
@@ -95,6 +96,7 @@
         onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
       />
     </section>
+    <SeenFaults faults={progress.data?.faults ?? []} />
     <InGames strokes={progress.data?.inGames ?? []} />
     <GamesOf student={draft.id} />
   </div>
