@@ -22,6 +22,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/library"
 	"hodometer/core/student"
+	"hodometer/core/tally"
 	"hodometer/store"
 )
 
@@ -170,8 +171,8 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.Equal(t, 23, read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))[0].Count.Made)
 
 	require.Equal(t, api.Finished, read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", clock(1020, false, true))).Lesson.State)
-	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": "bright"}))
-	require.Equal(t, api.Result{Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Engagement: 8, Remark: "bright"}, after.Students[0])
+	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
+	require.Equal(t, api.Result{Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Faults: []tally.Seen{}, Engagement: 8, Effort: new(int), Remark: "bright"}, after.Students[0])
 
 	p := read[api.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
 	require.EqualValues(t, "step up", p.Strokes[0].Advice.Decision)

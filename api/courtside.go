@@ -96,12 +96,14 @@ type Result struct {
 	AtLeast    bool         `json:"atLeast" description:"The best streak may be longer"`
 	Faults     []tally.Seen `json:"faults" description:"That were seen, and how often"`
 	Engagement int          `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Effort     *int         `json:"effort" description:"How hard it felt, 0 to 10; null where it was not asked"`
 	Remark     string       `json:"remark"`
 }
 
 // Remark is how a student's lesson was.
 type Remark struct {
 	Engagement int    `json:"engagement" minimum:"0" maximum:"10" description:"Out of ten; 0 for none"`
+	Effort     *int   `json:"effort,omitempty" minimum:"0" maximum:"10" description:"How hard it felt, from 0; empty where it was not asked"`
 	Remark     string `json:"remark" maxLength:"1000"`
 }
 
@@ -136,7 +138,7 @@ func (s *server) courtsideRoutes() []Route {
 			if !slices.Contains(record.Document.Students, p.Student) {
 				return Afterwards{}, problem(http.StatusNotFound, "This student is not in the lesson.")
 			}
-			err = s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Remark: body.Remark})
+			err = s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Effort: body.Effort, Remark: body.Remark})
 			if errors.Is(err, store.ErrNotFound) {
 				return Afterwards{}, problem(http.StatusNotFound, "This student was erased, and remarks on them went with them.")
 			}
@@ -405,7 +407,7 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 		}
 		for _, remark := range remarks {
 			if remark.Student == person.ID {
-				r.Engagement, r.Remark = remark.Engagement, remark.Remark
+				r.Engagement, r.Effort, r.Remark = remark.Engagement, remark.Effort, remark.Remark
 			}
 		}
 		answer.Students = append(answer.Students, r)

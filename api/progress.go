@@ -74,6 +74,7 @@ type DatedRemark struct {
 	Lesson     string `json:"lesson"`
 	Date       string `json:"date"`
 	Engagement int    `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Effort     *int   `json:"effort" description:"How hard it felt, 0 to 10; null where it was not asked"`
 	Remark     string `json:"remark"`
 }
 
@@ -118,7 +119,7 @@ func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, er
 		if err != nil {
 			return nil, err
 		}
-		dated[len(remarks)-1-i] = DatedRemark{Lesson: r.Lesson, Date: lesson.Document.Date, Engagement: r.Engagement, Remark: r.Remark}
+		dated[len(remarks)-1-i] = DatedRemark{Lesson: r.Lesson, Date: lesson.Document.Date, Engagement: r.Engagement, Effort: r.Effort, Remark: r.Remark}
 	}
 	return dated, nil
 }

@@ -81,7 +81,10 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
 
   // Afterwards.
   await expect(page.getByText('9 of 10 balls')).toBeVisible()
-  await page.getByText('8', { exact: true }).click()
+  await page
+    .getByRole('group', { name: /^How engaged/ })
+    .getByText('8', { exact: true })
+    .click()
   await page.getByLabel('One remark').fill('Steps in on the short ball')
   await page.getByLabel('One remark').press('Tab')
   await expect(page.getByText('All changes saved')).toBeVisible()

@@ -1,4 +1,5 @@
-import { eight, expect, finished, kept, offered, openLesson, test } from './fixtures'
+import type { Locator } from '@playwright/test'
+import { eight, expect, finished, kept, lessonOf, offered, openLesson, test } from './fixtures'
 
 /** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -177,4 +178,35 @@ test('a fault that is seen is one tap, told afterwards and on the student’s pa
   await page.getByRole('link', { name: 'Noor Haldane' }).click()
   const seen = page.getByRole('region', { name: 'Faults that were seen' })
   await expect(seen).toContainText('late split step')
+})
+
+test('a lesson of six is closed in a few presses: one mark for all, another one for one of them', async ({
+  page,
+  demo,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  await page.goto(`${demo.url}/#/lessons/${id}/afterwards`)
+  const all = page.getByRole('region', { name: 'Everybody' })
+  const mark = (where: Locator, what: RegExp, n: number) =>
+    where.getByRole('group', { name: what }).getByText(String(n), { exact: true }).click()
+  const chosen = (where: Locator, what: RegExp) =>
+    where.getByRole('group', { name: what }).getByRole('radio', { checked: true })
+  const [engaged, hard] = [/^How engaged/, /^How hard/]
+  await mark(all, engaged, 8)
+  const wren = page.getByRole('region', { name: 'Wren Abbery' })
+  const bram = page.getByRole('region', { name: 'Bram Ostley' })
+  await mark(wren, engaged, 5)
+  await mark(all, hard, 6)
+  // Most felt better than it seemed at first: whoever has a mark of their own keeps it.
+  await mark(all, engaged, 9)
+  await expect(chosen(bram, engaged)).toHaveAccessibleName('9')
+  await expect(chosen(wren, engaged)).toHaveAccessibleName('5')
+  await expect(chosen(wren, hard)).toHaveAccessibleName('6')
+  await expect(bram.getByText('All changes saved')).toBeVisible()
+  await expect(wren.getByText('All changes saved')).toBeVisible()
+  await page.reload()
+  await expect(chosen(bram, engaged)).toHaveAccessibleName('9')
+  await expect(chosen(wren, engaged)).toHaveAccessibleName('5')
+  await wren.getByRole('link', { name: 'Wren Abbery' }).click()
+  await expect(page.getByText('5 of 10, effort 6')).toBeVisible()
 })

@@ -52,7 +52,7 @@ func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Atte
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
 			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
 		ELSE 0 END,
-		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times)), '[]') FROM faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
+		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times) ORDER BY fault.text), '[]') FROM faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
 		FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
 }
 

@@ -1,6 +1,7 @@
 package tally
 
 import (
+	"cmp"
 	"slices"
 	"time"
 
@@ -12,7 +13,7 @@ import (
 type Summary struct {
 	Count
 	Zones  []Zoned   // landings that were noted by zone only
-	Faults []Seen    // faults that were seen
+	Faults []Seen    // faults that were seen, by their names
 	Landed int       // balls whose place was noted
 	Last   time.Time // when the last ball that stands was counted; zero where none does
 }
@@ -64,5 +65,6 @@ func Summarise(devices ...[]Entry) Summary {
 		}
 		s.Zones[i].Balls++
 	}
+	slices.SortFunc(s.Faults, func(a, b Seen) int { return cmp.Compare(a.Fault, b.Fault) })
 	return s
 }

@@ -1853,6 +1853,8 @@ export interface components {
         };
         DatedRemark: {
             date: string;
+            /** @description How hard it felt, 0 to 10; null where it was not asked */
+            effort: null | number;
             /** @description Out of ten; 0 where none was given */
             engagement: number;
             lesson: string;
@@ -4280,6 +4282,8 @@ export interface components {
             own: boolean;
         };
         Remark: {
+            /** @description How hard it felt, from 0; empty where it was not asked */
+            effort?: number;
             /** @description Out of ten; 0 for none */
             engagement: number;
             remark: string;
@@ -4402,6 +4406,8 @@ export interface components {
             balls: number;
             /** @description Best streak of the lesson */
             best: number;
+            /** @description How hard it felt, 0 to 10; null where it was not asked */
+            effort: null | number;
             /** @description Out of ten; 0 where none was given */
             engagement: number;
             /** @description That were seen, and how often */

@@ -112,7 +112,12 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
       const { lesson, student } = remarkOf(id)
       const read = await answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: lesson } } }))
       const of = read.students.find((each) => each.student === student)
-      return { document: { engagement: of?.engagement ?? 0, remark: of?.remark ?? '' }, revision: 0 }
+      const document = {
+        engagement: of?.engagement ?? 0,
+        effort: of?.effort ?? undefined,
+        remark: of?.remark ?? '',
+      }
+      return { document, revision: 0 }
     },
     shown: (id) => {
       const { lesson, student } = remarkOf(id)

@@ -4,6 +4,7 @@
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
+  import Everybody from './Everybody.svelte'
   import StudentResult from './StudentResult.svelte'
 
   interface Props {
@@ -26,6 +27,9 @@
     <p class="hint">
       {data.lesson.document.date}, {data.lesson.document.start}, {data.lesson.document.minutes} min
     </p>
+    {#if data.students.length > 1}
+      <div class="mt-4"><Everybody lesson={params.id} results={data.students} /></div>
+    {/if}
     <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
       {#each data.students as result (result.student)}
         <StudentResult

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { Afterwards, Counter } from '../../lib/api/client'
-  import { drafts } from '../../lib/drafts/drafts.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
   import { counted, misses, outcome } from '../../lib/words'
+  import Marks from './Marks.svelte'
+  import { remarkDraft } from './remarks'
 
   interface Props {
     lesson: string
@@ -12,12 +13,8 @@
   }
   let { lesson, result, counters }: Props = $props()
   const id = $props.id()
-  // One draft for each student and lesson, for as long as the page is open.
   // svelte-ignore state_referenced_locally
-  const draft = drafts.open('remark', `${lesson}/${result.student}`, {
-    document: { engagement: result.engagement, remark: result.remark },
-    revision: 0,
-  })
+  const draft = remarkDraft(lesson, result)
   const remarked = $derived(draft.document)
   const fields = $derived(draft.fields)
   const keep = (part: Partial<typeof remarked>) => draft.change((d) => Object.assign(d, part))
@@ -79,24 +76,22 @@
       </tbody>
     </table>
   {/if}
-  <fieldset class="mt-3">
-    <legend class="text-sm font-medium">How engaged they felt, out of ten</legend>
-    <div class="mt-1 flex flex-wrap gap-1">
-      {#each Array.from({ length: 10 }, (_, n) => n + 1) as n (n)}
-        <label class="mark" class:on={remarked.engagement === n}>
-          <input
-            type="radio"
-            name="{id}-engagement"
-            class="sr-only"
-            checked={remarked.engagement === n}
-            onchange={() => keep({ engagement: n })}
-          />
-          <span class="drum-digits">{n}</span>
-        </label>
-      {/each}
-    </div>
-    {#if fields.engagement}<p class="text-error text-sm" role="alert">{fields.engagement}</p>{/if}
-  </fieldset>
+  <div class="mt-3 grid gap-2">
+    <Marks
+      label="How engaged they felt, out of ten"
+      least={1}
+      value={remarked.engagement || undefined}
+      error={fields.engagement}
+      onpick={(engagement) => keep({ engagement })}
+    />
+    <Marks
+      label="How hard it felt: 0 is rest, 10 all there was"
+      least={0}
+      value={remarked.effort}
+      error={fields.effort}
+      onpick={(effort) => keep({ effort })}
+    />
+  </div>
   <div class="mt-3">
     <TextField
       label="One remark"
@@ -109,24 +104,3 @@
   </div>
   <a class="btn btn-sm mt-3" href="#/students/{result.student}">See the next step</a>
 </section>
-
-<style>
-  .mark {
-    display: grid;
-    place-items: center;
-    width: 2.4rem;
-    height: 2.4rem;
-    border: 1px solid var(--color-base-content);
-    border-radius: var(--radius-field);
-    cursor: pointer;
-    font-size: 1.25rem;
-  }
-  .mark.on {
-    background: var(--color-primary);
-    color: var(--color-primary-content);
-  }
-  .mark:focus-within {
-    outline: 3px solid var(--color-info);
-    outline-offset: 2px;
-  }
-</style>

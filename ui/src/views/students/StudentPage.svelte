@@ -119,7 +119,9 @@
                   href="#/lessons/{remark.lesson}/afterwards">{remark.date}</a
                 >
                 <span class="whitespace-nowrap"
-                  >{remark.engagement ? `${remark.engagement} of 10` : 'not asked'}</span
+                  >{remark.engagement ? `${remark.engagement} of 10` : 'not asked'}{remark.effort === null
+                    ? ''
+                    : `, effort ${remark.effort}`}</span
                 >
                 <span>{remark.remark}</span>
               </li>
