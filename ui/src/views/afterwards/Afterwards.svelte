@@ -1,9 +1,12 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
+  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { push } from 'svelte-spa-router'
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
+  import { keys, renew } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
+  import { notices } from '../../lib/notice.svelte'
+  import { today } from '../../lib/words'
   import Everybody from './Everybody.svelte'
   import StudentResult from './StudentResult.svelte'
 
@@ -11,6 +14,7 @@
     params: { id: string }
   }
   let { params }: Props = $props()
+  const client = useQueryClient()
   const query = createQuery(() => ({
     queryKey: [...keys.lesson(params.id), 'afterwards'],
     queryFn: async () => {
@@ -18,12 +22,29 @@
       return answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id: params.id } } }))
     },
   }))
+
+  /** A lesson that was finished by mistake goes on; what that took is taken from what is left. */
+  async function again() {
+    const path = { id: params.id }
+    try {
+      await answer(
+        api.POST('/api/lessons/{id}/travel', { params: { path }, body: { kind: 'held', block: '' } }),
+      )
+      await renew(client, keys.lessons)
+      await push(`/lessons/${params.id}/courtside`)
+    } catch (error) {
+      notices.wrong(error)
+    }
+  }
 </script>
 
 <Async {query}>
   {#snippet children(data)}
     <a class="link link-hover text-sm" href="#/lessons/{params.id}">Plan of this lesson</a>
     <h1>{data.lesson.document.title}, afterwards</h1>
+    {#if data.lesson.state === 'finished' && data.lesson.document.date === today()}
+      <button class="btn mt-1" onclick={again}>Take it up again</button>
+    {/if}
     <p class="hint">
       {data.lesson.document.date}, {data.lesson.document.start}, {data.lesson.document.minutes} min
     </p>

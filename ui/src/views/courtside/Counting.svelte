@@ -431,6 +431,8 @@
     gap: 0.5rem;
   }
   .less .btn {
+    height: auto;
+    padding-block: 0.2rem;
     font-size: 0.95rem;
     line-height: 1.1;
     padding-inline: 0.25rem;

@@ -12,7 +12,6 @@
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
-  import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
@@ -79,21 +78,10 @@
 
   async function finish() {
     more?.close()
-    const { second, running } = run
     await run.deliver()
     if (!(await run.set(run.second, false, true))) return
     await renew(client, keys.lessons, keys.students)
-    const { id } = run.data.lesson
-    await push(`/lessons/${id}/afterwards`)
-    notices.done('The lesson is finished.', {
-      label: 'Take it up again',
-      run: async () => {
-        const body = { second, running, finished: false }
-        await answer(api.PUT('/api/lessons/{id}/clock', { params: { path: { id } }, body }))
-        notices.close()
-        await push(`/lessons/${id}/courtside`)
-      },
-    })
+    await push(`/lessons/${run.data.lesson.id}/afterwards`)
   }
 </script>
 
