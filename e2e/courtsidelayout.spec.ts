@@ -72,6 +72,14 @@ for (const many of [1, 6, 12]) {
         const box = await counting.getByRole('button', { name: answer, exact: true }).boundingBox()
         expect(Math.min(box?.height ?? 0, box?.width ?? 0), at).toBeGreaterThanOrEqual(64)
       }
+      // After the turn as well each number is reached.
+      await counting.getByRole('button', { name: 'Count after the turn' }).click()
+      for (const number of await counting.getByRole('button').all()) {
+        const what = `${at}: ${(await number.textContent()) ?? ''}`
+        if (await number.isEnabled()) expect(await reached(number), what).toBe(true)
+        expect((await number.boundingBox())?.height, what).toBeGreaterThanOrEqual(43.5)
+      }
+      await counting.getByRole('button', { name: 'Count ball by ball' }).click()
       // What ends the lesson is not on this view at all while it runs.
       await expect(page.getByRole('button', { name: /finish/i })).toHaveCount(0)
     }

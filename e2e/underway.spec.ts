@@ -71,6 +71,7 @@ const recorder = () => {
       pending: false,
       getVoices: () => [voice],
       addEventListener: () => undefined,
+      removeEventListener: () => undefined,
       cancel: () => undefined,
       speak: (words: { text: string; rate: number }) => heard.push(`${words.rate} ${words.text}`),
     },

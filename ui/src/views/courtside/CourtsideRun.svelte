@@ -55,6 +55,7 @@
     return () => {
       letGo()
       run.stop()
+      voice.leave()
     }
   })
 

@@ -30,9 +30,16 @@ export class Voice {
   readonly #speech = typeof speechSynthesis === 'undefined' ? undefined : speechSynthesis
 
   constructor() {
-    const listen = () => (this.voices = this.#speech?.getVoices() ?? [])
-    listen()
-    this.#speech?.addEventListener?.('voiceschanged', listen)
+    this.#listen()
+    this.#speech?.addEventListener('voiceschanged', this.#listen)
+  }
+
+  readonly #listen = () => (this.voices = this.#speech?.getVoices() ?? [])
+
+  /** leave says nothing more. */
+  leave() {
+    this.#speech?.removeEventListener('voiceschanged', this.#listen)
+    this.#speech?.cancel()
   }
 
   /** The device has no voice: tones and a sign stand in for it. */
