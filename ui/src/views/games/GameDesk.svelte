@@ -40,7 +40,7 @@
   const ofVersions = $derived(Object.keys(desk.errors).some((path) => path.startsWith('versions')))
   const tabs = $derived([
     { id: 'rules', label: 'Rules', wrong: wrong && !ofVersions },
-    { id: 'try', label: 'Try it, fair, how long' },
+    { id: 'try', label: 'Try it' },
     { id: 'versions', label: 'Versions', wrong: ofVersions },
     { id: 'words', label: 'Words, care' },
   ] as const)

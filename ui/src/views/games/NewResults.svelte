@@ -85,6 +85,14 @@
         onclick={() => (chosen = (students.data ?? []).map((each) => each.id))}>All</button
       >
     </div>
+    {#if kind !== 'evening'}
+      <label class="mt-2 flex min-h-11 items-center gap-2"
+        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={pairs} /> Two against two{kind ===
+        'robin'
+          ? ': partners are pressed one after the other'
+          : ''}</label
+      >
+    {/if}
     <ul class="mt-2 grid grid-cols-2 gap-2">
       {#each students.data ?? [] as student (student.id)}
         {@const is = chosen.includes(student.id)}
@@ -96,7 +104,8 @@
             onclick={() => (chosen = is ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
             ><span class="truncate">{student.profile.name}</span
             >{#if is && (kind === 'updown' || (kind === 'robin' && pairs))}<span
-                class="ml-auto text-sm font-normal">{place(chosen.indexOf(student.id))}</span
+                class="ml-auto shrink-0 text-sm font-normal whitespace-nowrap"
+                >{place(chosen.indexOf(student.id))}</span
               >{/if}</button
           >
         </li>
@@ -108,14 +117,6 @@
           ? 'four on each court, and partners change'
           : 'two on each court'}.
       </p>
-    {/if}
-    {#if kind !== 'evening'}
-      <label class="mt-3 flex items-center gap-2"
-        ><input type="checkbox" class="checkbox checkbox-sm" bind:checked={pairs} /> Two against two{kind ===
-        'robin'
-          ? ': partners are pressed one after the other'
-          : ''}</label
-      >
     {/if}
     {#if kind === 'robin'}
       <div class="mt-3 grid grid-cols-2 gap-3">
