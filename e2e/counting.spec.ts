@@ -1,26 +1,15 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, offered, test } from './fixtures'
+import { eight, expect, kept, lessonWith, test } from './fixtures'
 
 /** A lesson of two with one drill and a goal of its own for both, open courtside on a phone. */
 async function two(page: Page, club: Club, drillName: string, goal?: object): Promise<Locator> {
   const students: string[] = []
   for (const student of eight.slice(0, 2)) students.push(await kept(club, 'students', student))
-  const drill = await offered(club, drillName, students)
   const variants = goal
     ? students.map((student) => ({ student, goals: [{ measure: 1, goals: [goal] }] }))
     : undefined
-  const id = await kept(club, 'lessons', {
-    version: 4,
-    title: 'Two and a goal',
-    date: '2026-03-10',
-    start: '16:00',
-    minutes: 60,
-    space: {},
-    note: '',
-    students,
-    blocks: [{ ...drill, id: crypto.randomUUID(), variants }],
-  })
+  const id = await lessonWith(club, 'Two and a goal', students, drillName, { variants })
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${club.url}/#/lessons/${id}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()

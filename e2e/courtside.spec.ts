@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, offered, openLesson, test } from './fixtures'
+import { eight, expect, kept, lessonWith, openLesson, test } from './fixtures'
 
 const phone = { width: 390, height: 844 }
 
@@ -8,18 +8,7 @@ const phone = { width: 390, height: 844 }
 async function five(page: Page, club: Club): Promise<Locator> {
   const students = []
   for (const student of eight.slice(0, 5)) students.push(await kept(club, 'students', student))
-  const drill = await offered(club, 'Coin in the Corner', students)
-  const id = await kept(club, 'lessons', {
-    version: 4,
-    title: 'Five on one court',
-    date: '2026-03-10',
-    start: '16:00',
-    minutes: 60,
-    space: {},
-    note: '',
-    students,
-    blocks: [{ ...drill, id: crypto.randomUUID() }],
-  })
+  const id = await lessonWith(club, 'Five on one court', students, 'Coin in the Corner')
   await page.setViewportSize(phone)
   await page.goto(`${club.url}/#/lessons/${id}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test'
-import { eight, expect, kept, offered, test } from './fixtures'
+import { eight, expect, kept, lessonWith, test } from './fixtures'
 
 /** At every size, with one to twelve names, nothing covers anything, and everything is large enough for a thumb. */
 const sizes = [
@@ -32,17 +32,8 @@ for (const many of [1, 6, 12]) {
     const students = []
     for (const name of names.slice(0, many))
       students.push(await kept(empty, 'students', { ...eight[0], name: `${name} Longbottom-Field` }))
-    const drill = await offered(empty, 'Coin in the Corner', students)
-    const id = await kept(empty, 'lessons', {
-      version: 4,
-      title: 'Everybody on one court, Tuesday',
-      date: '2026-03-10',
-      start: '16:00',
-      minutes: 60,
-      space: {},
-      note: '',
-      students,
-      blocks: [{ ...drill, id: crypto.randomUUID(), minutes: 40 }],
+    const id = await lessonWith(empty, 'Everybody on one court, Tuesday', students, 'Coin in the Corner', {
+      minutes: 40,
     })
     await page.setViewportSize(sizes[1]!)
     await page.goto(`${empty.url}/#/lessons/${id}/courtside`)

@@ -99,6 +99,28 @@ export async function kept(
   return id
 }
 
+/** lessonWith stores a lesson of an hour with one drill for some students, and returns its id. */
+export async function lessonWith(
+  club: Club,
+  title: string,
+  students: string[],
+  name: string,
+  block: object = {},
+) {
+  const drill = await offered(club, name, students)
+  return kept(club, 'lessons', {
+    version: 4,
+    title,
+    date: '2026-03-10',
+    start: '16:00',
+    minutes: 60,
+    space: {},
+    note: '',
+    students,
+    blocks: [{ ...drill, id: crypto.randomUUID(), ...block }],
+  })
+}
+
 /** stored reads the document of a kind as the program has it. */
 export async function stored<T>(
   club: Club,

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test'
-import { eight, expect, finished, kept, lessonOf, offered, openLesson, test } from './fixtures'
+import { eight, expect, finished, kept, lessonOf, lessonWith, openLesson, test } from './fixtures'
 
 /** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -121,18 +121,7 @@ test('a drill by the clock has its own: work and rest, called, and on after a re
 }) => {
   await page.addInitScript(recorder)
   const student = await kept(empty, 'students', { ...eight[0], sport: 'badminton', level: 'improver' })
-  const drill = await offered(empty, 'Shadow Six', [student])
-  const id = await kept(empty, 'lessons', {
-    version: 4,
-    title: 'Corners',
-    date: '2026-03-10',
-    start: '16:00',
-    minutes: 40,
-    space: {},
-    note: '',
-    students: [student],
-    blocks: [{ ...drill, id: crypto.randomUUID(), minutes: 20 }],
-  })
+  const id = await lessonWith(empty, 'Corners', [student], 'Shadow Six', { minutes: 20 })
   await page.goto(`${empty.url}/#/lessons/${id}/courtside`)
   await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByLabel('Said aloud').check()

@@ -202,14 +202,7 @@ func TestWhatIsNotUnderstoodOfAGameIsSaid(t *testing.T) {
 		after, words, err := shorthand.AppliedGame(d, line)
 		require.ErrorContains(t, err, want.says, line)
 		require.Equal(t, d, after)
-		found := false
-		for _, w := range words {
-			if w.Wrong != "" {
-				found = found || w.Text == want.word
-				require.Equal(t, w.Text, string([]rune(line)[w.From:w.To]), line)
-			}
-		}
-		require.True(t, found, "%s: %+v", line, words)
+		toldAt(t, line, want.word, words)
 	}
 	for line, says := range map[string]string{
 		"":                            "say who plays",

@@ -219,6 +219,18 @@ func again(t *testing.T, d drill.Document) drill.Document {
 	return read
 }
 
+// toldAt wants a word of a line to be told as wrong, and every wrong word to stand where it is said to.
+func toldAt(t *testing.T, line, word string, words []shorthand.Word) {
+	found := false
+	for _, w := range words {
+		if w.Wrong != "" {
+			found = found || w.Text == word
+			require.Equal(t, w.Text, string([]rune(line)[w.From:w.To]), line)
+		}
+	}
+	require.True(t, found, "%s: %+v", line, words)
+}
+
 // What is not understood is told where it stands, and nothing is changed.
 func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 	d := library.All()[0].Document
@@ -241,14 +253,7 @@ func TestWhatIsNotUnderstoodIsSaid(t *testing.T) {
 		after, words, err := shorthand.Applied(d, line)
 		require.ErrorContains(t, err, want.says, line)
 		require.Equal(t, d, after)
-		found := false
-		for _, w := range words {
-			if w.Wrong != "" {
-				found = found || w.Text == want.word
-				require.Equal(t, w.Text, string([]rune(line)[w.From:w.To]), line)
-			}
-		}
-		require.True(t, found, "%s: %+v", line, words)
+		toldAt(t, line, want.word, words)
 	}
 	for _, line := range []string{"", "; ;", "3.5 s"} {
 		_, _, err := shorthand.Applied(d, line)
