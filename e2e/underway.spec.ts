@@ -200,3 +200,33 @@ test('a lesson of six is closed in a few presses: one mark for all, another one 
   await wren.getByRole('link', { name: 'Wren Abbery' }).click()
   await expect(page.getByText('5 of 10, effort 6')).toBeVisible()
 })
+
+test('a goal that is met is told once: the next one’s turn, again, or on', async ({ page, demo }) => {
+  await openLesson(page, demo, 'Noor and Teo')
+  await page.getByRole('link', { name: 'Go courtside' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  const counting = page.getByRole('region', { name: 'Counting' })
+  const met = counting.getByRole('group', { name: 'Goal met' })
+  const made = counting.getByRole('button', { name: 'Made', exact: true })
+  for (let i = 0; i < 10; i++) await made.click()
+  await expect(met).toContainText('Noor: goal met')
+  await met.getByRole('button', { name: 'Next: Teo' }).click()
+  await expect(counting.getByRole('button', { name: 'Teo', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await expect(met).toHaveCount(0)
+  for (let i = 0; i < 10; i++) await made.click()
+  await expect(met).toContainText('Teo: goal met')
+  await expect(met.getByRole('button', { name: /^Harder/ })).toBeVisible()
+  await met.getByRole('button', { name: 'Again' }).click()
+  await expect(met).toHaveCount(0)
+  await made.click()
+  await expect(counting.getByText('11 of 11', { exact: true })).toBeVisible()
+  await expect(met).toHaveCount(0)
+  await page.reload()
+  await expect(counting.getByRole('button', { name: 'Noor', exact: true })).toBeVisible()
+  await expect(met).toHaveCount(0)
+})

@@ -4,6 +4,7 @@
   import type { Tap, Waiting, Whose } from './queue'
   import { withoutUndone, withWaiting } from './waiting'
   import FaceClock from './FaceClock.svelte'
+  import GoalMet from './GoalMet.svelte'
   import Landing from './Landing.svelte'
   import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
@@ -21,8 +22,12 @@
     onundo: (whose: Whose) => void
     /** The clock of a measure calls something; it is over. */
     oncall: (text: string, over: boolean) => void
+    /** The version that is harder; empty where there is none. */
+    harder: string
+    onharder: () => void
+    ongoon: () => void
   }
-  let { counters, waiting, last, ontap, onundo, oncall }: Props = $props()
+  let { counters, waiting, last, ontap, onundo, oncall, harder, onharder, ongoon }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
   const people = $derived(
     counters.filter(
@@ -105,6 +110,21 @@
   let had = $state<number>()
   const most = 60
   const turn = $derived(Math.min(had ?? (counter?.turn || 1), most))
+
+  const keyOf = (each: Counter) => `${each.counted} ${each.measure} ${each.party}`
+  /** Goals that were met and told, or were met before this block was opened. */
+  let told = $state<string[]>([])
+  // svelte-ignore state_referenced_locally
+  told = counters.filter((each) => each.standing.met).map(keyOf)
+  const met = $derived(counter?.standing.met === true && !told.includes(keyOf(counter)))
+  /** Who is still at the measure whose goal this student has met, the next one in turn first. */
+  const still = $derived.by(() => {
+    const after = [...people.slice(chosen + 1), ...people.slice(0, chosen)]
+    const open = (each: Counter) =>
+      counters.some((c) => c.student === each.student && c.measure === counter?.measure && !c.standing.met)
+    return after.find(open)
+  })
+  const tell = () => counter && (told = [...told, keyOf(counter)])
 
   let noting = $state(false)
   /** Where the ball landed that is counted next. */
@@ -232,6 +252,17 @@
         {/if}
       {/if}
     </div>
+    {#if met}
+      <GoalMet
+        who={counter.shared || counter.short}
+        harder={still ? '' : harder}
+        next={still?.shared || still?.short || ''}
+        onharder={() => (tell(), onharder())}
+        onnext={() => (tell(), (chosen = people.findIndex((each) => each.student === still?.student)))}
+        ongoon={() => (tell(), ongoon())}
+        oncounton={tell}
+      />
+    {/if}
     {#if inRallies}
       <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={tap} />
     {:else if counter.unit === 'time'}
@@ -452,5 +483,10 @@
     background: transparent;
     color: var(--color-error);
     border: 4px solid var(--color-error);
+  }
+  @media (max-width: 400px) {
+    .less .btn {
+      font-size: 0.82rem;
+    }
   }
 </style>

@@ -12,6 +12,7 @@
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
+  import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
@@ -77,6 +78,12 @@
     void run.set(by === 1 ? (scheduled?.end ?? planned) : (blocks[Math.max(0, here - 1)]?.start ?? 0), true)
   }
 
+  async function harder() {
+    const { names, at } = run.versions
+    const next = names[at + 1]
+    if (next) await run.version(next).catch((error: unknown) => notices.wrong(error))
+  }
+
   async function finish() {
     more?.close()
     await run.deliver()
@@ -110,8 +117,8 @@
           )}
         />
       </p>
-      {#if scheduled?.versions.length && !scheduled.game && !over}
-        <VersionChoice data={run.data} {scheduled} ondone={() => run.reload()} />
+      {#if run.versions.names.length && !over}
+        <VersionChoice {run} />
       {/if}
     </section>
 
@@ -190,6 +197,9 @@
           last={run.lastIn(scheduled?.block ?? '')}
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
           oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}
+          harder={run.versions.names[run.versions.at + 1] ?? ''}
+          onharder={() => void harder()}
+          ongoon={() => void run.skip()}
           onundo={(whose) => void run.undo(scheduled?.block ?? '', whose)}
         /></Part
       >{/key}

@@ -1,29 +1,23 @@
 <script lang="ts">
-  import { answer, api, describe, over, type Courtside, type ScheduledBlock } from '../../lib/api/client'
+  import { describe } from '../../lib/api/client'
+  import type { Run } from './courtside.svelte'
 
   /** The rungs of the drill that is on: one press makes it easier or harder for all, in the minutes that there are. */
   interface Props {
-    data: Courtside
-    scheduled: ScheduledBlock
-    /** The lesson was changed. */
-    ondone: () => Promise<void>
+    run: Run
   }
-  let { data, scheduled, ondone }: Props = $props()
+  let { run }: Props = $props()
   let busy = $state(false)
   let wrong = $state('')
-  const at = $derived(scheduled.versions.indexOf(scheduled.version ?? 'as written'))
+  const names = $derived(run.versions.names)
+  const at = $derived(run.versions.at)
 
   async function play(text: string | undefined) {
     if (!text) return
     busy = true
     wrong = ''
     try {
-      const { document, id, revision } = data.lesson
-      const edit = { kind: 'version' as const, block: scheduled.block, text, on: true }
-      const changed = await answer(api.POST('/api/lessons/edit', { body: { document, edit } }))
-      const params = { path: { id }, header: over(revision) }
-      await answer(api.PUT('/api/lessons/{id}', { params, body: changed.document }))
-      await ondone()
+      await run.version(text)
     } catch (error) {
       wrong = describe(error)
     }
@@ -32,12 +26,9 @@
 </script>
 
 <div class="rungs" role="group" aria-label="Version of the drill">
-  <button disabled={busy || at <= 0} onclick={() => void play(scheduled.versions[at - 1])}>Easier</button>
-  <span class="sr-only" aria-live="polite">{scheduled.version ?? 'as written'}</span>
-  <button
-    disabled={busy || at >= scheduled.versions.length - 1}
-    onclick={() => void play(scheduled.versions[at + 1])}>Harder</button
-  >
+  <button disabled={busy || at <= 0} onclick={() => void play(names[at - 1])}>Easier</button>
+  <span class="sr-only" aria-live="polite">{names[at]}</span>
+  <button disabled={busy || at >= names.length - 1} onclick={() => void play(names[at + 1])}>Harder</button>
 </div>
 {#if wrong}<p role="alert">{wrong}</p>{/if}
 

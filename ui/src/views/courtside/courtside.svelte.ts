@@ -173,6 +173,23 @@ export class Run {
     })
   }
 
+  /** The versions of the drill that is on, from the easiest on, and which of them is played. */
+  get versions() {
+    const { scheduled } = this
+    const names = scheduled?.game ? [] : (scheduled?.versions ?? [])
+    return { names, at: names.indexOf(scheduled?.version ?? 'as written') }
+  }
+
+  /** version has the block that is on play another version of its drill, in the minutes that there are. */
+  async version(text: string) {
+    const { document, id, revision } = this.data.lesson
+    const edit = { kind: 'version' as const, block: this.scheduled?.block ?? '', text, on: true }
+    const changed = await answer(api.POST('/api/lessons/edit', { body: { document, edit } }))
+    const params = { path: { id }, header: over(revision) }
+    await answer(api.PUT('/api/lessons/{id}', { params, body: changed.document }))
+    await this.reload()
+  }
+
   /** unsaid has the lesson as it was before its road was changed last. */
   async unsaid() {
     const { said } = this
