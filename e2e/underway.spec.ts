@@ -202,8 +202,12 @@ test('a lesson of six is closed in a few presses: one mark for all, another one 
 })
 
 test('a goal that is met is told once: the next one’s turn, again, or on', async ({ page, demo }) => {
+  await page.addInitScript(recorder)
   await openLesson(page, demo, 'Noor and Teo')
   await page.getByRole('link', { name: 'Go courtside' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByLabel('Said aloud').check()
+  await page.getByRole('button', { name: 'Back to the lesson' }).click()
   await page.getByRole('button', { name: 'Begin' }).click()
   await page.getByRole('button', { name: 'Next block' }).click()
   await page.getByRole('button', { name: 'Next block' }).click()
@@ -212,6 +216,7 @@ test('a goal that is met is told once: the next one’s turn, again, or on', asy
   const made = counting.getByRole('button', { name: 'Made', exact: true })
   for (let i = 0; i < 10; i++) await made.click()
   await expect(met).toContainText('Noor: goal met')
+  await expect.poll(() => heard(page)).toContain('1 Noor: goal met')
   await met.getByRole('button', { name: 'Next: Teo' }).click()
   await expect(counting.getByRole('button', { name: 'Teo', exact: true })).toHaveAttribute(
     'aria-pressed',

@@ -7,7 +7,7 @@ const moment = (change: Partial<Moment>): Moment => ({
   roles: undefined,
   block: { block: 'a', title: 'Ball warm-up' },
   left: 200,
-  met: [],
+  met: new Map(),
   ...change,
 })
 
@@ -56,16 +56,30 @@ test('the last ten seconds are said once', () => {
 
 test('a goal that is met is told once, also while the lesson is held', () => {
   const standing = { met: true, sentence: '' }
-  const counter = { block: 'a', standing, shared: '', short: 'Ada', party: '1', student: '1', called: '' }
+  const counter = {
+    counted: 'a',
+    measure: 1,
+    standing,
+    shared: '',
+    short: 'Ada',
+    party: '1',
+    student: '1',
+    called: '',
+  }
   const other = { ...counter, student: '2' }
-  const pair = { ...counter, shared: 'Bo + Cy', called: 'volleys' }
+  const pair = { ...counter, measure: 2, shared: 'Bo + Cy', called: 'volleys' }
   const met = goalsMet([
     counter,
     other,
     pair,
     { ...counter, standing: { met: false, sentence: '' } },
   ] as never)
-  expect(met).toEqual(['Ada: goal met', 'Bo + Cy, volleys: goal met'])
+  expect([...met.values()]).toEqual(['Ada: goal met', 'Bo + Cy, volleys: goal met'])
   expect(callsBetween(moment({ running: false }), moment({ running: false, met }))).toHaveLength(2)
   expect(callsBetween(moment({ met }), moment({ met }))).toEqual([])
+  // The same student’s goal of another block is another one.
+  const later = goalsMet([counter, { ...counter, counted: 'b' }] as never)
+  expect(callsBetween(moment({ met }), moment({ met: later }))).toEqual([
+    { text: 'Ada: goal met', sign: 'goal' },
+  ])
 })

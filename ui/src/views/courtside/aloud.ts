@@ -7,8 +7,8 @@ export interface Moment {
   roles: Pick<Cue, 'second' | 'text' | 'roles'> | undefined
   block: Pick<ScheduledBlock, 'block' | 'title'> | undefined
   left: number
-  /** The goals that are met, by student and measure. */
-  met: readonly string[]
+  /** The goals that are met: what is said of each, by block, measure and student. */
+  met: ReadonlyMap<string, string>
 }
 
 /** Call is something that is said, and the sign that goes with it. */
@@ -29,7 +29,7 @@ const roleWords = (roles: Moment['roles']) =>
 /** callsBetween lists what is called aloud when a lesson has gone on from one moment to the next. */
 export function callsBetween(before: Moment, now: Moment): Call[] {
   const calls: Call[] = []
-  for (const goal of now.met) if (!before.met.includes(goal)) calls.push({ text: goal, sign: 'goal' })
+  for (const [key, text] of now.met) if (!before.met.has(key)) calls.push({ text, sign: 'goal' })
   if (!now.running) return calls
   const swapped =
     now.roles && (before.roles?.second !== now.roles.second || before.roles.text !== now.roles.text)
@@ -53,13 +53,18 @@ export function callsBetween(before: Moment, now: Moment): Call[] {
   return calls
 }
 
+type Met = Pick<
+  Counter,
+  'counted' | 'measure' | 'standing' | 'shared' | 'short' | 'party' | 'student' | 'called'
+>
+
 /** goalsMet says of each counter whose goal is met who met it: once for those on one count. */
-export const goalsMet = (
-  counters: readonly Pick<
-    Counter,
-    'block' | 'standing' | 'shared' | 'short' | 'party' | 'student' | 'called'
-  >[],
-) =>
-  counters
-    .filter((each) => each.standing.met && each.party === each.student)
-    .map((each) => `${each.shared || each.short}${each.called ? `, ${each.called}` : ''}: goal met`)
+export const goalsMet = (counters: readonly Met[]) =>
+  new Map(
+    counters
+      .filter((each) => each.standing.met && each.party === each.student)
+      .map((each) => [
+        `${each.counted} ${each.measure} ${each.student}`,
+        `${each.shared || each.short}${each.called ? `, ${each.called}` : ''}: goal met`,
+      ]),
+  )
