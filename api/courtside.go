@@ -191,12 +191,12 @@ func (s *server) counters(ctx context.Context, id string, d lesson.Document, in 
 		group, _ := load.Arrange(document, max(1, len(there)), block.Lines, d.Space)
 		for _, person := range there {
 			mine := block.DrillFor(document, person)
-			met := make([]int, len(mine.Measures))
+			met, faults := make([]int, len(mine.Measures)), seen(person, done)
 			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: seen(person, done), Zones: []court.Zone{}, Face: mine.FaceOf(m),
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m),
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
@@ -371,9 +371,10 @@ func runsOf(lessonID string, body Taps, b lesson.Block, played Drill, there []le
 		if id != body.Student {
 			run = uuid.NewSHA1(uuid.MustParse(body.Run), []byte(id)).String()
 			taps = slices.Clone(taps)
-			for i, tap := range taps {
-				if taps[i].Fault = ""; who.Who == drill.TwoSides {
-					taps[i] = tap.ForTheOther()
+			for i := range taps {
+				taps[i].Fault = "" // it is nobody else's
+				if who.Who == drill.TwoSides {
+					taps[i] = taps[i].ForTheOther()
 				}
 			}
 		}

@@ -158,8 +158,7 @@ func (s *server) gameRoutes() []Route {
 			return library.NewGame(body.Court)
 		}),
 		route("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ None, body GameVersionAsked) (game.Document, error) {
-			played, err := body.Document.Version(body.Version)
-			return played.OnLessonCourt(body.Court), err
+			return body.Document.InLesson(body.Version, body.Court)
 		}),
 		route("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
 		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),

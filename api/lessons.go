@@ -176,8 +176,7 @@ func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]sche
 			}
 			if document, ok := games[block.Game]; ok {
 				in.Games[block.Game] = document
-				version, _ := document.Version(block.Version)
-				in.Games[block.Plays()] = version.OnLessonCourt(d.Space.Court)
+				in.Games[block.Plays()], _ = document.InLesson(block.Version, d.Space.Court)
 			}
 		}
 		all[i] = in.Named()

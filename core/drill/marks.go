@@ -82,7 +82,7 @@ func (d Document) Clone() Document {
 	d.Places, d.Pattern.Tasks, d.NoGo = slices.Clone(d.Places), slices.Clone(d.Pattern.Tasks), slices.Clone(d.NoGo)
 	for i := range d.Pattern.Tasks {
 		task := &d.Pattern.Tasks[i]
-		cloneMarks(&task.From, &task.Reply, &task.Recover)
+		court.CloneMarks(&task.From, &task.Reply, &task.Recover)
 	}
 	d.Measures = cloneMeasures(d.Measures)
 	for i := range d.NoGo {
@@ -92,15 +92,6 @@ func (d Document) Clone() Document {
 		}
 	}
 	return d
-}
-
-func cloneMarks(marks ...**court.Mark) {
-	for _, mark := range marks {
-		if *mark != nil {
-			copied := **mark
-			*mark = &copied
-		}
-	}
 }
 
 // TransferredMark is one mark on another court.

@@ -214,13 +214,13 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 // takes. It returns invalid.Fields.
 func withVersion(ctx context.Context, block lesson.Block, d lesson.Document, in schedule.Inputs) (schedule.Inputs, float64, error) {
 	if written, known := in.Games[block.Game]; known {
-		document, err := written.Version(block.Version)
+		document, err := written.InLesson(block.Version, d.Space.Court)
 		if err != nil {
 			return in, 0, err
 		}
 		in.Games = maps.Clone(in.Games)
-		in.Games[block.Plays()] = document.OnLessonCourt(d.Space.Court)
-		usual, err := schedule.ForGame(ctx, block.Game, in.Games[block.Plays()], in.Settings)
+		in.Games[block.Plays()] = document
+		usual, err := schedule.ForGame(ctx, block.Game, document, in.Settings)
 		return in, usual.Minutes, err
 	}
 	written, known := in.Drills[block.Drill]

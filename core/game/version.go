@@ -81,16 +81,18 @@ func (d Document) as(v Version) (Document, error) {
 	return d, nil
 }
 
-// OnLessonCourt returns the game on the court of a lesson, where that is one of its sport.
-func (d Document) OnLessonCourt(id court.ID) Document {
-	to, err := court.Find(id)
-	if err != nil || to.Sport != d.Sport || to.ID == d.Court {
-		return d
+// InLesson returns a version of a game as a lesson plays it: on the lesson's court, where that is one of its sport. Where there is no such
+// version, it is the game as it is written, with the error of Version.
+func (d Document) InLesson(version string, on court.ID) (Document, error) {
+	played, err := d.Version(version)
+	to, elsewhere := court.Find(on)
+	if elsewhere != nil || to.Sport != played.Sport || to.ID == played.Court {
+		return played, err
 	}
-	if there, err := d.OnCourt(id); err == nil {
-		return there
+	if there, impossible := played.OnCourt(on); impossible == nil {
+		return there, err
 	}
-	return d
+	return played, err
 }
 
 // UsualVersions are those that a game can have of which nobody has said anything: on each other court of its sport, on half of the court,

@@ -67,7 +67,7 @@
     if (!game) return
     try {
       const played = v7()
-      const named = $state.snapshot(chosenVersion)
+      const named = chosenVersion
       const asked = { document: game, version: named, court }
       const as = named || court ? await answer(api.POST('/api/games/version', { body: asked })) : game
       const body = {

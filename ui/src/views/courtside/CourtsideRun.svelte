@@ -79,9 +79,7 @@
   }
 
   async function harder() {
-    const { names, at } = run.versions
-    const next = names[at + 1]
-    if (next) await run.version(next).catch((error: unknown) => notices.wrong(error))
+    await run.version(run.versions.harder).catch((error: unknown) => notices.wrong(error))
   }
 
   async function finish() {
@@ -197,7 +195,7 @@
           last={run.lastIn(scheduled?.block ?? '')}
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
           oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}
-          harder={run.versions.names[run.versions.at + 1] ?? ''}
+          harder={run.versions.harder}
           onharder={() => void harder()}
           ongoon={() => void run.skip()}
           onundo={(whose) => void run.undo(scheduled?.block ?? '', whose)}

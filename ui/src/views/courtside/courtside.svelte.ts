@@ -173,11 +173,12 @@ export class Run {
     })
   }
 
-  /** The versions of the drill that is on, from the easiest on, and which of them is played. */
+  /** The versions of the drill that is on, from the easiest on, which of them is played, and the next one; empty for none. */
   get versions() {
     const { scheduled } = this
     const names = scheduled?.game ? [] : (scheduled?.versions ?? [])
-    return { names, at: names.indexOf(scheduled?.version ?? 'as written') }
+    const at = names.indexOf(scheduled?.version ?? 'as written')
+    return { names, at, harder: names[at + 1] ?? '' }
   }
 
   /** version has the block that is on play another version of its drill, in the minutes that there are. */
