@@ -2,7 +2,8 @@
 
 BIN := bin/hodometer
 LINT := go tool -modfile=tools/go.mod golangci-lint
-PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts -type f)
+CORE := $(shell find core cmd/courtside -name '*.go' -not -name '*_test.go') go.mod
+PAGES := $(shell find ui/src ui/public ui/index.html ui/vite.config.ts ui/notices.ts ui/core.ts -type f)
 
 .PHONY: demo test test-long test-fresh check bench dev hooks generate format build fuzz screenshots
 
@@ -16,7 +17,14 @@ node_modules/.installed: package.json package-lock.json
 	npm install --no-audit --no-fund
 	touch $@
 
-ui/dist/index.html: node_modules/.installed $(PAGES)
+# Core for devices without the network, and what a browser needs to run it.
+ui/src/device/core.wasm: $(CORE)
+	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./cmd/courtside
+	cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" ui/src/device/wasm_exec.js
+	chmod u+w ui/src/device/wasm_exec.js
+	node -e "const z = require('node:zlib'), fs = require('node:fs'); fs.writeFileSync('$@.br', z.brotliCompressSync(fs.readFileSync('$@')))"
+
+ui/dist/index.html: node_modules/.installed ui/src/device/core.wasm $(PAGES)
 	npm run --silent build
 	touch ui/dist/.gitkeep $@
 

@@ -21,17 +21,20 @@ import (
 	"hodometer/api"
 	"hodometer/core/drill"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 	"hodometer/core/student"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 	"hodometer/store"
 )
 
 // club is a running server with an empty file, and its log.
 type club struct {
-	t    *testing.T
-	http http.Handler
-	log  bytes.Buffer
-	now  time.Time
+	t     *testing.T
+	http  http.Handler
+	log   bytes.Buffer
+	now   time.Time
+	store *store.Store
 }
 
 // emptyFile is a file with all its tables and nothing in them, to be copied.
@@ -65,7 +68,7 @@ func openClub(t *testing.T, path string) *club {
 	s, err := store.Open(t.Context(), path)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
-	c := &club{t: t, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
+	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
 	c.http, err = api.New(api.Options{
 		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
 		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
@@ -142,18 +145,15 @@ func lessonFor(block string, students ...string) map[string]any {
 func TestALessonFromPlanToNextStep(t *testing.T) {
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
-	scheduled := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
-	require.Equal(t, api.Planned, scheduled.State)
+	scheduled := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
+	require.Equal(t, plan.Planned, scheduled.State)
 	require.Equal(t, 24, scheduled.Plan.Balls, "one player, four turns of six balls")
 
 	began := c.now
-	clock := func(second float64, running, finished bool) map[string]any {
-		return map[string]any{"second": second, "running": running, "finished": finished}
-	}
-	run := read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", clock(0, true, false)))
-	require.Equal(t, api.Begun, run.Lesson.State)
+	run := c.clock(id, 0, true, false).Courtside
+	require.Equal(t, plan.Begun, run.Lesson.State)
 	c.now = began.Add(9 * time.Minute)
-	run = read[api.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
+	run = read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 	require.InDelta(t, 540, run.Second, 1e-9)
 
 	device := newID()
@@ -162,15 +162,15 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 		entries = append(entries, map[string]any{"seq": i, "kind": "made", "at": c.now.Add(time.Duration(i) * time.Second)})
 	}
 	taps := map[string]any{"run": device, "block": block, "student": studentID, "entries": entries}
-	counters := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
+	counters := c.tap(id, taps)
 	require.Equal(t, 24, counters[0].Count.Made)
 	require.True(t, counters[0].Standing.Met)
-	again := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
+	again := c.tap(id, taps)
 	require.Equal(t, counters, again, "taps sent twice are counted once")
 	taps["entries"] = append(entries, map[string]any{"seq": 24, "kind": "undo", "at": c.now.Add(time.Minute)})
-	require.Equal(t, 23, read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))[0].Count.Made)
+	require.Equal(t, 23, c.tap(id, taps)[0].Count.Made)
 
-	require.Equal(t, api.Finished, read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", clock(1020, false, true))).Lesson.State)
+	require.Equal(t, plan.Finished, c.clock(id, 1020, false, true).Lesson.State)
 	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
 	require.Equal(t, api.Result{Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Faults: []tally.Seen{}, Engagement: 8, Effort: new(int), Remark: "bright"}, after.Students[0])
 
@@ -188,24 +188,29 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 	c := newClub(t)
 	studentID, block, id := c.student(ada()), newID(), newID()
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*"))
 	taps := func(change func(map[string]any)) map[string]any {
 		body := map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 5, "at": c.now}}}
 		change(body)
 		return body
 	}
 	for field, change := range map[string]func(map[string]any){
-		"student":        func(b map[string]any) { b["student"] = newID() },
-		"block":          func(b map[string]any) { b["block"] = newID() },
-		"entries.0.made": func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["made"] = 6 },
-		"entries.0.seq":  func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["seq"] = -1 },
-		"entries.0.at":   func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["at"] = "soon" },
+		"tap.student":          func(b map[string]any) { b["student"] = newID() },
+		"tap.block":            func(b map[string]any) { b["block"] = newID() },
+		"tap.entry.made":       func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["made"] = 6 },
+		"acts.0.tap.entry.seq": func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["seq"] = -1 },
+		"acts.0.tap.entry.at":  func(b map[string]any) { b["entries"].([]any)[0].(map[string]any)["at"] = "soon" },
 	} {
-		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(change)), http.StatusUnprocessableEntity)
+		if !strings.HasPrefix(field, "acts") { // its shape is right
+			require.Equal(t, field, c.refused(id, taps(change)))
+			continue
+		}
+		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", c.acts(taps(change))), http.StatusUnprocessableEntity)
 		require.Equal(t, field, p.Fields[0].Path)
 	}
-	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/clock", map[string]any{"second": -1, "running": true, "finished": false}), http.StatusUnprocessableEntity)
-	require.Equal(t, "second", p.Fields[0].Path)
+	back := map[string]any{"sent": c.now, "acts": []any{map[string]any{"id": newID(), "at": c.now, "clock": map[string]any{"second": -1, "running": true, "finished": false}}}}
+	p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", back), http.StatusUnprocessableEntity)
+	require.Equal(t, "acts.0.clock.second", p.Fields[0].Path)
 	readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+newID(), map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
 }
 

@@ -126,7 +126,7 @@ func TestBadRequests(t *testing.T) {
 		{"a page that is not there", "GET", "/api/nothing", nil, nil, http.StatusNotFound, ""},
 		{"days that are none", "GET", "/api/lessons?ahead=many", nil, nil, http.StatusBadRequest, ""},
 		{"a thousand years ahead", "GET", "/api/lessons?ahead=365250", nil, nil, http.StatusUnprocessableEntity, "ahead"},
-		{"taps of a lesson that is not there", "POST", "/api/lessons/" + id + "/taps", map[string]any{"run": id, "block": id, "student": id, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}, nil, http.StatusNotFound, ""},
+		{"taps of a lesson that is not there", "POST", "/api/lessons/" + id + "/acts", c.acts(map[string]any{"run": id, "block": id, "student": id, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}), nil, http.StatusNotFound, ""},
 	} {
 		t.Run(b.name, func(t *testing.T) {
 			p := readProblem(t, c.ask(b.method, b.path, b.body, b.headers...), b.status)

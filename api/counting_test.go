@@ -7,11 +7,13 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/plan"
 	"hodometer/core/score"
+	"hodometer/core/underway"
 )
 
 // counted counts events towards a goal, and returns the counters; see ran.
-func counted(t *testing.T, goal map[string]any, students int, events []map[string]any) []api.Counter {
+func counted(t *testing.T, goal map[string]any, students int, events []map[string]any) []underway.Counter {
 	after, _ := ran(t, goal, students, events)
 	return after.Counters
 }
@@ -32,7 +34,7 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 	blocks, ok := d["blocks"].([]map[string]any)
 	require.True(t, ok)
 	blocks[1]["variants"] = variants
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
 	devices := make([]string, students)
 	for i := range devices {
 		devices[i] = newID()
@@ -45,7 +47,7 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 				entry[field] = value
 			}
 		}
-		read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": devices[who], "block": block, "student": people[who], "entries": []any{entry}}))
+		c.tap(id, map[string]any{"run": devices[who], "block": block, "student": people[who], "entries": []any{entry}})
 	}
 	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+people[0]+"/progress", nil))

@@ -7,21 +7,22 @@ import (
 	"hodometer/core/diary"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/plan"
 	"hodometer/core/schedule"
 	"hodometer/store"
 )
 
 // LessonBrief is what a list shows of a lesson.
 type LessonBrief struct {
-	ID       string   `json:"id"`
-	Revision int64    `json:"revision"`
-	State    State    `json:"state"`
-	Title    string   `json:"title"`
-	Date     string   `json:"date" format:"date"`
-	Start    string   `json:"start" description:"Hours:minutes"`
-	Minutes  int      `json:"minutes" description:"Length of the booking"`
-	People   []string `json:"people" description:"Names of the students"`
-	Clashes  []string `json:"clashes" description:"Other lessons of the list at the same time, in words"`
+	ID       string     `json:"id"`
+	Revision int64      `json:"revision"`
+	State    plan.State `json:"state"`
+	Title    string     `json:"title"`
+	Date     string     `json:"date" format:"date"`
+	Start    string     `json:"start" description:"Hours:minutes"`
+	Minutes  int        `json:"minutes" description:"Length of the booking"`
+	People   []string   `json:"people" description:"Names of the students"`
+	Clashes  []string   `json:"clashes" description:"Other lessons of the list at the same time, in words"`
 	schedule.Glance
 }
 
@@ -124,7 +125,7 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 		}
 		finished, started := begun[record.ID]
 		diary.Lessons = append(diary.Lessons, LessonBrief{
-			ID: record.ID, Revision: record.Revision, State: stateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
+			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
 			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: all[i].Clashes(all, names(inputs[i])), Glance: schedule.GlanceAt(d, inputs[i]),
 		})
 	}
@@ -137,17 +138,6 @@ func namesOf(in schedule.Inputs) []string {
 		list[i] = p.Profile.Name
 	}
 	return list
-}
-
-// stateOf is how far a lesson has come.
-func stateOf(begun, finished bool) State {
-	switch {
-	case finished:
-		return Finished
-	case begun:
-		return Begun
-	}
-	return Planned
 }
 
 // slots are when lessons are given.

@@ -31,7 +31,8 @@ type Drill struct {
 	Report   *report.Report `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
 }
 
-func (d Drill) tag() int64 { return d.Revision }
+// Tag is the revision.
+func (d Drill) Tag() int64 { return d.Revision }
 
 // worked adds the report to a drill.
 func (d Drill) worked(s coach.Settings) Drill {

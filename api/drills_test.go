@@ -11,6 +11,7 @@ import (
 	"hodometer/api"
 	"hodometer/core/feed"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 	"hodometer/core/report"
 	"hodometer/core/student"
 )
@@ -191,7 +192,7 @@ func TestClashesFollowWhatIsTyped(t *testing.T) {
 	studentID, id := c.student(ada()), newID()
 	c.ok("PUT", "/api/lessons/"+newID(), lessonFor(newID(), studentID), fresh, "*")
 	later := with(t, lessonFor(newID(), studentID), "start", "17:00")
-	require.Empty(t, read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, later, fresh, "*")).Clashes)
+	require.Empty(t, read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, later, fresh, "*")).Clashes)
 	require.Empty(t, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", later)))
 	sooner := with(t, later, "start", "16:15")
 	require.Equal(t, []string{"Overlaps with Tuesday, 16:00 to 16:30; Ada is in both."}, read[[]string](t, c.ask("POST", "/api/lessons/"+id+"/clashes", sooner)))

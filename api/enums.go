@@ -8,11 +8,6 @@ func (OfferKind) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (State) Enum() []any {
-	return []any{Planned, Begun, Finished}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (Stored) Enum() []any {
 	return []any{StoredStudent, StoredDrill, StoredLesson}
 }

@@ -105,7 +105,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 	if len(in.Drills) == 0 {
 		return rates, nil
 	}
-	students := idsOf(in.People)
+	students := lesson.IDs(in.People)
 	var list []asked
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Plays()]

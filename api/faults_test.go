@@ -2,14 +2,15 @@ package api_test
 
 import (
 	"fmt"
-	"net/http"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/plan"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 )
 
 // A fault that is seen is one tap: undone like any other, no ball, told afterwards, and over the lessons on the student's page.
@@ -18,11 +19,11 @@ func TestFaultsThatAreSeen(t *testing.T) {
 	p := ada()
 	p.Watch = []string{"late split step", "drops the racket head"}
 	student := c.student(p)
-	seen := func(day, times, balls int) api.Courtside {
+	seen := func(day, times, balls int) underway.Courtside {
 		block, id, run := newID(), newID(), newID()
 		d := lessonFor(block, student)
 		d["date"] = fmt.Sprintf("2026-03-%02d", day)
-		read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
+		read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
 		var entries []any
 		add := func(entry map[string]any) {
 			entry["seq"], entry["at"] = len(entries), c.now.AddDate(0, 0, day-10).Add(time.Duration(len(entries))*time.Second)
@@ -34,12 +35,12 @@ func TestFaultsThatAreSeen(t *testing.T) {
 		add(map[string]any{"kind": "undo"})
 		add(map[string]any{"kind": "turn", "made": balls, "of": balls})
 		taps := map[string]any{"run": run, "block": block, "student": student, "entries": entries}
-		read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
-		read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps))
+		c.tap(id, taps)
+		c.tap(id, taps)
 		after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 		require.Equal(t, []tally.Seen{{Fault: "late split step", Times: times}}, after.Students[0].Faults, "sent twice and seen once")
 		require.Equal(t, balls, after.Students[0].Balls, "a fault is no ball")
-		return read[api.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
+		return read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 	}
 	first := seen(3, 8, 40)
 	require.Equal(t, []tally.Seen{{Fault: "late split step", Times: 8}, {Fault: "drops the racket head"}}, first.Counters[0].Faults)
@@ -51,9 +52,8 @@ func TestFaultsThatAreSeen(t *testing.T) {
 	require.Equal(t, "in 10 balls 2 at first and 0.5 lately: going down", progress.Faults[0].Sentence)
 
 	block, id := newID(), newID()
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
 	for _, entry := range []map[string]any{{"seq": 0, "at": c.now, "kind": "fault"}, {"seq": 0, "at": c.now, "kind": "made", "fault": "x"}} {
-		problem := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "entries": []any{entry}}), http.StatusUnprocessableEntity)
-		require.Contains(t, problem.Fields[0].Path, "fault")
+		require.Equal(t, "tap.entry.fault", c.refused(id, map[string]any{"run": newID(), "block": block, "student": student, "entries": []any{entry}}))
 	}
 }

@@ -15,10 +15,12 @@ import (
 	"hodometer/core/library"
 	"hodometer/core/load"
 	"hodometer/core/odds"
+	"hodometer/core/plan"
 	"hodometer/core/prospect"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
 	"hodometer/core/student"
+	"hodometer/core/underway"
 )
 
 // players are so many students of several levels, ages and hands.
@@ -53,8 +55,8 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 			body := map[string]any{
 				"version": 4, "space": map[string]any{}, "title": "All", "date": "2026-03-10", "start": "16:00", "minutes": 600, "students": ids, "note": "", "blocks": blocks,
 			}
-			planned := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
-			courtside := read[api.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
+			planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
+			courtside := read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 			after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 			sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 			require.Equal(t, courtside.Counters, after.Counters)
@@ -88,7 +90,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 								require.InEpsilon(t, min(g.Answer.Mean, 99_999), p.Needs, 1e-6, name)
 							}
 						}
-						at := slices.IndexFunc(courtside.Counters, func(c api.Counter) bool {
+						at := slices.IndexFunc(courtside.Counters, func(c underway.Counter) bool {
 							return c.Block == block.ID && c.Student == ids[who] && c.Measure == m.Number
 						})
 						require.GreaterOrEqual(t, at, 0, name)

@@ -29,7 +29,8 @@ type Game struct {
 	OnCourt *report.OnCourt `json:"onCourt" description:"Null where the document no longer makes sense"`
 }
 
-func (g Game) tag() int64 { return g.Revision }
+// Tag is the revision.
+func (g Game) Tag() int64 { return g.Revision }
 
 // GameLength is how long a game is.
 type GameLength struct {

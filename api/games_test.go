@@ -227,7 +227,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	// The lesson’s own court carries the game as it carries drills.
 	d.Space.Court = "tennis-red"
 	id := newID()
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-None-Match", "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-None-Match", "*"))
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.EqualValues(t, "tennis-red", sheet.Games[0].OnCourt.Court.ID)
 	d.Blocks[0].Version = "never heard of"
@@ -263,7 +263,7 @@ func TestAGameInALesson(t *testing.T) {
 	lesson := map[string]any{
 		"version": 4, "space": map[string]any{}, "title": "Points", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "", "blocks": []any{block},
 	}
-	planned := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-None-Match", "*"))
+	planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-None-Match", "*"))
 	on := planned.Plan.Blocks[0]
 	require.NotNil(t, on.Game)
 	require.Equal(t, 1, on.Game.Games)
@@ -284,7 +284,7 @@ func TestAGameInALesson(t *testing.T) {
 
 	// Too short a block is told, with what to do about it; so is a game that is gone.
 	block["minutes"] = 3
-	planned = read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"1"`))
+	planned = read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"1"`))
 	findings := ""
 	for _, f := range planned.Plan.Findings {
 		if f.Block == block["id"] {
@@ -294,7 +294,7 @@ func TestAGameInALesson(t *testing.T) {
 	}
 	require.Contains(t, findings, "four times of five")
 	block["game"] = newID()
-	planned = read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"2"`))
+	planned = read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"2"`))
 	require.True(t, slices.ContainsFunc(planned.Plan.Findings, func(f finding.Finding) bool { return strings.Contains(f.Reason, "no longer there") }))
 	block["kind"] = "break"
 	readProblem(t, c.ask("PUT", "/api/lessons/"+id, lesson, "If-Match", `"3"`), http.StatusUnprocessableEntity)

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/game"
 	"hodometer/core/odds"
+	"hodometer/core/plan"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.
@@ -19,7 +20,7 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	two.Name = "Ben"
 	a, b := c.student(one), c.student(two)
 	block, lesson := newID(), newID()
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+lesson, lessonFor(block, a), fresh, "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+lesson, lessonFor(block, a), fresh, "*"))
 	c.count(lesson, block, a, 1, 8, 2)
 	before := read[api.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
 	require.Empty(t, before.InGames)

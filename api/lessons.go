@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/core/coach"
 	"hodometer/core/diary"
 	"hodometer/core/drill"
 	"hodometer/core/game"
@@ -17,62 +18,28 @@ import (
 	"hodometer/store"
 )
 
-// State is how far a lesson has come.
-type State string
-
-// The states.
-const (
-	Planned  State = "planned"
-	Begun    State = "begun"
-	Finished State = "finished"
-)
-
-// Person is a student as a lesson shows them.
-type Person struct {
-	ID       string       `json:"id"`
-	Name     string       `json:"name"`
-	Short    string       `json:"short" description:"What to call them on court"`
-	Hand     student.Hand `json:"hand"`
-	Archived bool         `json:"archived" description:"Out of the lists"`
-	Watch    []string     `json:"watch" description:"Faults to watch"`
-}
-
-// Lesson is a lesson scheduled.
-type Lesson struct {
-	ID       string          `json:"id"`
-	Revision int64           `json:"revision"`
-	Archived bool            `json:"archived" description:"Out of the lists; can be brought back"`
-	State    State           `json:"state"`
-	Document lesson.Document `json:"document"`
-	People   []Person        `json:"people"`
-	Plan     plan.Plan       `json:"plan"`
-	Clashes  []string        `json:"clashes" description:"Other lessons at the same time, in words"`
-}
-
-func (l Lesson) tag() int64 { return l.Revision }
-
 func (s *server) lessonRoutes() []Route {
 	return []Route{
 		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
 		route("GET", "/api/lessons/week", "listWeek", "The lessons of a week, and which weeks have lessons before and after it", s.week),
-		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (Lesson, error) {
+		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (plan.Lesson, error) {
 			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
-				return Lesson{}, err
+				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (Lesson, error) {
+		route("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (plan.Lesson, error) {
 			record, err := save(ctx, s.store.Lessons, p, body)
 			if err != nil {
-				return Lesson{}, err
+				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p byID, body Archiving) (Lesson, error) {
+		route("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p byID, body Archiving) (plan.Lesson, error) {
 			record, err := s.store.Lessons.Archive(ctx, p.ID, body.Archived)
 			if err != nil {
-				return Lesson{}, err
+				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
@@ -113,73 +80,74 @@ func (s *server) inputs(ctx context.Context, d lesson.Document) (schedule.Inputs
 	return all[0], nil
 }
 
-// gather reads what lessons are scheduled from, with one query for the settings, one for the students and one for the
-// drills of them all. Students and drills that are gone, or cannot be read, are left out.
-func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]schedule.Inputs, error) {
-	settings, _, err := s.store.Settings(ctx)
-	if err != nil {
-		return nil, err
+// sources are what lessons are scheduled from, as it is kept. Students, drills and games that are gone, or cannot be read, are left out.
+type sources struct {
+	drills   map[string]drill.Document
+	games    map[string]game.Document
+	students map[string]store.Record[student.Profile]
+	settings coach.Settings
+}
+
+func (from sources) people(ids []string) []lesson.Person {
+	var list []lesson.Person
+	for _, id := range ids {
+		if record, ok := from.students[id]; ok {
+			list = append(list, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
+		}
 	}
-	var people, own []string
-	drills, games := map[string]drill.Document{}, map[string]game.Document{}
-	var ownGames []string
+	return list
+}
+
+// sources reads what lessons are scheduled from, with one query for the settings, one for the students, one for the drills and one for
+// the games of them all.
+func (s *server) sources(ctx context.Context, lessons ...lesson.Document) (sources, error) {
+	from := sources{drills: map[string]drill.Document{}, games: map[string]game.Document{}}
+	var err error
+	if from.settings, _, err = s.store.Settings(ctx); err != nil {
+		return from, err
+	}
+	var people, own, ownGames []string
 	for _, d := range lessons {
 		people = append(people, d.Students...)
 		for _, block := range d.Blocks {
 			if ready, ok := library.FindGame(block.Game); ok {
-				games[block.Game] = ready
+				from.games[block.Game] = ready
 			} else if block.Game != "" {
 				ownGames = append(ownGames, block.Game)
 			}
-			if _, known := drills[block.Drill]; known || block.Drill == "" {
-				continue
-			}
 			if document, builtIn := library.Find(block.Drill); builtIn {
-				drills[block.Drill] = document
-			} else {
+				from.drills[block.Drill] = document
+			} else if block.Drill != "" {
 				own = append(own, block.Drill)
 			}
 		}
 	}
-	students, err := s.store.Students.Some(ctx, people)
-	if err != nil {
-		return nil, err
+	if from.students, err = s.store.Students.Some(ctx, people); err != nil {
+		return from, err
 	}
 	stored, err := s.store.Drills.Some(ctx, own)
 	if err != nil {
-		return nil, err
+		return from, err
 	}
 	for id, record := range stored {
-		drills[id] = record.Document
+		from.drills[id] = record.Document
 	}
 	storedGames, err := s.store.Games.Some(ctx, ownGames)
+	for id, record := range storedGames {
+		from.games[id] = record.Document
+	}
+	return from, err
+}
+
+// gather reads what lessons are scheduled from; see sources.
+func (s *server) gather(ctx context.Context, lessons ...lesson.Document) ([]schedule.Inputs, error) {
+	from, err := s.sources(ctx, lessons...)
 	if err != nil {
 		return nil, err
 	}
-	for id, record := range storedGames {
-		games[id] = record.Document
-	}
 	all := make([]schedule.Inputs, len(lessons))
 	for i, d := range lessons {
-		in := schedule.Inputs{Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, Settings: settings}
-		for _, id := range d.Students {
-			if record, ok := students[id]; ok {
-				in.People = append(in.People, lesson.Person{ID: id, Profile: record.Document, Archived: record.Archived})
-			}
-		}
-		for _, block := range d.Blocks {
-			if document, ok := drills[block.Drill]; ok {
-				in.Drills[block.Drill] = document
-				// A version that is not there any more is the drill as it is written; the plan says so.
-				version, _ := document.Version(block.Version)
-				in.Drills[block.Plays()], _ = version.OnCourt(d.Space.Court)
-			}
-			if document, ok := games[block.Game]; ok {
-				in.Games[block.Game] = document
-				in.Games[block.Plays()], _ = document.InLesson(block.Version, d.Space.Court)
-			}
-		}
-		all[i] = in.Named()
+		all[i] = schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
 	}
 	return all, nil
 }
@@ -196,14 +164,14 @@ func (s *server) rated(ctx context.Context, d lesson.Document) (schedule.Inputs,
 	return in, in.Measure(ctx)
 }
 
-func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document]) (Lesson, error) {
+func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document]) (plan.Lesson, error) {
 	in, err := s.rated(ctx, record.Document)
 	if err != nil {
-		return Lesson{}, err
+		return plan.Lesson{}, err
 	}
 	scheduled, err := s.schedule(ctx, record, in)
 	if err != nil {
-		return Lesson{}, err
+		return plan.Lesson{}, err
 	}
 	scheduled.Clashes, err = s.clashes(ctx, record.ID, record.Document, in)
 	return scheduled, err
@@ -250,28 +218,17 @@ func planned(ctx context.Context, d lesson.Document, in schedule.Inputs) (plan.P
 }
 
 // schedule schedules a stored lesson.
-func (s *server) schedule(ctx context.Context, record store.Record[lesson.Document], in schedule.Inputs) (Lesson, error) {
+func (s *server) schedule(ctx context.Context, record store.Record[lesson.Document], in schedule.Inputs) (plan.Lesson, error) {
 	scheduled, err := planned(ctx, record.Document, in)
 	if err != nil {
-		return Lesson{}, err
+		return plan.Lesson{}, err
 	}
 	_, finished, begun, err := s.store.Clock(ctx, record.ID)
 	if err != nil {
-		return Lesson{}, err
+		return plan.Lesson{}, err
 	}
-	return Lesson{
-		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: stateOf(begun, finished),
-		Document: record.Document, People: people(in), Plan: scheduled, Clashes: []string{},
+	return plan.Lesson{
+		ID: record.ID, Revision: record.Revision, Archived: record.Archived, State: plan.StateOf(begun, finished),
+		Document: record.Document, People: plan.People(in), Plan: scheduled, Clashes: []string{},
 	}, nil
-}
-
-func people(in schedule.Inputs) []Person {
-	list := make([]Person, len(in.People))
-	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}
-		if list[i].Watch == nil {
-			list[i].Watch = []string{}
-		}
-	}
-	return list
 }

@@ -1,7 +1,6 @@
 package api_test
 
 import (
-	"net/http"
 	"slices"
 	"testing"
 
@@ -10,12 +9,14 @@ import (
 	"hodometer/api"
 	"hodometer/core/feed"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 	"hodometer/core/prospect"
 	"hodometer/core/student"
+	"hodometer/core/underway"
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.
-func lessonWith(t *testing.T, c *club, name string, students ...string) (id, block string, lesson api.Lesson) {
+func lessonWith(t *testing.T, c *club, name string, students ...string) (id, block string, lesson plan.Lesson) {
 	i := slices.IndexFunc(library.All(), func(s library.Stored) bool { return s.Document.Name == name })
 	require.GreaterOrEqual(t, i, 0)
 	id, block = newID(), newID()
@@ -23,13 +24,13 @@ func lessonWith(t *testing.T, c *club, name string, students ...string) (id, blo
 		"version": 4, "space": map[string]any{}, "title": "One", "date": "2026-03-10", "start": "16:00", "minutes": 60, "students": students, "note": "",
 		"blocks": []any{map[string]any{"id": block, "kind": "drill", "title": name, "drill": library.All()[i].ID, "minutes": 30, "effort": 5, "calls": []any{}, "turns": 8}},
 	}
-	return id, block, read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
+	return id, block, read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
 }
 
 // count counts made and missed balls of a student at a measure.
-func (c *club) count(lesson, block, student string, measure, made, missed int) []api.Counter {
+func (c *club) count(lesson, block, student string, measure, made, missed int) []underway.Counter {
 	entries := []any{map[string]any{"seq": 0, "at": c.now, "kind": "turn", "made": made, "of": made + missed}}
-	return read[[]api.Counter](c.t, c.ask("POST", "/api/lessons/"+lesson+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "measure": measure, "entries": entries}))
+	return c.tap(lesson, map[string]any{"run": newID(), "block": block, "student": student, "measure": measure, "entries": entries})
 }
 
 // What is counted at one measure is evidence for its own stroke and for nothing else: the backhand work of a drill raises the
@@ -41,8 +42,8 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	student := c.student(p)
 	id, block, before := lessonWith(t, c, "Forty and Four", student)
 	counters := c.count(id, block, student, 3, 9, 1)
-	on := func(m int) api.Counter {
-		i := slices.IndexFunc(counters, func(c api.Counter) bool { return c.Measure == m })
+	on := func(m int) underway.Counter {
+		i := slices.IndexFunc(counters, func(c underway.Counter) bool { return c.Measure == m })
 		require.GreaterOrEqual(t, i, 0)
 		return counters[i]
 	}
@@ -55,8 +56,8 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	require.Equal(t, feed.Backhand, progress.Strokes[0].Stroke)
 	require.Equal(t, "backhand cross-court", progress.Drills[0].Times[0].Measure)
 
-	after := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil))
-	rate := func(l api.Lesson, m int) float64 { return expectedAt(t, l.Plan.Prospects, m).Rate }
+	after := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil))
+	rate := func(l plan.Lesson, m int) float64 { return expectedAt(t, l.Plan.Prospects, m).Rate }
 	for m, changes := range map[int]string{1: "same", 2: "same", 3: "higher", 4: "higher"} {
 		if changes == "same" {
 			require.InDelta(t, rate(before, m), rate(after, m), 1e-12, "measure %d", m)
@@ -74,8 +75,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	require.True(t, on(1).On)
 	require.Equal(t, "goal 2 of 2: 0 in a row", on(1).Standing.Sentence)
 
-	gone := c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": student, "measure": 7, "entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}}})
-	require.Equal(t, "measure", readProblem(t, gone, http.StatusUnprocessableEntity).Fields[0].Path)
+	require.Equal(t, "tap.measure", c.refused(id, map[string]any{"run": newID(), "block": block, "student": student, "measure": 7, "entries": []any{map[string]any{"seq": 0, "at": c.now, "kind": "made"}}}))
 }
 
 // Who left a block since is counted all the same: nothing that was counted is lost.
@@ -85,7 +85,7 @@ func TestWhoLeftABlockIsStillCounted(t *testing.T) {
 	id, block, lesson := lessonWith(t, c, "Coin in the Corner", stays, left)
 	d := lesson.Document
 	d.Blocks[0].People = []string{stays}
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-Match", `"1"`))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-Match", `"1"`))
 	c.count(id, block, left, 1, 3, 1)
 	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+left+"/progress", nil))
 	require.Equal(t, 3, progress.Drills[0].Times[0].Count.Made)

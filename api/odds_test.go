@@ -11,6 +11,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/library"
 	"hodometer/core/odds"
+	"hodometer/core/plan"
 )
 
 var goalAsked = map[string]any{
@@ -116,7 +117,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	add("played again", nil) // counts nowhere
 	taps[0]["choice"], taps[4]["choice"] = "wrong", "right"
 	sent := map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps}
-	require.Equal(t, http.StatusOK, c.ask("POST", "/api/lessons/"+lessonID+"/taps", sent).Code)
+	c.tap(lessonID, sent)
 
 	after := preview()
 	require.Equal(t, 10, after.PlayerFit.Measures[0].Rates.Rate.Balls)
@@ -131,7 +132,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	require.Equal(t, 10, other.PlayerFit.Measures[0].Rates.Rate.Related)
 
-	scheduled := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
+	scheduled := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}
 	for _, each := range scheduled.Plan.Metrics {
 		names = append(names, each.Name)
@@ -139,8 +140,8 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	require.Contains(t, names, "Made")
 	require.Contains(t, names, "For the goals")
 
-	bad := with(t, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps}, "entries.0.landing", map[string]any{"x": 500, "y": 0})
-	require.Equal(t, http.StatusUnprocessableEntity, c.ask("POST", "/api/lessons/"+lessonID+"/taps", bad).Code)
+	bad := with(t, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": taps[:1]}, "entries.0.landing", map[string]any{"x": 80, "y": 0})
+	require.Equal(t, "tap.entry.landing", c.refused(lessonID, bad))
 }
 
 func TestADrillIsFitted(t *testing.T) {

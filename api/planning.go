@@ -95,7 +95,7 @@ type Copies struct {
 
 // Sheet is a lesson to be taken to court.
 type Sheet struct {
-	Lesson  Lesson           `json:"lesson"`
+	Lesson  plan.Lesson      `json:"lesson"`
 	Content runsheet.Content `json:"content"`
 	Drills  []DrillOnSheet   `json:"drills"`
 	Games   []GameOnSheet    `json:"games"`
@@ -142,19 +142,7 @@ func (s *server) planned(ctx context.Context, changed editing.Edited, err error)
 }
 
 func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (EditedLesson, error) {
-	with := body.Document
-	if t := body.Edit.Attendance; t != nil {
-		with.Students = slices.Clone(with.Students)
-		for _, id := range t.Present {
-			if !slices.Contains(with.Students, id) {
-				with.Students = append(with.Students, id)
-			}
-		}
-	}
-	if added := body.Edit.New; added != nil {
-		with.Blocks = append(slices.Clone(with.Blocks), *added)
-	}
-	in, err := s.inputs(ctx, with)
+	in, err := s.inputs(ctx, body.Edit.With(body.Document))
 	if err != nil {
 		return EditedLesson{}, err
 	}
@@ -233,7 +221,7 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]sc
 }
 
 // copies keeps copies of a lesson and returns them, scheduled with their clashes.
-func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, error) {
+func (s *server) copies(ctx context.Context, p byID, body Copies) ([]plan.Lesson, error) {
 	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return nil, err
@@ -249,7 +237,7 @@ func (s *server) copies(ctx context.Context, p byID, body Copies) ([]Lesson, err
 			return nil, err
 		}
 	}
-	made := make([]Lesson, len(body.IDs))
+	made := make([]plan.Lesson, len(body.IDs))
 	for i, id := range body.IDs {
 		copied, err := s.store.Lessons.Create(ctx, id, again[i])
 		if err != nil {

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/editing"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/template"
@@ -49,16 +50,16 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	require.NotEmpty(t, courts[0].Walk)
 
 	id := newID()
-	record := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, put.Document, fresh, "*"))
+	record := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, put.Document, fresh, "*"))
 	require.Empty(t, record.Clashes)
 	require.Equal(t, put.Plan, record.Plan, "the plan that was shown is the one that is kept")
 	copies := map[string]any{"ids": []string{newID(), newID(), newID()}, "date": "2026-03-17"}
-	made := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
+	made := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
 	require.Len(t, made, 3)
 	require.Equal(t, "2026-03-31", made[2].Document.Date)
-	again := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
+	again := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", copies))
 	require.Equal(t, made[0].Revision, again[0].Revision, "asked twice, made once")
-	sameHour := read[[]api.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
+	sameHour := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
 	require.Equal(t, "Overlaps with Pair, 16:00 to 17:00; Ada and Ben are in both.", sameHour[0].Clashes[0])
 	diary := read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
 	require.Len(t, diary.Lessons, 2)
@@ -69,19 +70,19 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 	c := newClub(t)
 	ada, ben, block, id := c.student(ada()), c.student(named("Ben", student.Adult)), newID(), newID()
-	record := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
+	record := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, ada), fresh, "*"))
 	entry := map[string]any{"seq": 0, "kind": "turn", "made": 4, "of": 6, "at": c.now}
 	taps := func(run, block, studentID string) map[string]any {
 		return map[string]any{"run": run, "block": block, "student": studentID, "entries": []any{entry}}
 	}
-	read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), block, ada)))
+	c.tap(id, taps(newID(), block, ada))
 
 	late := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", lessonEdit(record.Document, editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{ada, ben}, Second: 12 * 60}})))
 	require.Len(t, late.Document.Blocks, 3)
 	rest := late.Document.Blocks[2]
 	require.Equal(t, block, rest.Continues)
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, late.Document, "If-Match", `"1"`))
-	counters := read[[]api.Counter](t, c.ask("POST", "/api/lessons/"+id+"/taps", taps(newID(), rest.ID, ada)))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, late.Document, "If-Match", `"1"`))
+	counters := c.tap(id, taps(newID(), rest.ID, ada))
 	require.Len(t, counters, 3, "Ada before, Ada and Ben after")
 	for _, counter := range counters {
 		if counter.Student == ada {
@@ -101,7 +102,7 @@ func TestTheSheetOfALesson(t *testing.T) {
 	c := newClub(t)
 	studentID, id := c.student(ada()), newID()
 	document := lessonFor(newID(), studentID)
-	read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
+	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
 	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, library.All()[0].ID, sheet.Drills[0].ID)
 	require.Equal(t, "Coin", sheet.Content.Sections[1].Title)

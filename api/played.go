@@ -36,7 +36,8 @@ type Played struct {
 	Table    []ranking.Line    `json:"table" description:"Of a round robin: its results so far"`
 }
 
-func (p Played) tag() int64 { return p.Revision }
+// Tag is the revision.
+func (p Played) Tag() int64 { return p.Revision }
 
 // PlayedPage are some of the games that were played.
 type PlayedPage struct {

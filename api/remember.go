@@ -90,7 +90,7 @@ func pack(answer any) (*remembered, error) {
 	sum := sha256.Sum256(body)
 	tag := base64.RawURLEncoding.EncodeToString(sum[:12])
 	if versioned, ok := answer.(tagged); ok {
-		tag = strconv.FormatInt(versioned.tag(), 10) + "-" + tag
+		tag = strconv.FormatInt(versioned.Tag(), 10) + "-" + tag
 	}
 	r := &remembered{body: body, tag: strconv.Quote(tag)}
 	if len(body) < packedFrom {

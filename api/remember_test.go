@@ -11,6 +11,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/court"
+	"hodometer/core/plan"
 	"hodometer/core/student"
 )
 
@@ -42,15 +43,15 @@ func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
 	document := lessonFor(newID(), studentID)
 	c.ok("PUT", "/api/lessons/"+lessonID, document, fresh, "*")
 	path := "/api/lessons/" + lessonID
-	get := func() (api.Lesson, string) {
+	get := func() (plan.Lesson, string) {
 		answer := c.ask("GET", path, nil)
-		return read[api.Lesson](t, answer), answer.Header().Get("ETag")
+		return read[plan.Lesson](t, answer), answer.Header().Get("ETag")
 	}
 	before, tag := get()
 	require.True(t, strings.HasPrefix(tag, `"1-`), "the tag of a read names the revision")
 
 	// A tag is good for If-Match as it is.
-	after := read[api.Lesson](t, c.ask("PUT", path, with(t, document, "title", "Another"), "If-Match", tag))
+	after := read[plan.Lesson](t, c.ask("PUT", path, with(t, document, "title", "Another"), "If-Match", tag))
 	require.EqualValues(t, 2, after.Revision)
 	now, newTag := get()
 	require.Equal(t, "Another", now.Document.Title)
@@ -79,7 +80,7 @@ func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
 	week := read[api.Week](t, c.ask("GET", "/api/lessons/week", nil))
 	require.Len(t, week.Lessons, 3)
 	for _, brief := range week.Lessons {
-		whole := read[api.Lesson](t, c.ask("GET", "/api/lessons/"+brief.ID, nil))
+		whole := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+brief.ID, nil))
 		require.Equal(t, whole.Plan.Balls, brief.Balls)
 		require.NotZero(t, brief.Balls)
 		require.InDelta(t, whole.Plan.Planned, brief.Planned, 1e-9)

@@ -29,7 +29,7 @@ type Route struct {
 type None struct{}
 
 // tagged is an answer with a revision, which becomes its ETag.
-type tagged interface{ tag() int64 }
+type tagged interface{ Tag() int64 }
 
 // route makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
 func route[P, B, A any](method, path, name, summary string, work func(ctx context.Context, params P, body B) (A, error)) Route {
@@ -113,7 +113,7 @@ func (r Route) handle(schemas bodies, known *memory) echo.HandlerFunc {
 		}
 		c.Response().Header().Set("Cache-Control", "no-store")
 		if versioned, ok := answer.(tagged); ok {
-			c.Response().Header().Set("ETag", strconv.Quote(strconv.FormatInt(versioned.tag(), 10)))
+			c.Response().Header().Set("ETag", strconv.Quote(strconv.FormatInt(versioned.Tag(), 10)))
 		}
 		return c.JSON(http.StatusOK, answer)
 	}

@@ -6,7 +6,9 @@ import (
 	_ "embed" // the OpenAPI document
 	"io/fs"
 	"log/slog"
+	"mime"
 	"net/http"
+	"path/filepath"
 	"strings"
 	"time"
 
@@ -59,8 +61,8 @@ func (s *server) routes() []Route {
 	table = append(table, s.anticipateRoutes()...)
 	table = append(table, s.shorthandRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
-	table = append(table, s.travelRoutes()...)
-	return append(table, s.courtsideRoutes()...)
+	table = append(table, s.courtsideRoutes()...)
+	return append(table, s.afterwardsRoutes()...)
 }
 
 // committed is the OpenAPI document as it was last made from the route table; a test keeps it fresh.
@@ -83,9 +85,10 @@ func New(o Options) (http.Handler, error) {
 	e := echo.New()
 	e.Logger = o.Log
 	e.HTTPErrorHandler = answerProblems(o.Log)
-	// What is read comes compressed already; see memory.
+	// What is read comes compressed already, and so does core; see memory and pages.
 	packed := middleware.GzipWithConfig(middleware.GzipConfig{Skipper: func(c *echo.Context) bool {
-		return c.Request().Method == http.MethodGet && strings.HasPrefix(c.Request().URL.Path, "/api/")
+		path := c.Request().URL.Path
+		return c.Request().Method == http.MethodGet && (strings.HasPrefix(path, "/api/") || strings.HasSuffix(path, ".wasm"))
 	}})
 	e.Use(middleware.Recover(), headers, packed, middleware.BodyLimit(largestBody), limitTime)
 	known := newMemory(o.Store.Writes, o.Now)
@@ -116,22 +119,31 @@ func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 func headers(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		h := c.Response().Header()
-		h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'")
+		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'none'; form-action 'self'")
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "no-referrer")
 		return next(c)
 	}
 }
 
-// pages serves the built interface. Files with a hash in their name may be kept for good.
+// pages serves the built interface. Files with a hash in their name may be kept for good. Where a file is there compressed with Brotli too
+// (RFC 7932), that is sent to browsers that read it.
 func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {
+		path, h := c.Request().URL.Path, c.Response().Header()
 		cache := "no-cache"
-		if strings.HasPrefix(c.Request().URL.Path, "/assets/") {
+		if strings.HasPrefix(path, "/assets/") {
 			cache = "public, max-age=31536000, immutable"
 		}
-		c.Response().Header().Set("Cache-Control", cache)
+		h.Set("Cache-Control", cache)
+		h.Add("Vary", "Accept-Encoding")
+		if strings.Contains(c.Request().Header.Get("Accept-Encoding"), "br") {
+			if packed, err := fs.ReadFile(files, strings.TrimPrefix(path, "/")+".br"); err == nil {
+				h.Set("Content-Encoding", "br")
+				return c.Blob(http.StatusOK, mime.TypeByExtension(filepath.Ext(path)), packed)
+			}
+		}
 		served.ServeHTTP(c.Response(), c.Request())
 		return nil
 	}

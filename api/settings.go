@@ -14,7 +14,8 @@ type Settings struct {
 	NudgeFine float64        `json:"nudgeFine" description:"The same with Shift"`
 }
 
-func (s Settings) tag() int64 { return s.Revision }
+// Tag is the revision.
+func (s Settings) Tag() int64 { return s.Revision }
 
 func asSettings(settings coach.Settings, revision int64) Settings {
 	return Settings{Revision: revision, Settings: settings, Nudge: settings.Units.Nudge(false), NudgeFine: settings.Units.Nudge(true)}

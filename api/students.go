@@ -15,7 +15,8 @@ type Student struct {
 	Profile  student.Profile `json:"profile"`
 }
 
-func (s Student) tag() int64 { return s.Revision }
+// Tag is the revision.
+func (s Student) Tag() int64 { return s.Revision }
 
 func asStudent(k store.Record[student.Profile]) Student {
 	return Student{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Profile: k.Document}

@@ -7,7 +7,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/core/plan"
+	"hodometer/core/underway"
 )
 
 // The clock on the wall goes on while a lesson is held: what was lost is taken from what is left, and it is said from what.
@@ -16,14 +17,12 @@ func TestALessonUnderWay(t *testing.T) {
 	block, id := newID(), newID()
 	d := lessonFor(block, c.student(ada()))
 	d["minutes"] = 20
-	begun := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
+	begun := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, fresh, "*"))
 	before := begun.Plan.Planned
 	clock := func(second float64, running bool) {
-		read[api.Courtside](t, c.ask("PUT", "/api/lessons/"+id+"/clock", map[string]any{"second": second, "running": running, "finished": false}))
+		c.clock(id, second, running, false)
 	}
-	travel := func(body map[string]any) api.Travelled {
-		return read[api.Travelled](t, c.ask("POST", "/api/lessons/"+id+"/travel", body))
-	}
+	travel := func(body map[string]any) underway.Answered { return c.act(id, "travel", body) }
 	clock(0, true)
 	c.now = c.now.Add(2 * time.Minute)
 	clock(120, false)
@@ -40,8 +39,8 @@ func TestALessonUnderWay(t *testing.T) {
 	require.InDelta(t, on.Lesson.Plan.Blocks[1].Start, on.Second, 1)
 	back := travel(map[string]any{"kind": "go back", "block": block, "gone": 5})
 	require.Greater(t, back.Lesson.Plan.Blocks[0].End, back.Second)
-	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "go back", "block": first.Block, "gone": 3}), http.StatusUnprocessableEntity)
-	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/travel", map[string]any{"kind": "fly", "block": first.Block}), http.StatusUnprocessableEntity)
+	require.Len(t, travel(map[string]any{"kind": "go back", "block": first.Block, "gone": 3}).Refused, 1)
+	readProblem(t, c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{map[string]any{"id": newID(), "at": c.now, "travel": map[string]any{"kind": "fly", "block": first.Block}}}}), http.StatusUnprocessableEntity)
 
 	end := travel(map[string]any{"kind": "end", "block": first.Block, "minutes": 15, "start": "16:50"})
 	require.Equal(t, 15, end.Lesson.Document.Minutes)

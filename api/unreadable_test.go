@@ -90,8 +90,7 @@ func TestAnErasedStudentIsTold(t *testing.T) {
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+studentID, nil).Code)
 	p := readProblem(t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "remark": ""}), http.StatusNotFound)
 	require.Contains(t, p.Detail, "erased")
-	p = readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}), http.StatusUnprocessableEntity)
-	require.Equal(t, "student", p.Fields[0].Path)
+	require.Equal(t, "tap.student", c.refused(id, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": c.now}}}))
 	require.NotContains(t, c.log.String(), "level=ERROR")
 }
 
@@ -100,8 +99,7 @@ func TestInstantsAndDaysBeyondAllLessonsAreRefused(t *testing.T) {
 	studentID, block, id := c.student(ada()), newID(), newID()
 	c.ok("PUT", "/api/lessons/"+id, lessonFor(block, studentID), fresh, "*")
 	for _, at := range []string{"9999-12-31T23:59:59-05:00", "0001-01-01T00:00:00+05:00", "2100-01-01T00:00:00Z"} {
-		p := readProblem(t, c.ask("POST", "/api/lessons/"+id+"/taps", map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), http.StatusUnprocessableEntity)
-		require.Equal(t, "entries.0.at", p.Fields[0].Path, at)
+		require.Equal(t, "tap.entry.at", c.refused(id, map[string]any{"run": newID(), "block": block, "student": studentID, "entries": []any{map[string]any{"seq": 0, "kind": "made", "at": at}}}), at)
 	}
 	for _, path := range []string{"/api/lessons/" + id, "/api/lessons/" + id + "/courtside", "/api/students/" + studentID + "/progress"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", path, nil).Code, path)

@@ -13,6 +13,7 @@ import (
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/plan"
 )
 
 // A version is chosen for a block of a lesson, for one student in it, and it is what is planned, expected and counted.
@@ -52,7 +53,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	require.Equal(t, ladder[0].Name, edited.Document.Blocks[0].Version)
 	document := edited.Document
 	document.Blocks[0].Variants = append(document.Blocks[0].Variants, lesson.Variant{Student: second, Version: ladder[len(ladder)-1].Name})
-	saved := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"1"`))
+	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"1"`))
 	easier, err := stored.Version(ladder[0].Name)
 	require.NoError(t, err)
 	people := saved.Plan.Blocks[0].People
@@ -67,7 +68,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	// A version that is gone is told, with what to do.
 	document = saved.Document
 	document.Blocks[0].Version = "no more"
-	told := read[api.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"2"`))
+	told := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, "If-Match", `"2"`))
 	require.True(t, slices.ContainsFunc(told.Plan.Findings, func(f finding.Finding) bool {
 		return f.Block == block && len(f.Remedies) == 1 && f.Remedies[0].Label == "Play it as written"
 	}), "%v", told.Plan.Findings)

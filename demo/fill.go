@@ -13,6 +13,7 @@ import (
 	"hodometer/core/library"
 	"hodometer/core/student"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 	"hodometer/store"
 )
 
@@ -105,10 +106,10 @@ func (f *filler) finish(ctx context.Context, lessonID string, start time.Time, m
 }
 
 // begin is a run of a block's drill, with nothing counted yet.
-func (f *filler) begin(lessonID string, block lesson.Block, studentID string, at time.Time) (store.Run, drill.Document) {
+func (f *filler) begin(lessonID string, block lesson.Block, studentID string, at time.Time) (underway.Counted, drill.Document) {
 	i := slices.IndexFunc(builtIn(), func(s library.Stored) bool { return s.ID == block.Drill })
 	d := builtIn()[i].Document
-	return store.Run{ID: f.id(), Attempt: store.Attempt{
+	return underway.Counted{Runs: []underway.Run{{ID: f.id()}}, Attempt: underway.Attempt{
 		Lesson: lessonID, Block: block.ID, Student: studentID, Drill: block.Drill, Name: d.Name, Stroke: d.StrokeOf(d.Main()), Rung: d.RungOf(d.Main()), Measure: d.Main(), At: at,
 	}}, d
 }
@@ -138,8 +139,9 @@ func (f *filler) played(ctx context.Context, s series, d lesson.Document, id str
 }
 
 // run logs one student's turns at a drill, after the turn or ball by ball.
-func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) store.Run {
+func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand student.Hand, at time.Time, rate float64, afterTheTurn bool) underway.Counted {
 	run, d := f.begin(lessonID, block, studentID, at)
+	var taps []tally.Entry
 	mirrored, radius := d.For(hand), 0.0
 	if shape, ok := mirrored.Aimed(mirrored.Main()); ok && !afterTheTurn && d.Main().Target.Kind == court.Circle {
 		run.Aim, radius = &shape.Centre, shape.Radius
@@ -159,13 +161,14 @@ func (f *filler) run(lessonID string, block lesson.Block, studentID string, hand
 				kind = tally.Made
 			}
 			at = at.Add(time.Duration(d.Pattern.Gap * float64(time.Second)))
-			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: kind, At: at, Landing: f.landing(run.Aim, radius, in)})
+			taps = append(taps, tally.Entry{Seq: len(taps), Kind: kind, At: at, Landing: f.landing(run.Aim, radius, in)})
 		}
 		at = at.Add(time.Duration(d.Pattern.TurnSeconds() * float64(time.Second)))
 		if afterTheTurn {
-			run.Taps = append(run.Taps, tally.Entry{Seq: len(run.Taps), Kind: tally.Turn, Made: made, Of: balls, At: at})
+			taps = append(taps, tally.Entry{Seq: len(taps), Kind: tally.Turn, Made: made, Of: balls, At: at})
 		}
 	}
+	run.Runs[0].Entries = taps
 	return run
 }
 

@@ -9,7 +9,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/student"
 	"hodometer/core/tally"
-	"hodometer/store"
+	"hodometer/core/underway"
 )
 
 // MaxYears is how many years a demo can go back.
@@ -109,7 +109,7 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 	if err := f.finish(ctx, id, begins, d.Minutes); err != nil {
 		return err
 	}
-	var runs []store.Run
+	var runs []underway.Counted
 	for _, student := range who {
 		for _, block := range d.Blocks {
 			if block.Kind == lesson.Drill {
@@ -121,15 +121,16 @@ func (f *filler) past(ctx context.Context, title string, day time.Time, hour int
 }
 
 // counted is a run that was counted ball by ball.
-func (f *filler) counted(lessonID string, block lesson.Block, studentID string, at time.Time) store.Run {
+func (f *filler) counted(lessonID string, block lesson.Block, studentID string, at time.Time) underway.Counted {
 	run, _ := f.begin(lessonID, block, studentID, at)
-	run.Taps = make([]tally.Entry, ballsOfRun)
-	for i := range run.Taps {
+	taps := make([]tally.Entry, ballsOfRun)
+	for i := range taps {
 		kind := tally.Made
 		if f.dice.Float64() > 0.62 {
 			kind = tally.Missed
 		}
-		run.Taps[i] = tally.Entry{Seq: i, Kind: kind, At: at.Add(time.Duration(i) * 3217 * time.Millisecond)}
+		taps[i] = tally.Entry{Seq: i, Kind: kind, At: at.Add(time.Duration(i) * 3217 * time.Millisecond)}
 	}
+	run.Runs[0].Entries = taps
 	return run
 }

@@ -82,11 +82,7 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await openLesson(page, demo, 'Ines and Bram')
   await page.getByRole('link', { name: 'Go courtside' }).click()
   let first = true
-  let answered = 0
-  page.on('response', (response) => {
-    if (/\/(clock|travel)$/.test(response.url())) answered++
-  })
-  await page.route('**/clock', async (route) => {
+  await page.route('**/acts', async (route) => {
     if (first) {
       first = false
       await new Promise((resolve) => setTimeout(resolve, 1500))
@@ -98,16 +94,25 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await page.getByRole('button', { name: 'Next block' }).click()
   await page.getByRole('button', { name: 'Next block' }).click()
   await expect(time).toContainText('Both Verges')
-  await expect.poll(() => answered).toBe(3)
+  await expect(page.getByText('3 things you did are kept on this device')).toBeVisible()
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
   await page.reload()
   await expect(time).toContainText('Both Verges')
   await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
 
-  // What was not told to the program did not happen.
-  await page.route('**/travel', (route) => route.abort())
+  // Without an answer this device works out itself what comes of it, and tells the program later.
+  await page.route('**/acts', (route) => route.abort())
   await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(page.getByText(/Hodometer does not answer/)).toBeVisible()
-  await expect(time).toContainText('Both Verges')
+  await expect(
+    page.getByText('1 thing you did is kept on this device until Hodometer answers.'),
+  ).toBeVisible()
+  await expect(page.getByText(/min instead of/)).toBeVisible()
+  await expect(time).not.toContainText('Both Verges')
+  const now = await time.locator('.title').textContent()
+  await page.unroute('**/acts')
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
+  await page.reload()
+  await expect(time.locator('.title')).toHaveText(now ?? '')
 })
 
 test('a tick for somebody who came late stays until it is planned or taken back', async ({ page, empty }) => {
@@ -130,15 +135,19 @@ test('a tick for somebody who came late stays until it is planned or taken back'
 
 test('counts that are not answered are shown, and undone like any other', async ({ page, empty }) => {
   const counting = await five(page, empty)
-  await page.route('**/taps', (route) => route.abort())
+  await page.route('**/acts', (route) => route.abort())
   await answer(counting, 'Made').click()
   await answer(counting, 'Made').click()
   await answer(counting, 'Missed').click()
   await expect(counting.getByText('2 of 3', { exact: true })).toBeVisible()
-  await expect(counting.getByText('3 not answered')).toBeVisible()
+  await expect(
+    page.getByText('3 things you did are kept on this device until Hodometer answers.'),
+  ).toBeVisible()
+  await expect(counting.getByText('in a row 0')).toBeVisible() // core on this device says so
   await counting.getByRole('button', { name: /^Undo/ }).click()
   await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
-  await page.unroute('**/taps')
+  await expect(counting.getByText('in a row 2')).toBeVisible()
+  await page.unroute('**/acts')
   await expect(page.getByText(/kept on this device/)).toHaveCount(0)
   await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
   await expect(counting.getByText('in a row 2')).toBeVisible()
@@ -153,21 +162,21 @@ test('a device that keeps nothing still counts, and says so', async ({ page, emp
   const counting = await five(page, empty)
   await answer(counting, 'Made').click()
   await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
-  await page.route('**/taps', (route) => route.abort())
+  await page.route('**/acts', (route) => route.abort())
   await answer(counting, 'Made').click()
-  await expect(page.getByText('This device cannot keep counts')).toBeVisible()
-  await page.unroute('**/taps')
+  await expect(page.getByText('This device cannot keep anything')).toBeVisible()
+  await page.unroute('**/acts')
   await expect(counting.getByText('in a row 2')).toBeVisible()
 })
 
 test('one count that is refused condemns no other, and is told', async ({ page, empty }) => {
   const counting = await five(page, empty)
   let held = true
-  await page.route('**/taps', async (route) => {
+  await page.route('**/acts', async (route) => {
     if (held) return route.abort()
     // The missed one is spoilt on its way; the program itself refuses it.
-    const body = route.request().postDataJSON() as { entries: { kind: string }[] }
-    for (const entry of body.entries) if (entry.kind === 'missed') entry.kind = 'lost in the wind'
+    const body = route.request().postDataJSON() as { acts: { tap?: { entry: { kind: string } } }[] }
+    for (const { tap } of body.acts) if (tap?.entry.kind === 'missed') tap.entry.kind = 'lost in the wind'
     await route.fallback({ postData: JSON.stringify(body) })
   })
   for (const name of ['Made', 'Missed', 'Made']) await answer(counting, name).click()

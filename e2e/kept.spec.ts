@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -90,7 +91,9 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
     }
   const begins = (await courtside()).lesson.plan.blocks[3]?.start ?? 0
   await expect.poll(async () => (await courtside()).second).toBeGreaterThanOrEqual(begins)
-  await page.request.put(`${at}/clock`, { data: { second: begins + 90, running: true, finished: false } })
+  const sent = new Date().toISOString()
+  const clock = { second: begins + 90, running: true, finished: false }
+  await page.request.post(`${at}/acts`, { data: { sent, acts: [{ id: randomUUID(), at: sent, clock }] } })
   await page.reload()
   await page.getByRole('button', { name: 'Who is here' }).click()
   const here = page.getByRole('dialog', { name: 'Who is here from now on' })

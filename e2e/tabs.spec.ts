@@ -72,13 +72,15 @@ test('taps outlive a server that is away', async ({ page, demo }) => {
   await made.click()
   await expect(page.getByText('1 of 1', { exact: true })).toBeVisible()
   await expect(page.getByText('in a row 1')).toBeVisible() // that is, it was answered
-  await page.route('**/taps', (route) => route.abort())
+  await page.route('**/acts', (route) => route.abort())
   await made.click()
   await made.click()
-  await expect(page.getByText('2 counts are kept on this device until Hodometer answers.')).toBeVisible()
+  await expect(
+    page.getByText('2 things you did are kept on this device until Hodometer answers.'),
+  ).toBeVisible()
   await page.reload()
-  await expect(page.getByText('2 counts are kept')).toBeVisible()
-  await page.unroute('**/taps')
+  await expect(page.getByText('2 things you did are kept')).toBeVisible()
+  await page.unroute('**/acts')
   await expect(page.getByText('3 of 3', { exact: true })).toBeVisible()
   await expect(page.getByText(/kept on this device/)).toHaveCount(0)
 })

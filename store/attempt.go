@@ -8,46 +8,36 @@ import (
 	"time"
 
 	"hodometer/core/court"
-	"hodometer/core/drill"
 	"hodometer/core/feed"
-	"hodometer/core/progress"
 	"hodometer/core/score"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 )
 
-// Attempt is what one student did at one measure of a drill in one block, from all devices, with what it stood for then.
+// Attempt is what one student did at one measure of a drill in one block, from all devices, and what that amounts to.
 type Attempt struct {
-	Lesson  string
-	Block   string
-	Student string
-	Drill   string
-	Name    string // of the drill
-	Stroke  feed.Stroke
-	Rung    progress.Rung
-	Measure drill.Measure // as it was then
-	Aim     *court.Point  // where the target was, on the court; nil where that is not known
-	At      time.Time     // when it began
+	underway.Attempt
 	tally.Summary
 	Standing score.Standing // how far along the goal is; of one that players count together, by what all of the block made
 }
 
 // AttemptsOfLesson returns the attempts of a lesson, oldest first.
 func (s *Store) AttemptsOfLesson(ctx context.Context, lessonID string) ([]Attempt, error) {
-	return s.attempts(ctx, "lesson = ?", lessonID)
+	return attempts(ctx, s.read, "lesson = ?", lessonID)
 }
 
 // AttemptsOnDrill returns the attempts of a student on one drill, oldest first.
 func (s *Store) AttemptsOnDrill(ctx context.Context, studentID, drillID string) ([]Attempt, error) {
-	return s.attempts(ctx, "student = ? AND drill = ?", studentID, drillID)
+	return attempts(ctx, s.read, "student = ? AND drill = ?", studentID, drillID)
 }
 
 // AttemptsOfStudent returns the attempts of a student, oldest first.
 func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Attempt, error) {
-	return s.attempts(ctx, "student = ?", studentID)
+	return attempts(ctx, s.read, "student = ?", studentID)
 }
 
-func (s *Store) attempts(ctx context.Context, where string, args ...any) ([]Attempt, error) {
-	return collect(ctx, s.read, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
+func attempts(ctx context.Context, db querier, where string, args ...any) ([]Attempt, error) {
+	return collect(ctx, db, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
 			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)

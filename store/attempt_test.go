@@ -16,6 +16,7 @@ import (
 	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 	"hodometer/internal/long"
 	"hodometer/store"
 )
@@ -28,14 +29,13 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	_, err = s.Lessons.Create(ctx, "l", lesson.Document{Date: "2026-03-10", Start: "16:00"})
 	require.NoError(t, err)
 	at := time.Date(2026, 3, 10, 16, 5, 0, 0, time.UTC)
-	run := store.Run{
-		ID: "r",
-		Attempt: store.Attempt{
+	run := underway.Counted{
+		Attempt: underway.Attempt{
 			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: "forehand", Rung: "depth",
 			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, At: at, Aim: &court.Point{X: 2.5, Y: 9},
 		},
-		Taps: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
-			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}},
+		Runs: []underway.Run{{ID: "r", Entries: []tally.Entry{{Seq: 0, Kind: tally.Made, At: at, Choice: tally.RightChoice, Landing: &court.Point{X: 2.1, Y: 8.4}}, {Seq: 1, Kind: tally.Turn, Made: 4, Of: 5, At: at},
+			{Seq: 2, Kind: tally.Missed, At: at, Zone: &court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}}}}},
 	}
 	require.NoError(t, s.AddTaps(ctx, run))
 	require.NoError(t, s.AddTaps(ctx, run), "sent again")
@@ -52,13 +52,13 @@ func TestTapsAreKeptOnceAndOutliveTheProgram(t *testing.T) {
 	s = open(t, path)
 	taps, err := s.TapsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	require.Equal(t, [][]tally.Entry{run.Taps}, taps)
+	require.Equal(t, [][]tally.Entry{run.Runs[0].Entries}, taps)
 	attempts, err := s.AttemptsOfLesson(ctx, "l")
 	require.NoError(t, err)
-	want := run.Attempt
+	want := store.Attempt{Attempt: run.Attempt}
 	want.Summary = tally.Summary{
 		Count: tally.Count{Made: 5, Balls: 7, Best: 2, AtLeast: true, Right: 1, Taps: 3},
-		Zones: []tally.Zoned{{Zone: *run.Taps[2].Zone, Balls: 1}}, Landed: 1, Last: at,
+		Zones: []tally.Zoned{{Zone: *run.Runs[0].Entries[2].Zone, Balls: 1}}, Landed: 1, Last: at,
 	}
 	want.Standing = score.Standing{Have: 5, Wanted: 10, Sentence: "5 of 10"}
 	require.Equal(t, []store.Attempt{want}, attempts)
@@ -127,9 +127,9 @@ func TestSummariesAreThoseOfTheirBalls(t *testing.T) {
 		}
 		block := fmt.Sprint("b", n)
 		for i, taps := range devices {
-			run := store.Run{ID: fmt.Sprint(block, i), Attempt: store.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: taps[0].At}}
+			run := underway.Counted{Runs: []underway.Run{{ID: fmt.Sprint(block, i)}}, Attempt: underway.Attempt{Lesson: "l", Block: block, Student: "ada", Drill: "d", At: taps[0].At}}
 			for _, cut := range []int{rapid.IntRange(1, len(taps)).Draw(t, "cut"), len(taps)} {
-				run.Taps = taps[:cut]
+				run.Runs[0].Entries = taps[:cut]
 				require.NoError(t, s.AddTaps(ctx, run))
 			}
 		}

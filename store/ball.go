@@ -124,6 +124,7 @@ func zoneKey(ctx context.Context, tx *sql.Tx, zone court.Zone) (key int64, err e
 // counted is what one device counted of an attempt.
 type counted struct {
 	run     int64
+	id      string // of the run
 	attempt int64
 	entries []tally.Entry
 }
@@ -133,11 +134,12 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 	var runs []counted
 	err := each(ctx, db, func(rows *sql.Rows) error {
 		var run, attempt, at int64
+		var id string
 		var kind int
 		var e tally.Entry
 		var choice, made, of, x, y sql.NullInt64
 		var zone sql.NullString
-		if err := rows.Scan(&run, &attempt, &e.Seq, &at, &kind, &choice, &made, &of, &x, &y, &zone); err != nil {
+		if err := rows.Scan(&run, &id, &attempt, &e.Seq, &at, &kind, &choice, &made, &of, &x, &y, &zone); err != nil {
 			return err
 		}
 		e.At, e.Made, e.Of = time.UnixMilli(at).UTC(), int(made.Int64), int(of.Int64)
@@ -169,12 +171,12 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 			return err
 		}
 		if n := len(runs); n == 0 || runs[n-1].run != run {
-			runs = append(runs, counted{run: run, attempt: attempt})
+			runs = append(runs, counted{run: run, id: id, attempt: attempt})
 		}
 		last := &runs[len(runs)-1]
 		last.entries = append(last.entries, e)
 		return nil
-	}, `SELECT run.key, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
+	}, `SELECT run.key, run.id, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
 		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
 		WHERE `+where+` ORDER BY run.attempt, run.id, ball.key`, args...)
 	if err == nil {

@@ -3,24 +3,26 @@ package store
 import (
 	"context"
 	"database/sql"
-	"errors"
 
 	"hodometer/core/lesson"
 )
 
 // Clock returns where a lesson stands; ok is false where it was not begun.
 func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
-	var anchor string
-	err = s.read.QueryRowContext(ctx, "SELECT anchor, second, running, finished FROM clock WHERE lesson = ?", lessonID).
-		Scan(&anchor, &clock.Second, &clock.Running, &finished)
-	if errors.Is(err, sql.ErrNoRows) {
-		return clock, false, false, nil
-	}
-	if err != nil {
-		return clock, false, false, err
-	}
-	clock.Anchor, err = readTime(anchor)
-	return clock, finished, true, err
+	return clockOf(ctx, s.read, lessonID)
+}
+
+func clockOf(ctx context.Context, db querier, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
+	err = each(ctx, db, func(rows *sql.Rows) error {
+		var anchor string
+		if err := rows.Scan(&anchor, &clock.Second, &clock.Running, &finished); err != nil {
+			return err
+		}
+		ok = true
+		clock.Anchor, err = readTime(anchor)
+		return err
+	}, "SELECT anchor, second, running, finished FROM clock WHERE lesson = ?", lessonID)
+	return clock, finished, ok, err
 }
 
 // Begun says of those of some lessons that were begun whether they are finished.
@@ -38,7 +40,11 @@ func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]bool,
 
 // SetClock keeps where a lesson stands.
 func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Clock, finished bool) error {
-	_, err := s.exec(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
+	return s.in(ctx, func(tx *sql.Tx) error { return setClock(ctx, tx, lessonID, clock, finished) })
+}
+
+func setClock(ctx context.Context, tx *sql.Tx, lessonID string, clock lesson.Clock, finished bool) error {
+	_, err := tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
 		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
 		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished)
 	return err

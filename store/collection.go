@@ -60,7 +60,11 @@ func (c Collection[T]) Create(ctx context.Context, id string, document T) (Recor
 
 // Get returns one document, archived or not. The error wraps ErrNotFound or ErrUnreadable.
 func (c Collection[T]) Get(ctx context.Context, id string) (Record[T], error) {
-	list, err := c.query(ctx, "WHERE id = ?", id)
+	return c.get(ctx, c.store.read, id)
+}
+
+func (c Collection[T]) get(ctx context.Context, db querier, id string) (Record[T], error) {
+	list, err := c.query(ctx, db, "WHERE id = ?", id)
 	if err != nil {
 		return Record[T]{}, err
 	}
@@ -76,7 +80,7 @@ func (c Collection[T]) Some(ctx context.Context, ids []string) (map[string]Recor
 	if len(ids) == 0 {
 		return map[string]Record[T]{}, nil
 	}
-	all, err := c.query(ctx, "WHERE id IN (SELECT value FROM json_each(?))", asList(ids))
+	all, err := c.query(ctx, c.store.read, "WHERE id IN (SELECT value FROM json_each(?))", asList(ids))
 	good, _ := split(all)
 	some := make(map[string]Record[T], len(good))
 	for _, record := range good {
@@ -88,7 +92,7 @@ func (c Collection[T]) Some(ctx context.Context, ids []string) (map[string]Recor
 // List returns all documents, or those not archived, in the order in which they came. Documents that cannot
 // be read are left out; see Unreadable.
 func (c Collection[T]) List(ctx context.Context, withArchived bool) ([]Record[T], error) {
-	all, err := c.query(ctx, "WHERE archived = 0 OR ? ORDER BY id", withArchived)
+	all, err := c.query(ctx, c.store.read, "WHERE archived = 0 OR ? ORDER BY id", withArchived)
 	good, _ := split(all)
 	return good, err
 }
@@ -127,14 +131,14 @@ type Unreadable struct {
 
 // Unreadable returns the documents that cannot be read, in the order in which they came.
 func (c Collection[T]) Unreadable(ctx context.Context) ([]Unreadable, error) {
-	all, err := c.query(ctx, "WHERE archived = 0 ORDER BY id")
+	all, err := c.query(ctx, c.store.read, "WHERE archived = 0 ORDER BY id")
 	_, broken := split(all)
 	return broken, err
 }
 
 // Text returns a document as it is stored, readable or not.
 func (c Collection[T]) Text(ctx context.Context, id string) (string, error) {
-	list, err := c.query(ctx, "WHERE id = ?", id)
+	list, err := c.query(ctx, c.store.read, "WHERE id = ?", id)
 	if err != nil {
 		return "", err
 	}
@@ -211,7 +215,7 @@ func split[T any](all []row[T]) ([]Record[T], []Unreadable) {
 	return good, broken
 }
 
-func (c Collection[T]) query(ctx context.Context, where string, args ...any) ([]row[T], error) {
+func (c Collection[T]) query(ctx context.Context, db querier, where string, args ...any) ([]row[T], error) {
 	scan := func(rows *sql.Rows) (row[T], error) {
 		var one row[T]
 		if err := rows.Scan(&one.record.ID, &one.record.Revision, &one.record.Archived, &one.text); err != nil {
@@ -225,5 +229,5 @@ func (c Collection[T]) query(ctx context.Context, where string, args ...any) ([]
 		}
 		return one, nil
 	}
-	return collect(ctx, c.store.read, scan, "SELECT id, revision, archived, document FROM "+c.table+" "+where, args...)
+	return collect(ctx, db, scan, "SELECT id, revision, archived, document FROM "+c.table+" "+where, args...)
 }

@@ -9,7 +9,7 @@ import (
 // LessonsBetween returns the lessons from one day to another, both included, in the order in which
 // they are given. Beside them it returns those of these days, or of no day, that cannot be read.
 func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Record[lesson.Document], []Unreadable, error) {
-	all, err := s.Lessons.query(ctx, "WHERE archived = 0 AND (date BETWEEN ? AND ? OR date IS NULL OR date < '2000' OR date >= '2100') ORDER BY date, json_extract(document, '$.start'), id", from, to)
+	all, err := s.Lessons.query(ctx, s.read, "WHERE archived = 0 AND (date BETWEEN ? AND ? OR date IS NULL OR date < '2000' OR date >= '2100') ORDER BY date, json_extract(document, '$.start'), id", from, to)
 	good, broken := split(all)
 	return good, broken, err
 }
@@ -17,7 +17,7 @@ func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Record[l
 // LessonsWith returns the lessons from a day on that have a drill in a block, in the order in which they are
 // given. Those that cannot be read are left out.
 func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Record[lesson.Document], error) {
-	all, err := s.Lessons.query(ctx, `WHERE archived = 0 AND date >= ? AND EXISTS (
+	all, err := s.Lessons.query(ctx, s.read, `WHERE archived = 0 AND date >= ? AND EXISTS (
 		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE json_extract(block.value, '$.drill') = ?)
 		ORDER BY date, json_extract(document, '$.start'), id`, from, drill)
 	good, _ := split(all)

@@ -17,6 +17,7 @@ import (
 	"hodometer/core/score"
 	"hodometer/core/student"
 	"hodometer/core/tally"
+	"hodometer/core/underway"
 	"hodometer/store"
 )
 
@@ -99,8 +100,10 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		attempts, err := s.AttemptsOfStudent(ctx, "ada")
 		require.NoError(t, err)
 		require.Equal(t, []store.Attempt{{
-			Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
-			Measure:  drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
+			Attempt: underway.Attempt{
+				Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
+				Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
+			},
 			Summary:  tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
 			Standing: score.Standing{Sentence: "as counted then"},
 		}}, attempts)
@@ -173,8 +176,8 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 	}
 	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
 	require.Equal(t, []store.Attempt{{
-		Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
-		Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z"),
+		Attempt: underway.Attempt{Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
+			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z")},
 		Summary: tally.Summary{
 			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},
 			Landed: 1, Zones: []tally.Zoned{{Zone: zone, Balls: 1}}, Last: at("2026-03-10T16:00:09Z"),

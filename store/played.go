@@ -14,14 +14,14 @@ func (s *Store) PlayedOf(ctx context.Context, student string, skip, limit int) (
 	if err := s.read.QueryRowContext(ctx, "SELECT count(*) FROM played "+where, student, student).Scan(&total); err != nil {
 		return nil, 0, err
 	}
-	all, err := s.Played.query(ctx, where+" ORDER BY date DESC, id DESC LIMIT ? OFFSET ?", student, student, limit, skip)
+	all, err := s.Played.query(ctx, s.read, where+" ORDER BY date DESC, id DESC LIMIT ? OFFSET ?", student, student, limit, skip)
 	good, _ := split(all)
 	return good, total, err
 }
 
 // MeasuredOf returns the games of a student from a day on in which strokes are counted beside the score, oldest first.
 func (s *Store) MeasuredOf(ctx context.Context, student, from string) ([]Record[game.Match], error) {
-	all, err := s.Played.query(ctx, `WHERE archived = 0 AND date >= ? AND json_array_length(document, '$.rules.measures') > 0
+	all, err := s.Played.query(ctx, s.read, `WHERE archived = 0 AND date >= ? AND json_array_length(document, '$.rules.measures') > 0
 		AND EXISTS (SELECT 1 FROM json_each(document, '$.players') AS p WHERE p.value = ?) ORDER BY date, id`, from, student)
 	good, _ := split(all)
 	return good, err
@@ -29,7 +29,7 @@ func (s *Store) MeasuredOf(ctx context.Context, student, from string) ([]Record[
 
 // PlayedSince returns the games of a sport that were played from a day on, for a ranking.
 func (s *Store) PlayedSince(ctx context.Context, sport, from string) ([]Record[game.Match], error) {
-	all, err := s.Played.query(ctx, "WHERE archived = 0 AND date >= ? AND json_extract(document, '$.sport') = ? ORDER BY date, id", from, sport)
+	all, err := s.Played.query(ctx, s.read, "WHERE archived = 0 AND date >= ? AND json_extract(document, '$.sport') = ? ORDER BY date, id", from, sport)
 	good, _ := split(all)
 	return good, err
 }

@@ -6,33 +6,30 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/tally"
+	"hodometer/core/underway"
 )
-
-// Run is what one device counted of an attempt.
-type Run struct {
-	ID string // chosen by the device
-	Attempt
-	Taps []tally.Entry // in order
-}
 
 // AddTaps stores taps of runs, making the runs and their attempts where they are new, and brings the attempts' summaries
 // up to date: all of them, or none. A tap that is there already is passed over, so that a device may send everything
 // again until it is answered. It fails with ErrTaken where a run belongs to another student, block or lesson.
-func (s *Store) AddTaps(ctx context.Context, runs ...Run) error {
-	return s.in(ctx, func(tx *sql.Tx) error {
-		w, err := newTapWriter(ctx, tx)
-		if err != nil {
-			return err
-		}
-		defer w.close()
-		for _, run := range runs {
-			if err := w.add(ctx, run); err != nil {
+func (s *Store) AddTaps(ctx context.Context, counted ...underway.Counted) error {
+	return s.in(ctx, func(tx *sql.Tx) error { return addTaps(ctx, tx, counted) })
+}
+
+func addTaps(ctx context.Context, tx *sql.Tx, counted []underway.Counted) error {
+	w, err := newTapWriter(ctx, tx)
+	if err != nil {
+		return err
+	}
+	defer w.close()
+	for _, c := range counted {
+		for _, run := range c.Runs {
+			if err := w.add(ctx, c.Attempt, run); err != nil {
 				return err
 			}
 		}
-		return nil
-	})
+	}
+	return nil
 }
 
 // tapWriter writes runs in one transaction.
@@ -70,13 +67,13 @@ func (w *tapWriter) close() {
 	}
 }
 
-func (w *tapWriter) add(ctx context.Context, run Run) error {
+func (w *tapWriter) add(ctx context.Context, of underway.Attempt, run underway.Run) error {
 	var key, attempt int64
-	began, same, isNew := run.At.UnixMilli(), true, false
-	err := w.owner.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Measure.Number, run.ID).Scan(&key, &began, &attempt, &same)
+	began, same, isNew := of.At.UnixMilli(), true, false
+	err := w.owner.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Measure.Number, run.ID).Scan(&key, &began, &attempt, &same)
 	switch {
 	case errors.Is(err, sql.ErrNoRows):
-		if attempt, isNew, err = w.attemptOf(ctx, run); err != nil {
+		if attempt, isNew, err = w.attemptOf(ctx, of); err != nil {
 			return err
 		}
 		if err := w.entry.QueryRowContext(ctx, run.ID, attempt, began).Scan(&key); err != nil {
@@ -87,33 +84,33 @@ func (w *tapWriter) add(ctx context.Context, run Run) error {
 	case !same:
 		return fmt.Errorf("run %s: %w", run.ID, ErrTaken)
 	}
-	if err := w.balls(ctx, key, began, run.Taps); err != nil {
+	if err := w.balls(ctx, key, began, run.Entries); err != nil {
 		return err
 	}
 	if isNew {
-		return writeSummary(ctx, w.tx, attempt, run.Measure.Goals, run.Taps)
+		return writeSummary(ctx, w.tx, attempt, of.Measure.Goals, run.Entries)
 	}
 	return summarise(ctx, w.tx, attempt)
 }
 
 // attemptOf finds the attempt that a new run counts for, or makes it. It began with the earliest of its runs.
-func (w *tapWriter) attemptOf(ctx context.Context, run Run) (key int64, isNew bool, err error) {
-	err = w.known.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Measure.Number).Scan(&key)
+func (w *tapWriter) attemptOf(ctx context.Context, of underway.Attempt) (key int64, isNew bool, err error) {
+	err = w.known.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Measure.Number).Scan(&key)
 	if err == nil {
-		_, err = w.tx.ExecContext(ctx, "UPDATE attempt SET at = min(at, ?) WHERE key = ?", run.At.UnixMilli(), key)
+		_, err = w.tx.ExecContext(ctx, "UPDATE attempt SET at = min(at, ?) WHERE key = ?", of.At.UnixMilli(), key)
 		return key, false, err
 	}
 	if !errors.Is(err, sql.ErrNoRows) {
 		return 0, false, err
 	}
-	measure, err := measureKey(ctx, w.tx, run.Measure)
+	measure, err := measureKey(ctx, w.tx, of.Measure)
 	if err != nil {
 		return 0, false, err
 	}
-	aim, err := writeJSON(run.Aim)
+	aim, err := writeJSON(of.Aim)
 	if err != nil {
 		return 0, false, err
 	}
-	err = w.attempt.QueryRowContext(ctx, run.Lesson, run.Block, run.Student, run.Drill, run.Name, run.Stroke, run.Rung, run.Measure.Number, measure, unitKey(run.Measure), aim, run.At.UnixMilli()).Scan(&key)
+	err = w.attempt.QueryRowContext(ctx, of.Lesson, of.Block, of.Student, of.Drill, of.Name, of.Stroke, of.Rung, of.Measure.Number, measure, unitKey(of.Measure), aim, of.At.UnixMilli()).Scan(&key)
 	return key, true, err
 }

@@ -57,6 +57,22 @@ type Edit struct {
 	Space      *load.Space     `json:"space,omitempty"`
 }
 
+// With is a lesson with the people and the block that the edit brings to it: what it has to be planned from.
+func (c Edit) With(d lesson.Document) lesson.Document {
+	if t := c.Attendance; t != nil {
+		d.Students = slices.Clone(d.Students)
+		for _, id := range t.Present {
+			if !slices.Contains(d.Students, id) {
+				d.Students = append(d.Students, id)
+			}
+		}
+	}
+	if c.New != nil {
+		d.Blocks = append(slices.Clone(d.Blocks), *c.New)
+	}
+	return d
+}
+
 // Edited is a lesson after a change.
 type Edited struct {
 	Document  lesson.Document `json:"document"`

@@ -4,8 +4,17 @@ import "hodometer/core/student"
 
 // Person is a student of the lesson.
 type Person struct {
-	ID       string
-	Profile  student.Profile
-	Archived bool   // out of the lists
-	Short    string // what to call them on court; see Inputs.Named
+	ID       string          `json:"id"`
+	Profile  student.Profile `json:"profile"`
+	Archived bool            `json:"archived" description:"Out of the lists"`
+	Short    string          `json:"short" description:"What to call them on court"` // see schedule.Inputs.Named
+}
+
+// IDs are the identifiers of people, in their order.
+func IDs(people []Person) []string {
+	ids := make([]string, len(people))
+	for i, p := range people {
+		ids[i] = p.ID
+	}
+	return ids
 }

@@ -39,6 +39,24 @@ type Rated struct {
 	Stroke   float64          // seconds from stroke to stroke of a rally; 0 where there is none
 }
 
+// Gather takes from drills and games, as they are written and by identifier, what a lesson is scheduled from: each in the version and on
+// the court in which it is played there. A version that is not there any more is the drill as it is written; the plan says so.
+func Gather(d lesson.Document, drills map[string]drill.Document, games map[string]game.Document, people []lesson.Person, s coach.Settings) Inputs {
+	in := Inputs{Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, People: people, Settings: s}
+	for _, block := range d.Blocks {
+		if document, ok := drills[block.Drill]; ok {
+			in.Drills[block.Drill] = document
+			version, _ := document.Version(block.Version)
+			in.Drills[block.Plays()], _ = version.OnCourt(d.Space.Court)
+		}
+		if document, ok := games[block.Game]; ok {
+			in.Games[block.Game] = document
+			in.Games[block.Plays()], _ = document.InLesson(block.Version, d.Space.Court)
+		}
+	}
+	return in.Named()
+}
+
 // Named gives everybody a short name that nobody else in the lesson has.
 func (in Inputs) Named() Inputs {
 	names := make([]string, len(in.People))

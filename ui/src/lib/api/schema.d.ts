@@ -619,6 +619,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Do things with a lesson under way: count, hold, go on, change; the same acts may be sent again */
+        post: operations["act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/afterwards": {
         parameters: {
             query?: never;
@@ -670,23 +687,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/lessons/{id}/clock": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Begin, pause, move on or finish */
-        put: operations["setClock"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/lessons/{id}/copies": {
         parameters: {
             query?: never;
@@ -713,6 +713,23 @@ export interface paths {
         };
         /** A lesson as it is run */
         get: operations["getCourtside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that a lesson is run from, to take along to where there is no network */
+        get: operations["getKit"];
         put?: never;
         post?: never;
         delete?: never;
@@ -749,40 +766,6 @@ export interface paths {
         get: operations["getSheet"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{id}/taps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Count balls; the same taps may be sent again */
-        post: operations["addTaps"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/lessons/{id}/travel": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** One more minute, go on, go back, or end earlier, while a lesson is under way */
-        post: operations["travel"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1144,9 +1127,17 @@ export interface components {
             go: string;
             version: string;
         };
+        Acts: {
+            acts: components["schemas"]["UnderwayAct"][];
+            /**
+             * Format: date-time
+             * @description This instant by the clock of the device: acts are put right by how much it is wrong
+             */
+            sent: string;
+        };
         Afterwards: {
-            counters: components["schemas"]["Counter"][];
-            lesson: components["schemas"]["Lesson"];
+            counters: components["schemas"]["UnderwayCounter"][];
+            lesson: components["schemas"]["PlanLesson"];
             students: components["schemas"]["Result"][];
         };
         AnglesAsked: {
@@ -1369,15 +1360,6 @@ export interface components {
         };
         /** @enum {string} */
         CatalogueOrder: "" | "by name" | "fits this student" | "not used lately" | "shortest first";
-        ClockChange: {
-            finished: boolean;
-            running: boolean;
-            /**
-             * Format: double
-             * @description Second of the lesson it is now
-             */
-            second: number;
-        };
         CoachAir: {
             /**
              * Format: double
@@ -1495,61 +1477,6 @@ export interface components {
             date: string;
             /** @description Identifiers of the copies, chosen by the client */
             ids: string[];
-        };
-        Counter: {
-            /** @description A bad feed or a let can be marked */
-            again: boolean;
-            /** @description Who wins what this student loses; empty where nobody does */
-            against: string;
-            /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
-            aim: null | components["schemas"]["CourtShape"];
-            block: string;
-            /** @description What it is called beside others; empty where it is the only one */
-            called: string;
-            /** @description Right or wrong choice is marked with each ball */
-            choices: boolean;
-            count: components["schemas"]["TallyCount"];
-            /** @description The block under which the balls are counted: another one where this goes on from it */
-            counted: string;
-            court: string;
-            /** @description What makes a movement right, and the constraint; empty where there is nothing to say */
-            detail: string;
-            /** @description Its name */
-            drill: string;
-            /** @description The clock by which it is counted; null where it has none of its own */
-            face: null | components["schemas"]["DrillFace"];
-            /** @description What to watch in this student, and how often it was seen in this lesson */
-            faults: components["schemas"]["TallySeen"][];
-            goal: string;
-            /** @description The number of the measure */
-            measure: number;
-            /** @description Misses are marked net, long or wide */
-            misses: boolean;
-            /** @description Of the student */
-            name: string;
-            /** @description It is this measure's turn; of measures side by side it is the first */
-            on: boolean;
-            /** @description The student under whom the count is taken: another one where several are on one count */
-            party: string;
-            /** @description How near to play it is */
-            realism: components["schemas"]["DrillRealism"];
-            /** @description Who is on one count, in words; empty where each counts alone */
-            shared: string;
-            /** @description What to call them on court */
-            short: string;
-            /** @description How far along the goal is */
-            standing: components["schemas"]["ScoreStanding"];
-            student: string;
-            /** @description That its time is up is counted */
-            timed: boolean;
-            /** @description From how many strokes on a rally is stopped; 0 where none is */
-            tooLong: number;
-            /** @description Attempts in one turn */
-            turn: number;
-            /** @description What is counted one after the other */
-            unit: components["schemas"]["ScoreUnit"];
-            /** @description Zones in which landings can be counted, row by row; none where there is no aim */
-            zones: components["schemas"]["CourtZone"][];
         };
         Court: {
             /**
@@ -1837,19 +1764,6 @@ export interface components {
             right: number;
             /** Format: double */
             top: number;
-        };
-        Courtside: {
-            /** @description Null before the lesson is begun */
-            clock: null | components["schemas"]["LessonClock"];
-            /** @description One for each drill block, student and measure */
-            counters: components["schemas"]["Counter"][];
-            lesson: components["schemas"]["Lesson"];
-            /**
-             * Format: double
-             * @description Second of the lesson at this instant
-             */
-            second: number;
-            sheet: components["schemas"]["RunsheetCue"][];
         };
         DatedRemark: {
             date: string;
@@ -3324,19 +3238,6 @@ export interface components {
             /** @description A length as a coach writes it */
             text?: string;
         };
-        Lesson: {
-            /** @description Out of the lists; can be brought back */
-            archived: boolean;
-            /** @description Other lessons at the same time, in words */
-            clashes: string[];
-            document: components["schemas"]["LessonDocument"];
-            id: string;
-            people: components["schemas"]["Person"][];
-            plan: components["schemas"]["Plan"];
-            /** Format: int64 */
-            revision: number;
-            state: components["schemas"]["State"];
-        };
         LessonBegun: {
             /** @description Empty: today */
             date: string;
@@ -3425,7 +3326,7 @@ export interface components {
             revision: number;
             /** @description Hours:minutes */
             start: string;
-            state: components["schemas"]["State"];
+            state: components["schemas"]["PlanState"];
             title: string;
         };
         LessonCall: {
@@ -3497,6 +3398,14 @@ export interface components {
         LessonKind: "body warm-up" | "ball warm-up" | "technique" | "drill" | "drill as points" | "game" | "serving" | "break" | "cool-down" | "closing talk";
         /** @enum {string} */
         LessonLengthStep: "any length" | "whole minutes" | "even minutes" | "whole rotations";
+        LessonPerson: {
+            /** @description Out of the lists */
+            archived: boolean;
+            id: string;
+            profile: components["schemas"]["StudentProfile"];
+            /** @description What to call them on court */
+            short: string;
+        };
         LessonVariant: {
             drawn?: components["schemas"]["LessonDrawn"];
             /**
@@ -3858,17 +3767,6 @@ export interface components {
         };
         /** @enum {string} */
         OfferKind: "block" | "drill" | "version" | "shape" | "game";
-        Person: {
-            /** @description Out of the lists */
-            archived: boolean;
-            hand: components["schemas"]["StudentHand"];
-            id: string;
-            name: string;
-            /** @description What to call them on court */
-            short: string;
-            /** @description Faults to watch */
-            watch: string[];
-        };
         Plan: {
             balls: number;
             /** @description Basketfuls fed */
@@ -3912,6 +3810,32 @@ export interface components {
              */
             spare: number;
         };
+        PlanLesson: {
+            /** @description Out of the lists; can be brought back */
+            archived: boolean;
+            /** @description Other lessons at the same time, in words */
+            clashes: string[];
+            document: components["schemas"]["LessonDocument"];
+            id: string;
+            people: components["schemas"]["PlanPerson"][];
+            plan: components["schemas"]["Plan"];
+            /** Format: int64 */
+            revision: number;
+            state: components["schemas"]["PlanState"];
+        };
+        PlanPerson: {
+            /** @description Out of the lists */
+            archived: boolean;
+            hand: components["schemas"]["StudentHand"];
+            id: string;
+            name: string;
+            /** @description What to call them on court */
+            short: string;
+            /** @description Faults to watch */
+            watch: string[];
+        };
+        /** @enum {string} */
+        PlanState: "planned" | "begun" | "finished";
         Played: {
             archived: boolean;
             document: components["schemas"]["GameMatch"];
@@ -4812,7 +4736,7 @@ export interface components {
             content: components["schemas"]["RunsheetContent"];
             drills: components["schemas"]["DrillOnSheet"][];
             games: components["schemas"]["GameOnSheet"][];
-            lesson: components["schemas"]["Lesson"];
+            lesson: components["schemas"]["PlanLesson"];
         };
         ShorthandWord: {
             /** @description In characters of the line, from 0 */
@@ -4906,8 +4830,6 @@ export interface components {
             /** @description How what is held came about, of each stand */
             worked: components["schemas"]["MetricDerivation"][];
         };
-        /** @enum {string} */
-        State: "planned" | "begun" | "finished";
         /** @enum {string} */
         Stored: "student" | "drill" | "lesson";
         StrokeInGames: {
@@ -5050,20 +4972,6 @@ export interface components {
             fault: string;
             times: number;
         };
-        Taps: {
-            /** Format: uuid */
-            block: string;
-            entries: components["schemas"]["TallyEntry"][];
-            /** @description Its number; empty: the first one */
-            measure?: number;
-            /**
-             * Format: uuid
-             * @description Chosen by the device, one for each student, block and measure
-             */
-            run: string;
-            /** Format: uuid */
-            student: string;
-        };
         TargetAsked: {
             /**
              * Format: double
@@ -5129,21 +5037,6 @@ export interface components {
             /** @description What makes no sense on the new court */
             problems: components["schemas"]["InvalidFields"];
         };
-        Travelled: {
-            /** @description Null before the lesson is begun */
-            clock: null | components["schemas"]["LessonClock"];
-            /** @description One for each drill block, student and measure */
-            counters: components["schemas"]["Counter"][];
-            lesson: components["schemas"]["Lesson"];
-            /**
-             * Format: double
-             * @description Second of the lesson at this instant
-             */
-            second: number;
-            /** @description What got shorter or longer */
-            sentences: string[];
-            sheet: components["schemas"]["RunsheetCue"][];
-        };
         Tried: {
             document: components["schemas"]["DrillDocument"];
             /** @description Worked out for a player of this hand */
@@ -5156,6 +5049,200 @@ export interface components {
             /** @description Tried on this student */
             student?: string;
         };
+        UnderwayAct: {
+            /**
+             * Format: date-time
+             * @description By the clock of the device
+             */
+            at: string;
+            /** @description The lesson as it was, to take the last change back */
+            before?: components["schemas"]["LessonDocument"];
+            change?: components["schemas"]["UnderwayChange"];
+            clock?: components["schemas"]["UnderwayClockChange"];
+            /**
+             * Format: uuid
+             * @description Chosen by the device: done again, it changes nothing
+             */
+            id: string;
+            tap?: components["schemas"]["UnderwayTap"];
+            travel?: components["schemas"]["EditingTravel"];
+        };
+        UnderwayAnswered: {
+            /** @description Null before the lesson is begun */
+            clock: null | components["schemas"]["LessonClock"];
+            /** @description One for each drill block, student and measure */
+            counters: components["schemas"]["UnderwayCounter"][];
+            /** @description On the clock; what there is to think about stands in its plan elsewhere */
+            lesson: components["schemas"]["PlanLesson"];
+            /** @description What could not be done; all the rest is */
+            refused: components["schemas"]["UnderwayRefused"][];
+            /**
+             * Format: double
+             * @description Second of the lesson at this instant
+             */
+            second: number;
+            /** @description What got shorter or longer by the last act that changed the lesson */
+            sentences: string[];
+            sheet: components["schemas"]["RunsheetCue"][];
+        };
+        UnderwayChange: {
+            edit: components["schemas"]["EditingEdit"];
+            why?: components["schemas"]["UnderwayWhy"];
+        };
+        UnderwayClockChange: {
+            finished: boolean;
+            running: boolean;
+            /**
+             * Format: double
+             * @description Second of the lesson it is at that instant
+             */
+            second: number;
+        };
+        UnderwayCounted: {
+            /** @description Where the target was, on the court; null where that is not known */
+            aim: null | components["schemas"]["CourtPoint"];
+            /**
+             * Format: date-time
+             * @description When it began
+             */
+            at: string;
+            block: string;
+            drill: string;
+            lesson: string;
+            /** @description As it was then */
+            measure: components["schemas"]["DrillMeasure"];
+            /** @description Of the drill */
+            name: string;
+            rung: components["schemas"]["ProgressRung"];
+            /** @description By their identifiers */
+            runs: components["schemas"]["UnderwayRun"][];
+            stroke: components["schemas"]["FeedStroke"];
+            student: string;
+        };
+        UnderwayCounter: {
+            /** @description A bad feed or a let can be marked */
+            again: boolean;
+            /** @description Who wins what this student loses; empty where nobody does */
+            against: string;
+            /** @description The target as this student sees it, to note where balls land; null where balls do not land in it */
+            aim: null | components["schemas"]["CourtShape"];
+            block: string;
+            /** @description What it is called beside others; empty where it is the only one */
+            called: string;
+            /** @description Right or wrong choice is marked with each ball */
+            choices: boolean;
+            count: components["schemas"]["TallyCount"];
+            /** @description The block under which the balls are counted: another one where this goes on from it */
+            counted: string;
+            court: string;
+            /** @description What makes a movement right, and the constraint; empty where there is nothing to say */
+            detail: string;
+            /** @description Its name */
+            drill: string;
+            /** @description The clock by which it is counted; null where it has none of its own */
+            face: null | components["schemas"]["DrillFace"];
+            /** @description What to watch in this student, and how often it was seen in this lesson */
+            faults: components["schemas"]["TallySeen"][];
+            goal: string;
+            /** @description The number of the measure */
+            measure: number;
+            /** @description Misses are marked net, long or wide */
+            misses: boolean;
+            /** @description Of the student */
+            name: string;
+            /** @description It is this measure's turn; of measures side by side it is the first */
+            on: boolean;
+            /** @description The student under whom the count is taken: another one where several are on one count */
+            party: string;
+            /** @description How near to play it is */
+            realism: components["schemas"]["DrillRealism"];
+            /** @description Who is on one count, in words; empty where each counts alone */
+            shared: string;
+            /** @description What to call them on court */
+            short: string;
+            /** @description How far along the goal is */
+            standing: components["schemas"]["ScoreStanding"];
+            student: string;
+            /** @description That its time is up is counted */
+            timed: boolean;
+            /** @description From how many strokes on a rally is stopped; 0 where none is */
+            tooLong: number;
+            /** @description Attempts in one turn */
+            turn: number;
+            /** @description What is counted one after the other */
+            unit: components["schemas"]["ScoreUnit"];
+            /** @description Zones in which landings can be counted, row by row; none where there is no aim */
+            zones: components["schemas"]["CourtZone"][];
+        };
+        UnderwayCourtside: {
+            /** @description Null before the lesson is begun */
+            clock: null | components["schemas"]["LessonClock"];
+            /** @description One for each drill block, student and measure */
+            counters: components["schemas"]["UnderwayCounter"][];
+            /** @description On the clock; what there is to think about stands in its plan elsewhere */
+            lesson: components["schemas"]["PlanLesson"];
+            /**
+             * Format: double
+             * @description Second of the lesson at this instant
+             */
+            second: number;
+            sheet: components["schemas"]["RunsheetCue"][];
+        };
+        UnderwayKit: {
+            archived: boolean;
+            /**
+             * Format: date-time
+             * @description When it was packed, by the clock of the program
+             */
+            at: string;
+            /** @description Null before the lesson is begun */
+            clock: null | components["schemas"]["LessonClock"];
+            /** @description What was counted so far */
+            counted: components["schemas"]["UnderwayCounted"][];
+            document: components["schemas"]["LessonDocument"];
+            /** @description Identifiers of the acts that are in it: done again, they change nothing */
+            done: string[];
+            /** @description As they are written, by identifier; those that are gone are missing */
+            drills: {
+                [key: string]: components["schemas"]["DrillDocument"];
+            };
+            finished: boolean;
+            games: {
+                [key: string]: components["schemas"]["GameDocument"];
+            };
+            id: string;
+            /** @description Those of the lesson, and others who may come to it; those who are gone are missing */
+            people: components["schemas"]["LessonPerson"][];
+            /** Format: int64 */
+            revision: number;
+            settings: components["schemas"]["CoachSettings"];
+        };
+        UnderwayRefused: {
+            fields: components["schemas"]["InvalidField"][];
+            id: string;
+        };
+        UnderwayRun: {
+            /** @description In order */
+            entries: components["schemas"]["TallyEntry"][];
+            /** @description Chosen by the device */
+            id: string;
+        };
+        UnderwayTap: {
+            /** Format: uuid */
+            block: string;
+            entry: components["schemas"]["TallyEntry"];
+            /** @description Its number; empty: the first one */
+            measure?: number;
+            /**
+             * Format: uuid
+             * @description Chosen by the device, one for each student, block and measure
+             */
+            run: string;
+            /** Format: uuid */
+            student: string;
+        };
+        /** @enum {string} */
+        UnderwayWhy: "too easy" | "swamped" | "tired" | "stiff";
         /** @enum {string} */
         UnitsSystem: "metres" | "feet";
         Unreadable: {
@@ -6535,7 +6622,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Lesson"];
+                    "application/json": components["schemas"]["PlanLesson"];
                 };
             };
             default: {
@@ -6574,7 +6661,41 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Lesson"];
+                    "application/json": components["schemas"]["PlanLesson"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Acts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderwayAnswered"];
                 };
             };
             default: {
@@ -6638,7 +6759,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Lesson"];
+                    "application/json": components["schemas"]["PlanLesson"];
                 };
             };
             default: {
@@ -6685,40 +6806,6 @@ export interface operations {
             };
         };
     };
-    setClock: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ClockChange"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Courtside"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     copyLesson: {
         parameters: {
             query?: never;
@@ -6740,7 +6827,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Lesson"][];
+                    "application/json": components["schemas"]["PlanLesson"][];
                 };
             };
             default: {
@@ -6770,7 +6857,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Courtside"];
+                    "application/json": components["schemas"]["UnderwayCourtside"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderwayKit"];
                 };
             };
             default: {
@@ -6836,74 +6953,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    addTaps: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Taps"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Counter"][];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    travel: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EditingTravel"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Travelled"];
                 };
             };
             default: {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
+  import { v7 } from 'uuid'
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, renew } from '../../lib/data'
@@ -25,10 +26,11 @@
 
   /** A lesson that was finished by mistake goes on; what that took is taken from what is left. */
   async function again() {
-    const path = { id: params.id }
+    const at = new Date().toISOString()
+    const acts = [{ id: v7(), at, travel: { kind: 'held' as const, block: '' } }]
     try {
       await answer(
-        api.POST('/api/lessons/{id}/travel', { params: { path }, body: { kind: 'held', block: '' } }),
+        api.POST('/api/lessons/{id}/acts', { params: { path: { id: params.id } }, body: { sent: at, acts } }),
       )
       await renew(client, keys.lessons)
       await push(`/lessons/${params.id}/courtside`)

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import { counted } from '../../lib/words'
-  import type { Tap, Waiting, Whose } from './queue'
+  import type { Tap, Whose } from '../../device/store'
+  import type { Waiting } from './courtside.svelte'
   import { withoutUndone, withWaiting } from './waiting'
   import FaceClock from './FaceClock.svelte'
   import GoalMet from './GoalMet.svelte'

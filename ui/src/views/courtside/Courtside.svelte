@@ -1,6 +1,10 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import { answer, api } from '../../lib/api/client'
+  import { ActQueue } from '../../device/acts'
+  import { Core, seen } from '../../device/core'
+  import { Kits } from '../../device/kits'
+  import { DeviceStore } from '../../device/store'
+  import { answer, api, Unreachable, type Courtside } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
   import CourtsideRun from './CourtsideRun.svelte'
@@ -9,16 +13,31 @@
     params: { id: string }
   }
   let { params }: Props = $props()
+  const store = new DeviceStore()
+  const device = { queue: new ActQueue(store), kits: new Kits(store), core: new Core() }
+
+  /** The program's answer; where there is none, what this device makes of the lesson that it has with it. */
+  async function read(id: string): Promise<Courtside> {
+    try {
+      return await answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id } } }))
+    } catch (error) {
+      const packed = error instanceof Unreachable ? await device.kits.of(id) : undefined
+      if (!packed) throw error
+      return seen(device.core, packed, await device.queue.list(id))
+    }
+  }
   const query = createQuery(() => ({
     queryKey: [...keys.lesson(params.id), 'courtside'],
-    queryFn: () => answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id: params.id } } })),
+    queryFn: () => read(params.id),
+    networkMode: 'always' as const,
     refetchOnWindowFocus: false,
+    refetchOnReconnect: false,
     gcTime: 0,
   }))
 </script>
 
 <Async {query}>
   {#snippet children(data)}
-    {#key data.lesson.id}<CourtsideRun first={data} />{/key}
+    {#key data.lesson.id}<CourtsideRun first={data} {device} />{/key}
   {/snippet}
 </Async>

@@ -12,11 +12,10 @@
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
-  import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
-  import { Run } from './courtside.svelte'
+  import { Run, type Device } from './courtside.svelte'
   import { callsBetween, goalsMet, type Moment } from './aloud'
   import LateBegin from './LateBegin.svelte'
   import { keepAwake } from './signals'
@@ -28,12 +27,13 @@
 
   interface Props {
     first: Courtside
+    device: Device
   }
-  let { first }: Props = $props()
+  let { first, device }: Props = $props()
   const client = useQueryClient()
   // One run for as long as the view is open.
   // svelte-ignore state_referenced_locally
-  const run = new Run(first)
+  const run = new Run(first, device)
   /** Seconds for which a role swap stands out. */
   const swapShown = 15
   const voice = new Voice()
@@ -79,13 +79,12 @@
   }
 
   async function harder() {
-    await run.version(run.versions.harder).catch((error: unknown) => notices.wrong(error))
+    await run.version(run.versions.harder)
   }
 
   async function finish() {
     more?.close()
-    await run.deliver()
-    if (!(await run.set(run.second, false, true))) return
+    await run.set(run.second, false, true)
     await renew(client, keys.lessons, keys.students)
     await push(`/lessons/${run.data.lesson.id}/afterwards`)
   }
@@ -95,7 +94,7 @@
   <header>
     <a class="btn btn-ghost head" href="#/lessons/{run.data.lesson.id}" aria-label="Back to the plan">Plan</a>
     <h1 class="truncate text-base font-semibold">{run.data.lesson.document.title}</h1>
-    <WhoIsHere data={run.data} second={run.second} ondone={() => run.reload()} />
+    <WhoIsHere {run} />
     <button class="btn btn-ghost head" onclick={() => more?.showModal()}>More</button>
   </header>
 
@@ -168,16 +167,16 @@
         <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
       </p>
     {/if}
-    {#if run.waiting.length > 0}
+    {#if run.unanswered > 0}
       <p class="px-4 text-sm" role="status">
-        {run.waiting.length === 1 ? '1 count is' : `${run.waiting.length} counts are`} kept {run.storageError
+        {run.unanswered === 1 ? '1 thing you did is' : `${run.unanswered} things you did are`} kept {run.storageError
           ? 'on this page'
           : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
     {#if run.storageError}
       <p class="text-error px-4 text-sm" role="alert">
-        This device cannot keep counts: leave this page open until they are answered.
+        This device cannot keep anything: leave this page open until Hodometer has answered.
       </p>
     {/if}
     {#if run.refused.length}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import NumberField from '../../lib/NumberField.svelte'
-  import type { Tap } from './queue'
+  import type { Tap } from '../../device/store'
 
   /** A try on the clock: started and stopped here, or typed. */
   interface Props {

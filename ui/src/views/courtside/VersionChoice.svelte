@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { describe } from '../../lib/api/client'
   import type { Run } from './courtside.svelte'
 
   /** The rungs of the drill that is on: one press makes it easier or harder for all, in the minutes that there are. */
@@ -8,19 +7,13 @@
   }
   let { run }: Props = $props()
   let busy = $state(false)
-  let wrong = $state('')
   const names = $derived(run.versions.names)
   const at = $derived(run.versions.at)
 
   async function play(text: string | undefined) {
     if (!text) return
     busy = true
-    wrong = ''
-    try {
-      await run.version(text)
-    } catch (error) {
-      wrong = describe(error)
-    }
+    await run.version(text)
     busy = false
   }
 </script>
@@ -30,7 +23,6 @@
   <span class="sr-only" aria-live="polite">{names[at]}</span>
   <button disabled={busy || at >= names.length - 1} onclick={() => void play(names[at + 1])}>Harder</button>
 </div>
-{#if wrong}<p role="alert">{wrong}</p>{/if}
 
 <style>
   /* At both sides of the minutes, each under one thumb. */

@@ -1,15 +1,15 @@
 <script lang="ts">
   import { onMount } from 'svelte'
-  import { answer, api, over, describe, type Courtside } from '../../lib/api/client'
+  import { describe } from '../../lib/api/client'
   import { students as allStudents } from '../../lib/data'
+  import type { Run } from './courtside.svelte'
 
   /** Plans the rest of a running lesson for those who are there now; what was played stays. */
   interface Props {
-    data: Courtside
-    second: number
-    ondone: () => Promise<void>
+    run: Run
   }
-  let { data, second, ondone }: Props = $props()
+  let { run }: Props = $props()
+  const data = $derived(run.data)
   let dialog = $state<HTMLDialogElement>()
   let here = $state<string[]>([])
   let half = $state(false)
@@ -24,7 +24,7 @@
   })
   /** What was ticked and not planned yet; it stays, also when the dialog is closed or the page is read again. */
   // svelte-ignore state_referenced_locally
-  const key = `hodometer.here.${data.lesson.id}`
+  const key = `hodometer.here.${run.data.lesson.id}`
   let ticked = $state(false)
 
   type Ticked = typeof planned
@@ -64,30 +64,16 @@
   async function plan(event: SubmitEvent) {
     event.preventDefault()
     try {
-      const changed = await answer(
-        api.POST('/api/lessons/edit', {
-          body: {
-            document,
-            edit: {
-              kind: 'attendance',
-              attendance: {
-                present: $state.snapshot(here),
-                second: data.clock ? second : 0,
-                space: { ...document.space, half },
-              },
-            },
-          },
-        }),
-      )
-      await answer(
-        api.PUT('/api/lessons/{id}', {
-          params: { path: { id: data.lesson.id }, header: over(data.lesson.revision) },
-          body: changed.document,
-        }),
-      )
+      await run.change({
+        kind: 'attendance',
+        attendance: {
+          present: $state.snapshot(here),
+          second: data.clock ? run.second : 0,
+          space: { ...document.space, half },
+        },
+      })
       forget()
-      await ondone()
-      sentences = changed.sentences
+      sentences = run.said?.sentences ?? []
       if (!sentences.length) dialog?.close()
     } catch (error) {
       sentences = [describe(error)]

@@ -1,58 +1,103 @@
 import {
   answer,
   api,
-  over,
+  type Act,
+  type Answered,
   type Counter,
   type Courtside,
   type Cue,
   type LessonDocument,
+  type LessonEdit,
   type ScheduledBlock,
   type Travel,
+  type Why,
 } from '../../lib/api/client'
+import type { ActQueue, What } from '../../device/acts'
+import { seen, type Core } from '../../device/core'
+import type { Kits } from '../../device/kits'
+import type { Kept, Packed, Tap, Whose } from '../../device/store'
 import { notices } from '../../lib/notice.svelte'
-import { TapQueue, type Tap, type Waiting, type Whose } from './queue'
 
 const retryAfter = 3000
 const tick = 250
+/** From when on an answer is late, so that this device works it out itself, in milliseconds. */
+const late = 700
+/** How long after an answer a lesson is packed anew. */
+const packAfter = 1200
 
-/** Run is a lesson on its way: the clock that goes on between answers, the cues, the counts. */
+/** A count that is not in what is shown yet. */
+export type Waiting = NonNullable<Act['tap']>
+
+/** What runs a lesson on this device. */
+export interface Device {
+  queue: ActQueue
+  kits: Kits
+  core: Core
+}
+
+/**
+ * Run is a lesson on its way: the clock that goes on between answers, the cues, the counts. What is done is written down on the device
+ * first, and sent; what is shown is the program's answer, or, where none comes, what core on this device makes of the kit and of all that was done since.
+ */
 export class Run {
   data = $state.raw<Courtside>() as Courtside
-  counters = $state.raw<Counter[]>([])
   second = $state(0)
-  /** Taps that are not answered yet, in order. */
+  /** Counts that are not in what is shown yet, in order. */
   waiting = $state.raw<Waiting[]>([])
+  /** How many acts are not answered yet. */
+  unanswered = $state(0)
   refused = $state.raw<string[]>([])
   reached = $state(true)
-  /** Why this device cannot keep counts; empty where it can. */
+  /** Why this device cannot keep anything; empty where it can. */
   storageError = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
-  #acts = $state.raw<{ block: string; whose: Whose }[]>([])
+  #taken = $state.raw<{ block: string; whose: Whose }[]>([])
   /** What got shorter or longer by what was done with the road last, and the lesson before it. */
   said = $state.raw<{ sentences: string[]; before: LessonDocument }>()
   /** When the second of data was the second of the lesson, by the wall clock: it goes on while a phone sleeps. */
   #since = Date.now()
-  #answered: { data: Courtside; at: number }
-  /** What was answered last, shown or not. */
-  #last: Courtside
-  #setting: Promise<unknown> = Promise.resolve()
-  #sets = 0
-  #queue = new TapQueue()
-  #delivering = false
+  /** What was done that changes the lesson and is not shown yet. */
+  #changing: LessonDocument | undefined
+  /** How much is being written down: what comes meanwhile does not know of it. */
+  #writing = 0
+  #kept: Kept[] = []
+  /** Which acts are in what is shown. */
+  #shown = new Set<string>()
+  #packed: Packed | undefined
+  #packing: ReturnType<typeof setTimeout> | undefined
+  #round: Promise<void> | undefined
   #again = false
+  #sees = 0
   #timers: ReturnType<typeof setInterval>[] = []
 
-  constructor(data: Courtside) {
-    this.#answered = { data, at: Date.now() }
-    this.#last = data
-    this.#show(this.#answered)
-    this.counters = data.counters
+  constructor(
+    data: Courtside,
+    readonly device: Device,
+  ) {
+    this.#show(data)
     this.#timers = [setInterval(() => this.#tick(), tick), setInterval(() => void this.deliver(), retryAfter)]
-    void this.deliver()
+    void this.#begin()
+  }
+
+  async #begin() {
+    this.#packed = await this.device.kits.of(this.#id)
+    await this.deliver()
+    await this.#pack()
+    this.device.core.warm()
   }
 
   stop() {
     this.#timers.forEach(clearInterval)
+    clearTimeout(this.#packing)
+    this.device.core.stop()
+  }
+
+  get #id() {
+    return this.data.lesson.id
+  }
+
+  get counters(): Counter[] {
+    return this.data.counters
   }
 
   get running() {
@@ -89,16 +134,9 @@ export class Run {
     )
   }
 
-  /** take goes on from what the server answered. */
-  take(data: Courtside) {
-    this.#answered = { data, at: Date.now() }
-    this.#last = data
-    this.#show(this.#answered)
-  }
-
-  #show(from: { data: Courtside; at: number }) {
-    this.data = from.data
-    this.#since = from.at
+  #show(data: Courtside) {
+    this.data = data
+    this.#since = Date.now()
     this.#tick()
   }
 
@@ -107,20 +145,49 @@ export class Run {
     this.second = this.data.second + since
   }
 
-  /** reload reads a lesson that was planned anew. */
-  async reload() {
-    const id = this.data.lesson.id
-    this.take(await answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id } } })))
-    this.counters = this.data.counters
+  /** Goes on from an answer that has some acts in it. */
+  #take(answered: Answered, acts: Kept[]) {
+    const { sentences } = answered
+    this.#shown = new Set(acts.map(({ act }) => act.id))
+    this.#show(answered)
+    this.#await()
+    if (!this.#changing) return
+    this.said = sentences.length ? { sentences, before: this.#changing } : undefined
+    this.#changing = undefined
   }
 
-  /** set moves the clock on this page at once and tells the server, one after the other, so that the latest stands. */
+  /** Reads what is written down. */
+  async #read() {
+    this.#kept = await this.device.queue.list(this.#id)
+    this.storageError = this.device.queue.storageError
+    this.#await()
+  }
+
+  #await() {
+    const open = this.#kept.filter((kept) => !kept.answered && !kept.refused)
+    this.unanswered = open.length
+    this.refused = this.#kept.flatMap((kept) => kept.refused ?? [])
+    this.waiting = open.flatMap(({ act }) => (act.tap && !this.#shown.has(act.id) ? [act.tap] : []))
+  }
+
+  /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */
+  async #see() {
+    const turn = ++this.#sees
+    const packed = this.#packed
+    if (!packed) return
+    const kept = this.#kept
+    try {
+      const answered = await seen(this.device.core, packed, kept)
+      if (turn === this.#sees && !this.#writing) this.#take(answered, kept)
+    } catch {
+      return
+    }
+  }
+
+  /** set moves the clock. */
   set(second: number, running: boolean, finished = false) {
-    const body = { second: Math.max(0, second), running, finished }
-    const params = { path: { id: this.data.lesson.id } }
-    return this.#tell(body.second, running, () =>
-      answer(api.PUT('/api/lessons/{id}/clock', { params, body })),
-    )
+    const clock = { second: Math.max(0, second), running, finished }
+    return this.#do({ clock }, clock.second, running)
   }
 
   /** begin sets a lesson going; given how long it is and when it begins, it is fitted into that first. */
@@ -156,21 +223,14 @@ export class Run {
 
   #under(travel: Omit<Travel, 'block' | 'gone'>, second: number) {
     const { scheduled } = this
-    if (!scheduled) return Promise.resolve(false)
+    if (!scheduled) return Promise.resolve()
     const gone = Math.max(0, this.second - scheduled.start)
     return this.#travel({ ...travel, block: scheduled.block, gone }, second)
   }
 
   /** Does something with the road; on this page the clock is at a second of it at once. */
-  async #travel(body: Travel, second: number) {
-    const params = { path: { id: this.data.lesson.id } }
-    return this.#tell(second, true, async () => {
-      const before = this.#last.lesson.document
-      const answered = await answer(api.POST('/api/lessons/{id}/travel', { params, body }))
-      this.counters = answered.counters
-      this.said = answered.sentences.length ? { sentences: answered.sentences, before } : undefined
-      return answered
-    })
+  #travel(travel: Travel, second: number) {
+    return this.#do({ travel }, second, true)
   }
 
   /** The versions of the drill that is on, from the easiest on, which of them is played, and the next one; empty for none. */
@@ -182,107 +242,133 @@ export class Run {
   }
 
   /** version has the block that is on play another version of its drill, in the minutes that there are. */
-  async version(text: string) {
-    const { document, id, revision } = this.data.lesson
-    const edit = { kind: 'version' as const, block: this.scheduled?.block ?? '', text, on: true }
-    const changed = await answer(api.POST('/api/lessons/edit', { body: { document, edit } }))
-    const params = { path: { id }, header: over(revision) }
-    await answer(api.PUT('/api/lessons/{id}', { params, body: changed.document }))
-    await this.reload()
+  version(text: string, why?: Why) {
+    return this.change({ kind: 'version', block: this.scheduled?.block ?? '', text, on: true }, why)
+  }
+
+  /** change does one thing to the lesson. */
+  change(edit: LessonEdit, why?: Why) {
+    return this.#do({ change: { edit, why } })
   }
 
   /** unsaid has the lesson as it was before its road was changed last. */
   async unsaid() {
-    const { said } = this
-    if (!said) return
-    try {
-      const { id, revision } = this.data.lesson
-      const params = { path: { id }, header: over(revision) }
-      await answer(api.PUT('/api/lessons/{id}', { params, body: said.before }))
-      this.said = undefined
-      await this.reload()
-    } catch (error) {
-      notices.wrong(error)
-    }
+    if (!this.said) return
+    await this.#do({ before: this.said.before })
+    this.said = undefined
   }
 
-  /** Shows the clock at a second, tells the server in turn, and shows what the latest answer says. */
-  async #tell(second: number, running: boolean, ask: () => Promise<Courtside>) {
-    const clock = { anchor: this.data.clock?.anchor ?? '', second, running }
-    this.#show({ data: { ...this.data, second, clock }, at: Date.now() })
-    const latest = ++this.#sets
-    const sending = this.#setting.then(ask)
-    this.#setting = sending.catch(() => undefined)
-    try {
-      const answered = await sending
-      this.#last = answered
-      if (latest === this.#sets) this.take(answered)
-      this.reached = true
-      return true
-    } catch (error) {
-      if (latest === this.#sets) this.#show(this.#answered)
-      notices.wrong(error)
-      return false
-    }
+  /** Writes down what is done, with the clock shown at a second at once, and shows what comes of it. */
+  async #do(what: What, second?: number, running?: boolean) {
+    const { lesson, clock: was } = this.data
+    if (what.travel ?? what.change) this.#changing ??= lesson.document
+    if (second !== undefined && running !== undefined)
+      this.#show({ ...this.data, second, clock: { anchor: was?.anchor ?? '', second, running } })
+    await this.#write(() => this.device.queue.put(this.#id, what))
   }
 
   async tap(block: string, whose: Whose, tap: Tap) {
-    this.#acts = [...this.#acts, { block, whose }].slice(-200)
-    await this.#put(block, whose, tap)
+    this.#taken = [...this.#taken, { block, whose }].slice(-200)
+    await this.#write(() => this.device.queue.count(this.#id, block, whose, tap))
   }
 
   /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
   lastIn(block: string): Whose | undefined {
-    return this.#acts.findLast((act) => act.block === block)?.whose
+    return this.#taken.findLast((act) => act.block === block)?.whose
   }
 
   /** undo takes back the last count of a student in a block. */
   async undo(block: string, whose: Whose) {
-    const at = this.#acts.findLastIndex(
+    const at = this.#taken.findLastIndex(
       (act) =>
         act.block === block && act.whose.student === whose.student && act.whose.measure === whose.measure,
     )
-    this.#acts = this.#acts.filter((_, i) => i !== at)
-    await this.#put(block, whose, { kind: 'undo' })
+    this.#taken = this.#taken.filter((_, i) => i !== at)
+    await this.#write(() => this.device.queue.count(this.#id, block, whose, { kind: 'undo' }))
   }
 
-  async #put(block: string, whose: Whose, tap: Tap) {
+  /** Writes something down and sends it. Where no answer came the last time, this device works it out meanwhile. */
+  async #write(write: () => Promise<void>) {
+    this.#writing++
     try {
-      await this.#queue.put(this.data.lesson.id, block, whose, tap)
-      this.waiting = (await this.#queue.waiting(this.data.lesson.id)).open
+      await write()
     } catch (error) {
       notices.wrong(error)
     }
+    this.#writing--
+    await this.#read()
+    if (!this.reached) void this.#see()
     await this.deliver()
   }
 
-  /** deliver sends what waits; a tap that comes meanwhile goes in the next round. */
-  async deliver() {
-    if (this.#delivering) {
-      this.#again = true
-      return
+  /** deliver sends what waits; what comes meanwhile goes in the next round. */
+  deliver(): Promise<void> {
+    this.#again = true
+    return (this.#round ??= this.#rounds().finally(() => (this.#round = undefined)))
+  }
+
+  async #rounds() {
+    while (this.#again) {
+      this.#again = false
+      await this.#deliver()
     }
-    this.#delivering = true
-    const id = this.data.lesson.id
+  }
+
+  async #deliver() {
+    await this.#read()
+    if (!this.unanswered && this.reached) return
+    const slow = setTimeout(() => void this.#see(), late)
     try {
-      do {
-        this.#again = false
-        let counters: Counter[] | undefined
-        try {
-          counters = await this.#queue.deliver(id)
-          this.reached = true
-        } catch {
-          this.reached = false
-        }
-        const left = await this.#queue.waiting(id)
-        // Both at once, so that no tap is counted twice or not at all in between.
-        if (counters) this.counters = counters
-        this.waiting = left.open
-        this.refused = left.refused.map((tap) => tap.refused ?? '')
-        this.storageError = this.#queue.storageError
-      } while (this.#again)
-    } finally {
-      this.#delivering = false
+      const answered = await this.device.queue.deliver(this.#id)
+      clearTimeout(slow)
+      this.reached = true
+      await this.#read()
+      await this.#tellRefused()
+      if (this.unanswered || this.#writing) return // more came meanwhile: it goes in the next round
+      this.#sees++ // what this device makes of it is not waited for
+      this.#take(answered ?? (await this.#ask()), this.#kept)
+      this.#packLater()
+    } catch {
+      clearTimeout(slow)
+      const before = this.reached
+      this.reached = false
+      await this.#read()
+      if (before) await this.#see()
+    }
+  }
+
+  async #ask(): Promise<Answered> {
+    const params = { path: { id: this.#id } }
+    return {
+      ...(await answer(api.GET('/api/lessons/{id}/courtside', { params }))),
+      sentences: [],
+      refused: [],
+    }
+  }
+
+  /** What was refused and is no count is told and forgotten: nothing is lost with it. */
+  async #tellRefused() {
+    const told = this.#kept.filter((kept) => kept.refused !== undefined && !kept.act.tap)
+    if (!told.length) return
+    told.forEach((kept) => notices.wrong(new Error(kept.refused)))
+    await this.device.queue.forget(told)
+    await this.#read()
+  }
+
+  /** Packs the lesson anew a little later, and forgets what is in it then. */
+  #packLater() {
+    clearTimeout(this.#packing)
+    this.#packing = setTimeout(() => void this.#pack(), packAfter)
+  }
+
+  async #pack() {
+    const inIt = this.#kept.filter((kept) => kept.answered)
+    try {
+      this.#packed = await this.device.kits.pack(this.#id)
+      await this.device.queue.forget(inIt)
+      await this.#read()
+    } catch {
+      this.reached = false
     }
   }
 }

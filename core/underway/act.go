@@ -1,0 +1,72 @@
+package underway
+
+import (
+	"time"
+
+	"hodometer/core/editing"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/tally"
+)
+
+// Why is why a coach changes a drill while it is played.
+type Why string
+
+// The reasons.
+const (
+	TooEasy Why = "too easy"
+	Swamped Why = "swamped"
+	Tired   Why = "tired"
+	Stiff   Why = "stiff"
+)
+
+// Act is one thing that a coach does with a lesson under way, and when: exactly one of the last five is there.
+type Act struct {
+	ID     string           `json:"id" format:"uuid" description:"Chosen by the device: done again, it changes nothing"`
+	At     time.Time        `json:"at" description:"By the clock of the device"`
+	Tap    *Tap             `json:"tap,omitempty"`
+	Clock  *ClockChange     `json:"clock,omitempty"`
+	Travel *editing.Travel  `json:"travel,omitempty"`
+	Change *Change          `json:"change,omitempty"`
+	Before *lesson.Document `json:"before,omitempty" description:"The lesson as it was, to take the last change back"`
+}
+
+// Tap is one count of one student at one measure in one block.
+type Tap struct {
+	Run     string      `json:"run" format:"uuid" description:"Chosen by the device, one for each student, block and measure"`
+	Block   string      `json:"block" format:"uuid"`
+	Student string      `json:"student" format:"uuid"`
+	Measure int         `json:"measure,omitempty" minimum:"0" maximum:"8" description:"Its number; empty: the first one"`
+	Entry   tally.Entry `json:"entry"`
+}
+
+// ClockChange sets a lesson going, stops it, moves along its road, or finishes it.
+type ClockChange struct {
+	Second   float64 `json:"second" minimum:"0" maximum:"86400" description:"Second of the lesson it is at that instant"`
+	Running  bool    `json:"running"`
+	Finished bool    `json:"finished"`
+}
+
+// Change is one thing done to the lesson, and why.
+type Change struct {
+	Edit editing.Edit `json:"edit"`
+	Why  Why          `json:"why,omitempty"`
+}
+
+// Check says what is wrong with an act beyond its shape.
+func (a Act) Check() error {
+	var wrong invalid.Fields
+	parts := 0
+	for _, there := range []bool{a.Tap != nil, a.Clock != nil, a.Travel != nil, a.Change != nil, a.Before != nil} {
+		if there {
+			parts++
+		}
+	}
+	if parts != 1 {
+		wrong.Add("id", "an act is one thing: a count, the clock, the road, a change, or taking one back")
+	}
+	if a.Tap != nil {
+		wrong.Under("tap.entry", a.Tap.Entry.Check())
+	}
+	return wrong.Err()
+}

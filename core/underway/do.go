@@ -1,0 +1,101 @@
+package underway
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"hodometer/core/editing"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+)
+
+// Outcome is what came of an act.
+type Outcome struct {
+	Sentences []string  // what got shorter or longer
+	Taken     []Counted // what is counted by it: of each attempt, what is new in it
+}
+
+// Do does one thing with the lesson. An act that was done before changes nothing. It returns invalid.Fields where the act cannot be done any
+// more, and ctx.Err() when cancelled; the kit is as it was then.
+func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
+	if err := a.Check(); err != nil {
+		return Outcome{}, err
+	}
+	if a.Tap != nil {
+		taken, err := k.count(*a.Tap)
+		return Outcome{Taken: taken}, err
+	}
+	if slices.Contains(k.Done, a.ID) {
+		return Outcome{}, nil
+	}
+	var sentences []string
+	var err error
+	switch {
+	case a.Clock != nil:
+		k.Clock, k.Finished = &lesson.Clock{Anchor: a.At, Second: a.Clock.Second, Running: a.Clock.Running}, a.Clock.Finished
+	case a.Travel != nil:
+		sentences, err = k.travel(ctx, *a.Travel, a.At)
+	case a.Change != nil:
+		sentences, err = k.change(ctx, a)
+	default:
+		if err = a.Before.Check(); err == nil {
+			k.becomes(*a.Before)
+		}
+	}
+	if err == nil {
+		k.Done = append(k.Done, a.ID)
+	}
+	return Outcome{Sentences: sentences}, err
+}
+
+// travel does one thing with the road, and has the clock go on from there.
+func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]string, error) {
+	if t.Kind == editing.Held {
+		t.Minutes = 0
+		var clock lesson.Clock
+		if k.Clock != nil {
+			clock = *k.Clock
+		}
+		if at, gone := k.Document.At(clock.Second); at >= 0 {
+			t.Block, t.Gone = k.Document.Blocks[at].ID, gone
+		}
+		if held := now.Sub(clock.Anchor).Minutes(); !clock.Running && held < float64(k.Document.Minutes) {
+			t.Minutes = max(0, held) // longer than the lesson: it was forgotten, and goes on where it stood
+		}
+	}
+	then, err := editing.Under(ctx, k.Document, t, k.inputs())
+	if err != nil {
+		return nil, err
+	}
+	k.becomes(then.Document)
+	k.Clock, k.Finished = &lesson.Clock{Anchor: now, Second: then.Second, Running: true}, false
+	return then.Sentences, nil
+}
+
+// change does one thing to the lesson. The identifiers of what it cuts are made from its own, so that they are the same wherever it is done.
+func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
+	fresh := make([]string, 2)
+	for i, part := range []string{"first", "second"} {
+		id, err := named(a.ID, part)
+		if err != nil {
+			return nil, invalid.Fields{{Path: "id", Message: err.Error()}}
+		}
+		fresh[i] = id
+	}
+	if t := a.Change.Edit.Attendance; t != nil {
+		for _, id := range t.Present {
+			if !slices.ContainsFunc(k.People, func(p lesson.Person) bool { return p.ID == id }) {
+				return nil, invalid.Fields{{Path: "change.edit.attendance.present", Message: "somebody who came is not known here yet"}}
+			}
+		}
+	}
+	with := *k
+	with.becomes(a.Change.Edit.With(k.Document))
+	edited, err := editing.Apply(ctx, k.Document, a.Change.Edit, fresh, with.inputs())
+	if err != nil {
+		return nil, err
+	}
+	k.becomes(edited.Document)
+	return edited.Sentences, nil
+}

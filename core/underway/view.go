@@ -1,0 +1,39 @@
+package underway
+
+import (
+	"context"
+	"time"
+
+	"hodometer/core/finding"
+	"hodometer/core/lesson"
+	"hodometer/core/metric"
+	"hodometer/core/plan"
+	"hodometer/core/prospect"
+	"hodometer/core/runsheet"
+	"hodometer/core/schedule"
+)
+
+// Courtside is a lesson as it is run.
+type Courtside struct {
+	Lesson   plan.Lesson    `json:"lesson" description:"On the clock; what there is to think about stands in its plan elsewhere"`
+	Sheet    []runsheet.Cue `json:"sheet"`
+	Clock    *lesson.Clock  `json:"clock" description:"Null before the lesson is begun"`
+	Second   float64        `json:"second" description:"Second of the lesson at this instant"`
+	Counters []Counter      `json:"counters" description:"One for each drill block, student and measure"`
+}
+
+// View is what a coach sees of the lesson at an instant. It returns invalid.Fields, or ctx.Err() when cancelled.
+func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
+	in := k.inputs()
+	timetable, _, err := schedule.Make(ctx, k.Document, in)
+	if err != nil {
+		return Courtside{}, err
+	}
+	return Courtside{
+		Lesson: plan.Lesson{
+			ID: k.ID, Revision: k.Revision, Archived: k.Archived, State: k.state(), Document: k.Document, People: plan.People(in), Clashes: []string{},
+			Plan: plan.Plan{Timetable: timetable, Findings: []finding.Finding{}, Cautions: []string{}, Metrics: []metric.Metric{}, Prospects: []prospect.Block{}},
+		},
+		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Counters: k.counters(in),
+	}, nil
+}
