@@ -38,7 +38,7 @@ var published = sync.OnceValues(func() (*openAPI, error) {
 })
 
 // answers is the schema of what a route answers; nil where it answers nothing, or is not described.
-func (o *openAPI) answers(t *testing.T, method, path string) *jsonschema.Schema {
+func (o *openAPI) answers(t testing.TB, method, path string) *jsonschema.Schema {
 	o.lock.Lock()
 	defer o.lock.Unlock()
 	path, _, _ = strings.Cut(path, "?")
@@ -74,7 +74,7 @@ func fits(route, path string) bool {
 
 // asDescribed fails where a good answer is not what the published description says: so no test of the
 // interface passes on an answer that the page, or a save of the same document, would choke on.
-func asDescribed(t *testing.T, method, path string, w *httptest.ResponseRecorder) {
+func asDescribed(t testing.TB, method, path string, w *httptest.ResponseRecorder) {
 	if w.Code != 200 || !strings.HasPrefix(w.Header().Get("Content-Type"), "application/json") {
 		return
 	}

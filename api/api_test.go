@@ -30,7 +30,7 @@ import (
 
 // club is a running server with an empty file, and its log.
 type club struct {
-	t     *testing.T
+	t     testing.TB
 	http  http.Handler
 	log   bytes.Buffer
 	now   time.Time
@@ -55,7 +55,7 @@ var emptyFile = sync.OnceValues(func() ([]byte, error) {
 	return os.ReadFile(path)
 })
 
-func newClub(t *testing.T) *club {
+func newClub(t testing.TB) *club {
 	path := filepath.Join(t.TempDir(), "club.db")
 	empty, err := emptyFile()
 	require.NoError(t, err)
@@ -64,7 +64,7 @@ func newClub(t *testing.T) *club {
 }
 
 // openClub starts a server on a file.
-func openClub(t *testing.T, path string) *club {
+func openClub(t testing.TB, path string) *club {
 	s, err := store.Open(t.Context(), path)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
@@ -96,14 +96,14 @@ func (c *club) ask(method, path string, body any, headers ...string) *httptest.R
 	return w
 }
 
-func read[T any](t *testing.T, w *httptest.ResponseRecorder) T {
+func read[T any](t testing.TB, w *httptest.ResponseRecorder) T {
 	require.Equal(t, http.StatusOK, w.Code, w.Body.String())
 	var v T
 	require.NoError(t, json.Unmarshal(w.Body.Bytes(), &v))
 	return v
 }
 
-func readProblem(t *testing.T, w *httptest.ResponseRecorder, status int) api.Problem {
+func readProblem(t testing.TB, w *httptest.ResponseRecorder, status int) api.Problem {
 	require.Equal(t, status, w.Code, w.Body.String())
 	require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"))
 	var p api.Problem

@@ -16,7 +16,7 @@ import (
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.
-func lessonWith(t *testing.T, c *club, name string, students ...string) (id, block string, lesson plan.Lesson) {
+func lessonWith(t testing.TB, c *club, name string, students ...string) (id, block string, lesson plan.Lesson) {
 	i := slices.IndexFunc(library.All(), func(s library.Stored) bool { return s.Document.Name == name })
 	require.GreaterOrEqual(t, i, 0)
 	id, block = newID(), newID()

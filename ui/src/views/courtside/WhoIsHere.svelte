@@ -14,8 +14,9 @@
   let here = $state<string[]>([])
   let half = $state(false)
   let sentences = $state.raw<string[]>([])
-  let others = $state.raw<{ id: string; name: string }[]>([])
+  let all = $state.raw<{ id: string; name: string }[]>([])
   const document = $derived(data.lesson.document)
+  const others = $derived(all.filter((s) => !document.students.includes(s.id)))
   const booked = $derived(data.lesson.people.map(({ id, name }) => ({ id, name })))
 
   const planned = $derived.by(() => {
@@ -52,12 +53,9 @@
     sentences = []
     dialog?.showModal()
     try {
-      const all = await allStudents(false)
-      others = all
-        .filter((s) => !document.students.includes(s.id))
-        .map((s) => ({ id: s.id, name: s.profile.name }))
+      all = (await allStudents(false)).map((s) => ({ id: s.id, name: s.profile.name }))
     } catch {
-      others = [] // those who are booked can still be ticked
+      all = [] // those who are booked can still be ticked
     }
   }
 

@@ -1,0 +1,194 @@
+package underway_test
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"slices"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/coach"
+	"hodometer/core/drill"
+	"hodometer/core/editing"
+	"hodometer/core/game"
+	"hodometer/core/lesson"
+	"hodometer/core/library"
+	"hodometer/core/student"
+	"hodometer/core/tally"
+	"hodometer/core/underway"
+)
+
+var four = time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)
+
+func idOf(kind, n int) string { return fmt.Sprintf("0190a000-0000-7000-8%03x-%012x", kind, n) }
+
+func after(seconds float64) time.Time { return four.Add(time.Duration(seconds * float64(time.Second))) }
+
+// kitOf is a lesson of two blocks of ten minutes and of some drills, eight minutes each, with so many people.
+func kitOf(people int, drills ...library.Stored) underway.Kit {
+	k := underway.Kit{
+		ID: idOf(1, 0), Revision: 1, Drills: map[string]drill.Document{}, Games: map[string]game.Document{}, Settings: coach.Default(),
+		Document: lesson.Document{FormatVersion: lesson.FormatVersion, Title: "Ten", Date: "2026-03-10", Start: "16:00", Minutes: 20 + 8*len(drills), Blocks: []lesson.Block{
+			{ID: idOf(2, 1), Kind: lesson.Body, Title: "Body warm-up", Minutes: 10, Effort: 3, Calls: []lesson.Call{}},
+			{ID: idOf(2, 2), Kind: lesson.Break, Title: "Water", Minutes: 10, Calls: []lesson.Call{}},
+		}},
+	}
+	for i, d := range drills {
+		k.Drills[d.ID] = d.Document
+		k.Document.Blocks = append(k.Document.Blocks, lesson.Block{ID: idOf(2, 3+i), Kind: lesson.Drill, Title: d.Document.Name, Minutes: 8, Effort: 5, Drill: d.ID, Calls: []lesson.Call{}})
+	}
+	for i := range people {
+		hand := []student.Hand{student.RightHand, student.LeftHand}[i%2]
+		id := idOf(3, i)
+		k.People = append(k.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprintf("Player %c", 'A'+i), Hand: hand, Age: student.Adult, Watch: []string{"late split step"}}})
+		k.Document.Students = append(k.Document.Students, id)
+	}
+	return k
+}
+
+func view(t require.TestingT, k underway.Kit, at time.Time) underway.Courtside {
+	seen, err := k.View(context.Background(), at)
+	require.NoError(t, err)
+	return seen
+}
+
+func do(t require.TestingT, k *underway.Kit, acts ...underway.Act) underway.Done {
+	done, err := k.DoAll(context.Background(), acts)
+	require.NoError(t, err)
+	return done
+}
+
+// By hand: begun at four, held at 16:03 for two minutes, one more minute, on to the next block at 16:09:30.
+func TestALessonByHand(t *testing.T) {
+	k := kitOf(1, library.All()[0])
+	first, next := k.Document.Blocks[0].ID, k.Document.Blocks[1].ID
+	done := do(t, &k,
+		underway.Act{ID: idOf(4, 1), At: four, Clock: &underway.ClockChange{Running: true}},
+		underway.Act{ID: idOf(4, 2), At: after(180), Clock: &underway.ClockChange{Second: 180}},
+	)
+	require.Empty(t, done.Refused)
+	require.InDelta(t, 180, view(t, k, after(290)).Second, 1e-9, "it stands still")
+	do(t, &k, underway.Act{ID: idOf(4, 3), At: after(300), Travel: &editing.Travel{Kind: editing.Held}})
+	require.InDelta(t, 12, k.Document.Blocks[0].Minutes, 0.01, "the two minutes are in the block that was held")
+	require.InDelta(t, 310, view(t, k, after(310)).Second, 1e-9, "and it goes on where the clock on the wall is")
+	do(t, &k, underway.Act{ID: idOf(4, 4), At: after(320), Travel: &editing.Travel{Kind: editing.Longer, Block: first, Gone: 320, Minutes: 1}})
+	require.InDelta(t, 13, k.Document.Blocks[0].Minutes, 0.01)
+	do(t, &k, underway.Act{ID: idOf(4, 5), At: after(570), Travel: &editing.Travel{Kind: editing.GoOn, Block: first, Gone: 570}})
+	seen := view(t, k, after(571))
+	require.InDelta(t, 571, seen.Second, 0.7)
+	require.Equal(t, next, seen.Lesson.Document.Blocks[slices.IndexFunc(seen.Lesson.Plan.Blocks, func(b scheduled) bool { return seen.Second < b.End })].ID)
+	require.InDelta(t, 28, seen.Lesson.Plan.Planned/60, 0.1, "the booking is what it was")
+
+	refused := do(t, &k,
+		underway.Act{ID: idOf(4, 6), At: after(600), Travel: &editing.Travel{Kind: editing.GoOn, Block: idOf(2, 9)}},
+		underway.Act{ID: idOf(4, 7), At: after(600)},
+		underway.Act{ID: idOf(4, 8), At: after(600), Change: &underway.Change{Edit: editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{idOf(3, 5)}}}}},
+		underway.Act{ID: idOf(4, 9), At: after(600), Tap: &underway.Tap{Run: idOf(5, 1), Block: k.Document.Blocks[2].ID, Student: idOf(3, 5), Entry: tally.Entry{Kind: tally.Made, At: four}}},
+	)
+	require.Len(t, refused.Refused, 4)
+	require.Equal(t, seen.Lesson.Document, view(t, k, after(571)).Lesson.Document, "what cannot be done changes nothing")
+}
+
+// drawKit draws a lesson with people and drills.
+func drawKit(t *rapid.T) underway.Kit {
+	all := library.All()
+	list := rapid.SliceOfN(rapid.IntRange(0, len(all)-1), 1, 3).Draw(t, "drills")
+	var drills []library.Stored
+	for _, i := range list {
+		drills = append(drills, all[i])
+	}
+	return kitOf(rapid.IntRange(1, 6).Draw(t, "people"), drills...)
+}
+
+// drawActs draws what somebody does with a lesson, a few seconds apart.
+func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
+	var acts []underway.Act
+	seq := map[string]int{}
+	second := 0.0
+	for n := range rapid.IntRange(1, most).Draw(t, "acts") {
+		second += float64(rapid.IntRange(1, 90).Draw(t, "later"))
+		act := underway.Act{ID: idOf(4+device, n), At: after(second)}
+		block := k.Document.Blocks[rapid.IntRange(0, len(k.Document.Blocks)-1).Draw(t, "block")]
+		gone := float64(rapid.IntRange(0, 400).Draw(t, "gone"))
+		switch rapid.IntRange(0, 11).Draw(t, "what") {
+		case 0:
+			act.Clock = &underway.ClockChange{Second: second, Running: rapid.Bool().Draw(t, "running")}
+		case 1:
+			act.Travel = &editing.Travel{Kind: editing.Held}
+		case 2:
+			act.Travel = &editing.Travel{Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.GoOn, editing.GoBack}).Draw(t, "going"), Block: block.ID, Gone: gone, Minutes: 1}
+		case 3:
+			act.Change = &underway.Change{Edit: editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: 1 + n%9}, Why: underway.Tired}
+		case 4:
+			here := rapid.IntRange(1, len(k.People)).Draw(t, "here")
+			act.Change = &underway.Change{Edit: editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: k.Document.Students[:here], Second: second}}}
+		default:
+			student, measure := k.Document.Students[rapid.IntRange(0, len(k.People)-1).Draw(t, "student")], rapid.IntRange(0, 2).Draw(t, "measure")
+			key := fmt.Sprint(block.ID, student, measure)
+			entry := tally.Entry{Seq: seq[key], At: act.At, Kind: rapid.SampledFrom([]tally.Kind{tally.Made, tally.Missed, tally.Turn, tally.Undo, tally.Rally, tally.Fault, tally.Again}).Draw(t, "kind")}
+			switch entry.Kind {
+			case tally.Turn:
+				entry.Made, entry.Of = n%6, 6
+			case tally.Rally:
+				entry.Strokes = n % 9
+			case tally.Fault:
+				entry.Fault = "late split step"
+			}
+			seq[key]++
+			act.Tap = &underway.Tap{Run: uuid.NewSHA1(uuid.NameSpaceOID, []byte(fmt.Sprint(device, key))).String(), Block: block.ID, Student: student, Measure: measure, Entry: entry}
+		}
+		acts = append(acts, act)
+	}
+	return acts
+}
+
+// Whatever is sent twice, and in whatever batches, is done once; and what is packed and unpacked is the same.
+func TestActsAreDoneOnceHoweverTheyAreSent(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		k := drawKit(t)
+		acts := drawActs(t, k, 0, 24)
+		once, twice := k.Copy(), k.Copy()
+		do(t, &once, acts...)
+		cut := rapid.IntRange(0, len(acts)).Draw(t, "cut")
+		do(t, &twice, acts[:cut]...)
+		text, err := json.Marshal(twice)
+		require.NoError(t, err)
+		var unpacked underway.Kit
+		require.NoError(t, json.Unmarshal(text, &unpacked))
+		again := rapid.IntRange(0, cut).Draw(t, "again")
+		do(t, &unpacked, acts[again:]...)
+		now := after(4000)
+		require.Equal(t, toJSON(t, view(t, once, now)), toJSON(t, view(t, unpacked, now)))
+		require.Empty(t, k.Counted, "the kit that was copied is untouched")
+	})
+}
+
+// Counts of two devices come to the same in whatever order they arrive.
+func TestTwoDevicesCountOnOneLesson(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		k := drawKit(t)
+		only := func(acts []underway.Act) []underway.Act {
+			return slices.DeleteFunc(acts, func(a underway.Act) bool { return a.Tap == nil })
+		}
+		one, other := only(drawActs(t, k, 0, 16)), only(drawActs(t, k, 1, 16))
+		first, last := k.Copy(), k.Copy()
+		do(t, &first, append(slices.Clone(one), other...)...)
+		do(t, &last, append(slices.Clone(other), one...)...)
+		a, b := view(t, first, four), view(t, last, four)
+		for i := range a.Counters {
+			require.Equal(t, a.Counters[i].Count, b.Counters[i].Count)
+			require.Equal(t, a.Counters[i].Standing, b.Counters[i].Standing)
+		}
+	})
+}
+
+func toJSON(t require.TestingT, v any) string {
+	text, err := json.Marshal(v)
+	require.NoError(t, err)
+	return string(text)
+}
