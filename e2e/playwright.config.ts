@@ -11,7 +11,13 @@ export default defineConfig<{ now: string }>({
   expect: { timeout: 30_000 },
   retries: 0,
   reporter: 'list',
-  use: { launchOptions: chromium, actionTimeout: 60_000, viewport: { width: 1280, height: 800 } },
+  // What a page asks is looked at by the tests; the errands without the network allow the one who keeps it.
+  use: {
+    serviceWorkers: 'block',
+    launchOptions: chromium,
+    actionTimeout: 60_000,
+    viewport: { width: 1280, height: 800 },
+  },
   projects: [
     { name: 'afternoon' },
     // The day changes while these run.

@@ -11,6 +11,7 @@
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
+  import { takeAlong } from './device/along'
   import { drafts } from './lib/drafts/drafts.svelte'
   import UnsavedDrafts from './lib/UnsavedDrafts.svelte'
   import Notice from './lib/Notice.svelte'
@@ -26,6 +27,8 @@
       mutations: { networkMode: 'always' },
     },
   })
+  /** How long after the app was opened the next lessons are packed, in milliseconds. */
+  const packAfter = 3000
   const rooms = [
     { href: '/', label: 'Today', icon: CalendarDays },
     { href: '/students', label: 'Students', icon: Users },
@@ -43,6 +46,10 @@
 
   theme.apply()
   onMount(() => drafts.start(client))
+  onMount(() => {
+    const packing = setTimeout(() => void takeAlong().catch(() => undefined), packAfter)
+    return () => clearTimeout(packing)
+  })
 
   /** A new view starts at its top, where the keyboard goes on. */
   function arrived() {

@@ -8,7 +8,7 @@ const wayOfKit = 5000
  * Kits are the lessons that this device has with it, each as it was packed last. With what was done since, core makes of a kit what a coach sees.
  */
 export class Kits {
-  constructor(readonly device: Pick<DeviceStore, 'kits'>) {}
+  constructor(readonly device: Pick<DeviceStore, 'kits' | 'acts'>) {}
 
   /** What is kept of a lesson; undefined where there is nothing, or the device keeps nothing. */
   async of(lesson: string): Promise<Packed | undefined> {
@@ -17,6 +17,13 @@ export class Kits {
 
   all(): Promise<Packed[]> {
     return this.device.kits.toArray().catch(() => [])
+  }
+
+  /** Leaves lessons of before a day behind, unless something was done with them that is not answered. */
+  async leave(before: string) {
+    for (const { lesson, kit } of await this.all())
+      if (kit.document.date < before && !(await this.device.acts.where({ lesson }).count()))
+        await this.device.kits.delete(lesson)
   }
 
   /** Packs a lesson anew, where the program answers. */

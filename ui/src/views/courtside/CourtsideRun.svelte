@@ -53,6 +53,8 @@
 
   onMount(() => {
     const letGo = keepAwake()
+    // So that the browser does not clear away what is not answered yet; where it is refused, it may.
+    void navigator.storage?.persist()
     return () => {
       letGo()
       run.stop()

@@ -62,7 +62,7 @@ export class Run {
   #writing = 0
   #kept: Kept[] = []
   /** Which acts are in what is shown. */
-  #shown = new Set<string>()
+  #shown: string[] = []
   #packed: Packed | undefined
   #packing: ReturnType<typeof setTimeout> | undefined
   #round: Promise<void> | undefined
@@ -148,7 +148,7 @@ export class Run {
   /** Goes on from an answer that has some acts in it. */
   #take(answered: Answered, acts: Kept[]) {
     const { sentences } = answered
-    this.#shown = new Set(acts.map(({ act }) => act.id))
+    this.#shown = acts.map(({ act }) => act.id)
     this.#show(answered)
     this.#await()
     if (!this.#changing) return
@@ -167,7 +167,7 @@ export class Run {
     const open = this.#kept.filter((kept) => !kept.answered && !kept.refused)
     this.unanswered = open.length
     this.refused = this.#kept.flatMap((kept) => kept.refused ?? [])
-    this.waiting = open.flatMap(({ act }) => (act.tap && !this.#shown.has(act.id) ? [act.tap] : []))
+    this.waiting = open.flatMap(({ act }) => (act.tap && !this.#shown.includes(act.id) ? [act.tap] : []))
   }
 
   /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */

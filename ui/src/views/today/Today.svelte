@@ -1,16 +1,19 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
+  import { Unreachable } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { diary, keys } from '../../lib/data'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
+  import Along from './Along.svelte'
   import { dayName } from '../../lib/words'
 
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'near'], queryFn: () => diary(0, 1) }))
 </script>
 
 <h1>Today</h1>
+{#if query.error instanceof Unreachable && query.data === undefined}<Along />{/if}
 <Async {query}>
   {#snippet children(data)}
     {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.date)])]}
