@@ -3,7 +3,15 @@ import ts from 'typescript-eslint'
 import svelteConfig from './svelte.config.js'
 
 export default ts.config(
-  { ignores: ['ui/dist', 'ui/src/lib/api/schema.d.ts', 'ui/src/device/wasm_exec.js', 'node_modules', '*.config.js'] },
+  {
+    ignores: [
+      'ui/dist',
+      'ui/src/lib/api/schema.d.ts',
+      'ui/src/device/wasm_exec.js',
+      'node_modules',
+      '*.config.js',
+    ],
+  },
   ...ts.configs.recommendedTypeChecked,
   ...svelte.configs.recommended,
   {

@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"fmt"
 	"io/fs"
 	"net/http"
 
@@ -15,11 +16,19 @@ type About struct {
 	Go      string `json:"go" description:"The version of Go that it was built with"`
 }
 
+// Latest says which write was the last one.
+type Latest struct {
+	Write string `json:"write" description:"Another one whenever anything was stored, or the program was started again"`
+}
+
 func (s *server) aboutRoutes() []Route {
 	return []Route{
 		route("GET", "/api/about", "getAbout", "Which Hodometer this is", func(context.Context, None, None) (About, error) {
 			return s.about, nil
 		}),
+		route("GET", "/api/latest", "getLatest", "Whether anything was stored since", func(context.Context, None, None) (Latest, error) {
+			return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.store.Writes())}, nil
+		}).anew(),
 	}
 }
 

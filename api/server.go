@@ -24,6 +24,7 @@ type server struct {
 	now   func() time.Time
 
 	about    About
+	started  time.Time
 	practice practice
 	known    known
 	index    drillIndex
@@ -76,7 +77,7 @@ func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handler for everything. The caller closes the store.
 func New(o Options) (http.Handler, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About}
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now()}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {

@@ -14,6 +14,8 @@ export interface Club {
   readonly pid: number
   /** stop ends the program and leaves its file; start begins again with it, at the same address. */
   stop: () => Promise<void>
+  /** kill ends it as a power cut would. */
+  kill: () => Promise<void>
   start: () => Promise<void>
   /** Ends the program and, unless told otherwise, removes its file. */
   close: (remove?: boolean) => Promise<void>
@@ -52,6 +54,10 @@ export async function open(
     kill()
     await ended
   }
+  const cut = async () => {
+    program.kill('SIGKILL')
+    await ended
+  }
   await start()
   return {
     url: `http://${address}`,
@@ -61,6 +67,7 @@ export async function open(
     },
     start,
     stop,
+    kill: cut,
     close: async (remove = true) => {
       await stop()
       process.off('exit', kill)

@@ -136,3 +136,138 @@ test('a lesson of six is run without the network, and every act is there once', 
   await page.context().close()
   rmSync(folder, { recursive: true, force: true })
 })
+
+test('two devices count on one lesson, one of them away for a while', async ({
+  demo,
+  browser,
+  page,
+  now,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  const second = await browser.newContext()
+  await second.clock.install({ time: new Date(now) })
+  const other = await second.newPage()
+  for (const each of [page, other]) {
+    await each.setViewportSize({ width: 390, height: 844 })
+    await each.goto(`${demo.url}/#/lessons/${id}/courtside`)
+    await expect(each.getByRole('region', { name: 'Time' })).toContainText('Body warm-up')
+  }
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: /^The whole lesson/ }).click()
+  // The other one watches, and does what is next.
+  await expect(other.getByRole('button', { name: 'Hold' })).toBeVisible()
+  for (const title of ['Ball warm-up', 'Two and Away']) {
+    await other.getByRole('button', { name: 'Next block' }).click()
+    await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
+  }
+  const press = async (on: Page, name: string, answer: string, times: number) => {
+    const counting = on.getByRole('region', { name: 'Counting' })
+    await counting.getByRole('button', { name, exact: true }).click()
+    for (let i = 0; i < times; i++) await counting.getByRole('button', { name: answer, exact: true }).click()
+  }
+  await other.route('**/api/**', (route) => route.abort())
+  await press(other, 'Ines', 'Made', 3)
+  await press(other, 'Noor', 'Missed', 1)
+  await expect(
+    other.getByText('4 things you did are kept on this device until Hodometer answers.'),
+  ).toBeVisible()
+  await press(page, 'Noor', 'Made', 2)
+  await page.getByRole('button', { name: 'One more minute' }).click()
+  await other.unroute('**/api/**')
+  await expect(other.getByText(/kept on this device/)).toHaveCount(0)
+  // What both counted of Noor is in both, and so is the longer block.
+  for (const each of [page, other]) {
+    const counting = each.getByRole('region', { name: 'Counting' })
+    await counting.getByRole('button', { name: 'Noor', exact: true }).click()
+    await expect(counting.getByText('2 of 3', { exact: true })).toBeVisible()
+    await counting.getByRole('button', { name: 'Ines', exact: true }).click()
+    await expect(counting.getByText('3 of 3', { exact: true })).toBeVisible()
+  }
+  const left = (on: Page) => on.getByRole('region', { name: 'Time' }).locator('.drum .sr-only').textContent()
+  const seconds = async (on: Page) => {
+    const [minutes, rest] = ((await left(on)) ?? '').split(':').map(Number)
+    return (minutes ?? 0) * 60 + (rest ?? 0)
+  }
+  expect(Math.abs((await seconds(page)) - (await seconds(other)))).toBeLessThan(5)
+  await second.close()
+})
+
+test('a device that is full in mid-lesson goes on in the page, and loses nothing', async ({ demo, page }) => {
+  const id = await lessonOf(demo, 'Priya')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  const made = page.getByRole('button', { name: 'Made', exact: true })
+  await made.click()
+  await expect(page.getByText('1 of 1', { exact: true })).toBeVisible()
+  await page.evaluate(() => {
+    for (const write of ['add', 'put'] as const)
+      IDBObjectStore.prototype[write] = () => {
+        throw new DOMException('No room', 'QuotaExceededError')
+      }
+  })
+  await page.route('**/acts', (route) => route.abort())
+  await made.click()
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await made.click()
+  await expect(page.getByText('This device cannot keep anything')).toBeVisible()
+  await expect(page.getByText('3 of 3', { exact: true })).toBeVisible()
+  await page.unroute('**/acts')
+  await expect(page.getByText(/kept on this page/)).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'Time' })).toContainText('held')
+  await expect(page.getByText('in a row 3')).toBeVisible()
+})
+
+test('the program is killed fifty times, and of 2 000 counts all are there, each once', async ({ demo }) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  const { document } = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as {
+    document: { students: string[]; blocks: { id: string; drill?: string }[] }
+  }
+  const block = document.blocks.find((each) => each.drill)?.id ?? ''
+  const runs = new Map(document.students.map((student) => [student, crypto.randomUUID()]))
+  const seqs = new Map(document.students.map((student) => [student, 0]))
+  const at = '2026-03-10T14:30:00.000Z'
+  const acts = Array.from({ length: 2000 }, (_, i) => {
+    const student = document.students[i % 6] ?? ''
+    const seq = seqs.get(student) ?? 0
+    seqs.set(student, seq + 1)
+    const entry = { seq, at, kind: i % 3 ? 'made' : 'missed' }
+    return { id: crypto.randomUUID(), at, tap: { run: runs.get(student), block, student, entry } }
+  })
+  let sent = 0
+  let answered = 0
+  let over = false
+  const sending = (async () => {
+    while (answered < acts.length) {
+      const batch = acts.slice(answered, answered + 20)
+      try {
+        sent++
+        const response = await fetch(`${demo.url}/api/lessons/${id}/acts`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ sent: at, acts: batch }),
+        })
+        const { refused } = (await response.json()) as { refused: unknown[] }
+        if (response.ok && refused.length === 0) answered += batch.length
+      } catch {
+        await new Promise((resolve) => setTimeout(resolve, 10)) // sent again
+      }
+    }
+    over = true
+  })()
+  let kills = 0
+  for (; kills < 50; kills++) {
+    // So that the counts are spread over all of it.
+    while (!over && answered < (acts.length / 50) * kills)
+      await new Promise((resolve) => setTimeout(resolve, 1))
+    await demo.kill()
+    await demo.start()
+  }
+  await sending
+  expect(sent).toBeGreaterThan(100)
+  const kit = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as Kit
+  const entries = kit.counted.map(({ runs }) => runs.flatMap((run) => run.entries.map((entry) => entry.seq)))
+  expect(entries.flat()).toHaveLength(2000)
+  for (const list of entries) expect(list).toEqual(list.map((_, i) => i))
+})

@@ -414,6 +414,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/latest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether anything was stored since */
+        get: operations["getLatest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lengths": {
         parameters: {
             query?: never;
@@ -3222,6 +3239,10 @@ export interface components {
         LadderPosition: {
             rung: components["schemas"]["ProgressRung"];
             stroke: components["schemas"]["FeedStroke"];
+        };
+        Latest: {
+            /** @description Another one whenever anything was stored, or the program was started again */
+            write: string;
         };
         Length: {
             /** Format: double */
@@ -6243,6 +6264,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Game"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLatest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Latest"];
                 };
             };
             default: {

@@ -121,6 +121,13 @@
       {/if}
     </section>
 
+    {#if run.unanswered > 0 && (run.slow || !run.reached)}
+      <p class="bg-base-200 px-4 text-sm" role="status">
+        {run.unanswered === 1 ? '1 thing you did is' : `${run.unanswered} things you did are`} kept {run.storageError
+          ? 'on this page'
+          : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
+      </p>
+    {/if}
     <div class="road px-3">
       <Road plan={run.data.lesson.plan} at={run.second} selected={scheduled?.block} height={74} />
     </div>
@@ -167,13 +174,6 @@
       <p class="px-4 text-sm" role="status">
         {run.said.sentences.join(' ')}
         <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
-      </p>
-    {/if}
-    {#if run.unanswered > 0}
-      <p class="px-4 text-sm" role="status">
-        {run.unanswered === 1 ? '1 thing you did is' : `${run.unanswered} things you did are`} kept {run.storageError
-          ? 'on this page'
-          : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
     {#if run.storageError}

@@ -1,6 +1,7 @@
 import {
   answer,
   api,
+  patience,
   type Act,
   type Answered,
   type Counter,
@@ -48,6 +49,8 @@ export class Run {
   unanswered = $state(0)
   refused = $state.raw<string[]>([])
   reached = $state(true)
+  /** An answer is waited for longer than usual. */
+  slow = $state(false)
   /** Why this device cannot keep anything; empty where it can. */
   storageError = $state('')
   /** Whose counts were taken on this page, the latest last, for undo. */
@@ -68,6 +71,8 @@ export class Run {
   #round: Promise<void> | undefined
   #again = false
   #sees = 0
+  /** The last write that is in what is shown. */
+  #latest = ''
   #timers: ReturnType<typeof setInterval>[] = []
 
   constructor(
@@ -316,11 +321,14 @@ export class Run {
 
   async #deliver() {
     await this.#read()
-    if (!this.unanswered && this.reached) return
-    const slow = setTimeout(() => void this.#see(), late)
+    if (!this.unanswered && this.reached) return this.#watch()
+    const waits = setTimeout(() => {
+      this.slow = true
+      void this.#see()
+    }, late)
     try {
-      const answered = await this.device.queue.deliver(this.#id)
-      clearTimeout(slow)
+      const answered = await this.device.queue.deliver(this.#id).finally(() => clearTimeout(waits))
+      this.slow = false
       this.reached = true
       await this.#read()
       await this.#tellRefused()
@@ -329,11 +337,26 @@ export class Run {
       this.#take(answered ?? (await this.#ask()), this.#kept)
       this.#packLater()
     } catch {
-      clearTimeout(slow)
+      this.slow = false
       const before = this.reached
       this.reached = false
       await this.#read()
       if (before) await this.#see()
+    }
+  }
+
+  /** Shows what was done from another device meanwhile. */
+  async #watch() {
+    try {
+      const { write } = await answer(api.GET('/api/latest', { signal: patience() }))
+      if (write === this.#latest) return
+      const answered = await this.#ask()
+      if (this.unanswered || this.#writing) return
+      this.#latest = write
+      this.#take(answered, this.#kept)
+      this.#packLater()
+    } catch {
+      this.reached = false
     }
   }
 

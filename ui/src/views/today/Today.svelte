@@ -13,7 +13,6 @@
 </script>
 
 <h1>Today</h1>
-{#if query.error instanceof Unreachable && query.data === undefined}<Along />{/if}
 <Async {query}>
   {#snippet children(data)}
     {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.date)])]}
@@ -34,3 +33,4 @@
     {/each}
   {/snippet}
 </Async>
+{#if query.error instanceof Unreachable && query.data === undefined}<Along />{/if}
