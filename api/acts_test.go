@@ -8,6 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/api"
 	"hodometer/core/plan"
 	"hodometer/core/tally"
 	"hodometer/core/underway"
@@ -84,7 +85,7 @@ func TestActsAreDoneOnce(t *testing.T) {
 		map[string]any{"id": newID(), "at": at(60), "travel": map[string]any{"kind": "longer", "block": first.ID, "gone": 60, "minutes": 1}},
 		map[string]any{"id": newID(), "at": at(70), "tap": map[string]any{"run": newID(), "block": block, "student": student, "entry": map[string]any{"seq": 0, "kind": "made", "at": at(70)}}},
 		map[string]any{"id": newID(), "at": at(80), "travel": map[string]any{"kind": "go back", "block": first.ID, "gone": 80}},
-		map[string]any{"id": newID(), "at": at(90), "change": map[string]any{"edit": map[string]any{"kind": "turns", "block": block, "turns": 9}, "why": "too easy"}},
+		map[string]any{"id": newID(), "at": at(90), "change": map[string]any{"kind": "turns", "block": block, "turns": 9}},
 	}
 	acted := read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", body))
 	require.Len(t, acted.Refused, 1)
@@ -104,6 +105,30 @@ func TestActsAreDoneOnce(t *testing.T) {
 	wrong["acts"] = []any{map[string]any{"id": newID(), "at": c.now}}
 	require.Equal(t, "id", read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", wrong)).Refused[0].Fields[0].Path, "nothing to do")
 	readProblem(t, c.ask("POST", "/api/lessons/"+newID()+"/acts", body), http.StatusNotFound)
+}
+
+// What is changed on the spot is told afterwards, with its reason; what was counted before it stays what it was.
+func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
+	c := newClub(t)
+	id, block, planned := lessonWith(t, c, "Coin in the Corner", c.student(ada()))
+	student := planned.People[0].ID
+	c.clock(id, 0, true, false)
+	c.count(id, block, student, 1, 4, 2)
+	change := newID()
+	acted := read[underway.Answered](t, c.ask("POST", "/api/lessons/"+id+"/acts", map[string]any{"sent": c.now, "acts": []any{
+		map[string]any{"id": change, "at": c.now, "change": map[string]any{"kind": "adjust", "block": block, "gone": 300, "step": map[string]any{"kind": "other wing"}}},
+		map[string]any{"id": newID(), "at": c.now, "reason": map[string]any{"of": change, "why": "stiff"}},
+	}}))
+	require.Equal(t, []string{"Coin in the Corner, other wing, from now on."}, acted.Sentences)
+	rest := acted.Lesson.Document.Blocks[1]
+	require.Equal(t, 4, acted.Counters[0].Count.Made)
+	require.Zero(t, acted.Counters[1].Count.Balls)
+	c.count(id, rest.ID, student, 1, 1, 0)
+	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+	require.Equal(t, []api.Changed{{At: c.now, Said: acted.Sentences, Why: underway.Stiff}}, after.Changes)
+	kept, err := c.store.AttemptsOfLesson(t.Context(), id)
+	require.NoError(t, err)
+	require.Equal(t, []string{"forehand", "backhand"}, []string{string(kept[0].Stroke), string(kept[1].Stroke)}, "each counts for its own stroke")
 }
 
 // A device whose clock is a little ahead did nothing in the future: the lesson goes on from where it was sent to.

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"net/http"
 	"slices"
+	"time"
 
 	"hodometer/core/plan"
 	"hodometer/core/score"
@@ -17,7 +18,36 @@ import (
 type Afterwards struct {
 	Lesson   plan.Lesson        `json:"lesson"`
 	Counters []underway.Counter `json:"counters"`
+	Changes  []Changed          `json:"changes" description:"What was changed while it was run, and why"`
 	Students []Result           `json:"students"`
+}
+
+// Changed is what was changed while a lesson was run.
+type Changed struct {
+	At   time.Time    `json:"at"`
+	Said []string     `json:"said"`
+	Why  underway.Why `json:"why,omitempty"`
+}
+
+// changes are what was done with a lesson that changed a drill, with the reasons that were given for it.
+func (s *server) changes(ctx context.Context, lesson string) ([]Changed, error) {
+	acts, err := s.store.ActsOfLesson(ctx, lesson)
+	if err != nil {
+		return nil, err
+	}
+	why := map[string]underway.Why{}
+	for _, act := range acts {
+		if act.Reason != nil {
+			why[act.Reason.Of] = act.Reason.Why
+		}
+	}
+	list := []Changed{}
+	for _, act := range acts {
+		if act.Change != nil && len(act.Said) > 0 {
+			list = append(list, Changed{At: act.At, Said: act.Said, Why: why[act.ID]})
+		}
+	}
+	return list, nil
 }
 
 // Result is one student's lesson.
@@ -80,6 +110,9 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 		return Afterwards{}, err
 	}
 	answer := Afterwards{Lesson: run.Lesson, Counters: whole(run.Counters), Students: []Result{}}
+	if answer.Changes, err = s.changes(ctx, p.ID); err != nil {
+		return Afterwards{}, err
+	}
 	for _, person := range run.Lesson.People {
 		r := Result{Student: person.ID, Name: person.Name, Faults: []tally.Seen{}}
 		for _, c := range answer.Counters {

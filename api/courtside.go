@@ -49,7 +49,7 @@ func (s *server) kit(ctx context.Context, id string, acts []underway.Act) (under
 	var students []string
 	for _, act := range acts {
 		if act.Change != nil {
-			all = append(all, act.Change.Edit.With(d))
+			all = append(all, act.Change.With(d))
 		}
 		if act.Before != nil {
 			all = append(all, *act.Before)
@@ -100,7 +100,7 @@ func changes(kit *underway.Kit, done underway.Done, stored store.Underway) store
 		if act.Clock != nil || act.Travel != nil {
 			c.Clock, c.Finished = kit.Clock, kit.Finished
 		}
-		if act.Clock == nil && c.Document == nil {
+		if act.Clock == nil && act.Reason == nil && c.Document == nil {
 			c.Document = &kit.Document
 			kit.Revision++
 		}

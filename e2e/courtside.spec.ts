@@ -67,7 +67,7 @@ test('undo takes back the last act, whoever’s it was', async ({ page, empty })
 test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   const counting = await five(page, empty)
   await page.getByRole('button', { name: 'More', exact: true }).click()
-  const dialog = page.getByRole('dialog', { name: 'Calls, and the end of the lesson' })
+  const dialog = page.getByRole('dialog', { name: 'Changes, calls, and the end of the lesson' })
   await expect(dialog).toContainText(/\d+:\d\d min of it are left/)
   // Pressed and not held it says what to do, and nothing ends.
   await dialog.getByRole('button', { name: 'Hold to finish the lesson' }).click()

@@ -45,6 +45,17 @@ export async function lessonOf(club: Club, title: string): Promise<string> {
   return id
 }
 
+/** moveClock has a lesson under way be at a second of it, as another device would. */
+export async function moveClock(club: Club, id: string, second: number) {
+  const sent = new Date().toISOString()
+  const acts = [{ id: randomUUID(), at: sent, clock: { second, running: true, finished: false } }]
+  await fetch(`${club.url}/api/lessons/${id}/acts`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ sent, acts }),
+  })
+}
+
 /** finished ends a lesson that runs, courtside: under More, by holding. */
 export async function finished(page: Page) {
   await page.getByRole('button', { name: 'More', exact: true }).click()

@@ -1,10 +1,9 @@
-import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium as engine, type Page } from '@playwright/test'
 import { chromium } from './club'
-import { addDrill, eight, expect, kept, lessonOf, openLesson, stored, test } from './fixtures'
+import { addDrill, eight, expect, kept, lessonOf, moveClock, openLesson, stored, test } from './fixtures'
 
 interface Lesson {
   title: string
@@ -91,9 +90,7 @@ test('a lesson of eight outlives a program that stops and a browser that is clos
     }
   const begins = (await courtside()).lesson.plan.blocks[3]?.start ?? 0
   await expect.poll(async () => (await courtside()).second).toBeGreaterThanOrEqual(begins)
-  const sent = new Date().toISOString()
-  const clock = { second: begins + 90, running: true, finished: false }
-  await page.request.post(`${at}/acts`, { data: { sent, acts: [{ id: randomUUID(), at: sent, clock }] } })
+  await moveClock(empty, id, begins + 90)
   await page.reload()
   await page.getByRole('button', { name: 'Who is here' }).click()
   const here = page.getByRole('dialog', { name: 'Who is here from now on' })

@@ -1,5 +1,5 @@
 import type { Locator } from '@playwright/test'
-import { eight, expect, finished, kept, lessonOf, lessonWith, openLesson, test } from './fixtures'
+import { eight, expect, finished, kept, lessonOf, lessonWith, moveClock, openLesson, test } from './fixtures'
 
 /** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -234,4 +234,60 @@ test('a goal that is met is told once: the next one’s turn, again, or on', asy
   await page.reload()
   await expect(counting.getByRole('button', { name: 'Noor', exact: true })).toBeVisible()
   await expect(met).toHaveCount(0)
+})
+
+test('a drill is changed on the spot: other wing, a ball fewer, and why it got easier', async ({
+  page,
+  demo,
+}) => {
+  const id = await openLesson(page, demo, 'Noor and Teo')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  const time = page.getByRole('region', { name: 'Time' })
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  const title =
+    (await time.locator('.title').textContent())?.replace(/ left of this block\s*$/, '').trim() ?? ''
+  const counting = page.getByRole('region', { name: 'Counting' })
+  await counting.getByRole('button', { name: 'Teo', exact: true }).click()
+  await counting.getByRole('button', { name: 'Made', exact: true }).click()
+  await expect(counting.getByText('1 of 1', { exact: true })).toBeVisible()
+  const { second } = (await (await fetch(`${demo.url}/api/lessons/${id}/courtside`)).json()) as {
+    second: number
+  }
+  await moveClock(demo, id, second + 60)
+  await expect(time.locator('.drum .sr-only')).toHaveText(/^1[01]:/)
+
+  const change = async (name: string) => {
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await page.getByRole('dialog').getByRole('button', { name }).click()
+  }
+  await change('Other wing')
+  await expect(time).toContainText(`${title}, other wing`)
+  // It is counted anew, and it is still the same player's turn.
+  await expect(counting.getByText('0 of 0', { exact: true })).toBeVisible()
+  await expect(counting.getByRole('button', { name: 'Teo', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  const why = page.getByRole('group', { name: 'Why' })
+  await why.getByRole('button', { name: 'stiff' }).click()
+  await expect(why).toHaveCount(0)
+  await expect(page.getByText('Noted: stiff.')).toBeVisible()
+
+  // Taken back in one press.
+  await change('One ball fewer')
+  await expect(time).toContainText(`${title}, other wing, 1 ball fewer`)
+  await page.getByRole('button', { name: 'Take that back' }).click()
+  await expect(time).not.toContainText('fewer')
+  await expect(time).toContainText('other wing')
+  await page.getByRole('button', { name: 'Harder' }).click()
+  await expect(page.getByText(/from now on\./)).toBeVisible()
+
+  await finished(page)
+  const changes = page.getByRole('region', { name: 'Changed while it was run' })
+  await expect(changes.getByRole('listitem')).toHaveCount(3)
+  await expect(changes.getByRole('listitem').first()).toContainText(
+    `${title}, other wing, from now on. Why: stiff.`,
+  )
 })

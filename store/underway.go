@@ -70,6 +70,17 @@ func countedOf(ctx context.Context, db querier, lessonID string) ([]underway.Cou
 	return all, err
 }
 
+// ActsOfLesson returns what was done with a lesson under way, beside its counts, in order.
+func (s *Store) ActsOfLesson(ctx context.Context, lessonID string) ([]underway.Did, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (did underway.Did, err error) {
+		var text string
+		if err := rows.Scan(&text); err != nil {
+			return did, err
+		}
+		return did, json.Unmarshal([]byte(text), &did)
+	}, "SELECT act FROM act WHERE lesson = ? ORDER BY at, id", lessonID)
+}
+
 // Changes are what acts made of a lesson.
 type Changes struct {
 	Revision int64            // of the document on which they build
@@ -77,7 +88,7 @@ type Changes struct {
 	Clock    *lesson.Clock    // nil where it stays as it is
 	Finished bool
 	Counted  []underway.Counted
-	Acts     []underway.Act // of those that are no counts
+	Acts     []underway.Did // of those that are no counts
 }
 
 // Keep stores what acts made of a lesson: all of it, or nothing. It fails with ErrStale where the document was changed meanwhile, or one of the acts

@@ -2,6 +2,7 @@
 package editing
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"maps"
@@ -9,6 +10,7 @@ import (
 	"slices"
 
 	"hodometer/core/coach"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/load"
@@ -33,6 +35,7 @@ const (
 	SetBooking    EditKind = "booking" // another length; the blocks are fitted to it
 	SetVariant    EditKind = "variant" // what is different for one student
 	SetVersion    EditKind = "version" // which version of its drill a block plays: minutes, turns and goals follow
+	Adjust        EditKind = "adjust"  // the drill of a block on the spot: a step, or the size of its targets
 	SwapDrill     EditKind = "swap"    // another drill in the place of one: minutes, turns, goals and calls follow
 	SetOnDeck     EditKind = "on deck" // what those do who wait
 	SetAttendance EditKind = "attendance"
@@ -42,19 +45,22 @@ const (
 
 // Edit is one thing done to a lesson: by hand on the road, or as the remedy of a finding.
 type Edit struct {
-	Kind       EditKind        `json:"kind"`
-	Block      string          `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
-	Minutes    float64         `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
-	Turns      int             `json:"turns,omitempty" minimum:"0" maximum:"100"`
-	Lines      int             `json:"lines,omitempty" minimum:"0" maximum:"6"`
-	To         int             `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
-	On         bool            `json:"on,omitempty" description:"Pinned; of a version: it is played in the minutes that there are"`
-	New        *lesson.Block   `json:"new,omitempty" description:"The block to put in"`
-	Variant    *lesson.Variant `json:"variant,omitempty"`
-	Text       string          `json:"text,omitempty" maxLength:"120"`
-	Attendance *Attendance     `json:"attendance,omitempty"`
-	Hush       *lesson.Hushed  `json:"hush,omitempty"`
-	Space      *load.Space     `json:"space,omitempty"`
+	Kind       EditKind             `json:"kind"`
+	Block      string               `json:"block,omitempty" maxLength:"40" description:"Identifier of the block it is about"`
+	Minutes    float64              `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"New length of the block or the booking"`
+	Turns      int                  `json:"turns,omitempty" minimum:"0" maximum:"100"`
+	Lines      int                  `json:"lines,omitempty" minimum:"0" maximum:"6"`
+	To         int                  `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
+	On         bool                 `json:"on,omitempty" description:"Pinned; of a version: it is played in the minutes that there are"`
+	Gone       float64              `json:"gone,omitempty" minimum:"0" maximum:"86400" description:"Of a drill that is changed while it is played: seconds of its block that are gone; what was counted so far stays what it was"`
+	Step       *feed.Transformation `json:"step,omitempty" description:"Of an adjustment"`
+	Size       float64              `json:"size,omitempty" minimum:"0" maximum:"4" description:"Of an adjustment: the targets so many times as large as they are"`
+	New        *lesson.Block        `json:"new,omitempty" description:"The block to put in"`
+	Variant    *lesson.Variant      `json:"variant,omitempty"`
+	Text       string               `json:"text,omitempty" maxLength:"120"`
+	Attendance *Attendance          `json:"attendance,omitempty"`
+	Hush       *lesson.Hushed       `json:"hush,omitempty"`
+	Space      *load.Space          `json:"space,omitempty"`
 }
 
 // With is a lesson with the people and the block that the edit brings to it: what it has to be planned from.
@@ -133,7 +139,12 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 			return Edited{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}
 		}
 		d.Blocks[at] = d.Blocks[at].With(*c.Variant)
+	case Adjust:
+		return adjust(d, at, c, fresh, in)
 	case SetVersion, SwapDrill:
+		if c.Kind == SetVersion && c.On {
+			d, at = parted(d, at, c.Gone, fresh)
+		}
 		return replay(ctx, d, at, c, in)
 	case MoveBlock:
 		block := d.Blocks[at]
@@ -201,7 +212,8 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		if c.On {
 			block.Minutes = was.Minutes
 			d.Blocks[at] = block
-			return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, d.Check()
+			said := fmt.Sprintf("%s: “%s” from now on.", block.Title, cmp.Or(block.Version, coach.AsWritten))
+			return Edited{Document: d, Fits: true, Sentences: []string{said}, Drop: []string{}}, d.Check()
 		}
 	} else {
 		if c.New == nil {

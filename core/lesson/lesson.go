@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"hodometer/core/drill"
+	"hodometer/core/feed"
 	"hodometer/core/invalid"
 	"hodometer/core/load"
 	"hodometer/core/rotation"
@@ -33,19 +34,21 @@ type Call struct {
 
 // Block is one part of a lesson.
 type Block struct {
-	ID       string         `json:"id" format:"uuid"`
-	Kind     Kind           `json:"kind"`
-	Title    string         `json:"title" minLength:"1" maxLength:"80"`
-	Minutes  float64        `json:"minutes" minimum:"0.5" maximum:"240"`
-	Effort   int            `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
-	Drill    string         `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill; of technique and serving: by which it is counted"`
-	Version  string         `json:"version,omitempty" maxLength:"60" description:"Which version of the drill; empty: as written"`
-	Game     string         `json:"game,omitempty" format:"uuid" description:"Of a game block: which game; empty: any"`
-	Turns    int            `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
-	Lines    int            `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
-	OnDeck   string         `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
-	Calls    []Call         `json:"calls" maxItems:"30"`
-	Rotation *rotation.Form `json:"rotation,omitempty" description:"How the group changes places"`
+	ID       string                `json:"id" format:"uuid"`
+	Kind     Kind                  `json:"kind"`
+	Title    string                `json:"title" minLength:"1" maxLength:"80"`
+	Minutes  float64               `json:"minutes" minimum:"0.5" maximum:"240"`
+	Effort   int                   `json:"effort" minimum:"0" maximum:"10" description:"How hard it is, out of ten"`
+	Drill    string                `json:"drill,omitempty" format:"uuid" description:"Of a drill block: which drill; of technique and serving: by which it is counted"`
+	Version  string                `json:"version,omitempty" maxLength:"60" description:"Which version of the drill; empty: as written"`
+	Steps    []feed.Transformation `json:"steps,omitempty" maxItems:"6" description:"What is changed in its drill on the spot: the other wing, balls less"`
+	Size     float64               `json:"size,omitempty" minimum:"0" maximum:"8" description:"The targets of its drill so many times as large, on the spot; 0: as they are"`
+	Game     string                `json:"game,omitempty" format:"uuid" description:"Of a game block: which game; empty: any"`
+	Turns    int                   `json:"turns,omitempty" minimum:"1" maximum:"100" description:"Turns for each player, where they differ from the drill's"`
+	Lines    int                   `json:"lines,omitempty" minimum:"0" maximum:"6" description:"Of a drill in lines: how many side by side; 0: one"`
+	OnDeck   string                `json:"onDeck,omitempty" maxLength:"120" description:"What those who wait do"`
+	Calls    []Call                `json:"calls" maxItems:"30"`
+	Rotation *rotation.Form        `json:"rotation,omitempty" description:"How the group changes places"`
 
 	Wanted float64    `json:"wanted,omitempty" minimum:"0" maximum:"240" description:"Minutes it should have; 0: what it has"`
 	Min    float64    `json:"min,omitempty" minimum:"0" maximum:"240" description:"Fewest minutes that make sense; 0: what is usual for its kind"`
@@ -55,7 +58,8 @@ type Block struct {
 	Pinned bool       `json:"pinned,omitempty" description:"Fitting leaves it as it is"`
 
 	People    []string  `json:"people,omitempty" maxItems:"12" description:"Who of the students is in it; empty: all"`
-	Continues string    `json:"continues,omitempty" format:"uuid" description:"The block it goes on from after somebody came or left: balls are counted on"`
+	Continues string    `json:"continues,omitempty" format:"uuid" description:"The block it goes on from after somebody came or left, or the drill was changed: balls are counted on"`
+	Anew      bool      `json:"anew,omitempty" description:"It goes on from another block, but is counted anew: what was counted there was another drill"`
 	Variants  []Variant `json:"variants,omitempty" maxItems:"12" description:"What is different for single students"`
 }
 
@@ -70,10 +74,13 @@ type Hushed struct {
 // version of it.
 func (b Block) Plays() string {
 	what := cmp.Or(b.Drill, b.Game)
-	if b.Version == "" {
-		return what
+	if b.Version != "" {
+		what += "#" + b.Version
 	}
-	return what + "#" + b.Version
+	if b.Changed() != "" {
+		what += "#" + b.ID
+	}
+	return what
 }
 
 // At is which block is on at a second of the lesson, and how many seconds of it are gone; the last one where the lesson is over, -1 where
@@ -183,7 +190,7 @@ func (b Block) Seconds() float64 { return b.Minutes * 60 }
 
 // CountedAs is the block under which its balls are counted: its own, or the one it goes on from.
 func (b Block) CountedAs() string {
-	if b.Continues != "" {
+	if b.Continues != "" && !b.Anew {
 		return b.Continues
 	}
 	return b.ID

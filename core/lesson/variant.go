@@ -71,10 +71,8 @@ func (b Block) DrillFor(d drill.Document, p Person) drill.Document {
 		}
 	}
 	for i, m := range d.Measures {
-		if v.Size > 0 && m.Target != nil {
-			if target, ok := m.Target.Scaled(v.Size); ok {
-				m.Target = &target
-			}
+		if v.Size > 0 {
+			m = m.Sized(v.Size)
 		}
 		for _, g := range v.Goals {
 			if g.Measure != m.Number || len(g.Goals) == 0 {

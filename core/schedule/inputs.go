@@ -47,7 +47,8 @@ func Gather(d lesson.Document, drills map[string]drill.Document, games map[strin
 		if document, ok := drills[block.Drill]; ok {
 			in.Drills[block.Drill] = document
 			version, _ := document.Version(block.Version)
-			in.Drills[block.Plays()], _ = version.OnCourt(d.Space.Court)
+			version, _ = version.OnCourt(d.Space.Court)
+			in.Drills[block.Plays()], _ = block.OnTheSpot(version)
 		}
 		if document, ok := games[block.Game]; ok {
 			in.Games[block.Game] = document

@@ -20,14 +20,15 @@ const (
 	Stiff   Why = "stiff"
 )
 
-// Act is one thing that a coach does with a lesson under way, and when: exactly one of the last five is there.
+// Act is one thing that a coach does with a lesson under way, and when: exactly one of the last six is there.
 type Act struct {
 	ID     string           `json:"id" format:"uuid" description:"Chosen by the device: done again, it changes nothing"`
 	At     time.Time        `json:"at" description:"By the clock of the device"`
 	Tap    *Tap             `json:"tap,omitempty"`
 	Clock  *ClockChange     `json:"clock,omitempty"`
 	Travel *editing.Travel  `json:"travel,omitempty"`
-	Change *Change          `json:"change,omitempty"`
+	Change *editing.Edit    `json:"change,omitempty"`
+	Reason *Reason          `json:"reason,omitempty"`
 	Before *lesson.Document `json:"before,omitempty" description:"The lesson as it was, to take the last change back"`
 }
 
@@ -47,23 +48,23 @@ type ClockChange struct {
 	Finished bool    `json:"finished"`
 }
 
-// Change is one thing done to the lesson, and why.
-type Change struct {
-	Edit editing.Edit `json:"edit"`
-	Why  Why          `json:"why,omitempty"`
+// Reason is why something was done.
+type Reason struct {
+	Of  string `json:"of" format:"uuid" description:"The act"`
+	Why Why    `json:"why"`
 }
 
 // Check says what is wrong with an act beyond its shape.
 func (a Act) Check() error {
 	var wrong invalid.Fields
 	parts := 0
-	for _, there := range []bool{a.Tap != nil, a.Clock != nil, a.Travel != nil, a.Change != nil, a.Before != nil} {
+	for _, there := range []bool{a.Tap != nil, a.Clock != nil, a.Travel != nil, a.Change != nil, a.Reason != nil, a.Before != nil} {
 		if there {
 			parts++
 		}
 	}
 	if parts != 1 {
-		wrong.Add("id", "an act is one thing: a count, the clock, the road, a change, or taking one back")
+		wrong.Add("id", "an act is one thing: a count, the clock, the road, a change, its reason, or taking one back")
 	}
 	if a.Tap != nil {
 		wrong.Under("tap.entry", a.Tap.Entry.Check())

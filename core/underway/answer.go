@@ -34,7 +34,13 @@ type Done struct {
 	Sentences []string
 	Refused   []Refused
 	Taken     []Counted // what is counted by them
-	Acts      []Act     // of those that are no counts: the ones that were done
+	Acts      []Did     // of those that are no counts: the ones that were done
+}
+
+// Did is an act that was done, and what came of it.
+type Did struct {
+	Act
+	Said []string `json:"said,omitempty" description:"What it changed, in sentences"`
 }
 
 // DoAll does acts in order; those that cannot be done are told and left out. It returns ctx.Err() when cancelled.
@@ -55,7 +61,7 @@ func (k *Kit) DoAll(ctx context.Context, acts []Act) (Done, error) {
 		if len(k.Done) == before {
 			continue
 		}
-		done.Acts = append(done.Acts, act)
+		done.Acts = append(done.Acts, Did{act, outcome.Sentences})
 		if outcome.Sentences != nil {
 			done.Sentences = outcome.Sentences
 		}

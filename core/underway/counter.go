@@ -15,35 +15,36 @@ import (
 
 // Counter is one student's count at one measure in one drill block.
 type Counter struct {
-	Block    string         `json:"block"`
-	Counted  string         `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
-	Student  string         `json:"student"`
-	Name     string         `json:"name" description:"Of the student"`
-	Short    string         `json:"short" description:"What to call them on court"`
-	Drill    string         `json:"drill" description:"Its name"`
-	Measure  int            `json:"measure" description:"The number of the measure"`
-	On       bool           `json:"on" description:"It is this measure's turn; of measures side by side it is the first"`
-	Called   string         `json:"called" description:"What it is called beside others; empty where it is the only one"`
-	Goal     string         `json:"goal"`
-	Unit     score.Unit     `json:"unit" description:"What is counted one after the other"`
-	TooLong  int            `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
-	Standing score.Standing `json:"standing" description:"How far along the goal is"`
-	Party    string         `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
-	Shared   string         `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`
-	Against  string         `json:"against" description:"Who wins what this student loses; empty where nobody does"`
-	Realism  drill.Realism  `json:"realism" description:"How near to play it is"`
-	Detail   string         `json:"detail" description:"What makes a movement right, and the constraint; empty where there is nothing to say"`
-	Misses   bool           `json:"misses" description:"Misses are marked net, long or wide"`
-	Timed    bool           `json:"timed" description:"That its time is up is counted"`
-	Turn     int            `json:"turn" description:"Attempts in one turn"`
-	Again    bool           `json:"again" description:"A bad feed or a let can be marked"`
-	Choices  bool           `json:"choices" description:"Right or wrong choice is marked with each ball"`
-	Court    court.ID       `json:"court"`
-	Aim      *court.Shape   `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
-	Zones    []court.Zone   `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
-	Faults   []tally.Seen   `json:"faults" description:"What to watch in this student, and how often it was seen in this lesson"`
-	Face     *drill.Face    `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
-	Count    tally.Count    `json:"count"`
+	Block    string            `json:"block"`
+	Counted  string            `json:"counted" description:"The block under which the balls are counted: another one where this goes on from it"`
+	Student  string            `json:"student"`
+	Name     string            `json:"name" description:"Of the student"`
+	Short    string            `json:"short" description:"What to call them on court"`
+	Drill    string            `json:"drill" description:"Its name"`
+	Measure  int               `json:"measure" description:"The number of the measure"`
+	On       bool              `json:"on" description:"It is this measure's turn; of measures side by side it is the first"`
+	Called   string            `json:"called" description:"What it is called beside others; empty where it is the only one"`
+	Goal     string            `json:"goal"`
+	Unit     score.Unit        `json:"unit" description:"What is counted one after the other"`
+	TooLong  int               `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
+	Standing score.Standing    `json:"standing" description:"How far along the goal is"`
+	Party    string            `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
+	Shared   string            `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`
+	Against  string            `json:"against" description:"Who wins what this student loses; empty where nobody does"`
+	Realism  drill.Realism     `json:"realism" description:"How near to play it is"`
+	Detail   string            `json:"detail" description:"What makes a movement right, and the constraint; empty where there is nothing to say"`
+	Misses   bool              `json:"misses" description:"Misses are marked net, long or wide"`
+	Timed    bool              `json:"timed" description:"That its time is up is counted"`
+	Turn     int               `json:"turn" description:"Attempts in one turn"`
+	Again    bool              `json:"again" description:"A bad feed or a let can be marked"`
+	Choices  bool              `json:"choices" description:"Right or wrong choice is marked with each ball"`
+	Court    court.ID          `json:"court"`
+	Aim      *court.Shape      `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
+	Zones    []court.Zone      `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
+	Faults   []tally.Seen      `json:"faults" description:"What to watch in this student, and how often it was seen in this lesson"`
+	Face     *drill.Face       `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
+	Can      lesson.Adjustable `json:"can" description:"What can be changed in its drill on the spot"`
+	Count    tally.Count       `json:"count"`
 }
 
 // counters returns a counter for every drill block, student and measure, with what was counted so far.
@@ -56,6 +57,8 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 			continue
 		}
 		there := in.In(block)
+		version, _ := in.Drills[block.Drill].Version(block.Version)
+		can := block.Adjustable(version)
 		group, _ := load.Arrange(document, max(1, len(there)), block.Lines, k.Document.Space)
 		for _, person := range there {
 			mine := block.DrillFor(document, person)
@@ -64,7 +67,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m),
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {

@@ -38,7 +38,7 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 		sentences, err = k.travel(ctx, *a.Travel, a.At)
 	case a.Change != nil:
 		sentences, err = k.change(ctx, a)
-	default:
+	case a.Before != nil:
 		if err = a.Before.Check(); err == nil {
 			k.becomes(*a.Before)
 		}
@@ -83,16 +83,16 @@ func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 		}
 		fresh[i] = id
 	}
-	if t := a.Change.Edit.Attendance; t != nil {
+	if t := a.Change.Attendance; t != nil {
 		for _, id := range t.Present {
 			if !slices.ContainsFunc(k.People, func(p lesson.Person) bool { return p.ID == id }) {
-				return nil, invalid.Fields{{Path: "change.edit.attendance.present", Message: "somebody who came is not known here yet"}}
+				return nil, invalid.Fields{{Path: "change.attendance.present", Message: "somebody who came is not known here yet"}}
 			}
 		}
 	}
 	with := *k
-	with.becomes(a.Change.Edit.With(k.Document))
-	edited, err := editing.Apply(ctx, k.Document, a.Change.Edit, fresh, with.inputs())
+	with.becomes(a.Change.With(k.Document))
+	edited, err := editing.Apply(ctx, k.Document, *a.Change, fresh, with.inputs())
 	if err != nil {
 		return nil, err
 	}

@@ -15,6 +15,7 @@ import (
 	"hodometer/core/coach"
 	"hodometer/core/drill"
 	"hodometer/core/editing"
+	"hodometer/core/feed"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
@@ -87,7 +88,7 @@ func TestALessonByHand(t *testing.T) {
 	refused := do(t, &k,
 		underway.Act{ID: idOf(4, 6), At: after(600), Travel: &editing.Travel{Kind: editing.GoOn, Block: idOf(2, 9)}},
 		underway.Act{ID: idOf(4, 7), At: after(600)},
-		underway.Act{ID: idOf(4, 8), At: after(600), Change: &underway.Change{Edit: editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{idOf(3, 5)}}}}},
+		underway.Act{ID: idOf(4, 8), At: after(600), Change: &editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: []string{idOf(3, 5)}}}},
 		underway.Act{ID: idOf(4, 9), At: after(600), Tap: &underway.Tap{Run: idOf(5, 1), Block: k.Document.Blocks[2].ID, Student: idOf(3, 5), Entry: tally.Entry{Kind: tally.Made, At: four}}},
 	)
 	require.Len(t, refused.Refused, 4)
@@ -115,7 +116,7 @@ func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
 		act := underway.Act{ID: idOf(4+device, n), At: after(second)}
 		block := k.Document.Blocks[rapid.IntRange(0, len(k.Document.Blocks)-1).Draw(t, "block")]
 		gone := float64(rapid.IntRange(0, 400).Draw(t, "gone"))
-		switch rapid.IntRange(0, 11).Draw(t, "what") {
+		switch rapid.IntRange(0, 13).Draw(t, "what") {
 		case 0:
 			act.Clock = &underway.ClockChange{Second: second, Running: rapid.Bool().Draw(t, "running")}
 		case 1:
@@ -123,10 +124,14 @@ func drawActs(t *rapid.T, k underway.Kit, device, most int) []underway.Act {
 		case 2:
 			act.Travel = &editing.Travel{Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.GoOn, editing.GoBack}).Draw(t, "going"), Block: block.ID, Gone: gone, Minutes: 1}
 		case 3:
-			act.Change = &underway.Change{Edit: editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: 1 + n%9}, Why: underway.Tired}
+			act.Change = &editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: 1 + n%9}
 		case 4:
 			here := rapid.IntRange(1, len(k.People)).Draw(t, "here")
-			act.Change = &underway.Change{Edit: editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: k.Document.Students[:here], Second: second}}}
+			act.Change = &editing.Edit{Kind: editing.SetAttendance, Attendance: &editing.Attendance{Present: k.Document.Students[:here], Second: second}}
+		case 5:
+			act.Change = &editing.Edit{Kind: editing.Adjust, Block: block.ID, Gone: gone, Step: &feed.Transformation{Kind: rapid.SampledFrom([]feed.TransformationKind{feed.ToOtherWing, feed.DropTask}).Draw(t, "step")}}
+		case 6:
+			act.Change = &editing.Edit{Kind: editing.Adjust, Block: block.ID, Gone: gone, Size: rapid.SampledFrom([]float64{0.8, 1.25}).Draw(t, "size")}
 		default:
 			student, measure := k.Document.Students[rapid.IntRange(0, len(k.People)-1).Draw(t, "student")], rapid.IntRange(0, 2).Draw(t, "measure")
 			key := fmt.Sprint(block.ID, student, measure)

@@ -40,9 +40,11 @@ export class ActQueue {
     await this.#write((store) => store.count(lesson, block, whose, tap, v7(), new Date().toISOString()))
   }
 
+  /** Writes something else down, and returns its identifier. */
   async put(lesson: string, what: What) {
     const act = { ...what, id: v7(), at: new Date().toISOString() }
     await this.#write((store) => store.add({ lesson, act }))
+    return act.id
   }
 
   async #write(write: (store: Store) => Promise<void>) {

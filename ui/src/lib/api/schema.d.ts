@@ -1153,6 +1153,8 @@ export interface components {
             sent: string;
         };
         Afterwards: {
+            /** @description What was changed while it was run, and why */
+            changes: components["schemas"]["Changed"][];
             counters: components["schemas"]["UnderwayCounter"][];
             lesson: components["schemas"]["PlanLesson"];
             students: components["schemas"]["Result"][];
@@ -1377,6 +1379,12 @@ export interface components {
         };
         /** @enum {string} */
         CatalogueOrder: "" | "by name" | "fits this student" | "not used lately" | "shortest first";
+        Changed: {
+            /** Format: date-time */
+            at: string;
+            said: string[];
+            why?: components["schemas"]["UnderwayWhy"];
+        };
         CoachAir: {
             /**
              * Format: double
@@ -2143,6 +2151,11 @@ export interface components {
             attendance?: components["schemas"]["EditingAttendance"];
             /** @description Identifier of the block it is about */
             block?: string;
+            /**
+             * Format: double
+             * @description Of a drill that is changed while it is played: seconds of its block that are gone; what was counted so far stays what it was
+             */
+            gone?: number;
             hush?: components["schemas"]["LessonHushed"];
             kind: components["schemas"]["EditingEditKind"];
             lines?: number;
@@ -2155,7 +2168,14 @@ export interface components {
             new?: components["schemas"]["LessonBlock"];
             /** @description Pinned; of a version: it is played in the minutes that there are */
             on?: boolean;
+            /**
+             * Format: double
+             * @description Of an adjustment: the targets so many times as large as they are
+             */
+            size?: number;
             space?: components["schemas"]["LoadSpace"];
+            /** @description Of an adjustment */
+            step?: components["schemas"]["FeedTransformation"];
             text?: string;
             /** @description Place in the order, from 0 */
             to?: number;
@@ -2163,7 +2183,7 @@ export interface components {
             variant?: components["schemas"]["LessonVariant"];
         };
         /** @enum {string} */
-        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "swap" | "on deck" | "attendance" | "hush" | "space";
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "adjust" | "swap" | "on deck" | "attendance" | "hush" | "space";
         /** @enum {string} */
         EditingGoing: "longer" | "held" | "go on" | "go back" | "end";
         EditingTravel: {
@@ -3259,6 +3279,14 @@ export interface components {
             /** @description A length as a coach writes it */
             text?: string;
         };
+        LessonAdjustable: {
+            /** @description It has a ball that can be left out */
+            fewer: boolean;
+            /** @description It has a target that can be made larger or smaller */
+            size: boolean;
+            /** @description It can be played on the other wing */
+            wing: boolean;
+        };
         LessonBegun: {
             /** @description Empty: today */
             date: string;
@@ -3270,10 +3298,12 @@ export interface components {
             title: string;
         };
         LessonBlock: {
+            /** @description It goes on from another block, but is counted anew: what was counted there was another drill */
+            anew?: boolean;
             calls: components["schemas"]["LessonCall"][];
             /**
              * Format: uuid
-             * @description The block it goes on from after somebody came or left: balls are counted on
+             * @description The block it goes on from after somebody came or left, or the drill was changed: balls are counted on
              */
             continues?: string;
             /**
@@ -3310,8 +3340,15 @@ export interface components {
             pinned?: boolean;
             /** @description How the group changes places */
             rotation?: components["schemas"]["RotationForm"];
+            /**
+             * Format: double
+             * @description The targets of its drill so many times as large, on the spot; 0: as they are
+             */
+            size?: number;
             /** @description What lengths it comes in */
             step?: components["schemas"]["LessonLengthStep"];
+            /** @description What is changed in its drill on the spot: the other wing, balls less */
+            steps?: components["schemas"]["FeedTransformation"][];
             title: string;
             /** @description Turns for each player, where they differ from the drill's */
             turns?: number;
@@ -5078,13 +5115,14 @@ export interface components {
             at: string;
             /** @description The lesson as it was, to take the last change back */
             before?: components["schemas"]["LessonDocument"];
-            change?: components["schemas"]["UnderwayChange"];
+            change?: components["schemas"]["EditingEdit"];
             clock?: components["schemas"]["UnderwayClockChange"];
             /**
              * Format: uuid
              * @description Chosen by the device: done again, it changes nothing
              */
             id: string;
+            reason?: components["schemas"]["UnderwayReason"];
             tap?: components["schemas"]["UnderwayTap"];
             travel?: components["schemas"]["EditingTravel"];
         };
@@ -5105,10 +5143,6 @@ export interface components {
             /** @description What got shorter or longer by the last act that changed the lesson */
             sentences: string[];
             sheet: components["schemas"]["RunsheetCue"][];
-        };
-        UnderwayChange: {
-            edit: components["schemas"]["EditingEdit"];
-            why?: components["schemas"]["UnderwayWhy"];
         };
         UnderwayClockChange: {
             finished: boolean;
@@ -5150,6 +5184,8 @@ export interface components {
             block: string;
             /** @description What it is called beside others; empty where it is the only one */
             called: string;
+            /** @description What can be changed in its drill on the spot */
+            can: components["schemas"]["LessonAdjustable"];
             /** @description Right or wrong choice is marked with each ball */
             choices: boolean;
             count: components["schemas"]["TallyCount"];
@@ -5237,6 +5273,14 @@ export interface components {
             /** Format: int64 */
             revision: number;
             settings: components["schemas"]["CoachSettings"];
+        };
+        UnderwayReason: {
+            /**
+             * Format: uuid
+             * @description The act
+             */
+            of: string;
+            why: components["schemas"]["UnderwayWhy"];
         };
         UnderwayRefused: {
             fields: components["schemas"]["InvalidField"][];

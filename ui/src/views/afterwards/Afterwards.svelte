@@ -24,6 +24,9 @@
     },
   }))
 
+  const clockOf = (at: string) =>
+    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
   /** A lesson that was finished by mistake goes on; what that took is taken from what is left. */
   async function again() {
     const at = new Date().toISOString()
@@ -50,6 +53,19 @@
     <p class="hint">
       {data.lesson.document.date}, {data.lesson.document.start}, {data.lesson.document.minutes} min
     </p>
+    {#if data.changes.length}
+      <section class="mt-3" aria-labelledby="changes-title">
+        <h2 id="changes-title">Changed while it was run</h2>
+        <ul class="mt-1">
+          {#each data.changes as change (change.at)}
+            <li>
+              <span class="hint">{clockOf(change.at)}</span>
+              {change.said.join(' ')}{change.why ? ` Why: ${change.why}.` : ''}
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     {#if data.students.length > 1}
       <div class="mt-4"><Everybody lesson={params.id} results={data.students} /></div>
     {/if}

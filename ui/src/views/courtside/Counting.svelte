@@ -27,16 +27,38 @@
     harder: string
     onharder: () => void
     ongoon: () => void
+    /** The student whose turn it is. */
+    turn: string
   }
-  let { counters, waiting, last, ontap, onundo, oncall, harder, onharder, ongoon }: Props = $props()
+  let {
+    counters,
+    waiting,
+    last,
+    ontap,
+    onundo,
+    oncall,
+    harder,
+    onharder,
+    ongoon,
+    turn: whose = $bindable(),
+  }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
   const people = $derived(
     counters.filter(
       (each, i) => counters.findIndex((c) => c.student === each.student && c.party === c.student) === i,
     ),
   )
-  let chosen = $state(0)
+  // svelte-ignore state_referenced_locally
+  let chosen = $state(
+    Math.max(
+      0,
+      people.findIndex((each) => each.student === whose),
+    ),
+  )
   const student = $derived(people[Math.min(chosen, people.length - 1)]?.student)
+  $effect(() => {
+    whose = student ?? ''
+  })
   const own = $derived(counters.filter((each) => each.student === student))
   const on = $derived(own.find((each) => each.on)?.measure)
   /** A measure that was chosen instead of the one whose turn it is, until the turn goes on. */

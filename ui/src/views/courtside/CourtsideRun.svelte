@@ -18,6 +18,8 @@
   import { Run, type Device } from './courtside.svelte'
   import { callsBetween, goalsMet, type Moment } from './aloud'
   import LateBegin from './LateBegin.svelte'
+  import OnTheSpot from './OnTheSpot.svelte'
+  import Said from './Said.svelte'
   import { keepAwake } from './signals'
   import Sounds from './Sounds.svelte'
   import StandPicture from './StandPicture.svelte'
@@ -38,6 +40,8 @@
   const swapShown = 15
   const voice = new Voice()
   let more = $state<HTMLDialogElement>()
+  /** Whose turn it is: it stays theirs when the drill is changed. */
+  let turn = $state('')
 
   const scheduled = $derived(run.scheduled)
   const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
@@ -145,6 +149,7 @@
         </ul>
       {/if}
     </section>
+    {#if run.said}<Said {run} />{/if}
     {#if run.next && !over}
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
     {/if}
@@ -170,12 +175,6 @@
     {/if}
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
 
-    {#if run.said}
-      <p class="px-4 text-sm" role="status">
-        {run.said.sentences.join(' ')}
-        <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
-      </p>
-    {/if}
     {#if run.storageError}
       <p class="text-error px-4 text-sm" role="alert">
         This device cannot keep anything: leave this page open until Hodometer has answered.
@@ -194,6 +193,7 @@
           counters={blockCounters}
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}
+          bind:turn
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
           oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}
           harder={run.versions.harder}
@@ -231,8 +231,11 @@
   </footer>
 </div>
 
-<dialog bind:this={more} class="modal" aria-label="Calls, and the end of the lesson">
+<dialog bind:this={more} class="modal" aria-label="Changes, calls, and the end of the lesson">
   <div class="modal-box">
+    {#if blockCounters[0] && !over}
+      <OnTheSpot can={blockCounters[0].can} onadjust={(change) => (more?.close(), void run.adjust(change))} />
+    {/if}
     <Sounds {voice} />
     {#if run.begun}
       <h2 class="mt-6 text-lg">End of the lesson</h2>

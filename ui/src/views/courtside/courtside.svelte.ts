@@ -56,11 +56,11 @@ export class Run {
   /** Whose counts were taken on this page, the latest last, for undo. */
   #taken = $state.raw<{ block: string; whose: Whose }[]>([])
   /** What got shorter or longer by what was done with the road last, and the lesson before it. */
-  said = $state.raw<{ sentences: string[]; before: LessonDocument }>()
+  said = $state.raw<{ sentences: string[]; before: LessonDocument; asks: string }>()
   /** When the second of data was the second of the lesson, by the wall clock: it goes on while a phone sleeps. */
   #since = Date.now()
-  /** What was done that changes the lesson and is not shown yet. */
-  #changing: LessonDocument | undefined
+  /** The lesson before what changes it and is not shown yet, and which act that asks why. */
+  #changing: { before: LessonDocument; asks: string } | undefined
   /** How much is being written down: what comes meanwhile does not know of it. */
   #writing = 0
   #kept: Kept[] = []
@@ -157,7 +157,7 @@ export class Run {
     this.#show(answered)
     this.#await()
     if (!this.#changing) return
-    this.said = sentences.length ? { sentences, before: this.#changing } : undefined
+    this.said = sentences.length ? { sentences, ...this.#changing } : undefined
     this.#changing = undefined
   }
 
@@ -247,13 +247,33 @@ export class Run {
   }
 
   /** version has the block that is on play another version of its drill, in the minutes that there are. */
-  version(text: string, why?: Why) {
-    return this.change({ kind: 'version', block: this.scheduled?.block ?? '', text, on: true }, why)
+  version(text: string) {
+    return this.#onTheSpot({ kind: 'version', text, on: true })
+  }
+
+  /** adjust changes the drill that is on: the other wing, a ball less, its targets so many times as large. */
+  adjust(change: Pick<LessonEdit, 'step' | 'size'>) {
+    return this.#onTheSpot({ kind: 'adjust', ...change })
+  }
+
+  /** Changes the drill of the block that is on; what was counted so far stays what it was. */
+  #onTheSpot(edit: Omit<LessonEdit, 'block' | 'gone'>) {
+    const { block = '', start = 0 } = this.scheduled ?? {}
+    const gone = this.begun ? Math.max(0, this.second - start) : 0
+    return this.change({ ...edit, block, gone }, true)
   }
 
   /** change does one thing to the lesson. */
-  change(edit: LessonEdit, why?: Why) {
-    return this.#do({ change: { edit, why } })
+  change(edit: LessonEdit, asks = false) {
+    return this.#do({ change: edit }, undefined, undefined, asks)
+  }
+
+  /** because says why the last change was made. */
+  async because(why: Why) {
+    if (!this.said?.asks) return
+    const of = this.said.asks
+    this.said = { ...this.said, asks: '', sentences: [...this.said.sentences, `Noted: ${why}.`] }
+    await this.#do({ reason: { of, why } })
   }
 
   /** unsaid has the lesson as it was before its road was changed last. */
@@ -264,12 +284,16 @@ export class Run {
   }
 
   /** Writes down what is done, with the clock shown at a second at once, and shows what comes of it. */
-  async #do(what: What, second?: number, running?: boolean) {
+  async #do(what: What, second?: number, running?: boolean, asks = false) {
     const { lesson, clock: was } = this.data
-    if (what.travel ?? what.change) this.#changing ??= lesson.document
+    const changing =
+      what.travel || what.change ? (this.#changing ??= { before: lesson.document, asks: '' }) : undefined
     if (second !== undefined && running !== undefined)
       this.#show({ ...this.data, second, clock: { anchor: was?.anchor ?? '', second, running } })
-    await this.#write(() => this.device.queue.put(this.#id, what))
+    await this.#write(async () => {
+      const id = await this.device.queue.put(this.#id, what)
+      if (changing) changing.asks = asks ? id : ''
+    })
   }
 
   async tap(block: string, whose: Whose, tap: Tap) {

@@ -1,0 +1,45 @@
+<script lang="ts">
+  import type { Why } from '../../lib/api/client'
+  import type { Run } from './courtside.svelte'
+
+  /** What the last change made of the lesson, why it was made, and that it can be taken back. */
+  interface Props {
+    run: Run
+  }
+  let { run }: Props = $props()
+  const reasons: Why[] = ['too easy', 'swamped', 'tired', 'stiff']
+</script>
+
+<div class="said" role="status">
+  <p>
+    {run.said?.sentences.join(' ')}
+    <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
+  </p>
+  {#if run.said?.asks}
+    <div class="why" role="group" aria-label="Why">
+      {#each reasons as why (why)}
+        <button class="btn" onclick={() => void run.because(why)}>{why}</button>
+      {/each}
+    </div>
+  {/if}
+</div>
+
+<style>
+  .said {
+    padding: 0 1rem;
+    font-size: 0.9rem;
+  }
+  .link {
+    min-height: 44px;
+  }
+  .why {
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+    gap: 0.3rem;
+  }
+  .why .btn {
+    min-height: 44px;
+    padding-inline: 0.25rem;
+    font-weight: 500;
+  }
+</style>
