@@ -9,7 +9,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/core/library"
 	"hodometer/core/plan"
+	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/core/underway"
 	"hodometer/store"
@@ -129,6 +131,27 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 	kept, err := c.store.AttemptsOfLesson(t.Context(), id)
 	require.NoError(t, err)
 	require.Equal(t, []string{"forehand", "backhand"}, []string{string(kept[0].Stroke), string(kept[1].Stroke)}, "each counts for its own stroke")
+}
+
+// As a block begins, the chance that courtside shows is the one that the plan gives.
+func TestTheChanceCourtsideIsThePlansAtFirst(t *testing.T) {
+	compared := 0
+	for _, stored := range library.All()[:40] {
+		c := newClub(t)
+		id, block, planned := lessonWith(t, c, stored.Document.Name, c.student(ada()), c.student(named("Ben", student.Adult)))
+		seen := c.clock(id, 0, true, false)
+		for _, p := range planned.Plan.Prospects[0].Students {
+			for _, counter := range seen.Counters {
+				if counter.Block != block || counter.Student != p.Student || counter.Measure != p.Measure || counter.Chance == nil {
+					continue
+				}
+				compared++
+				require.NotNil(t, p.Chance, stored.Document.Name)
+				require.InDelta(t, *p.Chance, *counter.Chance, 1e-6, stored.Document.Name)
+			}
+		}
+	}
+	require.Greater(t, compared, 30)
 }
 
 // A device whose clock is a little ahead did nothing in the future: the lesson goes on from where it was sent to.

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/core/underway"
 	"hodometer/store"
 )
@@ -60,11 +61,18 @@ func (s *server) kit(ctx context.Context, id string, acts []underway.Act) (under
 	}
 	slices.Sort(students)
 	from, err := s.sources(ctx, all...)
-	return underway.Kit{
+	if err != nil {
+		return underway.Kit{}, stored, err
+	}
+	kit := underway.Kit{
 		ID: id, Revision: stored.Record.Revision, Archived: stored.Record.Archived, Document: d,
 		Drills: from.drills, Games: from.games, People: from.people(slices.Compact(students)), Settings: from.settings,
 		Clock: stored.Clock, Finished: stored.Finished, Counted: stored.Counted, At: s.now(), Done: stored.Acts,
-	}, stored, err
+	}
+	in := schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
+	in.Rates, err = s.rates(ctx, d, in)
+	kit.Rates = underway.RatesOf(in, kit)
+	return kit, stored, err
 }
 
 // act does what a device did, in order, and keeps all of it at once. What cannot be done is told and left out.
@@ -97,7 +105,7 @@ func (s *server) act(ctx context.Context, p byID, body Acts) (underway.Answered,
 func changes(kit *underway.Kit, done underway.Done, stored store.Underway) store.Changes {
 	c := store.Changes{Revision: stored.Record.Revision, Counted: done.Taken, Acts: done.Acts}
 	for _, act := range done.Acts {
-		if act.Clock != nil || act.Travel != nil {
+		if act.Clock != nil || act.Travel != nil || act.Change != nil && kit.Clock != nil {
 			c.Clock, c.Finished = kit.Clock, kit.Finished
 		}
 		if act.Clock == nil && act.Reason == nil && c.Document == nil {

@@ -257,6 +257,48 @@ async function years(count: number) {
   return { made, started, pages, cold, drag, memory, file }
 }
 
+/** From a tap to its count on screen, in the page, with the processor slowed down. */
+async function taps(): Promise<number[]> {
+  const club = await open('demo')
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await page.goto(club.url)
+  const near = (await (await fetch(`${club.url}/api/lessons?ahead=1&back=0`)).json()) as {
+    lessons: { id: string; title: string }[]
+  }
+  const id = near.lessons.find((lesson) => lesson.title === 'Noor and Teo')?.id ?? ''
+  await page.goto(`${club.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  for (let i = 0; i < 2; i++) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await page.waitForTimeout(500)
+  }
+  await page.getByRole('button', { name: 'Made', exact: true }).waitFor()
+  await page.waitForTimeout(3000)
+  const throttle = await page.context().newCDPSession(page)
+  await throttle.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  const times: number[] = []
+  for (let i = 0; i < 30; i++) {
+    times.push(
+      await page.evaluate<number>(`new Promise((resolve) => {
+        const count = document.querySelector('.count strong')
+        const before = count.textContent
+        const from = performance.now()
+        new MutationObserver((_, observer) => {
+          if (count.textContent === before) return
+          observer.disconnect()
+          requestAnimationFrame(() => resolve(performance.now() - from))
+        }).observe(count, { characterData: true, childList: true, subtree: true })
+        document.querySelector('.answer.made').click()
+      })`),
+    )
+    await page.waitForTimeout(200)
+  }
+  await page.close()
+  await club.close()
+  return times.sort((a, b) => a - b)
+}
+
+const tapped = await taps()
 const fitted = await road()
 const busy = await years(20)
 await browser.close()
@@ -275,6 +317,8 @@ console.table({
   'from an edit to new read-outs on screen at 4× slow-down, median, ms': preview.screen.toFixed(0),
   'from letting a block go to the fitted road on screen, median, ms': median(fitted).toFixed(0),
   'the same, slowest': (fitted.at(-1) ?? NaN).toFixed(0),
+  'from a tap to its count on screen at 4× slow-down, median, ms': median(tapped).toFixed(0),
+  'the same, slowest of thirty': (tapped.at(-1) ?? NaN).toFixed(0),
   'memory after the demo is loaded and listed, MiB': median(memory).toFixed(1),
   'twenty years: making them, s': (busy.made / 1000).toFixed(0),
   'twenty years: file, MB': busy.file.toFixed(1),

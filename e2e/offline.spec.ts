@@ -106,8 +106,11 @@ test('a lesson of six is run without the network, and every act is there once', 
   page = await phoneIn(folder, '2026-03-10T14:30:00')
   await courtside()
   await expect(page.getByRole('region', { name: 'Time' })).toContainText('Two and Away')
-  await expect(counting().getByText('2 of 3', { exact: true })).toBeVisible()
+  await expect(counting().getByText('0 of 0', { exact: true })).toBeVisible() // the harder version is counted anew
   await expect(page.getByRole('button', { name: 'Easier' })).toBeEnabled()
+  await press('Ines')
+  await tap('Ines', 'Made')
+  await expect(counting().getByText('1 of 1', { exact: true })).toBeVisible()
 
   // One of them has to go.
   await page.getByRole('button', { name: 'Who is here' }).click()
@@ -131,7 +134,7 @@ test('a lesson of six is run without the network, and every act is there once', 
   expect(kit.document.blocks.some((block) => block.version)).toBe(true)
   expect(kit.document.blocks.at(-1)?.people).toHaveLength(5)
   const entries = kit.counted.map(({ runs }) => runs.flatMap((run) => run.entries.map((entry) => entry.seq)))
-  expect(entries.map((list) => list.length).sort()).toEqual([...taps.values()].sort())
+  expect(entries.flat()).toHaveLength([...taps.values()].reduce((sum, n) => sum + n))
   for (const list of entries) expect(list).toEqual(list.map((_, i) => i))
   await page.context().close()
   rmSync(folder, { recursive: true, force: true })

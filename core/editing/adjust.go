@@ -34,13 +34,20 @@ func adjust(d lesson.Document, at int, c Edit, fresh []string, in schedule.Input
 }
 
 // parted cuts a block under way where it stands, so that what was counted so far stays what it was, and returns where what is left of it stands.
-// Before half a minute is gone, and where there is no room for one more block, it is not cut.
+// What was played has half a minute at least. Where less than that would be left, and where there is no room for one more block, all of it is counted
+// anew. One that has not begun stays as it is.
 func parted(d lesson.Document, at int, gone float64, fresh []string) (lesson.Document, int) {
 	block := d.Blocks[at]
-	if gone < 60*lesson.ShortestBlock || gone > block.Seconds()-60*lesson.ShortestBlock || len(d.Blocks) >= lesson.MaxBlocks || len(fresh) == 0 {
+	if gone <= 0 || len(fresh) == 0 {
 		return d, at
 	}
-	played, rest := block.Cut(float64(int(gone/0.6)) / 100)
+	minutes := max(lesson.ShortestBlock, float64(int(gone/0.6))/100)
+	if block.Minutes-minutes < lesson.ShortestBlock || len(d.Blocks) >= lesson.MaxBlocks {
+		d.Blocks = slices.Clone(d.Blocks)
+		d.Blocks[at].Continues, d.Blocks[at].ID, d.Blocks[at].Anew = block.CountedAs(), fresh[0], true
+		return d, at
+	}
+	played, rest := block.Cut(minutes)
 	rest.ID, rest.Anew = fresh[0], true
 	d.Blocks = slices.Replace(slices.Clone(d.Blocks), at, at+1, played.Played(d.Students), rest)
 	return d, at + 1

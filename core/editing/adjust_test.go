@@ -42,7 +42,11 @@ func TestADrillIsChangedOnTheSpot(t *testing.T) {
 	require.Equal(t, "Coin", back.Title)
 	require.Empty(t, back.Steps, "taken twice it is the first one")
 
-	require.Len(t, sample.Apply(t, d, editing.Edit{Kind: editing.Adjust, Block: "3", Gone: 20, Size: 1.25}, in).Document.Blocks, 6, "before half a minute nothing was counted that would be another drill")
+	for gone, minutes := range map[float64][]float64{0: {10, 5}, 20: {0.5, 9.5}, 590: {10, 5}} {
+		soon := sample.Apply(t, d, editing.Edit{Kind: editing.Adjust, Block: "3", Gone: gone, Size: 1.25}, in).Document
+		require.Equal(t, minutes, minutesOf(soon)[2:4], "no part is shorter than half a minute")
+		require.Equal(t, gone != 590, soon.Blocks[2].CountedAs() == "3", "%g s: what was counted was another drill", gone)
+	}
 	for _, wrong := range []editing.Edit{{Kind: editing.Adjust, Block: "3"}, {Kind: editing.Adjust, Block: "1", Size: 2}, {Kind: editing.Adjust, Block: "3", Size: 0.001}} {
 		_, err := editing.Apply(t.Context(), d, wrong, []string{"x"}, in)
 		require.Error(t, err)

@@ -110,17 +110,26 @@ func (c Course) Stand(devices ...[]tally.Entry) Standing {
 	if c.Check() != nil {
 		return c.unknown()
 	}
-	m := c.Machine()
-	states := []State{0}
 	entries := tally.InOrder(devices...)
-	for _, entry := range entries {
-		states = c.step(m, states, entry)
-	}
+	m, states := c.stepped(entries)
 	s := c.standing(m, states, tally.CountOf(entries))
 	if n := len(entries); n > 0 && !s.Met && c.tooSlow(entries[n-1]) {
 		s.Sentence += fmt.Sprintf("; the last one got to %s: too slow", units.Count(entries[n-1].Strokes, "stroke", "strokes"))
 	}
 	return s
+}
+
+// States are the states of a course that makes sense which are possible after what several devices counted; see Stand.
+func (c Course) States(devices ...[]tally.Entry) (*Machine, []State) {
+	return c.stepped(tally.InOrder(devices...))
+}
+
+func (c Course) stepped(entries []tally.Entry) (*Machine, []State) {
+	m, states := c.Machine(), []State{0}
+	for _, entry := range entries {
+		states = c.step(m, states, entry)
+	}
+	return m, states
 }
 
 // tooSlow says whether a rally got longer than any that is wanted.

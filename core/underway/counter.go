@@ -28,6 +28,8 @@ type Counter struct {
 	Unit     score.Unit        `json:"unit" description:"What is counted one after the other"`
 	TooLong  int               `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
 	Standing score.Standing    `json:"standing" description:"How far along the goal is"`
+	Chance   *float64          `json:"chance" description:"That the goal is met in the time that is left of the block; null where that is not worked out"`
+	Hope     string            `json:"hope" description:"The same in words, with how many attempts are left; empty where that is not worked out"`
 	Party    string            `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
 	Shared   string            `json:"shared" description:"Who is on one count, in words; empty where each counts alone"`
 	Against  string            `json:"against" description:"Who wins what this student loses; empty where nobody does"`
@@ -65,7 +67,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 			met, faults := make([]int, len(mine.Measures)), seen(person, summaries)
 			for i, m := range mine.Measures {
 				c := Counter{
-					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: document.Name, Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
+					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: playedAs(block, document), Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
 				}
@@ -81,6 +83,14 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 		}
 	}
 	return counters
+}
+
+// playedAs is what the drill of a block is called: by the title of the block where it was changed on the spot.
+func playedAs(b lesson.Block, d drill.Document) string {
+	if b.Changed() != "" {
+		return b.Title
+	}
+	return d.Name
 }
 
 // seen is what to watch in somebody, and how often it was seen in a lesson.

@@ -97,5 +97,13 @@ func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 		return nil, err
 	}
 	k.becomes(edited.Document)
+	// What goes on from a drill that was changed is on at once.
+	begins := 0.0
+	for _, block := range k.Document.Blocks {
+		if block.ID == fresh[0] && block.Anew && k.Clock != nil && k.Clock.At(a.At) < begins {
+			k.Clock = &lesson.Clock{Anchor: a.At, Second: begins, Running: k.Clock.Running}
+		}
+		begins += block.Seconds()
+	}
 	return edited.Sentences, nil
 }

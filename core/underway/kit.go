@@ -32,6 +32,7 @@ type Kit struct {
 	Settings coach.Settings            `json:"settings"`
 	Clock    *lesson.Clock             `json:"clock" description:"Null before the lesson is begun"`
 	Finished bool                      `json:"finished"`
+	Rates    []Rates                   `json:"rates" description:"What is known of the students, by block"`
 	Counted  []Counted                 `json:"counted" description:"What was counted so far"`
 	At       time.Time                 `json:"at" description:"When it was packed, by the clock of the program"`
 	Done     []string                  `json:"done" description:"Identifiers of the acts that are in it: done again, they change nothing"`

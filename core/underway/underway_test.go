@@ -49,6 +49,17 @@ func kitOf(people int, drills ...library.Stored) underway.Kit {
 		k.People = append(k.People, lesson.Person{ID: id, Profile: student.Profile{Name: fmt.Sprintf("Player %c", 'A'+i), Hand: hand, Age: student.Adult, Watch: []string{"late split step"}}})
 		k.Document.Students = append(k.Document.Students, id)
 	}
+	for _, b := range k.Document.Blocks[2:] {
+		r := underway.Rates{Block: b.ID, Students: k.Document.Students}
+		for i := range k.People {
+			of := make([]float64, len(k.Drills[b.Drill].Measures))
+			for j := range of {
+				of[j] = 0.4 + 0.05*float64(i) + 0.03*float64(j)
+			}
+			r.Of = append(r.Of, of)
+		}
+		k.Rates = append(k.Rates, r)
+	}
 	return k
 }
 
@@ -196,4 +207,48 @@ func toJSON(t require.TestingT, v any) string {
 	text, err := json.Marshal(v)
 	require.NoError(t, err)
 	return string(text)
+}
+
+// What is left of a block, and what was made, moves the chance to meet a goal in it: later and missed never more likely, made never less.
+func TestTheChanceInTheTimeThatIsLeft(t *testing.T) {
+	said := 0
+	for _, stored := range library.All() {
+		k := kitOf(2, stored)
+		block := k.Document.Blocks[2].ID
+		do(t, &k, underway.Act{ID: idOf(4, 1), At: four, Clock: &underway.ClockChange{Second: 1200, Running: true}})
+		chance := func(k underway.Kit, seconds float64) *float64 {
+			for _, c := range view(t, k, after(seconds)).Counters {
+				if c.Student == k.Document.Students[0] && c.On {
+					return c.Chance
+				}
+			}
+			return nil
+		}
+		first := chance(k, 0)
+		if first == nil {
+			continue
+		}
+		said++
+		last := *first
+		for seconds := 60.0; seconds < 480; seconds += 60 {
+			now := *chance(k, seconds)
+			require.LessOrEqual(t, now, last+1e-12, "%s, later", stored.Document.Name)
+			last = now
+		}
+		measure := view(t, k, four).Counters[0].Measure
+		tap := func(n int, kind tally.Kind) underway.Kit {
+			then := k.Copy()
+			for i := range n {
+				do(t, &then, underway.Act{ID: idOf(4, 2+i), At: four, Tap: &underway.Tap{Run: idOf(5, 1), Block: block, Student: k.Document.Students[0], Measure: measure, Entry: tally.Entry{Seq: i, Kind: kind, At: four}}})
+			}
+			return then
+		}
+		if made := chance(tap(1, tally.Made), 0); made != nil {
+			require.GreaterOrEqual(t, *made, *first-1e-12, "%s, one made", stored.Document.Name)
+		}
+		if missed := chance(tap(1, tally.Missed), 0); missed != nil {
+			require.LessOrEqual(t, *missed, *first+1e-12, "%s, one missed", stored.Document.Name)
+		}
+	}
+	require.Greater(t, said, 30)
 }

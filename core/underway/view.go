@@ -29,11 +29,15 @@ func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
 	if err != nil {
 		return Courtside{}, err
 	}
+	counters := k.counters(in)
+	if err := k.chances(ctx, counters, timetable, in, k.at(now)); err != nil {
+		return Courtside{}, err
+	}
 	return Courtside{
 		Lesson: plan.Lesson{
 			ID: k.ID, Revision: k.Revision, Archived: k.Archived, State: k.state(), Document: k.Document, People: plan.People(in), Clashes: []string{},
 			Plan: plan.Plan{Timetable: timetable, Findings: []finding.Finding{}, Cautions: []string{}, Metrics: []metric.Metric{}, Prospects: []prospect.Block{}},
 		},
-		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Counters: k.counters(in),
+		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Counters: counters,
 	}, nil
 }

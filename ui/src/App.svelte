@@ -11,7 +11,6 @@
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
-  import { takeAlong } from './device/along'
   import { drafts } from './lib/drafts/drafts.svelte'
   import UnsavedDrafts from './lib/UnsavedDrafts.svelte'
   import Notice from './lib/Notice.svelte'
@@ -45,9 +44,15 @@
   let main = $state<HTMLElement>()
 
   theme.apply()
+  /** Packs the lessons of today and tomorrow; without an answer those that are packed already stay. */
+  async function packNext() {
+    const { takeAlong } = await import('./device/along')
+    await takeAlong().catch(() => undefined)
+  }
+
   onMount(() => drafts.start(client))
   onMount(() => {
-    const packing = setTimeout(() => void takeAlong().catch(() => undefined), packAfter)
+    const packing = setTimeout(() => void packNext(), packAfter)
     return () => clearTimeout(packing)
   })
 

@@ -5186,6 +5186,8 @@ export interface components {
             called: string;
             /** @description What can be changed in its drill on the spot */
             can: components["schemas"]["LessonAdjustable"];
+            /** @description That the goal is met in the time that is left of the block; null where that is not worked out */
+            chance: null | number;
             /** @description Right or wrong choice is marked with each ball */
             choices: boolean;
             count: components["schemas"]["TallyCount"];
@@ -5201,6 +5203,8 @@ export interface components {
             /** @description What to watch in this student, and how often it was seen in this lesson */
             faults: components["schemas"]["TallySeen"][];
             goal: string;
+            /** @description The same in words, with how many attempts are left; empty where that is not worked out */
+            hope: string;
             /** @description The number of the measure */
             measure: number;
             /** @description Misses are marked net, long or wide */
@@ -5270,9 +5274,17 @@ export interface components {
             id: string;
             /** @description Those of the lesson, and others who may come to it; those who are gone are missing */
             people: components["schemas"]["LessonPerson"][];
+            /** @description What is known of the students, by block */
+            rates: components["schemas"]["UnderwayRates"][];
             /** Format: int64 */
             revision: number;
             settings: components["schemas"]["CoachSettings"];
+        };
+        UnderwayRates: {
+            block: string;
+            /** @description By student, then by measure: the chance of one attempt */
+            of: number[][];
+            students: string[];
         };
         UnderwayReason: {
             /**

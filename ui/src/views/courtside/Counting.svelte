@@ -27,6 +27,8 @@
     harder: string
     onharder: () => void
     ongoon: () => void
+    /** The total is kept small, for players who would look at it. */
+    quiet: boolean
     /** The student whose turn it is. */
     turn: string
   }
@@ -40,6 +42,7 @@
     harder,
     onharder,
     ongoon,
+    quiet,
     turn: whose = $bindable(),
   }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
@@ -187,7 +190,7 @@
   <section class="counting" aria-label="Counting">
     <div class="upper">
       {#if people.length > 1}
-        <div class="people" class:many={people.length > 6} role="group" aria-label="Whose turn">
+        <div class="people" class:many={people.length > 5} role="group" aria-label="Whose turn">
           {#each people as each, i (each.student)}
             <button
               class="btn"
@@ -219,7 +222,7 @@
           <FaceClock face={counter.face} name="{counter.counted}.{counter.measure}" {oncall} />
         {/key}
       {/if}
-      <p class="count" aria-live="polite">
+      <p class="count" class:quiet aria-live="polite">
         <span
           ><strong class="drum-digits">{number}</strong>{what && ` ${what}`}{count.unsure
             ? ', undoing…'
@@ -241,7 +244,9 @@
       </p>
       <p class="px-1 text-sm">
         {counter.shared || counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
-            .sentence}{:else}<strong>Met ✓</strong>{/if}
+            .sentence}.{#if counter.hope}&nbsp;{counter.hope[0]?.toUpperCase()}{counter.hope.slice(
+              1,
+            )}.{/if}{:else}<strong>Met ✓</strong>{/if}
       </p>
       {#if counter.detail}<p class="px-1 text-sm">{counter.detail}</p>{/if}
       {#if counter.faults.length}
@@ -453,6 +458,9 @@
   .count strong {
     font-size: clamp(1.7rem, 5dvh, 2.6rem);
     line-height: 1.1;
+  }
+  .count.quiet strong {
+    font-size: 1.05rem;
   }
   .two {
     display: grid;

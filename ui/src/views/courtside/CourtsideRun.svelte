@@ -42,6 +42,12 @@
   let more = $state<HTMLDialogElement>()
   /** Whose turn it is: it stays theirs when the drill is changed. */
   let turn = $state('')
+  let quiet = $state(localStorage.getItem('hodometer.quiet') === 'on')
+
+  function keepQuiet(on: boolean) {
+    quiet = on
+    localStorage.setItem('hodometer.quiet', on ? 'on' : 'off')
+  }
 
   const scheduled = $derived(run.scheduled)
   const blockCounters = $derived(run.counters.filter((counter) => counter.block === scheduled?.block))
@@ -132,9 +138,13 @@
           : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
-    <div class="road px-3">
-      <Road plan={run.data.lesson.plan} at={run.second} selected={scheduled?.block} height={74} />
-    </div>
+    {#if run.said}
+      <Said {run} />
+    {:else}
+      <div class="road px-3">
+        <Road plan={run.data.lesson.plan} at={run.second} selected={scheduled?.block} height={74} />
+      </div>
+    {/if}
 
     <section class="cue" aria-live="polite" aria-label="Now">
       <p class="now">{run.cue?.text ?? 'Ready when you are'}</p>
@@ -149,7 +159,6 @@
         </ul>
       {/if}
     </section>
-    {#if run.said}<Said {run} />{/if}
     {#if run.next && !over}
       <p class="next"><span>Next, in {minutes(run.next.second - run.second)}:</span> {run.next.text}</p>
     {/if}
@@ -193,6 +202,7 @@
           counters={blockCounters}
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}
+          {quiet}
           bind:turn
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
           oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}
@@ -236,6 +246,14 @@
     {#if blockCounters[0] && !over}
       <OnTheSpot can={blockCounters[0].can} onadjust={(change) => (more?.close(), void run.adjust(change))} />
     {/if}
+    <label class="mb-3 flex min-h-11 items-center gap-3">
+      <input
+        type="checkbox"
+        class="checkbox"
+        checked={quiet}
+        onchange={(event) => keepQuiet(event.currentTarget.checked)}
+      /> Keep the count small
+    </label>
     <Sounds {voice} />
     {#if run.begun}
       <h2 class="mt-6 text-lg">End of the lesson</h2>

@@ -11,10 +11,7 @@
 </script>
 
 <div class="said" role="status">
-  <p>
-    {run.said?.sentences.join(' ')}
-    <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
-  </p>
+  <p>{run.said?.sentences.join(' ')}</p>
   {#if run.said?.asks}
     <div class="why" role="group" aria-label="Why">
       {#each reasons as why (why)}
@@ -22,12 +19,20 @@
       {/each}
     </div>
   {/if}
+  <p class="after">
+    <button class="link" onclick={() => void run.unsaid()}>Take that back</button>
+    <button class="link" onclick={() => (run.said = undefined)}>All right</button>
+  </p>
 </div>
 
 <style>
   .said {
     padding: 0 1rem;
     font-size: 0.9rem;
+  }
+  .after {
+    display: flex;
+    justify-content: space-between;
   }
   .link {
     min-height: 44px;

@@ -18,6 +18,7 @@ import { seen, type Core } from '../../device/core'
 import type { Kits } from '../../device/kits'
 import type { Kept, Packed, Tap, Whose } from '../../device/store'
 import { notices } from '../../lib/notice.svelte'
+import { instant } from '../../lib/words'
 
 const retryAfter = 3000
 const tick = 250
@@ -63,6 +64,8 @@ export class Run {
   #changing: { before: LessonDocument; asks: string } | undefined
   /** How much is being written down: what comes meanwhile does not know of it. */
   #writing = 0
+  /** Counts that are being written down. */
+  #typed: Waiting[] = []
   #kept: Kept[] = []
   /** Which acts are in what is shown. */
   #shown: string[] = []
@@ -172,7 +175,8 @@ export class Run {
     const open = this.#kept.filter((kept) => !kept.answered && !kept.refused)
     this.unanswered = open.length
     this.refused = this.#kept.flatMap((kept) => kept.refused ?? [])
-    this.waiting = open.flatMap(({ act }) => (act.tap && !this.#shown.includes(act.id) ? [act.tap] : []))
+    const missing = open.flatMap(({ act }) => (act.tap && !this.#shown.includes(act.id) ? [act.tap] : []))
+    this.waiting = [...missing, ...this.#typed]
   }
 
   /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */
@@ -298,7 +302,22 @@ export class Run {
 
   async tap(block: string, whose: Whose, tap: Tap) {
     this.#taken = [...this.#taken, { block, whose }].slice(-200)
-    await this.#write(() => this.device.queue.count(this.#id, block, whose, tap))
+    await this.#count(block, whose, tap)
+  }
+
+  /** Shows a count at once, and writes it down. */
+  async #count(block: string, whose: Whose, tap: Tap) {
+    const entry = { ...tap, seq: 0, at: instant() }
+    const one = { run: '', block, ...whose, entry }
+    this.#typed = [...this.#typed, one]
+    this.#await()
+    await this.#write(async () => {
+      try {
+        await this.device.queue.count(this.#id, block, whose, tap)
+      } finally {
+        this.#typed = this.#typed.filter((each) => each !== one)
+      }
+    })
   }
 
   /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
@@ -313,7 +332,7 @@ export class Run {
         act.block === block && act.whose.student === whose.student && act.whose.measure === whose.measure,
     )
     this.#taken = this.#taken.filter((_, i) => i !== at)
-    await this.#write(() => this.device.queue.count(this.#id, block, whose, { kind: 'undo' }))
+    await this.#count(block, whose, { kind: 'undo' })
   }
 
   /** Writes something down and sends it. Where no answer came the last time, this device works it out meanwhile. */
@@ -324,8 +343,8 @@ export class Run {
     } catch (error) {
       notices.wrong(error)
     }
-    this.#writing--
     await this.#read()
+    this.#writing--
     if (!this.reached) void this.#see()
     await this.deliver()
   }

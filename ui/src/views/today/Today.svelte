@@ -6,7 +6,6 @@
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
-  import Along from './Along.svelte'
   import { dayName } from '../../lib/words'
 
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'near'], queryFn: () => diary(0, 1) }))
@@ -33,4 +32,6 @@
     {/each}
   {/snippet}
 </Async>
-{#if query.error instanceof Unreachable && query.data === undefined}<Along />{/if}
+{#if query.error instanceof Unreachable && query.data === undefined}
+  {#await import('./Along.svelte') then { default: Along }}<Along />{/await}
+{/if}
