@@ -113,12 +113,18 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	if answer.Changes, err = s.changes(ctx, p.ID); err != nil {
 		return Afterwards{}, err
 	}
+	attempts, err := s.store.AttemptsOfLesson(ctx, p.ID)
+	if err != nil {
+		return Afterwards{}, err
+	}
 	for _, person := range run.Lesson.People {
 		r := Result{Student: person.ID, Name: person.Name, Faults: []tally.Seen{}}
-		for _, c := range answer.Counters {
-			if c.Student == person.ID && len(r.Faults) == 0 {
-				r.Faults = slices.DeleteFunc(slices.Clone(c.Faults), func(s tally.Seen) bool { return s.Times == 0 })
+		for _, a := range attempts {
+			if a.Student == person.ID {
+				r.Faults = tally.AddSeen(r.Faults, a.Faults...)
 			}
+		}
+		for _, c := range answer.Counters {
 			if c.Student == person.ID && (c.Unit == score.Ball || c.Unit == score.Rally) { // what is no ball is counted for itself
 				r.add(c.Count)
 			}

@@ -112,6 +112,7 @@ type WorkedGame struct {
 	Document  game.Document   `json:"document" description:"With what was done to it first"`
 	Usual     []game.Version  `json:"usual" description:"Versions that it can have, without those that it has"`
 	OnCourt   report.OnCourt  `json:"onCourt"`
+	Chances   game.Chances    `json:"chances" description:"Those that it was worked out with, all of them"`
 	Metrics   []metric.Metric `json:"metrics"`
 	Sentences []string        `json:"sentences"`
 	Near      float64         `json:"near" description:"Chance that the near side wins"`
@@ -290,6 +291,7 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 		return WorkedGame{}, err
 	}
 	w.Metrics, w.Sentences, w.Tempo = d.Rules.Metrics(f, body.Chances, tempo), d.Rules.Sentences(), tempo
+	w.Chances = body.Chances.All(&d.Rules)
 	w.Near, w.Far, w.Nobody, w.Length = f.Near, f.Far, f.Nobody, lengthOf(f, tempo)
 	if w.OnCourt, err = report.OfGame(d, settings); err != nil {
 		return w, err

@@ -31,6 +31,12 @@ const offline = VitePWA({
     clientsClaim: true,
     navigateFallback: null,
     runtimeCaching: [
+      // The courts there are: the same for as long as the program is the same.
+      {
+        urlPattern: ({ url }) => url.pathname === '/api/courts',
+        handler: 'NetworkFirst',
+        options: { cacheName: 'courts' },
+      },
       {
         urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
         handler: 'NetworkFirst',

@@ -64,6 +64,15 @@ func (c Chances) of(a Award, side int) float64 {
 	return usuallyEnds
 }
 
+// All are the chances of everything in a game that is worth points of its own: those that are said, and what is usual of the others.
+func (c Chances) All(r *Rules) Chances {
+	all := Chances{NearFeeds: c.NearFeeds, FarFeeds: c.FarFeeds}
+	for _, a := range r.Awards {
+		all.Awards = append(all.Awards, Chance{Award: a.ID, Near: c.of(a, 0), Far: c.of(a, 1)})
+	}
+	return all
+}
+
 // near is the chance that the near side wins a rally.
 func (c Chances) near(feed int16) float64 { return [2]float64{c.NearFeeds, c.FarFeeds}[feed] }
 

@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
@@ -43,9 +44,10 @@ type Cue struct {
 
 // Role is what one person does.
 type Role struct {
-	Name  string `json:"name"`
-	Short string `json:"short" description:"What to call them on court"`
-	Role  string `json:"role"`
+	Name  string       `json:"name"`
+	Short string       `json:"short" description:"What to call them on court"`
+	Role  string       `json:"role"`
+	At    *court.Point `json:"at,omitempty" description:"Where on the court; missing where that is not known"`
 }
 
 // Cues writes every cue of a lesson with its second, in order: what to do, who is where, what to say, what
@@ -66,7 +68,7 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		for _, call := range l.Block.Calls {
 			cues = append(cues, Cue{Second: s.Start + call.Minute*60, Block: s.Block, Kind: CallOut, Text: call.Text, Roles: []Role{}})
 		}
-		cues = append(cues, swaps(l, s)...)
+		cues = append(cues, swaps(l, s, in.Court(d))...)
 		if s.Load != nil {
 			cues = append(cues, drillCues(l, s, in)...)
 		}
@@ -76,10 +78,12 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 		cues = append(cues, Cue{Second: p.Planned, Block: last.Block, Kind: End, Text: "End of the lesson", Roles: []Role{}})
 	}
 	slices.SortStableFunc(cues, func(a, b Cue) int { return cmp.Compare(a.Second, b.Second) })
-	starts := map[string]float64{}
+	starts, ends := map[string]float64{}, map[string]float64{}
 	for _, s := range p.Blocks {
-		starts[s.Block] = s.Start
+		starts[s.Block], ends[s.Block] = s.Start, s.End
 	}
+	// What a block is too short for is not said in the next one.
+	cues = slices.DeleteFunc(cues, func(c Cue) bool { return c.Kind != End && c.Second > starts[c.Block] && c.Second >= ends[c.Block] })
 	for i, cue := range cues {
 		cues[i].After = units.Elapsed(cue.Second - starts[cue.Block])
 	}
@@ -99,7 +103,7 @@ func moves(s schedule.ScheduledBlock) string {
 }
 
 // swaps say who is where at the beginning of each round.
-func swaps(l schedule.Prepared, s schedule.ScheduledBlock) []Cue {
+func swaps(l schedule.Prepared, s schedule.ScheduledBlock, c court.Court) []Cue {
 	if s.Table == nil {
 		return nil
 	}
@@ -123,8 +127,14 @@ func swaps(l schedule.Prepared, s schedule.ScheduledBlock) []Cue {
 		if round.Begins != "" {
 			cue.Text += ". The " + round.Begins + " side begins"
 		}
+		var places []court.Point
+		if l.Form().Kind != rotation.Stations { // where these are only the coach knows
+			places = l.Form().Places(round, c)
+		}
 		for j, seat := range round.Seats {
-			cue.Roles[j] = role(l, seat)
+			if cue.Roles[j] = role(l, seat); places != nil {
+				cue.Roles[j].At = &places[j]
+			}
 		}
 		cues = append(cues, cue)
 	}

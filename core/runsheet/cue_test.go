@@ -7,6 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/court"
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"hodometer/core/runsheet"
@@ -32,8 +33,9 @@ func TestRunSheet(t *testing.T) {
 	}
 	require.Equal(t, "Body warm-up", at(0, runsheet.Begin).Text)
 	require.Equal(t, "Backhand volleys", at(8*60+120, runsheet.CallOut).Text)
-	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "volleys"}, {Name: "Ben", Short: "Ben", Role: "feeds"}}, at(480, runsheet.Swap).Roles)
-	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "feeds"}, {Name: "Ben", Short: "Ben", Role: "volleys"}}, at(540, runsheet.Swap).Roles)
+	const tennis = 23.7744 // metres, 78 ft; who volleys is at the net, and who feeds faces them
+	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}}, {Name: "Ben", Short: "Ben", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}}, at(480, runsheet.Swap).Roles)
+	require.Equal(t, []runsheet.Role{{Name: "Ada", Short: "Ada", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}, {Name: "Ben", Short: "Ben", Role: "volleys", At: &court.Point{Y: -0.12 * tennis}}}, at(540, runsheet.Swap).Roles)
 	feed := at(18*60+80, runsheet.Feed)
 	require.Contains(t, feed.Text, "6 balls a turn, 3.5 s apart. One line of 2. Goal: 10 made in all")
 	require.Equal(t, "left-handed: mirror it", feed.Roles[1].Role)
@@ -45,7 +47,7 @@ func TestRunSheet(t *testing.T) {
 	// Alone, the student pairs with the coach.
 	in.People, d.Students = in.People[:1], d.Students[:1]
 	sheet = runsheet.Cues(d, sample.Planned(t, d, in).Timetable, in)
-	require.Equal(t, runsheet.Role{Name: "Coach", Short: "Coach", Role: "feeds"}, at(480, runsheet.Swap).Roles[1])
+	require.Equal(t, runsheet.Role{Name: "Coach", Short: "Coach", Role: "feeds", At: &court.Point{Y: 0.3 * tennis}}, at(480, runsheet.Swap).Roles[1])
 }
 
 func TestRunSheetSaysWhoIsWhere(t *testing.T) {
@@ -107,4 +109,26 @@ func TestPeopleOfOneNameAreToldApartEverywhere(t *testing.T) {
 	require.Equal(t, "Ada F., Ada M. and 2 more", schedule.Titled(d, in).Title)
 	d.Title = "Tuesday"
 	require.Equal(t, "Tuesday", schedule.Titled(d, in).Title)
+}
+
+// Who changes places has a place on the court in each round, and another one in the next.
+func TestRolesHavePlaces(t *testing.T) {
+	d, in := sample.Hour()
+	table, _, err := schedule.Make(t.Context(), d, in)
+	require.NoError(t, err)
+	var rounds []runsheet.Cue
+	for _, cue := range runsheet.Cues(d, table, in) {
+		if cue.Kind == runsheet.Swap {
+			rounds = append(rounds, cue)
+		}
+	}
+	require.Greater(t, len(rounds), 3)
+	for i, cue := range rounds {
+		for j, role := range cue.Roles {
+			require.NotNil(t, role.At)
+			if i > 0 {
+				require.NotEqual(t, *rounds[i-1].Roles[j].At, *role.At, "round %d: %s goes to the other end", i, role.Name)
+			}
+		}
+	}
 }

@@ -139,6 +139,21 @@ func ForDrill(id string, d drill.Document, people int, space load.Space, s coach
 	return lesson.Block{Kind: lesson.Drill, Title: d.Name, Minutes: math.Ceil(need / 60), Effort: d.Effort, Drill: id, Calls: []lesson.Call{}}
 }
 
+// Court is the one that a lesson is drawn on: that of the place, of its first drill, or the first of its sport.
+func (in Inputs) Court(d lesson.Document) court.Court {
+	ids := []court.ID{d.Space.Court}
+	for _, b := range d.Blocks {
+		ids = append(ids, in.Drills[b.Plays()].Court)
+	}
+	for _, id := range ids {
+		if c, err := court.Find(id); err == nil {
+			return c
+		}
+	}
+	all := court.All()
+	return all[max(0, slices.IndexFunc(all, func(c court.Court) bool { return c.Sport == in.Sport() }))]
+}
+
 // Sport is what most of the people play; tennis without people.
 func (in Inputs) Sport() court.Sport {
 	counts := map[court.Sport]int{}

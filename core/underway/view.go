@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/core/court"
 	"hodometer/core/finding"
 	"hodometer/core/lesson"
 	"hodometer/core/metric"
@@ -19,6 +20,7 @@ type Courtside struct {
 	Sheet    []runsheet.Cue `json:"sheet"`
 	Clock    *lesson.Clock  `json:"clock" description:"Null before the lesson is begun"`
 	Second   float64        `json:"second" description:"Second of the lesson at this instant"`
+	Court    court.ID       `json:"court" description:"On which everybody's places are"`
 	Counters []Counter      `json:"counters" description:"One for each drill block, student and measure"`
 }
 
@@ -38,6 +40,6 @@ func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
 			ID: k.ID, Revision: k.Revision, Archived: k.Archived, State: k.state(), Document: k.Document, People: plan.People(in), Clashes: []string{},
 			Plan: plan.Plan{Timetable: timetable, Findings: []finding.Finding{}, Cautions: []string{}, Metrics: []metric.Metric{}, Prospects: []prospect.Block{}},
 		},
-		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Counters: counters,
+		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Court: in.Court(k.Document).ID, Counters: counters,
 	}, nil
 }

@@ -4537,6 +4537,8 @@ export interface components {
             text: string;
         };
         RunsheetRole: {
+            /** @description Where on the court; missing where that is not known */
+            at?: components["schemas"]["CourtPoint"];
             name: string;
             role: string;
             /** @description What to call them on court */
@@ -5131,6 +5133,8 @@ export interface components {
             clock: null | components["schemas"]["LessonClock"];
             /** @description One for each drill block, student and measure */
             counters: components["schemas"]["UnderwayCounter"][];
+            /** @description On which everybody's places are */
+            court: string;
             /** @description On the clock; what there is to think about stands in its plan elsewhere */
             lesson: components["schemas"]["PlanLesson"];
             /** @description What could not be done; all the rest is */
@@ -5240,6 +5244,8 @@ export interface components {
             clock: null | components["schemas"]["LessonClock"];
             /** @description One for each drill block, student and measure */
             counters: components["schemas"]["UnderwayCounter"][];
+            /** @description On which everybody's places are */
+            court: string;
             /** @description On the clock; what there is to think about stands in its plan elsewhere */
             lesson: components["schemas"]["PlanLesson"];
             /**
@@ -5435,6 +5441,8 @@ export interface components {
             simulation: components["schemas"]["Simulation"];
         };
         WorkedGame: {
+            /** @description Those that it was worked out with, all of them */
+            chances: components["schemas"]["GameChances"];
             /** @description With what was done to it first */
             document: components["schemas"]["GameDocument"];
             /** @description Points with which both sides win about equally often, the fairest first; none where there are none */

@@ -25,6 +25,7 @@
   import StandPicture from './StandPicture.svelte'
   import VersionChoice from './VersionChoice.svelte'
   import { Voice } from './voice.svelte'
+  import Whereabouts from './Whereabouts.svelte'
   import WhoIsHere from './WhoIsHere.svelte'
 
   interface Props {
@@ -152,11 +153,19 @@
         {#if run.roles.kind === 'swap' && run.second - run.roles.second < swapShown}<p class="swap">
             {run.roles.text}
           </p>{/if}
-        <ul class="roles" aria-label={run.roles.text}>
-          {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role, i (i)}
-            <li><strong>{role.name}</strong> {role.role}</li>
-          {/each}
-        </ul>
+        <div class="who">
+          <ul class="roles" aria-label={run.roles.text}>
+            {#each run.roles.roles.filter((r) => r.role !== 'as drawn') as role, i (i)}
+              <li><strong>{role.name}</strong> {role.role}</li>
+            {/each}
+          </ul>
+          <Whereabouts
+            court={run.data.court}
+            now={run.roles.roles}
+            next={run.nextRoles}
+            second={run.second}
+          />
+        </div>
       {/if}
     </section>
     {#if run.next && !over}
@@ -349,11 +358,18 @@
     padding: 0.1rem 0.6rem;
     border-radius: var(--radius-field);
   }
+  /* Who is where, in words and drawn, side by side. */
+  .who {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0.75rem;
+    margin-top: 0.25rem;
+  }
   .roles {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(10rem, 1fr));
-    column-gap: 0.75rem;
-    margin-top: 0.25rem;
+    grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+    align-content: start;
+    gap: 0.3rem 0.75rem;
   }
   .next {
     padding: 0.35rem 1rem;

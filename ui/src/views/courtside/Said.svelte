@@ -7,11 +7,19 @@
     run: Run
   }
   let { run }: Props = $props()
+  const first = $derived(run.said?.sentences[0])
+  const more = $derived(run.said?.sentences.slice(1) ?? [])
   const reasons: Why[] = ['too easy', 'swamped', 'tired', 'stiff']
 </script>
 
 <div class="said" role="status">
-  <p>{run.said?.sentences.join(' ')}</p>
+  <p>{first}</p>
+  {#if more.length}
+    <details>
+      <summary>and {more.length} more</summary>
+      <p>{more.join(' ')}</p>
+    </details>
+  {/if}
   {#if run.said?.asks}
     <div class="why" role="group" aria-label="Why">
       {#each reasons as why (why)}
@@ -29,6 +37,11 @@
   .said {
     padding: 0 1rem;
     font-size: 0.9rem;
+  }
+  summary {
+    min-height: 44px;
+    padding-block: 0.6rem;
+    cursor: pointer;
   }
   .after {
     display: flex;

@@ -142,6 +142,13 @@ export class Run {
     )
   }
 
+  /** The next change of roles in the block that is on. */
+  get nextRoles(): Cue | undefined {
+    return this.#calls.find(
+      (cue) => cue.second > this.second && cue.roles.length > 0 && cue.block === this.scheduled?.block,
+    )
+  }
+
   #show(data: Courtside) {
     this.data = data
     this.#since = Date.now()
@@ -276,7 +283,7 @@ export class Run {
   async because(why: Why) {
     if (!this.said?.asks) return
     const of = this.said.asks
-    this.said = { ...this.said, asks: '', sentences: [...this.said.sentences, `Noted: ${why}.`] }
+    this.said = { ...this.said, asks: '', sentences: [`${this.said.sentences.join(' ')} Noted: ${why}.`] }
     await this.#do({ reason: { of, why } })
   }
 
@@ -345,7 +352,7 @@ export class Run {
     }
     await this.#read()
     this.#writing--
-    if (!this.reached) void this.#see()
+    if (!this.reached) await this.#see()
     await this.deliver()
   }
 

@@ -50,8 +50,8 @@
   }
   /** How often a bonus comes by a side, of ten: of the rallies that it wins or loses, else of all. */
   const often = (award: GameAward, side: 'near' | 'far') => {
-    const said = asked.chances.awards?.find((each) => each.award === award.id)?.[side]
-    return Math.round(100 * (said ?? (award.ends ? 0.1 : 0.5))) / 10
+    const of = (list = asked.chances.awards) => list?.find((each) => each.award === award.id)?.[side]
+    return Math.round(100 * (of() ?? of(worked?.chances.awards) ?? 0)) / 10
   }
   function comes(award: GameAward, side: 'near' | 'far' | 'both', tens: number) {
     const share = Math.max(0, Math.min(10, tens)) / 10
