@@ -171,7 +171,9 @@ func TestADeviceThatIsALittleAhead(t *testing.T) {
 // The counters that courtside shows are worked out from every count; a list reads the summaries beside them.
 func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
 	c := newClub(t)
-	student, block, id := c.student(ada()), newID(), newID()
+	p := ada()
+	p.Note, p.Hurts, p.Objective = "quarrels with Ben", "left knee", "the club team"
+	student, block, id := c.student(p), newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
 	for device := range 3 {
 		entries := []map[string]any{}
@@ -185,7 +187,11 @@ func TestCountsAndTheirSummariesAreTheSame(t *testing.T) {
 		require.Equal(t, kept[0].Count, counters[0].Count)
 		require.Equal(t, kept[0].Standing, counters[0].Standing)
 	}
-	kit := read[underway.Kit](t, c.ask("GET", "/api/lessons/"+id+"/kit", nil))
+	packed := c.ask("GET", "/api/lessons/"+id+"/kit", nil)
+	for _, private := range []string{p.Note, p.Hurts, p.Objective} {
+		require.NotContains(t, packed.Body.String(), private, "what is private stays at home")
+	}
+	kit := read[underway.Kit](t, packed)
 	require.Len(t, kit.Counted[0].Runs, 3)
 	require.Equal(t, tally.Undo, kit.Counted[0].Runs[0].Entries[2].Kind)
 	view, err := kit.View(t.Context(), c.now)

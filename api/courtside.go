@@ -69,6 +69,9 @@ func (s *server) kit(ctx context.Context, id string, acts []underway.Act) (under
 		Drills: from.drills, Games: from.games, People: from.people(slices.Compact(students)), Settings: from.settings,
 		Clock: stored.Clock, Finished: stored.Finished, Counted: stored.Counted, At: s.now(), Done: stored.Acts,
 	}
+	for i, person := range kit.People {
+		kit.People[i].Profile = person.Profile.OnCourt()
+	}
 	in := schedule.Gather(d, from.drills, from.games, from.people(d.Students), from.settings)
 	in.Rates, err = s.rates(ctx, d, in)
 	kit.Rates = underway.RatesOf(in, kit)

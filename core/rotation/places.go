@@ -55,7 +55,7 @@ func (f Form) Places(round Round, c court.Court) []court.Point {
 		}
 		if c.Net.HalfUp == 0 { // one floor for all, who look to the front wall
 			y = c.Length * (0.5 - 2*depth)
-			if across = across / 2; far {
+			if across /= 2; far {
 				across = -across
 			}
 			across += map[bool]float64{false: -0.2, true: 0.2}[far]

@@ -99,6 +99,12 @@ const longestFault = 60 // characters, so that it can be read on court
 // Watching is what to watch, in one line.
 func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
+// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards.
+func (p Profile) OnCourt() Profile {
+	p.Note, p.Hurts, p.Objective = "", "", ""
+	return p
+}
+
 // Check says what is wrong with a profile beyond its shape.
 func (p Profile) Check() error {
 	var wrong invalid.Fields

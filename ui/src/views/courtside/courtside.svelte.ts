@@ -388,10 +388,9 @@ export class Run {
       this.#packLater()
     } catch {
       this.slow = false
-      const before = this.reached
       this.reached = false
       await this.#read()
-      if (before) await this.#see()
+      if (this.#unseen()) await this.#see()
     }
   }
 
@@ -408,6 +407,11 @@ export class Run {
     } catch {
       this.reached = false
     }
+  }
+
+  /** Whether something was done that is not shown yet. */
+  #unseen() {
+    return this.#kept.some((kept) => !kept.refused && !kept.answered && !this.#shown.includes(kept.act.id))
   }
 
   async #ask(): Promise<Answered> {

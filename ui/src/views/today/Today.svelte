@@ -6,25 +6,44 @@
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
+  import { leading } from './leading'
+  import OnOrNext from './OnOrNext.svelte'
   import { dayName } from '../../lib/words'
+
+  const narrow = 700
+  let width = $state(innerWidth)
+  const phone = $derived(width <= narrow)
+  const minuteOf = (now: Date) => 60 * now.getHours() + now.getMinutes()
+  let minute = $state(minuteOf(new Date()))
+  $effect(() => {
+    const ticking = setInterval(() => (minute = minuteOf(new Date())), 10_000)
+    return () => clearInterval(ticking)
+  })
 
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'near'], queryFn: () => diary(0, 1) }))
 </script>
 
+<svelte:window bind:innerWidth={width} />
 <h1>Today</h1>
 <Async {query}>
   {#snippet children(data)}
+    {@const first = phone ? leading(data.lessons, data.today, minute) : undefined}
+    {#if first}
+      {#key first.id}<div class="mt-3">
+          <Part name={first.title}><OnOrNext brief={first} {minute} /></Part>
+        </div>{/key}
+    {/if}
     {@const days = [...new Set([data.today, ...data.lessons.map((l) => l.date)])]}
     <UnreadableList list={data.unreadable} />
     {#each days as day (day)}
-      {@const lessons = data.lessons.filter((l) => l.date === day)}
+      {@const lessons = data.lessons.filter((l) => l.date === day && l.id !== first?.id)}
       <h2 class="mt-5 mb-2">{dayName(day, data.today)}</h2>
       <div class="flex flex-col gap-3">
         {#each lessons as lesson (lesson.id)}
           <Part name={lesson.title}><LessonCard brief={lesson} /></Part>
         {:else}
           <div class="sheet">
-            <p>No lessons today.</p>
+            <p>{first && day === data.today ? 'No other lessons today.' : 'No lessons today.'}</p>
             <a class="btn btn-primary mt-3" href="#/lessons">Plan a lesson</a>
           </div>
         {/each}
