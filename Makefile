@@ -67,7 +67,7 @@ bench: build
 	npx tsx e2e/bench.ts
 
 # The page rebuilds itself while you work; the program answers behind it.
-dev: node_modules/.installed
+dev: node_modules/.installed ui/src/device/core.wasm
 	@trap 'kill 0' EXIT; go run ./cmd/hodometer demo & npm run dev
 
 # Has git run make check before every commit; git commit --no-verify goes without.

@@ -55,7 +55,10 @@
 
 <section class="sheet" aria-label="On or next">
   <p class="when">{whenIs(brief, minute)}</p>
-  <h2 class="text-xl font-semibold"><span class="drum-digits">{brief.start}</span> {brief.title}</h2>
+  <h2 class="text-xl font-semibold">
+    <span class="drum-digits">{brief.start}</span>
+    <a class="link-hover" href="#/lessons/{brief.id}">{brief.title}</a>
+  </h2>
   <p class="hint">{brief.minutes} min · {brief.people.join(', ')}</p>
   <a class="btn btn-primary go" href="#/lessons/{brief.id}/courtside"
     >{brief.state === 'begun' ? 'Back courtside' : 'Go courtside'}</a
