@@ -153,7 +153,7 @@ const views: View[] = [
       await page.getByRole('button', { name: 'Next block' }).click()
       for (const tap of ['Made', 'Made', 'Missed', 'Made'])
         await page.getByRole('button', { name: tap }).click()
-      await page.getByText('of 4', { exact: false }).first().waitFor()
+      await page.getByText('3 of 4', { exact: true }).waitFor()
     },
   },
   {
