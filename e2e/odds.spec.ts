@@ -128,7 +128,7 @@ test('where balls land is noted courtside and seen on the bench', async ({ page,
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(demo.url)
   await page
-    .getByRole('article', { name: 'Noor and Teo' })
+    .getByRole('region', { name: 'On or next' })
     .getByRole('link', { name: /courtside/i })
     .click()
   await page.getByRole('button', { name: /Begin|Pause|Go on/ }).waitFor()
