@@ -29,7 +29,9 @@ test('a phone leads with the lesson that is on or next, what to carry and what t
   const go = first.getByRole('link', { name: 'Go courtside' })
   expect((await go.boundingBox())?.height).toBeGreaterThanOrEqual(64)
   await go.click()
+  const begun = page.waitForResponse((response) => response.url().endsWith('/acts'))
   await page.getByRole('button', { name: 'Begin' }).click()
+  await begun
   await page.goto(demo.url)
   await expect(first.getByText(/^Under way, /)).toBeVisible()
   await first.getByRole('link', { name: 'Back courtside' }).click()
