@@ -22,10 +22,8 @@ func adjust(d lesson.Document, at int, c Edit, fresh []string, in schedule.Input
 	if size := cmp.Or(d.Blocks[at].Size, 1) * cmp.Or(c.Size, 1); size < smallest || size > largest {
 		return Edited{}, invalid.Fields{{Path: "size", Message: "a target is a quarter to four times as large as it is drawn"}}
 	}
-	version, _ := written.Version(d.Blocks[at].Version)
-	version, _ = version.OnCourt(d.Space.Court)
 	changed := d.Blocks[at].Adjusted(c.Step, c.Size)
-	if _, err := changed.OnTheSpot(version); err != nil {
+	if _, err := changed.OnTheSpot(changed.VersionOf(written, d.Space.Court)); err != nil {
 		return Edited{}, err
 	}
 	d, at = parted(d, at, c.Gone, fresh)

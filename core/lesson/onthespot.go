@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/feed"
 	"hodometer/core/units"
@@ -29,6 +30,13 @@ func (b Block) Changed() string {
 		said = append(said, fmt.Sprintf("target ×%s", units.Decimal(b.Size, 2)))
 	}
 	return strings.Join(said, ", ")
+}
+
+// VersionOf is the version of its drill that a block plays, on a court; the drill as it is written where that is not there any more.
+func (b Block) VersionOf(written drill.Document, on court.ID) drill.Document {
+	version, _ := written.Version(b.Version)
+	version, _ = version.OnCourt(on)
+	return version
 }
 
 // OnTheSpot is the drill of a block, in its version, with what is changed in it on the spot. It returns invalid.Fields, and the drill without

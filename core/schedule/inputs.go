@@ -46,9 +46,7 @@ func Gather(d lesson.Document, drills map[string]drill.Document, games map[strin
 	for _, block := range d.Blocks {
 		if document, ok := drills[block.Drill]; ok {
 			in.Drills[block.Drill] = document
-			version, _ := document.Version(block.Version)
-			version, _ = version.OnCourt(d.Space.Court)
-			in.Drills[block.Plays()], _ = block.OnTheSpot(version)
+			in.Drills[block.Plays()], _ = block.OnTheSpot(block.VersionOf(document, d.Space.Court))
 		}
 		if document, ok := games[block.Game]; ok {
 			in.Games[block.Game] = document

@@ -59,8 +59,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 			continue
 		}
 		there := in.In(block)
-		version, _ := in.Drills[block.Drill].Version(block.Version)
-		can := block.Adjustable(version)
+		can := block.Adjustable(block.VersionOf(in.Drills[block.Drill], k.Document.Space.Court))
 		group, _ := load.Arrange(document, max(1, len(there)), block.Lines, k.Document.Space)
 		for _, person := range there {
 			mine := block.DrillFor(document, person)

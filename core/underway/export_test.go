@@ -1,4 +1,18 @@
 package underway
 
+import "slices"
+
 // What tests of this package look at from outside.
 var Named = named
+
+// Copy is a kit with which something can be done that leaves the first one as it is.
+func (k Kit) Copy() Kit {
+	k.Counted, k.Done = slices.Clone(k.Counted), slices.Clip(k.Done)
+	for i, c := range k.Counted {
+		k.Counted[i].Runs = slices.Clone(c.Runs)
+		for j, run := range c.Runs {
+			k.Counted[i].Runs[j].Entries = slices.Clip(run.Entries)
+		}
+	}
+	return k
+}

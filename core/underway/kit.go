@@ -123,18 +123,6 @@ func (k *Kit) inputs() schedule.Inputs {
 // becomes gives the lesson another document.
 func (k *Kit) becomes(d lesson.Document) { k.Document, k.in = d, nil }
 
-// Copy is a kit with which something can be done that leaves the first one as it is.
-func (k Kit) Copy() Kit {
-	k.Counted, k.Done = slices.Clone(k.Counted), slices.Clip(k.Done)
-	for i, c := range k.Counted {
-		k.Counted[i].Runs = slices.Clone(c.Runs)
-		for j, run := range c.Runs {
-			k.Counted[i].Runs[j].Entries = slices.Clip(run.Entries)
-		}
-	}
-	return k
-}
-
 func (k Kit) state() plan.State { return plan.StateOf(k.Clock != nil, k.Finished) }
 
 // at is the second of the lesson at an instant.

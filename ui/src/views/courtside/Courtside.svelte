@@ -29,7 +29,6 @@
   const query = createQuery(() => ({
     queryKey: [...keys.lesson(params.id), 'courtside'],
     queryFn: () => read(params.id),
-    networkMode: 'always' as const,
     refetchOnWindowFocus: false,
     refetchOnReconnect: false,
     gcTime: 0,
