@@ -7,6 +7,7 @@ import (
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
+	"hodometer/core/device"
 	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/library"
@@ -76,13 +77,6 @@ type gamesOf struct {
 // NewGame is where a new game is to be played.
 type NewGame struct {
 	Court court.ID `json:"court" maxLength:"40"`
-}
-
-// GameVersionAsked is a game of which a version is wanted.
-type GameVersionAsked struct {
-	Document game.Document `json:"document"`
-	Version  string        `json:"version" maxLength:"60" description:"Empty: the game as it is written"`
-	Court    court.ID      `json:"court" maxLength:"40" description:"Of the lesson in which it is played; empty: in none"`
 }
 
 // GameAsked is a game to be worked out without being saved.
@@ -159,7 +153,7 @@ func (s *server) gameRoutes() []Route {
 		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
 		}),
-		route("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ None, body GameVersionAsked) (game.Document, error) {
+		route("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ None, body device.VersionAsked) (game.Document, error) {
 			return body.Document.InLesson(body.Version, body.Court)
 		}),
 		route("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),

@@ -19,6 +19,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/library"
 	"hodometer/core/plan"
+	"hodometer/core/scoreboard"
 )
 
 func readyGame(t *testing.T, name string) library.StoredGame {
@@ -100,6 +101,45 @@ func TestAGameIsWorkedOut(t *testing.T) {
 	require.Contains(t, w.FairWhy, "no fair score")
 }
 
+// A game that a device began where there was no network is stored with what happened in it, however often it is sent.
+func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
+	c := newClub(t)
+	one, two := ada(), ada()
+	two.Name = "Ben"
+	a, b := c.student(one), c.student(two)
+	ready := readyGame(t, "Ten for Five")
+	match := game.Match{FormatVersion: 1, Game: ready.ID, Title: ready.Document.Name, Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &ready.Document.Rules}
+	var events []game.Event
+	for rally := 1; rally <= 3; rally++ {
+		events = append(events, game.Event{ID: newID(), At: c.now.Add(time.Duration(rally) * time.Second), Kind: game.Won, Rally: rally, Side: game.Far})
+	}
+	at := "/api/played/" + newID()
+	readProblem(t, c.ask("POST", at+"/events", api.GameEvents{Events: events}), http.StatusNotFound)
+	var before scoreboard.Scored
+	for range 3 {
+		before = read[scoreboard.Scored](t, c.ask("POST", at+"/events", api.GameEvents{Begin: &match, Events: events}))
+		require.Equal(t, [2]int{0, 3}, before.State.Points)
+		require.Empty(t, before.LeftOut)
+	}
+
+	// The same comes of it on the device.
+	kit := read[scoreboard.Kit](t, c.ask("GET", at+"/kit", nil))
+	want, err := json.Marshal(before.Played)
+	require.NoError(t, err)
+	got, err := json.Marshal(kit.View())
+	require.NoError(t, err)
+	require.JSONEq(t, string(want), string(got))
+	kit.Document.Events = nil
+	left, err := kit.Do(events)
+	require.NoError(t, err)
+	require.Empty(t, left)
+	require.Equal(t, before.State.Points, kit.View().State.Points)
+
+	match.Players = []string{a}
+	wrong := readProblem(t, c.ask("POST", "/api/played/"+newID()+"/events", api.GameEvents{Begin: &match, Events: []game.Event{}}), http.StatusUnprocessableEntity)
+	require.Equal(t, "begin.players", wrong.Fields[0].Path)
+}
+
 func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	c := newClub(t)
 	one, two := ada(), ada()
@@ -108,7 +148,7 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	ready := readyGame(t, "Ten for Five")
 	id := newID()
 	match := game.Match{FormatVersion: 1, Game: ready.ID, Title: ready.Document.Name, Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &ready.Document.Rules}
-	began := read[api.Played](t, c.ask("PUT", "/api/played/"+id, match, "If-None-Match", "*"))
+	began := read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, match, "If-None-Match", "*"))
 	require.Equal(t, "Ben", began.Names[b])
 	require.Contains(t, began.Next, "serves")
 	n := 0
@@ -118,22 +158,28 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	}
 	send := func(events ...map[string]any) map[string]any { return map[string]any{"events": events} }
 	first := tap("phone", 1, game.Near)
-	read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
-	again := read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
+	read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
+	again := read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(first)))
 	require.Equal(t, [2]int{1, 0}, again.State.Points, "what is sent twice counts once")
 
-	problem := readProblem(t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 1, game.Far))), http.StatusUnprocessableEntity)
-	require.Contains(t, problem.Fields[0].Message, "rally 1 has a winner already")
-	require.Len(t, read[api.Played](t, c.ask("GET", "/api/played/"+id, nil)).Document.Events, 1, "nothing is recorded")
+	twice, after := tap("tablet", 1, game.Far), tap("tablet", 2, game.Far)
+	scored := read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(twice, after)))
+	require.Len(t, scored.LeftOut, 1)
+	require.Equal(t, twice["id"], scored.LeftOut[0].ID)
+	require.Contains(t, scored.LeftOut[0].Reason, "rally 1 has a winner already")
+	require.Equal(t, [2]int{1, 1}, scored.State.Points, "what comes after it counts")
+	undo := map[string]any{"id": "undo", "at": c.now.Add(time.Minute), "kind": "undo", "rally": 3}
+	require.Empty(t, read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(undo))).LeftOut)
+	require.Len(t, read[scoreboard.Played](t, c.ask("GET", "/api/played/"+id, nil)).Document.Events, 3, "what was left out is not recorded")
 
 	for rally := 2; rally <= 10; rally++ {
-		read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", rally, game.Near))))
+		read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", rally, game.Near))))
 	}
-	over := read[api.Played](t, c.ask("GET", "/api/played/"+id, nil))
+	over := read[scoreboard.Played](t, c.ask("GET", "/api/played/"+id, nil))
 	require.True(t, over.State.Over)
 	require.Equal(t, "Over: Ada won.", over.Next)
 	require.Equal(t, []game.Round{{Near: []string{a}, Far: []string{b}, NearPoints: 10}}, over.Rounds)
-	readProblem(t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near))), http.StatusUnprocessableEntity)
+	require.Len(t, read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near)))).LeftOut, 1)
 
 	// It is a result between two sides, and nobody's balls.
 	page := read[api.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
@@ -159,7 +205,7 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	asked["far"] = b
 	readProblem(t, c.ask("POST", "/api/games/handicap", asked), http.StatusUnprocessableEntity)
 
-	read[api.Played](t, c.ask("PUT", "/api/played/"+id+"/archived", map[string]any{"archived": true}))
+	read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id+"/archived", map[string]any{"archived": true}))
 	require.Empty(t, read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil)).Standings)
 }
 
@@ -173,13 +219,13 @@ func TestARoundRobinIsEntered(t *testing.T) {
 	}
 	id := newID()
 	robin := game.Match{FormatVersion: 1, Title: "Club evening", Sport: "squash", Date: "2026-03-10", Players: players, Robin: &game.Robin{Courts: 2, Minutes: 12}}
-	p := read[api.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-None-Match", "*"))
+	p := read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-None-Match", "*"))
 	require.Len(t, p.Fixtures, 21)
 	require.Len(t, p.Table, 7)
 	for _, f := range p.Fixtures {
 		robin.Entered = append(robin.Entered, game.Round{Near: f.Near, Far: f.Far, NearPoints: 11, FarPoints: 7})
 	}
-	p = read[api.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"1"`))
+	p = read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, robin, "If-Match", `"1"`))
 	played := 0
 	for _, line := range p.Table {
 		played += line.Played

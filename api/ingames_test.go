@@ -11,6 +11,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/odds"
 	"hodometer/core/plan"
+	"hodometer/core/scoreboard"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.
@@ -40,8 +41,8 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	tap("lob", game.Near, false)
 	match := game.Match{FormatVersion: 1, Title: "Counted", Sport: "tennis", Date: "2026-03-10", Players: []string{a, b}, Rules: &rules}
 	id := newID()
-	read[api.Played](t, c.ask("PUT", "/api/played/"+id, match, fresh, "*"))
-	played := read[api.Played](t, c.ask("POST", "/api/played/"+id+"/events", map[string]any{"events": events}))
+	read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id, match, fresh, "*"))
+	played := read[scoreboard.Played](t, c.ask("POST", "/api/played/"+id+"/events", map[string]any{"events": events}))
 	require.Equal(t, game.Count{Measure: "own", Stroke: stroke, Player: a, Made: 2, Missed: 4}, played.State.Counts[0])
 	require.Equal(t, [2]int{}, played.State.Points)
 

@@ -3,46 +3,21 @@ package api
 import (
 	"context"
 	"errors"
-	"slices"
 	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/game"
+	"hodometer/core/invalid"
 	"hodometer/core/ranking"
-	"hodometer/core/report"
+	"hodometer/core/scoreboard"
 	"hodometer/store"
 )
 
-// Played is a game that students play or have played.
-type Played struct {
-	ID       string            `json:"id" format:"uuid"`
-	Revision int64             `json:"revision"`
-	Archived bool              `json:"archived"`
-	Document game.Match        `json:"document"`
-	Names    map[string]string `json:"names" description:"Of the players, by their identifiers"`
-	Rounds   []game.Round      `json:"rounds" description:"The results so far"`
-
-	State *game.State `json:"state" description:"Where it stands; null where only results were entered"`
-	Next  string      `json:"next" description:"What happens next, in words"`
-	Last  string      `json:"last" description:"What was tapped last and stands, in words"`
-	Rules []string    `json:"rules" description:"In words"`
-	Near  *game.Can   `json:"near" description:"What can be tapped for the near side; null where nothing can"`
-	Far   *game.Can   `json:"far"`
-
-	OnCourt *report.OnCourt `json:"onCourt" description:"Null where the court is not known"`
-
-	Fixtures []ranking.Fixture `json:"fixtures" description:"Of a round robin"`
-	Table    []ranking.Line    `json:"table" description:"Of a round robin: its results so far"`
-}
-
-// Tag is the revision.
-func (p Played) Tag() int64 { return p.Revision }
-
 // PlayedPage are some of the games that were played.
 type PlayedPage struct {
-	Total  int      `json:"total"`
-	Played []Played `json:"played"`
+	Total  int                 `json:"total"`
+	Played []scoreboard.Played `json:"played"`
 }
 
 // playedOf says whose games are looked for, and which of them.
@@ -53,7 +28,8 @@ type playedOf struct {
 
 // GameEvents are what happened in a game.
 type GameEvents struct {
-	Events []game.Event `json:"events" minItems:"1" maxItems:"200"`
+	Begin  *game.Match  `json:"begin,omitempty" description:"The game as a device began it where there was no network: it is stored where it is not there yet"`
+	Events []game.Event `json:"events" maxItems:"500"`
 }
 
 // rankingOf says which games a ranking rests on, and who is to play.
@@ -84,17 +60,21 @@ func (s *server) playedRoutes() []Route {
 	return []Route{
 		route("GET", "/api/played", "listPlayed", "Games that were played, the newest first, some at a time", s.playedPage),
 		route("GET", "/api/played/ranking", "rankPlayers", "Players in order from their games, with even matches and teams", s.ranked),
-		route("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p byID, _ None) (Played, error) {
+		route("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p byID, _ None) (scoreboard.Played, error) {
 			record, err := s.store.Played.Get(ctx, p.ID)
 			return s.asPlayed(ctx, record, err)
 		}),
-		route("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p keep, body game.Match) (Played, error) {
+		route("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p keep, body game.Match) (scoreboard.Played, error) {
 			record, err := save(ctx, s.store.Played, p, body)
 			return s.asPlayed(ctx, record, err)
 		}),
-		route("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p byID, body Archiving) (Played, error) {
+		route("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p byID, body Archiving) (scoreboard.Played, error) {
 			record, err := s.store.Played.Archive(ctx, p.ID, body.Archived)
 			return s.asPlayed(ctx, record, err)
+		}),
+		route("GET", "/api/played/:id/kit", "getGameKit", "All that a game is played from, to take along to where there is no network", func(ctx context.Context, p byID, _ None) (scoreboard.Kit, error) {
+			record, err := s.store.Played.Get(ctx, p.ID)
+			return s.gameKit(ctx, record, err)
 		}),
 		route("POST", "/api/played/:id/events", "addEvents", "What happened in a game; what is there already changes nothing", s.addEvents),
 	}
@@ -102,7 +82,7 @@ func (s *server) playedRoutes() []Route {
 
 func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage, error) {
 	records, total, err := s.store.PlayedOf(ctx, p.Student, max(0, p.Skip), playedAtOnce)
-	page := PlayedPage{Total: total, Played: []Played{}}
+	page := PlayedPage{Total: total, Played: []scoreboard.Played{}}
 	if err != nil {
 		return page, err
 	}
@@ -116,7 +96,7 @@ func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage
 	}
 	settings, _, err := s.store.Settings(ctx)
 	for _, record := range records {
-		page.Played = append(page.Played, played(record, names, settings))
+		page.Played = append(page.Played, kitOf(record, names, settings).View())
 	}
 	return page, err
 }
@@ -135,65 +115,67 @@ func (s *server) names(ctx context.Context, ids []string) (map[string]string, er
 }
 
 // asPlayed works a stored game out, where there was no error.
-func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match], err error) (Played, error) {
+func (s *server) asPlayed(ctx context.Context, k store.Record[game.Match], err error) (scoreboard.Played, error) {
+	kit, err := s.gameKit(ctx, k, err)
 	if err != nil {
-		return Played{}, err
+		return scoreboard.Played{}, err
+	}
+	return kit.View(), nil
+}
+
+// gameKit is all that a stored game is played from, where there was no error.
+func (s *server) gameKit(ctx context.Context, k store.Record[game.Match], err error) (scoreboard.Kit, error) {
+	if err != nil {
+		return scoreboard.Kit{}, err
 	}
 	names, err := s.names(ctx, k.Document.Players)
 	if err != nil {
-		return Played{}, err
+		return scoreboard.Kit{}, err
 	}
 	settings, _, err := s.store.Settings(ctx)
-	return played(k, names, settings), err
+	return kitOf(k, names, settings), err
 }
 
-// played works a game out as far as it was played.
-func played(k store.Record[game.Match], names map[string]string, settings coach.Settings) Played {
-	m := k.Document
-	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: []game.Round{}, Rules: []string{}, Fixtures: []ranking.Fixture{}, Table: []ranking.Line{}}
-	for _, id := range append(slices.Clone(m.Players), game.Coach) {
-		p.Names[id] = names[id]
-	}
-	if m.Rules == nil {
-		p.Rounds = append(p.Rounds, m.Entered...)
-		if fixtures, err := m.Fixtures(); err == nil {
-			p.Fixtures = fixtures
-		}
-		p.Table = m.Table()
-		return p
-	}
-	p.Rules = m.Rules.Sentences()
-	if state, last, err := m.Course(p.Names); err == nil {
-		near, far := m.Rules.Can(state, game.Near), m.Rules.Can(state, game.Far)
-		p.State, p.Rounds, p.Next, p.Last, p.Near, p.Far = &state, state.Played, m.Rules.Next(state, p.Names), last, &near, &far
-	}
-	on, err := report.OfGame(game.Document{Court: m.Court, Rules: *m.Rules}, settings)
-	if err == nil {
-		p.OnCourt = &on
-	}
-	return p
+func kitOf(k store.Record[game.Match], names map[string]string, settings coach.Settings) scoreboard.Kit {
+	return scoreboard.Kit{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: k.Document, Names: names, Settings: settings}
 }
 
-func (s *server) addEvents(ctx context.Context, p byID, body GameEvents) (Played, error) {
+func (s *server) addEvents(ctx context.Context, p byID, body GameEvents) (scoreboard.Scored, error) {
 	// Two devices may count at once: whoever comes second counts on what the first one stored.
 	const tries = 5
 	for try := 1; ; try++ {
-		record, err := s.store.Played.Get(ctx, p.ID)
+		record, err := s.playedOrBegun(ctx, p.ID, body.Begin)
+		kit, err := s.gameKit(ctx, record, err)
 		if err != nil {
-			return Played{}, err
+			return scoreboard.Scored{}, err
 		}
-		more, err := record.Document.With(body.Events)
+		left, err := kit.Do(body.Events)
 		if err != nil {
-			return Played{}, err
+			return scoreboard.Scored{}, err
 		}
-		if len(more.Events) > len(record.Document.Events) {
-			record, err = s.store.Played.Replace(ctx, p.ID, record.Revision, more)
+		if len(kit.Document.Events) > len(record.Document.Events) {
+			record, err = s.store.Played.Replace(ctx, p.ID, record.Revision, kit.Document)
+			kit.Revision = record.Revision
 		}
 		if errors.Is(err, store.ErrStale) && try < tries {
 			continue
 		}
-		return s.asPlayed(ctx, record, err)
+		return scoreboard.Scored{Played: kit.View(), LeftOut: left}, err
 	}
+}
+
+// playedOrBegun is a game that is played; one that a device began where there was no network is stored first.
+func (s *server) playedOrBegun(ctx context.Context, id string, begin *game.Match) (store.Record[game.Match], error) {
+	record, err := s.store.Played.Get(ctx, id)
+	if begin == nil || !errors.Is(err, store.ErrNotFound) {
+		return record, err
+	}
+	if err := begin.Check(); err != nil {
+		var wrong invalid.Fields
+		wrong.Under("begin", err)
+		return record, wrong.Err()
+	}
+	return s.store.Played.Create(ctx, id, *begin)
 }
 
 // results are those of a sport that count in a ranking.

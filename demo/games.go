@@ -87,7 +87,7 @@ func (f *filler) duel(ctx context.Context, near, far string) error {
 		}
 		tap(game.Event{Kind: game.Won, Side: winner})
 		var err error
-		if m, err = m.With(events); err != nil {
+		if m, _, err = m.With(events); err != nil {
 			return err
 		}
 		if s, _, err = m.Course(nil); err != nil {

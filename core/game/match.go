@@ -1,6 +1,7 @@
 package game
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"time"
@@ -37,8 +38,11 @@ type Robin struct {
 	Pairs   bool    `json:"pairs,omitempty" description:"Two against two: the players are partners two by two; going up and down, partners change"`
 }
 
-// mostRounds is how many rounds go up and down.
-const mostRounds = 40
+// How many rounds go up and down, and how many events a game has.
+const (
+	mostRounds = 40
+	mostEvents = 5000
+)
 
 // Fixtures are the games of a round robin; none where it is none. It returns invalid.Fields.
 func (m Match) Fixtures() ([]ranking.Fixture, error) {
@@ -172,16 +176,17 @@ func (m Match) Course(names map[string]string) (s State, last string, err error)
 	return steps[n-1].state.replayed(m.Rules), last, nil
 }
 
-// With is the match with more events; those that are there already change nothing. An event that makes no sense where it stands is told,
-// at "events" with its number, and then nothing is recorded.
-func (m Match) With(events []Event) (Match, error) {
+// With is the match with more events; those that are there already change nothing. Events that make no sense where they stand are left out,
+// with the reason. It returns invalid.Fields where none of them can be played.
+func (m Match) With(events []Event) (Match, []LeftOut, error) {
 	if m.Rules == nil {
-		return m, invalid.Fields{{Path: "events", Message: "only the result of this game was entered"}}
+		return m, nil, invalid.Fields{{Path: "events", Message: "only the result of this game was entered"}}
 	}
 	known := map[string]bool{}
 	for _, e := range m.Events {
 		known[e.ID] = true
 	}
+	before := len(m.Events)
 	more := m
 	more.Events = slices.Clone(m.Events)
 	for _, e := range events {
@@ -195,25 +200,24 @@ func (m Match) With(events []Event) (Match, error) {
 		}
 		more.Events = append(more.Events, e)
 	}
-	if len(more.Events) > 5000 {
-		return m, invalid.Fields{{Path: "events", Message: "a game has at most 5000 events"}}
+	if len(more.Events) > mostEvents {
+		return m, nil, invalid.Fields{{Path: "events", Message: fmt.Sprintf("a game has at most %d events", mostEvents)}}
 	}
-	_, left, err := m.Rules.Replay(m.Players, more.Events)
+	_, out, err := m.Rules.Replay(m.Players, more.Events)
 	if err != nil {
-		return m, err
+		return m, nil, err
 	}
-	var wrong invalid.Fields
-	for i, e := range events {
-		for _, out := range left {
-			if out.ID == e.ID {
-				wrong.Add(invalid.Join("events", i), "%s", out.Reason)
-			}
+	left := []LeftOut{}
+	for i := before; i < len(more.Events); {
+		at := slices.IndexFunc(out, func(l LeftOut) bool { return l.ID == more.Events[i].ID })
+		if at < 0 {
+			i++
+			continue
 		}
+		left = append(left, out[at])
+		more.Events = slices.Delete(more.Events, i, i+1)
 	}
-	if wrong.Err() != nil {
-		return m, wrong.Err()
-	}
-	return more, nil
+	return more, left, nil
 }
 
 // Rounds are the results of a match so far, round by round.

@@ -107,7 +107,7 @@ func TestWhatIsWrongWithAMatch(t *testing.T) {
 		})
 	}
 	m := evening("a", "b")
-	_, err := m.With([]game.Event{{ID: "1", Kind: game.Won, Side: game.Near, Rally: 1}})
+	_, _, err := m.With([]game.Event{{ID: "1", Kind: game.Won, Side: game.Near, Rally: 1}})
 	require.Error(t, err, "only results were entered")
 	m.Rules = &rules
 	_, last, err := m.Course(nil)

@@ -2,19 +2,10 @@ package underway
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
-	"time"
 
 	"hodometer/core/invalid"
 )
-
-// Asked is what a device without the network asks: what a coach sees at an instant of a kit with which some acts were done since.
-type Asked struct {
-	Kit  Kit       `json:"kit"`
-	Acts []Act     `json:"acts"`
-	Now  time.Time `json:"now"`
-}
 
 // Answered is a lesson as it is run, after some acts.
 type Answered struct {
@@ -67,30 +58,4 @@ func (k *Kit) DoAll(ctx context.Context, acts []Act) (Done, error) {
 		}
 	}
 	return done, nil
-}
-
-// Answer answers what a device without the network asks, both as JSON; a problem is an object with the one field error.
-func Answer(question []byte) []byte {
-	answer, err := answer(question)
-	if err != nil {
-		answer, _ = json.Marshal(map[string]string{"error": err.Error()})
-	}
-	return answer
-}
-
-func answer(question []byte) ([]byte, error) {
-	var asked Asked
-	if err := json.Unmarshal(question, &asked); err != nil {
-		return nil, err
-	}
-	ctx := context.Background()
-	done, err := asked.Kit.DoAll(ctx, asked.Acts)
-	if err != nil {
-		return nil, err
-	}
-	view, err := asked.Kit.View(ctx, asked.Now)
-	if err != nil {
-		return nil, err
-	}
-	return json.Marshal(Answered{Courtside: view, Sentences: done.Sentences, Refused: done.Refused})
 }

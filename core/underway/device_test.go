@@ -13,7 +13,11 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"hodometer/core/device"
+	"hodometer/core/game"
+	"hodometer/core/library"
 	"hodometer/core/schedule"
+	"hodometer/core/scoreboard"
 	"hodometer/core/underway"
 )
 
@@ -49,15 +53,25 @@ func TestADeviceAnswersLikeTheProgram(t *testing.T) {
 		acts := drawActs(t, k, 0, 30)
 		before := rapid.IntRange(0, len(acts)).Draw(t, "before")
 		do(t, &k, acts[:before]...)
-		return toJSON(t, underway.Asked{Kit: k, Acts: acts[before:], Now: after(float64(rapid.IntRange(0, 3000).Draw(t, "now")))})
+		return toJSON(t, device.Question{Lesson: &device.LessonAsked{Kit: k, Acts: acts[before:], Now: after(float64(rapid.IntRange(0, 3000).Draw(t, "now")))}})
 	})
 	const asked = 500
+	games := library.Games()
 	var in bytes.Buffer
 	want := make([]string, asked)
 	for i := range want {
 		question := questions.Example(i)
+		if i%10 == 0 { // a game that begins
+			d := games[i/10%len(games)].Document
+			match := game.Match{FormatVersion: game.MatchVersion, Title: d.Name, Sport: d.Sport, Court: d.Court, Rules: &d.Rules}
+			for n := range d.Rules.Players() {
+				match.Players = append(match.Players, idOf(3, n))
+			}
+			won := game.Event{ID: "1", At: after(1), Kind: game.Won, Side: game.Near, Rally: 1}
+			question = toJSON(t, device.Question{Game: &device.GameAsked{Kit: scoreboard.Kit{Document: match}, Events: []game.Event{won}}})
+		}
 		in.WriteString(question + "\n")
-		want[i] = string(underway.Answer([]byte(question)))
+		want[i] = string(device.Answer([]byte(question)))
 		require.NotContains(t, want[i], `"error"`)
 	}
 	in.WriteString("no question\n")

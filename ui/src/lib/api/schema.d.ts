@@ -875,6 +875,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/played/{id}/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that a game is played from, to take along to where there is no network */
+        get: operations["getGameKit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoner/angles": {
         parameters: {
             query?: never;
@@ -1798,6 +1815,13 @@ export interface components {
             engagement: number;
             lesson: string;
             remark: string;
+        };
+        DeviceVersionAsked: {
+            /** @description Of the lesson in which it is played; empty: in none */
+            court: string;
+            document: components["schemas"]["GameDocument"];
+            /** @description Empty: the game as it is written */
+            version: string;
         };
         Diary: {
             lessons: components["schemas"]["LessonBrief"][];
@@ -2876,6 +2900,8 @@ export interface components {
         /** @enum {string} */
         GameEventKind: "won" | "awarded" | "broke" | "fault" | "again" | "counted" | "chose" | "time" | "undo" | "redo";
         GameEvents: {
+            /** @description The game as a device began it where there was no network: it is stored where it is not there yet */
+            begin?: components["schemas"]["GameMatch"];
             events: components["schemas"]["GameEvent"][];
         };
         GameFeed: {
@@ -2941,6 +2967,10 @@ export interface components {
         };
         /** @enum {string} */
         GameKeeping: "each player’s own";
+        GameLeftOut: {
+            id: string;
+            reason: string;
+        };
         GameLength: {
             minutes: components["schemas"]["GameDuration"];
             /** @description 999 of 1000 games have at most so many */
@@ -3195,13 +3225,6 @@ export interface components {
             name: string;
             /** @description Points that the near side needs; 0: as they are written */
             near?: number;
-        };
-        GameVersionAsked: {
-            /** @description Of the lesson in which it is played; empty: in none */
-            court: string;
-            document: components["schemas"]["GameDocument"];
-            /** @description Empty: the game as it is written */
-            version: string;
         };
         /** @enum {string} */
         GameWhose: "the side that feeds" | "the side that receives" | "the side that holds the net" | "the near side" | "the far side";
@@ -3894,39 +3917,8 @@ export interface components {
         };
         /** @enum {string} */
         PlanState: "planned" | "begun" | "finished";
-        Played: {
-            archived: boolean;
-            document: components["schemas"]["GameMatch"];
-            far: null | components["schemas"]["GameCan"];
-            /** @description Of a round robin */
-            fixtures: components["schemas"]["RankingFixture"][];
-            /** Format: uuid */
-            id: string;
-            /** @description What was tapped last and stands, in words */
-            last: string;
-            /** @description Of the players, by their identifiers */
-            names: {
-                [key: string]: string;
-            };
-            /** @description What can be tapped for the near side; null where nothing can */
-            near: null | components["schemas"]["GameCan"];
-            /** @description What happens next, in words */
-            next: string;
-            /** @description Null where the court is not known */
-            onCourt: null | components["schemas"]["ReportOnCourt"];
-            /** Format: int64 */
-            revision: number;
-            /** @description The results so far */
-            rounds: components["schemas"]["GameRound"][];
-            /** @description In words */
-            rules: string[];
-            /** @description Where it stands; null where only results were entered */
-            state: null | components["schemas"]["GameState"];
-            /** @description Of a round robin: its results so far */
-            table: components["schemas"]["RankingLine"][];
-        };
         PlayedPage: {
-            played: components["schemas"]["Played"][];
+            played: components["schemas"]["ScoreboardPlayed"][];
             total: number;
         };
         PlayerfitAimed: {
@@ -4777,6 +4769,83 @@ export interface components {
         };
         /** @enum {string} */
         ScoreUnit: "ball" | "sequence" | "repetition" | "rally" | "point" | "time";
+        ScoreboardKit: {
+            archived: boolean;
+            document: components["schemas"]["GameMatch"];
+            /** Format: uuid */
+            id: string;
+            /** @description Of the players and of the coach, by their identifiers */
+            names: {
+                [key: string]: string;
+            };
+            /** Format: int64 */
+            revision: number;
+            settings: components["schemas"]["CoachSettings"];
+        };
+        ScoreboardPlayed: {
+            archived: boolean;
+            document: components["schemas"]["GameMatch"];
+            far: null | components["schemas"]["GameCan"];
+            /** @description Of a round robin */
+            fixtures: components["schemas"]["RankingFixture"][];
+            /** Format: uuid */
+            id: string;
+            /** @description What was tapped last and stands, in words */
+            last: string;
+            /** @description Of the players, by their identifiers */
+            names: {
+                [key: string]: string;
+            };
+            /** @description What can be tapped for the near side; null where nothing can */
+            near: null | components["schemas"]["GameCan"];
+            /** @description What happens next, in words */
+            next: string;
+            /** @description Null where the court is not known */
+            onCourt: null | components["schemas"]["ReportOnCourt"];
+            /** Format: int64 */
+            revision: number;
+            /** @description The results so far */
+            rounds: components["schemas"]["GameRound"][];
+            /** @description In words */
+            rules: string[];
+            /** @description Where it stands; null where only results were entered */
+            state: null | components["schemas"]["GameState"];
+            /** @description Of a round robin: its results so far */
+            table: components["schemas"]["RankingLine"][];
+        };
+        ScoreboardScored: {
+            archived: boolean;
+            document: components["schemas"]["GameMatch"];
+            far: null | components["schemas"]["GameCan"];
+            /** @description Of a round robin */
+            fixtures: components["schemas"]["RankingFixture"][];
+            /** Format: uuid */
+            id: string;
+            /** @description What was tapped last and stands, in words */
+            last: string;
+            /** @description Events that make no sense where they stand; all others count */
+            leftOut: components["schemas"]["GameLeftOut"][];
+            /** @description Of the players, by their identifiers */
+            names: {
+                [key: string]: string;
+            };
+            /** @description What can be tapped for the near side; null where nothing can */
+            near: null | components["schemas"]["GameCan"];
+            /** @description What happens next, in words */
+            next: string;
+            /** @description Null where the court is not known */
+            onCourt: null | components["schemas"]["ReportOnCourt"];
+            /** Format: int64 */
+            revision: number;
+            /** @description The results so far */
+            rounds: components["schemas"]["GameRound"][];
+            /** @description In words */
+            rules: string[];
+            /** @description Where it stands; null where only results were entered */
+            state: null | components["schemas"]["GameState"];
+            /** @description Of a round robin: its results so far */
+            table: components["schemas"]["RankingLine"][];
+        };
         Settings: {
             /**
              * Format: double
@@ -6180,7 +6249,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GameVersionAsked"];
+                "application/json": components["schemas"]["DeviceVersionAsked"];
             };
         };
         responses: {
@@ -7161,7 +7230,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Played"];
+                    "application/json": components["schemas"]["ScoreboardPlayed"];
                 };
             };
             default: {
@@ -7200,7 +7269,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Played"];
+                    "application/json": components["schemas"]["ScoreboardPlayed"];
                 };
             };
             default: {
@@ -7234,7 +7303,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Played"];
+                    "application/json": components["schemas"]["ScoreboardPlayed"];
                 };
             };
             default: {
@@ -7268,7 +7337,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Played"];
+                    "application/json": components["schemas"]["ScoreboardScored"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getGameKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoreboardKit"];
                 };
             };
             default: {
