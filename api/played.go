@@ -104,7 +104,7 @@ func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage
 // names are those of some students, archived or not, and of the coach, by their identifiers.
 func (s *server) names(ctx context.Context, ids []string) (map[string]string, error) {
 	students, err := s.store.Students.Some(ctx, ids)
-	names := map[string]string{game.Coach: "the coach"}
+	names := map[string]string{game.Coach: game.CoachName}
 	for _, id := range ids {
 		names[id] = "somebody who is gone"
 		if k, ok := students[id]; ok {

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium as engine, type Page } from '@playwright/test'
 import { chromium } from './club'
-import { expect, lessonOf, test } from './fixtures'
+import { eight, expect, kept, lessonOf, lessonWith, test } from './fixtures'
+import { Acts, enabled, shows, won } from './gameacts'
 
 /** A lesson that is run where there is no network: on a phone, with a browser that is closed in the middle. */
 test.use({ now: '2026-03-10T14:22:00' })
@@ -273,4 +274,72 @@ test('the program is killed fifty times, and of 2 000 counts all are there, each
   const entries = kit.counted.map(({ runs }) => runs.flatMap((run) => run.entries.map((entry) => entry.seq)))
   expect(entries.flat()).toHaveLength(2000)
   for (const list of entries) expect(list).toEqual(list.map((_, i) => i))
+})
+
+test('a game is begun and scored where there is no network, in a browser that is closed in the middle', async ({
+  demo,
+  now,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), 'hodometer-phone-'))
+  const students = await Promise.all(eight.slice(0, 3).map((student) => kept(demo, 'students', student)))
+  const games = (await (await fetch(`${demo.url}/api/games`)).json()) as {
+    id: string
+    document: { name: string }
+  }[]
+  const game = games.find(({ document }) => document.name === 'Ten for Five')?.id
+  const block = {
+    drill: undefined,
+    id: crypto.randomUUID(),
+    kind: 'game',
+    title: 'Ten for Five',
+    game,
+    minutes: 10,
+  }
+  const id = await lessonWith(demo, 'Points after tea', students, 'Two and Away', block)
+  let page = await phoneIn(folder, now)
+  const packed = page.waitForResponse((response) => response.url().endsWith(`${id}/kit`))
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await packed
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await expect
+    .poll(() => page.evaluate(async () => (await caches.keys()).some((name) => name.includes('precache'))))
+    .toBe(true)
+  await demo.stop()
+
+  await page.getByRole('button', { name: /^Score it/ }).click()
+  const acts = new Acts(page)
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(3)
+  await acts.begin(eight[0].name, eight[1].name)
+  await enabled(page)
+  await won(page, 'near', '1:0')
+  await won(page, 'near', '2:0')
+  await won(page, 'far', '2:1')
+  await page.getByRole('button', { name: 'Take back', exact: true }).click()
+  await shows(page, '2:0')
+  const address = page.url()
+  await page.context().close()
+
+  page = await phoneIn(folder, '2026-03-10T14:30:00')
+  await page.goto(address)
+  await shows(page, '2:0')
+  await won(page, 'far', '2:1')
+  await expect(page.getByText('Kept on this device until Hodometer answers.')).toBeVisible()
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await expect(page.getByRole('link', { name: /^Ten for Five/ })).toBeVisible()
+
+  // Back where there is a network: the game is told with all that happened in it.
+  await demo.start()
+  await page.reload()
+  await expect
+    .poll(async () => {
+      const { played } = (await (await fetch(`${demo.url}/api/played`)).json()) as {
+        played: { document: { lesson?: string; events?: unknown[] }; state: { points: number[] } }[]
+      }
+      return played
+        .filter(({ document }) => document.lesson === id)
+        .map(({ document, state }) => [document.events?.length, state.points.join(':')])
+    })
+    .toEqual([[5, '2:1']])
+  await page.context().close()
+  rmSync(folder, { recursive: true, force: true })
 })

@@ -57,7 +57,7 @@ func TestEveryReadyGameIsScoredOnADevice(t *testing.T) {
 
 func kitOf(d game.Document) scoreboard.Kit {
 	m := game.Match{FormatVersion: game.MatchVersion, Title: d.Name, Sport: d.Sport, Court: d.Court, Date: "2026-03-10", Rules: &d.Rules}
-	names := map[string]string{game.Coach: "the coach"}
+	names := map[string]string{}
 	for i := range d.Rules.Players() {
 		id := fmt.Sprintf("p%d", i)
 		m.Players, names[id] = append(m.Players, id), fmt.Sprintf("Player %d", i+1)

@@ -7,8 +7,11 @@ import (
 	"hodometer/core/invalid"
 )
 
-// Coach is the identifier of the coach where one fills a place.
-const Coach = "coach"
+// Coach is the identifier of the coach where one fills a place, CoachName what they are called.
+const (
+	Coach     = "coach"
+	CoachName = "the coach"
+)
 
 // State is a game after its events so far.
 type State struct {

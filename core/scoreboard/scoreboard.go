@@ -3,8 +3,6 @@
 package scoreboard
 
 import (
-	"slices"
-
 	"hodometer/core/coach"
 	"hodometer/core/game"
 	"hodometer/core/ranking"
@@ -17,7 +15,7 @@ type Kit struct {
 	Revision int64             `json:"revision"`
 	Archived bool              `json:"archived"`
 	Document game.Match        `json:"document"`
-	Names    map[string]string `json:"names" description:"Of the players and of the coach, by their identifiers"`
+	Names    map[string]string `json:"names" description:"Of the players, by their identifiers"`
 	Settings coach.Settings    `json:"settings"`
 }
 
@@ -65,9 +63,10 @@ func (k *Kit) Do(events []game.Event) ([]game.LeftOut, error) {
 func (k Kit) View() Played {
 	m := k.Document
 	p := Played{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: m, Names: map[string]string{}, Rounds: []game.Round{}, Rules: []string{}, Fixtures: []ranking.Fixture{}, Table: []ranking.Line{}}
-	for _, id := range append(slices.Clone(m.Players), game.Coach) {
+	for _, id := range m.Players {
 		p.Names[id] = k.Names[id]
 	}
+	p.Names[game.Coach] = game.CoachName
 	if m.Rules == nil {
 		p.Rounds = append(p.Rounds, m.Entered...)
 		if fixtures, err := m.Fixtures(); err == nil {

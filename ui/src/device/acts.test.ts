@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type Act } from '../lib/api/client'
 import { ActQueue } from './acts'
 import { inTime } from './core'
-import { MemoryStore } from './store'
+import { MemoryRuns } from './runs'
 
 let sent: Act[][] = []
 let answerWith: (acts: Act[]) => unknown
@@ -27,23 +27,23 @@ beforeEach(() => {
 afterEach(() => vi.restoreAllMocks())
 
 /** A device whose disk fails in one way or another. */
-class Failing extends MemoryStore {
+class Failing extends MemoryRuns {
   fails = new Set<string>()
   #or<T>(what: string, why: string, good: () => Promise<T>) {
     return this.fails.has(what) ? Promise.reject(new Error(why)) : good()
   }
-  override count(...args: Parameters<MemoryStore['count']>) {
+  override count(...args: Parameters<MemoryRuns['count']>) {
     return this.#or('count', 'the disk is full', () => super.count(...args))
   }
   override list(lesson: string) {
     return this.#or('list', 'the disk is gone', () => super.list(lesson))
   }
-  override mark(...args: Parameters<MemoryStore['mark']>) {
+  override mark(...args: Parameters<MemoryRuns['mark']>) {
     return this.#or('mark', 'the disk is stuck', () => super.mark(...args))
   }
 }
 
-const queueOn = (device = new MemoryStore()) => new ActQueue(device, new MemoryStore())
+const queueOn = (device = new MemoryRuns()) => new ActQueue(device, new MemoryRuns())
 const open = async (queue: ActQueue) =>
   (await queue.list('l')).filter((kept) => !kept.answered && !kept.refused)
 const taps = (acts: Act[] = []) =>

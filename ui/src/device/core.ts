@@ -1,11 +1,23 @@
-import type { Act, Answered, Kit } from '../lib/api/client'
-import type { Kept, Packed } from './store'
+import type {
+  Act,
+  Answered,
+  GameDocument,
+  GameEvent,
+  GameKit,
+  GameVersionAsked,
+  Kit,
+  Scored,
+} from '../lib/api/client'
+import type { Kept } from './log'
+import type { Packed, PackedGame } from './store'
 
-/** What is asked of core on this device: what a coach sees of a kit at an instant, after some acts. */
-export interface Asked {
-  kit: Kit
-  acts: Act[]
-  now: string
+/** What is asked of core on this device: one of these. */
+interface Question {
+  /** What a coach sees of a lesson at an instant, after some acts. */
+  lesson?: { kit: Kit; acts: Act[]; now: string }
+  /** Where a game stands after some events. */
+  game?: { kit: GameKit; events: GameEvent[] }
+  version?: GameVersionAsked
 }
 
 /** inTime is an act with its instants by the clock of the program, which is so many milliseconds ahead. */
@@ -16,11 +28,21 @@ export function inTime(act: Act, ahead: number): Act {
   return { ...act, at: right(act.at), tap }
 }
 
+const done = <A>(kept: Kept<A>[]) => kept.filter((each) => !each.refused).map(({ act }) => act)
+
 /** seen is what core makes at this instant of a lesson as it was packed, and of what was done since. */
-export function seen(core: Core, { kit, ahead }: Packed, kept: Kept[]): Promise<Answered> {
-  const acts = kept.filter((each) => !each.refused).map(({ act }) => inTime(act, ahead))
-  return core.view({ kit, acts, now: new Date(Date.now() + ahead).toISOString() })
+export function seen(core: Core, { kit, ahead }: Packed, kept: Kept<Act>[]): Promise<Answered> {
+  const acts = done(kept).map((act) => inTime(act, ahead))
+  return core.ask({ lesson: { kit, acts, now: new Date(Date.now() + ahead).toISOString() } })
 }
+
+/** scored is where a game stands as it was packed, and after what happened since. */
+export const scored = (core: Core, { kit }: PackedGame, kept: Kept<GameEvent>[]): Promise<Scored> =>
+  core.ask({ game: { kit, events: done(kept) } })
+
+/** versionOf is a game as it is played in a lesson. */
+export const versionOf = (core: Core, version: GameVersionAsked): Promise<GameDocument> =>
+  core.ask({ version })
 
 interface Answer {
   n: number
@@ -37,9 +59,9 @@ export class Core {
   #asked = 0
   #open = new Map<number, { done: (text: string) => void; failed: (why: Error) => void }>()
 
-  /** view works out what a coach sees. It fails where core cannot be loaded, or cannot do it. */
-  async view(asked: Asked): Promise<Answered> {
-    const answered = JSON.parse(await this.#ask(JSON.stringify(asked))) as Answered | { error: string }
+  /** ask has something worked out. It fails where core cannot be loaded, or cannot do it. */
+  async ask<A extends object>(question: Question): Promise<A> {
+    const answered = JSON.parse(await this.#ask(JSON.stringify(question))) as A | { error: string }
     if ('error' in answered) throw new Error(answered.error)
     return answered
   }

@@ -22,7 +22,7 @@ export class Kits {
   /** Leaves lessons of before a day behind, unless something was done with them that is not answered. */
   async leave(before: string) {
     for (const { lesson, kit } of await this.all())
-      if (kit.document.date < before && !(await this.device.acts.where({ lesson }).count()))
+      if (kit.document.date < before && !(await this.device.acts.where({ of: lesson }).count()))
         await this.device.kits.delete(lesson)
   }
 

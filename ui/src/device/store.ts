@@ -1,36 +1,8 @@
 import Dexie, { type Table } from 'dexie'
 import { v7 } from 'uuid'
-import type { Act, Entry, Kit } from '../lib/api/client'
-
-/** Tap is a count without its number and its time. */
-export type Tap = Omit<Entry, 'seq' | 'at'>
-
-/** Whose count it is: of which student, at which measure. */
-export interface Whose {
-  student: string
-  /** Its number; 1 where an earlier program wrote none down. */
-  measure?: number
-}
-
-/** Kept is an act that is written down. */
-export interface Kept {
-  n?: number
-  lesson: string
-  act: Act
-  /** It was done, and is kept until the kit has it. */
-  answered?: true
-  /** Why it was refused; it is kept all the same. */
-  refused?: string
-}
-
-/** What became of an act. */
-export type Mark = Pick<Required<Kept>, 'answered'> | Pick<Required<Kept>, 'refused'>
-
-interface Run {
-  key: string
-  run: string
-  seq: number
-}
+import type { Act, Entry, GameEvent, GameKit, Kit } from '../lib/api/client'
+import { TableLog, type Kept } from './log'
+import { begun, type ActLog, type Count, type Run, type Whose } from './runs'
 
 /** A lesson as it was packed last, and by how much the clock of the program is ahead of that of the device, in milliseconds. */
 export interface Packed {
@@ -39,33 +11,13 @@ export interface Packed {
   ahead: number
 }
 
-/** Store is where acts are written down until they are answered. */
-export interface Store {
-  /** Writes a count down, with the next number of its run. */
-  count: (lesson: string, block: string, whose: Whose, tap: Tap, id: string, at: string) => Promise<void>
-  add: (kept: Kept) => Promise<void>
-  /** What is kept of a lesson, in order. */
-  list: (lesson: string) => Promise<Kept[]>
-  mark: (list: Kept[], as: Mark) => Promise<void>
-  remove: (list: Kept[]) => Promise<void>
+/** A game as it was packed last, or as this device began it. */
+export interface PackedGame {
+  game: string
+  kit: GameKit
+  /** The program does not know of it yet. */
+  begun?: true
 }
-
-/** Each student has a run at each measure of a block. */
-const keyOf = (lesson: string, block: string, { student, measure = 1 }: Whose) =>
-  `${lesson}/${block}/${student}${measure > 1 ? `/${measure}` : ''}`
-
-const counted = (
-  lesson: string,
-  block: string,
-  { student, measure }: Whose,
-  tap: Tap,
-  { run, seq }: Omit<Run, 'key'>,
-  id: string,
-  at: string,
-): Kept => ({
-  lesson,
-  act: { id, at, tap: { run, block, student, measure, entry: { ...tap, seq, at } } },
-})
 
 /** A count as an earlier program wrote it down. */
 interface EarlierTap extends Whose {
@@ -77,10 +29,12 @@ interface EarlierTap extends Whose {
 }
 
 /** The database of this device: what is in it outlives the page. */
-export class DeviceStore extends Dexie implements Store {
-  acts!: Table<Kept, number>
+export class DeviceStore extends Dexie {
+  acts!: Table<Kept<Act>, number>
+  events!: Table<Kept<GameEvent>, number>
   runs!: Table<Run, string>
   kits!: Table<Packed, string>
+  games!: Table<PackedGame, string>
 
   constructor(name = 'hodometer') {
     super(name)
@@ -89,7 +43,7 @@ export class DeviceStore extends Dexie implements Store {
       .stores({ taps: null, acts: '++n, lesson, act.id', runs: 'key', kits: 'lesson' })
       .upgrade(async (change) => {
         const taps = await change.table<EarlierTap>('taps').orderBy(':id').toArray()
-        await change.table<Kept>('acts').bulkAdd(
+        await change.table('acts').bulkAdd(
           taps.map(({ lesson, run, block, student, measure, entry, refused }) => ({
             lesson,
             act: { id: v7(), at: entry.at, tap: { run, block, student, measure, entry } },
@@ -97,67 +51,32 @@ export class DeviceStore extends Dexie implements Store {
           })),
         )
       })
-  }
-
-  async count(lesson: string, block: string, whose: Whose, tap: Tap, id: string, at: string) {
-    const key = keyOf(lesson, block, whose)
-    await this.transaction('rw', this.acts, this.runs, async () => {
-      const next = (await this.runs.get(key)) ?? { run: v7(), seq: 0 }
-      await this.runs.put({ key, run: next.run, seq: next.seq + 1 })
-      await this.acts.add(counted(lesson, block, whose, tap, next, id, at))
-    })
-  }
-
-  async add(kept: Kept) {
-    await this.acts.add(kept)
-  }
-
-  list(lesson: string) {
-    return this.acts.where({ lesson }).sortBy('n')
-  }
-
-  async mark(list: Kept[], as: Mark) {
-    await this.acts
-      .where('n')
-      .anyOf(list.flatMap((kept) => kept.n ?? []))
-      .modify(as)
-  }
-
-  remove(list: Kept[]) {
-    return this.acts.bulkDelete(list.flatMap((kept) => kept.n ?? []))
+    this.version(3)
+      .stores({ acts: '++n, of', events: '++n, of', games: 'game' })
+      .upgrade((change) =>
+        change
+          .table<Kept<Act> & { lesson?: string }>('acts')
+          .toCollection()
+          .modify((kept) => {
+            kept.of = kept.lesson ?? ''
+            delete kept.lesson
+          }),
+      )
   }
 }
 
-/** The memory of this page, where the device keeps nothing: better than a lost count. */
-export class MemoryStore implements Store {
-  #acts: Kept[] = []
-  #runs = new Map<string, Omit<Run, 'key'>>()
-
-  count(lesson: string, block: string, whose: Whose, tap: Tap, id: string, at: string) {
-    const key = keyOf(lesson, block, whose)
-    const next = this.#runs.get(key) ?? { run: v7(), seq: 0 }
-    this.#runs.set(key, { run: next.run, seq: next.seq + 1 })
-    return this.add(counted(lesson, block, whose, tap, next, id, at))
+/** The counts and all else that is done with lessons, in the database of this device. */
+export class TableRuns extends TableLog<Act> implements ActLog {
+  constructor(readonly store: DeviceStore) {
+    super(store.acts)
   }
 
-  add(kept: Kept) {
-    this.#acts.push(kept)
-    return Promise.resolve()
-  }
-
-  list(lesson: string) {
-    return Promise.resolve(this.#acts.filter((kept) => kept.lesson === lesson))
-  }
-
-  mark(list: Kept[], as: Mark) {
-    const ids = new Set(list.map(({ act }) => act.id))
-    this.#acts = this.#acts.map((kept) => (ids.has(kept.act.id) ? { ...kept, ...as } : kept))
-    return Promise.resolve()
-  }
-
-  remove(list: Kept[]) {
-    const ids = new Set(list.map(({ act }) => act.id))
-    this.#acts = this.#acts.filter((kept) => !ids.has(kept.act.id))
-    return Promise.resolve()
+  async count({ key, as }: Count) {
+    const { acts, runs } = this.store
+    await this.store.transaction('rw', acts, runs, async () => {
+      const next = (await runs.get(key)) ?? begun(key)
+      await runs.put({ ...next, seq: next.seq + 1 })
+      await acts.add(as(next))
+    })
   }
 }

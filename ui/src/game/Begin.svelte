@@ -2,6 +2,8 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
+  import type { Here } from '../device/beginning'
+  import { orHere } from '../device/here'
   import { answer, api, describe, isNew, type GameDocument } from '../lib/api/client'
   import { keys, renew, studentsQuery } from '../lib/data'
   import SelectField from '../lib/SelectField.svelte'
@@ -13,9 +15,11 @@
     name: string
     /** The game, where it is there already; else it is read when it is to be played. */
     document?: GameDocument
-    /** Who comes into question; empty: all students. */
-    among?: readonly string[]
+    /** Who comes into question; not given: all students. */
+    among?: readonly { id: string; name: string }[]
     lesson?: string
+    /** How it is begun from what this device has with it, where the program does not answer. */
+    here?: Here
     /** Which version, where that is settled; else it is chosen. */
     version?: string
     /** The court of the lesson. */
@@ -23,9 +27,9 @@
     /** What the button says. */
     label?: string
   }
-  let { id, name, document, among = [], lesson, version, court = '', label = 'Play' }: Props = $props()
+  let { id, name, document, among, lesson, here, version, court = '', label = 'Play' }: Props = $props()
   const client = useQueryClient()
-  const students = studentsQuery()
+  const students = studentsQuery(() => !among)
   let dialog = $state<HTMLDialogElement>()
   let game = $state.raw<GameDocument>()
   let chosen = $state<string[]>([])
@@ -33,15 +37,17 @@
   /** Which version is played. */
   let chosenVersion = $state('')
   const rules = $derived(game?.rules)
-  const list = $derived(
-    (students.data ?? [])
-      .filter((each) => among.length === 0 || among.includes(each.id))
-      .sort(
-        (a, b) =>
-          Number(b.profile.sport === game?.sport) - Number(a.profile.sport === game?.sport) ||
-          a.profile.name.localeCompare(b.profile.name),
-      ),
-  )
+  /** Those of the sport first. */
+  const list = $derived.by(() => {
+    const all =
+      among?.map(({ id, name }) => ({ id, name, here: 1 })) ??
+      (students.data ?? []).map(({ id, profile }) => ({
+        id,
+        name: profile.name,
+        here: Number(profile.sport === game?.sport),
+      }))
+    return all.sort((a, b) => b.here - a.here || a.name.localeCompare(b.name))
+  })
   const places = $derived(rules?.spots.length ?? 0)
   const enough = $derived(rules && chosen.length >= places - (rules.coach ? 1 : 0))
   /** Where whoever is n-th begins. */
@@ -57,7 +63,10 @@
     game = document
     dialog?.showModal()
     try {
-      game ??= (await answer(api.GET('/api/games/{id}', { params: { path: { id } } }))).document
+      game ??= await orHere(
+        async () => (await answer(api.GET('/api/games/{id}', { params: { path: { id } } }))).document,
+        async () => here?.game(id),
+      )
     } catch (error) {
       wrong = describe(error)
     }
@@ -69,7 +78,14 @@
       const played = v7()
       const named = chosenVersion
       const asked = { document: game, version: named, court }
-      const as = named || court ? await answer(api.POST('/api/games/version', { body: asked })) : game
+      const as: Pick<GameDocument, 'sport' | 'court' | 'rules'> | undefined =
+        named || court
+          ? await orHere(
+              () => answer(api.POST('/api/games/version', { body: asked })),
+              async () => here?.version(asked),
+            )
+          : game
+      if (!as) return
       const body = {
         version: 1,
         game: id,
@@ -81,7 +97,14 @@
         rules: as.rules,
         ...(lesson ? { lesson } : {}),
       }
-      await answer(api.PUT('/api/played/{id}', { params: { path: { id: played }, header: isNew }, body }))
+      await orHere(
+        async () => {
+          const params = { path: { id: played }, header: isNew }
+          await answer(api.PUT('/api/played/{id}', { params, body }))
+          return true
+        },
+        async () => here?.begin(played, body),
+      )
       dialog?.close()
       await renew(client, keys.played)
       await push(`/games/played/${played}`)
@@ -130,7 +153,7 @@
               onclick={() =>
                 (chosen = n >= 0 ? chosen.filter((id) => id !== student.id) : [...chosen, student.id])}
             >
-              <span class="truncate">{student.profile.name}</span>
+              <span class="truncate">{student.name}</span>
               {#if n >= 0}<span class="ml-auto text-sm font-normal">{begins(n)}</span>{/if}
             </button>
           </li>

@@ -56,8 +56,12 @@ export const gamesQuery = () =>
   createQuery<Game[]>(() => ({ queryKey: keys.games, queryFn: () => answer(api.GET('/api/games')) }))
 
 /** studentsQuery reads who there is. */
-export const studentsQuery = () =>
-  createQuery<Student[]>(() => ({ queryKey: keys.students, queryFn: () => students(false) }))
+export const studentsQuery = (wanted = () => true) =>
+  createQuery<Student[]>(() => ({
+    queryKey: keys.students,
+    queryFn: () => students(false),
+    enabled: wanted(),
+  }))
 
 /** How many drills are read at once. */
 export const drillsAtOnce = 24

@@ -4774,7 +4774,7 @@ export interface components {
             document: components["schemas"]["GameMatch"];
             /** Format: uuid */
             id: string;
-            /** @description Of the players and of the coach, by their identifiers */
+            /** @description Of the players, by their identifiers */
             names: {
                 [key: string]: string;
             };

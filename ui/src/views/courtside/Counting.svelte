@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import { counted } from '../../lib/words'
-  import type { Tap, Whose } from '../../device/store'
+  import type { Tap, Whose } from '../../device/runs'
   import type { Waiting } from './courtside.svelte'
   import { withoutUndone, withWaiting } from './waiting'
   import FaceClock from './FaceClock.svelte'

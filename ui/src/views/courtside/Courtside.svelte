@@ -2,9 +2,11 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { ActQueue } from '../../device/acts'
   import { Core, seen } from '../../device/core'
+  import { orHere } from '../../device/here'
+  import { Games } from '../../device/games'
   import { Kits } from '../../device/kits'
-  import { DeviceStore } from '../../device/store'
-  import { answer, api, Unreachable, type Courtside } from '../../lib/api/client'
+  import { DeviceStore, TableRuns } from '../../device/store'
+  import { answer, api, type Courtside } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
   import CourtsideRun from './CourtsideRun.svelte'
@@ -14,18 +16,22 @@
   }
   let { params }: Props = $props()
   const store = new DeviceStore()
-  const device = { queue: new ActQueue(store), kits: new Kits(store), core: new Core() }
+  const device = {
+    queue: new ActQueue(new TableRuns(store)),
+    kits: new Kits(store),
+    games: new Games(store),
+    core: new Core(),
+  }
 
   /** The program's answer; where there is none, what this device makes of the lesson that it has with it. */
-  async function read(id: string): Promise<Courtside> {
-    try {
-      return await answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id } } }))
-    } catch (error) {
-      const packed = error instanceof Unreachable ? await device.kits.of(id) : undefined
-      if (!packed) throw error
-      return seen(device.core, packed, await device.queue.list(id))
-    }
-  }
+  const read = (id: string) =>
+    orHere<Courtside>(
+      () => answer(api.GET('/api/lessons/{id}/courtside', { params: { path: { id } } })),
+      async () => {
+        const packed = await device.kits.of(id)
+        return packed && seen(device.core, packed, await device.queue.list(id))
+      },
+    )
   const query = createQuery(() => ({
     queryKey: [...keys.lesson(params.id), 'courtside'],
     queryFn: () => read(params.id),

@@ -6,6 +6,7 @@
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
   import { push } from 'svelte-spa-router'
+  import { beginningIn } from '../../device/beginning'
   import Begin from '../../game/Begin.svelte'
   import { answer, api, type Courtside } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
@@ -60,6 +61,23 @@
     refetchInterval: 5000,
     select: (page) => page.played.filter((each) => each.document.lesson === run.data.lesson.id),
   }))
+  /** The same, as far as this device knows of them, where the program does not answer. */
+  const gamesHere = createQuery(() => ({
+    queryKey: [...keys.played, 'here', run.data.lesson.id],
+    queryFn: () => device.games.ofLesson(run.data.lesson.id),
+    enabled: Boolean(scheduled?.game) && !run.delivery.reached,
+    networkMode: 'always' as const,
+    gcTime: 0,
+  }))
+  const begunGames = $derived(
+    run.delivery.reached
+      ? (games.data ?? []).map((each) => ({
+          id: each.id,
+          title: each.document.title,
+          score: each.state?.points.join(' : ') ?? '',
+        }))
+      : (gamesHere.data ?? []).map(({ game, kit }) => ({ id: game, title: kit.document.title, score: '' })),
+  )
   const over = $derived(run.second >= run.data.lesson.plan.planned)
 
   onMount(() => {
@@ -132,11 +150,13 @@
       {/if}
     </section>
 
-    {#if run.unanswered > 0 && (run.slow || !run.reached)}
+    {#if run.delivery.open.length > 0 && (run.delivery.slow || !run.delivery.reached)}
       <p class="bg-base-200 px-4 text-sm" role="status">
-        {run.unanswered === 1 ? '1 thing you did is' : `${run.unanswered} things you did are`} kept {run.storageError
+        {run.delivery.open.length === 1
+          ? '1 thing you did is'
+          : `${run.delivery.open.length} things you did are`} kept {run.delivery.storageError
           ? 'on this page'
-          : 'on this device'}{run.reached ? '' : ' until Hodometer answers'}.
+          : 'on this device'}{run.delivery.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
     {#if run.said}
@@ -177,30 +197,31 @@
         <Begin
           id={scheduled.game.id}
           name={scheduled.game.name}
-          among={scheduled.people}
+          among={run.data.lesson.people.filter(({ id }) => scheduled.people.includes(id))}
+          here={beginningIn(run.data.lesson.id, device)}
           lesson={run.data.lesson.id}
           version={scheduled.version ?? ''}
           court={run.data.lesson.document.space.court}
           label="Score it"
         />
-        {#each games.data ?? [] as each (each.id)}
+        {#each begunGames as each (each.id)}
           <a class="btn btn-sm" href="#/games/played/{each.id}"
-            >{each.document.title}
-            <span class="drum-digits">{each.state?.points.join(' : ')}</span></a
+            >{each.title} <span class="drum-digits">{each.score}</span></a
           >
         {/each}
       </div>
     {/if}
     {#if blockCounters[0] && !over}<StandPicture court={blockCounters[0].court} />{/if}
 
-    {#if run.storageError}
+    {#if run.delivery.storageError}
       <p class="text-error px-4 text-sm" role="alert">
         This device cannot keep anything: leave this page open until Hodometer has answered.
       </p>
     {/if}
-    {#if run.refused.length}
+    {#if run.delivery.refused.length}
       <p class="text-error px-4 text-sm" role="alert">
-        {run.refused.length} could not be counted and are kept on this device: {run.refused[0]}
+        {run.delivery.refused.length} could not be counted and are kept on this device: {run.delivery
+          .refused[0]}
       </p>
     {/if}
   </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import NumberGrid from './NumberGrid.svelte'
-  import type { Tap } from '../../device/store'
+  import type { Tap } from '../../device/runs'
 
   /** A rally is counted stroke by stroke, or afterwards by its number. */
   interface Props {

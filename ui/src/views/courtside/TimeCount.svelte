@@ -1,6 +1,6 @@
 <script lang="ts">
   import NumberField from '../../lib/NumberField.svelte'
-  import type { Tap } from '../../device/store'
+  import type { Tap } from '../../device/runs'
 
   /** A try on the clock: started and stopped here, or typed. */
   interface Props {

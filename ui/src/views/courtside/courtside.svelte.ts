@@ -1,7 +1,6 @@
 import {
   answer,
   api,
-  patience,
   type Act,
   type Answered,
   type Counter,
@@ -15,17 +14,16 @@ import {
 } from '../../lib/api/client'
 import type { ActQueue, What } from '../../device/acts'
 import { seen, type Core } from '../../device/core'
+import { Delivery } from '../../device/delivery.svelte'
+import type { Games } from '../../device/games'
 import type { Kits } from '../../device/kits'
-import type { Kept, Packed, Tap, Whose } from '../../device/store'
+import type { Kept } from '../../device/log'
+import type { Tap, Whose } from '../../device/runs'
+import type { Packed } from '../../device/store'
 import { notices } from '../../lib/notice.svelte'
 import { instant } from '../../lib/words'
 
-const retryAfter = 3000
 const tick = 250
-/** From when on an answer is late, so that this device works it out itself, in milliseconds. */
-const late = 700
-/** How long after an answer a lesson is packed anew. */
-const packAfter = 1200
 
 /** A count that is not in what is shown yet. */
 export type Waiting = NonNullable<Act['tap']>
@@ -34,26 +32,23 @@ export type Waiting = NonNullable<Act['tap']>
 export interface Device {
   queue: ActQueue
   kits: Kits
+  games: Games
   core: Core
 }
 
-/**
- * Run is a lesson on its way: the clock that goes on between answers, the cues, the counts. What is done is written down on the device
- * first, and sent; what is shown is the program's answer, or, where none comes, what core on this device makes of the kit and of all that was done since.
- */
+/** Run is a lesson on its way: the clock that goes on between answers, the cues, the counts. */
 export class Run {
   data = $state.raw<Courtside>() as Courtside
   second = $state(0)
+  /** Counts that are being written down. */
+  #typed = $state.raw<Waiting[]>([])
+  readonly delivery: Delivery<Act, Answered>
   /** Counts that are not in what is shown yet, in order. */
-  waiting = $state.raw<Waiting[]>([])
-  /** How many acts are not answered yet. */
-  unanswered = $state(0)
-  refused = $state.raw<string[]>([])
-  reached = $state(true)
-  /** An answer is waited for longer than usual. */
-  slow = $state(false)
-  /** Why this device cannot keep anything; empty where it can. */
-  storageError = $state('')
+  readonly waiting = $derived.by(() => {
+    const { open, shown } = this.delivery
+    const missing = open.flatMap(({ act }) => (act.tap && !shown.includes(act.id) ? [act.tap] : []))
+    return [...missing, ...this.#typed]
+  })
   /** Whose counts were taken on this page, the latest last, for undo. */
   #taken = $state.raw<{ block: string; whose: Whose }[]>([])
   /** What got shorter or longer by what was done with the road last, and the lesson before it. */
@@ -62,41 +57,36 @@ export class Run {
   #since = Date.now()
   /** The lesson before what changes it and is not shown yet, and which act that asks why. */
   #changing: { before: LessonDocument; asks: string } | undefined
-  /** How much is being written down: what comes meanwhile does not know of it. */
-  #writing = 0
-  /** Counts that are being written down. */
-  #typed: Waiting[] = []
-  #kept: Kept[] = []
-  /** Which acts are in what is shown. */
-  #shown: string[] = []
   #packed: Packed | undefined
-  #packing: ReturnType<typeof setTimeout> | undefined
-  #round: Promise<void> | undefined
-  #again = false
-  #sees = 0
-  /** The last write that is in what is shown. */
-  #latest = ''
-  #timers: ReturnType<typeof setInterval>[] = []
+  readonly #ticking: ReturnType<typeof setInterval>
 
   constructor(
     data: Courtside,
     readonly device: Device,
   ) {
     this.#show(data)
-    this.#timers = [setInterval(() => this.#tick(), tick), setInterval(() => void this.deliver(), retryAfter)]
+    this.#ticking = setInterval(() => this.#tick(), tick)
+    this.delivery = new Delivery({
+      of: data.lesson.id,
+      queue: device.queue,
+      ask: () => this.#ask(),
+      see: (kept) => this.#see(kept),
+      take: (answered) => this.#take(answered),
+      pack: async () => void (this.#packed = await device.kits.pack(this.#id)),
+      tell: (kept) => this.#tell(kept),
+    })
     void this.#begin()
   }
 
   async #begin() {
     this.#packed = await this.device.kits.of(this.#id)
-    await this.deliver()
-    await this.#pack()
+    await this.delivery.begin()
     this.device.core.warm()
   }
 
   stop() {
-    this.#timers.forEach(clearInterval)
-    clearTimeout(this.#packing)
+    clearInterval(this.#ticking)
+    this.delivery.stop()
     this.device.core.stop()
   }
 
@@ -160,44 +150,34 @@ export class Run {
     this.second = this.data.second + since
   }
 
-  /** Goes on from an answer that has some acts in it. */
-  #take(answered: Answered, acts: Kept[]) {
+  /** Goes on from an answer. */
+  #take(answered: Answered) {
     const { sentences } = answered
-    this.#shown = acts.map(({ act }) => act.id)
     this.#show(answered)
-    this.#await()
     if (!this.#changing) return
     this.said = sentences.length ? { sentences, ...this.#changing } : undefined
     this.#changing = undefined
   }
 
-  /** Reads what is written down. */
-  async #read() {
-    this.#kept = await this.device.queue.list(this.#id)
-    this.storageError = this.device.queue.storageError
-    this.#await()
+  /** What core on this device makes of what was done. */
+  async #see(kept: Kept<Act>[]) {
+    return this.#packed && seen(this.device.core, this.#packed, kept)
   }
 
-  #await() {
-    const open = this.#kept.filter((kept) => !kept.answered && !kept.refused)
-    this.unanswered = open.length
-    this.refused = this.#kept.flatMap((kept) => kept.refused ?? [])
-    const missing = open.flatMap(({ act }) => (act.tap && !this.#shown.includes(act.id) ? [act.tap] : []))
-    this.waiting = [...missing, ...this.#typed]
-  }
-
-  /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */
-  async #see() {
-    const turn = ++this.#sees
-    const packed = this.#packed
-    if (!packed) return
-    const kept = this.#kept
-    try {
-      const answered = await seen(this.device.core, packed, kept)
-      if (turn === this.#sees && !this.#writing) this.#take(answered, kept)
-    } catch {
-      return
+  async #ask(): Promise<Answered> {
+    const params = { path: { id: this.#id } }
+    return {
+      ...(await answer(api.GET('/api/lessons/{id}/courtside', { params }))),
+      sentences: [],
+      refused: [],
     }
+  }
+
+  /** Tells what was refused. What is no count is forgotten then: nothing is lost with it. */
+  #tell({ act, refused }: Kept<Act>) {
+    if (act.tap) return false
+    notices.wrong(new Error(refused))
+    return true
   }
 
   /** set moves the clock. */
@@ -301,7 +281,7 @@ export class Run {
       what.travel || what.change ? (this.#changing ??= { before: lesson.document, asks: '' }) : undefined
     if (second !== undefined && running !== undefined)
       this.#show({ ...this.data, second, clock: { anchor: was?.anchor ?? '', second, running } })
-    await this.#write(async () => {
+    await this.delivery.write(async () => {
       const id = await this.device.queue.put(this.#id, what)
       if (changing) changing.asks = asks ? id : ''
     })
@@ -317,8 +297,7 @@ export class Run {
     const entry = { ...tap, seq: 0, at: instant() }
     const one = { run: '', block, ...whose, entry }
     this.#typed = [...this.#typed, one]
-    this.#await()
-    await this.#write(async () => {
+    await this.delivery.write(async () => {
       try {
         await this.device.queue.count(this.#id, block, whose, tap)
       } finally {
@@ -340,112 +319,5 @@ export class Run {
     )
     this.#taken = this.#taken.filter((_, i) => i !== at)
     await this.#count(block, whose, { kind: 'undo' })
-  }
-
-  /** Writes something down and sends it. Where no answer came the last time, this device works it out meanwhile. */
-  async #write(write: () => Promise<void>) {
-    this.#writing++
-    try {
-      await write()
-    } catch (error) {
-      notices.wrong(error)
-    }
-    await this.#read()
-    this.#writing--
-    if (!this.reached) await this.#see()
-    await this.deliver()
-  }
-
-  /** deliver sends what waits; what comes meanwhile goes in the next round. */
-  deliver(): Promise<void> {
-    this.#again = true
-    return (this.#round ??= this.#rounds().finally(() => (this.#round = undefined)))
-  }
-
-  async #rounds() {
-    while (this.#again) {
-      this.#again = false
-      await this.#deliver()
-    }
-  }
-
-  async #deliver() {
-    await this.#read()
-    if (!this.unanswered && this.reached) return this.#watch()
-    const waits = setTimeout(() => {
-      this.slow = true
-      void this.#see()
-    }, late)
-    try {
-      const answered = await this.device.queue.deliver(this.#id).finally(() => clearTimeout(waits))
-      this.slow = false
-      this.reached = true
-      await this.#read()
-      await this.#tellRefused()
-      if (this.unanswered || this.#writing) return // more came meanwhile: it goes in the next round
-      this.#sees++ // what this device makes of it is not waited for
-      this.#take(answered ?? (await this.#ask()), this.#kept)
-      this.#packLater()
-    } catch {
-      this.slow = false
-      this.reached = false
-      await this.#read()
-      if (this.#unseen()) await this.#see()
-    }
-  }
-
-  /** Shows what was done from another device meanwhile. */
-  async #watch() {
-    try {
-      const { write } = await answer(api.GET('/api/latest', { signal: patience() }))
-      if (write === this.#latest) return
-      const answered = await this.#ask()
-      if (this.unanswered || this.#writing) return
-      this.#latest = write
-      this.#take(answered, this.#kept)
-      this.#packLater()
-    } catch {
-      this.reached = false
-    }
-  }
-
-  /** Whether something was done that is not shown yet. */
-  #unseen() {
-    return this.#kept.some((kept) => !kept.refused && !kept.answered && !this.#shown.includes(kept.act.id))
-  }
-
-  async #ask(): Promise<Answered> {
-    const params = { path: { id: this.#id } }
-    return {
-      ...(await answer(api.GET('/api/lessons/{id}/courtside', { params }))),
-      sentences: [],
-      refused: [],
-    }
-  }
-
-  /** What was refused and is no count is told and forgotten: nothing is lost with it. */
-  async #tellRefused() {
-    const told = this.#kept.filter((kept) => kept.refused !== undefined && !kept.act.tap)
-    if (!told.length) return
-    told.forEach((kept) => notices.wrong(new Error(kept.refused)))
-    await this.device.queue.forget(told)
-    await this.#read()
-  }
-
-  /** Packs the lesson anew a little later, and forgets what is in it then. */
-  #packLater() {
-    clearTimeout(this.#packing)
-    this.#packing = setTimeout(() => void this.#pack(), packAfter)
-  }
-
-  async #pack() {
-    const inIt = this.#kept.filter((kept) => kept.answered)
-    try {
-      this.#packed = await this.device.kits.pack(this.#id)
-      await this.device.queue.forget(inIt)
-      await this.#read()
-    } catch {
-      this.reached = false
-    }
   }
 }

@@ -9,23 +9,24 @@
   import CountedStrokes from '../../game/CountedStrokes.svelte'
   import GameCourt from '../../game/GameCourt.svelte'
   import { ownScores } from '../../game/own'
-  import { Scoring, type Tap } from './scoring.svelte'
+  import { Scoring, type Device, type Tap } from './scoring.svelte'
   import SideActs from './SideActs.svelte'
 
   /** The scoreboard: a press on a side is a rally that it won, the rest is named as the rule names it. */
   interface Props {
-    played: Played
+    first: Played
+    device: Device
   }
-  let { played }: Props = $props()
+  let { first, device }: Props = $props()
   const client = useQueryClient()
+  // One for as long as the view is open.
   // svelte-ignore state_referenced_locally
-  const scoring = new Scoring(played.id, (answered) =>
-    client.setQueryData(keys.playedGame(answered.id), answered),
-  )
+  const scoring = new Scoring(first, device)
   $effect(() => () => scoring.leave())
+  const played = $derived(scoring.played)
   const rules = $derived(played.document.rules)
   const state = $derived(played.state)
-  const busy = $derived(scoring.waiting.length > 0)
+  const busy = $derived(scoring.busy)
   const name = (id: string) => played.names[id] ?? id
   /** For who only looks on. */
   let big = $state(false)
@@ -42,7 +43,7 @@
       (each) => each.state && !each.state.over && each.document.date === today() && each.id !== played.id,
     ),
   )
-  const tap = (event: Tap) => scoring.tap(event, state?.rally ?? 1)
+  const tap = (event: Tap) => void scoring.tap(event)
   const own = $derived(ownScores(played))
 
   async function again() {
@@ -110,6 +111,11 @@
   <p class="next" role="status">
     {#if scoring.told}<strong class="text-error">{scoring.told}</strong>{:else}{played.next}{/if}
     {#if played.last}<span class="hint block text-sm">{played.last}</span>{/if}
+    {#if scoring.delivery.storageError}<span class="text-error block text-sm"
+        >This device cannot keep anything: leave this page open until Hodometer has answered.</span
+      >{:else if !scoring.delivery.reached}<span class="hint block text-sm"
+        >Kept on this device until Hodometer answers.</span
+      >{/if}
     {#if state?.wins.some((n) => n > 0)}<span class="hint block text-sm"
         >little match {state.wins.join(' : ')}</span
       >{/if}

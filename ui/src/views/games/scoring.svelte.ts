@@ -1,83 +1,98 @@
 import { v7 } from 'uuid'
-import { answer, api, patience, plainly, Refusal, type GameEvent, type Played } from '../../lib/api/client'
+import { scored, type Core } from '../../device/core'
+import { Delivery } from '../../device/delivery.svelte'
+import type { EventQueue } from '../../device/events'
+import type { Games } from '../../device/games'
+import type { PackedGame } from '../../device/store'
+import { answer, api, type GameEvent, type Played, type Scored } from '../../lib/api/client'
 import { instant } from '../../lib/words'
 
 /** What a tap says; when it was and in which rally is added. */
 export type Tap = Omit<GameEvent, 'id' | 'at' | 'rally'>
 
-const retryAfter = 3000
+/** What scores a game on this device. */
+export interface Device {
+  queue: EventQueue
+  games: Games
+  core: Core
+}
 
-/**
- * Scoring sends what is tapped in a game, in order. A tap is written down on this device first and stays there until the server has
- * answered it; one that the rules refuse is told and dropped.
- */
+/** Scoring is a game that is counted: what is tapped in it is written down on this device first; one that the rules refuse is told and dropped. */
 export class Scoring {
-  waiting = $state.raw<GameEvent[]>([])
-  /** Why the last tap does not count, or why nothing is sent. */
+  played = $state.raw<Played>() as Played
+  /** Why the last tap does not count. */
   told = $state('')
-  #timer: ReturnType<typeof setTimeout> | undefined
-  #sending = false
-  readonly #key: string
+  readonly delivery: Delivery<GameEvent, Scored>
+  /** A tap is not in what is shown yet. */
+  readonly busy = $derived.by(() => {
+    const { open, shown } = this.delivery
+    return open.some(({ act }) => !shown.includes(act.id))
+  })
+  #packed: PackedGame | undefined
 
   constructor(
-    readonly id: string,
-    readonly onanswer: (played: Played) => void,
+    played: Played,
+    readonly device: Device,
   ) {
-    this.#key = `hodometer.game.${id}`
-    try {
-      this.waiting = JSON.parse(localStorage.getItem(this.#key) ?? '[]') as GameEvent[]
-    } catch {
-      this.waiting = []
-    }
-    void this.#send()
+    this.played = played
+    const { id } = played
+    this.delivery = new Delivery({
+      of: id,
+      queue: device.queue,
+      ask: async () => ({
+        ...(await answer(api.GET('/api/played/{id}', { params: { path: { id } } }))),
+        leftOut: [],
+      }),
+      see: (kept) => this.#see(kept),
+      take: (scored) => this.#take(scored),
+      pack: async () => void (this.#packed = await device.games.pack(id)),
+      tell: ({ refused = '' }) => {
+        this.told = refused
+        return true
+      },
+    })
+    void this.#begin()
   }
 
-  tap(tap: Tap, rally: number) {
-    this.#keep([...this.waiting, { ...tap, id: v7(), at: instant(), rally }])
-    void this.#send()
+  async #begin() {
+    this.device.core.warm()
+    await this.#takeOver()
+    this.#packed = await this.device.games.of(this.played.id)
+    await this.delivery.begin()
+  }
+
+  /** Takes over what an earlier program kept of this game. */
+  async #takeOver() {
+    const key = `hodometer.game.${this.played.id}`
+    try {
+      const waiting = JSON.parse(localStorage.getItem(key) ?? '[]') as GameEvent[]
+      for (const event of waiting) await this.device.queue.add(this.played.id, event)
+      localStorage.removeItem(key)
+    } catch {
+      return
+    }
   }
 
   /** leave stops trying; what waits stays on this device. */
   leave() {
-    clearTimeout(this.#timer)
+    this.delivery.stop()
+    this.device.core.stop()
   }
 
-  #keep(waiting: GameEvent[]) {
-    this.waiting = waiting
-    try {
-      if (waiting.length) localStorage.setItem(this.#key, JSON.stringify(waiting))
-      else localStorage.removeItem(this.#key)
-    } catch {
-      this.told = 'This device cannot keep a copy meanwhile.'
-    }
+  async tap(tap: Tap) {
+    this.told = ''
+    const event = { ...tap, id: v7(), at: instant(), rally: this.played.state?.rally ?? 1 }
+    await this.delivery.write(() => this.device.queue.add(this.played.id, event))
   }
 
-  async #send() {
-    if (this.#sending) return
-    this.#sending = true
-    clearTimeout(this.#timer)
-    while (this.waiting[0]) {
-      const event = this.waiting[0]
-      try {
-        const path = { id: this.id }
-        const played = await answer(
-          api.POST('/api/played/{id}/events', {
-            params: { path },
-            body: { events: [event] },
-            signal: patience(),
-          }),
-        )
-        this.told = ''
-        this.onanswer(played)
-      } catch (error) {
-        this.told = plainly(error)
-        if (!(error instanceof Refusal) || error.status >= 500) {
-          this.#timer = setTimeout(() => void this.#send(), retryAfter)
-          break
-        }
-      }
-      this.#keep(this.waiting.slice(1))
-    }
-    this.#sending = false
+  /** What core on this device makes of what happened; what it leaves out is told. */
+  async #see(kept: Parameters<typeof scored>[2]) {
+    return this.#packed && scored(this.device.core, this.#packed, kept)
+  }
+
+  #take(scored: Scored) {
+    this.played = scored
+    const newest = this.delivery.open.at(-1)?.act.id
+    this.told ||= scored.leftOut.find(({ id }) => id === newest)?.reason ?? ''
   }
 }

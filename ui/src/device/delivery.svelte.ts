@@ -1,0 +1,190 @@
+import { answer, api, patience } from '../lib/api/client'
+import { notices } from '../lib/notice.svelte'
+import type { Kept } from './log'
+import type { Queue } from './queue'
+
+const retryAfter = 3000
+/** From when on an answer is late, so that this device works it out itself, in milliseconds. */
+const late = 700
+/** How long after an answer what is with this device is packed anew. */
+const packAfter = 1200
+
+/** What is delivered, and who shows what comes of it. */
+export interface Line<A extends { id: string }, R> {
+  /** The lesson, or the game. */
+  of: string
+  queue: Pick<Queue<A, R>, 'list' | 'deliver' | 'forget' | 'storageError'>
+  /** ask reads it from the program as it is now. */
+  ask: () => Promise<R>
+  /** see is what core on this device makes of all that was done; undefined where it has nothing with it. */
+  see: (kept: Kept<A>[]) => Promise<R | undefined>
+  /** take shows an answer. */
+  take: (answer: R) => void
+  /** pack takes along what is in the program now. It fails where that does not answer. */
+  pack: () => Promise<void>
+  /** tell tells what was refused, and says whether it is forgotten then; else it is kept. */
+  tell: (refused: Kept<A>) => boolean
+}
+
+/**
+ * Delivery brings what is done on this device to the program, in order, and has shown what comes of it: the program's answer, or, where none
+ * comes, what core on this device makes of what it has with it and of all that was done since.
+ */
+export class Delivery<A extends { id: string }, R> {
+  /** All that is written down and is not in what the device has with it yet. */
+  kept = $state.raw<Kept<A>[]>([])
+  /** Which acts are in what is shown. */
+  shown = $state.raw<string[]>([])
+  reached = $state(true)
+  /** An answer is waited for longer than usual. */
+  slow = $state(false)
+  /** Why this device cannot keep anything; empty where it can. */
+  storageError = $state('')
+  readonly open = $derived(this.kept.filter((kept) => !kept.answered && !kept.refused))
+  readonly refused = $derived(this.kept.flatMap((kept) => kept.refused ?? []))
+  /** How much is being written down: what comes meanwhile does not know of it. */
+  #writing = 0
+  #packing: ReturnType<typeof setTimeout> | undefined
+  #round: Promise<void> | undefined
+  #again = false
+  #sees = 0
+  /** The last write that is in what is shown. */
+  #latest = ''
+  readonly #timer: ReturnType<typeof setInterval>
+
+  constructor(readonly line: Line<A, R>) {
+    this.#timer = setInterval(() => void this.deliver(), retryAfter)
+  }
+
+  /** begin sends what waits, and takes along what there is. */
+  async begin() {
+    await this.deliver()
+    await this.#pack()
+  }
+
+  /** stop stops trying; what waits stays on this device. */
+  stop() {
+    clearInterval(this.#timer)
+    clearTimeout(this.#packing)
+  }
+
+  /** write writes something down and sends it. Where no answer came the last time, this device works it out meanwhile. */
+  async write(write: () => Promise<void>) {
+    this.#writing++
+    try {
+      await write()
+    } catch (error) {
+      notices.wrong(error)
+    }
+    await this.#read()
+    this.#writing--
+    if (!this.reached) await this.#see()
+    await this.deliver()
+  }
+
+  /** deliver sends what waits; what comes meanwhile goes in the next round. */
+  deliver(): Promise<void> {
+    this.#again = true
+    return (this.#round ??= this.#rounds().finally(() => (this.#round = undefined)))
+  }
+
+  async #rounds() {
+    while (this.#again) {
+      this.#again = false
+      await this.#deliver()
+    }
+  }
+
+  async #deliver() {
+    await this.#read()
+    if (!this.open.length && this.reached) return this.#watch()
+    const waits = setTimeout(() => {
+      this.slow = true
+      void this.#see()
+    }, late)
+    try {
+      const answered = await this.line.queue.deliver(this.line.of).finally(() => clearTimeout(waits))
+      this.slow = false
+      this.reached = true
+      await this.#read()
+      await this.#tellRefused()
+      if (this.open.length || this.#writing) return // more came meanwhile: it goes in the next round
+      this.#sees++ // what this device makes of it is not waited for
+      this.#take(answered ?? (await this.line.ask()), this.kept)
+      this.#packLater()
+    } catch {
+      this.slow = false
+      this.reached = false
+      await this.#read()
+      if (this.#unseen()) await this.#see()
+    }
+  }
+
+  /** Reads what is written down. */
+  async #read() {
+    this.kept = await this.line.queue.list(this.line.of)
+    this.storageError = this.line.queue.storageError
+  }
+
+  #take(answer: R, kept: Kept<A>[]) {
+    this.shown = kept.map(({ act }) => act.id)
+    this.line.take(answer)
+  }
+
+  /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */
+  async #see() {
+    const turn = ++this.#sees
+    const kept = this.kept
+    try {
+      const seen = await this.line.see(kept)
+      if (seen && turn === this.#sees && !this.#writing) this.#take(seen, kept)
+    } catch {
+      return
+    }
+  }
+
+  /** Whether something was done that is not shown yet. */
+  #unseen() {
+    return this.kept.some((kept) => !kept.refused && !kept.answered && !this.shown.includes(kept.act.id))
+  }
+
+  /** Shows what was done from another device meanwhile. */
+  async #watch() {
+    try {
+      const { write } = await answer(api.GET('/api/latest', { signal: patience() }))
+      if (write === this.#latest) return
+      const answered = await this.line.ask()
+      if (this.open.length || this.#writing) return
+      this.#latest = write
+      this.#take(answered, this.kept)
+      this.#packLater()
+    } catch {
+      this.reached = false
+    }
+  }
+
+  /** What was refused and is not kept is told and forgotten. */
+  async #tellRefused() {
+    const told = this.kept.filter((kept) => kept.refused !== undefined && this.line.tell(kept))
+    if (!told.length) return
+    await this.line.queue.forget(told)
+    await this.#read()
+  }
+
+  /** Packs anew a little later, and forgets what is in it then. */
+  #packLater() {
+    clearTimeout(this.#packing)
+    this.#packing = setTimeout(() => void this.#pack(), packAfter)
+  }
+
+  async #pack() {
+    const inIt = this.kept.filter((kept) => kept.answered)
+    try {
+      await this.line.pack()
+      await this.line.queue.forget(inIt)
+      await this.#read()
+    } catch {
+      this.reached = false
+    }
+  }
+}

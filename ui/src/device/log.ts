@@ -1,0 +1,80 @@
+import type { Table } from 'dexie'
+
+/** Kept is something that was done with a lesson or a game, and is written down. */
+export interface Kept<A> {
+  n?: number
+  /** The lesson, or the game. */
+  of: string
+  act: A
+  /** It was done, and is kept until the kit has it. */
+  answered?: true
+  /** Why it was refused; it is kept all the same. */
+  refused?: string
+}
+
+/** What became of an act. */
+export type Mark = Pick<Required<Kept<unknown>>, 'answered'> | Pick<Required<Kept<unknown>>, 'refused'>
+
+/** Log is where acts are written down until they are answered. */
+export interface Log<A> {
+  add: (kept: Kept<A>) => Promise<void>
+  /** What is kept of a lesson or a game, in order. */
+  list: (of: string) => Promise<Kept<A>[]>
+  mark: (list: Kept<A>[], as: Mark) => Promise<void>
+  remove: (list: Kept<A>[]) => Promise<void>
+}
+
+/** A log in the database of this device: what is in it outlives the page. */
+export class TableLog<A> implements Log<A> {
+  constructor(readonly table: Table<Kept<A>, number>) {}
+
+  async add(kept: Kept<A>) {
+    await this.table.add(kept)
+  }
+
+  list(of: string) {
+    return this.table.where({ of }).sortBy('n')
+  }
+
+  async mark(list: Kept<A>[], as: Mark) {
+    await this.table
+      .where('n')
+      .anyOf(list.flatMap((kept) => kept.n ?? []))
+      .modify((kept) => void Object.assign(kept, as))
+  }
+
+  remove(list: Kept<A>[]) {
+    return this.table.bulkDelete(list.flatMap((kept) => kept.n ?? []))
+  }
+
+  /** What something is kept of. */
+  async kept() {
+    return (await this.table.orderBy('of').uniqueKeys()).map(String)
+  }
+}
+
+/** A log in the memory of this page, where the device keeps nothing: better than a lost count. */
+export class MemoryLog<A extends { id: string }> implements Log<A> {
+  #list: Kept<A>[] = []
+
+  add(kept: Kept<A>) {
+    this.#list.push(kept)
+    return Promise.resolve()
+  }
+
+  list(of: string) {
+    return Promise.resolve(this.#list.filter((kept) => kept.of === of))
+  }
+
+  mark(list: Kept<A>[], as: Mark) {
+    const ids = new Set(list.map(({ act }) => act.id))
+    this.#list = this.#list.map((kept) => (ids.has(kept.act.id) ? { ...kept, ...as } : kept))
+    return Promise.resolve()
+  }
+
+  remove(list: Kept<A>[]) {
+    const ids = new Set(list.map(({ act }) => act.id))
+    this.#list = this.#list.filter((kept) => !ids.has(kept.act.id))
+    return Promise.resolve()
+  }
+}
