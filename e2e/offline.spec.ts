@@ -187,6 +187,19 @@ test('two devices count on one lesson, one of them away for a while', async ({
     await counting.getByRole('button', { name: 'Ines', exact: true }).click()
     await expect(counting.getByText('3 of 3', { exact: true })).toBeVisible()
   }
+  // One device counts one student: who was counted last on the other one is watched here, until they are taken over.
+  const elsewhere = (on: Page) => on.getByText('Ines: counted on another device now.')
+  await expect(elsewhere(page)).toBeVisible()
+  await expect(elsewhere(other)).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Made', exact: true })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Count here' }).click()
+  await page.getByRole('button', { name: 'Made', exact: true }).click()
+  await expect(page.getByText('4 of 4', { exact: true })).toBeVisible()
+  await expect(elsewhere(other)).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'Ines', exact: true }).click()
+  await expect(page.getByText('4 of 4', { exact: true })).toBeVisible()
+  await expect(elsewhere(page)).toHaveCount(0) // this device counts her, also after a reload
   const left = (on: Page) => on.getByRole('region', { name: 'Time' }).locator('.drum .sr-only').textContent()
   const seconds = async (on: Page) => {
     const [minutes, rest] = ((await left(on)) ?? '').split(':').map(Number)
@@ -309,7 +322,7 @@ test('a game is begun and scored where there is no network, in a browser that is
   await page.getByRole('button', { name: /^Score it/ }).click()
   const acts = new Acts(page)
   await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(3)
-  await acts.begin(eight[0].name, eight[1].name)
+  await acts.begin('Ada Fenn', 'Ben Okoro')
   await enabled(page)
   await won(page, 'near', '1:0')
   await won(page, 'near', '2:0')

@@ -47,6 +47,7 @@ type Counter struct {
 	Face     *drill.Face       `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
 	Can      lesson.Adjustable `json:"can" description:"What can be changed in its drill on the spot"`
 	Count    tally.Count       `json:"count"`
+	Newest   *Newest           `json:"newest" description:"The newest count, faults aside; null where nothing is counted"`
 }
 
 // counters returns a counter for every drill block, student and measure, with what was counted so far.
@@ -75,7 +76,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 					c.Aim = &aim
 					c.Zones = zones(document, aim)
 				}
-				met[i] = c.counted(m, summaries)
+				met[i], c.Newest = c.counted(m, summaries), k.newest(c)
 				counters = append(counters, c)
 			}
 			counters[len(counters)-len(met)+mine.On(met)].On = true

@@ -28,6 +28,12 @@ export class ActQueue extends Queue<Act, Answered, ActLog> {
     await this.write((log) => log.count(count))
   }
 
+  /** The runs of a lesson that were begun on this device. */
+  async runsOf(lesson: string) {
+    const all = [this.device, this.memory].map((log) => log.runsOf(lesson).catch(() => []))
+    return (await Promise.all(all)).flat()
+  }
+
   /** Writes something else down, and returns its identifier. */
   async put(lesson: string, what: What) {
     const act = { ...what, id: v7(), at: new Date().toISOString() }

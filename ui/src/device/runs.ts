@@ -28,6 +28,8 @@ export interface Count {
 /** ActLog writes counts down with the next number of their run. */
 export interface ActLog extends Log<Act> {
   count: (count: Count) => Promise<void>
+  /** The runs of a lesson that were begun here. */
+  runsOf: (lesson: string) => Promise<string[]>
 }
 
 /** Each student has a run at each measure of a block. */
@@ -58,5 +60,10 @@ export class MemoryRuns extends MemoryLog<Act> implements ActLog {
     const next = this.#runs.get(key) ?? begun(key)
     this.#runs.set(key, { ...next, seq: next.seq + 1 })
     return this.add(as(next))
+  }
+
+  runsOf(lesson: string) {
+    const own = [...this.#runs.values()].filter(({ key }) => key.startsWith(`${lesson}/`))
+    return Promise.resolve(own.map(({ run }) => run))
   }
 }

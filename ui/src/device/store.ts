@@ -79,4 +79,9 @@ export class TableRuns extends TableLog<Act> implements ActLog {
       await acts.add(as(next))
     })
   }
+
+  async runsOf(lesson: string) {
+    const own = await this.store.runs.where('key').startsWith(`${lesson}/`).toArray()
+    return own.map(({ run }) => run)
+  }
 }

@@ -5284,6 +5284,8 @@ export interface components {
             misses: boolean;
             /** @description Of the student */
             name: string;
+            /** @description The newest count, faults aside; null where nothing is counted */
+            newest: null | components["schemas"]["UnderwayNewest"];
             /** @description It is this measure's turn; of measures side by side it is the first */
             on: boolean;
             /** @description The student under whom the count is taken: another one where several are on one count */
@@ -5354,6 +5356,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
             settings: components["schemas"]["CoachSettings"];
+        };
+        UnderwayNewest: {
+            /** Format: date-time */
+            at: string;
+            run: string;
         };
         UnderwayRates: {
             block: string;

@@ -19,6 +19,9 @@
     waiting: Waiting[]
     /** Whose count was the last one; undefined where none was taken on this page. */
     last: Whose | undefined
+    /** Whether a count is kept on another device. */
+    elsewhere: (counter: Counter) => boolean
+    ontakeover: (counter: Counter) => void
     ontap: (whose: Whose, tap: Tap) => void
     onundo: (whose: Whose) => void
     /** The clock of a measure calls something; it is over. */
@@ -36,6 +39,8 @@
     counters,
     waiting,
     last,
+    elsewhere,
+    ontakeover,
     ontap,
     onundo,
     oncall,
@@ -95,7 +100,8 @@
     counters.find((each) => each.student === last?.student && each.measure === (last.measure ?? 1)) ??
       counter,
   )
-  const canUndo = $derived(last !== undefined || (count?.taps ?? 0) > 0)
+  const away = $derived(counter !== undefined && elsewhere(counter))
+  const canUndo = $derived(!away && (last !== undefined || (count?.taps ?? 0) > 0))
 
   function undo() {
     const whose = last ?? (counter && { student: counter.party, measure: counter.measure })
@@ -280,7 +286,13 @@
         {/if}
       {/if}
     </div>
-    {#if met}
+    {#if away}
+      <div class="away" role="status">
+        <p>{counter.shared || counter.short}: counted on another device now.</p>
+        <button class="btn big" onclick={() => ontakeover(counter)}>Count here</button>
+      </div>
+    {/if}
+    {#if met && !away}
       <GoalMet
         who={counter.shared || counter.short}
         harder={still ? '' : harder}
@@ -291,7 +303,9 @@
         oncounton={tell}
       />
     {/if}
-    {#if inRallies}
+    {#if away}
+      <!-- What another device counts is only watched. -->
+    {:else if inRallies}
       <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={tap} />
     {:else if counter.unit === 'time'}
       <TimeCount byNumber={way === 'turn'} ontap={tap} />
@@ -348,10 +362,10 @@
             >{undone?.shared || undone?.short}</span
           >{/if}</button
       >
-      {#if counter.timed && !counter.standing.met && !counter.standing.lost}
+      {#if counter.timed && !away && !counter.standing.met && !counter.standing.lost}
         <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
       {/if}
-      {#if counter.again && way === 'ball' && counter.unit !== 'time'}
+      {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>
       {/if}
       <button class="btn big" onclick={() => (way = way === 'ball' ? 'turn' : 'ball')}
@@ -498,6 +512,17 @@
     font-size: 0.95rem;
     line-height: 1.1;
     padding-inline: 0.25rem;
+  }
+  .away {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    align-items: center;
+    gap: 0.5rem;
+    min-height: clamp(64px, 12dvh, 96px);
+    padding-inline: 0.25rem;
+  }
+  .away .big {
+    min-height: 64px;
   }
   .answer {
     min-height: clamp(64px, 12dvh, 96px);

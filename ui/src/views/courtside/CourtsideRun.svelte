@@ -232,6 +232,8 @@
           counters={blockCounters}
           waiting={run.waiting}
           last={run.lastIn(scheduled?.block ?? '')}
+          elsewhere={(counter) => run.elsewhere(counter)}
+          ontakeover={(counter) => run.takeOver(counter)}
           {quiet}
           bind:turn
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}

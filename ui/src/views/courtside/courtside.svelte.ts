@@ -57,6 +57,10 @@ export class Run {
   #since = Date.now()
   /** The lesson before what changes it and is not shown yet, and which act that asks why. */
   #changing: { before: LessonDocument; asks: string } | undefined
+  /** The runs of this device: of students whom it counts; undefined until they are read. */
+  #runs = $state.raw<string[]>()
+  /** Up to when the counts of another device go that were taken over. */
+  #takenOver = $state.raw<Record<string, number>>({})
   #packed: Packed | undefined
   readonly #ticking: ReturnType<typeof setInterval>
 
@@ -80,6 +84,7 @@ export class Run {
 
   async #begin() {
     this.#packed = await this.device.kits.of(this.#id)
+    this.#runs = await this.device.queue.runsOf(this.#id)
     await this.delivery.begin()
     this.device.core.warm()
   }
@@ -300,10 +305,25 @@ export class Run {
     await this.delivery.write(async () => {
       try {
         await this.device.queue.count(this.#id, block, whose, tap)
+        this.#runs = await this.device.queue.runsOf(this.#id)
       } finally {
         this.#typed = this.#typed.filter((each) => each !== one)
       }
     })
+  }
+
+  /** elsewhere says whether a count is kept on another device: on that of its newest entry, until it is taken over. */
+  elsewhere({ newest, counted, party }: Counter) {
+    if (!newest || !this.#runs || this.#runs.includes(newest.run)) return false
+    if (this.waiting.some((tap) => tap.student === party && tap.entry.kind !== 'fault')) return false
+    return Date.parse(newest.at) > (this.#takenOver[`${counted} ${party}`] ?? 0)
+  }
+
+  /** takeOver has a student counted on this device from now on. */
+  takeOver({ counted, party }: Counter) {
+    const own = this.counters.filter((each) => each.counted === counted && each.party === party)
+    const until = Math.max(...own.map(({ newest }) => (newest ? Date.parse(newest.at) : 0)))
+    this.#takenOver = { ...this.#takenOver, [`${counted} ${party}`]: until }
   }
 
   /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
