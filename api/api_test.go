@@ -69,11 +69,12 @@ func openClub(t testing.TB, path string) *club {
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
-	c.http, err = api.New(api.Options{
+	doors, err := api.New(api.Options{
 		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
 		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
 	})
 	require.NoError(t, err)
+	c.http = doors.Machine
 	return c
 }
 

@@ -3,6 +3,11 @@
 package api
 
 // Enum lists the values in the order in which they are offered.
+func (Needs) Enum() []any {
+	return []any{NeedsNothing, NeedsPassphrase, NeedsPairing}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (OfferKind) Enum() []any {
 	return []any{OfferBlock, OfferDrill, OfferVersion, OfferShape, OfferGame}
 }
@@ -10,4 +15,9 @@ func (OfferKind) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (Stored) Enum() []any {
 	return []any{StoredStudent, StoredDrill, StoredLesson}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (doorKind) Enum() []any {
+	return []any{machineDoor, networkDoor}
 }

@@ -23,8 +23,9 @@ func BenchmarkReads(b *testing.B) {
 	s, err := demo.Open(b.Context(), filepath.Join(b.TempDir(), "demo.db"), now, 0)
 	require.NoError(b, err)
 	defer func() { require.NoError(b, s.Close()) }()
-	handler, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
+	doors, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
 	require.NoError(b, err)
+	handler := doors.Machine
 	whole := httptest.NewServer(handler)
 	defer whole.Close()
 	students, err := s.Students.List(b.Context(), false)

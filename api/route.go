@@ -21,7 +21,8 @@ type Route struct {
 	Summary string
 
 	live                 bool // the answer is another one every time
-	params, body, answer any  // values of the shapes; nil for none
+	right                right
+	params, body, answer any // values of the shapes; nil for none
 	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)
 }
 
@@ -80,6 +81,18 @@ func queryNames(params any) []string {
 // anew marks a line of the table whose answer is another one every time, so that it is not remembered.
 func (r Route) anew() Route {
 	r.live = true
+	return r
+}
+
+// forAll marks a line of the table that also who is not let in yet may use.
+func (r Route) forAll() Route {
+	r.right = anybody
+	return r
+}
+
+// forTheCoach marks a line of the table that is for the coach at their own machine.
+func (r Route) forTheCoach() Route {
+	r.right = coachOnly
 	return r
 }
 

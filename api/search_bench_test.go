@@ -30,8 +30,9 @@ func BenchmarkSearch(b *testing.B) {
 		_, err := s.Drills.Create(b.Context(), newID(), d)
 		require.NoError(b, err)
 	}
-	handler, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
+	doors, err := api.New(api.Options{Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.DiscardHandler), Pages: fstest.MapFS{}})
 	require.NoError(b, err)
+	handler := doors.Machine
 	server := httptest.NewServer(handler)
 	defer server.Close()
 	students, err := s.Students.List(b.Context(), false)

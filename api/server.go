@@ -28,6 +28,7 @@ type server struct {
 	practice practice
 	known    known
 	index    drillIndex
+	entrance *entrance
 }
 
 // Options are what a server is made from.
@@ -39,6 +40,8 @@ type Options struct {
 	About   About
 	Modules string   // licences of the modules that ship in the program
 	Hosts   []string // names to answer under, besides localhost and the address that a request came in at
+	Cookie  string   // what sets its cookies apart from those of another Hodometer on this machine
+	Network *Network // how other devices reach it; nil where they do not
 }
 
 const (
@@ -63,6 +66,8 @@ func (s *server) routes() []Route {
 	table = append(table, s.shorthandRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
 	table = append(table, s.courtsideRoutes()...)
+	table = append(table, s.entryRoutes()...)
+	table = append(table, s.deviceRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -75,13 +80,13 @@ var committed []byte
 // OpenAPI makes the OpenAPI document of the route table.
 func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
-// New makes the handler for everything. The caller closes the store.
-func New(o Options) (http.Handler, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now()}
+// New makes the handlers for everything. The caller closes the store.
+func New(o Options) (Doors, error) {
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o)}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {
-		return nil, err
+		return Doors{}, err
 	}
 	e := echo.New()
 	e.Logger = o.Log
@@ -91,19 +96,20 @@ func New(o Options) (http.Handler, error) {
 		path := c.Request().URL.Path
 		return c.Request().Method == http.MethodGet && (strings.HasPrefix(path, "/api/") || strings.HasSuffix(path, ".wasm"))
 	}})
-	e.Use(middleware.Recover(), headers, packed, middleware.BodyLimit(largestBody), limitTime)
+	e.Use(middleware.Recover(), headers, packed, middleware.BodyLimit(largestBody), limitTime, s.admit(table))
 	known := newMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
 		e.Add(r.Method, r.Path, r.handle(schemas, known))
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/notices", notices(o))
+	e.GET("/api/authority.crt", s.authority)
 	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/stored/:kind/:id", s.storedText)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
-	return guard(e, o.Hosts), nil
+	return s.doors(e, o.Hosts), nil
 }
 
 // limitTime stops work that nobody waits for any more.
@@ -133,6 +139,9 @@ func pages(files fs.FS) echo.HandlerFunc {
 	served := http.FileServerFS(files)
 	return func(c *echo.Context) error {
 		path, h := c.Request().URL.Path, c.Response().Header()
+		if info, err := fs.Stat(files, strings.Trim(path, "/")); err == nil && info.IsDir() && path != "/" {
+			return echo.ErrNotFound // folders are not listed
+		}
 		cache := "no-cache"
 		if strings.HasPrefix(path, "/assets/") {
 			cache = "public, max-age=31536000, immutable"

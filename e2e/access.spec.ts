@@ -23,6 +23,14 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     ),
   ],
   [
+    'devices and passphrase',
+    async (page) => (
+      await link(page, 'Settings'),
+      await link(page, 'Devices and passphrase'),
+      page.getByRole('button', { name: 'Set it' }).waitFor()
+    ),
+  ],
+  [
     'students',
     async (page) => (
       await link(page, 'Students'),

@@ -9,6 +9,8 @@ export const usual = process.env.HODOMETER_NOW ?? '2026-03-10T15:30:00'
 /** Club is a running Hodometer with a file of its own. */
 export interface Club {
   url: string
+  /** Where other devices reach it; empty where they do not. */
+  network: string
   /** The file that everything is kept in. */
   file: string
   readonly pid: number
@@ -27,16 +29,19 @@ export async function open(
   now = usual,
   folder = mkdtempSync(join(tmpdir(), 'hodometer-')),
   more: string[] = [],
+  lan = false,
 ): Promise<Club> {
   const file = join(folder, 'club.db')
   let address = '127.0.0.1:0'
+  let network = '127.0.0.1:0'
   let program: ChildProcess
   let ended: Promise<void>
   const kill = () => program.kill()
   process.once('exit', kill) // no orphan where a script fails
 
   const start = async () => {
-    const args = [command, '--addr', address, '--data', file, '--now', now, ...more]
+    const forOthers = lan ? ['--lan', '--lan-addr', network] : []
+    const args = [command, '--addr', address, '--data', file, '--now', now, ...forOthers, ...more]
     program = spawn('bin/hodometer', args, { stdio: ['ignore', 'pipe', 'inherit'] })
     ended = new Promise<void>((resolve) => program.once('exit', () => resolve()))
     address = await new Promise<string>((resolve, reject) => {
@@ -45,8 +50,9 @@ export async function open(
       let said = ''
       program.stdout?.on('data', (chunk: Buffer) => {
         said += chunk.toString()
-        const found = /http:\/\/(\S+)/.exec(said)
-        if (found?.[1]) resolve(found[1])
+        if (!said.includes('Everything is kept')) return
+        network = /https:\/\/(\S+)/.exec(said)?.[1] ?? ''
+        resolve(/http:\/\/(\S+)/.exec(said)?.[1] ?? '')
       })
     })
   }
@@ -61,6 +67,7 @@ export async function open(
   await start()
   return {
     url: `http://${address}`,
+    network: network && `https://${network}`,
     file,
     get pid() {
       return program.pid ?? 0

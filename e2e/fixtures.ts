@@ -8,6 +8,8 @@ interface Clubs {
   now: string
   demo: Club
   empty: Club
+  /** The demo, with a door for other devices. */
+  lan: Club
 }
 
 /** Runs a club for one test. Where the test fails, its file is left and named. */
@@ -16,8 +18,9 @@ async function during(
   now: string,
   use: (club: Club) => Promise<void>,
   info: TestInfo,
+  lan = false,
 ) {
-  const club = await open(command, now)
+  const club = await open(command, now, undefined, [], lan)
   await use(club)
   const failed = info.status !== info.expectedStatus
   if (failed) console.log(`The data of “${info.title}” at ${now} is left in ${club.file}`)
@@ -29,6 +32,7 @@ export const test = base.extend<Clubs>({
   now: [usual, { option: true }],
   demo: ({ now }, use, info) => during('demo', now, use, info),
   empty: ({ now }, use, info) => during('serve', now, use, info),
+  lan: ({ now }, use, info) => during('demo', now, use, info, true),
   context: async ({ context, now }, use) => {
     await context.clock.install({ time: new Date(now) })
     await use(context)

@@ -11,6 +11,7 @@ import (
 	"fmt"
 	"io/fs"
 	"net/url"
+	"os"
 	"sync/atomic"
 	"time"
 
@@ -44,6 +45,10 @@ type Store struct {
 // Open opens a file, making it where there is none, and brings its tables up to date. The caller
 // closes the store.
 func Open(ctx context.Context, path string) (*Store, error) {
+	// What is in it is about people: a new file, and those that SQLite makes beside it, are for its user only.
+	if file, err := os.OpenFile(path, os.O_CREATE|os.O_EXCL, 0o600); err == nil { //nolint:gosec // the coach's own choice
+		_ = file.Close()
+	}
 	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)"))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)

@@ -18,13 +18,13 @@ func TestTheVersionIsThatOfTheNewestChanges(t *testing.T) {
 	require.True(t, found)
 	require.Equal(t, version, strings.Fields(newest)[0])
 	var out bytes.Buffer
-	require.NoError(t, run(t.Context(), []string{"version"}, &out))
+	require.NoError(t, run(t.Context(), []string{"version"}, nil, &out))
 	require.Contains(t, out.String(), "Hodometer "+version)
 }
 
 func TestEverythingThatShipsHasItsLicence(t *testing.T) {
 	var out bytes.Buffer
-	require.NoError(t, run(t.Context(), []string{"licenses"}, &out))
+	require.NoError(t, run(t.Context(), []string{"licenses"}, nil, &out))
 	text := out.String()
 	for _, name := range []string{"Go\n", "github.com/labstack/echo/v5 ", "modernc.org/sqlite ", "svelte ", "daisyui ", "dexie ", "SourceSans3, a font of the paper", "@fontsource-variable/source-sans-3 "} {
 		require.Contains(t, text, "\n"+name)

@@ -22,6 +22,8 @@ const usage = `Hodometer plans, runs and follows up lessons in racket sports.
         start with your own data
   hodometer demo [options]
         start with an invented club, in a file of its own
+  hodometer passphrase [--data FILE] [--clear]
+        set the coach's passphrase, or take it away, at this machine: it is asked for
   hodometer version
         say which Hodometer this is
   hodometer licenses
@@ -30,10 +32,13 @@ const usage = `Hodometer plans, runs and follows up lessons in racket sports.
         print the description of the interface between page and program
 
 Options of serve and demo:
-  --addr HOST:PORT   address to listen on (127.0.0.1:7420: this machine only)
+  --addr HOST:PORT   address to listen on, of this machine only (127.0.0.1:7420)
   --data FILE        file to keep everything in
-  --allow-network    let --addr be one that other machines can reach; there is no password yet
   --host NAME        answer under this name too; may be given several times
+  --lan              let devices in that are paired, over the network, encrypted; needs a passphrase, set on the page
+  --lan-addr H:PORT  address to listen on for them (:7443: all addresses of this machine)
+  --tls-cert FILE    certificate for that, and
+  --tls-key FILE     its key, instead of one of Hodometer's own
   --now TIME         let the clock begin at 2006-01-02T15:04:05 instead of the time it is
 
 Option of demo:
@@ -43,7 +48,7 @@ Option of demo:
 func main() {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	if err := run(ctx, os.Args[1:], os.Stdout); err != nil {
+	if err := run(ctx, os.Args[1:], os.Stdin, os.Stdout); err != nil {
 		if !errors.Is(err, flag.ErrHelp) {
 			fmt.Fprintln(os.Stderr, "hodometer:", err)
 		}
@@ -52,8 +57,8 @@ func main() {
 	}
 }
 
-// run does what the arguments say and returns when that is done or ctx ends.
-func run(ctx context.Context, args []string, out io.Writer) error {
+// run does what the arguments say, asking and saying what has to be, and returns when that is done or ctx ends.
+func run(ctx context.Context, args []string, in io.Reader, out io.Writer) error {
 	command := "serve"
 	if len(args) > 0 && len(args[0]) > 0 && args[0][0] != '-' {
 		command, args = args[0], args[1:]
@@ -64,7 +69,11 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		flags.Usage = func() { _, _ = io.WriteString(flags.Output(), usage) }
 		addr := flags.String("addr", "127.0.0.1:7420", "address to listen on")
 		data := flags.String("data", "", "file to keep everything in")
-		network := flags.Bool("allow-network", false, "listen on an address that other machines can reach")
+		var network lan
+		flags.BoolVar(&network.on, "lan", false, "let paired devices in")
+		flags.StringVar(&network.addr, "lan-addr", usualLAN, "address to listen on for them")
+		flags.StringVar(&network.cert, "tls-cert", "", "certificate for them")
+		flags.StringVar(&network.key, "tls-key", "", "its key")
 		start := flags.String("now", "", "when the clock begins")
 		years := 0
 		if command == "demo" {
@@ -81,14 +90,19 @@ func run(ctx context.Context, args []string, out io.Writer) error {
 		if years < 0 || years > demo.MaxYears {
 			return fmt.Errorf("--years is between 0 and %d", demo.MaxYears)
 		}
+		if err := network.check(); err != nil {
+			return err
+		}
 		now, err := clock(*start)
 		if err != nil {
 			return err
 		}
 		log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelWarn}))
 		return serve(ctx, service{
-			addr: *addr, data: *data, demo: command == "demo", years: years, network: *network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
+			addr: *addr, data: *data, demo: command == "demo", years: years, lan: network, hosts: hosts, now: now, limits: usualLimits(), log: log, out: out,
 		})
+	case "passphrase":
+		return passphrase(ctx, args, in, out)
 	case "version":
 		_, err := io.WriteString(out, aboutLine(about()))
 		return err

@@ -10,8 +10,6 @@ import (
 	"net/http"
 	"os"
 	"path/filepath"
-	"strconv"
-	"strings"
 	"time"
 
 	"hodometer/api"
@@ -22,16 +20,16 @@ import (
 
 // service is what to serve and from where.
 type service struct {
-	addr    string
-	data    string // empty for the usual file
-	demo    bool
-	years   int      // of a demo, before today
-	network bool     // the address may be one that other machines can reach
-	hosts   []string // names to answer under, besides the addresses
-	now     func() time.Time
-	limits  limits
-	log     *slog.Logger
-	out     io.Writer
+	addr   string
+	data   string // empty for the usual file
+	demo   bool
+	years  int      // of a demo, before today
+	lan    lan      // how other devices are let in
+	hosts  []string // names to answer under, besides the addresses
+	now    func() time.Time
+	limits limits
+	log    *slog.Logger
+	out    io.Writer
 }
 
 // limits are how long one request may take, so that a slow or stalled client holds nothing up for ever.
@@ -45,8 +43,8 @@ func usualLimits() limits {
 
 const closingTime = 5 * time.Second
 
-// errNetwork says that other machines could reach an address, which was not asked for.
-var errNetwork = errors.New("other machines could reach this address, and there is no password yet; add --allow-network if that is meant")
+// errNetwork says that other machines could reach an address that is for this one only.
+var errNetwork = errors.New("other machines could reach this address, which is for this machine only; add --lan to let paired devices in")
 
 // serve answers requests until ctx ends.
 func serve(ctx context.Context, s service) error {
@@ -68,17 +66,26 @@ func serve(ctx context.Context, s service) error {
 	if err != nil {
 		return err
 	}
-	handler, err := api.New(api.Options{Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules})
+	network, err := s.openLAN(ctx, filepath.Dir(path))
 	if err != nil {
 		return err
 	}
-	_, _ = fmt.Fprintf(s.out, "Hodometer is at %s\nEverything is kept in %s\n", strings.Join(addresses(listener.Addr()), "\n  and for other devices at "), path)
-	server := &http.Server{
-		Handler: handler, ErrorLog: slog.NewLogLogger(s.log.Handler(), slog.LevelWarn),
-		ReadHeaderTimeout: s.limits.header, ReadTimeout: s.limits.read, WriteTimeout: s.limits.write, IdleTimeout: s.limits.idle,
+	defer network.close()
+	_, port, _ := net.SplitHostPort(listener.Addr().String())
+	doors, err := api.New(api.Options{
+		Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules, Cookie: "-" + port, Network: network.asSeen(),
+	})
+	if err != nil {
+		return err
 	}
-	ended := make(chan error, 1)
-	go func() { ended <- server.Serve(listener) }()
+	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%sEverything is kept in %s\n", listener.Addr(), network.said(), path)
+	ended := make(chan error, 2)
+	servers := []*http.Server{s.server(doors.Machine, slog.LevelWarn)}
+	go func() { ended <- servers[0].Serve(listener) }()
+	if network != nil {
+		servers = append(servers, s.server(doors.Network, slog.LevelDebug)) // a device that does not trust us yet is no fault
+		go func() { ended <- servers[1].Serve(network.listener) }()
+	}
 	select {
 	case err := <-ended:
 		return err
@@ -86,65 +93,39 @@ func serve(ctx context.Context, s service) error {
 	}
 	closing, cancel := context.WithTimeout(context.WithoutCancel(ctx), closingTime)
 	defer cancel()
-	if err := server.Shutdown(closing); !errors.Is(err, http.ErrServerClosed) {
-		return err
+	for _, server := range servers {
+		if err := server.Shutdown(closing); err != nil && !errors.Is(err, http.ErrServerClosed) {
+			return err
+		}
 	}
 	return nil
 }
 
-// listen takes the address. It returns an error wrapping errNetwork for one that other machines can
-// reach, unless that is allowed.
+// server answers by a handler, within the limits, and logs what went wrong with connections at a level.
+func (s service) server(handler http.Handler, level slog.Level) *http.Server {
+	return &http.Server{
+		Handler: handler, ErrorLog: slog.NewLogLogger(s.log.Handler(), level),
+		ReadHeaderTimeout: s.limits.header, ReadTimeout: s.limits.read, WriteTimeout: s.limits.write, IdleTimeout: s.limits.idle,
+	}
+}
+
+// listen takes the address of this machine. It returns an error wrapping errNetwork for one that other machines can reach.
 func (s service) listen(ctx context.Context) (net.Listener, error) {
 	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", s.addr)
 	if err != nil {
 		return nil, fmt.Errorf("cannot listen on %s, choose another with --addr: %w", s.addr, err)
 	}
-	addr, ok := listener.Addr().(*net.TCPAddr)
-	if local := ok && addr.IP.IsLoopback(); !local && !s.network {
+	if addr, ok := listener.Addr().(*net.TCPAddr); !ok || !addr.IP.IsLoopback() {
 		return nil, errors.Join(fmt.Errorf("%s: %w", s.addr, errNetwork), listener.Close())
 	}
 	return listener, nil
 }
 
-// addresses are where a page can be opened that is served at an address: that one, or, where it stands for all
-// of this machine, the one for this machine and then those that other devices in the network use.
-func addresses(at net.Addr) []string {
-	tcp, ok := at.(*net.TCPAddr)
-	if !ok || !tcp.IP.IsUnspecified() {
-		return []string{"http://" + at.String()}
-	}
-	port := strconv.Itoa(tcp.Port)
-	list := []string{"http://" + net.JoinHostPort("127.0.0.1", port)}
-	all, err := net.InterfaceAddrs()
-	if err != nil {
-		return list // this machine is enough to go on
-	}
-	for _, each := range all {
-		if network, ok := each.(*net.IPNet); ok && network.IP.To4() != nil && network.IP.IsGlobalUnicast() {
-			list = append(list, "http://"+net.JoinHostPort(network.IP.String(), port))
-		}
-	}
-	return list
-}
-
 // open opens the file, and fills it where it is a new one of the demo.
 func (s service) open(ctx context.Context) (*store.Store, string, error) {
-	path := s.data
-	if path == "" {
-		folder, err := dataFolder()
-		if err != nil {
-			return nil, "", err
-		}
-		path = filepath.Join(folder, "hodometer.db")
-		if s.demo {
-			// A file for each day, so that its lessons are today and tomorrow and nothing played with
-			// yesterday is lost.
-			name := "demo-" + s.now().Format(time.DateOnly)
-			if s.years > 0 {
-				name += fmt.Sprintf("-%d-years", s.years)
-			}
-			path = filepath.Join(folder, name+".db")
-		}
+	path, err := s.file()
+	if err != nil {
+		return nil, "", err
 	}
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
 		return nil, "", err
@@ -155,6 +136,26 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 	}
 	stored, err := demo.Open(ctx, path, s.now(), s.years)
 	return stored, path, err
+}
+
+// file is where everything is kept.
+func (s service) file() (string, error) {
+	if s.data != "" {
+		return s.data, nil
+	}
+	folder, err := dataFolder()
+	if err != nil {
+		return "", err
+	}
+	name := "hodometer"
+	if s.demo {
+		// A file for each day, so that its lessons are today and tomorrow and nothing played with yesterday is lost.
+		name = "demo-" + s.now().Format(time.DateOnly)
+		if s.years > 0 {
+			name += fmt.Sprintf("-%d-years", s.years)
+		}
+	}
+	return filepath.Join(folder, name+".db"), nil
 }
 
 // dataFolder is the user's folder for data of programs, by the XDG base directory specification.

@@ -3,6 +3,7 @@ package device_test
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
 	"testing"
 	"time"
 
@@ -44,7 +45,7 @@ func TestEveryReadyGameIsScoredOnADevice(t *testing.T) {
 				require.Empty(t, one.LeftOut)
 				require.NotEmpty(t, one.Last)
 
-				twice := append(won, event(2, game.Won, game.Far, 1), event(3, game.Undo, "", 1))
+				twice := slices.Concat(won, []game.Event{event(2, game.Won, game.Far, 1), event(3, game.Undo, "", 1)})
 				undone := ask[scoreboard.Scored](t, device.Question{Game: &device.GameAsked{Kit: kit, Events: twice}})
 				require.Len(t, undone.LeftOut, 1)
 				require.Equal(t, "2", undone.LeftOut[0].ID)

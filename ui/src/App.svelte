@@ -11,6 +11,7 @@
   import { QueryClient, QueryClientProvider } from '@tanstack/svelte-query'
   import { onMount } from 'svelte'
   import Router, { router } from 'svelte-spa-router'
+  import { door } from './lib/door.svelte'
   import { drafts } from './lib/drafts/drafts.svelte'
   import UnsavedDrafts from './lib/UnsavedDrafts.svelte'
   import Notice from './lib/Notice.svelte'
@@ -50,6 +51,10 @@
     await takeAlong().catch(() => undefined)
   }
 
+  void door.look()
+  /** What is missing to be let in; how a phone trusts this machine is told to everybody. */
+  const needs = $derived(router.location === '/trust' ? '' : (door.state?.needs ?? ''))
+
   onMount(() => drafts.start(client))
   onMount(() => {
     const packing = setTimeout(() => void packNext(), packAfter)
@@ -68,7 +73,10 @@
   <a class="skip btn btn-primary" href="#main" onclick={(event) => (event.preventDefault(), main?.focus())}
     >Skip to the page</a
   >
-  <div class="app" class:bare={courtside} class:bench>
+  {#if needs}
+    {#await import('./views/entrance/Entrance.svelte') then { default: Entrance }}<Entrance {needs} />{/await}
+  {/if}
+  <div class="app" class:bare={courtside} class:bench inert={needs !== ''}>
     {#if !courtside}
       <nav aria-label="Rooms" class="bg-base-200 border-base-300">
         <p class="name">Hodometer</p>

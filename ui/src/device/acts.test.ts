@@ -129,6 +129,23 @@ describe('ActQueue', () => {
     ])
   })
 
+  it('keeps everything while this device is not let in', async () => {
+    const queue = queueOn()
+    await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })
+    for (const status of [401, 403, 421, 429, 500]) {
+      answerWith = () => ({
+        ...refusal(),
+        response: new Response(null, { status }),
+        error: { ...refusal().error, status },
+      })
+      await expect(queue.deliver('l')).rejects.toThrow('no')
+      expect(await open(queue)).toHaveLength(1)
+    }
+    answerWith = () => good()
+    await queue.deliver('l')
+    expect(await open(queue)).toEqual([])
+  })
+
   it('keeps everything while no answer comes', async () => {
     const queue = queueOn()
     await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })

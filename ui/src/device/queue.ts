@@ -1,4 +1,4 @@
-import { describe, Refusal } from '../lib/api/client'
+import { describe, judges, type Refusal } from '../lib/api/client'
 import type { Kept, Log, Mark } from './log'
 
 /** What came of acts that were sent: the answer, and why some of them were refused, by their identifiers. */
@@ -95,7 +95,7 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     try {
       return await this.send(of, acts)
     } catch (error) {
-      if (!(error instanceof Refusal) || error.status >= 500) throw error
+      if (!judges(error)) throw error
       const single = actsIn(error)
       const all = error.problem.fields[0]?.message ?? error.message
       const why = acts.map((act, i) => [act.id, single ? single.get(i) : all] as const)

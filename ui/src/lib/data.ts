@@ -36,6 +36,7 @@ export const keys = {
   sheet: (id: string) => ['lessons', id, 'sheet'] as const,
   settings: ['settings'] as const,
   courts: ['courts'] as const,
+  devices: ['devices'] as const,
   vocabulary: ['vocabulary'] as const,
   length: (metres: number, units: string) => ['lengths', metres, units] as const,
   goal: (asked: GoalAsked) => ['reckoner', 'goal', asked] as const,

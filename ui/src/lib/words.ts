@@ -73,6 +73,10 @@ export const listed = (pieces: { count: number; name: string }[]) =>
 /** The day on this device, as documents write it. */
 export const today = () => new Date().toLocaleDateString('sv-SE')
 
+/** A moment as a coach would say it. */
+export const moment = (at: string) =>
+  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })
+
 /** This instant, as documents write it. */
 export const instant = () => new Date().toISOString()
 

@@ -100,6 +100,9 @@ export type Match = Schemas['GameMatch']
 export type Round = Schemas['GameRound']
 export type WorkedGame = Schemas['WorkedGame']
 export type OnCourt = Schemas['ReportOnCourt']
+export type DoorState = Schemas['DoorState']
+export type PairedDevice = Schemas['PairedDevice']
+export type PairingCode = Schemas['PairingCode']
 export type Played = Schemas['ScoreboardPlayed']
 export type Scored = Schemas['ScoreboardScored']
 export type GameKit = Schemas['ScoreboardKit']
@@ -124,6 +127,13 @@ export class Refusal extends Error {
     return Object.fromEntries(this.problem.fields.map((field) => [field.path, field.message]))
   }
 }
+
+/** Answers that say nothing about what was sent: it waits until this device is let in, or may send again. */
+const waits = [401, 403, 408, 421, 429]
+
+/** judges says whether an answer is about what was sent; without one it is sent again. */
+export const judges = (error: unknown): error is Refusal =>
+  error instanceof Refusal && error.status < 500 && !waits.includes(error.status)
 
 /** Unreachable says that no answer came at all. */
 export class Unreachable extends Error {

@@ -55,6 +55,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Devices that are paired */
+        get: operations["listDevices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let a device in no longer */
+        delete: operations["removeDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether one is let in, and what is missing */
+        get: operations["getDoor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills": {
         parameters: {
             query?: never;
@@ -255,6 +306,24 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/entry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let the coach in at their own machine */
+        post: operations["enter"];
+        /** End this session; a device is paired no longer */
+        delete: operations["leave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -782,6 +851,58 @@ export interface paths {
         /** The run sheet of a lesson with the courts of its drills */
         get: operations["getSheet"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pairing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a code that lets one device in; the one before is void */
+        post: operations["openPairing"];
+        /** Make the code void */
+        delete: operations["closePairing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pairing/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let this device in, by a code */
+        post: operations["pair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set, change or take away the coach’s passphrase; all other sessions at this machine end */
+        put: operations["setPassphrase"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1823,12 +1944,27 @@ export interface components {
             /** @description Empty: the game as it is written */
             version: string;
         };
+        Devices: {
+            devices: components["schemas"]["PairedDevice"][];
+            /** @description Of the certificate that devices are told to trust; empty where it is somebody else’s */
+            fingerprint: string;
+        };
         Diary: {
             lessons: components["schemas"]["LessonBrief"][];
             /** @description The day it is where Hodometer runs */
             today: string;
             /** @description Lessons of these days, or of no day, that cannot be shown */
             unreadable: components["schemas"]["Unreadable"][];
+        };
+        DoorState: {
+            /** @description This is the coach’s own machine: devices and the passphrase are seen to here */
+            coach: boolean;
+            /** @description Empty where they are let in */
+            needs: components["schemas"]["Needs"];
+            /** @description Other devices can be let in */
+            network: boolean;
+            /** @description One is set */
+            passphrase: boolean;
         };
         Dragged: {
             document: components["schemas"]["DrillDocument"];
@@ -2226,6 +2362,9 @@ export interface components {
             minutes?: number;
             /** @description Of end: when it really begins, hours:minutes */
             start?: string;
+        };
+        Entering: {
+            passphrase: string;
         };
         FeedArea: {
             /**
@@ -3612,8 +3751,18 @@ export interface components {
             name: string;
             value: string;
         };
+        /** @enum {string} */
+        Needs: "" | "passphrase" | "pairing";
         NewGame: {
             court: string;
+        };
+        NewPassphrase: {
+            /** @description All paired devices are to be paired again */
+            devices: boolean;
+            /** @description Empty: none any more */
+            new: string;
+            /** @description Empty where none is set */
+            old: string;
         };
         OddsAnswer: {
             /**
@@ -3848,6 +3997,30 @@ export interface components {
         };
         /** @enum {string} */
         OfferKind: "block" | "drill" | "version" | "shape" | "game";
+        PairedDevice: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            paired: string;
+            /**
+             * Format: date-time
+             * @description Within five minutes
+             */
+            seen: string;
+        };
+        PairingAsked: {
+            code: string;
+            /** @description What the device is called */
+            name: string;
+        };
+        PairingCode: {
+            /** @description Where a device opens the page, the likeliest one first */
+            addresses: components["schemas"]["Way"][];
+            code: string;
+            /** Format: date-time */
+            until: string;
+        };
         Plan: {
             balls: number;
             /** @description Basketfuls fed */
@@ -5489,6 +5662,11 @@ export interface components {
             /** @description Who counts at a measure */
             who: components["schemas"]["DrillWho"][];
         };
+        Way: {
+            address: string;
+            /** @description Row by row, 1 for dark; with its light edge */
+            qr: string[];
+        };
         Week: {
             /** @description From Monday */
             days: string[];
@@ -5633,6 +5811,90 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Regions"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDoor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorState"];
                 };
             };
             default: {
@@ -6076,6 +6338,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Use"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Entering"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorState"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorState"];
                 };
             };
             default: {
@@ -7142,6 +7464,124 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    openPairing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairingCode"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    closePairing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairingAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorState"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setPassphrase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassphrase"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorState"];
                 };
             };
             default: {

@@ -1,4 +1,4 @@
-import { Refusal, describe } from '../api/client'
+import { Refusal, describe, judges } from '../api/client'
 import type { Storage, Stored } from './device'
 import { merge, same, type Conflict } from './merge'
 
@@ -249,7 +249,7 @@ export class Draft<T extends object> {
   async #failed(error: unknown) {
     this.detail = describe(error)
     this.fields = error instanceof Refusal ? error.fields : {}
-    if (!(error instanceof Refusal) || error.status >= 500) {
+    if (!judges(error)) {
       this.status = 'unsent' // what was sent may have arrived all the same
       return
     }

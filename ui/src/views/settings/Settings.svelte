@@ -8,6 +8,7 @@
 </script>
 
 <h1>Settings</h1>
+<p class="mt-2"><a class="link" href="#/devices">Devices and passphrase</a></p>
 <Async {query}>
   {#snippet children(read)}
     {#await drafts.ready}<p role="status">Loading…</p>{:then}<SettingsForm {read} />{/await}

@@ -1,0 +1,125 @@
+package api
+
+import (
+	"context"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"hodometer/access"
+	"hodometer/core/invalid"
+	"hodometer/store"
+)
+
+// Devices are those that are paired.
+type Devices struct {
+	Devices     []PairedDevice `json:"devices"`
+	Fingerprint string         `json:"fingerprint" description:"Of the certificate that devices are told to trust; empty where it is somebody else’s"`
+}
+
+// PairedDevice is one of them.
+type PairedDevice struct {
+	ID     string    `json:"id" format:"uuid"`
+	Name   string    `json:"name"`
+	Paired time.Time `json:"paired"`
+	Seen   time.Time `json:"seen" description:"Within five minutes"`
+}
+
+// PairingCode lets one device in, once.
+type PairingCode struct {
+	Code      string    `json:"code"`
+	Until     time.Time `json:"until"`
+	Addresses []Way     `json:"addresses" description:"Where a device opens the page, the likeliest one first"`
+}
+
+// Way is an address, and a QR code that leads there with the code for pairing.
+type Way struct {
+	Address string   `json:"address"`
+	QR      []string `json:"qr" description:"Row by row, 1 for dark; with its light edge"`
+}
+
+// PairingAsked is a device that wants to be let in.
+type PairingAsked struct {
+	Code string `json:"code" maxLength:"40"`
+	Name string `json:"name" maxLength:"40" description:"What the device is called"`
+}
+
+func (s *server) deviceRoutes() []Route {
+	return []Route{
+		route("GET", "/api/devices", "listDevices", "Devices that are paired", s.devices).anew().forTheCoach(),
+		route("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer", func(ctx context.Context, p byID, _ None) (None, error) {
+			return None{}, s.store.RemoveDevice(ctx, p.ID)
+		}).forTheCoach(),
+		route("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", s.openPairing).forTheCoach(),
+		route("DELETE", "/api/pairing", "closePairing", "Make the code void", func(context.Context, None, None) (None, error) {
+			s.entrance.pairing.Withdraw()
+			return None{}, nil
+		}).forTheCoach(),
+		route("POST", "/api/pairing/device", "pair", "Let this device in, by a code", s.pair).forAll(),
+	}
+}
+
+func (s *server) devices(ctx context.Context, _ None, _ None) (Devices, error) {
+	list := Devices{Devices: []PairedDevice{}}
+	if n := s.entrance.network; n != nil && n.Authority != nil {
+		list.Fingerprint = n.Authority.Fingerprint()
+	}
+	all, err := s.store.Devices(ctx)
+	for _, d := range all {
+		list.Devices = append(list.Devices, PairedDevice(d))
+	}
+	return list, err
+}
+
+func (s *server) openPairing(ctx context.Context, _ None, _ None) (PairingCode, error) {
+	passphrase, err := s.store.Passphrase(ctx)
+	switch {
+	case err != nil:
+		return PairingCode{}, err
+	case s.entrance.network == nil:
+		return PairingCode{}, problem(http.StatusConflict, "Other devices cannot reach this machine: start Hodometer with --lan.")
+	case passphrase.Hash == "":
+		return PairingCode{}, problem(http.StatusConflict, "Set a passphrase first: whoever comes to this machine could let devices in.")
+	}
+	code := PairingCode{Addresses: []Way{}}
+	code.Code, code.Until = s.entrance.pairing.Issue(s.now())
+	for _, address := range s.entrance.network.Addresses() {
+		// Behind the #, so that no list of addresses that were opened has it but the device's own.
+		rows, err := access.QR(address + "/#/pair/" + code.Code)
+		if err != nil {
+			return code, err
+		}
+		code.Addresses = append(code.Addresses, Way{address, rows})
+	}
+	return code, nil
+}
+
+func (s *server) pair(ctx context.Context, _ None, body PairingAsked) (DoorState, error) {
+	if door(ctx) != networkDoor {
+		return DoorState{}, problem(http.StatusForbidden, "This is the coach’s own machine: it needs no pairing.")
+	}
+	name := strings.TrimSpace(body.Name)
+	if name == "" {
+		return DoorState{}, invalid.Fields{{Path: "name", Message: "say what this device is called, as “my phone”"}}
+	}
+	if err := s.try(); err != nil {
+		return DoorState{}, err
+	}
+	now := s.now()
+	if !s.entrance.pairing.Redeem(body.Code, now) {
+		return DoorState{}, invalid.Fields{{Path: "code", Message: "this code does not go, or not any more: have a new one made on the coach’s machine"}}
+	}
+	id, err := uuid.NewV7()
+	if err != nil {
+		return DoorState{}, err
+	}
+	if err := s.store.AddDevice(ctx, store.Device{ID: id.String(), Name: name, Paired: now, Seen: now}); err != nil {
+		return DoorState{}, err
+	}
+	if err := s.letIn(ctx, id.String()); err != nil {
+		return DoorState{}, err
+	}
+	return s.doorState(ctx)
+}

@@ -1,0 +1,200 @@
+package api
+
+import (
+	"context"
+	"errors"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/alexedwards/scs/v2"
+	"github.com/labstack/echo/v5"
+	"golang.org/x/time/rate"
+
+	"hodometer/access"
+	"hodometer/store"
+)
+
+// Doors are the two ways in: from this machine itself, and from other devices in the network.
+type Doors struct{ Machine, Network http.Handler }
+
+// doorKind is where a request came in.
+type doorKind string
+
+const (
+	machineDoor doorKind = "machine"
+	networkDoor doorKind = "network"
+)
+
+// How long sessions go: in all, and without a sign of life.
+const (
+	coachLasts, coachIdle   = 30 * 24 * time.Hour, 12 * time.Hour
+	deviceLasts, deviceIdle = 180 * 24 * time.Hour, 30 * 24 * time.Hour
+	seenEvery               = 5 * time.Minute // how exactly the last sign of life is known
+)
+
+// right says who may use a route.
+type right int
+
+const (
+	whoIsIn   right = iota // the coach at this machine, and paired devices
+	anybody                // also who is not let in yet
+	coachOnly              // the coach at this machine
+)
+
+// entrance lets people in.
+type entrance struct {
+	sessions map[doorKind]*scs.SessionManager
+	pairing  access.Pairing
+	tries    *rate.Limiter // of passphrases and codes
+	network  *Network      // nil where other devices are not served
+}
+
+// Network is how other devices reach this machine.
+type Network struct {
+	Addresses func() []string   // of the page, as a device opens it, the best one first
+	Authority *access.Authority // nil where the certificate is somebody else's
+}
+
+// What a session holds; instants in milliseconds.
+const (
+	sinceKey  = "since"  // when it began
+	seenKey   = "seen"   // the last sign of life
+	deviceKey = "device" // whose it is
+)
+
+func newEntrance(o Options) *entrance {
+	manager := func(lasts time.Duration, name string, secure bool) *scs.SessionManager {
+		m := scs.New()
+		m.Store, m.Lifetime, m.HashTokenInStore = store.Sessions{Store: o.Store}, lasts, true
+		m.Cookie.Name, m.Cookie.Secure, m.Cookie.SameSite = name, secure, http.SameSiteStrictMode
+		m.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
+			o.Log.Error("a session", "error", err)
+			w.Header().Del(echo.HeaderContentEncoding)
+			http.Error(w, "Something went wrong in Hodometer itself.", http.StatusInternalServerError)
+		}
+		return m
+	}
+	// Browsers keep the cookies of all ports of a machine together.
+	name := "hodometer" + o.Cookie
+	return &entrance{
+		sessions: map[doorKind]*scs.SessionManager{machineDoor: manager(coachLasts, name, false), networkDoor: manager(deviceLasts, "__Host-"+name, true)},
+		tries:    rate.NewLimiter(rate.Every(6*time.Second), 10), network: o.Network,
+	}
+}
+
+// doors are both ways into a handler.
+func (s *server) doors(next http.Handler, hosts []string) Doors {
+	at := func(door doorKind) http.Handler {
+		entered := http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+			next.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), doorOf{}, door)))
+		})
+		return guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
+	}
+	return Doors{Machine: at(machineDoor), Network: at(networkDoor)}
+}
+
+type doorOf struct{}
+
+// door is where a request came in.
+func door(ctx context.Context) doorKind {
+	at, _ := ctx.Value(doorOf{}).(doorKind)
+	return at
+}
+
+// session is how the session of a request is managed.
+func (s *server) session(ctx context.Context) *scs.SessionManager {
+	return s.entrance.sessions[door(ctx)]
+}
+
+// admit lets in who may use a route; what is not in the table is for who is in.
+func (s *server) admit(table []Route) echo.MiddlewareFunc {
+	rights := map[string]right{}
+	for _, r := range table {
+		rights[r.Method+" "+r.Path] = r.right
+	}
+	rights["GET /api/authority.crt"] = anybody
+	return func(next echo.HandlerFunc) echo.HandlerFunc {
+		return func(c *echo.Context) error {
+			if !strings.HasPrefix(c.Request().URL.Path, "/api/") {
+				return next(c)
+			}
+			ctx, right := c.Request().Context(), rights[c.Request().Method+" "+c.Path()]
+			if right == anybody {
+				return next(c)
+			}
+			if right == coachOnly && door(ctx) != machineDoor {
+				return problem(http.StatusForbidden, "This is done at the coach’s own machine only.")
+			}
+			in, err := s.isIn(ctx)
+			switch {
+			case err != nil:
+				return err
+			case in:
+				return next(c)
+			case door(ctx) == machineDoor:
+				return problem(http.StatusUnauthorized, "Type the passphrase first.")
+			default:
+				return problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
+			}
+		}
+	}
+}
+
+// isIn says whether whoever asks is let in: at this machine without a passphrase everybody is.
+func (s *server) isIn(ctx context.Context) (bool, error) {
+	passphrase, err := s.store.Passphrase(ctx)
+	if err != nil {
+		return false, err
+	}
+	if passphrase.Hash == "" {
+		return door(ctx) == machineDoor, nil
+	}
+	session, now := s.session(ctx), s.now()
+	since, seen := time.UnixMilli(session.GetInt64(ctx, sinceKey)), time.UnixMilli(session.GetInt64(ctx, seenKey))
+	lasts, idle := coachLasts, coachIdle
+	if door(ctx) == networkDoor {
+		lasts, idle = deviceLasts, deviceIdle
+	}
+	if !session.Exists(ctx, sinceKey) {
+		return false, nil
+	}
+	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || door(ctx) == machineDoor && since.Before(passphrase.Since) {
+		return false, session.Destroy(ctx)
+	}
+	id := session.GetString(ctx, deviceKey)
+	if door(ctx) == networkDoor {
+		if _, err := s.store.Device(ctx, id); errors.Is(err, store.ErrNotFound) {
+			return false, session.Destroy(ctx)
+		} else if err != nil {
+			return false, err
+		}
+	}
+	if now.Sub(seen) >= seenEvery {
+		session.Put(ctx, seenKey, now.UnixMilli())
+		if id != "" {
+			return true, s.store.SeeDevice(ctx, id, now)
+		}
+	}
+	return true, nil
+}
+
+// letIn begins a session, under a new token.
+func (s *server) letIn(ctx context.Context, device string) error {
+	session, now := s.session(ctx), s.now()
+	if err := session.RenewToken(ctx); err != nil {
+		return err
+	}
+	session.Put(ctx, sinceKey, now.UnixMilli())
+	session.Put(ctx, seenKey, now.UnixMilli())
+	session.Put(ctx, deviceKey, device)
+	return nil
+}
+
+// try counts one try of a passphrase or a code; too many are refused.
+func (s *server) try() error {
+	if !s.entrance.tries.AllowN(s.now(), 1) {
+		return problem(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
+	}
+	return nil
+}

@@ -1,0 +1,361 @@
+package api_test
+
+import (
+	"fmt"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"os"
+	"path/filepath"
+	"regexp"
+	"strings"
+	"testing"
+	"testing/fstest"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/access"
+	"hodometer/api"
+	"hodometer/store"
+)
+
+const secret = "seventeen herons under glass"
+
+// browser comes to a door of a club, and keeps its cookies.
+type browser struct {
+	*club
+	door    http.Handler
+	cookies map[string]string
+}
+
+func (b *browser) ask(method, path string, body any, headers ...string) *httptest.ResponseRecorder {
+	var list []string
+	for name, value := range b.cookies {
+		list = append(list, name+"="+value)
+	}
+	at := *b.club
+	at.http = b.door
+	w := at.ask(method, path, body, append(headers, "Cookie", strings.Join(list, "; "))...)
+	for _, cookie := range w.Result().Cookies() {
+		b.cookies[cookie.Name] = cookie.Value
+		if cookie.MaxAge < 0 {
+			delete(b.cookies, cookie.Name)
+		}
+	}
+	return w
+}
+
+// house is a club with both doors, the network's one open or not.
+func house(t *testing.T, open bool) (machine, network func() *browser, c *club) {
+	s, err := store.Open(t.Context(), filepath.Join(t.TempDir(), "club.db"))
+	require.NoError(t, err)
+	t.Cleanup(func() { require.NoError(t, s.Close()) })
+	c = &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
+	o := api.Options{
+		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)), Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}, "assets/secret.js": {}},
+	}
+	if open {
+		authority, err := access.OpenAuthority(t.TempDir(), time.Now())
+		require.NoError(t, err)
+		o.Network = &api.Network{Addresses: func() []string { return []string{"https://192.168.1.20:7443"} }, Authority: authority}
+	}
+	doors, err := api.New(o)
+	require.NoError(t, err)
+	come := func(door http.Handler) func() *browser {
+		return func() *browser { return &browser{club: c, door: door, cookies: map[string]string{}} }
+	}
+	return come(doors.Machine), come(doors.Network), c
+}
+
+// set sets a passphrase.
+func (b *browser) set(old, secret string) api.DoorState {
+	return read[api.DoorState](b.t, b.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: old, New: secret}))
+}
+
+// paired lets a device in.
+func paired(t *testing.T, coach, device *browser, name string) {
+	t.Helper()
+	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	state := read[api.DoorState](t, device.ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: name}))
+	require.Equal(t, api.NeedsNothing, state.Needs)
+}
+
+// Every line of the route table, and everything beside it, is refused to who may not use it.
+func TestEveryRouteIsForWhoItIs(t *testing.T) {
+	machine, network, _ := house(t, true)
+	coach, phone := machine(), network()
+	coach.set("", secret)
+	paired(t, coach, phone, "my phone")
+	type line struct{ method, path string }
+	lines := map[line]string{}
+	for _, r := range api.RouteTable() {
+		lines[line{r.Method, strings.NewReplacer(":id", newID(), ":kind", "drills", ":name", "drill").Replace(r.Path)}] = r.For()
+	}
+	for _, path := range []string{"/api/openapi.json", "/api/notices", "/api/schemas/drill", "/api/lessons/" + newID() + "/sheet.pdf", "/api/stored/drill/" + newID(), "/api/nothing"} {
+		lines[line{"GET", path}] = "who is in"
+	}
+	lines[line{"GET", "/api/authority.crt"}] = "anybody"
+	require.Greater(t, len(lines), 60)
+	open := 0
+	for l, who := range lines {
+		name := fmt.Sprint(l)
+		at := func(b *browser) int {
+			w := httptest.NewRecorder()
+			r := httptest.NewRequestWithContext(t.Context(), l.method, "http://localhost:7420"+l.path, strings.NewReader("{"))
+			r.Header.Set("Content-Type", "application/json")
+			for cookie, value := range b.cookies {
+				r.AddCookie(&http.Cookie{Name: cookie, Value: value})
+			}
+			b.door.ServeHTTP(w, r)
+			return w.Code
+		}
+		refused := []int{http.StatusUnauthorized, http.StatusForbidden}
+		stranger := map[string]int{"anybody": 0, "who is in": http.StatusUnauthorized, "the coach": http.StatusUnauthorized}[who]
+		outside := map[string]int{"anybody": 0, "who is in": http.StatusUnauthorized, "the coach": http.StatusForbidden}[who]
+		if who == "anybody" {
+			open++
+			continue
+		}
+		require.Equal(t, stranger, at(machine()), "%s at the machine, not let in", name)
+		require.Equal(t, outside, at(network()), "%s from a device that is not paired", name)
+		if who == "the coach" {
+			require.Equal(t, http.StatusForbidden, at(phone), "%s from a paired device", name)
+			continue
+		}
+		if l.method == http.MethodDelete && l.path == "/api/entry" {
+			continue // ends the session
+		}
+		require.NotContains(t, refused, at(phone), "%s from a paired device", name)
+		require.NotContains(t, refused, at(coach), "%s from the coach", name)
+	}
+	require.Equal(t, 4, open, "the door, entering, pairing, the certificate: nothing else is for anybody")
+}
+
+func TestWithoutAPassphraseTheMachineIsOpenAndTheNetworkIsNot(t *testing.T) {
+	machine, network, _ := house(t, true)
+	coach, phone := machine(), network()
+	require.Equal(t, api.DoorState{Coach: true, Network: true}, read[api.DoorState](t, coach.ask("GET", "/api/door", nil)))
+	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
+	require.Equal(t, api.NeedsPairing, read[api.DoorState](t, phone.ask("GET", "/api/door", nil)).Needs)
+	readProblem(t, phone.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	refused := readProblem(t, coach.ask("POST", "/api/pairing", nil), http.StatusConflict)
+	require.Contains(t, refused.Detail, "Set a passphrase first")
+
+	alone, _, _ := house(t, false)
+	coach = alone()
+	coach.set("", secret)
+	refused = readProblem(t, coach.ask("POST", "/api/pairing", nil), http.StatusConflict)
+	require.Contains(t, refused.Detail, "--lan")
+	require.False(t, coach.set(secret, "").Passphrase, "without other devices it can be taken away")
+	readProblem(t, coach.ask("GET", "/api/authority.crt", nil), http.StatusNotFound)
+}
+
+func TestThePassphraseLetsTheCoachIn(t *testing.T) {
+	machine, _, c := house(t, true)
+	coach, other := machine(), machine()
+	wrong := readProblem(t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: "too short"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "new", wrong.Fields[0].Path)
+	state := coach.set("", secret)
+	require.Equal(t, api.DoorState{Coach: true, Passphrase: true, Network: true}, state)
+
+	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	wrong = readProblem(t, other.ask("POST", "/api/entry", api.Entering{Passphrase: "something else entirely"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "passphrase", wrong.Fields[0].Path)
+	other.cookies["hodometer"] = "planted"
+	require.Equal(t, api.NeedsNothing, read[api.DoorState](t, other.ask("POST", "/api/entry", api.Entering{Passphrase: secret})).Needs)
+	require.NotEqual(t, "planted", other.cookies["hodometer"], "a new token for whoever comes in")
+	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+
+	// A new one ends all other sessions, and the old one is asked for.
+	wrong = readProblem(t, other.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: "not this", New: "another good passphrase"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "old", wrong.Fields[0].Path)
+	c.now = c.now.Add(time.Minute)
+	coach.set(secret, "another good passphrase")
+	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
+	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	wrong = readProblem(t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: "another good passphrase"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "new", wrong.Fields[0].Path, "with other devices one is needed")
+
+	// Leaving ends the session itself, not only the cookie.
+	kept := map[string]string{"hodometer": coach.cookies["hodometer"]}
+	require.Equal(t, api.NeedsPassphrase, read[api.DoorState](t, coach.ask("DELETE", "/api/entry", nil)).Needs)
+	coach.cookies = kept
+	readProblem(t, coach.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+}
+
+func TestSessionsEnd(t *testing.T) {
+	machine, network, c := house(t, true)
+	coach, phone := machine(), network()
+	coach.set("", secret)
+	paired(t, coach, phone, "my phone")
+	in := func(b *browser) bool {
+		return read[api.DoorState](t, b.ask("GET", "/api/door", nil)).Needs == api.NeedsNothing
+	}
+	// As long as somebody is there they stay in, up to a limit.
+	for day := 0.0; day < 29.5; day += 0.4 {
+		require.True(t, in(coach), "after %g days", day)
+		require.True(t, in(phone), "after %g days", day)
+		c.now = c.now.Add(9*time.Hour + 36*time.Minute)
+	}
+	c.now = c.now.Add(12 * time.Hour)
+	require.False(t, in(coach), "thirty days are over")
+	require.True(t, in(phone))
+	read[api.DoorState](t, coach.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	c.now = c.now.Add(12*time.Hour - time.Second)
+	require.True(t, in(coach))
+	c.now = c.now.Add(12 * time.Hour)
+	require.False(t, in(coach), "nobody was there for half a day")
+	c.now = c.now.Add(29*24*time.Hour + 12*time.Hour)
+	require.False(t, in(phone), "it was away for thirty days")
+
+	read[api.DoorState](t, coach.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	other := network()
+	paired(t, coach, other, "the other one")
+	for range 9 {
+		require.True(t, in(other))
+		c.now = c.now.Add(20 * 24 * time.Hour)
+	}
+	require.False(t, in(other), "half a year is over")
+}
+
+func TestDevicesAreNamedAndTakenOut(t *testing.T) {
+	machine, network, c := house(t, true)
+	coach, first, second := machine(), network(), network()
+	coach.set("", secret)
+	paired(t, coach, first, "my phone")
+	c.now = c.now.Add(10 * time.Minute)
+	paired(t, coach, second, "the club’s tablet")
+	c.now = c.now.Add(10 * time.Minute)
+	read[[]api.Student](t, first.ask("GET", "/api/students", nil))
+	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil))
+	require.Len(t, list.Devices, 2)
+	require.Equal(t, "the club’s tablet", list.Devices[0].Name)
+	require.Equal(t, c.now, list.Devices[1].Seen)
+	require.Len(t, list.Fingerprint, 95)
+
+	coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil)
+	readProblem(t, first.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	read[[]api.Student](t, second.ask("GET", "/api/students", nil))
+	readProblem(t, coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil), http.StatusNotFound)
+
+	// With a new passphrase all of them can be put out at once.
+	read[api.DoorState](t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: secret, New: "another good passphrase", Devices: true}))
+	readProblem(t, second.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	require.Empty(t, read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices)
+}
+
+func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
+	machine, network, c := house(t, true)
+	coach := machine()
+	coach.set("", secret)
+	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	require.Equal(t, "https://192.168.1.20:7443", code.Addresses[0].Address)
+	for _, row := range code.Addresses[0].QR {
+		require.Len(t, row, len(code.Addresses[0].QR))
+	}
+	nameless := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: " "}), http.StatusUnprocessableEntity)
+	require.Equal(t, "name", nameless.Fields[0].Path)
+	statuses := map[int]int{}
+	for range 40 {
+		statuses[network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: "22222-22222", Name: "x"}).Code]++
+	}
+	require.Equal(t, map[int]int{http.StatusUnprocessableEntity: 10, http.StatusTooManyRequests: 30}, statuses)
+	c.now = c.now.Add(time.Minute)
+	late := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	require.Equal(t, "code", late.Fields[0].Path, "after ten wrong ones it is void")
+
+	code = read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	c.now = c.now.Add(access.CodeLasts)
+	readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	code = read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	coach.ask("DELETE", "/api/pairing", nil)
+	readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+}
+
+func TestCookiesAreForNobodyElse(t *testing.T) {
+	machine, network, c := house(t, true)
+	coach := machine()
+	w := coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: secret})
+	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	p := network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "my phone"})
+	for _, each := range []struct {
+		answer *httptest.ResponseRecorder
+		name   string
+		secure bool
+	}{{w, "hodometer", false}, {p, "__Host-hodometer", true}} {
+		cookies := each.answer.Result().Cookies()
+		require.Len(t, cookies, 1)
+		cookie := cookies[0]
+		require.Equal(t, each.name, cookie.Name)
+		require.True(t, cookie.HttpOnly)
+		require.Equal(t, each.secure, cookie.Secure)
+		require.Equal(t, http.SameSiteStrictMode, cookie.SameSite)
+		require.Equal(t, "/", cookie.Path)
+		require.Empty(t, cookie.Domain)
+		require.GreaterOrEqual(t, len(cookie.Value), 43, "32 bytes of chance")
+		_, found, err := store.Sessions{Store: c.store}.FindCtx(t.Context(), cookie.Value)
+		require.NoError(t, err)
+		require.False(t, found, "the file has only a hash of it")
+	}
+	require.NotContains(t, c.log.String(), secret)
+	require.NotContains(t, c.log.String(), code.Code)
+}
+
+func TestNothingIsToldToStrangers(t *testing.T) {
+	_, network, _ := house(t, true)
+	ask := func(method, path string) *httptest.ResponseRecorder {
+		w := httptest.NewRecorder()
+		network().door.ServeHTTP(w, httptest.NewRequestWithContext(t.Context(), method, "http://localhost:7420"+path, nil))
+		return w
+	}
+	for _, path := range []string{"/assets", "/assets/", "/.git/config", "/../index.html"} {
+		w := ask("GET", path)
+		require.NotEqual(t, http.StatusOK, w.Code, path)
+		require.NotContains(t, w.Body.String(), "secret.js", path)
+	}
+	require.NotEqual(t, http.StatusOK, ask("TRACE", "/").Code)
+	for _, path := range []string{"/api/about", "/api/notices", "/api/openapi.json"} {
+		require.Equal(t, http.StatusUnauthorized, ask("GET", path).Code, path)
+	}
+	page := ask("GET", "/")
+	require.Equal(t, http.StatusOK, page.Code)
+	require.Contains(t, page.Header().Get("Content-Security-Policy"), "default-src 'self'")
+	require.Equal(t, "nosniff", page.Header().Get("X-Content-Type-Options"))
+	require.Equal(t, "no-referrer", page.Header().Get("Referrer-Policy"))
+	require.Empty(t, page.Header().Get("Server"))
+}
+
+func TestAPageFromElsewhereIsRefused(t *testing.T) {
+	machine, _, _ := house(t, false)
+	coach := machine()
+	for _, header := range [][2]string{{"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"}, {"Origin", "https://evil.example"}} {
+		w := coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: secret}, header[0], header[1])
+		require.Equal(t, http.StatusForbidden, w.Code, header)
+	}
+	require.False(t, read[api.DoorState](t, coach.ask("GET", "/api/door", nil)).Passphrase)
+}
+
+// docs/security.md names the test that shows each point: all of them are there.
+func TestTheTestsThatShowItAreThere(t *testing.T) {
+	page, err := os.ReadFile("../docs/security.md")
+	require.NoError(t, err)
+	var tests strings.Builder
+	for _, folder := range []string{".", "../access", "../cmd/hodometer"} {
+		files, err := filepath.Glob(filepath.Join(folder, "*_test.go"))
+		require.NoError(t, err)
+		for _, file := range files {
+			text, err := os.ReadFile(file)
+			require.NoError(t, err)
+			tests.Write(text)
+		}
+	}
+	named := regexp.MustCompile("`(Test\\w+)`").FindAllStringSubmatch(string(page), -1)
+	require.Greater(t, len(named), 25)
+	for _, each := range named {
+		require.Contains(t, tests.String(), "func "+each[1]+"(")
+	}
+	for _, each := range regexp.MustCompile("`(e2e/[a-z.]+)`").FindAllStringSubmatch(string(page), -1) {
+		require.FileExists(t, "../"+each[1])
+	}
+}
