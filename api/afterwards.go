@@ -7,9 +7,13 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/closing"
+	"hodometer/core/feed"
+	"hodometer/core/lesson"
 	"hodometer/core/plan"
 	"hodometer/core/score"
 	"hodometer/core/tally"
+	"hodometer/core/template"
 	"hodometer/core/underway"
 	"hodometer/store"
 )
@@ -19,6 +23,8 @@ type Afterwards struct {
 	Lesson   plan.Lesson        `json:"lesson"`
 	Counters []underway.Counter `json:"counters"`
 	Changes  []Changed          `json:"changes" description:"What was changed while it was run, and why"`
+	Against  []closing.Ran      `json:"against" description:"How long each block was to go, and went; none where the plan was not kept, or it was not begun"`
+	Closing  closing.Document   `json:"closing" description:"What the coach says of it"`
 	Students []Result           `json:"students"`
 }
 
@@ -62,6 +68,10 @@ type Result struct {
 	Engagement int          `json:"engagement" description:"Out of ten; 0 where none was given"`
 	Effort     *int         `json:"effort" description:"How hard it felt, 0 to 10; null where it was not asked"`
 	Remark     string       `json:"remark"`
+	Played     string       `json:"played" description:"What they really played of what was planned, in words; empty where it was not begun"`
+	Counted    int          `json:"counted" description:"In how many blocks that is known from what was counted; in the others from the time"`
+
+	Next []StrokeProgress `json:"next" description:"The next step of each stroke that was counted in this lesson"`
 }
 
 // Remark is how a student's lesson was.
@@ -97,11 +107,23 @@ func (s *server) afterwardsRoutes() []Route {
 			}
 			return s.afterwards(ctx, byID{ID: p.ID}, None{})
 		}),
+		route("PUT", "/api/lessons/:id/closing", "keepClosing", "What the coach says of a lesson at its end", func(ctx context.Context, p byID, body closing.Document) (Afterwards, error) {
+			if err := s.store.SetClosing(ctx, p.ID, body); err != nil {
+				return Afterwards{}, err
+			}
+			return s.afterwards(ctx, p, None{})
+		}),
+		route("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and are not closed yet", s.unclosed).anew(),
+		route("POST", "/api/lessons/:id/next", "proposeNext", "The next lesson of the same students, a week later, with drills for their next steps, without saving it", s.next),
 	}
 }
 
 func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {
-	run, err := s.courtside(ctx, p.ID)
+	kit, _, err := s.kit(ctx, p.ID, nil)
+	if err != nil {
+		return Afterwards{}, err
+	}
+	run, err := kit.View(ctx, s.now())
 	if err != nil {
 		return Afterwards{}, err
 	}
@@ -109,8 +131,15 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 	if err != nil {
 		return Afterwards{}, err
 	}
-	answer := Afterwards{Lesson: run.Lesson, Counters: whole(run.Counters), Students: []Result{}}
+	answer := Afterwards{Lesson: run.Lesson, Counters: whole(run.Counters), Students: []Result{}, Against: []closing.Ran{}}
 	if answer.Changes, err = s.changes(ctx, p.ID); err != nil {
+		return Afterwards{}, err
+	}
+	if answer.Closing, err = s.store.Closing(ctx, p.ID); err != nil {
+		return Afterwards{}, err
+	}
+	played, err := s.ran(ctx, &answer, kit, run)
+	if err != nil {
 		return Afterwards{}, err
 	}
 	attempts, err := s.store.AttemptsOfLesson(ctx, p.ID)
@@ -128,6 +157,14 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 			if c.Student == person.ID && (c.Unit == score.Ball || c.Unit == score.Rally) { // what is no ball is counted for itself
 				r.add(c.Count)
 			}
+		}
+		for _, p := range played {
+			if p.Played.Student == person.ID {
+				r.Played, r.Counted = p.Said, p.Counted
+			}
+		}
+		if r.Next, err = s.nextSteps(ctx, person.ID, attempts); err != nil {
+			return Afterwards{}, err
 		}
 		for _, remark := range remarks {
 			if remark.Student == person.ID {
@@ -160,4 +197,101 @@ func (r *Result) add(c tally.Count) {
 	if c.Best > r.Best {
 		r.Best, r.AtLeast = c.Best, c.AtLeast
 	}
+}
+
+// ran sets a lesson that was begun against its plan, and returns what everybody really played of it.
+func (s *server) ran(ctx context.Context, a *Afterwards, kit underway.Kit, run underway.Courtside) ([]closing.Played, error) {
+	if run.Clock == nil {
+		return nil, nil
+	}
+	planned, err := s.store.Planned(ctx, kit.ID)
+	if err != nil {
+		return nil, err
+	}
+	before := kit.Document
+	if planned != nil {
+		before = *planned
+		a.Against = closing.Against(before, kit.Document, run.Second)
+	}
+	return closing.Everybody(ctx, kit, run.Counters, before, run.Second)
+}
+
+// nextSteps are those of a student with the strokes that were counted of them in a lesson.
+func (s *server) nextSteps(ctx context.Context, id string, attempts []store.Attempt) ([]StrokeProgress, error) {
+	list := []StrokeProgress{}
+	strokes := map[feed.Stroke]bool{}
+	for _, a := range attempts {
+		if a.Student == id {
+			strokes[a.Stroke] = true
+		}
+	}
+	if len(strokes) == 0 {
+		return list, nil
+	}
+	standing, err := s.standing(ctx, id)
+	for _, each := range standing.strokes() {
+		if strokes[each.Stroke] {
+			list = append(list, each)
+		}
+	}
+	return list, err
+}
+
+// Unclosed are lessons that were run and of which there is more to say.
+type Unclosed struct {
+	Lessons []UnclosedLesson `json:"lessons" description:"The newest first"`
+}
+
+// UnclosedLesson is one of them.
+type UnclosedLesson struct {
+	ID    string `json:"id"`
+	Title string `json:"title"`
+	Date  string `json:"date" format:"date"`
+}
+
+// How far back lessons are still to be closed, and how many of them are told.
+const (
+	closingDays = 14
+	mostOpen    = 5
+)
+
+func (s *server) unclosed(ctx context.Context, _ None, _ None) (Unclosed, error) {
+	records, err := s.store.Unclosed(ctx, s.now().AddDate(0, 0, -closingDays).Format(time.DateOnly), mostOpen)
+	list := Unclosed{Lessons: []UnclosedLesson{}}
+	for _, r := range records {
+		list.Lessons = append(list.Lessons, UnclosedLesson{r.ID, r.Document.Title, r.Document.Date})
+	}
+	return list, err
+}
+
+// next proposes the next lesson of the same students.
+func (s *server) next(ctx context.Context, p byID, _ None) (lesson.Document, error) {
+	record, err := s.store.Lessons.Get(ctx, p.ID)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	was := record.Document
+	if planned, err := s.store.Planned(ctx, p.ID); err != nil {
+		return lesson.Document{}, err
+	} else if planned != nil {
+		was.Minutes, was.Start = planned.Minutes, planned.Start // before it was fitted to a late begin
+	}
+	day, err := time.Parse(time.DateOnly, was.Date)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	in, err := s.inputs(ctx, was)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	shape, ok := template.Suiting(len(in.People), was.Minutes, in.Court(was).Sport)
+	if !ok {
+		return lesson.Document{}, problem(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
+	}
+	next := lesson.Document{
+		FormatVersion: lesson.FormatVersion, Title: was.Title, Date: day.AddDate(0, 0, 7).Format(time.DateOnly), Start: was.Start, Minutes: was.Minutes,
+		Space: was.Space, Students: lesson.IDs(in.People), Blocks: []lesson.Block{},
+	}
+	filled, err := s.fill(ctx, None{}, LessonFillAsked{Document: next, Template: shape.Name})
+	return filled.Document, err
 }

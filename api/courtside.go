@@ -106,7 +106,7 @@ func (s *server) act(ctx context.Context, p byID, body Acts) (underway.Answered,
 
 // changes are what acts made of a lesson as it was stored. A kit with another document has its next revision then.
 func changes(kit *underway.Kit, done underway.Done, stored store.Underway) store.Changes {
-	c := store.Changes{Revision: stored.Record.Revision, Counted: done.Taken, Acts: done.Acts}
+	c := store.Changes{Revision: stored.Record.Revision, Planned: &stored.Record.Document, Counted: done.Taken, Acts: done.Acts}
 	for _, act := range done.Acts {
 		if act.Clock != nil || act.Travel != nil || act.Change != nil && kit.Clock != nil {
 			c.Clock, c.Finished = kit.Clock, kit.Finished

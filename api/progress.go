@@ -83,29 +83,47 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
-	done, err := s.store.AttemptsOfStudent(ctx, id)
+	at, err := s.standing(ctx, id)
 	if err != nil {
 		return Progress{}, err
 	}
-	positions, err := s.store.LadderPositions(ctx, id)
+	inGames, err := s.inGames(ctx, id, at.done)
 	if err != nil {
 		return Progress{}, err
 	}
-	remarks, err := s.datedRemarks(ctx, id)
-	if err != nil {
-		return Progress{}, err
+	return Progress{
+		Strokes: at.strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
+		Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly),
+	}, nil
+}
+
+// standing is what is known of a student's work so far.
+type standing struct {
+	done      []store.Attempt
+	positions []store.LadderPosition
+	remarks   []DatedRemark // the newest first
+}
+
+func (s *server) standing(ctx context.Context, id string) (at standing, err error) {
+	if at.done, err = s.store.AttemptsOfStudent(ctx, id); err != nil {
+		return at, err
 	}
-	inGames, err := s.inGames(ctx, id, done)
-	if err != nil {
-		return Progress{}, err
+	if at.positions, err = s.store.LadderPositions(ctx, id); err != nil {
+		return at, err
 	}
+	at.remarks, err = s.datedRemarks(ctx, id)
+	return at, err
+}
+
+// strokes asks for advice on every stroke, with how engaged the student was last.
+func (at standing) strokes() []StrokeProgress {
 	engagement := 0
-	for _, remark := range slices.Backward(remarks) {
+	for _, remark := range slices.Backward(at.remarks) {
 		if remark.Engagement > 0 {
 			engagement = remark.Engagement
 		}
 	}
-	return Progress{Strokes: strokes(done, positions, engagement), Drills: histories(done), InGames: inGames, Faults: faults(done), Remarks: remarks, Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly)}, nil
+	return strokes(at.done, at.positions, engagement)
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {

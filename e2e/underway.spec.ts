@@ -1,5 +1,16 @@
 import type { Locator } from '@playwright/test'
-import { eight, expect, finished, kept, lessonOf, lessonWith, moveClock, openLesson, test } from './fixtures'
+import {
+  eight,
+  expect,
+  expectClean,
+  finished,
+  kept,
+  lessonOf,
+  lessonWith,
+  moveClock,
+  openLesson,
+  test,
+} from './fixtures'
 
 /** A lesson under way on a phone: held, longer, on, back, late, called aloud, finished and taken up again. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -199,6 +210,52 @@ test('a lesson of six is closed in a few presses: one mark for all, another one 
   await expect(chosen(wren, engaged)).toHaveAccessibleName('5')
   await wren.getByRole('link', { name: 'Wren Abbery' }).click()
   await expect(page.getByText('5 of 10, effort 6')).toBeVisible()
+})
+
+test('a lesson that was run is set against its plan, is closed later, and the next one is proposed', async ({
+  page,
+  demo,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  for (const title of ['Ball warm-up', 'Two and Away']) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
+  }
+  await page.getByRole('button', { name: 'Made', exact: true }).click()
+  await expect(page.getByText('1 of 1', { exact: true })).toBeVisible()
+  await finished(page)
+  await expect(page.getByRole('heading', { name: /afterwards$/ })).toBeVisible()
+  const plan = page.getByRole('table', { name: 'Each block against the plan' })
+  await expect(plan.getByRole('row', { name: /^Body warm-up .* shorter/ })).toBeVisible()
+  await expect(plan.getByRole('row', { name: /^Two against two|^Coin/ }).first()).toContainText('left out')
+  const noor = page.getByRole('region', { name: 'Noor Haldane' })
+  await expect(noor).toContainText(/Played of what was planned: \d+ of \d+ strokes/)
+  await expect(noor).toContainText('Next time')
+
+  // Not now: Today reminds the coach.
+  await page.getByRole('link', { name: 'Today', exact: true }).click()
+  const open = page.getByRole('region', { name: 'Still to be closed' })
+  await open.getByRole('link', { name: /^The afternoon six/ }).click()
+  const ending = page.getByRole('region', { name: 'How it went' })
+  await ending.getByLabel('What happened against the plan').fill('The rain came early.')
+  await ending.getByLabel('The talk: what worked today?').fill('Split step')
+  await ending.getByLabel('And what comes next?').fill('Deeper returns')
+  await ending.getByText('Marks of single blocks').click()
+  await ending.getByRole('group', { name: 'Two and Away' }).getByText('7', { exact: true }).first().click()
+  await ending.getByRole('checkbox', { name: /^That is all/ }).check()
+  await expect(ending.getByText('All changes saved')).toBeVisible()
+  await expectClean(page)
+  await page.reload()
+  await expect(ending.getByLabel('And what comes next?')).toHaveValue('Deeper returns')
+  await page.getByRole('button', { name: /^Plan next time/ }).click()
+  await expect(page.getByRole('group', { name: 'The lesson as a road' })).toBeVisible()
+  await expect(page.getByLabel('Day')).toHaveValue('2026-03-17')
+  await page.getByRole('link', { name: 'Today', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible()
+  await expect(open).toHaveCount(0)
 })
 
 test('a goal that is met is told once: the next one’s turn, again, or on', async ({ page, demo }) => {

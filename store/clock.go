@@ -40,12 +40,17 @@ func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]bool,
 
 // SetClock keeps where a lesson stands.
 func (s *Store) SetClock(ctx context.Context, lessonID string, clock lesson.Clock, finished bool) error {
-	return s.in(ctx, func(tx *sql.Tx) error { return setClock(ctx, tx, lessonID, clock, finished) })
+	return s.in(ctx, func(tx *sql.Tx) error { return setClock(ctx, tx, lessonID, clock, finished, nil) })
 }
 
-func setClock(ctx context.Context, tx *sql.Tx, lessonID string, clock lesson.Clock, finished bool) error {
-	_, err := tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished) VALUES (?, ?, ?, ?, ?)
+// setClock keeps where a lesson stands; of one that begins by it, its plan.
+func setClock(ctx context.Context, tx *sql.Tx, lessonID string, clock lesson.Clock, finished bool, planned *lesson.Document) error {
+	plan, err := writeJSON(planned)
+	if err != nil {
+		return err
+	}
+	_, err = tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished, planned) VALUES (?, ?, ?, ?, ?, ?)
 		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
-		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished)
+		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished, plan)
 	return err
 }

@@ -87,6 +87,7 @@ type Changes struct {
 	Document *lesson.Document // nil where it stays as it is
 	Clock    *lesson.Clock    // nil where it stays as it is
 	Finished bool
+	Planned  *lesson.Document // the document before, kept where the lesson begins by it
 	Counted  []underway.Counted
 	Acts     []underway.Did // of those that are no counts
 }
@@ -114,7 +115,7 @@ func (s *Store) Keep(ctx context.Context, lessonID string, c Changes) error {
 			}
 		}
 		if c.Clock != nil {
-			if err := setClock(ctx, tx, lessonID, *c.Clock, c.Finished); err != nil {
+			if err := setClock(ctx, tx, lessonID, *c.Clock, c.Finished, c.Planned); err != nil {
 				return err
 			}
 		}

@@ -29,10 +29,7 @@ func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 	for i, person := range in.People {
 		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching()}
 		for k, l := range list {
-			at := slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == person.ID })
-			if at >= 0 {
-				b.add(l, p.Blocks[k], at, in)
-			}
+			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
 		}
 		b.Ran = in.Settings.Units.Length(math.Round(b.Metres))
 		budgets[i] = b
@@ -40,8 +37,24 @@ func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 	return budgets
 }
 
-// add takes in one block, in which the student is the at-th.
-func (b *Budget) add(l Prepared, s ScheduledBlock, at int, in Inputs) {
+// Add takes in so many times what comes to the student elsewhere. Balls are counted whole.
+func (b *Budget) Add(more Budget, times float64) {
+	whole := func(n int) int { return int(math.Round(float64(n) * times)) }
+	b.Balls += whole(more.Balls)
+	b.Overheads += whole(more.Overheads)
+	b.Serves += whole(more.Serves)
+	b.Metres += more.Metres * times
+	b.Playing += more.Playing * times
+	b.Waiting += more.Waiting * times
+	b.Rest += more.Rest * times
+}
+
+// ComesTo is what comes to a student in the block as it stands on the clock; nothing where they are not in it.
+func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget) {
+	at := slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == student })
+	if at < 0 {
+		return b
+	}
 	switch {
 	case l.Block.Kind.Rests():
 		b.Rest += s.End - s.Start
@@ -64,6 +77,7 @@ func (b *Budget) add(l Prepared, s ScheduledBlock, at int, in Inputs) {
 	default:
 		b.Playing += s.Work
 	}
+	return b
 }
 
 // carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets, tubes or boxes

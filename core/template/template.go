@@ -30,6 +30,19 @@ type Template struct {
 	Sport      court.Sport `json:"sport,omitempty" description:"empty: any"`
 
 	slots []slot
+	rare  bool // for a day that is not like others
+}
+
+// Suiting is the shape that goes for so many players of a sport and comes nearest to so many minutes; ok is false where there is none.
+func Suiting(players, minutes int, sport court.Sport) (found Template, ok bool) {
+	off := func(t Template) int { return max(t.Minutes-minutes, minutes-t.Minutes) }
+	for _, t := range Templates() {
+		goes := t.MinPlayers <= players && players <= t.MaxPlayers && (t.Sport == "" || t.Sport == sport) && !t.rare
+		if goes && (!ok || off(t) < off(found)) {
+			found, ok = t, true
+		}
+	}
+	return found, ok
 }
 
 // pick is which drill a slot wants.
@@ -106,11 +119,11 @@ func Templates() []Template {
 			plain(lesson.Game, "Games with a rule", 10, 6, callAt(0, "Third ball decides")).turning(everybody, lesson.AnyLength), plain(lesson.Game, "Free games", 10, 7).turning(everybody, lesson.AnyLength),
 			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Spin first"), callAt(4, "Then short")), talk,
 		}},
-		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", MinPlayers: 2, MaxPlayers: 4, Minutes: 10, slots: []slot{
+		{Name: "Ten-minute warm-up", For: "Two, before a match or a lesson", MinPlayers: 2, MaxPlayers: 4, Minutes: 10, rare: true, slots: []slot{
 			plain(lesson.Ball, "Ten minutes for two", 10, 5, callAt(0, "Forehand volleys"), callAt(2, "Backhand volleys"), callAt(4, "Alternate, down the line; the partner answers cross-court"), callAt(6, "Overheads"), callAt(8, "Serve and return")).
 				turning(lesson.NetAndBack(), lesson.WholeRotations),
 		}},
-		{Name: "Before an event", For: "The last session: groove, then rest", MinPlayers: 1, MaxPlayers: 4, Minutes: 60, slots: []slot{
+		{Name: "Before an event", For: "The last session: groove, then rest", MinPlayers: 1, MaxPlayers: 4, Minutes: 60, rare: true, slots: []slot{
 			body(8), ball(10), drilled(focus, lesson.Drill, 10), water, drilled(second, lesson.Drill, 8),
 			plain(lesson.Serving, "Serving", 8, 4, callAt(0, "Five easy ones before the first full one")), cool(8, "Food, water, sleep: agree on all three"), talk,
 		}},

@@ -49,7 +49,7 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 	if wrong.Err() != nil {
 		return nil, wrong.Err()
 	}
-	in := k.inputs()
+	in := k.Inputs()
 	document, known := in.Drills[block.Plays()]
 	if !known {
 		return nil, invalid.Fields{{Path: "tap.block", Message: "the drill of this block is no longer there"}}

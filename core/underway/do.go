@@ -40,7 +40,7 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 		sentences, err = k.change(ctx, a)
 	case a.Before != nil:
 		if err = a.Before.Check(); err == nil {
-			k.becomes(*a.Before)
+			k.Becomes(*a.Before)
 		}
 	}
 	if err == nil {
@@ -64,11 +64,11 @@ func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]st
 			t.Minutes = max(0, held) // longer than the lesson: it was forgotten, and goes on where it stood
 		}
 	}
-	then, err := editing.Under(ctx, k.Document, t, k.inputs())
+	then, err := editing.Under(ctx, k.Document, t, k.Inputs())
 	if err != nil {
 		return nil, err
 	}
-	k.becomes(then.Document)
+	k.Becomes(then.Document)
 	k.Clock, k.Finished = &lesson.Clock{Anchor: now, Second: then.Second, Running: true}, false
 	return then.Sentences, nil
 }
@@ -91,12 +91,12 @@ func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 		}
 	}
 	with := *k
-	with.becomes(a.Change.With(k.Document))
-	edited, err := editing.Apply(ctx, k.Document, *a.Change, fresh, with.inputs())
+	with.Becomes(a.Change.With(k.Document))
+	edited, err := editing.Apply(ctx, k.Document, *a.Change, fresh, with.Inputs())
 	if err != nil {
 		return nil, err
 	}
-	k.becomes(edited.Document)
+	k.Becomes(edited.Document)
 	// What goes on from a drill that was changed is on at once.
 	begins := 0.0
 	for _, block := range k.Document.Blocks {

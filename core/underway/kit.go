@@ -105,8 +105,8 @@ func (k Kit) summaries() []done {
 	return list
 }
 
-// inputs are what the lesson is scheduled from; they are worked out once for each document.
-func (k *Kit) inputs() schedule.Inputs {
+// Inputs are what the lesson is scheduled from; they are worked out once for each document.
+func (k *Kit) Inputs() schedule.Inputs {
 	if k.in == nil {
 		var people []lesson.Person
 		for _, id := range k.Document.Students {
@@ -120,8 +120,8 @@ func (k *Kit) inputs() schedule.Inputs {
 	return *k.in
 }
 
-// becomes gives the lesson another document.
-func (k *Kit) becomes(d lesson.Document) { k.Document, k.in = d, nil }
+// Becomes gives the lesson another document.
+func (k *Kit) Becomes(d lesson.Document) { k.Document, k.in = d, nil }
 
 func (k Kit) state() plan.State { return plan.StateOf(k.Clock != nil, k.Finished) }
 

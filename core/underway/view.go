@@ -26,7 +26,7 @@ type Courtside struct {
 
 // View is what a coach sees of the lesson at an instant. It returns invalid.Fields, or ctx.Err() when cancelled.
 func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
-	in := k.inputs()
+	in := k.Inputs()
 	timetable, _, err := schedule.Make(ctx, k.Document, in)
 	if err != nil {
 		return Courtside{}, err

@@ -30,6 +30,7 @@ export const keys = {
   playedGame: (id: string) => ['played', id] as const,
   lessons: ['lessons'] as const,
   weeks: ['lessons', 'weeks'] as const,
+  unclosed: ['lessons', 'unclosed'] as const,
   week: (week: number) => ['lessons', 'week', week] as const,
   lesson: (id: string) => ['lessons', id] as const,
   offers: (asked: object) => ['drills', 'offers', asked] as const,

@@ -670,6 +670,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/unclosed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lessons of the last fortnight that were run and are not closed yet */
+        get: operations["listUnclosed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/week": {
         parameters: {
             query?: never;
@@ -773,6 +790,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lessons/{id}/closing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the coach says of a lesson at its end */
+        put: operations["keepClosing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons/{id}/copies": {
         parameters: {
             query?: never;
@@ -818,6 +852,23 @@ export interface paths {
         get: operations["getKit"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The next lesson of the same students, a week later, with drills for their next steps, without saving it */
+        post: operations["proposeNext"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1291,8 +1342,12 @@ export interface components {
             sent: string;
         };
         Afterwards: {
+            /** @description How long each block was to go, and went; none where the plan was not kept, or it was not begun */
+            against: components["schemas"]["ClosingRan"][];
             /** @description What was changed while it was run, and why */
             changes: components["schemas"]["Changed"][];
+            /** @description What the coach says of it */
+            closing: components["schemas"]["ClosingDocument"];
             counters: components["schemas"]["UnderwayCounter"][];
             lesson: components["schemas"]["PlanLesson"];
             students: components["schemas"]["Result"][];
@@ -1522,6 +1577,36 @@ export interface components {
             at: string;
             said: string[];
             why?: components["schemas"]["UnderwayWhy"];
+        };
+        ClosingDocument: {
+            /** @description Marks of single blocks, where the coach wants them */
+            blocks: components["schemas"]["ClosingMarked"][];
+            /** @description That is all; else it is finished later */
+            done: boolean;
+            /** @description What happened against the plan */
+            happened: string;
+            /** @description The second one: what comes next */
+            next: string;
+            /** @description The first question of the closing talk: what worked */
+            worked: string;
+        };
+        ClosingMarked: {
+            /** Format: uuid */
+            block: string;
+            /** @description How hard it felt, from 0; empty where it was not asked */
+            effort?: number;
+            /** @description Out of ten; 0 for none */
+            engagement: number;
+        };
+        ClosingRan: {
+            block: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            ran: number;
+            /** @description In words: 3 min longer than planned */
+            said: string;
+            title: string;
         };
         CoachAir: {
             /**
@@ -4553,6 +4638,8 @@ export interface components {
             balls: number;
             /** @description Best streak of the lesson */
             best: number;
+            /** @description In how many blocks that is known from what was counted; in the others from the time */
+            counted: number;
             /** @description How hard it felt, 0 to 10; null where it was not asked */
             effort: null | number;
             /** @description Out of ten; 0 where none was given */
@@ -4561,6 +4648,10 @@ export interface components {
             faults: components["schemas"]["TallySeen"][];
             made: number;
             name: string;
+            /** @description The next step of each stroke that was counted in this lesson */
+            next: components["schemas"]["StrokeProgress"][];
+            /** @description What they really played of what was planned, in words; empty where it was not begun */
+            played: string;
             remark: string;
             student: string;
         };
@@ -5350,6 +5441,16 @@ export interface components {
             people: number;
             /** @description Tried on this student */
             student?: string;
+        };
+        Unclosed: {
+            /** @description The newest first */
+            lessons: components["schemas"]["UnclosedLesson"][];
+        };
+        UnclosedLesson: {
+            /** Format: date */
+            date: string;
+            id: string;
+            title: string;
         };
         UnderwayAct: {
             /**
@@ -7085,6 +7186,34 @@ export interface operations {
             };
         };
     };
+    listUnclosed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Unclosed"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listWeek: {
         parameters: {
             query?: {
@@ -7317,6 +7446,40 @@ export interface operations {
             };
         };
     };
+    keepClosing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosingDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Afterwards"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     copyLesson: {
         parameters: {
             query?: never;
@@ -7399,6 +7562,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UnderwayKit"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeNext: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonDocument"];
                 };
             };
             default: {

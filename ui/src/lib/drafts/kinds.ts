@@ -3,6 +3,7 @@ import {
   answer,
   api,
   over,
+  type Closing,
   type DrillDocument,
   type GameDocument,
   type LessonDocument,
@@ -21,6 +22,7 @@ export interface Documents {
   student: Profile
   settings: Settings['settings']
   remark: Remark
+  closing: Closing
 }
 
 export type Kind = keyof Documents
@@ -125,6 +127,19 @@ export const rules: { [K in Kind]: Rules<Documents[K]> } = {
     },
     name: () => 'a remark',
     href: (id) => `/lessons/${remarkOf(id).lesson}/afterwards`,
+  },
+  closing: {
+    async send(id, body, revision) {
+      await answer(api.PUT('/api/lessons/{id}/closing', { params: { path: { id } }, body }))
+      return revision + 1
+    },
+    async load(id) {
+      const read = await answer(api.GET('/api/lessons/{id}/afterwards', { params: { path: { id } } }))
+      return { document: read.closing, revision: 0 }
+    },
+    shown: (id) => [[...keys.lesson(id), 'afterwards'], keys.unclosed],
+    name: () => 'the end of a lesson',
+    href: (id) => `/lessons/${id}/afterwards`,
   },
 }
 

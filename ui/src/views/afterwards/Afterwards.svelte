@@ -8,6 +8,8 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import { today } from '../../lib/words'
+  import Ending from './Ending.svelte'
+  import NextLesson from './NextLesson.svelte'
   import Everybody from './Everybody.svelte'
   import StudentResult from './StudentResult.svelte'
 
@@ -69,6 +71,7 @@
     {#if data.students.length > 1}
       <div class="mt-4"><Everybody lesson={params.id} results={data.students} /></div>
     {/if}
+    <div class="mt-4"><Ending lesson={params.id} {data} /></div>
     <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
       {#each data.students as result (result.student)}
         <StudentResult
@@ -80,5 +83,6 @@
         <p class="sheet">Nobody is left in this lesson.</p>
       {/each}
     </div>
+    {#if data.students.length}<div class="mt-4"><NextLesson lesson={params.id} /></div>{/if}
   {/snippet}
 </Async>

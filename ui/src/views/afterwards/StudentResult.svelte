@@ -35,6 +35,16 @@
       <dd>{result.atLeast ? 'at least ' : ''}<span class="drum-digits text-4xl">{result.best}</span></dd>
     </div>
   </dl>
+  {#if result.played}
+    <p class="mt-2">
+      <span class="text-sm">Played of what was planned:</span>
+      {result.played}<span class="hint"
+        >, {result.counted
+          ? `counted in ${result.counted} ${result.counted === 1 ? 'block' : 'blocks'}, else by the time`
+          : 'by the time'}</span
+      >
+    </p>
+  {/if}
   {#if result.faults.length}
     <p class="mt-2">
       <span class="text-sm">Seen:</span>
@@ -102,5 +112,15 @@
       onchange={(remark) => keep({ remark })}
     />
   </div>
+  {#if result.next.length}
+    <div class="mt-3">
+      <h3 class="text-sm font-medium">Next time</h3>
+      <ul>
+        {#each result.next as { stroke, advice } (stroke)}
+          <li><strong class="first-letter:uppercase">{stroke}</strong>: {advice.reason}</li>
+        {/each}
+      </ul>
+    </div>
+  {/if}
   <a class="btn btn-sm mt-3" href="#/students/{result.student}">See the next step</a>
 </section>

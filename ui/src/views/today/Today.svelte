@@ -8,6 +8,7 @@
   import LessonCard from '../lessons/LessonCard.svelte'
   import { leading } from './leading'
   import OnOrNext from './OnOrNext.svelte'
+  import Unclosed from './Unclosed.svelte'
   import { dayName } from '../../lib/words'
 
   const narrow = 700
@@ -49,6 +50,7 @@
         {/each}
       </div>
     {/each}
+    <Part name="What is still to be closed"><Unclosed /></Part>
   {/snippet}
 </Async>
 {#if query.error instanceof Unreachable && query.data === undefined}
