@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addDrill, drawer, duplicate, expect, openLesson, test } from './fixtures'
+import { addDrill, drawer, duplicate, expect, expectClean, openLesson, test } from './fixtures'
 
 const block = (page: Page, title: string) =>
   page
@@ -336,4 +336,55 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
   await expect(version).not.toContainText('All the time there is')
   await version.getByRole('button', { name: 'Easier' }).click()
   await expect(version).toContainText('All the time there is')
+})
+
+test('a lesson is changed with a thumb: two blocks swapped, five minutes less, another drill', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openLesson(page, demo, 'The afternoon six')
+  const blocks = page.getByRole('list', { name: 'The blocks' })
+  const titles = () =>
+    blocks
+      .getByRole('button', { expanded: false })
+      .or(blocks.getByRole('button', { expanded: true }))
+      .allTextContents()
+  await expect(page.getByText(/Keys on a block|Drag a block/)).toHaveCount(0)
+  await expect(page.getByText('Press a block to change it; the rest is fitted.')).toBeVisible()
+  let acts = 0
+  const press = async (name: RegExp | string) => {
+    acts++
+    await blocks
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .first()
+      .click()
+  }
+  await press(/Water/)
+  await press('Later')
+  await expect
+    .poll(async () => (await titles()).map((text) => /Water|Coin/.exec(text)?.[0]).filter(Boolean))
+    .toEqual(['Coin', 'Water'])
+  await press(/Coin in the Corner/)
+  await press('5 min less')
+  await expect(page.getByRole('status', { name: 'What the last change did' })).toContainText(
+    'Coin in the Corner',
+  )
+  await press('Another drill')
+  acts++
+  const other = page
+    .getByRole('dialog', { name: /^Swap/ })
+    .getByRole('option')
+    .filter({ hasNotText: 'Coin in the Corner' })
+    .first()
+  await other.click()
+  expect(acts).toBe(6)
+  await expect(blocks.getByRole('button', { name: /Coin in the Corner/ })).toHaveCount(0)
+  await expect(page.getByText('All changes saved')).toBeVisible()
+  for (const button of await blocks.getByRole('button').all())
+    expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(44)
+  await expectClean(page)
+  await page.reload()
+  await expect(blocks.getByRole('button', { name: /Water/ })).toBeVisible()
+  await expect(blocks.getByRole('button', { name: /Coin in the Corner/ })).toHaveCount(0)
 })

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { MediaQuery } from 'svelte/reactivity'
+  import { narrow } from '../../lib/narrow.svelte'
   import { answer, api, type Vocabulary } from '../../lib/api/client'
   import CourtTable from '../../court/CourtTable.svelte'
   import InWords from '../../lib/InWords.svelte'
@@ -44,7 +44,6 @@
     const measures = bench.worked?.document.measures
     if (measures) draft.change((d) => d.variations?.[tried] && (d.variations[tried].measures = measures))
   }
-  const phone = new MediaQuery('max-width: 700px')
   /** Where each path of a document is edited. */
   const paths: [Tab, RegExp][] = [
     ['balls', /^(press|pattern\.(tasks|repeats|branches|gap|pause|sequences))/],
@@ -75,7 +74,7 @@
   )
 </script>
 
-{#if phone.current && !rally}
+{#if narrow.current && !rally}
   <div class="strip-of no-print"><Balls {bench} strip /></div>
 {/if}
 <div class="side" class:drawer={bench.tab !== 'balls'}>
@@ -107,7 +106,7 @@
             </p>
           {/if}
           {#if !rally}
-            {#if !phone.current}<Balls {bench} />{/if}
+            {#if !narrow.current}<Balls {bench} />{/if}
             <div class="mt-2"><Turn {draft} {builtIn} {errors} /></div>
             {#if simulation && report}
               <Tempo

@@ -1,3 +1,4 @@
+import { narrow } from '../../lib/narrow.svelte'
 import {
   answer,
   api,
@@ -220,8 +221,7 @@ export class Bench {
       this.moved = undefined
       this.draft.replace(worked.document)
       // On a phone the card would lie over the court, where the next press goes.
-      if (edit.press && !matchMedia('(max-width: 700px)').matches)
-        this.open(worked.document.pattern.tasks.length - 1)
+      if (edit.press && !narrow.current) this.open(worked.document.pattern.tasks.length - 1)
       if (edit.put) this.choose(`places.${worked.document.places.length - 1}.mark`)
     }
     this.asking.inTurn(make, edit.move?.handle)

@@ -41,6 +41,7 @@
       position: fixed;
       inset: auto 0.5rem 4.5rem;
       z-index: 5;
+      max-height: 18vh; /* what is pressed again and again stays in sight */
     }
   }
   @media print {

@@ -5,6 +5,7 @@
   import { answer, api, isNew, type Finding, type Lesson } from '../../lib/api/client'
   import { keys, renew, students as allStudents, vocabularyQuery } from '../../lib/data'
   import Drums from '../../lib/Drums.svelte'
+  import { narrow } from '../../lib/narrow.svelte'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
@@ -21,6 +22,7 @@
   import Group from './Group.svelte'
   import { Planner } from './planner.svelte'
   import EditNotes from './EditNotes.svelte'
+  import ThumbBlocks from './ThumbBlocks.svelte'
 
   interface Props {
     lesson: Lesson
@@ -157,8 +159,9 @@
     /></Part
   >
   <p id="road-keys" class="hint mt-1 text-sm" class:sr-only={planner.block}>
-    Drag a block to another place, or its right end to stretch it; the rest is fitted. Keys on a block: ← →
-    earlier and later, ↑ ↓ longer and shorter (Shift: 2 min), P pins, Delete takes it out.
+    {#if narrow.current}Press a block to change it; the rest is fitted.{:else}Drag a block to another place,
+      or its right end to stretch it; the rest is fitted. Keys on a block: ← → earlier and later, ↑ ↓ longer
+      and shorter (Shift: 2 min), P pins, Delete takes it out.{/if}
   </p>
   {#if opened}
     <div
@@ -184,32 +187,46 @@
 </section>
 <Part name="What can be added"><Adder {planner} {sport} /></Part>
 
-<div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
-  <div class="flex min-w-0 flex-col gap-4">
-    {#if planner.block}
-      {@const block = planner.block}
-      <Part name="This block"
-        ><BlockEditor
-          {planner}
-          {block}
-          scheduled={planner.plan.blocks.find((s) => s.block === planner.selected)}
-          {names}
-          vocabulary={vocabulary.data}
-        /></Part
-      >
-    {:else}
-      <p class="sheet">Choose a block on the road to change it.</p>
-    {/if}
-    <Part name="Who comes"><Group {planner} onfaults={() => faults++} /></Part>
+{#snippet more()}
+  <div class="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
+    <div class="flex min-w-0 flex-col gap-4">
+      {#if planner.block}
+        {@const block = planner.block}
+        <Part name="This block"
+          ><BlockEditor
+            {planner}
+            {block}
+            scheduled={planner.plan.blocks.find((s) => s.block === planner.selected)}
+            {names}
+            vocabulary={vocabulary.data}
+          /></Part
+        >
+      {:else}
+        <p class="sheet">Choose a block on the road to change it.</p>
+      {/if}
+      <Part name="Who comes"><Group {planner} onfaults={() => faults++} /></Part>
+    </div>
+    <div class="flex min-w-0 flex-col gap-4">
+      <Part name="What fits">
+        <Findings {planner} />
+      </Part>
+      <Part name="The courts"><CourtPlans {planner} /></Part>
+      <Part name="The booking"><Booking {planner} /></Part>
+    </div>
   </div>
-  <div class="flex min-w-0 flex-col gap-4">
-    <Part name="What fits">
-      <Findings {planner} />
-    </Part>
-    <Part name="The courts"><CourtPlans {planner} /></Part>
-    <Part name="The booking"><Booking {planner} /></Part>
-  </div>
-</div>
+{/snippet}
+
+{#if narrow.current}
+  <ThumbBlocks {planner} />
+  <details class="mt-4">
+    <summary class="btn w-full"
+      >More of this lesson: each block, who comes, what fits, the courts, the booking</summary
+    >
+    {@render more()}
+  </details>
+{:else}
+  {@render more()}
+{/if}
 <div class="foot">
   <Part name="The figures"><EditNotes {planner} /><Drums metrics={planner.plan.metrics} /></Part>
 </div>

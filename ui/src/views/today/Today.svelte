@@ -3,6 +3,7 @@
   import { Unreachable } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { diary, keys } from '../../lib/data'
+  import { narrow } from '../../lib/narrow.svelte'
   import Part from '../../lib/Part.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
@@ -11,9 +12,6 @@
   import Unclosed from './Unclosed.svelte'
   import { dayName } from '../../lib/words'
 
-  const narrow = 700
-  let width = $state(innerWidth)
-  const phone = $derived(width <= narrow)
   const minuteOf = (now: Date) => 60 * now.getHours() + now.getMinutes()
   let minute = $state(minuteOf(new Date()))
   $effect(() => {
@@ -24,11 +22,10 @@
   const query = createQuery(() => ({ queryKey: [...keys.lessons, 'near'], queryFn: () => diary(0, 1) }))
 </script>
 
-<svelte:window bind:innerWidth={width} />
 <h1>Today</h1>
 <Async {query}>
   {#snippet children(data)}
-    {@const first = phone ? leading(data.lessons, data.today, minute) : undefined}
+    {@const first = narrow.current ? leading(data.lessons, data.today, minute) : undefined}
     {#if first}
       {#key first.id}<div class="mt-3">
           <Part name={first.title}><OnOrNext brief={first} {minute} /></Part>
