@@ -24,6 +24,10 @@ const usage = `Hodometer plans, runs and follows up lessons in racket sports.
         start with an invented club, in a file of its own
   hodometer passphrase [--data FILE] [--clear]
         set the coach's passphrase, or take it away, at this machine: it is asked for
+  hodometer machine [--addr HOST:PORT] [--hopper N] [--jitter SHARE] [--jams SHARE] [--seed N]
+        run a simulated ball machine, which speaks what docs/devices.md says
+  hodometer eye [--addr HOST:PORT] [--spread METRES] [--flight SECONDS] [--seed N]
+        run a simulated eye for landings, with a player who scatters so far
   hodometer version
         say which Hodometer this is
   hodometer licenses
@@ -103,6 +107,8 @@ func run(ctx context.Context, args []string, in io.Reader, out io.Writer) error 
 		})
 	case "passphrase":
 		return passphrase(ctx, args, in, out)
+	case "machine", "eye":
+		return simulated(ctx, command, args, out)
 	case "version":
 		_, err := io.WriteString(out, aboutLine(about()))
 		return err

@@ -1604,7 +1604,7 @@ export interface components {
             planned: number;
             /** Format: double */
             ran: number;
-            /** @description In words: 3 min longer than planned */
+            /** @description In words: 3 min longer */
             said: string;
             title: string;
         };
