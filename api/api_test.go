@@ -32,6 +32,7 @@ import (
 type club struct {
 	t     testing.TB
 	http  http.Handler
+	doors api.Doors
 	log   bytes.Buffer
 	now   time.Time
 	store *store.Store
@@ -74,7 +75,7 @@ func openClub(t testing.TB, path string) *club {
 		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
 	})
 	require.NoError(t, err)
-	c.http = doors.Machine
+	c.http, c.doors = doors.Machine, doors
 	return c
 }
 

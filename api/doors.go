@@ -16,7 +16,10 @@ import (
 )
 
 // Doors are the two ways in: from this machine itself, and from other devices in the network.
-type Doors struct{ Machine, Network http.Handler }
+type Doors struct {
+	Machine, Network http.Handler
+	Closing          func() // ends what waits, and lets devices go, before the program ends
+}
 
 // doorKind is where a request came in.
 type doorKind string
@@ -91,7 +94,7 @@ func (s *server) doors(next http.Handler, hosts []string) Doors {
 		})
 		return guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
-	return Doors{Machine: at(machineDoor), Network: at(networkDoor)}
+	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: s.gear.close}
 }
 
 type doorOf struct{}

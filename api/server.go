@@ -29,6 +29,7 @@ type server struct {
 	known    known
 	index    drillIndex
 	entrance *entrance
+	gear     *gear
 }
 
 // Options are what a server is made from.
@@ -68,6 +69,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.courtsideRoutes()...)
 	table = append(table, s.entryRoutes()...)
 	table = append(table, s.deviceRoutes()...)
+	table = append(table, s.equipmentRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -82,7 +84,7 @@ func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handlers for everything. The caller closes the store.
 func New(o Options) (Doors, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o)}
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: newGear()}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {

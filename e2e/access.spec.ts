@@ -3,6 +3,12 @@ import { drawer, duplicate, expect, expectClean, test } from './fixtures'
 
 const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click()
 
+/** On a phone the rest of a lesson is behind one press. */
+const more = async (page: Page) => {
+  const rest = page.getByText(/^More of this lesson/)
+  if (await rest.isVisible()) await rest.click()
+}
+
 const views: [string, (page: Page) => Promise<unknown>][] = [
   ['today', () => Promise.resolve()],
   [
@@ -78,6 +84,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     async (page) => {
       await link(page, 'Noor and Teo')
       await page.getByRole('button', { name: /^\d\d:\d\d Ball warm-up, / }).click()
+      await more(page)
       await page.getByText('What to call, and when').waitFor()
     },
   ],
@@ -86,6 +93,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     async (page) => {
       await link(page, 'The afternoon six')
       await page.getByRole('button', { name: /^\d\d:\d\d Two against two, one place on, / }).click()
+      await more(page)
       await page.getByRole('tab', { name: 'Who is where' }).click()
       await page.getByText('Faults to watch').click()
       await page
@@ -99,6 +107,7 @@ const views: [string, (page: Page) => Promise<unknown>][] = [
     async (page) => {
       await link(page, 'The afternoon six')
       await page.getByRole('button', { name: /^\d\d:\d\d Two and Away, / }).click()
+      await more(page)
       await page.getByRole('tab', { name: 'Each player' }).click()
       await page.getByText('plays it as it is').first().waitFor()
     },

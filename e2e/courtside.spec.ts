@@ -85,7 +85,7 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await page.route('**/acts', async (route) => {
     if (first) {
       first = false
-      await new Promise((resolve) => setTimeout(resolve, 1500))
+      await new Promise((resolve) => setTimeout(resolve, 5000))
     }
     await route.fallback()
   })

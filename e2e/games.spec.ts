@@ -246,7 +246,9 @@ test('up and down the courts: winners go up, losers down', async ({ page, demo }
 })
 
 test('two devices count one game: a rally has one winner', async ({ page, browser, demo }) => {
-  const core = page.waitForResponse((response) => response.url().includes('core'))
+  const core = page
+    .waitForResponse((response) => response.url().endsWith('.wasm'))
+    .then((response) => response.finished())
   await page.goto(`${demo.url}/#/games`)
   const acts = new Acts(page)
   await acts.press(/^Play/, game(page, 'Ten for Five'))

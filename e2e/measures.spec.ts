@@ -361,7 +361,7 @@ test('a rally of 4 to 19 strokes is set up, planned, counted and read', async ({
   const ada = await afterwards(page)
   // By hand: 5 + 20 + 19 strokes, and two misses, as the long one was stopped.
   await expect(ada.getByRole('row', { name: /Four and Out \(my version\) 3 rallies .* ✓ met/ })).toBeVisible()
-  await expect(ada.getByText('44 of 46 balls')).toBeVisible()
+  await expect(ada.getByText('44 of 46 balls', { exact: true })).toBeVisible()
 })
 
 test('a timed run with three tries is set up, planned, counted and read', async ({ page, empty }) => {

@@ -80,7 +80,7 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   await finished(page)
 
   // Afterwards.
-  await expect(page.getByText('9 of 10 balls')).toBeVisible()
+  await expect(page.getByText('9 of 10 balls', { exact: true })).toBeVisible()
   await page
     .getByRole('group', { name: /^How engaged/ })
     .getByText('8', { exact: true })

@@ -91,6 +91,7 @@ func serve(ctx context.Context, s service) error {
 		return err
 	case <-ctx.Done():
 	}
+	doors.Closing()
 	closing, cancel := context.WithTimeout(context.WithoutCancel(ctx), closingTime)
 	defer cancel()
 	for _, server := range servers {

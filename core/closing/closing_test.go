@@ -124,8 +124,8 @@ func TestEachBlockIsSetAgainstThePlan(t *testing.T) {
 	require.Equal(t, map[string]string{
 		"Warm-up": "as planned", "Rallies": "3 min longer", "Serving": "left out", "Game": "put in, 6 min", "Talk": "2.5 min shorter",
 	}, said(60*(10.25+14+9+6+2.5)))
-	require.Equal(t, "put in, and not run", said(60*30)["Game"])
-	require.Equal(t, "left out", said(60*30)["Talk"])
+	require.Equal(t, "put in, and not run", said(60 * 30)["Game"])
+	require.Equal(t, "left out", said(60 * 30)["Talk"])
 
 	// Run by its plan to its end, everything is as planned.
 	for _, r := range closing.Against(planned, planned, 45*60) {

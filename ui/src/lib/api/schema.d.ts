@@ -329,6 +329,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/equipment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which ball machine and which eye are joined */
+        get: operations["getEquipment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What devices said after an event; where there is nothing it is waited for a while */
+        get: operations["listEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Join a ball machine or an eye that listens on this machine */
+        put: operations["joinDevice"];
+        post?: never;
+        /** Let a device go */
+        delete: operations["leaveDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/{kind}/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start a simulated device, and join it */
+        post: operations["simulateDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/{kind}/told": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Have a device do something */
+        post: operations["tellDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/games": {
         parameters: {
             query?: never;
@@ -2451,6 +2537,14 @@ export interface components {
         Entering: {
             passphrase: string;
         };
+        Equipment: {
+            /** @description Null where no eye is joined */
+            eye: null | components["schemas"]["JoinedDevice"];
+            /** @description Null where no ball machine is joined */
+            machine: null | components["schemas"]["JoinedDevice"];
+            /** @description Of the last event */
+            seq: number;
+        };
         FeedArea: {
             /**
              * Format: double
@@ -3503,6 +3597,18 @@ export interface components {
             path: string;
         };
         InvalidFields: components["schemas"]["InvalidField"][];
+        JoinedDevice: {
+            address: string;
+            /** @description Why the connection was lost; empty as long as it stands */
+            lost: string;
+            name: string;
+            /** @description What it said last of how it stands */
+            stands: components["schemas"]["ThrowingEvent"];
+        };
+        Joining: {
+            /** @description On this machine, as 127.0.0.1:7501 */
+            address: string;
+        };
         LadderPosition: {
             rung: components["schemas"]["ProgressRung"];
             stroke: components["schemas"]["FeedStroke"];
@@ -4808,6 +4914,17 @@ export interface components {
             lines: components["schemas"]["RunsheetLine"][];
             title: string;
         };
+        SaidEvent: {
+            /** @enum {string} */
+            by: "machine" | "eye";
+            event: components["schemas"]["ThrowingEvent"];
+            /** @description One more each time */
+            seq: number;
+        };
+        SaidEvents: {
+            equipment: components["schemas"]["Equipment"];
+            events: components["schemas"]["SaidEvent"][];
+        };
         ScheduleBudget: {
             /** @description Balls fed to them, and hit in warm-ups with a rotation */
             balls: number;
@@ -5402,6 +5519,13 @@ export interface components {
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
         };
+        Telling: {
+            /** @description the block whose drill is to be fed */
+            block?: string;
+            command: components["schemas"]["ThrowingCommand"];
+            /** @description Of load: the lesson, and */
+            lesson?: string;
+        };
         Template: {
             /** @description Whom it is for, in words */
             for: string;
@@ -5413,6 +5537,64 @@ export interface components {
             name: string;
             /** @description empty: any */
             sport?: components["schemas"]["CourtSport"];
+        };
+        ThrowingBall: {
+            /**
+             * Format: double
+             * @description As it leaves, m/s
+             */
+            speed: number;
+            /** @description Where it lands first, in metres from the middle of the net */
+            to: components["schemas"]["CourtPoint"];
+            /**
+             * Format: double
+             * @description Seconds until the next one
+             */
+            wait: number;
+        };
+        ThrowingCommand: {
+            /** @description Of watch: where the player aims */
+            aim?: components["schemas"]["CourtPoint"];
+            /** @description Of fill */
+            balls?: number;
+            do: components["schemas"]["ThrowingDo"];
+            /** @description Of load */
+            program?: components["schemas"]["ThrowingProgram"];
+            /**
+             * Format: double
+             * @description Of gap: 2 is half as fast
+             */
+            times?: number;
+        };
+        /** @enum {string} */
+        ThrowingDo: "load" | "start" | "pause" | "one" | "gap" | "fill" | "clear" | "watch" | "state";
+        ThrowingEvent: {
+            /** @description Where it lands: of a ball where it is to, of a landing where it did */
+            at?: components["schemas"]["CourtPoint"];
+            /** @description Which ball of the program, from 1 */
+            ball?: number;
+            event: components["schemas"]["ThrowingHappened"];
+            jammed?: boolean;
+            /** @description Balls in the hopper */
+            left?: number;
+            /** @description Balls thrown, or landings seen, since it was switched on */
+            n?: number;
+            /** @description The name of what is loaded */
+            program?: string;
+            running?: boolean;
+            /**
+             * Format: double
+             * @description So many times as long as the program says is waited
+             */
+            times?: number;
+            /** @description Of what is refused */
+            why?: string;
+        };
+        /** @enum {string} */
+        ThrowingHappened: "state" | "ball" | "empty" | "jam" | "landing" | "refused";
+        ThrowingProgram: {
+            balls: components["schemas"]["ThrowingBall"][];
+            name: string;
         };
         TransferAsked: {
             court: string;
@@ -6499,6 +6681,193 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DoorState"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getEquipment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listEvents: {
+        parameters: {
+            query?: {
+                /** @description The last event that is known; -1: what comes from now on */
+                after?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidEvents"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    joinDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "machine" | "eye";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    leaveDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "machine" | "eye";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    simulateDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "machine" | "eye";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tellDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "machine" | "eye";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Telling"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
                 };
             };
             default: {

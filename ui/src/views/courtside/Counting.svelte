@@ -67,6 +67,11 @@
   $effect(() => {
     whose = student ?? ''
   })
+  // A device that counts goes on to the next one.
+  $effect(() => {
+    const at = people.findIndex((each) => each.student === whose)
+    if (at >= 0) chosen = at
+  })
   const own = $derived(counters.filter((each) => each.student === student))
   const on = $derived(own.find((each) => each.on)?.measure)
   /** A measure that was chosen instead of the one whose turn it is, until the turn goes on. */

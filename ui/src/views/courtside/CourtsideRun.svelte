@@ -13,11 +13,15 @@
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
+  import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
   import { Run, type Device } from './courtside.svelte'
   import { callsBetween, goalsMet, type Moment } from './aloud'
+  import { Gear } from './gear.svelte'
+  import GearJoin from './GearJoin.svelte'
+  import GearStrip from './GearStrip.svelte'
   import LateBegin from './LateBegin.svelte'
   import OnTheSpot from './OnTheSpot.svelte'
   import Said from './Said.svelte'
@@ -78,6 +82,24 @@
         }))
       : (gamesHere.data ?? []).map(({ game, kit }) => ({ id: game, title: kit.document.title, score: '' })),
   )
+  /** Whose balls a device counts: at the measure whose turn it is, where this device counts them. */
+  const whose = $derived(blockCounters.find((each) => each.student === turn && each.on))
+  function nextTurn() {
+    const people = [...new Set(blockCounters.filter((c) => c.party === c.student).map((c) => c.student))]
+    turn = people[(people.indexOf(turn) + 1) % people.length] ?? turn
+  }
+  const gear = new Gear({
+    // svelte-ignore state_referenced_locally
+    core: device.core,
+    counter: () => (whose && !over && !run.elsewhere(whose) ? whose : undefined),
+    count: (counter, tap) =>
+      void run.tap(counter.block, { student: counter.party, measure: counter.measure }, tap),
+    next: nextTurn,
+    tell: (text) => {
+      notices.wrong(new Error(text))
+      voice.call([{ text, sign: 'call' }])
+    },
+  })
   const over = $derived(run.second >= run.data.lesson.plan.planned)
 
   onMount(() => {
@@ -87,6 +109,7 @@
     return () => {
       letGo()
       run.stop()
+      gear.stop()
       voice.leave()
     }
   })
@@ -158,6 +181,14 @@
           ? 'on this page'
           : 'on this device'}{run.delivery.reached ? '' : ' until Hodometer answers'}.
       </p>
+    {/if}
+    {#if !over}
+      <GearStrip
+        {gear}
+        lesson={run.data.lesson.id}
+        block={blockCounters[0] && scheduled ? { id: scheduled.block, title: scheduled.title } : undefined}
+        aimed={whose?.aim != null && whose.unit === 'ball'}
+      />
     {/if}
     {#if run.said}
       <Said {run} />
@@ -276,6 +307,7 @@
 <dialog bind:this={more} class="modal" aria-label="Changes, calls, and the end of the lesson">
   <div class="modal-box">
     {#if blockCounters[0] && !over}
+      <GearJoin {gear} />
       <OnTheSpot can={blockCounters[0].can} onadjust={(change) => (more?.close(), void run.adjust(change))} />
     {/if}
     <label class="mb-3 flex min-h-11 items-center gap-3">

@@ -1,0 +1,141 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import type { Page } from '@playwright/test'
+import { expect, expectClean, lessonOf, test } from './fixtures'
+
+/** A lesson with a ball machine and an eye for landings, simulated, each a program of its own. */
+test.use({ viewport: { width: 390, height: 844 } })
+
+const running: ChildProcess[] = []
+test.afterEach(() => running.splice(0).forEach((each) => each.kill('SIGKILL')))
+
+/** Switches a simulated device on, and returns it with where it listens. */
+async function switchedOn(...args: string[]) {
+  const device = spawn('bin/hodometer', [...args, '--addr', '127.0.0.1:0'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  running.push(device)
+  const address = await new Promise<string>((resolve, reject) => {
+    device.once('error', reject)
+    device.stdout.on('data', (chunk: Buffer) => {
+      const found = /is at (\S+)/.exec(chunk.toString())
+      if (found?.[1]) resolve(found[1])
+    })
+  })
+  return { device, address }
+}
+
+/** Goes courtside, to the first drill of the six. */
+async function atTheDrill(page: Page, url: string, id: string) {
+  await page.goto(`${url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  for (const title of ['Ball warm-up', 'Two and Away']) {
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await expect(page.getByRole('region', { name: 'Time' })).toContainText(title)
+  }
+}
+
+/** Opens what joins devices, under More. */
+async function opened(page: Page) {
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  const more = page.getByRole('dialog', { name: /^Changes, calls/ })
+  await expect(more).toBeVisible()
+  if (!(await more.getByRole('group', { name: 'Ball machine' }).isVisible()))
+    await more.getByText('Ball machine and eye for landings').click()
+  return more
+}
+
+async function join(page: Page, label: 'Ball machine' | 'Eye for landings', address: string) {
+  const more = await opened(page)
+  const group = more.getByRole('group', { name: label })
+  await group.getByLabel(`${label}: where it listens`).fill(address)
+  await group.getByRole('button', { name: /^Join/ }).click()
+  await expect(group).toContainText('joined')
+  await page.keyboard.press('Escape')
+  await expect(more).toBeHidden()
+}
+
+interface Kit {
+  counted: { name: string; student: string; runs: { entries: { kind: string; landing?: object }[] }[] }[]
+}
+
+test('a lesson of six with a machine and an eye: it is counted for everybody, and what goes wrong is told', async ({
+  page,
+  demo,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  const machine = await switchedOn('machine', '--hopper', '12', '--jitter', '0')
+  const eye = await switchedOn('eye', '--spread', '1.5', '--flight', '0.2')
+  await atTheDrill(page, demo.url, id)
+  await join(page, 'Ball machine', machine.address)
+  await join(page, 'Eye for landings', eye.address)
+
+  const strip = page.getByRole('region', { name: 'Ball machine' })
+  await expect(strip).toContainText('12 left')
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeDisabled()
+  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
+  await expect(strip).toContainText('left, Two and Away')
+  for (let i = 0; i < 5; i++) {
+    const waits = (1 / 1.25 ** (i + 1)).toFixed(2)
+    await strip.getByRole('button', { name: 'Faster' }).click()
+    await expect(strip).toContainText(`waits × ${waits}`)
+  }
+  await page.getByLabel(/The eye counts/).check()
+  await expectClean(page)
+  await strip.getByRole('button', { name: 'One ball' }).click()
+  await expect(strip).toContainText('1 thrown, 11 left')
+  await expect(page.getByText(/^[01] of 1$/)).toBeVisible()
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+
+  // Two balls a turn, one after the other: everybody has had theirs when the hopper is empty.
+  await expect(strip.getByRole('alert')).toHaveText('The hopper is empty.', { timeout: 40_000 })
+  const counts = async () => {
+    const kit = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as Kit
+    return kit.counted
+      .filter(({ name }) => name === 'Two and Away')
+      .map(({ runs }) => runs.flatMap(({ entries }) => entries).filter(({ landing }) => landing).length)
+  }
+  await expect.poll(counts).toEqual([2, 2, 2, 2, 2, 2])
+
+  await strip.getByRole('button', { name: 'Filled, 60 balls' }).click()
+  await expect(strip).toContainText('60 left')
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await expect(strip).toContainText('13 thrown')
+  await strip.getByRole('button', { name: 'Pause the machine' }).click()
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeVisible()
+
+  // The machine is gone: that is told, and the lesson goes on by hand.
+  machine.device.kill('SIGKILL')
+  await expect(strip.getByRole('alert')).toContainText('lost')
+  await strip.getByRole('button', { name: 'Go on without it' }).click()
+  await expect(strip).toHaveCount(0)
+  const before = (await counts()).reduce((sum, n) => sum + n)
+  await page.getByRole('button', { name: 'Made', exact: true }).click()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await expect(page.getByRole('region', { name: 'Time' })).not.toContainText('Two and Away')
+  expect((await counts()).reduce((sum, n) => sum + n)).toBe(before)
+})
+
+test('a jam is told and cleared, and one press brings simulated devices', async ({ page, demo }) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  const machine = await switchedOn('machine', '--jams', '1')
+  await atTheDrill(page, demo.url, id)
+  await join(page, 'Ball machine', machine.address)
+  const strip = page.getByRole('region', { name: 'Ball machine' })
+  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await expect(strip.getByRole('alert')).toContainText('jammed')
+  await strip.getByRole('button', { name: 'The jam is cleared' }).click()
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeEnabled()
+
+  const more = await opened(page)
+  await more.getByRole('button', { name: 'Let the ball machine go' }).click()
+  await more.getByRole('button', { name: /^A simulated one.*ball machine/ }).click()
+  await expect(more.getByRole('group', { name: 'Ball machine' })).toContainText(
+    'Simulated ball machine, joined',
+  )
+  await page.keyboard.press('Escape')
+  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
+  await strip.getByRole('button', { name: 'One ball' }).click()
+  await expect(strip).toContainText('1 thrown, 59 left')
+})
