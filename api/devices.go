@@ -104,7 +104,7 @@ func (s *server) pair(ctx context.Context, _ None, body PairingAsked) (DoorState
 	if name == "" {
 		return DoorState{}, invalid.Fields{{Path: "name", Message: "say what this device is called, as “my phone”"}}
 	}
-	if err := s.try(); err != nil {
+	if err := s.try(ctx); err != nil {
 		return DoorState{}, err
 	}
 	now := s.now()

@@ -49,8 +49,8 @@ const (
 type entrance struct {
 	sessions map[doorKind]*scs.SessionManager
 	pairing  access.Pairing
-	tries    *rate.Limiter // of passphrases and codes
-	network  *Network      // nil where other devices are not served
+	tries    map[doorKind]*rate.Limiter // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
+	network  *Network                   // nil where other devices are not served
 }
 
 // Network is how other devices reach this machine.
@@ -80,9 +80,10 @@ func newEntrance(o Options) *entrance {
 	}
 	// Browsers keep the cookies of all ports of a machine together.
 	name := "hodometer" + o.Cookie
+	tries := func() *rate.Limiter { return rate.NewLimiter(rate.Every(6*time.Second), 10) }
 	return &entrance{
 		sessions: map[doorKind]*scs.SessionManager{machineDoor: manager(coachLasts, name, false), networkDoor: manager(deviceLasts, "__Host-"+name, true)},
-		tries:    rate.NewLimiter(rate.Every(6*time.Second), 10), network: o.Network,
+		tries:    map[doorKind]*rate.Limiter{machineDoor: tries(), networkDoor: tries()}, network: o.Network,
 	}
 }
 
@@ -194,9 +195,9 @@ func (s *server) letIn(ctx context.Context, device string) error {
 	return nil
 }
 
-// try counts one try of a passphrase or a code; too many are refused.
-func (s *server) try() error {
-	if !s.entrance.tries.AllowN(s.now(), 1) {
+// try counts one try of a passphrase or a code at a door; too many are refused.
+func (s *server) try(ctx context.Context) error {
+	if !s.entrance.tries[door(ctx)].AllowN(s.now(), 1) {
 		return problem(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
 	}
 	return nil

@@ -99,7 +99,7 @@ func (s *server) isPassphrase(ctx context.Context, path, passphrase string) erro
 	if err != nil || stored.Hash == "" {
 		return err
 	}
-	if err := s.try(); err != nil {
+	if err := s.try(ctx); err != nil {
 		return err
 	}
 	ok, err := access.Matches(ctx, stored.Hash, passphrase)

@@ -130,7 +130,8 @@ test('a jam is told and cleared, and one press brings simulated devices', async 
 
   const more = await opened(page)
   await more.getByRole('button', { name: 'Let the ball machine go' }).click()
-  await more.getByRole('button', { name: /^A simulated one.*ball machine/ }).click()
+  await more.getByRole('button', { name: 'Try it with a simulated machine and eye' }).click()
+  await expect(more.getByRole('group', { name: 'Eye for landings' })).toContainText('joined')
   await expect(more.getByRole('group', { name: 'Ball machine' })).toContainText(
     'Simulated ball machine, joined',
   )

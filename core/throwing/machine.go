@@ -103,27 +103,19 @@ func (m *Machine) Do(c Command, now float64) []Event {
 		m.program, m.next = *c.Program, 0
 		m.due = max(now, m.due)
 	case Start:
-		switch {
-		case len(m.program.Balls) == 0:
-			return refuse("no program is loaded")
-		case m.jammed:
-			return refuse("it is jammed: clear it first")
-		case m.left == 0:
-			return append(refuse("the hopper is empty"), Event{Event: Empty, N: m.thrown})
-		case !m.running:
+		if why := m.cannot(); why != nil {
+			return why
+		}
+		if !m.running {
 			m.running, m.due = true, max(now, m.last+ShortestWait)
 		}
 	case Pause:
 		m.running = false
 	case One:
-		switch {
-		case len(m.program.Balls) == 0:
-			return refuse("no program is loaded")
-		case m.jammed:
-			return refuse("it is jammed: clear it first")
-		case m.left == 0:
-			return append(refuse("the hopper is empty"), Event{Event: Empty, N: m.thrown})
-		case now < m.last+ShortestWait:
+		if why := m.cannot(); why != nil {
+			return why
+		}
+		if now < m.last+ShortestWait {
 			return refuse("the last ball is still on its way")
 		}
 		return append(m.throw(now), m.state())
@@ -145,6 +137,19 @@ func (m *Machine) Do(c Command, now float64) []Event {
 		return refuse(fmt.Sprintf("it cannot do %.40q", string(c.Do)))
 	}
 	return []Event{m.state()}
+}
+
+// cannot says why no ball can be thrown; nothing where one can.
+func (m *Machine) cannot() []Event {
+	switch {
+	case len(m.program.Balls) == 0:
+		return []Event{{Event: Refused, Why: "no program is loaded"}}
+	case m.jammed:
+		return []Event{{Event: Refused, Why: "it is jammed: clear it first"}}
+	case m.left == 0:
+		return []Event{{Event: Refused, Why: "the hopper is empty"}, {Event: Empty, N: m.thrown}}
+	}
+	return nil
 }
 
 func (m *Machine) state() Event {

@@ -13,10 +13,19 @@
   ]
   /** Where the simulated ones listen when they are started by hand. */
   let addresses = $state<Record<Kind, string>>({ machine: '127.0.0.1:7501', eye: '127.0.0.1:7502' })
+
+  async function both() {
+    for (const { kind } of kinds) await gear.simulate(kind)
+  }
 </script>
 
 <details class="mb-3">
   <summary class="flex min-h-11 cursor-pointer items-center">Ball machine and eye for landings</summary>
+  {#if !gear.machine && !gear.eye}
+    <button class="btn mt-1 w-full" onclick={() => void both()}
+      >Try it with a simulated machine and eye</button
+    >
+  {/if}
   {#each kinds as { kind, label } (kind)}
     {@const joined = gear[kind]}
     <div class="mt-2 grid gap-2" role="group" aria-label={label}>
