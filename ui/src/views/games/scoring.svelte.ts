@@ -92,6 +92,9 @@ export class Scoring {
 
   #take(scored: Scored) {
     this.played = scored
+    // What another device counted is in what this one goes on from, also before it is packed anew.
+    const { document, revision } = scored
+    if (this.#packed) this.#packed = { ...this.#packed, kit: { ...this.#packed.kit, document, revision } }
     const newest = this.delivery.open.at(-1)?.act.id
     this.told ||= scored.leftOut.find(({ id }) => id === newest)?.reason ?? ''
   }
