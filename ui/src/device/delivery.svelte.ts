@@ -41,6 +41,8 @@ export class Delivery<A extends { id: string }, R> {
   /** Why this device cannot keep anything; empty where it can. */
   storageError = $state('')
   readonly open = $derived(this.kept.filter((kept) => !kept.answered && !kept.refused))
+  /** What is not answered, and not in what is shown either. */
+  readonly unseen = $derived(this.open.filter(({ act }) => !this.shown.includes(act.id)))
   readonly refused = $derived(this.kept.flatMap((kept) => kept.refused ?? []))
   /** How much is being written down: what comes meanwhile does not know of it. */
   #writing = 0
@@ -116,7 +118,7 @@ export class Delivery<A extends { id: string }, R> {
       this.slow = false
       this.reached = false
       await this.#read()
-      if (this.#unseen()) await this.#see()
+      if (this.unseen.length) await this.#see()
     }
   }
 
@@ -141,11 +143,6 @@ export class Delivery<A extends { id: string }, R> {
     } catch {
       return
     }
-  }
-
-  /** Whether something was done that is not shown yet. */
-  #unseen() {
-    return this.kept.some((kept) => !kept.refused && !kept.answered && !this.shown.includes(kept.act.id))
   }
 
   /** Shows what was done from another device meanwhile. */

@@ -1,4 +1,5 @@
 import { answer, api, patience, type GameKit } from '../lib/api/client'
+import { TableLog } from './log'
 import type { DeviceStore, PackedGame } from './store'
 
 /** Games are those that this device has with it, each as it was packed last, or as it was begun here. */
@@ -20,7 +21,7 @@ export class Games {
   async untold(): Promise<string[]> {
     const { events, games } = this.device
     const begun = (await games.toArray()).flatMap(({ game, begun }) => (begun ? [game] : []))
-    return [...new Set([...begun, ...(await events.orderBy('of').uniqueKeys()).map(String)])]
+    return [...new Set([...begun, ...(await new TableLog(events).kept())])]
   }
 
   /** Begins a game on this device, where the program does not answer. It fails where the device keeps nothing. */

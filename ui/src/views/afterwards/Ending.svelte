@@ -4,7 +4,7 @@
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
   import Against from './Against.svelte'
-  import Marks from './Marks.svelte'
+  import BothMarks from './BothMarks.svelte'
 
   /** What happened against the plan, and the closing talk; it can be finished later. */
   interface Props {
@@ -68,17 +68,11 @@
           {#each data.against.filter((each) => each.ran > 0) as each (each.block)}
             <fieldset class="grid gap-2">
               <legend class="font-medium">{each.title}</legend>
-              <Marks
-                label="How engaged they felt, out of ten"
-                least={1}
-                value={marked(each.block)?.engagement || undefined}
-                onpick={(engagement) => mark(each.block, { engagement })}
-              />
-              <Marks
-                label="How hard it felt: 0 is rest, 10 all there was"
-                least={0}
-                value={marked(each.block)?.effort}
-                onpick={(effort) => mark(each.block, { effort })}
+              <BothMarks
+                engagement={marked(each.block)?.engagement || undefined}
+                effort={marked(each.block)?.effort}
+                onengagement={(engagement) => mark(each.block, { engagement })}
+                oneffort={(effort) => mark(each.block, { effort })}
               />
             </fieldset>
           {/each}

@@ -2,7 +2,7 @@
   import type { Afterwards, Remark } from '../../lib/api/client'
   import { commonest } from '../../lib/words'
   import { remarkDraft } from './remarks'
-  import Marks from './Marks.svelte'
+  import BothMarks from './BothMarks.svelte'
 
   /** One mark for the whole group in a press; who felt otherwise is changed below. */
   interface Props {
@@ -38,17 +38,12 @@
     One press is for all who have no other mark; whoever felt otherwise is changed below.
   </p>
   <div class="mt-2 grid gap-3">
-    <Marks
-      label="How engaged they felt, out of ten"
-      least={1}
-      value={engagement}
-      onpick={(mark) => give(engagement, (remark) => remark.engagement || undefined, { engagement: mark })}
-    />
-    <Marks
-      label="How hard it felt: 0 is rest, 10 all there was"
-      least={0}
-      value={effort}
-      onpick={(mark) => give(effort, (remark) => remark.effort, { effort: mark })}
+    <BothMarks
+      {engagement}
+      {effort}
+      onengagement={(mark) =>
+        give(engagement, (remark) => remark.engagement || undefined, { engagement: mark })}
+      oneffort={(mark) => give(effort, (remark) => remark.effort, { effort: mark })}
     />
   </div>
 </section>

@@ -3,7 +3,7 @@
   import SaveState from '../../lib/SaveState.svelte'
   import TextField from '../../lib/TextField.svelte'
   import { counted, misses, outcome } from '../../lib/words'
-  import Marks from './Marks.svelte'
+  import BothMarks from './BothMarks.svelte'
   import { remarkDraft } from './remarks'
 
   interface Props {
@@ -87,19 +87,12 @@
     </table>
   {/if}
   <div class="mt-3 grid gap-2">
-    <Marks
-      label="How engaged they felt, out of ten"
-      least={1}
-      value={remarked.engagement || undefined}
-      error={fields.engagement}
-      onpick={(engagement) => keep({ engagement })}
-    />
-    <Marks
-      label="How hard it felt: 0 is rest, 10 all there was"
-      least={0}
-      value={remarked.effort}
-      error={fields.effort}
-      onpick={(effort) => keep({ effort })}
+    <BothMarks
+      engagement={remarked.engagement || undefined}
+      effort={remarked.effort}
+      errors={fields}
+      onengagement={(engagement) => keep({ engagement })}
+      oneffort={(effort) => keep({ effort })}
     />
   </div>
   <div class="mt-3">

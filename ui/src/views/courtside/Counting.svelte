@@ -10,6 +10,7 @@
   import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
   import TimeCount from './TimeCount.svelte'
+  import { turns } from './turns'
   import Zones from './Zones.svelte'
 
   interface Props {
@@ -51,11 +52,7 @@
     turn: whose = $bindable(),
   }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
-  const people = $derived(
-    counters.filter(
-      (each, i) => counters.findIndex((c) => c.student === each.student && c.party === c.student) === i,
-    ),
-  )
+  const people = $derived(turns(counters))
   // svelte-ignore state_referenced_locally
   let chosen = $state(
     Math.max(

@@ -28,6 +28,7 @@
   import { keepAwake } from './signals'
   import Sounds from './Sounds.svelte'
   import StandPicture from './StandPicture.svelte'
+  import { turns } from './turns'
   import VersionChoice from './VersionChoice.svelte'
   import { Voice } from './voice.svelte'
   import Whereabouts from './Whereabouts.svelte'
@@ -85,7 +86,7 @@
   /** Whose balls a device counts: at the measure whose turn it is, where this device counts them. */
   const whose = $derived(blockCounters.find((each) => each.student === turn && each.on))
   function nextTurn() {
-    const people = [...new Set(blockCounters.filter((c) => c.party === c.student).map((c) => c.student))]
+    const people = turns(blockCounters).map(({ student }) => student)
     turn = people[(people.indexOf(turn) + 1) % people.length] ?? turn
   }
   const gear = new Gear({

@@ -44,11 +44,10 @@ export class Run {
   #typed = $state.raw<Waiting[]>([])
   readonly delivery: Delivery<Act, Answered>
   /** Counts that are not in what is shown yet, in order. */
-  readonly waiting = $derived.by(() => {
-    const { open, shown } = this.delivery
-    const missing = open.flatMap(({ act }) => (act.tap && !shown.includes(act.id) ? [act.tap] : []))
-    return [...missing, ...this.#typed]
-  })
+  readonly waiting = $derived.by(() => [
+    ...this.delivery.unseen.flatMap(({ act }) => act.tap ?? []),
+    ...this.#typed,
+  ])
   /** Whose counts were taken on this page, the latest last, for undo. */
   #taken = $state.raw<{ block: string; whose: Whose }[]>([])
   /** What got shorter or longer by what was done with the road last, and the lesson before it. */

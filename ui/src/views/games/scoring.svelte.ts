@@ -24,10 +24,7 @@ export class Scoring {
   told = $state('')
   readonly delivery: Delivery<GameEvent, Scored>
   /** A tap is not in what is shown yet. */
-  readonly busy = $derived.by(() => {
-    const { open, shown } = this.delivery
-    return open.some(({ act }) => !shown.includes(act.id))
-  })
+  readonly busy = $derived.by(() => this.delivery.unseen.length > 0)
   #packed: PackedGame | undefined
 
   constructor(
