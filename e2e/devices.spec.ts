@@ -1,6 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import type { Page } from '@playwright/test'
 import { expect, expectClean, lessonOf, test } from './fixtures'
+import { Phone } from './phone'
+import { kitOf, press, wholeLesson } from './wholelesson'
 
 /** A lesson with a ball machine and an eye for landings, simulated, each a program of its own. */
 test.use({ viewport: { width: 390, height: 844 } })
@@ -55,10 +57,6 @@ async function join(page: Page, label: 'Ball machine' | 'Eye for landings', addr
   await expect(more).toBeHidden()
 }
 
-interface Kit {
-  counted: { name: string; student: string; runs: { entries: { kind: string; landing?: object }[] }[] }[]
-}
-
 test('a lesson of six with a machine and an eye: it is counted for everybody, and what goes wrong is told', async ({
   page,
   demo,
@@ -90,7 +88,7 @@ test('a lesson of six with a machine and an eye: it is counted for everybody, an
   // Two balls a turn, one after the other: everybody has had theirs when the hopper is empty.
   await expect(strip.getByRole('alert')).toHaveText('The hopper is empty.', { timeout: 40_000 })
   const counts = async () => {
-    const kit = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as Kit
+    const kit = await kitOf(demo, id)
     return kit.counted
       .filter(({ name }) => name === 'Two and Away')
       .map(({ runs }) => runs.flatMap(({ entries }) => entries).filter(({ landing }) => landing).length)
@@ -143,4 +141,44 @@ test('a jam is told and cleared, and one press brings simulated devices', async 
   await strip.getByRole('button', { name: 'Load Two and Away' }).click()
   await strip.getByRole('button', { name: 'One ball' }).click()
   await expect(strip).toContainText('1 thrown, 59 left')
+})
+
+test.describe('before it begins', () => {
+  test.use({ now: '2026-03-10T14:22:00' })
+  test('a whole lesson of six with a machine and an eye, where nothing can be stored until its end', async ({
+    demo,
+    now,
+  }) => {
+    const phone = new Phone()
+    const machine = await switchedOn('machine', '--hopper', '12', '--jitter', '0')
+    const eye = await switchedOn('eye', '--spread', '1.5', '--flight', '0.2')
+    const theStrip = (page: Page) => page.getByRole('region', { name: 'Ball machine' })
+    await wholeLesson(phone, demo, now, {
+      // The devices are heard, and what is done stays on the phone.
+      away: async (page) => void (await page.route('**/acts', (route) => route.abort())),
+      back: async (page) => page.unroute('**/acts'),
+      courtside: async (page, id) => void (await page.goto(`${demo.url}/#/lessons/${id}/courtside`)),
+      everybody: async (page) => {
+        await join(page, 'Ball machine', machine.address)
+        await join(page, 'Eye for landings', eye.address)
+        const strip = theStrip(page)
+        await strip.getByRole('button', { name: 'Load Two and Away' }).click()
+        await expect(strip).toContainText('left, Two and Away')
+        await page.getByLabel(/The eye counts/).check()
+        await strip.getByRole('button', { name: 'Start the machine' }).click()
+        await expect(strip.getByRole('alert')).toHaveText('The hopper is empty.', { timeout: 120_000 })
+        await press(page, 'Ottilie') // the last of those whose turn it was
+        await expect(page.getByText(/^[012] of 2$/)).toBeVisible()
+        return 12
+      },
+      again: async (page) => {
+        const strip = theStrip(page)
+        await strip.getByRole('button', { name: 'Filled, 60 balls' }).click()
+        await strip.getByRole('button', { name: /^Load/ }).click()
+        await page.getByLabel(/The eye counts/).check()
+        await strip.getByRole('button', { name: 'One ball' }).click()
+      },
+    })
+    await phone.end()
+  })
 })

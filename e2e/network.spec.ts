@@ -1,35 +1,13 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { chromium as engine, type Locator, type Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
-import { chromium, type Club } from './club'
+import type { Club } from './club'
 import { expect, expectClean, lessonOf, test } from './fixtures'
+import { appKept, Phone } from './phone'
 
 /** The coach lets a phone in over the network, and out again. */
 const secret = 'seventeen herons under glass'
 test.use({ now: '2026-03-10T14:22:00' })
-
-/** A phone in the network. That its certificate is trusted is tested with the program itself. */
-async function phone(now: string) {
-  const folder = mkdtempSync(join(tmpdir(), 'hodometer-phone-'))
-  const context = await engine.launchPersistentContext(folder, {
-    ...chromium,
-    args: [...chromium.args, '--ignore-certificate-errors'],
-    viewport: { width: 390, height: 844 },
-    serviceWorkers: 'allow',
-    hasTouch: true,
-    isMobile: true,
-  })
-  await context.clock.install({ time: new Date(now) })
-  const page = context.pages()[0] ?? (await context.newPage())
-  const close = async () => {
-    await context.close()
-    rmSync(folder, { recursive: true, force: true })
-  }
-  return { page, close }
-}
 
 /** What a camera reads of a QR code. */
 async function scanned(code: Locator) {
@@ -61,7 +39,8 @@ test('a phone is paired by its camera, runs a lesson, is taken out, and loses no
   expect(address).toContain(`${lan.network}/#/pair/`)
   await expectClean(page)
 
-  const { page: mobile, close } = await phone(now)
+  const phone = new Phone()
+  const mobile = await phone.open(now)
   await mobile.goto(address)
   await mobile.getByLabel('What this device is called').fill('Racket bag phone')
   await mobile.getByRole('button', { name: 'Pair', exact: true }).click()
@@ -100,14 +79,11 @@ test('a phone is paired by its camera, runs a lesson, is taken out, and loses no
   await expect(mobile.getByText('1 of 1', { exact: true })).toBeVisible()
 
   // Over this connection the app is kept: it opens while the program is away.
-  await mobile.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await expect
-    .poll(() => mobile.evaluate(async () => (await caches.keys()).some((name) => name.includes('precache'))))
-    .toBe(true)
+  await appKept(mobile)
   await lan.stop()
   await mobile.goto(lan.network)
   await expect(mobile.getByRole('region', { name: 'On this device' })).toContainText('The afternoon six')
-  await close()
+  await phone.end()
 })
 
 test('the passphrase is asked for when a session ends, and what was typed stays', async ({
@@ -142,7 +118,8 @@ test('the passphrase is asked for when a session ends, and what was typed stays'
 })
 
 test('a phone is told how to trust the machine before it is let in', async ({ lan, page, now }) => {
-  const { page: mobile, close } = await phone(now)
+  const phone = new Phone()
+  const mobile = await phone.open(now)
   await mobile.goto(lan.network)
   await mobile.getByRole('link', { name: /^Have it trust/ }).click()
   await expect(mobile.getByRole('heading', { name: 'Have a phone trust your machine' })).toBeVisible()
@@ -152,7 +129,7 @@ test('a phone is told how to trust the machine before it is let in', async ({ la
   await expectClean(mobile)
   await mobile.getByRole('link', { name: 'Pair this device' }).click()
   await expect(mobile.getByLabel('The code')).toBeVisible()
-  await close()
+  await phone.end()
   await page.goto(`${lan.url}/#/devices`) // at the machine itself nothing is asked as long as no passphrase is set
   await expect(page.getByLabel('A passphrase', { exact: true })).toBeVisible()
 })

@@ -1,144 +1,49 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { chromium as engine, type Page } from '@playwright/test'
-import { chromium } from './club'
+import type { Page } from '@playwright/test'
 import { eight, expect, kept, lessonOf, lessonWith, test } from './fixtures'
 import { Acts, enabled, shows, won } from './gameacts'
+import { appKept, Phone } from './phone'
+import { counting, kitOf, press, six, wholeLesson } from './wholelesson'
 
 /** A lesson that is run where there is no network: on a phone, with a browser that is closed in the middle. */
 test.use({ now: '2026-03-10T14:22:00' })
 
-async function phoneIn(folder: string, now: string): Promise<Page> {
-  const context = await engine.launchPersistentContext(folder, {
-    ...chromium,
-    viewport: { width: 390, height: 844 },
-    serviceWorkers: 'allow',
-    hasTouch: true,
-    isMobile: true,
+test('a whole lesson of six is run without the network, and every act is there once', async ({
+  demo,
+  now,
+}) => {
+  const phone = new Phone()
+  await wholeLesson(phone, demo, now, {
+    away: async (page) => {
+      await demo.stop()
+      await page.goto(demo.url)
+      await expect(page.getByRole('region', { name: 'On this device' })).toBeVisible()
+    },
+    back: async () => demo.start(),
+    courtside: (page) =>
+      page
+        .getByRole('region', { name: 'On this device' })
+        .getByRole('listitem')
+        .filter({ hasText: 'The afternoon six' })
+        .getByRole('link', { name: 'Go courtside' })
+        .click(),
+    everybody: async (page) => {
+      let counts = 0
+      for (const [i, name] of six.entries()) {
+        await press(page, name)
+        for (const answer of ['Made', 'Missed', ...Array<string>(i + 1).fill('Made')]) {
+          await press(page, answer)
+          counts++
+        }
+        await expect(counting(page).getByText(`${i + 2} of ${i + 3}`, { exact: true })).toBeVisible()
+        await expect(counting(page).getByText(`in a row ${i + 1}`)).toBeVisible()
+      }
+      await counting(page).getByRole('button', { name: /^Undo/ }).click() // taken back is an act of its own
+      await expect(counting(page).getByText('6 of 7', { exact: true })).toBeVisible()
+      return counts + 1
+    },
+    again: (page) => press(page, 'Made'),
   })
-  await context.clock.install({ time: new Date(now) })
-  return context.pages()[0] ?? (await context.newPage())
-}
-
-interface Kit {
-  document: {
-    minutes: number
-    start: string
-    blocks: { title: string; minutes: number; people?: string[]; version?: string }[]
-  }
-  counted: { name: string; student: string; runs: { entries: { seq: number; kind: string }[] }[] }[]
-  done: string[]
-}
-
-test('a lesson of six is run without the network, and every act is there once', async ({ demo, now }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'hodometer-phone-'))
-  const id = await lessonOf(demo, 'The afternoon six')
-  let page = await phoneIn(folder, now)
-
-  // Opened once where there is a network, and shut.
-  const packed = page.waitForResponse((response) => response.url().endsWith(`${id}/kit`))
-  await page.goto(demo.url)
-  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible()
-  await packed
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await expect
-    .poll(() => page.evaluate(async () => (await caches.keys()).some((name) => name.includes('precache'))))
-    .toBe(true)
-  await demo.stop()
-
-  // On court: the app opens, and has the lessons of today with it.
-  const courtside = async () => {
-    await page.goto(demo.url)
-    await page
-      .getByRole('region', { name: 'On this device' })
-      .getByRole('listitem')
-      .filter({ hasText: 'The afternoon six' })
-      .getByRole('link', { name: 'Go courtside' })
-      .click()
-  }
-  await courtside()
-  const time = page.getByRole('region', { name: 'Time' })
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await page
-    .getByRole('dialog', { name: /min late$/ })
-    .getByRole('button', { name: /^End at 15:30/ })
-    .click()
-  await expect(page.getByText(/min instead of/).first()).toBeVisible()
-  let acts = 1
-
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(time).toContainText('Ball warm-up')
-  await expect(page.getByText(/Noor Haldane at the net/)).toBeVisible() // who is where
-  await page.getByRole('button', { name: 'Hold' }).click()
-  await expect(time).toContainText('held')
-  await page.getByRole('button', { name: 'Go on' }).click()
-  await expect(time).toContainText('left of this block')
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(time).toContainText('Two and Away')
-  acts += 4
-
-  // Everybody's turn, one of them taken back.
-  const counting = () => page.getByRole('region', { name: 'Counting' })
-  const press = (name: string) => counting().getByRole('button', { name, exact: true }).click()
-  const six = ['Noor', 'Ines', 'Bram', 'Wren', 'Callum', 'Ottilie']
-  const taps = new Map(six.map((name) => [name, 0]))
-  const tap = async (name: string, answer: string) => {
-    await press(answer)
-    taps.set(name, (taps.get(name) ?? 0) + 1)
-  }
-  for (const [i, name] of six.entries()) {
-    await press(name)
-    await tap(name, 'Made')
-    await tap(name, 'Missed')
-    for (let n = 0; n <= i; n++) await tap(name, 'Made')
-    await expect(counting().getByText(`${i + 2} of ${i + 3}`, { exact: true })).toBeVisible()
-    await expect(counting().getByText(`in a row ${i + 1}`)).toBeVisible()
-  }
-  await counting().getByRole('button', { name: /^Undo/ }).click()
-  taps.set('Ottilie', (taps.get('Ottilie') ?? 0) + 1)
-  await expect(counting().getByText('6 of 7', { exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'Harder' }).click()
-  acts++
-  await expect(page.getByRole('button', { name: 'Easier' })).toBeEnabled()
-
-  // The browser is closed in the middle, and opened again.
-  await page.context().close()
-  page = await phoneIn(folder, '2026-03-10T14:30:00')
-  await courtside()
-  await expect(page.getByRole('region', { name: 'Time' })).toContainText('Two and Away')
-  await expect(counting().getByText('0 of 0', { exact: true })).toBeVisible() // the harder version is counted anew
-  await expect(page.getByRole('button', { name: 'Easier' })).toBeEnabled()
-  await press('Ines')
-  await tap('Ines', 'Made')
-  await expect(counting().getByText('1 of 1', { exact: true })).toBeVisible()
-
-  // One of them has to go.
-  await page.getByRole('button', { name: 'Who is here' }).click()
-  const here = page.getByRole('dialog', { name: 'Who is here from now on' })
-  await here.getByRole('checkbox', { name: 'Wren Abbery' }).uncheck()
-  await here.getByRole('button', { name: 'Plan the rest' }).click()
-  acts++
-  await expect(here.getByRole('status')).toBeVisible()
-  await here.getByRole('button', { name: 'Close' }).click()
-  await expect(counting().getByRole('button', { name: 'Wren', exact: true })).toHaveCount(0)
-  const shown = await page.getByRole('region', { name: 'Time' }).locator('.title').textContent()
-  await expect(page.getByText(/things you did are kept on this device until Hodometer answers/)).toBeVisible()
-
-  // Back where there is a network.
-  await demo.start()
-  await expect(page.getByText(/kept on this device/)).toHaveCount(0)
-  await expect(page.getByRole('region', { name: 'Time' }).locator('.title')).toHaveText(shown ?? '')
-  const kit = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as Kit
-  expect(kit.done).toHaveLength(acts)
-  expect(kit.document.minutes).toBe(68) // of 75, seven minutes late
-  expect(kit.document.blocks.some((block) => block.version)).toBe(true)
-  expect(kit.document.blocks.at(-1)?.people).toHaveLength(5)
-  const entries = kit.counted.map(({ runs }) => runs.flatMap((run) => run.entries.map((entry) => entry.seq)))
-  expect(entries.flat()).toHaveLength([...taps.values()].reduce((sum, n) => sum + n))
-  for (const list of entries) expect(list).toEqual(list.map((_, i) => i))
-  await page.context().close()
-  rmSync(folder, { recursive: true, force: true })
+  await phone.end()
 })
 
 test('two devices count on one lesson, one of them away for a while', async ({
@@ -283,7 +188,7 @@ test('the program is killed fifty times, and of 2 000 counts all are there, each
   }
   await sending
   expect(sent).toBeGreaterThan(100)
-  const kit = (await (await fetch(`${demo.url}/api/lessons/${id}/kit`)).json()) as Kit
+  const kit = await kitOf(demo, id)
   const entries = kit.counted.map(({ runs }) => runs.flatMap((run) => run.entries.map((entry) => entry.seq)))
   expect(entries.flat()).toHaveLength(2000)
   for (const list of entries) expect(list).toEqual(list.map((_, i) => i))
@@ -293,7 +198,7 @@ test('a game is begun and scored where there is no network, in a browser that is
   demo,
   now,
 }) => {
-  const folder = mkdtempSync(join(tmpdir(), 'hodometer-phone-'))
+  const phone = new Phone()
   const students = await Promise.all(eight.slice(0, 3).map((student) => kept(demo, 'students', student)))
   const games = (await (await fetch(`${demo.url}/api/games`)).json()) as {
     id: string
@@ -309,14 +214,11 @@ test('a game is begun and scored where there is no network, in a browser that is
     minutes: 10,
   }
   const id = await lessonWith(demo, 'Points after tea', students, 'Two and Away', block)
-  let page = await phoneIn(folder, now)
+  let page = await phone.open(now)
   const packed = page.waitForResponse((response) => response.url().endsWith(`${id}/kit`))
   await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
   await packed
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await expect
-    .poll(() => page.evaluate(async () => (await caches.keys()).some((name) => name.includes('precache'))))
-    .toBe(true)
+  await appKept(page)
   await demo.stop()
 
   await page.getByRole('button', { name: /^Score it/ }).click()
@@ -330,9 +232,8 @@ test('a game is begun and scored where there is no network, in a browser that is
   await page.getByRole('button', { name: 'Take back', exact: true }).click()
   await shows(page, '2:0')
   const address = page.url()
-  await page.context().close()
 
-  page = await phoneIn(folder, '2026-03-10T14:30:00')
+  page = await phone.open('2026-03-10T14:30:00')
   await page.goto(address)
   await shows(page, '2:0')
   await won(page, 'far', '2:1')
@@ -353,6 +254,5 @@ test('a game is begun and scored where there is no network, in a browser that is
         .map(({ document, state }) => [document.events?.length, state.points.join(':')])
     })
     .toEqual([[5, '2:1']])
-  await page.context().close()
-  rmSync(folder, { recursive: true, force: true })
+  await phone.end()
 })

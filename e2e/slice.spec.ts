@@ -1,7 +1,7 @@
 import { addDrill, drawer, duplicate, expect, test, finished } from './fixtures'
 
 /** One coach's first afternoon: from an empty Hodometer to a student's next step. */
-test('a coach plans, runs and follows up a first lesson', async ({ page, empty }) => {
+test('a coach plans, runs and follows up a first lesson', async ({ page, context, empty }) => {
   await page.goto(empty.url)
   await expect(page.getByText('No lessons today.')).toBeVisible()
 
@@ -57,45 +57,49 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, empty }
   ).toBeVisible()
   await expect(page.getByText('All changes saved')).toBeVisible()
 
-  // Courtside: two blocks, balls tapped, a reload in between.
-  await page.setViewportSize({ width: 390, height: 844 })
-  await page.getByRole('link', { name: 'Go courtside' }).click()
-  await page.getByRole('button', { name: 'Begin' }).click()
-  await page.getByRole('button', { name: 'Next block' }).click()
-  await expect(page.getByText('Wren Aldous at the net')).toBeVisible()
-  await expect(page.getByText('Coach feeds from the back')).toBeVisible()
-  await page.getByRole('button', { name: 'Next block' }).click()
-  const counting = page.getByRole('region', { name: 'Counting' })
+  // Courtside, on a phone: two blocks, balls tapped, a reload in between.
+  const address = page.url()
+  await page.close()
+  const phone = await context.newPage()
+  await phone.setViewportSize({ width: 390, height: 844 })
+  await phone.goto(address)
+  await phone.getByRole('link', { name: 'Go courtside' }).click()
+  await phone.getByRole('button', { name: 'Begin' }).click()
+  await phone.getByRole('button', { name: 'Next block' }).click()
+  await expect(phone.getByText('Wren Aldous at the net')).toBeVisible()
+  await expect(phone.getByText('Coach feeds from the back')).toBeVisible()
+  await phone.getByRole('button', { name: 'Next block' }).click()
+  const counting = phone.getByRole('region', { name: 'Counting' })
   for (const tap of ['Made', 'Made', 'Missed', 'Made', 'Missed', 'Undo']) {
     await counting.getByRole('button', { name: tap, exact: true }).click()
   }
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
-  await page.reload()
+  await phone.reload()
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  await expect(phone.getByRole('button', { name: 'Hold' })).toBeVisible()
   await counting.getByRole('button', { name: 'Count after the turn' }).click()
   await counting.getByRole('button', { name: '6 of 6' }).click()
   await expect(counting.getByText('9 of 10', { exact: true })).toBeVisible()
   await expect(counting.getByText('in a row 7')).toBeVisible()
-  await finished(page)
+  await finished(phone)
 
   // Afterwards.
-  await expect(page.getByText('9 of 10 balls', { exact: true })).toBeVisible()
-  await page
+  await expect(phone.getByText('9 of 10 balls', { exact: true })).toBeVisible()
+  await phone
     .getByRole('group', { name: /^How engaged/ })
     .getByText('8', { exact: true })
     .click()
-  await page.getByLabel('One remark').fill('Steps in on the short ball')
-  await page.getByLabel('One remark').press('Tab')
-  await expect(page.getByText('All changes saved')).toBeVisible()
-  await page.getByRole('link', { name: 'See the next step' }).click()
+  await phone.getByLabel('One remark').fill('Steps in on the short ball')
+  await phone.getByLabel('One remark').press('Tab')
+  await expect(phone.getByText('All changes saved')).toBeVisible()
+  await phone.getByRole('link', { name: 'See the next step' }).click()
 
   // The student's page.
   await expect(
-    page.getByText(/9 of 10 balls made, 90 in 100: not clear yet. \d+ makes? in a row would settle it./),
+    phone.getByText(/9 of 10 balls made, 90 in 100: not clear yet. \d+ makes? in a row would settle it./),
   ).toBeVisible()
   await expect(
-    page.getByRole('row', { name: /9 of 10 7 fed: 10 made in all: 9 of 10 at the end/ }),
+    phone.getByRole('row', { name: /9 of 10 7 fed: 10 made in all: 9 of 10 at the end/ }),
   ).toBeVisible()
-  await expect(page.getByText('Steps in on the short ball')).toBeVisible()
+  await expect(phone.getByText('Steps in on the short ball')).toBeVisible()
 })

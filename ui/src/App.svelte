@@ -13,6 +13,7 @@
   import Router, { router } from 'svelte-spa-router'
   import { door } from './lib/door.svelte'
   import { drafts } from './lib/drafts/drafts.svelte'
+  import Carried from './lib/Carried.svelte'
   import UnsavedDrafts from './lib/UnsavedDrafts.svelte'
   import Notice from './lib/Notice.svelte'
   import Part from './lib/Part.svelte'
@@ -27,8 +28,6 @@
       mutations: { networkMode: 'always' },
     },
   })
-  /** How long after the app was opened the next lessons are packed, in milliseconds. */
-  const packAfter = 3000
   const rooms = [
     { href: '/', label: 'Today', icon: CalendarDays },
     { href: '/students', label: 'Students', icon: Users },
@@ -45,21 +44,11 @@
   let main = $state<HTMLElement>()
 
   theme.apply()
-  /** Packs the lessons of today and tomorrow; without an answer those that are packed already stay. */
-  async function packNext() {
-    const { takeAlong } = await import('./device/along')
-    await takeAlong().catch(() => undefined)
-  }
-
   void door.look()
   /** What is missing to be let in; how a phone trusts this machine is told to everybody. */
   const needs = $derived(router.location === '/trust' ? '' : (door.state?.needs ?? ''))
 
   onMount(() => drafts.start(client))
-  onMount(() => {
-    const packing = setTimeout(() => void packNext(), packAfter)
-    return () => clearTimeout(packing)
-  })
 
   /** A new view starts at its top, where the keyboard goes on. */
   function arrived() {
@@ -98,6 +87,7 @@
       </nav>
     {/if}
     <main id="main" bind:this={main} tabindex="-1">
+      <Carried />
       <UnsavedDrafts />
       <Part name="This page"><Router {routes} onRouteLoaded={arrived} /></Part>
     </main>

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid'
 import { answer, api, patience, type Act, type Answered } from '../lib/api/client'
-import { counted, MemoryRuns, type ActLog, type Tap, type Whose } from './runs'
+import { counted, onThisPage, type ActLog, type Tap, type Whose } from './runs'
 import { Queue, type Sent } from './queue'
 
 /** What is done with a lesson, without its identifier and its instant. */
@@ -18,7 +18,7 @@ async function send(lesson: string, acts: Act[]): Promise<Sent<Answered>> {
 
 /** ActQueue is what was done with lessons and is not answered yet. */
 export class ActQueue extends Queue<Act, Answered, ActLog> {
-  constructor(device: ActLog, memory: ActLog = new MemoryRuns()) {
+  constructor(device: ActLog, memory: ActLog = onThisPage) {
     super(device, memory, send)
   }
 

@@ -1,5 +1,4 @@
 import { answer, api, patience, type GameKit } from '../lib/api/client'
-import { TableLog } from './log'
 import type { DeviceStore, PackedGame } from './store'
 
 /** Games are those that this device has with it, each as it was packed last, or as it was begun here. */
@@ -17,11 +16,10 @@ export class Games {
     return all.filter(({ kit }) => kit.document.lesson === lesson)
   }
 
-  /** The games of which the program does not know all that this device knows. */
-  async untold(): Promise<string[]> {
-    const { events, games } = this.device
-    const begun = (await games.toArray()).flatMap(({ game, begun }) => (begun ? [game] : []))
-    return [...new Set([...begun, ...(await new TableLog(events).kept())])]
+  /** The games that this device began, of which the program does not know. */
+  async begun(): Promise<string[]> {
+    const all = await this.device.games.toArray().catch(() => [])
+    return all.flatMap(({ game, begun }) => (begun ? [game] : []))
   }
 
   /** Begins a game on this device, where the program does not answer. It fails where the device keeps nothing. */

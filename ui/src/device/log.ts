@@ -20,6 +20,8 @@ export interface Log<A> {
   add: (kept: Kept<A>) => Promise<void>
   /** What is kept of a lesson or a game, in order. */
   list: (of: string) => Promise<Kept<A>[]>
+  /** The lessons or games of which something is kept. */
+  kept: () => Promise<string[]>
   mark: (list: Kept<A>[], as: Mark) => Promise<void>
   remove: (list: Kept<A>[]) => Promise<void>
 }
@@ -47,13 +49,12 @@ export class TableLog<A> implements Log<A> {
     return this.table.bulkDelete(list.flatMap((kept) => kept.n ?? []))
   }
 
-  /** What something is kept of. */
   async kept() {
     return (await this.table.orderBy('of').uniqueKeys()).map(String)
   }
 }
 
-/** A log in the memory of this page, where the device keeps nothing: better than a lost count. */
+/** A log in memory, where the device keeps nothing: better than a lost count. */
 export class MemoryLog<A extends { id: string }> implements Log<A> {
   #list: Kept<A>[] = []
 
@@ -64,6 +65,10 @@ export class MemoryLog<A extends { id: string }> implements Log<A> {
 
   list(of: string) {
     return Promise.resolve(this.#list.filter((kept) => kept.of === of))
+  }
+
+  kept() {
+    return Promise.resolve([...new Set(this.#list.map((kept) => kept.of))])
   }
 
   mark(list: Kept<A>[], as: Mark) {

@@ -58,6 +58,17 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     return all.flat().map((kept) => ({ ...kept, ...this.#unmarked.get(kept.act.id) }))
   }
 
+  /** The lessons or games of which something is written down. */
+  async kept(): Promise<string[]> {
+    const all = await Promise.all([this.device, this.memory].map((log) => log.kept().catch(() => [])))
+    return [...new Set(all.flat())]
+  }
+
+  /** What is written down of a lesson or a game, and neither answered nor refused. */
+  async open(of: string) {
+    return (await this.list(of)).filter((kept) => !kept.refused && !kept.answered)
+  }
+
   async #listed(log: L, of: string) {
     try {
       return await log.list(of)
@@ -73,7 +84,7 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
    */
   async deliver(of: string): Promise<R | undefined> {
     let newest: R | undefined
-    let open = (await this.list(of)).filter((kept) => !kept.refused && !kept.answered)
+    let open = await this.open(of)
     while (open.length) {
       const sent = open.slice(0, batch)
       const { answered, refused } = await this.#send(of, sent)

@@ -52,7 +52,7 @@ export const counted = (
   as: ({ run, seq }) => ({ of, act: { id, at, tap: { run, block, ...whose, entry: { ...tap, seq, at } } } }),
 })
 
-/** Counts in the memory of this page. */
+/** Counts in memory. */
 export class MemoryRuns extends MemoryLog<Act> implements ActLog {
   #runs = new Map<string, Run>()
 
@@ -67,3 +67,6 @@ export class MemoryRuns extends MemoryLog<Act> implements ActLog {
     return Promise.resolve(own.map(({ run }) => run))
   }
 }
+
+/** The counts that this device could not keep, in the memory of the page: they stay when the coach goes to another view. */
+export const onThisPage = new MemoryRuns()

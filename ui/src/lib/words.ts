@@ -89,3 +89,7 @@ export function commonest<T>(list: readonly T[]): T | undefined {
 
 /** A share as so many of ten. */
 export const tenths = (share: number) => (10 * share).toFixed(1)
+
+/** thingsKept says how many things wait for an answer, and where they are kept meanwhile. */
+export const thingsKept = (size: number, where: 'on this device' | 'on this page') =>
+  `${size === 1 ? '1 thing you did is' : `${size} things you did are`} kept ${where}`

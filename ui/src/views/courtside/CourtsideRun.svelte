@@ -11,7 +11,7 @@
   import { answer, api, type Courtside } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
   import Rolling from '../../lib/Rolling.svelte'
-  import { minutes } from '../../lib/words'
+  import { minutes, thingsKept } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
   import { notices } from '../../lib/notice.svelte'
   import Part from '../../lib/Part.svelte'
@@ -176,11 +176,10 @@
 
     {#if run.delivery.open.length > 0 && (run.delivery.slow || !run.delivery.reached)}
       <p class="bg-base-200 px-4 text-sm" role="status">
-        {run.delivery.open.length === 1
-          ? '1 thing you did is'
-          : `${run.delivery.open.length} things you did are`} kept {run.delivery.storageError
-          ? 'on this page'
-          : 'on this device'}{run.delivery.reached ? '' : ' until Hodometer answers'}.
+        {thingsKept(
+          run.delivery.open.length,
+          run.delivery.storageError ? 'on this page' : 'on this device',
+        )}{run.delivery.reached ? '' : ' until Hodometer answers'}.
       </p>
     {/if}
     {#if !over}
