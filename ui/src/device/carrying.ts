@@ -8,8 +8,8 @@ const packAfter = 3000
 
 /** Who is told what this device carries to the program. */
 export interface Told {
-  /** Whether the view that is open sends what was done itself. */
-  sends: () => boolean
+  /** Of which lesson or game the view that is open sends itself what was done; empty for none. */
+  sends: () => string
   /** How many things wait. */
   waits: (size: number) => void
   /** Some of what waited was answered. */
@@ -28,9 +28,10 @@ export function carry(told: Told): () => void {
     if (busy) return
     busy = true
     try {
-      const before = told.sends() ? 0 : await outbox.size()
-      if (before) await outbox.deliver().catch(() => undefined)
-      const after = before ? await outbox.size() : 0
+      const but = told.sends()
+      const before = await outbox.size(but)
+      if (before) await outbox.deliver(but).catch(() => undefined)
+      const after = before ? await outbox.size(but) : 0
       told.waits(after)
       if (after < before) told.answered()
     } finally {

@@ -15,18 +15,19 @@ export class Outbox {
     this.#games = new Games(store)
   }
 
-  /** How many things wait for an answer. */
-  async size(): Promise<number> {
-    let open = (await this.#games.begun()).length
+  /** How many things wait for an answer, but those of one lesson or game. */
+  async size(but: string): Promise<number> {
+    let open = (await this.#games.begun()).filter((game) => game !== but).length
     for (const queue of [this.#acts, this.#events])
-      for (const of of await queue.kept()) open += (await queue.open(of)).length
+      for (const of of await queue.kept()) if (of !== but) open += (await queue.open(of)).length
     return open
   }
 
-  /** Sends all of it, each lesson and game in its order. It fails where no answer comes; what is left stays. */
-  async deliver() {
-    for (const lesson of await this.#acts.kept()) await this.#acts.deliver(lesson)
+  /** Sends all of it but that of one lesson or game, each in its order. It fails where no answer comes; what is left stays. */
+  async deliver(but: string) {
+    for (const lesson of await this.#acts.kept()) if (lesson !== but) await this.#acts.deliver(lesson)
     for (const game of new Set([...(await this.#games.begun()), ...(await this.#events.kept())])) {
+      if (game === but) continue
       await this.#events.deliver(game)
       await this.#games.pack(game)
       await this.#events.forget((await this.#events.list(game)).filter((kept) => kept.answered))

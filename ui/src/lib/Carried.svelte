@@ -7,7 +7,8 @@
   /** What was done courtside or in a game and is not answered yet, on every page but those that send it themselves. */
   const client = useQueryClient()
   const sends = $derived(
-    router.location.endsWith('/courtside') || router.location.startsWith('/games/played/'),
+    /^\/(?:lessons\/([^/]+)\/courtside|games\/played\/([^/]+))$/.exec(router.location)?.slice(1).join('') ??
+      '',
   )
   let size = $state(0)
 
