@@ -34,7 +34,7 @@ func compileBodies(routes []Route, openapi []byte) (bodies, error) {
 	}
 	compiled := bodies{}
 	for _, r := range routes {
-		if r.body == nil {
+		if r.body == nil || isFile(r.body) {
 			continue
 		}
 		pointer := strings.NewReplacer("~", "~0", "/", "~1", "{", "%7B", "}", "%7D").Replace(openapiPath(r.Path))

@@ -41,7 +41,15 @@ func describeRoute(reflector *openapi31.Reflector, r Route) error {
 	if r.params != nil {
 		operation.AddReqStructure(r.params)
 	}
-	if r.body != nil {
+	if isFile(r.body) {
+		operation.AddReqStructure(nil, openapi.WithContentType("application/octet-stream"), func(cu *openapi.ContentUnit) {
+			cu.Customize = func(entity openapi.ContentOrReference) {
+				if body, ok := entity.(*openapi31.RequestBodyOrReference); ok {
+					describeFile(body.RequestBody)
+				}
+			}
+		})
+	} else if r.body != nil {
 		operation.AddReqStructure(r.body, func(cu *openapi.ContentUnit) {
 			cu.Customize = func(entity openapi.ContentOrReference) {
 				if body, ok := entity.(*openapi31.RequestBodyOrReference); ok {

@@ -65,7 +65,7 @@ func asProblem(err error) Problem {
 func fromStatus(status int) Problem {
 	switch status {
 	case http.StatusRequestEntityTooLarge:
-		return problem(status, "This is more than 1 MiB, far more than a drill or a lesson takes.", invalid.Field{Path: "body", Message: "at most 1 MiB"})
+		return problem(status, "This is too large: a drill or a lesson takes far less than 1 MiB, and a file with a table may have 8.", invalid.Field{Path: "body", Message: "at most 1 MiB, of a file 8"})
 	case http.StatusNotFound:
 		return problem(status, "There is no such page.")
 	case http.StatusMethodNotAllowed:

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/odds"
 	"hodometer/core/progress"
 	"hodometer/core/score"
+	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/store"
 )
@@ -29,6 +30,8 @@ type Progress struct {
 	InGames []StrokeInGames       `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
 	Faults  []progress.FaultTrend `json:"faults" description:"What was seen courtside, and whether it is going down"`
 	Remarks []DatedRemark         `json:"remarks" description:"Newest first"`
+	Roll    Attendance            `json:"roll" description:"How often they came"`
+	Grown   *student.AgeBand      `json:"grown" description:"The age band by their birthday, where the profile has another one; null else"`
 	Running footwork.Quickness    `json:"running" description:"How quick they are taken to be"`
 	Today   string                `json:"today" description:"The day it is where Hodometer runs"`
 }
@@ -79,7 +82,7 @@ type DatedRemark struct {
 }
 
 func (s *server) progress(ctx context.Context, id string) (Progress, error) {
-	student, err := s.store.Students.Get(ctx, id)
+	of, err := s.store.Students.Get(ctx, id)
 	if err != nil {
 		return Progress{}, err
 	}
@@ -91,9 +94,18 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
+	roll, err := s.attendance(ctx, id)
+	if err != nil {
+		return Progress{}, err
+	}
+	var grown *student.AgeBand
+	if band, other := of.Document.Grown(s.now()); other {
+		grown = &band
+	}
 	return Progress{
+		Roll: roll, Grown: grown,
 		Strokes: at.strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
-		Running: footwork.QuicknessOf(student.Document, s.now()), Today: s.now().Format(time.DateOnly),
+		Running: footwork.QuicknessOf(of.Document, s.now()), Today: s.now().Format(time.DateOnly),
 	}, nil
 }
 

@@ -21,6 +21,7 @@ type Route struct {
 	Summary string
 
 	live                 bool // the answer is another one every time
+	largest              int  // how large its body may be; 0: as usual
 	right                right
 	params, body, answer any // values of the shapes; nil for none
 	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)
@@ -41,7 +42,11 @@ func route[P, B, A any](method, path, name, summary string, work func(ctx contex
 		if err := bindParams(c, &params); err != nil {
 			return nil, err
 		}
-		if r.body != nil {
+		if isFile(r.body) {
+			if err := readFile(c.Request(), &body); err != nil {
+				return nil, err
+			}
+		} else if r.body != nil {
 			if err := schemas.read(c.Request(), name, &body); err != nil {
 				return nil, err
 			}

@@ -48,6 +48,7 @@ type Options struct {
 const (
 	largestBody   = 1 << 20
 	longestAnswer = 10 * time.Second
+	longestFile   = 28 * time.Second // to hand out; a connection is written to for 30
 )
 
 // routes is the route table. Routing, the OpenAPI document and the client's types are made from it.
@@ -70,6 +71,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.entryRoutes()...)
 	table = append(table, s.deviceRoutes()...)
 	table = append(table, s.equipmentRoutes()...)
+	table = append(table, s.arrivalRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -98,7 +100,9 @@ func New(o Options) (Doors, error) {
 		path := c.Request().URL.Path
 		return c.Request().Method == http.MethodGet && (strings.HasPrefix(path, "/api/") || strings.HasSuffix(path, ".wasm"))
 	}})
-	e.Use(middleware.Recover(), headers, packed, middleware.BodyLimit(largestBody), limitTime, s.admit(table))
+	e.Use(middleware.Recover(), headers, packed)
+	e.Use(limitBodies(table)...)
+	e.Use(limitTime, s.admit(table))
 	known := newMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
 		e.Add(r.Method, r.Path, r.handle(schemas, known))
@@ -109,6 +113,7 @@ func New(o Options) (Doors, error) {
 	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/stored/:kind/:id", s.storedText)
+	e.GET(outPath+"tables/:file", s.tablesOut)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
 	return s.doors(e, o.Hosts), nil
@@ -117,7 +122,11 @@ func New(o Options) (Doors, error) {
 // limitTime stops work that nobody waits for any more.
 func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
-		ctx, cancel := context.WithTimeout(c.Request().Context(), longestAnswer)
+		longest := longestAnswer
+		if strings.HasPrefix(c.Request().URL.Path, outPath) {
+			longest = longestFile
+		}
+		ctx, cancel := context.WithTimeout(c.Request().Context(), longest)
 		defer cancel()
 		c.SetRequest(c.Request().WithContext(ctx))
 		return next(c)

@@ -4,11 +4,13 @@ import (
 	"context"
 	"database/sql"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
+	"hodometer/core/lesson"
 	"hodometer/core/score"
 	"hodometer/core/tally"
 	"hodometer/core/underway"
@@ -148,4 +150,42 @@ func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure
 		}
 	}
 	return list, nil
+}
+
+// AttemptsBetween calls give for each attempt from one day to another, both included, by the days of their lessons, the oldest lesson first; of one
+// student, or of all where it is empty.
+func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, lesson.Document) error) error {
+	lessons, err := collect(ctx, s.read, func(rows *sql.Rows) (id string, err error) {
+		return id, rows.Scan(&id)
+	}, `SELECT id FROM lesson WHERE date BETWEEN ?2 AND ?3 AND EXISTS (SELECT 1 FROM attempt WHERE attempt.lesson = lesson.id AND (?1 = '' OR attempt.student = ?1))
+		ORDER BY date, json_extract(document, '$.start'), id`, studentID, from, to)
+	if err != nil {
+		return err
+	}
+	for _, id := range lessons {
+		record, err := s.Lessons.Get(ctx, id)
+		if err != nil && !errors.Is(err, ErrUnreadable) {
+			return err
+		}
+		all, err := attempts(ctx, s.read, "lesson = ?1 AND (?2 = '' OR student = ?2)", id, studentID)
+		if err != nil {
+			return err
+		}
+		for _, a := range all {
+			if err := give(a, record.Document); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// Standing returns what was counted of an attempt and not taken back, from all devices, in order.
+func (s *Store) Standing(ctx context.Context, a Attempt) ([]tally.Entry, error) {
+	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ? AND number = ?)", a.Lesson, a.Block, a.Student, a.Measure.Number)
+	devices := make([][]tally.Entry, len(runs))
+	for i, run := range runs {
+		devices[i] = run.entries
+	}
+	return tally.InOrder(devices...), err
 }

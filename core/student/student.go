@@ -9,7 +9,7 @@ import (
 	"hodometer/core/invalid"
 )
 
-// AgeBand is an age near enough for coaching; no birthday is kept.
+// AgeBand is an age near enough for coaching.
 type AgeBand string
 
 // The age bands.
@@ -82,6 +82,7 @@ type Limit struct {
 type Profile struct {
 	Name      string      `json:"name" minLength:"1" maxLength:"80"`
 	Age       AgeBand     `json:"age"`
+	Born      string      `json:"born,omitempty" format:"date" description:"Birthday, where the coach wants it kept"`
 	Hand      Hand        `json:"hand"`
 	Backhand  Backhand    `json:"backhand"`
 	Sport     court.Sport `json:"sport"`
@@ -99,9 +100,9 @@ const longestFault = 60 // characters, so that it can be read on court
 // Watching is what to watch, in one line.
 func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
-// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards.
+// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards, a birthday.
 func (p Profile) OnCourt() Profile {
-	p.Note, p.Hurts, p.Objective = "", "", ""
+	p.Note, p.Hurts, p.Objective, p.Born = "", "", "", ""
 	return p
 }
 

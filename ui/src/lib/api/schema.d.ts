@@ -21,6 +21,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrivals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What came in of late and can be taken back */
+        get: operations["listArrivals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrivals/attendance/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read out of a table who was there, and bring nothing in */
+        post: operations["lookAtAttendance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrivals/students/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read students out of a table, and bring nothing in */
+        post: operations["lookAtStudents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrivals/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back what came in together */
+        delete: operations["takeArrivalBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrivals/{id}/attendance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Bring in who was there: all of a table, or nothing */
+        put: operations["bringInAttendance"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrivals/{id}/students": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Bring the students of a table in: all of them, or none */
+        put: operations["bringInStudents"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/courts": {
         parameters: {
             query?: never;
@@ -1374,6 +1476,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a table from a spreadsheet's file, or from pasted cells */
+        post: operations["readTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/unreadable": {
         parameters: {
             query?: never;
@@ -1651,6 +1770,39 @@ export interface components {
         };
         Archiving: {
             archived: boolean;
+        };
+        Arrived: {
+            /** @description Students who are new */
+            added: number;
+            /** Format: date-time */
+            at: string;
+            /** @description Students who were changed */
+            changed: number;
+            /** Format: uuid */
+            id: string;
+            /** @description How often it says whether somebody was at a lesson */
+            presences: number;
+        };
+        Attendance: {
+            came: number;
+            /** @description The newest first */
+            each: components["schemas"]["Attended"][];
+            /** @description Lessons that they were to be in */
+            of: number;
+            /** Format: date */
+            since: string;
+        };
+        Attended: {
+            came: boolean;
+            /** Format: date */
+            day: string;
+            /** @description Its identifier; empty for one of before Hodometer */
+            lesson: string;
+            /** @description How long they were in it; null where it is not known */
+            minutes: null | number;
+            /** @description Empty where it is not known */
+            start: string;
+            title: string;
         };
         Begin: {
             at: components["schemas"]["CourtPoint"];
@@ -4394,10 +4546,14 @@ export interface components {
             drills: components["schemas"]["DrillHistory"][];
             /** @description What was seen courtside, and whether it is going down */
             faults: components["schemas"]["ProgressFaultTrend"][];
+            /** @description The age band by their birthday, where the profile has another one; null else */
+            grown: null | components["schemas"]["StudentAgeBand"];
             /** @description Strokes that were counted in games, beside what was made in drills */
             inGames: components["schemas"]["StrokeInGames"][];
             /** @description Newest first */
             remarks: components["schemas"]["DatedRemark"][];
+            /** @description How often they came */
+            roll: components["schemas"]["Attendance"];
             /** @description How quick they are taken to be */
             running: components["schemas"]["FootworkQuickness"];
             strokes: components["schemas"]["StrokeProgress"][];
@@ -4760,6 +4916,122 @@ export interface components {
             played: string;
             remark: string;
             student: string;
+        };
+        RosterAsked: {
+            /** @description What each column is; empty: what they look like */
+            columns?: components["schemas"]["RosterField"][];
+            /** @description How days are written; empty: as they look */
+            dates?: components["schemas"]["RosterDayOrder"];
+            /** @description Rows of which the coach chose what becomes of them */
+            do?: components["schemas"]["RosterChosen"][];
+            /** @description What the first row is; empty: what it looks like */
+            first?: components["schemas"]["RosterHeading"];
+            /** @description Keep the day itself; else only the age band */
+            keepBirthdays?: boolean;
+            /** @description Row by row, cell by cell */
+            rows: string[][];
+            /** @description Of those of whom the table does not say it; empty: tennis */
+            sport?: components["schemas"]["CourtSport"];
+        };
+        RosterAttendanceAsked: {
+            /** @description How days are written; empty: as they look */
+            dates?: components["schemas"]["RosterDayOrder"];
+            /** @description Names of which the coach said who that is */
+            people?: components["schemas"]["RosterPerson"][];
+            rows: string[][];
+        };
+        RosterAttendanceFlaw: {
+            /** @description 0 for the first one */
+            column: number;
+            message: string;
+            row: number;
+        };
+        RosterAttendanceReading: {
+            /** @description How many are kept already, and are not kept twice */
+            before: number;
+            /** @description Nothing in a cell means that somebody was not there: the table has no other sign for it */
+            blank: boolean;
+            dates: components["schemas"]["RosterDayOrder"];
+            datesTold: boolean;
+            days: number;
+            layout: components["schemas"]["RosterLayout"];
+            presences: components["schemas"]["RosterPresence"][];
+            /** @description Names of nobody who is here */
+            strangers: string[];
+            students: number;
+            wrong: components["schemas"]["RosterAttendanceFlaw"][];
+        };
+        RosterChosen: {
+            do: components["schemas"]["RosterDo"];
+            row: number;
+        };
+        RosterColumn: {
+            example: string;
+            field: components["schemas"]["RosterField"];
+            /** @description Cells with something in them */
+            filled: number;
+            /** @description Its heading; empty where there is none */
+            title: string;
+        };
+        /** @enum {string} */
+        RosterDayOrder: "day first" | "month first";
+        /** @enum {string} */
+        RosterDo: "add" | "change" | "leave out";
+        RosterDouble: {
+            archived?: boolean;
+            name: string;
+            /** @description The earlier row */
+            row?: number;
+            /** @description Who is here already; empty for somebody in an earlier row */
+            student?: string;
+        };
+        /** @enum {string} */
+        RosterField: "not used" | "name" | "first name" | "last name" | "birthday" | "age" | "sport" | "level" | "racket hand" | "backhand" | "works towards" | "what hurts" | "note";
+        /** @enum {string} */
+        RosterHeading: "headings" | "a student";
+        /** @enum {string} */
+        RosterLayout: "a column for each day" | "a row for each time";
+        RosterPerson: {
+            name: string;
+            /**
+             * Format: uuid
+             * @description Empty: leave them out
+             */
+            student?: string;
+        };
+        RosterPresence: {
+            came: boolean;
+            /** Format: date */
+            day: string;
+            /** @description What the table calls it; empty: nothing */
+            lesson?: string;
+            /** Format: uuid */
+            student: string;
+        };
+        RosterReading: {
+            add: number;
+            change: number;
+            columns: components["schemas"]["RosterColumn"][];
+            dates: components["schemas"]["RosterDayOrder"];
+            /** @description The days themselves say how they are written */
+            datesTold: boolean;
+            first: components["schemas"]["RosterHeading"];
+            rows: components["schemas"]["RosterRow"][];
+            /** @description Rows that are to come in and cannot yet */
+            wrong: number;
+        };
+        RosterRow: {
+            do: components["schemas"]["RosterDo"];
+            double: null | components["schemas"]["RosterDouble"];
+            profile: components["schemas"]["StudentProfile"];
+            /** @description 1 for the first one of the table */
+            row: number;
+            wrong: components["schemas"]["RosterWrong"][];
+        };
+        RosterWrong: {
+            /** @description 0 for the first one; -1 where it is none */
+            column: number;
+            message: string;
         };
         /** @enum {string} */
         RotationBegins: "always the same side" | "the sides take turns" | "whoever won the last";
@@ -5248,6 +5520,11 @@ export interface components {
             games: components["schemas"]["GameOnSheet"][];
             lesson: components["schemas"]["PlanLesson"];
         };
+        SheetsTable: {
+            /** @description How it was read, in words: commas between cells, UTF-8 */
+            as: string;
+            rows: string[][];
+        };
         ShorthandWord: {
             /** @description In characters of the line, from 0 */
             from: number;
@@ -5388,6 +5665,11 @@ export interface components {
         StudentProfile: {
             age: components["schemas"]["StudentAgeBand"];
             backhand: components["schemas"]["StudentBackhand"];
+            /**
+             * Format: date
+             * @description Birthday, where the coach wants it kept
+             */
+            born?: string;
             hand: components["schemas"]["StudentHand"];
             /** @description What hurts */
             hurts: string;
@@ -5411,6 +5693,10 @@ export interface components {
             on: string;
             /** Format: double */
             seconds: number;
+        };
+        TakenBack: {
+            /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game */
+            stayed: string[];
         };
         /** @enum {string} */
         TallyChoice: "right" | "wrong";
@@ -6036,6 +6322,196 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["About"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listArrivals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrived"][];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtAttendance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterAttendanceAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterAttendanceReading"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtStudents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RosterReading"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeArrivalBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBack"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringInAttendance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterAttendanceAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrived"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringInStudents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RosterAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Arrived"];
                 };
             };
             default: {
@@ -8888,6 +9364,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Progress"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetsTable"];
                 };
             };
             default: {

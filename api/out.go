@@ -1,0 +1,77 @@
+package api
+
+import (
+	"bytes"
+	"cmp"
+	"fmt"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/labstack/echo/v5"
+
+	"hodometer/core/invalid"
+	"hodometer/handover"
+	"hodometer/sheets"
+)
+
+const (
+	workbookType = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+	csvType      = "text/csv; charset=utf-8"
+	// outPath is where files are handed out that may take longer than an answer.
+	outPath = "/api/out/"
+)
+
+// tablesOut hands out the tables of a span: hodometer.xlsx with all of them, or one as a .csv.
+func (s *server) tablesOut(c *echo.Context) error {
+	ctx := c.Request().Context()
+	today := s.now()
+	span := handover.Span{
+		From:    cmp.Or(c.QueryParam("from"), today.AddDate(-1, 0, 0).Format(time.DateOnly)),
+		To:      cmp.Or(c.QueryParam("to"), today.Format(time.DateOnly)),
+		Student: c.QueryParam("student"),
+	}
+	var wrong invalid.Fields
+	for path, day := range map[string]string{"from": span.From, "to": span.To} {
+		if _, err := time.Parse(time.DateOnly, day); err != nil {
+			wrong.Add(path, "%q is not a day; write it as year-month-day, 2026-03-09", day)
+		}
+	}
+	if span.Student != "" {
+		if err := checkID(span.Student); err != nil {
+			return err
+		}
+	}
+	if wrong.Err() != nil {
+		return wrong
+	}
+	all, err := handover.Tables(ctx, s.store, span)
+	if err != nil {
+		return err
+	}
+	name := c.Param("file")
+	if name == "hodometer.xlsx" {
+		book, err := sheets.Workbook(all...)
+		if err != nil {
+			return err
+		}
+		return s.handOut(c, fmt.Sprintf("hodometer %s to %s.xlsx", span.From, span.To), workbookType, book)
+	}
+	for _, sheet := range all {
+		if file, is := strings.CutSuffix(name, ".csv"); is && file == handover.File(sheet) {
+			var out bytes.Buffer
+			if err := sheets.WriteCSV(&out, sheet); err != nil {
+				return err
+			}
+			return s.handOut(c, fmt.Sprintf("%s %s to %s.csv", file, span.From, span.To), csvType, out.Bytes())
+		}
+	}
+	return echo.ErrNotFound
+}
+
+// handOut answers with a file to be kept.
+func (s *server) handOut(c *echo.Context, name, media string, data []byte) error {
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
+	c.Response().Header().Set("Cache-Control", "no-store")
+	return c.Blob(http.StatusOK, media, data)
+}
