@@ -8,6 +8,7 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/progress"
+	"hodometer/core/roster"
 	"hodometer/core/rotation"
 	"hodometer/core/score"
 	"hodometer/core/student"
@@ -30,6 +31,7 @@ type Vocabulary struct {
 	Sports          []SportWords              `json:"sports"`
 	Ages            []student.AgeBand         `json:"ages"`
 	Hands           []student.Hand            `json:"hands"`
+	TableFields     []roster.Field            `json:"tableFields" description:"What a column of a table of students can be about"`
 	Backhands       []student.Backhand        `json:"backhands"`
 	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
 	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
@@ -72,7 +74,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
-				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
+				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), TableFields: choices[roster.Field](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),

@@ -172,4 +172,6 @@ func parts(e tally.Entry) (made, of, seconds any) {
 func round(minutes float64) float64 { return float64(int(10*minutes+0.5)) / 10 }
 
 // File is the name under which a table is handed over, without its ending.
-func File(sheet sheets.Sheet) string { return strings.ToLower(strings.ReplaceAll(sheet.Name, " ", "-")) }
+func File(sheet sheets.Sheet) string {
+	return strings.ToLower(strings.ReplaceAll(sheet.Name, " ", "-"))
+}

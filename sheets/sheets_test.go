@@ -26,8 +26,8 @@ func TestTextIsReadWithAnyUsualSeparatorAndEncoding(t *testing.T) {
 		{"declared", "sep=|\nName|Note\nZoë Fenn|a, b; c\n\nBen|\"he said \"\"no\"\"\r\nand left\"", "bars between cells, UTF-8"},
 	} {
 		encoded := map[string][]byte{
-			c.as: []byte(c.text),
-			strings.ReplaceAll(c.as, "UTF-8", "UTF-8") + " ": append([]byte("\xef\xbb\xbf"), c.text...),
+			c.as:       []byte(c.text),
+			c.as + " ": append([]byte("\xef\xbb\xbf"), c.text...),
 			strings.ReplaceAll(c.as, "UTF-8", "Windows-1252"): []byte(strings.ReplaceAll(c.text, "ë", "\xeb")),
 			strings.ReplaceAll(c.as, "UTF-8", "UTF-16"):       wide(c.text, true, true),
 			strings.ReplaceAll(c.as, "UTF-8", "UTF-16") + " ": wide(c.text, false, true),

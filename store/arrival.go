@@ -143,6 +143,10 @@ func (s *Store) TakeBack(ctx context.Context, id string) (stayed []string, err e
 			return "(SELECT student FROM arrived JOIN student ON student.id = arrived.student WHERE arrived.arrival = ?1 AND NOT (" + stays + ") AND arrived.before IS " + which + ")"
 		}
 		for _, statement := range []string{
+			// Who is as before again is as they came in with an earlier arrival.
+			`UPDATE arrived AS earlier SET revision = revision + 2 WHERE arrival <> ?1 AND EXISTS (
+				SELECT 1 FROM arrived AS mine JOIN student ON student.id = mine.student
+				WHERE mine.arrival = ?1 AND mine.before IS NOT NULL AND mine.student = earlier.student AND student.revision = mine.revision AND mine.revision = earlier.revision + 1)`,
 			"UPDATE student SET revision = revision + 1, (document, archived) = (SELECT before, archived FROM arrived WHERE arrival = ?1 AND student = student.id) WHERE id IN " + going("NOT NULL"),
 			"DELETE FROM student WHERE id IN " + going("NULL"),
 			"DELETE FROM arrived WHERE arrival = ?1",

@@ -3,7 +3,6 @@ package roster
 import (
 	"fmt"
 	"regexp"
-	"slices"
 	"strconv"
 	"strings"
 
@@ -87,6 +86,5 @@ func choices(cell, what string, all []any) string {
 	for i, each := range all {
 		words[i] = fmt.Sprint(each)
 	}
-	slices.Sort(words)
 	return fmt.Sprintf("“%s” is no %s that is known here: %s", cell, what, strings.Join(words, ", "))
 }

@@ -14,6 +14,7 @@ const later = (load: Loads) =>
 export const routes: RouteDefinition = {
   '/': Today,
   '/students': later(() => import('./views/students/Students.svelte')),
+  '/students/bring-in': later(() => import('./views/students/bringin/BringIn.svelte')),
   '/students/:id': later(() => import('./views/students/Student.svelte')),
   '/drills': later(() => import('./views/drills/Drills.svelte')),
   '/drills/:id': later(() => import('./views/drills/Drill.svelte')),

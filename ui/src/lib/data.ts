@@ -20,6 +20,7 @@ import {
 /** The keys under which answers are kept. */
 export const keys = {
   students: ['students'] as const,
+  arrivals: ['arrivals'] as const,
   student: (id: string) => ['students', id] as const,
   progress: (id: string) => ['students', id, 'progress'] as const,
   drills: ['drills'] as const,

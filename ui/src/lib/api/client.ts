@@ -114,6 +114,15 @@ export type GameVersionAsked = Schemas['DeviceVersionAsked']
 export type Ranked = Schemas['Ranked']
 export type Pairing = Schemas['RankingMatch']
 
+export type Table = Schemas['SheetsTable']
+export type StudentsAsked = Schemas['RosterAsked']
+export type StudentsRead = Schemas['RosterReading']
+export type TableField = Schemas['RosterField']
+export type AttendanceAsked = Schemas['RosterAttendanceAsked']
+export type AttendanceRead = Schemas['RosterAttendanceReading']
+export type Arrived = Schemas['Arrived']
+export type Attendance = Schemas['Attendance']
+
 export const api = createClient<paths>({ baseUrl: '/' })
 
 /** Refusal is an answer that says what went wrong. */

@@ -6224,6 +6224,8 @@ export interface components {
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
             steps: components["schemas"]["LessonLengthStep"][];
+            /** @description What a column of a table of students can be about */
+            tableFields: components["schemas"]["RosterField"][];
             /** @description Transformations of a pattern */
             transformations: components["schemas"]["FeedTransformationKind"][];
             /** @description What can be tried, one after the other */

@@ -50,6 +50,14 @@
     options={words?.ages ?? [profile.age]}
     onchange={(age) => set({ age })}
   />
+  <TextField
+    label="Birthday"
+    type="date"
+    value={profile.born ?? ''}
+    error={errors.born}
+    hint="Only where you want it kept: the age is enough."
+    onchange={(born) => set({ born: born || undefined })}
+  />
   <SelectField
     label="Racket hand"
     value={profile.hand}

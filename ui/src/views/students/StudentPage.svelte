@@ -6,11 +6,13 @@
   import { keys, renew } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
+  import HandOut from '../../lib/HandOut.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import GamesOf from '../../game/GamesOf.svelte'
   import DrillHistory from './DrillHistory.svelte'
   import InGames from './InGames.svelte'
   import ProfileForm from './ProfileForm.svelte'
+  import Roll from './Roll.svelte'
   import SeenFaults from './SeenFaults.svelte'
   import StrokeLadder from './StrokeLadder.svelte'
   import TimedRuns from './TimedRuns.svelte'
@@ -74,6 +76,16 @@
         <h2 id="about">About {draft.document.name}</h2>
         <SaveState {draft} />
       </div>
+      {#if progress.data?.grown}
+        {@const age = progress.data.grown}
+        <p class="alert mb-3">
+          By the birthday it is {age} now.
+          <button
+            class="btn btn-sm"
+            onclick={() => draft.replace({ ...$state.snapshot(draft.document), age })}>Change the age</button
+          >
+        </p>
+      {/if}
       <ProfileForm
         profile={draft.document}
         errors={draft.fields}
@@ -96,9 +108,11 @@
         onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
       />
     </section>
+    {#if progress.data}<Roll roll={progress.data.roll} />{/if}
     <SeenFaults faults={progress.data?.faults ?? []} />
     <InGames strokes={progress.data?.inGames ?? []} />
     <GamesOf student={draft.id} />
+    {#if progress.data}<HandOut student={id} today={progress.data.today} />{/if}
   </div>
   <Async query={progress}>
     {#snippet children(data)}

@@ -7,7 +7,10 @@
   import { keys, renew, students, unreadableQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import UnreadableList from '../../lib/UnreadableList.svelte'
+  import { today } from '../../lib/words'
   import { keepUnsent, unsent } from '../../lib/unsent'
+  import HandOut from '../../lib/HandOut.svelte'
+  import Arrivals from './bringin/Arrivals.svelte'
   import ProfileForm from './ProfileForm.svelte'
 
   const client = useQueryClient()
@@ -87,6 +90,7 @@
   <label class="ml-auto flex items-center gap-2 text-sm">
     <input type="checkbox" class="checkbox checkbox-sm" bind:checked={withArchived} /> Show archived
   </label>
+  <a class="btn" href="#/students/bring-in">Bring in from a spreadsheet</a>
   <button class="btn btn-primary" onclick={begin}>Add a student</button>
 </div>
 
@@ -105,13 +109,18 @@
   </form>
 {/if}
 
+<Arrivals />
+<HandOut today={today()} />
 <UnreadableList list={unreadable.data ?? []} />
 <Async {query}>
   {#snippet children(list)}
     <div class="mt-4 overflow-x-auto">
       {#if list.length === 0 && !adding}
         <div class="sheet">
-          <p>Nobody here yet. Add the first student: a name is enough to begin.</p>
+          <p>
+            Nobody here yet. Add the first student: a name is enough to begin. Or
+            <a class="link" href="#/students/bring-in">bring all of them in from a spreadsheet</a>.
+          </p>
         </div>
       {:else}
         <table class="table">

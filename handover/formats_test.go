@@ -1,0 +1,47 @@
+package handover_test
+
+import (
+	"os"
+	"regexp"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/roster"
+	"hodometer/sheets"
+)
+
+// TestExamplesOfFormatsAreRead reads every example in docs/formats.md as what it says it is.
+func TestExamplesOfFormatsAreRead(t *testing.T) {
+	text, err := os.ReadFile("../docs/formats.md")
+	require.NoError(t, err)
+	today := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)
+	here := []roster.Known{}
+	seen := map[string]int{}
+	for _, example := range regexp.MustCompile("(?s)```(\\w+) (\\w+)\n(.*?)```").FindAllStringSubmatch(string(text), -1) {
+		kind := example[1] + " " + example[2]
+		seen[kind]++
+		table, err := sheets.Read([]byte(example[3]))
+		require.NoError(t, err, kind)
+		switch kind {
+		case "csv students":
+			got := roster.Read(roster.Asked{Rows: table.Rows}, nil, today)
+			require.Zero(t, got.Wrong, "%+v", got.Rows)
+			require.Equal(t, len(table.Rows)-1, got.Add)
+			for i, row := range got.Rows {
+				here = append(here, roster.Known{ID: string(rune('a' + i)), Profile: row.Profile})
+			}
+			require.Equal(t, "Ben Okoro", got.Rows[1].Profile.Name)
+		case "csv attendance":
+			got, err := roster.ReadAttendance(roster.AttendanceAsked{Rows: table.Rows}, here, func(roster.Presence) bool { return false }, today)
+			require.NoError(t, err)
+			require.Empty(t, got.Wrong)
+			require.Empty(t, got.Strangers)
+			require.NotEmpty(t, got.Presences)
+		default:
+			t.Errorf("nothing reads the example of %q", kind)
+		}
+	}
+	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2}, seen)
+}
