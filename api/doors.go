@@ -88,14 +88,14 @@ func newEntrance(o Options) *entrance {
 }
 
 // doors are both ways into a handler.
-func (s *server) doors(next http.Handler, hosts []string) Doors {
+func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
 	at := func(door doorKind) http.Handler {
 		entered := http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 			next.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), doorOf{}, door)))
 		})
 		return guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
-	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: s.gear.close}
+	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.close(); stop() }}
 }
 
 type doorOf struct{}

@@ -30,6 +30,7 @@ type server struct {
 	index    drillIndex
 	entrance *entrance
 	gear     *gear
+	clubs    clubs
 }
 
 // Options are what a server is made from.
@@ -72,6 +73,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.deviceRoutes()...)
 	table = append(table, s.equipmentRoutes()...)
 	table = append(table, s.arrivalRoutes()...)
+	table = append(table, s.calendarRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -114,9 +116,14 @@ func New(o Options) (Doors, error) {
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/stored/:kind/:id", s.storedText)
 	e.GET(outPath+"tables/:file", s.tablesOut)
+	e.GET(outPath+"lessons.ics", s.lessonsOut)
+	e.GET(feedPath+":file", s.feed)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
-	return s.doors(e, o.Hosts), nil
+	running, stop := context.WithCancel(context.Background())
+	s.clubs.ctx = running
+	go s.readCalendars(running)
+	return s.doors(e, o.Hosts, stop), nil
 }
 
 // limitTime stops work that nobody waits for any more.

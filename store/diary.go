@@ -14,6 +14,14 @@ func (s *Store) LessonsBetween(ctx context.Context, from, to string) ([]Record[l
 	return good, broken, err
 }
 
+// LessonsDated returns the lessons from one day to another, both included, also those that are archived, in the order in which they are given. Those
+// that cannot be read are left out.
+func (s *Store) LessonsDated(ctx context.Context, from, to string) ([]Record[lesson.Document], error) {
+	all, err := s.Lessons.query(ctx, s.read, "WHERE date BETWEEN ? AND ? ORDER BY date, json_extract(document, '$.start'), id", from, to)
+	good, _ := split(all)
+	return good, err
+}
+
 // LessonsWith returns the lessons from a day on that have a drill in a block, in the order in which they are
 // given. Those that cannot be read are left out.
 func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Record[lesson.Document], error) {

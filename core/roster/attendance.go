@@ -74,7 +74,7 @@ func there(cell string) (is, known bool) {
 	if is, known = signs[strings.TrimSuffix(text, "\ufe0f")]; known {
 		return is, true
 	}
-	folded := fold(text)
+	folded := Fold(text)
 	return slices.Contains(came, folded), slices.Contains(came, folded) || slices.Contains(not, folded)
 }
 
@@ -83,10 +83,10 @@ func there(cell string) (is, known bool) {
 func ReadAttendance(asked AttendanceAsked, known []Known, kept func(Presence) bool, today time.Time) (AttendanceReading, error) {
 	r := attendance{asked: asked, today: today, kept: kept, people: map[string]string{}, seen: map[Presence]bool{}, out: AttendanceReading{Presences: []Presence{}, Strangers: []string{}, Wrong: []AttendanceFlaw{}}}
 	for _, k := range slices.Backward(known) {
-		r.people[fold(k.Profile.Name)] = k.ID
+		r.people[Fold(k.Profile.Name)] = k.ID
 	}
 	for _, p := range asked.People {
-		r.people[fold(p.Name)] = p.Student
+		r.people[Fold(p.Name)] = p.Student
 	}
 	if len(asked.Rows) < 2 {
 		return r.out, invalid.Fields{{Path: "rows", Message: "a row of headings is needed, and one for each student or each time"}}
@@ -247,7 +247,7 @@ func namesIn(head []string) []int {
 }
 
 func headed(head []string, words ...string) int {
-	return slices.IndexFunc(head, func(cell string) bool { return slices.Contains(words, fold(cell)) })
+	return slices.IndexFunc(head, func(cell string) bool { return slices.Contains(words, Fold(cell)) })
 }
 
 // who is whose row it is; false where it is nobody's, or of somebody who is left out. Strangers are noted.
@@ -260,7 +260,7 @@ func (r *attendance) who(row []string, naming []int) (string, bool) {
 	if name == "" {
 		return "", false
 	}
-	id, known := r.people[fold(name)]
+	id, known := r.people[Fold(name)]
 	if !known && !slices.Contains(r.out.Strangers, name) {
 		r.out.Strangers = append(r.out.Strangers, name)
 	}

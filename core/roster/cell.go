@@ -12,9 +12,9 @@ import (
 
 // meant finds a value by a cell: by its own word, or by another that coaches use for it.
 func meant[T ~string](cell string, all []any, words map[string]T) (T, bool) {
-	folded := fold(cell)
+	folded := Fold(cell)
 	for _, each := range all {
-		if value, is := each.(T); is && fold(string(value)) == folded {
+		if value, is := each.(T); is && Fold(string(value)) == folded {
 			return value, true
 		}
 	}
@@ -57,7 +57,7 @@ const oldest = 110
 
 // ageOf is the band of an age in years, or of an age group. A group that spans two bands belongs to that of its middle; "under 12" are those of 10 and 11.
 func ageOf(cell string) (student.AgeBand, bool) {
-	folded := fold(cell)
+	folded := Fold(cell)
 	if value, known := meant(cell, student.Adult.Enum(), map[string]student.AgeBand{"adults": student.Adult, "grown up": student.Adult, "senior": student.Sixty, "seniors": student.Sixty}); known {
 		return value, true
 	}

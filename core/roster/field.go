@@ -49,7 +49,7 @@ var headings = []struct {
 
 // called is the field that a heading names; Unused where it names none.
 func called(heading string) Field {
-	folded := fold(heading)
+	folded := Fold(heading)
 	if folded == "" {
 		return Unused
 	}

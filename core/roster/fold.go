@@ -22,9 +22,9 @@ func pairs(table ...string) []string {
 	return list
 }
 
-// fold is a text without what people type in different ways: capitals, marks on letters, punctuation, doubled spaces. A mark that stands by
+// Fold is a text without what people type in different ways: capitals, marks on letters, punctuation, doubled spaces. A mark that stands by
 // itself after its letter (Unicode's decomposed form) goes too.
-func fold(text string) string {
+func Fold(text string) string {
 	words := strings.FieldsFunc(letters.Replace(strings.ToLower(text)), func(r rune) bool {
 		return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.Is(unicode.Mn, r)
 	})

@@ -109,7 +109,7 @@ var usual = student.Profile{Age: student.Adult, Hand: student.RightHand, Backhan
 func Read(asked Asked, known []Known, today time.Time) Reading {
 	r := reader{asked: asked, today: today, byName: map[string]Double{}, profiles: map[string]student.Profile{}}
 	for _, k := range slices.Backward(known) { // the first one of a name stays
-		key := fold(k.Profile.Name)
+		key := Fold(k.Profile.Name)
 		r.byName[key] = Double{Student: k.ID, Name: k.Profile.Name, Archived: k.Archived}
 		r.profiles[k.ID] = k.Profile
 	}
@@ -211,7 +211,7 @@ func (r reader) row(number int, cells []string, reading Reading, do Do) Row {
 	first, last, whole := r.names(cells, reading.Columns)
 	name := cmp.Or(whole, strings.Join(strings.Fields(first+" "+last), " "))
 	nameAt := slices.IndexFunc(reading.Columns, func(c Column) bool { return slices.Contains([]Field{Name, FirstName, LastName}, c.Field) })
-	key := fold(name)
+	key := Fold(name)
 	if double, is := r.byName[key]; is && name != "" {
 		row.Double = &double
 	}
