@@ -28,6 +28,8 @@ const usage = `Hodometer plans, runs and follows up lessons in racket sports.
         run a simulated ball machine, which speaks what docs/devices.md says
   hodometer eye [--addr HOST:PORT] [--spread METRES] [--flight SECONDS] [--seed N]
         run a simulated eye for landings, with a player who scatters so far
+  hodometer club [--addr HOST:PORT] [--now TIME]
+        run a stand-in for a club's booking calendar, which changes once it was read
   hodometer version
         say which Hodometer this is
   hodometer licenses
@@ -109,6 +111,8 @@ func run(ctx context.Context, args []string, in io.Reader, out io.Writer) error 
 		return passphrase(ctx, args, in, out)
 	case "machine", "eye":
 		return simulated(ctx, command, args, out)
+	case "club":
+		return club(ctx, args, out)
 	case "version":
 		_, err := io.WriteString(out, aboutLine(about()))
 		return err

@@ -24,6 +24,7 @@ export const routes: RouteDefinition = {
   '/games/ranking': later(() => import('./views/games/Ranking.svelte')),
   '/games/:id': later(() => import('./views/games/Game.svelte')),
   '/lessons': later(() => import('./views/lessons/Lessons.svelte')),
+  '/lessons/calendar': later(() => import('./views/lessons/calendar/Calendar.svelte')),
   '/lessons/:id': later(() => import('./views/lessons/Lesson.svelte')),
   '/lessons/:id/sheet': later(() => import('./views/sheet/Sheet.svelte')),
   '/lessons/:id/courtside': later(() => import('./views/courtside/Courtside.svelte')),

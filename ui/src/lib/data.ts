@@ -21,6 +21,8 @@ import {
 export const keys = {
   students: ['students'] as const,
   arrivals: ['arrivals'] as const,
+  bookings: ['bookings'] as const,
+  feeds: ['feeds'] as const,
   student: (id: string) => ['students', id] as const,
   progress: (id: string) => ['students', id, 'progress'] as const,
   drills: ['drills'] as const,
@@ -125,6 +127,9 @@ export const unreadableQuery = (kind: 'student' | 'drill') =>
     queryKey: ['unreadable', kind],
     queryFn: () => answer(api.GET('/api/unreadable', { params: { query: { kind } } })),
   }))
+
+export const bookingsQuery = () =>
+  createQuery(() => ({ queryKey: keys.bookings, queryFn: () => answer(api.GET('/api/bookings')) }))
 
 /** renew makes everything that may show a changed thing ask again. */
 export const renew = (client: QueryClient, ...which: (readonly unknown[])[]) =>

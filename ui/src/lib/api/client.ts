@@ -122,6 +122,16 @@ export type AttendanceAsked = Schemas['RosterAttendanceAsked']
 export type AttendanceRead = Schemas['RosterAttendanceReading']
 export type Arrived = Schemas['Arrived']
 export type Attendance = Schemas['Attendance']
+export type Booking = Schemas['Booking']
+export type CalendarFrom = Schemas['CalendarFrom']
+export type CalendarRead = Schemas['CalendarRead']
+
+/** fileBody sends a file as it is; the types that are made from the description have none for it. */
+export const fileBody = (file: Blob) => ({
+  body: file as unknown as string,
+  bodySerializer: (sent: unknown) => sent as BodyInit,
+  headers: { 'Content-Type': 'application/octet-stream' },
+})
 
 export const api = createClient<paths>({ baseUrl: '/' })
 

@@ -3,7 +3,7 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import { answer, api, isNew, Refusal, describe } from '../../lib/api/client'
-  import { keys, renew, students, week } from '../../lib/data'
+  import { bookingsQuery, keys, renew, students, week } from '../../lib/data'
   import NumberField from '../../lib/NumberField.svelte'
   import TextField from '../../lib/TextField.svelte'
   import { keepUnsent, unsent } from '../../lib/unsent'
@@ -19,6 +19,11 @@
     queryFn: () => students(false),
   }))
 
+  const bookings = bookingsQuery()
+  const unplanned = $derived(
+    bookings.data?.bookings.filter((each) => !each.lesson && !each.ignored && !each.cancelled).length ?? 0,
+  )
+
   interface Plan {
     title: string
     /** Today where it is not said. */
@@ -26,6 +31,8 @@
     start: string
     minutes: number
     students: string[]
+    /** The booking it is planned for. */
+    booking?: string
   }
   let planning = $state(unsent<Plan>('lesson'))
   $effect(() => keepUnsent('lesson', $state.snapshot(planning)))
@@ -49,8 +56,12 @@
         api.POST('/api/lessons/begin', { body: { title, date, start, minutes, students } }),
       )
       await answer(api.PUT('/api/lessons/{id}', { params: { path: { id }, header: isNew }, body }))
+      if (planning.booking)
+        await answer(
+          api.PUT('/api/bookings/{id}', { params: { path: { id: planning.booking } }, body: { lesson: id } }),
+        )
       planning = null
-      await renew(client, keys.lessons)
+      await renew(client, keys.lessons, keys.bookings)
       await push(`/lessons/${id}`)
     } catch (error) {
       fields = error instanceof Refusal ? error.fields : {}
@@ -61,7 +72,14 @@
 
 <div class="flex flex-wrap items-center gap-3">
   <h1>Lessons</h1>
-  <button class="btn btn-primary ml-auto" onclick={begin}>Plan a lesson</button>
+  <a class="btn ml-auto" href="#/lessons/calendar"
+    >Calendar{#if unplanned}<span class="badge badge-primary"
+        >{unplanned}<span class="sr-only">
+          {unplanned === 1 ? 'booking' : 'bookings'} to be planned</span
+        ></span
+      >{/if}</a
+  >
+  <button class="btn btn-primary" onclick={begin}>Plan a lesson</button>
 </div>
 
 {#if planning}

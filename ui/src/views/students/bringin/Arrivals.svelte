@@ -28,7 +28,7 @@
         <li class="flex flex-wrap items-center gap-3">
           <span>{when(arrived.at)}: {inWords(arrived)}.</span>
           <button class="btn btn-sm" onclick={() => takeBack(client, arrived.id)}
-            >Take back<span class="sr-only">, {when(arrived.at)}</span></button
+            >Take back<span class="sr-only"> {when(arrived.at)}</span></button
           >
         </li>
       {/each}

@@ -58,7 +58,11 @@
       type="file"
       accept=".csv,.tsv,.txt,.xlsx,.xlsm,text/csv,text/plain"
       disabled={reading}
-      onchange={(event) => void take(event.currentTarget.files?.[0])}
+      onchange={async (event) => {
+        const input = event.currentTarget
+        await take(input.files?.[0])
+        input.value = '' // the same file can be chosen again
+      }}
     />
     <p class="hint mt-1 text-sm">
       Choose it, or drop it here. It is read on your machine and goes nowhere else.

@@ -2,6 +2,7 @@ import { v7 } from 'uuid'
 import {
   answer,
   api,
+  fileBody,
   type Arrived,
   type AttendanceAsked,
   type StudentsAsked,
@@ -56,14 +57,7 @@ export class BringIn {
 
   /** read has the program read a file, or cells that were pasted. */
   async read(file: Blob) {
-    const body = file as unknown as string // openapi-typescript has no type for a file
-    const table = await answer(
-      api.POST('/api/tables', {
-        body,
-        bodySerializer: (sent) => sent as unknown as BodyInit,
-        headers: { 'Content-Type': 'application/octet-stream' },
-      }),
-    )
+    const table = await answer(api.POST('/api/tables', fileBody(file)))
     this.leave()
     this.table = table
   }
