@@ -92,6 +92,7 @@ fuzz:
 	go test -run '^$$' -fuzz FuzzReplay -fuzztime 60s ./core/game
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/units
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./sheets
+	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./calendar
 	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/catalogue
 
 screenshots: build /usr/bin/chromium

@@ -8,6 +8,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/calendar"
+	"hodometer/core/booking"
 	"hodometer/core/roster"
 	"hodometer/sheets"
 )
@@ -22,6 +24,14 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 	for _, example := range regexp.MustCompile("(?s)```(\\w+) (\\w+)\n(.*?)```").FindAllStringSubmatch(string(text), -1) {
 		kind := example[1] + " " + example[2]
 		seen[kind]++
+		if kind == "ics bookings" {
+			got, err := calendar.Read([]byte(example[3]), today, today.AddDate(0, 1, 0), time.UTC, func(text string) []string { return booking.Named(text, here) })
+			require.NoError(t, err)
+			require.Empty(t, got.Left)
+			require.Len(t, got.Bookings, 4)
+			require.Len(t, got.Bookings[0].Students, 2)
+			continue
+		}
 		table, err := sheets.Read([]byte(example[3]))
 		require.NoError(t, err, kind)
 		switch kind {
@@ -43,5 +53,5 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			t.Errorf("nothing reads the example of %q", kind)
 		}
 	}
-	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2}, seen)
+	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1}, seen)
 }

@@ -110,7 +110,7 @@
 <style>
   li {
     display: grid;
-    grid-template-columns: 9.5rem minmax(8rem, 1fr) auto;
+    grid-template-columns: 7.5rem minmax(8rem, 1fr) auto;
     gap: 0.5rem 1rem;
     padding: 0.6rem 0;
   }

@@ -133,7 +133,7 @@
       label="Or its address"
       value={address}
       error={wrong.address}
-      hint="https://… : only then anything is fetched from elsewhere."
+      hint="It begins with https://. Only then is anything fetched from elsewhere."
       live
       onchange={(text) => (address = text)}
     />
