@@ -1,6 +1,8 @@
 package calendar_test
 
 import (
+	"math/rand/v2"
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -158,4 +160,24 @@ func FuzzRead(f *testing.F) {
 		}
 		require.LessOrEqual(t, len(read.Bookings), calendar.MaxBookings)
 	})
+}
+
+// Thousands of spoiled files: each is read or told, and none takes long.
+func TestSpoiledFilesAreToldAndTakeNoTime(t *testing.T) {
+	good := file("BEGIN:VEVENT", "UID:a", "DTSTART;TZID=Europe/Berlin:19700303T160000", "DURATION:PT1H", "RRULE:FREQ=DAILY;INTERVAL=3;BYDAY=TU,WE;BYSETPOS=1", "EXDATE:20260310T160000", "END:VEVENT")
+	draw := rand.New(rand.NewPCG(1, 0)) //nolint:gosec // a sample, not a secret
+	for range long.Rounds(1000, 10_000) {
+		spoiled := slices.Clone(good)
+		for range 1 + draw.IntN(8) {
+			spoiled[draw.IntN(len(spoiled))] = "0123456789ABCSUMOTEWFRH;=:,-\r\n"[draw.IntN(30)]
+		}
+		begun := time.Now()
+		read, err := calendar.Read(spoiled, from, to, time.UTC, nobody)
+		require.Less(t, time.Since(begun), 5*time.Second, "%s", spoiled) // a fifth of it on this machine at the very most
+		if err != nil {
+			require.ErrorIs(t, err, calendar.ErrUnreadable)
+			continue
+		}
+		require.LessOrEqual(t, len(read.Bookings), calendar.MaxBookings)
+	}
 }

@@ -18,6 +18,12 @@ type turn struct {
 	offset int   // from then on, seconds east of UTC
 }
 
+// The most that is read of descriptions of zones; a good one has two parts, or a few dozen.
+const (
+	maxZones = 40
+	maxParts = 120
+)
+
 // lastTurn is up to when a described zone is worked out.
 var lastTurn = time.Date(2101, 1, 1, 0, 0, 0, 0, time.UTC)
 
@@ -30,7 +36,7 @@ func zonesOf(parsed *ics.Calendar) map[string]*time.Location {
 			continue
 		}
 		name := described.GetProperty(ics.ComponentPropertyTzid)
-		if name == nil {
+		if name == nil || len(zones) >= maxZones || len(described.Components) > maxParts {
 			continue
 		}
 		var turns []turn
@@ -93,7 +99,7 @@ func compiled(turns []turn) []byte {
 		if i < 0 {
 			i, kinds = len(kinds), append(kinds, offset)
 		}
-		return byte(i)
+		return byte(i) //nolint:gosec // there are no more than parts
 	}
 	var times, of bytes.Buffer
 	for _, t := range turns {

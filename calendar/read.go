@@ -223,7 +223,8 @@ func (r *reader) moments(e entry) ([]time.Time, bool) {
 		if !more || at.After(r.to) {
 			break
 		}
-		if !at.Before(r.from) && !out[at.Unix()] && !(len(list) > 0 && list[len(list)-1].Equal(at)) {
+		twice := len(list) > 0 && list[len(list)-1].Equal(at)
+		if !twice && !out[at.Unix()] && !at.Before(r.from) {
 			list = append(list, at)
 		}
 		if len(list) > MaxBookings {

@@ -5,6 +5,7 @@ import (
 	"bytes"
 	"fmt"
 	"io"
+	"math/rand/v2"
 	"strings"
 	"testing"
 	"time"
@@ -222,6 +223,26 @@ func TestAWorkbookExplainsItsColumns(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, []string{"Students", "", "Those who play"}, rows[1])
 	require.Equal(t, []string{"Students", "Column 1", "something"}, rows[3])
+}
+
+// Thousands of spoiled files of each kind: each is read or told, and none takes long.
+func TestSpoiledFilesAreToldAndTakeNoTime(t *testing.T) {
+	book, err := sheets.Workbook(written(t, [][]string{{"Ada", "=1"}, {"Ben", "2016-05-14"}}))
+	require.NoError(t, err)
+	draw := rand.New(rand.NewPCG(1, 0)) //nolint:gosec // a sample, not a secret
+	for kind, good := range map[string][]byte{"workbook": book, "text": []byte("Name;Born\nAda;1.2.16\n\"x\"\"y\";b\n")} {
+		for range long.Rounds(1000, 10_000) {
+			spoiled := bytes.Clone(good)
+			for range 1 + draw.IntN(8) {
+				spoiled[draw.IntN(len(spoiled))] = byte(draw.IntN(256)) //nolint:gosec // any byte
+			}
+			begun := time.Now()
+			if _, err := sheets.Read(spoiled); err != nil {
+				require.ErrorIs(t, err, sheets.ErrUnreadable)
+			}
+			require.Less(t, time.Since(begun), 5*time.Second, kind)
+		}
+	}
 }
 
 func FuzzRead(f *testing.F) {

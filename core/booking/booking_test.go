@@ -78,7 +78,7 @@ func TestReadAgainNothingDoubles(t *testing.T) {
 		keep := func(kept []booking.Stored, changes []booking.Change) []booking.Stored {
 			for _, c := range changes {
 				if c.Kind == booking.New {
-					c.Stored.ID = fmt.Sprint(len(kept))
+					c.ID = fmt.Sprint(len(kept))
 					kept = append(kept, c.Stored)
 					continue
 				}
