@@ -3,6 +3,11 @@
 package api
 
 // Enum lists the values in the order in which they are offered.
+func (As) Enum() []any {
+	return []any{AsNew, AsInstead, AsBoth}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Needs) Enum() []any {
 	return []any{NeedsNothing, NeedsPassphrase, NeedsPairing}
 }
@@ -15,6 +20,11 @@ func (OfferKind) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (Stored) Enum() []any {
 	return []any{StoredStudent, StoredDrill, StoredLesson}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (There) Enum() []any {
+	return []any{NotThere, SameThere, OtherHere}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -9,6 +9,7 @@ import (
 	"github.com/swaggest/jsonschema-go"
 
 	"hodometer/core/drill"
+	"hodometer/core/game"
 	"hodometer/core/lesson"
 )
 
@@ -18,12 +19,12 @@ func documentSchema() echo.HandlerFunc {
 	schemas := sync.OnceValues(func() (map[string]jsonschema.Schema, error) {
 		made := map[string]jsonschema.Schema{}
 		reflector := jsonschema.Reflector{DefaultOptions: schemaOptions()}
-		for name, document := range map[string]any{"drill.json": drill.Document{}, "lesson.json": lesson.Document{}} {
+		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{}, "lesson.json": lesson.Document{}} {
 			schema, err := reflector.Reflect(document)
 			if err != nil {
 				return nil, err
 			}
-			made[name] = *schema.WithTitle("Hodometer " + name)
+			made[name] = *schema.WithSchema("https://json-schema.org/draft/2020-12/schema").WithTitle("Hodometer " + name)
 		}
 		return made, nil
 	})

@@ -31,6 +31,7 @@ type server struct {
 	entrance *entrance
 	gear     *gear
 	clubs    clubs
+	schemas  bodies
 }
 
 // Options are what a server is made from.
@@ -74,6 +75,7 @@ func (s *server) routes() []Route {
 	table = append(table, s.equipmentRoutes()...)
 	table = append(table, s.arrivalRoutes()...)
 	table = append(table, s.calendarRoutes()...)
+	table = append(table, s.documentRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -94,6 +96,7 @@ func New(o Options) (Doors, error) {
 	if err != nil {
 		return Doors{}, err
 	}
+	s.schemas = schemas
 	e := echo.New()
 	e.Logger = o.Log
 	e.HTTPErrorHandler = answerProblems(o.Log)
@@ -117,6 +120,8 @@ func New(o Options) (Doors, error) {
 	e.GET("/api/stored/:kind/:id", s.storedText)
 	e.GET(outPath+"tables/:file", s.tablesOut)
 	e.GET(outPath+"lessons.ics", s.lessonsOut)
+	e.GET(outPath+"collection.zip", s.collectionOut)
+	e.GET(outPath+":kind/:file", s.documentOut)
 	e.GET(feedPath+":file", s.feed)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))

@@ -327,6 +327,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring documents in: all of them, or none */
+        post: operations["bringInDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find drills, games and lessons in a file, and bring nothing in */
+        post: operations["lookAtDocuments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/door": {
         parameters: {
             query?: never;
@@ -1954,6 +1988,8 @@ export interface components {
             /** @description How often it says whether somebody was at a lesson */
             presences: number;
         };
+        /** @enum {string} */
+        As: "new" | "instead of the one here" | "beside the one here";
         Attendance: {
             came: number;
             /** @description The newest first */
@@ -2190,6 +2226,19 @@ export interface components {
         };
         /** @enum {string} */
         CoachWithin: "radius" | "diameter";
+        Coming: {
+            as: components["schemas"]["As"];
+            drill?: components["schemas"]["DrillDocument"];
+            game?: components["schemas"]["GameDocument"];
+            /** @description Empty: it gets one */
+            id: string;
+            lesson?: components["schemas"]["LessonDocument"];
+            /**
+             * Format: int64
+             * @description Of the one that it comes instead of
+             */
+            revision?: number;
+        };
         Copies: {
             /**
              * Format: date
@@ -2513,6 +2562,22 @@ export interface components {
             today: string;
             /** @description Lessons of these days, or of no day, that cannot be shown */
             unreadable: components["schemas"]["Unreadable"][];
+        };
+        DocumentsCame: {
+            ids: string[];
+        };
+        DocumentsComing: {
+            /**
+             * Format: date
+             * @description Of lessons: on which day; empty: as written
+             */
+            date?: string;
+            documents: components["schemas"]["Coming"][];
+            /** @description Of lessons: who stands in the place of the first, the second… */
+            students?: string[];
+        };
+        DocumentsLooked: {
+            documents: components["schemas"]["Looked"][];
         };
         DoorState: {
             /** @description This is the coach’s own machine: devices and the passphrase are seen to here */
@@ -2932,6 +2997,8 @@ export interface components {
             /** @description Of the last event */
             seq: number;
         };
+        /** @enum {string} */
+        ExchangeKind: "drill" | "game" | "lesson";
         Feed: {
             /** Format: date-time */
             at: string;
@@ -4316,6 +4383,33 @@ export interface components {
             /** @description Which court or courts; two lessons at one time on the same are told */
             name?: string;
         };
+        Looked: {
+            drill?: components["schemas"]["DrillDocument"];
+            /** @description In a collection */
+            file: string;
+            game?: components["schemas"]["GameDocument"];
+            id: string;
+            kind: components["schemas"]["ExchangeKind"];
+            lesson?: components["schemas"]["LessonDocument"];
+            /** @description The other one that is here; null where there is none */
+            mine: null | components["schemas"]["Passed"];
+            name: string;
+            /** @description Of a lesson: drills and games that are neither here nor in the file */
+            needs: string[];
+            /** @description The format that it was written in, where that is an earlier one; 0 else */
+            older: number;
+            /** @description Of a lesson: how many it was planned for */
+            people: number;
+            /**
+             * Format: int64
+             * @description Of the one that is here; 0 where there is none
+             */
+            revision: number;
+            /** @description Whether there is a document of its identifier here */
+            there: components["schemas"]["There"];
+            /** @description Why it cannot come in */
+            wrong: string[];
+        };
         Metric: {
             derivation: components["schemas"]["MetricDerivation"];
             /** @description What is counted: balls, minutes, baskets */
@@ -4614,6 +4708,11 @@ export interface components {
             code: string;
             /** Format: date-time */
             until: string;
+        };
+        Passed: {
+            drill?: components["schemas"]["DrillDocument"];
+            game?: components["schemas"]["GameDocument"];
+            lesson?: components["schemas"]["LessonDocument"];
         };
         Plan: {
             balls: number;
@@ -6075,6 +6174,8 @@ export interface components {
             /** @description empty: any */
             sport?: components["schemas"]["CourtSport"];
         };
+        /** @enum {string} */
+        There: "new" | "the same" | "another";
         ThrowingBall: {
             /**
              * Format: double
@@ -7123,6 +7224,70 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringInDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DocumentsComing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentsCame"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lookAtDocuments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentsLooked"];
+                };
             };
             default: {
                 headers: {

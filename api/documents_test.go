@@ -1,0 +1,166 @@
+package api_test
+
+import (
+	"encoding/json"
+	"net/http"
+	"strings"
+	"testing"
+
+	"github.com/santhosh-tekuri/jsonschema/v6"
+	"github.com/stretchr/testify/require"
+
+	"hodometer/api"
+	"hodometer/core/exchange"
+	"hodometer/core/library"
+	"hodometer/core/plan"
+	"hodometer/handover"
+)
+
+func (c *club) looked(file string) []api.Looked {
+	return read[api.DocumentsLooked](c.t, c.ask("POST", "/api/documents/look", file)).Documents
+}
+
+func (c *club) out(path string) string {
+	w := c.ask("GET", "/api/out/"+path, nil)
+	require.Equal(c.t, http.StatusOK, w.Code, w.Body.String())
+	return w.Body.String()
+}
+
+// Every drill and every game of the library goes out and comes in as the same document, and holds to the schema that is served.
+func TestWhatGoesOutComesInTheSame(t *testing.T) {
+	c := newClub(t)
+	schema := func(name string) *jsonschema.Schema {
+		compiler := jsonschema.NewCompiler()
+		document, err := jsonschema.UnmarshalJSON(strings.NewReader(c.ask("GET", "/api/schemas/"+name, nil).Body.String()))
+		require.NoError(t, err)
+		require.Equal(t, "https://json-schema.org/draft/2020-12/schema", document.(map[string]any)["$schema"])
+		require.NoError(t, compiler.AddResource(name, document))
+		compiled, err := compiler.Compile(name)
+		require.NoError(t, err)
+		return compiled
+	}
+	drills, games := schema("drill.json"), schema("game.json")
+	check := func(kind, id string, compiled *jsonschema.Schema) {
+		text := c.out(kind + "/" + id + ".json")
+		piece, err := exchange.Read([]byte(text))
+		require.NoError(t, err)
+		loose, err := jsonschema.UnmarshalJSON(strings.NewReader(string(piece.Document)))
+		require.NoError(t, err)
+		require.NoError(t, compiled.Validate(loose))
+		looked := c.looked(text)
+		require.Len(t, looked, 1)
+		require.Empty(t, looked[0].Wrong)
+		require.Equal(t, api.SameThere, looked[0].There)
+	}
+	for _, d := range library.All() {
+		check("drill", d.ID, drills)
+	}
+	for _, g := range library.Games() {
+		check("game", g.ID, games)
+	}
+}
+
+// A lesson goes to a colleague with the drill of the coach's own that it plays, without its people, and comes in for others.
+func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.T) {
+	c := newClub(t)
+	student, id := c.student(ada()), newID()
+	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(newID(), student), fresh, "*"))
+	own := newID()
+	document := library.All()[0].Document
+	document.Name = "My own corner"
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/drills/"+own, document, fresh, "*").Code)
+	changed := saved.Document
+	changed.Note = "Ada’s mother waits outside"
+	for i, b := range changed.Blocks {
+		if b.Drill != "" {
+			changed.Blocks[i].Drill = own
+		}
+	}
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+id, changed, "If-Match", `"1"`).Code)
+	zipped := c.out("lesson/" + id + ".zip")
+	require.Equal(t, zipped, c.out("lesson/"+id+".zip"), "the same bytes")
+	opened, err := handover.Open([]byte(zipped))
+	require.NoError(t, err)
+	for _, one := range opened {
+		require.NotContains(t, string(one.Piece.Document), student)
+		require.NotContains(t, string(one.Piece.Document), "mother")
+	}
+
+	other := newClub(t)
+	ben := ada()
+	ben.Name = "Ben"
+	theirs := other.student(ben)
+	looked := other.looked(zipped)
+	require.Len(t, looked, 2)
+	require.Equal(t, 1, looked[0].People)
+	require.Empty(t, looked[0].Needs)
+	coming := api.DocumentsComing{Students: []string{theirs}, Date: "2026-03-12"}
+	for _, l := range looked {
+		coming.Documents = append(coming.Documents, api.Coming{Passed: l.Passed, ID: l.ID, As: api.AsNew})
+	}
+	came := read[api.DocumentsCame](t, other.ask("POST", "/api/documents", coming))
+	there := read[plan.Lesson](t, other.ask("GET", "/api/lessons/"+came.IDs[0], nil)).Document
+	require.Equal(t, []string{theirs}, there.Students)
+	require.Equal(t, "2026-03-12", there.Date)
+	require.Equal(t, api.SameThere, other.looked(c.out("drill/" + own + ".json"))[0].There)
+
+	// Without its drill it says what it needs; without students it does not come in, and neither does anything with it.
+	third := newClub(t)
+	alone := third.looked(c.out("lesson/" + id + ".json"))
+	require.Len(t, alone[0].Needs, 1)
+	readProblem(t, third.ask("POST", "/api/documents", api.DocumentsComing{Documents: coming.Documents}), http.StatusUnprocessableEntity)
+	require.Equal(t, http.StatusNotFound, third.ask("GET", "/api/drills/"+own, nil).Code)
+}
+
+func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
+	c := newClub(t)
+	id := newID()
+	document := library.All()[0].Document
+	document.Name = "Corner"
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/drills/"+id, document, fresh, "*").Code)
+	text := c.out("drill/" + id + ".json")
+	document.Name = "Corner, changed here"
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`).Code)
+	l := c.looked(text)[0]
+	require.Equal(t, api.OtherHere, l.There)
+	require.Equal(t, "Corner, changed here", l.Mine.Drill.Name)
+	require.Equal(t, "Corner", l.Drill.Name)
+
+	coming := api.DocumentsComing{Documents: []api.Coming{{Passed: l.Passed, ID: l.ID, As: api.AsNew}}}
+	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusConflict)
+	coming.Documents[0].As = api.AsBoth
+	beside := read[api.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs[0]
+	require.NotEqual(t, id, beside)
+	coming.Documents[0].As, coming.Documents[0].Revision = api.AsInstead, l.Revision
+	require.Equal(t, []string{id}, read[api.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs)
+	require.Equal(t, "Corner", read[api.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Name)
+	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusPreconditionFailed)
+
+	built := library.All()[0]
+	coming.Documents[0] = api.Coming{Passed: api.Passed{Drill: &built.Document}, ID: built.ID, As: api.AsInstead, Revision: 1}
+	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusUnprocessableEntity)
+}
+
+func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T) {
+	c := newClub(t)
+	old := `{"version":1,"title":"Pair","date":"2026-03-10","start":"16:00","minutes":60,"students":["00000000-0000-4000-8000-000000000001"],"note":"n","blocks":[
+		{"id":"00000000-0000-4000-8000-000000000002","kind":"ball warm-up","title":"Warm","minutes":8,"effort":4,"calls":[{"minute":0,"say":"Go"}],"roles":["net","back"],"swap":1.5}]}`
+	l := c.looked(old)[0]
+	require.Empty(t, l.Wrong)
+	require.Equal(t, 1, l.Older)
+	require.Equal(t, "Go", l.Lesson.Blocks[0].Calls[0].Text)
+	for file, says := range map[string]string{
+		`{"hodometer":"drill","id":"","document":{"version":99}}`: "written by a newer Hodometer",
+		`{"hodometer":"cake","document":{}}`:                      "no drill, no game and no lesson",
+		`{"name":"x"}`:                                            "no drill, no game and no lesson",
+		`[1`:                                                      "cannot be read as JSON",
+		"PK\x03\x04nonsense":                                      "this .zip is damaged",
+	} {
+		p := readProblem(t, c.ask("POST", "/api/documents/look", file), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Message, says)
+	}
+	require.Contains(t, c.looked(`{"hodometer":"drill","id":"","document":{"version":0}}`)[0].Wrong[0], "never a drill of format 0")
+	document, err := json.Marshal(library.All()[0].Document)
+	require.NoError(t, err)
+	require.Contains(t, c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0], "there is no such field here")
+}
