@@ -14,12 +14,15 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/santhosh-tekuri/jsonschema/v6"
 
+	"hodometer/access"
+	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/exchange"
 	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/shorthand"
 	"hodometer/handover"
 	"hodometer/store"
 )
@@ -92,17 +95,83 @@ type DocumentsCame struct {
 	IDs []string `json:"ids"`
 }
 
+// DrillCode is a drill to be passed on without a file.
+type DrillCode struct {
+	Text string   `json:"text" description:"What is in the code"`
+	QR   []string `json:"qr" description:"Row by row, 1 for dark; with its light edge"`
+	Line string   `json:"line" description:"Its court, its name, and its pattern in words; see docs/shorthand.md. Empty where it does not fit in a line"`
+}
+
 func (s *server) documentRoutes() []Route {
 	return []Route{
 		route("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games and lessons in a file, and bring nothing in", func(ctx context.Context, _ None, body File) (DocumentsLooked, error) {
 			return s.lookAt(ctx, body)
 		}),
+		route("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
 		route("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).large(),
 	}
 }
 
+// lineParts are the parts of a drill that is passed on as a line: its court, its name, its pattern.
+const lineParts = 3
+
+// lineOf writes a drill as a line that can be sent in a message: its court, its name, and its pattern in words.
+func lineOf(d drill.Document) string {
+	name := strings.Join(strings.Fields(strings.ReplaceAll(d.Name, "|", " ")), " ")
+	return fmt.Sprintf("%s | %s | %s", d.Court, name, shorthand.Of(d))
+}
+
+// fromLine is the drill of such a line; false where a text is none. What the line does not say is as in a new drill.
+func fromLine(text string) (exchange.Piece, bool, error) {
+	parts := strings.SplitN(strings.TrimSpace(text), "|", lineParts)
+	if len(parts) < lineParts || strings.ContainsAny(parts[0], "{\n\x00") {
+		return exchange.Piece{}, false, nil
+	}
+	on, err := court.Find(court.ID(strings.TrimSpace(parts[0])))
+	if err != nil {
+		return exchange.Piece{}, true, fmt.Errorf("this line begins with a court that is not known here: %s", strings.TrimSpace(parts[0]))
+	}
+	d, err := library.Begun(on.ID, court.Point{Y: -on.Length / 4})
+	if err != nil {
+		return exchange.Piece{}, true, err
+	}
+	d, words, err := shorthand.Applied(d, strings.TrimSpace(parts[2]))
+	if err != nil {
+		return exchange.Piece{}, true, fmt.Errorf("this line was not understood: %s", lineWrong(words, err))
+	}
+	d.Name = strings.TrimSpace(parts[1])
+	document, err := json.Marshal(d)
+	return exchange.Piece{Hodometer: exchange.Drill, Document: document}, true, err
+}
+
+// reads says whether a line says all that its drill needs: one with start places of its own for several players does not fit in a line.
+func reads(line string) bool {
+	piece, _, err := fromLine(line)
+	if err != nil {
+		return false
+	}
+	passed, err := passedOf(exchange.Drill, piece.Document)
+	return err == nil && passed.check() == nil
+}
+
+// lineWrong says what of a line was not understood.
+func lineWrong(words []shorthand.Word, err error) string {
+	for _, w := range words {
+		if w.Wrong != "" {
+			return w.Wrong
+		}
+	}
+	return invalid.Sentence(err)
+}
+
 func (s *server) lookAt(ctx context.Context, file []byte) (DocumentsLooked, error) {
 	opened, err := handover.Open(file)
+	if piece, is, wrong := fromLine(string(file)); is {
+		opened, err = []handover.Opened{{Piece: piece}}, nil
+		if wrong != nil {
+			return DocumentsLooked{}, invalid.Fields{{Path: "file", Message: wrong.Error()}}
+		}
+	}
 	if errors.Is(err, handover.ErrUnreadable) {
 		return DocumentsLooked{}, invalid.Fields{{Path: "file", Message: err.Error()}}
 	}
@@ -401,6 +470,30 @@ func (s *server) allHere(ctx context.Context, ids []string) error {
 	return nil
 }
 
+func (s *server) drillCode(ctx context.Context, p byID, _ None) (DrillCode, error) {
+	d, err := s.drill(ctx, p.ID)
+	if err != nil {
+		return DrillCode{}, err
+	}
+	document, err := json.Marshal(d.Document)
+	if err != nil {
+		return DrillCode{}, err
+	}
+	text, err := exchange.Code(exchange.Piece{Hodometer: exchange.Drill, ID: d.ID, Document: document})
+	if err != nil {
+		return DrillCode{}, err
+	}
+	rows, err := access.QR(text)
+	if err != nil {
+		return DrillCode{}, problem(http.StatusUnprocessableEntity, "This drill is too large for a code. Hand it out as a file.")
+	}
+	line := lineOf(d.Document)
+	if !reads(line) {
+		line = ""
+	}
+	return DrillCode{Text: text, QR: rows, Line: line}, nil
+}
+
 // documentOut hands a drill, a game or a lesson out. A lesson goes with the drills and games of the coach's own that it plays, and without its people.
 func (s *server) documentOut(c *echo.Context) error {
 	ctx, id := c.Request().Context(), strings.TrimSuffix(c.Param("file"), ".json")
@@ -441,7 +534,14 @@ func (s *server) documentOut(c *echo.Context) error {
 	return s.handOut(c, name+".zip", "application/zip", data)
 }
 
-// ownOnes are the files of those drills and games that are the coach's own; others have the ones that are built in.
+// aboutCollections explains a collection to whoever opens it without Hodometer.
+const aboutCollections = `Drills, games and lessons from Hodometer, each a JSON document.
+
+Hodometer brings them in under Drills > Bring in: choose this .zip, or one of its files. What is built into Hodometer is not in here: it is there
+already. docs/formats.md, which comes with Hodometer, says what is in each.
+`
+
+// ownOnes are a word about what they are, and the files of those drills and games that are the coach's own; others have the ones that are built in.
 func (s *server) ownOnes(ctx context.Context, drills, games []string) ([]handover.Packed, error) {
 	own, err := s.store.Drills.Some(ctx, drills)
 	if err != nil {
@@ -451,7 +551,7 @@ func (s *server) ownOnes(ctx context.Context, drills, games []string) ([]handove
 	if err != nil {
 		return nil, err
 	}
-	var files []handover.Packed
+	files := []handover.Packed{{Name: "README.txt", Data: []byte(aboutCollections)}}
 	add := func(kind exchange.Kind, id, name string, document any) error {
 		text, err := exchange.Write(kind, id, document)
 		files = append(files, handover.Packed{Name: fmt.Sprintf("%s (%s) %s.json", handover.FileName(name), kind, id[len(id)-6:]), Data: text})
@@ -509,9 +609,6 @@ func (s *server) collectionOut(c *echo.Context) error {
 	files, err := s.ownOnes(ctx, drills, games)
 	if err != nil {
 		return err
-	}
-	if len(files) == 0 {
-		return problem(http.StatusNotFound, "There is nothing of your own in it: what is built in is everywhere already.")
 	}
 	data, err := handover.Pack(files)
 	if err != nil {

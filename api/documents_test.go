@@ -164,3 +164,35 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 	require.NoError(t, err)
 	require.Contains(t, c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0], "there is no such field here")
 }
+
+// Over the whole library: a drill as a line is read as the drill with that pattern, and as a code as the very same drill.
+func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
+	c, lines := newClub(t), 0
+	for _, d := range library.All() {
+		passed := read[api.DrillCode](t, c.ask("GET", "/api/drills/"+d.ID+"/code", nil))
+		require.Equal(t, api.SameThere, c.looked(passed.Text)[0].There)
+		require.Len(t, passed.QR, len(passed.QR[0]), "it is square")
+		require.LessOrEqual(t, len(passed.QR), 125, "%s: so large that no camera reads it from a card", d.Document.Name)
+		if passed.Line == "" {
+			continue
+		}
+		lines++
+		require.NotContains(t, passed.Line, "\n")
+		l := c.looked(passed.Line)[0]
+		require.Empty(t, l.Wrong, passed.Line)
+		require.Equal(t, d.Document.Name, l.Drill.Name)
+		require.Equal(t, d.Document.Court, l.Drill.Court)
+		require.Equal(t, d.Document.Pattern.Tasks, l.Drill.Pattern.Tasks, passed.Line)
+		require.Equal(t, api.NotThere, l.There)
+	}
+	require.Greater(t, 4*lines, 3*len(library.All()), "most drills fit in a line")
+	for text, says := range map[string]string{
+		"moon | Corner | 3x { FH [deep] }": "a court that is not known here",
+		"tennis | Corner | 3x { wobble }":  "was not understood",
+		"HODOMETER:DRILL1:AAAA":            "damaged",
+		"HODOMETER:DRILL9:AAAA":            "newer",
+	} {
+		p := readProblem(t, c.ask("POST", "/api/documents/look", text), http.StatusUnprocessableEntity)
+		require.Contains(t, p.Fields[0].Message, says)
+	}
+}

@@ -64,11 +64,16 @@ type Opened struct {
 	Err   error
 }
 
-// Open finds the documents in a file: one as JSON, or a collection of them as a zip. In a zip only files that end in .json are looked at, and their
+// Open finds the documents in a file: one as JSON, the text of a code, or a collection of them as a zip. In a zip only files that end in .json are looked at, and their
 // names lead nowhere: nothing is written. Its error is an ErrUnreadable.
 func Open(data []byte) ([]Opened, error) {
 	if !bytes.HasPrefix(data, []byte("PK")) {
-		piece, err := exchange.Read(bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))))
+		text := bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf")))
+		read := exchange.Read
+		if exchange.IsCode(string(text)) {
+			read = func(text []byte) (exchange.Piece, error) { return exchange.Decode(string(text)) }
+		}
+		piece, err := read(text)
 		if err != nil {
 			return nil, reason(err.Error())
 		}

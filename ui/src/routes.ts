@@ -29,6 +29,7 @@ export const routes: RouteDefinition = {
   '/lessons/:id/sheet': later(() => import('./views/sheet/Sheet.svelte')),
   '/lessons/:id/courtside': later(() => import('./views/courtside/Courtside.svelte')),
   '/lessons/:id/afterwards': later(() => import('./views/afterwards/Afterwards.svelte')),
+  '/documents': later(() => import('./views/documents/Documents.svelte')),
   '/reckoner': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/reckoner/:question': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/settings': later(() => import('./views/settings/Settings.svelte')),

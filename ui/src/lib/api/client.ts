@@ -123,6 +123,8 @@ export type AttendanceRead = Schemas['RosterAttendanceReading']
 export type Arrived = Schemas['Arrived']
 export type Attendance = Schemas['Attendance']
 export type Booking = Schemas['Booking']
+export type Looked = Schemas['Looked']
+export type Coming = Schemas['Coming']
 export type CalendarFrom = Schemas['CalendarFrom']
 export type CalendarRead = Schemas['CalendarRead']
 

@@ -549,6 +549,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/{id}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A drill as a code that a camera reads, and as a line in words */
+        get: operations["getDrillCode"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/{id}/duplicate": {
         parameters: {
             query?: never;
@@ -2631,6 +2648,14 @@ export interface components {
             used?: string;
             /** @description From the easiest to the hardest; empty where there is one only */
             versions: string[];
+        };
+        DrillCode: {
+            /** @description Its court, its name, and its pattern in words; see docs/shorthand.md. Empty where it does not fit in a line */
+            line: string;
+            /** @description Row by row, 1 for dark; with its light edge */
+            qr: string[];
+            /** @description What is in the code */
+            text: string;
         };
         DrillCorners: {
             /** @description In order, instead of at random */
@@ -7694,6 +7719,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDrillCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillCode"];
                 };
             };
             default: {

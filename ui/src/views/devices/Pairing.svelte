@@ -4,7 +4,7 @@
   import { notices } from '../../lib/notice.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import { minutes } from '../../lib/words'
-  import QRCode from './QRCode.svelte'
+  import QRCode from '../../lib/QRCode.svelte'
 
   /** Lets one device in: a code that goes once, to be read by its camera or typed. */
   interface Props {

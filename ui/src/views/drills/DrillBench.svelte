@@ -8,6 +8,7 @@
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
   import { notices } from '../../lib/notice.svelte'
+  import PassOn from './PassOn.svelte'
   import SaveState from '../../lib/SaveState.svelte'
   import { Bench, type Tab } from './bench.svelte'
   import BenchSide from './BenchSide.svelte'
@@ -114,6 +115,7 @@
         <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
         <button class="btn btn-sm" disabled={!draft.canRedo} onclick={() => draft.redo()}>Redo</button>
       {/if}
+      <PassOn {id} name={draft.document.name} />
       <button class="btn btn-sm" class:btn-primary={builtIn} onclick={duplicate}
         >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
       >

@@ -71,6 +71,14 @@
 <div class="flex flex-wrap items-center gap-3">
   <h1>Drills</h1>
   <NewDrill sport={sought.sport ?? ''} primary onmade={(made) => push(`/drills/${made.id}`)} />
+  <a class="btn" href="#/documents">Bring in</a>
+  <a
+    class="btn"
+    href="/api/out/collection.zip{sought.collection
+      ? `?collection=${encodeURIComponent(sought.collection)}`
+      : ''}"
+    download>{sought.collection ? `Hand ${sought.collection} out` : 'Hand my own out'}</a
+  >
   <p class="ml-auto text-sm" role="status">
     {found?.data ? `${total} ${total === 1 ? 'drill' : 'drills'}` : ''}
   </p>

@@ -82,6 +82,7 @@
           onclick={() => draft.redo()}>Redo</button
         >
       {/if}
+      <a class="btn btn-sm" href="/api/out/game/{id}.json" download>Hand out</a>
       <button class="btn btn-sm" onclick={() => duplicate(client, id)}
         >{builtIn ? 'Duplicate to change it' : 'Duplicate'}</button
       >

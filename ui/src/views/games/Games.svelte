@@ -30,7 +30,7 @@
 <div class="flex flex-wrap items-center gap-3">
   <h1>Games</h1>
   <Rooms here="games" />
-  <span class="ml-auto flex gap-2"><NewResults /></span>
+  <span class="ml-auto flex gap-2"><a class="btn btn-sm" href="#/documents">Bring in</a><NewResults /></span>
   <span class="join">
     <select class="select select-sm join-item w-auto" aria-label="Court of a new game" bind:value={court}>
       {#each courts.data ?? [] as each (each.id)}<option value={each.id}>{each.name}</option>{/each}

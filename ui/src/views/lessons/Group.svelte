@@ -6,7 +6,7 @@
   import { lasting } from '../../lib/words'
   import FaultFields from './FaultFields.svelte'
   import type { Planner } from './planner.svelte'
-  import StudentPicker from './StudentPicker.svelte'
+  import StudentPicker from '../../lib/StudentPicker.svelte'
 
   interface Props {
     planner: Planner

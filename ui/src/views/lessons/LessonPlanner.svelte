@@ -135,6 +135,7 @@
       onclick={(event) => void planner.leave(event, `/lessons/${id}/sheet`)}>Run sheet</a
     >
     <Copies {id} date={draft.document.date} before={() => draft.flush()} />
+    <a class="btn btn-sm" href="/api/out/lesson/{id}.zip" download>Hand out</a>
     <button class="btn btn-sm" onclick={() => archive(true)}>Archive</button>
     <a
       class="btn btn-sm btn-primary"

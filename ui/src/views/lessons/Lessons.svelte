@@ -9,7 +9,7 @@
   import { keepUnsent, unsent } from '../../lib/unsent'
   import Coming from './Coming.svelte'
   import Past from './Past.svelte'
-  import StudentPicker from './StudentPicker.svelte'
+  import StudentPicker from '../../lib/StudentPicker.svelte'
   import Week from './Week.svelte'
 
   const client = useQueryClient()
@@ -79,6 +79,7 @@
         ></span
       >{/if}</a
   >
+  <a class="btn" href="#/documents">Bring in</a>
   <button class="btn btn-primary" onclick={begin}>Plan a lesson</button>
 </div>
 

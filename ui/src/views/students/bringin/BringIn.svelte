@@ -4,10 +4,10 @@
   import { describe } from '../../../lib/api/client'
   import { keys, renew } from '../../../lib/data'
   import { notices } from '../../../lib/notice.svelte'
+  import TakeFile from '../../../lib/TakeFile.svelte'
   import Tabs from '../../../lib/Tabs.svelte'
   import AttendanceTable from './AttendanceTable.svelte'
   import { BringIn, inWords, type About } from './bringin.svelte'
-  import Source from './Source.svelte'
   import StudentsTable from './StudentsTable.svelte'
   import { takeBack } from './takeback'
 
@@ -60,7 +60,13 @@
       with columns headed Name, Date, Came. Lessons that were given with Hodometer are known already.
     </p>
   {/if}
-  <Source read={(file) => arrival.read(file)} />
+  <TakeFile
+    label="A file: .csv, .xlsx, or text"
+    accept=".csv,.tsv,.txt,.xlsx,.xlsm,text/csv,text/plain"
+    paste="Or cells, copied in a spreadsheet and pasted here"
+    act="Read these cells"
+    read={(file) => arrival.read(file)}
+  />
 {:else if arrival.about === 'students'}
   <StudentsTable {arrival} {busy} {refusal} onbringin={bringIn} />
 {:else}

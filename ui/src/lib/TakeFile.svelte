@@ -1,10 +1,16 @@
 <script lang="ts">
-  import { describe, Refusal } from '../../../lib/api/client'
+  import { describe, Refusal } from './api/client'
 
   interface Props {
+    /** What the file is, and what endings it has. */
+    label: string
+    accept: string
+    /** What can be pasted instead, and what reads it. */
+    paste: string
+    act: string
     read: (file: Blob) => Promise<void>
   }
-  let { read }: Props = $props()
+  let { label, accept, paste, act, read }: Props = $props()
   const id = $props.id()
   let wrong = $state('')
   let reading = $state(false)
@@ -30,8 +36,8 @@
     void take(event.dataTransfer?.files[0])
   }
 
-  /** Cells that are pasted anywhere on the page are a table. */
-  function paste(event: ClipboardEvent) {
+  /** What is pasted anywhere on the page is taken. */
+  function pastedAnywhere(event: ClipboardEvent) {
     if (event.target instanceof HTMLElement && event.target.closest('input, textarea')) return
     const text = event.clipboardData?.getData('text/plain')
     const file = event.clipboardData?.files[0]
@@ -39,24 +45,24 @@
   }
 </script>
 
-<svelte:window onpaste={paste} />
+<svelte:window onpaste={pastedAnywhere} />
 
 <div
   class="sheet drop mt-4"
   class:over
   role="group"
-  aria-label="The table"
+  aria-label="What to bring in"
   ondragover={(event) => (event.preventDefault(), (over = true))}
   ondragleave={() => (over = false)}
   ondrop={dropped}
 >
   <div>
-    <label class="font-medium" for="{id}-file">A file: .csv, .xlsx, or text</label>
+    <label class="font-medium" for="{id}-file">{label}</label>
     <input
       id="{id}-file"
       class="file-input mt-1 w-full max-w-md"
       type="file"
-      accept=".csv,.tsv,.txt,.xlsx,.xlsm,text/csv,text/plain"
+      {accept}
       disabled={reading}
       onchange={async (event) => {
         const input = event.currentTarget
@@ -69,13 +75,13 @@
     </p>
   </div>
   <div>
-    <label class="font-medium" for="{id}-paste">Or cells, copied in a spreadsheet and pasted here</label>
+    <label class="font-medium" for="{id}-paste">{paste}</label>
     <textarea id="{id}-paste" class="textarea mt-1 w-full max-w-md" rows="2" bind:value={pasted}></textarea>
     <p>
       <button
         class="btn btn-sm mt-1"
         disabled={!pasted.trim() || reading}
-        onclick={() => void take(new Blob([pasted]))}>Read these cells</button
+        onclick={() => void take(new Blob([pasted]))}>{act}</button
       >
     </p>
   </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Student } from '../../lib/api/client'
+  import type { Student } from './api/client'
 
   interface Props {
     students: Student[]
