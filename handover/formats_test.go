@@ -3,6 +3,7 @@ package handover_test
 import (
 	"os"
 	"regexp"
+	"strings"
 	"testing"
 	"time"
 
@@ -10,7 +11,12 @@ import (
 
 	"hodometer/calendar"
 	"hodometer/core/booking"
+	"hodometer/core/court"
+	"hodometer/core/exchange"
+	"hodometer/core/game"
 	"hodometer/core/roster"
+	"hodometer/core/shorthand"
+	"hodometer/handover"
 	"hodometer/sheets"
 )
 
@@ -24,6 +30,26 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 	for _, example := range regexp.MustCompile("(?s)```(\\w+) (\\w+)\n(.*?)```").FindAllStringSubmatch(string(text), -1) {
 		kind := example[1] + " " + example[2]
 		seen[kind]++
+		if kind == "json document" {
+			opened, err := handover.Open([]byte(example[3]))
+			require.NoError(t, err)
+			require.NoError(t, opened[0].Err)
+			require.Equal(t, exchange.Game, opened[0].Piece.Hodometer)
+			var d game.Document
+			require.NoError(t, exchange.Strict(opened[0].Piece.Document, &d))
+			require.NoError(t, d.Check())
+			continue
+		}
+		if kind == "text line" {
+			_, line, _ := strings.Cut(example[3], " | ")
+			name, line, _ := strings.Cut(line, " | ")
+			require.Equal(t, "Corner", name)
+			on, err := court.Find("tennis")
+			require.NoError(t, err)
+			_, _, _, err = shorthand.Read(strings.TrimSpace(line), on)
+			require.NoError(t, err)
+			continue
+		}
 		if kind == "ics bookings" {
 			got, err := calendar.Read([]byte(example[3]), today, today.AddDate(0, 1, 0), time.UTC, func(text string) []string { return booking.Named(text, here) })
 			require.NoError(t, err)
@@ -53,5 +79,5 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			t.Errorf("nothing reads the example of %q", kind)
 		}
 	}
-	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1}, seen)
+	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1, "json document": 1, "text line": 1}, seen)
 }

@@ -66,3 +66,16 @@ export function merge<T>(
   }
   return { merged: part(base, mine, theirs, '') as T, conflicts }
 }
+
+/** differences lists where two documents mean something else, as finely as their parts go. */
+export function differences(mine: unknown, theirs: unknown, path = ''): Conflict[] {
+  if (same(mine, theirs)) return []
+  const at = (key: string | number) => (path ? `${path}.${key}` : `${key}`)
+  if (isFields(mine) && isFields(theirs))
+    return [...new Set([...Object.keys(mine), ...Object.keys(theirs)])].flatMap((key) =>
+      differences(mine[key], theirs[key], at(key)),
+    )
+  if (Array.isArray(mine) && Array.isArray(theirs) && mine.length === theirs.length)
+    return mine.flatMap((each, i) => differences(each, theirs[i], at(i)))
+  return [{ path, mine, theirs }]
+}

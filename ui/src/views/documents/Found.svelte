@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Coming, Looked } from '../../lib/api/client'
-  import { merge } from '../../lib/drafts/merge'
+  import { differences } from '../../lib/drafts/merge'
   import { inWords, shortly } from '../../lib/fields'
 
   interface Props {
@@ -14,7 +14,8 @@
   const mine = $derived<object | undefined>(
     document.mine ? (document.mine.drill ?? document.mine.game ?? document.mine.lesson) : undefined,
   )
-  const conflicts = $derived(mine ? merge<object>({}, mine, theirs).conflicts : [])
+  const conflicts = $derived(mine ? differences(mine, theirs) : [])
+  const some = 12
   const is = { drill: 'Drill', game: 'Game', lesson: 'Lesson' }
 </script>
 
@@ -68,7 +69,7 @@
           ><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">In the file</th></tr></thead
         >
         <tbody>
-          {#each conflicts as conflict (conflict.path)}
+          {#each conflicts.slice(0, some) as conflict (conflict.path)}
             <tr>
               <th scope="row">{inWords(conflict.path)}</th>
               <td>{shortly(conflict.mine)}</td>
@@ -77,6 +78,7 @@
           {/each}
         </tbody>
       </table>
+      {#if conflicts.length > some}<p class="hint text-sm">And {conflicts.length - some} more.</p>{/if}
     </div>
   {/if}
 </section>

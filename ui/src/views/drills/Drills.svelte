@@ -71,9 +71,9 @@
 <div class="flex flex-wrap items-center gap-3">
   <h1>Drills</h1>
   <NewDrill sport={sought.sport ?? ''} primary onmade={(made) => push(`/drills/${made.id}`)} />
-  <a class="btn" href="#/documents">Bring in</a>
+  <a class="btn btn-sm" href="#/documents">Bring in</a>
   <a
-    class="btn"
+    class="btn btn-sm"
     href="/api/out/collection.zip{sought.collection
       ? `?collection=${encodeURIComponent(sought.collection)}`
       : ''}"
