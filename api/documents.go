@@ -7,6 +7,7 @@ import (
 	"errors"
 	"fmt"
 	"net/http"
+	"path"
 	"slices"
 	"strings"
 
@@ -15,6 +16,7 @@ import (
 	"github.com/santhosh-tekuri/jsonschema/v6"
 
 	"hodometer/access"
+	"hodometer/core/coach"
 	"hodometer/core/court"
 	"hodometer/core/drill"
 	"hodometer/core/exchange"
@@ -22,8 +24,10 @@ import (
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/library"
+	"hodometer/core/report"
 	"hodometer/core/shorthand"
 	"hodometer/handover"
+	"hodometer/picture"
 	"hodometer/store"
 )
 
@@ -499,6 +503,9 @@ func (s *server) documentOut(c *echo.Context) error {
 	ctx, id := c.Request().Context(), strings.TrimSuffix(c.Param("file"), ".json")
 	kind := exchange.Kind(c.Param("kind"))
 	id, zipped := strings.CutSuffix(id, ".zip")
+	if ending := path.Ext(id); ending == ".svg" || ending == ".png" {
+		return s.courtOut(c, kind, strings.TrimSuffix(id, ending), ending)
+	}
 	if kind.Current() == 0 || checkID(id) != nil {
 		return echo.ErrNotFound
 	}
@@ -534,8 +541,49 @@ func (s *server) documentOut(c *echo.Context) error {
 	return s.handOut(c, name+".zip", "application/zip", data)
 }
 
+// pixels is how wide a picture of a court is.
+const pixels = 1000
+
+// courtOut hands out the court of a drill, or of a game, as a picture.
+func (s *server) courtOut(c *echo.Context, kind exchange.Kind, id, ending string) error {
+	ctx := c.Request().Context()
+	if checkID(id) != nil || kind == exchange.Lesson {
+		return echo.ErrNotFound
+	}
+	passed, _, err := s.mine(ctx, kind, id)
+	if err != nil {
+		return err
+	}
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return err
+	}
+	name, drawn, err := passed.drawn(settings)
+	if err != nil {
+		return err
+	}
+	if ending == ".svg" {
+		return s.handOut(c, handover.FileName(name)+ending, "image/svg+xml", picture.SVG(name, drawn))
+	}
+	data, err := picture.PNG(drawn, pixels)
+	if err != nil {
+		return err
+	}
+	return s.handOut(c, handover.FileName(name)+ending, "image/png", data)
+}
+
+// drawn is what a document is called, and what is drawn of it.
+func (p Passed) drawn(settings coach.Settings) (string, report.Report, error) {
+	if p.Drill != nil {
+		r, err := report.Of(*p.Drill, 1, settings)
+		return p.Drill.Name, r, err
+	}
+	on, err := report.OfGame(*p.Game, settings)
+	return p.Game.Name, on.Report(), err
+}
+
 // aboutCollections explains a collection to whoever opens it without Hodometer.
-const aboutCollections = `Drills, games and lessons from Hodometer, each a JSON document.
+const aboutCollections = `Drills, games and lessons from Hodometer, each a JSON document, and its court as a picture (SVG).
 
 Hodometer brings them in under Drills > Bring in: choose this .zip, or one of its files. What is built into Hodometer is not in here: it is there
 already. docs/formats.md, which comes with Hodometer, says what is in each.
@@ -552,21 +600,29 @@ func (s *server) ownOnes(ctx context.Context, drills, games []string) ([]handove
 		return nil, err
 	}
 	files := []handover.Packed{{Name: "README.txt", Data: []byte(aboutCollections)}}
-	add := func(kind exchange.Kind, id, name string, document any) error {
-		text, err := exchange.Write(kind, id, document)
-		files = append(files, handover.Packed{Name: fmt.Sprintf("%s (%s) %s.json", handover.FileName(name), kind, id[len(id)-6:]), Data: text})
+	settings, _, err := s.store.Settings(ctx)
+	if err != nil {
+		return nil, err
+	}
+	add := func(kind exchange.Kind, id, name string, document Passed) error {
+		text, err := exchange.Write(kind, id, document.document())
+		file := fmt.Sprintf("%s (%s) %s", handover.FileName(name), kind, id[len(id)-6:])
+		files = append(files, handover.Packed{Name: file + ".json", Data: text})
+		if _, drawn, err := document.drawn(settings); err == nil { // one that makes no sense any more has no picture
+			files = append(files, handover.Packed{Name: file + ".svg", Data: picture.SVG(name, drawn)})
+		}
 		return err
 	}
 	for _, id := range drills {
 		if r, is := own[id]; is {
-			if err := add(exchange.Drill, id, r.Document.Name, r.Document); err != nil {
+			if err := add(exchange.Drill, id, r.Document.Name, Passed{Drill: &r.Document}); err != nil {
 				return nil, err
 			}
 		}
 	}
 	for _, id := range games {
 		if r, is := played[id]; is {
-			if err := add(exchange.Game, id, r.Document.Name, r.Document); err != nil {
+			if err := add(exchange.Game, id, r.Document.Name, Passed{Game: &r.Document}); err != nil {
 				return nil, err
 			}
 		}

@@ -51,7 +51,9 @@ func TestWhatGoesOutComesInTheSame(t *testing.T) {
 		require.Len(t, looked, 1)
 		require.Empty(t, looked[0].Wrong)
 		require.Equal(t, api.SameThere, looked[0].There)
+		require.Contains(t, c.out(kind+"/"+id+".svg"), "<title>")
 	}
+	require.True(t, strings.HasPrefix(c.out("drill/"+library.All()[0].ID+".png"), "\x89PNG"))
 	for _, d := range library.All() {
 		check("drill", d.ID, drills)
 	}

@@ -3,30 +3,11 @@ package paper
 import (
 	"strings"
 	"testing"
-	"unicode/utf8"
 
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/runsheet"
 )
-
-func TestWhatTheFontsDoNotHaveIsReplacedVisibly(t *testing.T) {
-	for text, want := range map[string]string{
-		"Grüße, Łódź – six": "Grüße, Łódź – six",
-		"Six 🎾":             "Six ?",
-		"👩🏽‍🏫 Ada":          "?? Ada",
-		"a\tb\nc":           "a b\nc",
-		"中\ufe0f":           "?",
-		"\x00":              "?",
-	} {
-		require.Equal(t, want, printable(text), "%q", text)
-	}
-	for r := range rune(utf8.MaxRune + 1) {
-		for _, out := range printable(string(r)) {
-			require.Truef(t, out == '\n' || known(out), "%U becomes %U", r, out)
-		}
-	}
-}
 
 func TestACardSaysHowMuchMoreIsOnTheSheet(t *testing.T) {
 	section := runsheet.Section{}

@@ -2,7 +2,6 @@
 package paper
 
 import (
-	_ "embed" // the fonts
 	"fmt"
 	"io"
 	"time"
@@ -12,6 +11,7 @@ import (
 	"hodometer/core/report"
 	"hodometer/core/runsheet"
 	"hodometer/core/schedule"
+	"hodometer/picture"
 )
 
 // Size is a size of paper.
@@ -36,15 +36,6 @@ type Content struct {
 	Schedule schedule.Timetable
 	Drills   []Drawn // in the order of the lesson
 }
-
-//go:embed fonts/SourceSans3-Regular.ttf
-var regular []byte
-
-//go:embed fonts/SourceSans3-SemiBold.ttf
-var semiBold []byte
-
-//go:embed fonts/BarlowCondensed-SemiBold.ttf
-var condensed []byte
 
 // The names under which the fonts are known.
 const (
@@ -95,13 +86,13 @@ func newSheet(c Content, size Size, scale float64) *sheet {
 		pdf.SetModificationDate(at)
 	}
 	pdf.SetCatalogSort(true)
-	pdf.SetTitle(printable(c.Sheet.Title+", "+c.Date), true)
+	pdf.SetTitle(picture.Printable(c.Sheet.Title+", "+c.Date), true)
 	pdf.SetLang("en")
 	pdf.SetMargins(s.margin, s.margin, s.margin)
 	pdf.SetAutoPageBreak(true, s.margin)
-	pdf.AddUTF8FontFromBytes(sans, "", regular)
-	pdf.AddUTF8FontFromBytes(sans, "B", semiBold)
-	pdf.AddUTF8FontFromBytes(metricBox, "", condensed)
+	pdf.AddUTF8FontFromBytes(sans, "", picture.Regular)
+	pdf.AddUTF8FontFromBytes(sans, "B", picture.SemiBold)
+	pdf.AddUTF8FontFromBytes(metricBox, "", picture.Condensed)
 	pdf.AddPage()
 	pdf.SetTextColor(0, 0, 0)
 	return s
@@ -119,20 +110,20 @@ func (s *sheet) font(family, style string, points float64) float64 {
 
 // CellFormat writes a line in a cell.
 func (s *sheet) CellFormat(width, height float64, phrase, border string, next int, align string, fill bool, link int, linked string) {
-	s.Fpdf.CellFormat(width, height, printable(phrase), border, next, align, fill, link, linked)
+	s.Fpdf.CellFormat(width, height, picture.Printable(phrase), border, next, align, fill, link, linked)
 }
 
 // MultiCell writes text over several lines.
 func (s *sheet) MultiCell(width, height float64, phrase, border, align string, fill bool) {
-	s.Fpdf.MultiCell(width, height, printable(phrase), border, align, fill)
+	s.Fpdf.MultiCell(width, height, picture.Printable(phrase), border, align, fill)
 }
 
 // Text writes text at a place.
-func (s *sheet) Text(x, y float64, phrase string) { s.Fpdf.Text(x, y, printable(phrase)) }
+func (s *sheet) Text(x, y float64, phrase string) { s.Fpdf.Text(x, y, picture.Printable(phrase)) }
 
 // GetStringWidth measures text.
 func (s *sheet) GetStringWidth(phrase string) float64 {
-	return s.Fpdf.GetStringWidth(printable(phrase))
+	return s.Fpdf.GetStringWidth(picture.Printable(phrase))
 }
 
 // text writes text from a place on, within a width, and leaves the pen below it.

@@ -40,7 +40,7 @@ func BringUp(ctx context.Context, p exchange.Piece) (text []byte, err error) {
 		revision = "version"
 	}
 	table := string(p.Hodometer)
-	if _, err := db.ExecContext(ctx, "INSERT INTO "+table+" (id, "+revision+", document) VALUES ('it', 1, ?)", string(p.Document)); err != nil {
+	if _, err := db.ExecContext(ctx, "INSERT INTO "+table+" (id, "+revision+", document) VALUES ('it', 1, ?)", string(p.Document)); err != nil { //nolint:gosec // the kinds are constants
 		return nil, err
 	}
 	if _, err := provider.Up(ctx); err != nil {
@@ -64,7 +64,7 @@ type Brought struct {
 func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 	return s.in(ctx, func(tx *sql.Tx) error {
 		for _, b := range all {
-			statement, args, failed := "INSERT INTO "+string(b.Kind)+" (id, revision, document) VALUES (?, 1, ?) ON CONFLICT DO NOTHING", []any{b.ID, string(b.Text)}, ErrTaken
+			statement, args, failed := "INSERT INTO "+string(b.Kind)+" (id, revision, document) VALUES (?, 1, ?) ON CONFLICT DO NOTHING", []any{b.ID, string(b.Text)}, ErrTaken //nolint:gosec // the kinds are constants
 			if b.Revision > 0 {
 				statement = "UPDATE " + string(b.Kind) + " SET document = ?, revision = revision + 1, archived = 0 WHERE id = ? AND revision = ?"
 				args, failed = []any{string(b.Text), b.ID, b.Revision}, ErrStale

@@ -56,7 +56,7 @@ func notices(ctx context.Context, root string) ([]byte, error) {
 			return nil, err
 		}
 	}
-	fonts, err := filepath.Glob(filepath.Join(root, "paper/fonts/*-LICENSE.txt"))
+	fonts, err := filepath.Glob(filepath.Join(root, "picture/fonts/*-LICENSE.txt"))
 	if err != nil {
 		return nil, err
 	}

@@ -39,7 +39,11 @@
   <div class="modal-box">
     <h2 id="pass-title">Hand {name} out</h2>
     <p class="hint text-sm">It is brought in under Drills, Bring in, on any machine with Hodometer.</p>
-    <p class="mt-3"><a class="btn" href="/api/out/drill/{id}.json" download>As a file (.json)</a></p>
+    <p class="mt-3 flex flex-wrap gap-2">
+      <a class="btn" href="/api/out/drill/{id}.json" download>As a file (.json)</a>
+      <a class="btn" href="/api/out/drill/{id}.png" download>Its court as a picture (.png)</a>
+      <a class="btn" href="/api/out/drill/{id}.svg" download>and as a drawing (.svg)</a>
+    </p>
     {#if query.data}
       {@const code = query.data}
       <h3 class="mt-4 font-semibold">As a line, to be sent in a message</h3>

@@ -1,4 +1,4 @@
-package paper
+package picture
 
 import (
 	"strings"
@@ -14,7 +14,7 @@ const unknown = '?'
 // glyphs are the fonts that are shipped, opened once.
 var glyphs = sync.OnceValue(func() []*sfnt.Font {
 	var fonts []*sfnt.Font
-	for _, file := range [][]byte{regular, semiBold, condensed} {
+	for _, file := range [][]byte{Regular, SemiBold, Condensed} {
 		// The fonts are embedded; a test prints with each of them.
 		if font, err := sfnt.Parse(file); err == nil {
 			fonts = append(fonts, font)
@@ -38,9 +38,9 @@ func known(r rune) bool {
 	return true
 }
 
-// printable is a text that can be printed: what the fonts do not have becomes a question mark, and what only
+// Printable is a text that can be printed: what the fonts do not have becomes a question mark, and what only
 // varies or joins other characters is left out. Line ends stay.
-func printable(text string) string {
+func Printable(text string) string {
 	var out strings.Builder
 	for _, r := range text {
 		switch {
