@@ -1,7 +1,6 @@
 package api
 
 import (
-	"bytes"
 	"cmp"
 	"fmt"
 	"net/http"
@@ -45,25 +44,24 @@ func (s *server) tablesOut(c *echo.Context) error {
 	if wrong.Err() != nil {
 		return wrong
 	}
-	all, err := handover.Tables(ctx, s.store, span)
-	if err != nil {
-		return err
-	}
 	name := c.Param("file")
 	if name == "hodometer.xlsx" {
-		book, err := sheets.Workbook(all...)
+		book, err := handover.Workbook(ctx, s.store, span)
 		if err != nil {
 			return err
 		}
 		return s.handOut(c, fmt.Sprintf("hodometer %s to %s.xlsx", span.From, span.To), workbookType, book)
 	}
+	all, err := handover.Tables(ctx, s.store, span)
+	if err != nil {
+		return err
+	}
 	for _, sheet := range all {
 		if file, is := strings.CutSuffix(name, ".csv"); is && file == handover.File(sheet) {
-			var out bytes.Buffer
-			if err := sheets.WriteCSV(&out, sheet); err != nil {
-				return err
-			}
-			return s.handOut(c, fmt.Sprintf("%s %s to %s.csv", file, span.From, span.To), csvType, out.Bytes())
+			// Written as it is read: twenty years of counts are hundreds of megabytes.
+			fileHead(c, fmt.Sprintf("%s %s to %s.csv", file, span.From, span.To))
+			c.Response().Header().Set("Content-Type", csvType)
+			return sheets.WriteCSV(c.Response(), sheet)
 		}
 	}
 	return echo.ErrNotFound
@@ -71,7 +69,12 @@ func (s *server) tablesOut(c *echo.Context) error {
 
 // handOut answers with a file to be kept.
 func (s *server) handOut(c *echo.Context, name, media string, data []byte) error {
+	fileHead(c, name)
+	return c.Blob(http.StatusOK, media, data)
+}
+
+// fileHead says of an answer that it is a file to be kept.
+func fileHead(c *echo.Context, name string) {
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
 	c.Response().Header().Set("Cache-Control", "no-store")
-	return c.Blob(http.StatusOK, media, data)
 }

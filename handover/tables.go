@@ -3,10 +3,10 @@ package handover
 
 import (
 	"context"
+	"fmt"
 	"strings"
 	"time"
 
-	"hodometer/core/lesson"
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/sheets"
@@ -15,6 +15,28 @@ import (
 
 // Span is what tables are about: from one day to another, both included, and one student, or all where that is empty.
 type Span struct{ From, To, Student string }
+
+// MostCounts is how many counts go into a workbook; more are handed out as .csv only.
+const MostCounts = 200_000
+
+// Workbook is the tables of a span as an .xlsx.
+func Workbook(ctx context.Context, from *store.Store, span Span) ([]byte, error) {
+	all, err := Tables(ctx, from, span)
+	if err != nil {
+		return nil, err
+	}
+	n, err := from.CountedBetween(ctx, span.Student, span.From, span.To)
+	if err != nil {
+		return nil, err
+	}
+	if counts := &all[len(all)-1]; n > MostCounts {
+		counts.Columns = counts.Columns[:1]
+		counts.Rows = func(give func(...any) error) error {
+			return give(fmt.Sprintf("There are %d, too many for a workbook: take counts.csv, or a shorter span.", n))
+		}
+	}
+	return sheets.Workbook(all...)
+}
 
 // Tables are the tables of a span: students, attendance, results, counts. Their rows are read as they are written.
 func Tables(ctx context.Context, from *store.Store, span Span) ([]sheets.Sheet, error) {
@@ -109,13 +131,13 @@ func (w writer) results() sheets.Sheet {
 			{Title: "Goal"}, {Title: "How far along", About: "The goal, in words"}, {Title: "Goal met", About: "yes or no"},
 		},
 		Rows: func(give func(...any) error) error {
-			return w.from.AttemptsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, d lesson.Document) error {
+			return w.from.AttemptsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, o store.Occasion) error {
 				var fastest any
 				if a.Fastest > 0 {
 					fastest = a.Fastest
 				}
 				return give(
-					w.name(a.Student), d.Date, d.Title, a.Name, a.Measure.Number, string(a.Stroke), string(a.Rung), string(a.Measure.What),
+					w.name(a.Student), o.Date, o.Title, a.Name, a.Measure.Number, string(a.Stroke), string(a.Rung), string(a.Measure.What),
 					a.Made, a.Balls, a.Best, a.Net, a.Long, a.Wide, a.Right, a.Wrong, a.Longest, fastest, a.Measure.Goals.String(), a.Standing.Sentence, a.Standing.Met,
 				)
 			})
@@ -134,11 +156,7 @@ func (w writer) counts() sheets.Sheet {
 			{Title: "Landing x", About: "Metres to the right of the middle of the court"}, {Title: "Landing y", About: "Metres from the middle of the court towards the far end"},
 		},
 		Rows: func(give func(...any) error) error {
-			return w.from.AttemptsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, d lesson.Document) error {
-				entries, err := w.from.Standing(w.ctx, a)
-				if err != nil {
-					return err
-				}
+			return w.from.CountsBetween(w.ctx, w.span.Student, w.span.From, w.span.To, func(a store.Attempt, o store.Occasion, entries []tally.Entry) error {
 				for _, e := range entries {
 					made, of, seconds := parts(e)
 					var x, y any
@@ -146,7 +164,7 @@ func (w writer) counts() sheets.Sheet {
 						x, y = e.Landing.X, e.Landing.Y
 					}
 					at := e.At.Local().Format(time.DateTime)
-					if err := give(w.name(a.Student), at, d.Title, a.Name, a.Measure.Number, string(e.Kind), made, of, seconds, string(e.Miss), string(e.Choice), e.Fault, x, y); err != nil {
+					if err := give(w.name(a.Student), at, o.Title, a.Name, a.Measure.Number, string(e.Kind), made, of, seconds, string(e.Miss), string(e.Choice), e.Fault, x, y); err != nil {
 						return err
 					}
 				}

@@ -4,13 +4,11 @@ import (
 	"context"
 	"database/sql"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/feed"
-	"hodometer/core/lesson"
 	"hodometer/core/score"
 	"hodometer/core/tally"
 	"hodometer/core/underway"
@@ -39,13 +37,17 @@ func (s *Store) AttemptsOfStudent(ctx context.Context, studentID string) ([]Atte
 }
 
 func attempts(ctx context.Context, db querier, where string, args ...any) ([]Attempt, error) {
-	return collect(ctx, db, scanAttempt, `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
+	return collect(ctx, db, scanAttempt, selectAttempts(where), args...)
+}
+
+func selectAttempts(where string) string {
+	return `SELECT lesson, block, student, drill, name, stroke, rung, measure.document, aim, at,
 		made, balls, streak, best, at_least, "right", wrong, taps, landed, last, zones, rallies, longest, tries, fastest, net, long, wide, outcome, have, along,
 		CASE WHEN measure.document ->> '$.goals[0].kind' = 'together' THEN
 			(SELECT sum(other.made) FROM attempt AS other WHERE other.lesson = attempt.lesson AND other.block = attempt.block AND other.number = attempt.number)
 		ELSE 0 END,
 		(SELECT nullif(json_group_array(json_object('fault', fault.text, 'times', times) ORDER BY fault.text), '[]') FROM faulted JOIN fault ON fault.key = faulted.fault WHERE faulted.attempt = attempt.key)
-		FROM attempt JOIN measure ON measure.key = attempt.measure WHERE `+where+` ORDER BY at, attempt.key`, args...)
+		FROM attempt JOIN measure ON measure.key = attempt.measure WHERE ` + where + ` ORDER BY at, attempt.key`
 }
 
 func scanAttempt(rows *sql.Rows) (Attempt, error) {
@@ -152,27 +154,28 @@ func (s *Store) Landings(ctx context.Context, studentID, drillID string, measure
 	return list, nil
 }
 
+// Occasion is when and in what something was counted.
+type Occasion struct{ Lesson, Date, Title string }
+
 // AttemptsBetween calls give for each attempt from one day to another, both included, by the days of their lessons, the oldest lesson first; of one
 // student, or of all where it is empty.
-func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, lesson.Document) error) error {
-	lessons, err := collect(ctx, s.read, func(rows *sql.Rows) (id string, err error) {
-		return id, rows.Scan(&id)
-	}, `SELECT id FROM lesson WHERE date BETWEEN ?2 AND ?3 AND EXISTS (SELECT 1 FROM attempt WHERE attempt.lesson = lesson.id AND (?1 = '' OR attempt.student = ?1))
-		ORDER BY date, json_extract(document, '$.start'), id`, studentID, from, to)
+func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, Occasion) error) error {
+	occasions, err := s.occasions(ctx, studentID, from, to)
 	if err != nil {
 		return err
 	}
-	for _, id := range lessons {
-		record, err := s.Lessons.Get(ctx, id)
-		if err != nil && !errors.Is(err, ErrUnreadable) {
-			return err
-		}
-		all, err := attempts(ctx, s.read, "lesson = ?1 AND (?2 = '' OR student = ?2)", id, studentID)
+	of, done, err := s.prepared(ctx, selectAttempts("lesson = ?1 AND (?2 = '' OR student = ?2)"))
+	if err != nil {
+		return err
+	}
+	defer done()
+	for _, o := range occasions {
+		all, err := collect(ctx, of, scanAttempt, "", o.Lesson, studentID)
 		if err != nil {
 			return err
 		}
 		for _, a := range all {
-			if err := give(a, record.Document); err != nil {
+			if err := give(a, o); err != nil {
 				return err
 			}
 		}
@@ -180,12 +183,63 @@ func (s *Store) AttemptsBetween(ctx context.Context, studentID, from, to string,
 	return nil
 }
 
-// Standing returns what was counted of an attempt and not taken back, from all devices, in order.
-func (s *Store) Standing(ctx context.Context, a Attempt) ([]tally.Entry, error) {
-	runs, err := balls(ctx, s.read, "run.attempt IN (SELECT key FROM attempt WHERE lesson = ? AND block = ? AND student = ? AND number = ?)", a.Lesson, a.Block, a.Student, a.Measure.Number)
-	devices := make([][]tally.Entry, len(runs))
-	for i, run := range runs {
-		devices[i] = run.entries
+// CountsBetween calls give for what was counted of each of these attempts and not taken back, from all devices, in order.
+func (s *Store) CountsBetween(ctx context.Context, studentID, from, to string, give func(Attempt, Occasion, []tally.Entry) error) error {
+	const those = "lesson = ?1 AND (?2 = '' OR student = ?2)"
+	of, done, err := s.prepared(ctx, selectBalls("run.attempt IN (SELECT key FROM attempt WHERE "+those+")"))
+	if err != nil {
+		return err
 	}
-	return tally.InOrder(devices...), err
+	defer done()
+	keys, doneToo, err := s.prepared(ctx, "SELECT key, block, student, number FROM attempt WHERE "+those)
+	if err != nil {
+		return err
+	}
+	defer doneToo()
+	type attempted struct {
+		block, student string
+		number         int
+	}
+	lesson, devices, key := "", map[int64][][]tally.Entry{}, map[attempted]int64{}
+	return s.AttemptsBetween(ctx, studentID, from, to, func(a Attempt, o Occasion) error {
+		if o.Lesson != lesson {
+			runs, err := readBalls(ctx, s.read, of, "", o.Lesson, studentID)
+			if err != nil {
+				return err
+			}
+			lesson = o.Lesson
+			clear(devices)
+			for _, run := range runs {
+				devices[run.attempt] = append(devices[run.attempt], run.entries)
+			}
+			clear(key)
+			err = each(ctx, keys, func(rows *sql.Rows) error {
+				var one attempted
+				var number int64
+				err := rows.Scan(&number, &one.block, &one.student, &one.number)
+				key[one] = number
+				return err
+			}, "", o.Lesson, studentID)
+			if err != nil {
+				return err
+			}
+		}
+		return give(a, o, tally.InOrder(devices[key[attempted{a.Block, a.Student, a.Measure.Number}]]...))
+	})
+}
+
+// CountedBetween is how many balls and all else were counted in a span.
+func (s *Store) CountedBetween(ctx context.Context, studentID, from, to string) (n int, err error) {
+	err = s.read.QueryRowContext(ctx, `SELECT coalesce(sum(taps), 0) FROM attempt JOIN lesson ON lesson.id = attempt.lesson
+		WHERE date BETWEEN ?2 AND ?3 AND (?1 = '' OR student = ?1)`, studentID, from, to).Scan(&n)
+	return n, err
+}
+
+// occasions are the lessons of a span in which something was counted, the oldest first.
+func (s *Store) occasions(ctx context.Context, studentID, from, to string) ([]Occasion, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (o Occasion, err error) {
+		return o, rows.Scan(&o.Lesson, &o.Date, &o.Title)
+	}, `SELECT id, date, coalesce(document ->> '$.title', '') FROM lesson
+		WHERE date BETWEEN ?2 AND ?3 AND EXISTS (SELECT 1 FROM attempt WHERE attempt.lesson = lesson.id AND (?1 = '' OR attempt.student = ?1))
+		ORDER BY date, document ->> '$.start', id`, studentID, from, to)
 }

@@ -131,8 +131,19 @@ type counted struct {
 
 // balls reads the balls of runs, each run's in order, and the runs in an order that does not depend on which came first.
 func balls(ctx context.Context, db querier, where string, args ...any) ([]counted, error) {
+	return readBalls(ctx, db, db, selectBalls(where), args...)
+}
+
+func selectBalls(where string) string {
+	return `SELECT run.key, run.id, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
+		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
+		WHERE ` + where + ` ORDER BY run.attempt, run.id, ball.key`
+}
+
+// readBalls reads the balls of a query; faults are named from db.
+func readBalls(ctx context.Context, db, from querier, query string, args ...any) ([]counted, error) {
 	var runs []counted
-	err := each(ctx, db, func(rows *sql.Rows) error {
+	err := each(ctx, from, func(rows *sql.Rows) error {
 		var run, attempt, at int64
 		var id string
 		var kind int
@@ -176,9 +187,7 @@ func balls(ctx context.Context, db querier, where string, args ...any) ([]counte
 		last := &runs[len(runs)-1]
 		last.entries = append(last.entries, e)
 		return nil
-	}, `SELECT run.key, run.id, run.attempt, ball.key - run.key * 131072, run.at + ball.at, ball.kind, ball.choice, ball.made, ball."of", ball.x, ball.y, zone.bounds
-		FROM run JOIN ball ON ball.key BETWEEN run.key * 131072 AND run.key * 131072 + 131071 LEFT JOIN zone ON zone.key = ball.zone
-		WHERE `+where+` ORDER BY run.attempt, run.id, ball.key`, args...)
+	}, query, args...)
 	if err == nil {
 		err = name(ctx, db, runs)
 	}

@@ -135,6 +135,22 @@ type querier interface {
 	QueryContext(ctx context.Context, query string, args ...any) (*sql.Rows, error)
 }
 
+// prepared is a query that is asked many times: asked with whatever text, it is that one. What is returned with it ends it.
+func (s *Store) prepared(ctx context.Context, query string) (querier, func(), error) {
+	statement, err := s.read.PrepareContext(ctx, query)
+	if err != nil {
+		return nil, nil, err
+	}
+	return preparedQuery{statement}, func() { _ = statement.Close() }, nil
+}
+
+type preparedQuery struct{ statement *sql.Stmt }
+
+// QueryContext asks the query that was prepared.
+func (p preparedQuery) QueryContext(ctx context.Context, _ string, args ...any) (*sql.Rows, error) {
+	return p.statement.QueryContext(ctx, args...)
+}
+
 // collect reads all rows of a query.
 func collect[T any](ctx context.Context, db querier, scan func(*sql.Rows) (T, error), query string, args ...any) ([]T, error) {
 	list := []T{}
