@@ -479,11 +479,7 @@ func (s *server) drillCode(ctx context.Context, p byID, _ None) (DrillCode, erro
 	if err != nil {
 		return DrillCode{}, err
 	}
-	document, err := json.Marshal(d.Document)
-	if err != nil {
-		return DrillCode{}, err
-	}
-	text, err := exchange.Code(exchange.Piece{Hodometer: exchange.Drill, ID: d.ID, Document: document})
+	text, err := codeOf(d.ID, d.Document)
 	if err != nil {
 		return DrillCode{}, err
 	}
@@ -498,13 +494,25 @@ func (s *server) drillCode(ctx context.Context, p byID, _ None) (DrillCode, erro
 	return DrillCode{Text: text, QR: rows, Line: line}, nil
 }
 
+// codeOf is a drill as the text of a code.
+func codeOf(id string, d drill.Document) (string, error) {
+	document, err := json.Marshal(d)
+	if err != nil {
+		return "", err
+	}
+	return exchange.Code(exchange.Piece{Hodometer: exchange.Drill, ID: id, Document: document})
+}
+
 // documentOut hands a drill, a game or a lesson out. A lesson goes with the drills and games of the coach's own that it plays, and without its people.
 func (s *server) documentOut(c *echo.Context) error {
 	ctx, id := c.Request().Context(), strings.TrimSuffix(c.Param("file"), ".json")
 	kind := exchange.Kind(c.Param("kind"))
 	id, zipped := strings.CutSuffix(id, ".zip")
-	if ending := path.Ext(id); ending == ".svg" || ending == ".png" {
+	switch ending := path.Ext(id); ending {
+	case ".svg", ".png":
 		return s.courtOut(c, kind, strings.TrimSuffix(id, ending), ending)
+	case ".pdf":
+		return s.cardOut(c, kind, strings.TrimSuffix(id, ending))
 	}
 	if kind.Current() == 0 || checkID(id) != nil {
 		return echo.ErrNotFound
@@ -637,23 +645,13 @@ func (s *server) collectionOut(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	name := "Drills and games"
-	var drills, games []string
-	if asked := c.QueryParam("collection"); asked != "" {
-		name = asked
-		for _, each := range settings.Collections {
-			if each.Name == asked {
-				drills = each.Drills
-			}
-		}
-	} else {
-		own, err := s.store.Drills.List(ctx, false)
-		if err != nil {
-			return err
-		}
-		for _, r := range own {
-			drills = append(drills, r.ID)
-		}
+	name, drills, err := s.collected(ctx, settings, c.QueryParam("collection"))
+	if err != nil {
+		return err
+	}
+	var games []string
+	if c.QueryParam("collection") == "" {
+		name = "Drills and games"
 		played, err := s.store.Games.List(ctx, false)
 		if err != nil {
 			return err

@@ -164,7 +164,7 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 	require.Contains(t, c.looked(`{"hodometer":"drill","id":"","document":{"version":0}}`)[0].Wrong[0], "never a drill of format 0")
 	document, err := json.Marshal(library.All()[0].Document)
 	require.NoError(t, err)
-	require.Contains(t, c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0], "there is no such field here")
+	require.Contains(t, c.looked(strings.Replace(string(document), `"name"`, `"title":"","name"`, 1))[0].Wrong[0], "there is no such field")
 }
 
 // Over the whole library: a drill as a line is read as the drill with that pattern, and as a code as the very same drill.

@@ -130,7 +130,11 @@ func nullability(p jsonschema.InterceptNullabilityParams) {
 
 // closeObject refuses fields that an object does not have.
 func closeObject(p jsonschema.InterceptSchemaParams) (bool, error) {
-	if p.Processed && p.Value.Kind() == reflect.Struct && p.Schema.Properties != nil {
+	of := p.Value.Type()
+	if of.Kind() == reflect.Pointer {
+		of = of.Elem() // what is first met behind a pointer is closed, too
+	}
+	if p.Processed && of.Kind() == reflect.Struct && p.Schema.Properties != nil {
 		p.Schema.AdditionalProperties = (&jsonschema.SchemaOrBool{}).WithTypeBoolean(false)
 	}
 	return false, nil

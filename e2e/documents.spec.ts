@@ -145,7 +145,7 @@ test('a drill goes to another machine by a line and by a code, from a picture an
 /** A film of one picture, as a camera gives it: uncompressed YUV4MPEG2. */
 function filmOf(png: Buffer): Buffer {
   const { data, width, height } = PNG.sync.read(png)
-  const [w, h] = [640, 480]
+  const [w, h] = [1280, 960]
   const luma = Buffer.alloc(w * h, 235)
   const scale = Math.min((w - 40) / width, (h - 40) / height)
   for (let y = 0; y < Math.floor(height * scale); y++)

@@ -40,7 +40,7 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 	s.CellFormat(width, line, s.short(d.Name, width), "", 1, "L", false, 0, "")
 	y += line + 0.5
 	s.SetDrawColor(0, 0, 0)
-	picture.Court(pen{s}, d.Report, picture.Point{X: x, Y: y}, width, high)
+	picture.Court(pen{s.page}, d.Report, picture.Point{X: x, Y: y}, width, high)
 	several := len(d.Report.Measures) > 1
 	s.SetXY(x, y+high+0.5)
 	for _, m := range d.Report.Measures {

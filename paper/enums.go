@@ -4,5 +4,5 @@ package paper
 
 // Enum lists the values in the order in which they are offered.
 func (Size) Enum() []any {
-	return []any{A4, A5}
+	return []any{A4, A5, A6}
 }

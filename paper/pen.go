@@ -6,8 +6,8 @@ import (
 	"hodometer/picture"
 )
 
-// pen draws on a sheet.
-type pen struct{ *sheet }
+// pen draws on paper.
+type pen struct{ *page }
 
 func (p pen) stroke(s picture.Stroke) {
 	p.SetLineWidth(s.Width)

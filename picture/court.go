@@ -35,6 +35,12 @@ func extent(r report.Report) (wide, tall float64) {
 	return wide, tall
 }
 
+// Height is how high the court of a drill is where it is so wide.
+func Height(r report.Report, width float64) float64 {
+	wide, tall := extent(r)
+	return width * tall / wide
+}
+
 // Court draws the court of a drill into a box, to scale: its lines, its targets, what stands there, and its balls in order.
 func Court(pen Pen, r report.Report, corner Point, width, high float64) {
 	wide, tall := extent(r)

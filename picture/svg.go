@@ -36,8 +36,7 @@ const edge = 3
 
 // heightOf is how high a picture is, in millimetres.
 func heightOf(r report.Report) float64 {
-	wide, tall := extent(r)
-	return (width-2*edge)*tall/wide + 2*edge
+	return Height(r, width-2*edge) + 2*edge
 }
 
 func number(x float64) string {

@@ -40,6 +40,7 @@
   $effect(() => {
     if (found?.data) before = { total: found.data.total }
   })
+  const collection = $derived(sought.collection ? `?collection=${encodeURIComponent(sought.collection)}` : '')
   const total = $derived(found?.data?.total ?? before?.total ?? 0)
   const drill = (i: number) => {
     const page = pages.indexOf(Math.floor(i / drillsAtOnce))
@@ -72,12 +73,11 @@
   <h1>Drills</h1>
   <NewDrill sport={sought.sport ?? ''} primary onmade={(made) => push(`/drills/${made.id}`)} />
   <a class="btn btn-sm" href="#/documents">Bring in</a>
-  <a
-    class="btn btn-sm"
-    href="/api/out/collection.zip{sought.collection
-      ? `?collection=${encodeURIComponent(sought.collection)}`
-      : ''}"
-    download>{sought.collection ? `Hand ${sought.collection} out` : 'Hand my own out'}</a
+  <a class="btn btn-sm" href="/api/out/collection.zip{collection}" download
+    >{sought.collection ? `Hand ${sought.collection} out` : 'Hand my own out'}</a
+  >
+  <a class="btn btn-sm" href="/api/out/book.pdf{collection}" download
+    >{sought.collection ? `Print ${sought.collection}` : 'Print my own'}</a
   >
   <p class="ml-auto text-sm" role="status">
     {found?.data ? `${total} ${total === 1 ? 'drill' : 'drills'}` : ''}

@@ -41,8 +41,10 @@
     <p class="hint text-sm">It is brought in under Drills, Bring in, on any machine with Hodometer.</p>
     <p class="mt-3 flex flex-wrap gap-2">
       <a class="btn" href="/api/out/drill/{id}.json" download>As a file (.json)</a>
-      <a class="btn" href="/api/out/drill/{id}.png" download>Its court as a picture (.png)</a>
-      <a class="btn" href="/api/out/drill/{id}.svg" download>and as a drawing (.svg)</a>
+      <a class="btn" href="/api/out/drill/{id}.pdf?paper=A5" download>As a card, A5 (.pdf)</a>
+      <a class="btn" href="/api/out/drill/{id}.pdf?paper=A6" download>As a card, A6 (.pdf)</a>
+      <a class="btn" href="/api/out/drill/{id}.png" download>Its court (.png)</a>
+      <a class="btn" href="/api/out/drill/{id}.svg" download>Its court (.svg)</a>
     </p>
     {#if query.data}
       {@const code = query.data}

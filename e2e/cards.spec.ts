@@ -1,0 +1,67 @@
+import jsQR from 'jsqr'
+import * as mupdf from 'mupdf'
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures'
+
+/** What is on a page of a PDF: its text, and its picture. */
+function pageOf(data: Buffer, number: number) {
+  const document = mupdf.Document.openDocument(data, 'application/pdf')
+  const page = document.loadPage(number)
+  const scale = 4
+  const pixels = page.toPixmap(mupdf.Matrix.scale(scale, scale), mupdf.ColorSpace.DeviceRGB, false)
+  const [width, height] = [pixels.getWidth(), pixels.getHeight()]
+  const rgba = new Uint8ClampedArray(4 * width * height)
+  const rgb = pixels.getPixels()
+  for (let i = 0; i < width * height; i++) {
+    for (let c = 0; c < 3; c++) rgba[4 * i + c] = rgb[3 * i + c] ?? 0
+    rgba[4 * i + 3] = 255
+  }
+  return {
+    pages: document.countPages(),
+    text: page.toStructuredText('').asText(),
+    code: jsQR(rgba, width, height)?.data,
+  }
+}
+
+async function printed(page: Page, name: string) {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name, exact: true }).click(),
+  ])
+  const chunks: Buffer[] = []
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer)
+  return { name: download.suggestedFilename(), data: Buffer.concat(chunks) }
+}
+
+test('a drill is printed as a card, whose code brings it back, and a collection as a book', async ({
+  demo,
+  page,
+}) => {
+  await page.goto(`${demo.url}/#/drills`)
+  await page.getByRole('link', { name: 'Last Stretch', exact: true }).click()
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  const small = await printed(page, 'As a card, A6 (.pdf)')
+  expect(small.name).toBe('Last Stretch A6.pdf')
+  const card = await printed(page, 'As a card, A5 (.pdf)')
+  const { pages, text, code } = pageOf(card.data, 0)
+  expect(pages).toBe(1)
+  expect(text).toContain('Last Stretch')
+  expect(text).toContain('25 made in all')
+  expect(code).toMatch(/^HODOMETER:DRILL1:/)
+  const looked = (await (
+    await fetch(`${demo.url}/api/documents/look`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/octet-stream' },
+      body: code ?? '',
+    })
+  ).json()) as { documents: { name: string; there: string }[] }
+  expect(looked.documents.map(({ name, there }) => [name, there])).toEqual([['Last Stretch', 'the same']])
+
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: 'Duplicate to change it' }).click()
+  await expect(page.getByRole('heading', { name: 'Last Stretch (my version)' })).toBeVisible()
+  await page.goto(`${demo.url}/#/drills`)
+  const book = await printed(page, 'Print my own')
+  expect(pageOf(book.data, 0).text).toContain('Last Stretch (my version)')
+  expect(pageOf(book.data, 1).text).toContain('25 made in all')
+})
