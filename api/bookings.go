@@ -1,0 +1,153 @@
+package api
+
+import (
+	"context"
+	"fmt"
+
+	"hodometer/core/booking"
+	"hodometer/core/editing"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/core/plan"
+	"hodometer/store"
+)
+
+// Booking is a booking from now on.
+type Booking struct {
+	booking.Booking
+	ID       string `json:"id" format:"uuid"`
+	Calendar string `json:"calendar" description:"Its name"`
+	Lesson   string `json:"lesson" description:"What it became; empty: nothing yet"`
+	Ignored  bool   `json:"ignored"`
+	Apart    string `json:"apart" description:"How the lesson differs from it, in words; empty where it does not"`
+}
+
+// Bookings are the bookings from today on.
+type Bookings struct {
+	Calendars []CalendarFrom `json:"calendars"`
+	Bookings  []Booking      `json:"bookings"`
+}
+
+// BookingChange is what a coach does with a booking.
+type BookingChange struct {
+	Students []string `json:"students,omitempty" maxItems:"12" description:"Who comes"`
+	Lesson   string   `json:"lesson,omitempty" format:"uuid" description:"What it became"`
+	Ignored  *bool    `json:"ignored,omitempty"`
+}
+
+func (s *server) bookings(ctx context.Context, _ None, _ None) (Bookings, error) {
+	calendars, err := s.store.Calendars(ctx)
+	if err != nil {
+		return Bookings{}, err
+	}
+	answer := Bookings{Calendars: make([]CalendarFrom, len(calendars)), Bookings: []Booking{}}
+	names := map[string]string{}
+	for i, c := range calendars {
+		answer.Calendars[i], names[c.ID] = asCalendar(c), c.Name
+	}
+	kept, err := s.store.Bookings(ctx, "", s.today())
+	if err != nil {
+		return Bookings{}, err
+	}
+	var ids []string
+	for _, k := range kept {
+		if k.Lesson != "" {
+			ids = append(ids, k.Lesson)
+		}
+	}
+	lessons, err := s.store.Lessons.Some(ctx, ids)
+	if err != nil {
+		return Bookings{}, err
+	}
+	for _, k := range kept {
+		b := Booking{Booking: k.Booking, ID: k.ID, Calendar: names[k.Calendar], Lesson: k.Lesson, Ignored: k.Ignored}
+		if record, is := lessons[k.Lesson]; is && !record.Archived {
+			b.Apart = apart(k.Booking, record.Document)
+		}
+		answer.Bookings = append(answer.Bookings, b)
+	}
+	return answer, nil
+}
+
+// apart says how a lesson differs from its booking; empty where it does not.
+func apart(b booking.Booking, d lesson.Document) string {
+	if b.Cancelled {
+		return "The booking was cancelled."
+	}
+	if b.Date == d.Date && b.Start == d.Start && b.Minutes == d.Minutes {
+		return ""
+	}
+	return fmt.Sprintf("The lesson is planned for %s, %s, %d min.", d.Date, d.Start, d.Minutes)
+}
+
+func (s *server) changeBooking(ctx context.Context, p byID, body BookingChange) (None, error) {
+	k, err := s.store.Booking(ctx, p.ID)
+	if err != nil {
+		return None{}, err
+	}
+	if body.Students != nil {
+		k.Students = body.Students
+	}
+	if body.Lesson != "" {
+		if _, err := s.store.Lessons.Get(ctx, body.Lesson); err != nil {
+			return None{}, err
+		}
+		k.Lesson = body.Lesson
+	}
+	if body.Ignored != nil {
+		k.Ignored = *body.Ignored
+	}
+	return None{}, s.store.KeepBooking(ctx, k)
+}
+
+// moveBooked moves a lesson to where its booking is by now, and fits its blocks to another length. Of a booking that was cancelled it archives the lesson.
+func (s *server) moveBooked(ctx context.Context, p byID, _ None) (plan.Lesson, error) {
+	k, err := s.store.Booking(ctx, p.ID)
+	if err != nil {
+		return plan.Lesson{}, err
+	}
+	record, err := s.store.Lessons.Get(ctx, k.Lesson)
+	if err != nil {
+		return plan.Lesson{}, err
+	}
+	begun, err := s.store.Begun(ctx, []string{record.ID})
+	if err != nil {
+		return plan.Lesson{}, err
+	}
+	if _, is := begun[record.ID]; is {
+		return plan.Lesson{}, invalid.Fields{{Path: "lesson", Message: "it was begun already"}}
+	}
+	if k.Cancelled {
+		record, err = s.store.Lessons.Archive(ctx, record.ID, true)
+	} else {
+		record, err = s.rebooked(ctx, record, k.Booking)
+	}
+	if err != nil {
+		return plan.Lesson{}, err
+	}
+	return s.lesson(ctx, record)
+}
+
+func (s *server) rebooked(ctx context.Context, record store.Record[lesson.Document], b booking.Booking) (store.Record[lesson.Document], error) {
+	d := record.Document
+	d.Date, d.Start = b.Date, b.Start
+	if d.Minutes != b.Minutes {
+		in, err := s.inputs(ctx, d)
+		if err != nil {
+			return record, err
+		}
+		ids, err := fresh(2)
+		if err != nil {
+			return record, err
+		}
+		edited, err := editing.Apply(ctx, d, editing.Edit{Kind: editing.SetBooking, Minutes: float64(b.Minutes)}, ids, in)
+		if err != nil {
+			return record, err
+		}
+		d = edited.Document
+	}
+	if err := d.Check(); err != nil {
+		return record, err
+	}
+	return s.store.Lessons.Replace(ctx, record.ID, record.Revision, d)
+}

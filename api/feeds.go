@@ -1,0 +1,135 @@
+package api
+
+import (
+	"context"
+	"crypto/rand"
+	"crypto/sha256"
+	"encoding/base32"
+	"encoding/hex"
+	"fmt"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/labstack/echo/v5"
+
+	"hodometer/calendar"
+	"hodometer/core/invalid"
+	"hodometer/core/lesson"
+	"hodometer/store"
+)
+
+// Feed is an address under which a calendar program reads the lessons.
+type Feed struct {
+	ID    string    `json:"id" format:"uuid"`
+	Name  string    `json:"name"`
+	Names bool      `json:"names" description:"It says titles, who comes and what is planned; else only that there is a lesson"`
+	At    time.Time `json:"at"`
+	Path  string    `json:"path,omitempty" description:"Where it is read on this machine; told once, when it is made"`
+}
+
+// FeedAsked is a feed that is to be made.
+type FeedAsked struct {
+	Name  string `json:"name" minLength:"1" maxLength:"60" description:"Which calendar program it is for"`
+	Names bool   `json:"names"`
+}
+
+const feedPath = "/calendar/"
+
+func (s *server) addFeed(ctx context.Context, _ None, body FeedAsked) (Feed, error) {
+	id, err := uuid.NewV7()
+	if err != nil {
+		return Feed{}, err
+	}
+	raw := make([]byte, 20)
+	_, _ = rand.Read(raw) // never fails, by its documentation
+	secret := strings.ToLower(base32.StdEncoding.EncodeToString(raw))
+	f := store.Feed{ID: id.String(), Name: body.Name, Names: body.Names, At: s.now()}
+	if err := s.store.AddFeed(ctx, f, hashed(secret)); err != nil {
+		return Feed{}, err
+	}
+	return Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At, Path: feedPath + secret + ".ics"}, nil
+}
+
+func hashed(secret string) string {
+	sum := sha256.Sum256([]byte(secret))
+	return hex.EncodeToString(sum[:])
+}
+
+// feed answers a calendar program that knows a secret. It needs nothing else.
+func (s *server) feed(c *echo.Context) error {
+	secret, is := strings.CutSuffix(c.Param("file"), ".ics")
+	if !is {
+		return echo.ErrNotFound
+	}
+	feed, err := s.store.FeedOf(c.Request().Context(), hashed(secret))
+	if err != nil {
+		return echo.ErrNotFound
+	}
+	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
+	return s.calendarOut(c, day(-feedBack), day(feedAhead), "", feed.Names, "inline")
+}
+
+// lessonsOut hands the lessons out as iCalendar: one, a week, or all.
+func (s *server) lessonsOut(c *echo.Context) error {
+	from, to := "2000-01-01", "2099-12-31"
+	if week := c.QueryParam("from"); week != "" {
+		at, err := time.Parse(time.DateOnly, week)
+		if err != nil {
+			return invalid.Fields{{Path: "from", Message: "write it as year-month-day, 2026-03-09"}}
+		}
+		from, to = week, at.AddDate(0, 0, 6).Format(time.DateOnly)
+	}
+	return s.calendarOut(c, from, to, c.QueryParam("lesson"), true, "attachment")
+}
+
+func (s *server) calendarOut(c *echo.Context, from, to, only string, names bool, disposition string) error {
+	ctx := c.Request().Context()
+	records, err := s.store.LessonsDated(ctx, from, to)
+	if err != nil {
+		return err
+	}
+	known, _, err := s.knownStudents(ctx)
+	if err != nil {
+		return err
+	}
+	called := map[string]string{}
+	for _, k := range known {
+		called[k.ID] = k.Profile.Name
+	}
+	var events []calendar.Event
+	for _, r := range records {
+		if only != "" && r.ID != only {
+			continue
+		}
+		d := r.Document
+		e := calendar.Event{ID: r.ID, Sequence: int(r.Revision - 1), Title: "Lesson", Date: d.Date, Start: d.Start, Minutes: d.Minutes, Cancelled: r.Archived}
+		if names {
+			e.Title, e.Description = d.Title, described(d, called)
+		}
+		events = append(events, e)
+	}
+	zone := s.now().Location()
+	if zone == time.Local {
+		zone = calendar.Home()
+	}
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("%s; filename=%q", disposition, "hodometer.ics"))
+	c.Response().Header().Set("Cache-Control", "no-store")
+	return c.Blob(http.StatusOK, "text/calendar; charset=utf-8", calendar.Write("Hodometer", events, zone, s.now()))
+}
+
+// described says who comes to a lesson and what is planned.
+func described(d lesson.Document, called map[string]string) string {
+	people := make([]string, 0, len(d.Students))
+	for _, id := range d.Students {
+		if name, known := called[id]; known {
+			people = append(people, name)
+		}
+	}
+	lines := []string{strings.Join(people, ", ")}
+	for _, b := range d.Blocks {
+		lines = append(lines, fmt.Sprintf("%g min  %s", b.Minutes, b.Title))
+	}
+	return strings.Join(lines, "\n")
+}
