@@ -122,6 +122,7 @@ func New(o Options) (Doors, error) {
 	e.GET(outPath+"lessons.ics", s.lessonsOut)
 	e.GET(outPath+"collection.zip", s.collectionOut)
 	e.GET(outPath+"book.pdf", s.bookOut)
+	e.GET(outPath+"counting/:file", s.countingOut)
 	e.GET(outPath+":kind/:file", s.documentOut)
 	e.GET(feedPath+":file", s.feed)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })

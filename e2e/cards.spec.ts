@@ -1,7 +1,7 @@
 import jsQR from 'jsqr'
 import * as mupdf from 'mupdf'
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures'
+import { expect, lessonOf, test } from './fixtures'
 
 /** What is on a page of a PDF: its text, and its picture. */
 function pageOf(data: Buffer, number: number) {
@@ -64,4 +64,22 @@ test('a drill is printed as a card, whose code brings it back, and a collection 
   const book = await printed(page, 'Print my own')
   expect(pageOf(book.data, 0).text).toContain('Last Stretch (my version)')
   expect(pageOf(book.data, 1).text).toContain('25 made in all')
+})
+
+test('counting sheets are printed, a page for each player and each game, with nothing of others on it', async ({
+  demo,
+  page,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  await page.goto(`${demo.url}/#/lessons/${id}/sheet`)
+  const { data } = await printed(page, 'Counting sheets as PDF')
+  const { pages } = pageOf(data, 0)
+  const texts = Array.from({ length: pages }, (_, i) => pageOf(data, i).text)
+  const names = ['Noor', 'Ines', 'Bram', 'Wren', 'Callum', 'Ottilie']
+  const mine = (name: string) => texts.find((text) => text.startsWith(name)) ?? ''
+  for (const name of names) {
+    expect(mine(name)).toContain('Two and Away')
+    for (const other of names.filter((each) => each !== name)) expect(mine(name)).not.toContain(other)
+  }
+  expect(texts.at(-1)).toContain('Two against two')
 })

@@ -69,8 +69,13 @@ export async function wholeLesson(phone: Phone, club: Club, now: string, way: Wa
 
   await skipTo('Ball warm-up')
   await expect(page.getByText(/Noor Haldane at the net/)).toBeVisible()
-  await page.clock.fastForward(61_000)
-  await expect(page.getByText(/Noor Haldane feeds from the back/)).toBeVisible() // they have swapped
+  // Rounds go by the minute, after walking over: in a while they have swapped.
+  const swapped = page.getByText(/Noor Haldane feeds from the back/)
+  for (let i = 0; i < 8 && !(await swapped.isVisible()); i++) {
+    await page.clock.fastForward(15_000)
+    await page.waitForTimeout(300)
+  }
+  await expect(swapped).toBeVisible()
   await page.getByRole('button', { name: 'Hold' }).click()
   await expect(time()).toContainText('held')
   await page.getByRole('button', { name: 'Go on' }).click()

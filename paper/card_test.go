@@ -49,3 +49,20 @@ func TestEveryDrillIsACard(t *testing.T) {
 	var empty bytes.Buffer
 	require.NoError(t, paper.WriteBook(&empty, "Nothing", nil))
 }
+
+func TestCountingSheetsHaveAPageForEachPlayerAndGame(t *testing.T) {
+	c := paper.CountingSheets{Lesson: "Grüße", Date: "2026-03-10", Games: []paper.Scoring{{Title: "Tie-break", Players: []string{"Ada", strings.Repeat("Ben", 40)}}}}
+	for _, name := range []string{"Ada", "Ben"} {
+		c.Players = append(c.Players, paper.Counting{Player: name, Parts: []paper.Counted{
+			{Title: "Corner", Goal: "10 made in all", Unit: "balls", Turns: 4, Turn: 6}, {Title: "Rallies", Goal: "20 strokes", Unit: "rallies", Turns: 3}, {Title: "Long", Goal: "100", Unit: "balls", Turns: 90, Turn: 90},
+		}})
+	}
+	write := func(c paper.CountingSheets) []byte {
+		var out bytes.Buffer
+		require.NoError(t, paper.WriteCounting(&out, c))
+		return out.Bytes()
+	}
+	require.GreaterOrEqual(t, bytes.Count(write(c), []byte("/Type /Page\n")), 3)
+	require.Equal(t, write(c), write(c))
+	require.Equal(t, 1, bytes.Count(write(paper.CountingSheets{Lesson: "Talk"}), []byte("/Type /Page\n")))
+}

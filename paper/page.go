@@ -93,3 +93,12 @@ func (p *page) styled(x, width, points float64, style, phrase string) {
 	p.SetLeftMargin(left)
 	p.SetRightMargin(right)
 }
+
+// short cuts text so that it fits into a width.
+func (p *page) short(phrase string, width float64) string {
+	letters := []rune(phrase)
+	for len(letters) > 1 && p.GetStringWidth(string(letters)) > width {
+		letters = append(letters[:len(letters)-2], '…')
+	}
+	return string(letters)
+}

@@ -114,15 +114,6 @@ func (s *sheet) blocks(x, width float64) {
 	}
 }
 
-// short cuts text so that it fits into a width.
-func (s *sheet) short(phrase string, width float64) string {
-	letters := []rune(phrase)
-	for len(letters) > 1 && s.GetStringWidth(string(letters)) > width {
-		letters = append(letters[:len(letters)-2], '…')
-	}
-	return string(letters)
-}
-
 // lines are what is to be said and done in a block; on a card the first two that have a time, and how many more
 // there are.
 func (s *sheet) lines(section runsheet.Section) []string {

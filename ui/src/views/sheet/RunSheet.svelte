@@ -21,6 +21,7 @@
   <a class="btn btn-sm" href="/api/lessons/{lesson.id}/sheet.pdf?paper=A5" target="_blank" rel="noopener"
     >A5 card as PDF</a
   >
+  <a class="btn btn-sm" href="/api/out/counting/{lesson.id}.pdf" download>Counting sheets as PDF</a>
 </div>
 
 <article aria-labelledby="sheet-title">
