@@ -150,19 +150,23 @@ func (s *server) readCalendarFile(ctx context.Context, name string, text []byte)
 	if name == "" {
 		name = "Calendar"
 	}
+	return s.readAs(ctx, store.Calendar{Name: name}, func(c store.Calendar) bool { return c.Address == "" && c.Name == name }, text)
+}
+
+// readAs reads a calendar: the one that is there already, or a new one.
+func (s *server) readAs(ctx context.Context, from store.Calendar, same func(store.Calendar) bool, text []byte) (CalendarRead, error) {
 	all, err := s.store.Calendars(ctx)
 	if err != nil {
 		return CalendarRead{}, err
 	}
-	id, err := uuid.NewV7()
-	if err != nil {
-		return CalendarRead{}, err
-	}
-	from := store.Calendar{ID: id.String(), Name: name}
-	for _, c := range all {
-		if c.Address == "" && c.Name == name {
-			from.ID = c.ID
+	if i := slices.IndexFunc(all, same); i >= 0 {
+		from = all[i]
+	} else {
+		id, err := uuid.NewV7()
+		if err != nil {
+			return CalendarRead{}, err
 		}
+		from.ID = id.String()
 	}
 	read, err := s.readCalendar(ctx, from, text)
 	return read, noCalendar(err)
@@ -174,22 +178,7 @@ func (s *server) connectCalendar(ctx context.Context, address string) (CalendarR
 	if err != nil {
 		return CalendarRead{}, invalid.Fields{{Path: "address", Message: err.Error()}}
 	}
-	all, err := s.store.Calendars(ctx)
-	if err != nil {
-		return CalendarRead{}, err
-	}
-	id, err := uuid.NewV7()
-	if err != nil {
-		return CalendarRead{}, err
-	}
-	from := store.Calendar{ID: id.String(), Name: address, Address: address}
-	for _, c := range all {
-		if c.Address == address {
-			from = c
-		}
-	}
-	read, err := s.readCalendar(ctx, from, text)
-	return read, noCalendar(err)
+	return s.readAs(ctx, store.Calendar{Name: address, Address: address}, func(c store.Calendar) bool { return c.Address == address }, text)
 }
 
 func (s *server) readAgain(ctx context.Context, id string) (CalendarRead, error) {

@@ -2,7 +2,6 @@ package calendar
 
 import (
 	"bytes"
-	"errors"
 	"fmt"
 	"slices"
 	"strconv"
@@ -13,6 +12,7 @@ import (
 	"github.com/teambition/rrule-go"
 
 	"hodometer/core/booking"
+	"hodometer/core/invalid"
 )
 
 // The largest calendar that is read.
@@ -25,14 +25,7 @@ const (
 )
 
 // ErrUnreadable says that a file is no calendar that can be read here. What is one says why, in a coach's words.
-var ErrUnreadable = errors.New("this is no calendar that can be read")
-
-type reason string
-
-func (r reason) Error() string { return string(r) }
-
-// Is says that every reason is an ErrUnreadable.
-func (reason) Is(target error) bool { return target == ErrUnreadable }
+var ErrUnreadable = invalid.ErrUnreadable
 
 // Calendar is a calendar that was read.
 type Calendar struct {
@@ -47,20 +40,20 @@ func Read(data []byte, from, to time.Time, home *time.Location, named func(text 
 	defer func() {
 		// The reader of calendars was not made for files that are damaged on purpose.
 		if recover() != nil {
-			read, err = Calendar{}, reason("this calendar is damaged")
+			read, err = Calendar{}, invalid.Unreadable("this calendar is damaged")
 		}
 	}()
 	if len(data) > MaxBytes {
-		return Calendar{}, reason(fmt.Sprintf("this calendar is larger than %d MB", MaxBytes>>20))
+		return Calendar{}, invalid.Unreadable("this calendar is larger than %d MB", MaxBytes>>20)
 	}
 	data = bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf")))
 	whole := hasEdge(data, bytes.HasPrefix, "BEGIN:VCALENDAR") && hasEdge(data, bytes.HasSuffix, "END:VCALENDAR")
 	parsed, parseErr := ics.ParseCalendar(bytes.NewReader(data))
 	if parseErr != nil || !whole {
-		return Calendar{}, reason("this is no calendar: an .ics file begins with BEGIN:VCALENDAR and is complete")
+		return Calendar{}, invalid.Unreadable("this is no calendar: an .ics file begins with BEGIN:VCALENDAR and is complete")
 	}
 	if len(parsed.Events()) > maxEntries {
-		return Calendar{}, reason(fmt.Sprintf("this calendar has more than %d entries", maxEntries))
+		return Calendar{}, invalid.Unreadable("this calendar has more than %d entries", maxEntries)
 	}
 	r := reader{from: from, to: to, home: home, named: named, zones: zonesOf(parsed)}
 	for _, property := range parsed.CalendarProperties {
@@ -76,7 +69,7 @@ func Read(data []byte, from, to time.Time, home *time.Location, named func(text 
 		return strings.Compare(a.Date+a.Start+a.UID+a.Instance, b.Date+b.Start+b.UID+b.Instance)
 	})
 	if len(r.out.Bookings) > MaxBookings {
-		return Calendar{}, reason(fmt.Sprintf("this calendar has more than %d bookings from %s to %s", MaxBookings, from.Format(time.DateOnly), to.Format(time.DateOnly)))
+		return Calendar{}, invalid.Unreadable("this calendar has more than %d bookings from %s to %s", MaxBookings, from.Format(time.DateOnly), to.Format(time.DateOnly))
 	}
 	return r.out, nil
 }

@@ -109,6 +109,7 @@ test('a drill goes to another machine by a line and by a code, from a picture an
   await page.getByLabel('Or the text of a document, or a line').fill(line)
   await page.getByRole('button', { name: 'Read this text' }).click()
   await page.getByRole('button', { name: 'Bring in', exact: true }).click()
+  await expect(page.getByText('1 drill came in.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Coin in the Corner' })).toBeVisible()
   await expect(page.getByText('built in')).toHaveCount(0)
 

@@ -3,14 +3,13 @@ package handover
 import (
 	"archive/zip"
 	"bytes"
-	"errors"
-	"fmt"
 	"io"
 	"path"
 	"strings"
 	"time"
 
 	"hodometer/core/exchange"
+	"hodometer/core/invalid"
 )
 
 // The largest collection that is opened.
@@ -21,15 +20,7 @@ const (
 )
 
 // ErrUnreadable says that a file has no documents in it that can be read. What is one says why, in a coach's words.
-var ErrUnreadable = errors.New("there is no document in it that can be read")
-
-// reason is why a file cannot be read.
-type reason string
-
-func (r reason) Error() string { return string(r) }
-
-// Is says that every reason is an ErrUnreadable.
-func (reason) Is(target error) bool { return target == ErrUnreadable }
+var ErrUnreadable = invalid.ErrUnreadable
 
 // Packed is a file in a collection.
 type Packed struct {
@@ -75,13 +66,13 @@ func Open(data []byte) ([]Opened, error) {
 		}
 		piece, err := read(text)
 		if err != nil {
-			return nil, reason(err.Error())
+			return nil, invalid.Unreadable("%s", err)
 		}
 		return []Opened{{Piece: piece}}, nil
 	}
 	archive, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
 	if err != nil {
-		return nil, reason("this .zip is damaged")
+		return nil, invalid.Unreadable("this .zip is damaged")
 	}
 	var found []Opened
 	left := int64(maxUnpacked)
@@ -90,7 +81,7 @@ func Open(data []byte) ([]Opened, error) {
 			continue
 		}
 		if len(found) == maxPieces {
-			return nil, reason(fmt.Sprintf("there are more than %d documents in it", maxPieces))
+			return nil, invalid.Unreadable("there are more than %d documents in it", maxPieces)
 		}
 		text, err := unpack(file, min(left, maxPiece))
 		if err != nil {
@@ -102,7 +93,7 @@ func Open(data []byte) ([]Opened, error) {
 		found = append(found, one)
 	}
 	if len(found) == 0 {
-		return nil, reason("there is no document in this .zip")
+		return nil, invalid.Unreadable("there is no document in this .zip")
 	}
 	return found, nil
 }
@@ -110,15 +101,15 @@ func Open(data []byte) ([]Opened, error) {
 func unpack(file *zip.File, most int64) ([]byte, error) {
 	content, err := file.Open()
 	if err != nil {
-		return nil, reason("this .zip is damaged")
+		return nil, invalid.Unreadable("this .zip is damaged")
 	}
 	defer func() { _ = content.Close() }()
 	text, err := io.ReadAll(io.LimitReader(content, most+1))
 	switch {
 	case int64(len(text)) > most:
-		return nil, reason("what is in this .zip is too large")
+		return nil, invalid.Unreadable("what is in this .zip is too large")
 	case err != nil:
-		return nil, reason("this .zip is damaged")
+		return nil, invalid.Unreadable("this .zip is damaged")
 	}
 	return text, nil
 }

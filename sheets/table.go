@@ -4,10 +4,10 @@ package sheets
 
 import (
 	"bytes"
-	"errors"
-	"fmt"
 	"strings"
 	"unicode/utf8"
+
+	"hodometer/core/invalid"
 )
 
 // The largest table that is read.
@@ -25,29 +25,19 @@ type Table struct {
 }
 
 // ErrUnreadable says that a file is no table that can be read here, or too large a one. What is one says why, in a coach's words.
-var ErrUnreadable = errors.New("this is no table that can be read")
-
-// reason is why a file cannot be read.
-type reason string
-
-func (r reason) Error() string { return string(r) }
-
-// Is says that every reason is an ErrUnreadable.
-func (reason) Is(target error) bool { return target == ErrUnreadable }
-
-func unreadable(format string, args ...any) error { return reason(fmt.Sprintf(format, args...)) }
+var ErrUnreadable = invalid.ErrUnreadable
 
 // Read reads a table from a file, or from cells that were pasted. Its error is an ErrUnreadable.
 func Read(data []byte) (Table, error) {
 	switch {
 	case len(data) > MaxBytes:
-		return Table{}, unreadable("this file is larger than %d MB", MaxBytes>>20)
+		return Table{}, invalid.Unreadable("this file is larger than %d MB", MaxBytes>>20)
 	case bytes.HasPrefix(data, []byte("PK\x03\x04")):
 		return readWorkbook(data)
 	case bytes.HasPrefix(data, []byte("\xd0\xcf\x11\xe0")):
-		return Table{}, unreadable("this workbook is in the old format: save it as .xlsx or .csv")
+		return Table{}, invalid.Unreadable("this workbook is in the old format: save it as .xlsx or .csv")
 	case bytes.HasPrefix(data, []byte("%PDF")):
-		return Table{}, unreadable("this is a PDF: save the table as .xlsx or .csv")
+		return Table{}, invalid.Unreadable("this is a PDF: save the table as .xlsx or .csv")
 	default:
 		return readText(data)
 	}
@@ -71,14 +61,14 @@ func trimmed(rows [][]string) [][]string {
 // checkRow says what is wrong with the size of a row; number is 1 for the first one.
 func checkRow(number int, row []string) error {
 	if number > MaxRows {
-		return unreadable("this table has more than %d rows", MaxRows)
+		return invalid.Unreadable("this table has more than %d rows", MaxRows)
 	}
 	if len(row) > MaxColumns {
-		return unreadable("row %d has more than %d cells", number, MaxColumns)
+		return invalid.Unreadable("row %d has more than %d cells", number, MaxColumns)
 	}
 	for i, cell := range row {
 		if len(cell) > MaxCell && utf8.RuneCountInString(cell) > MaxCell {
-			return unreadable("row %d, cell %d: more than %d characters", number, i+1, MaxCell)
+			return invalid.Unreadable("row %d, cell %d: more than %d characters", number, i+1, MaxCell)
 		}
 	}
 	return nil

@@ -11,6 +11,8 @@ import (
 	"unicode/utf8"
 
 	"golang.org/x/text/encoding/charmap"
+
+	"hodometer/core/invalid"
 )
 
 // separators are what stands between cells, the likelier first where two divide a table as well.
@@ -26,7 +28,7 @@ func readText(data []byte) (Table, error) {
 		return Table{}, err
 	}
 	if strings.TrimSpace(text) == "" {
-		return Table{}, unreadable("there is nothing in it")
+		return Table{}, invalid.Unreadable("there is nothing in it")
 	}
 	mark, text := declared(text)
 	said := "cells"
@@ -58,14 +60,14 @@ func decode(data []byte) (text, encoding string, err error) {
 		return wide(data, binary.LittleEndian), "UTF-16", nil
 	}
 	if bytes.IndexByte(data, 0) >= 0 {
-		return "", "", unreadable("this is no text and no workbook: save the table as .xlsx or .csv")
+		return "", "", invalid.Unreadable("this is no text and no workbook: save the table as .xlsx or .csv")
 	}
 	if utf8.Valid(data) {
 		return string(data), "UTF-8", nil
 	}
 	decoded, err := charmap.Windows1252.NewDecoder().Bytes(data)
 	if err != nil {
-		return "", "", unreadable("this text is in an encoding that is not known here: save it as UTF-8")
+		return "", "", invalid.Unreadable("this text is in an encoding that is not known here: save it as UTF-8")
 	}
 	return string(decoded), "Windows-1252", nil
 }
@@ -126,7 +128,7 @@ func reading(text string, mark rune) *csv.Reader {
 // cells divides a text into rows and cells. Empty lines are rows without cells, so that the numbers of rows are those that a coach sees.
 func cells(text string, mark rune) ([][]string, error) {
 	if n := unclosed(text, mark); n > 0 {
-		return nil, unreadable("row %d: a quotation mark is opened there and not closed", n)
+		return nil, invalid.Unreadable("row %d: a quotation mark is opened there and not closed", n)
 	}
 	reader := reading(text, mark)
 	var rows [][]string
@@ -137,7 +139,7 @@ func cells(text string, mark rune) ([][]string, error) {
 			return rows, nil
 		}
 		if err != nil {
-			return nil, unreadable("row %d cannot be read", len(rows)+1)
+			return nil, invalid.Unreadable("row %d cannot be read", len(rows)+1)
 		}
 		first, _ := reader.FieldPos(0)
 		for ; last+1 < first; last++ {

@@ -10,6 +10,8 @@ import (
 	"time"
 
 	"github.com/xuri/excelize/v2"
+
+	"hodometer/core/invalid"
 )
 
 // largestUnpacked is how large what is packed in a workbook may be: what a small file can swell to is bounded.
@@ -20,7 +22,7 @@ func readWorkbook(data []byte) (table Table, err error) {
 	defer func() {
 		// The reader of workbooks was not made for files that are damaged on purpose.
 		if recover() != nil {
-			table, err = Table{}, unreadable("this workbook is damaged")
+			table, err = Table{}, invalid.Unreadable("this workbook is damaged")
 		}
 	}()
 	book, openErr := excelize.OpenReader(bytes.NewReader(data), excelize.Options{
@@ -28,12 +30,12 @@ func readWorkbook(data []byte) (table Table, err error) {
 	})
 	if openErr != nil {
 		if strings.Contains(openErr.Error(), "unzip size exceeds") {
-			return Table{}, unreadable("this workbook is larger than %d MB when it is unpacked", largestUnpacked>>20)
+			return Table{}, invalid.Unreadable("this workbook is larger than %d MB when it is unpacked", largestUnpacked>>20)
 		}
 		if bytes.Contains(data, []byte("application/vnd.oasis.opendocument")) {
-			return Table{}, unreadable("this is an OpenDocument file: save the table as .xlsx or .csv")
+			return Table{}, invalid.Unreadable("this is an OpenDocument file: save the table as .xlsx or .csv")
 		}
-		return Table{}, unreadable("this workbook is damaged or has a password: save the table as .csv")
+		return Table{}, invalid.Unreadable("this workbook is damaged or has a password: save the table as .csv")
 	}
 	defer func() { _ = book.Close() }()
 	for _, name := range book.GetSheetList() {
@@ -45,13 +47,13 @@ func readWorkbook(data []byte) (table Table, err error) {
 			return Table{Rows: rows, As: "the sheet “" + name + "” of a workbook"}, nil
 		}
 	}
-	return Table{}, unreadable("there is nothing in this workbook")
+	return Table{}, invalid.Unreadable("there is nothing in this workbook")
 }
 
 func sheet(book *excelize.File, name string) ([][]string, error) {
 	read, err := book.Rows(name)
 	if err != nil {
-		return nil, unreadable("the sheet “%s” cannot be read", name)
+		return nil, invalid.Unreadable("the sheet “%s” cannot be read", name)
 	}
 	defer func() { _ = read.Close() }()
 	days := map[int]bool{}
@@ -61,7 +63,7 @@ func sheet(book *excelize.File, name string) ([][]string, error) {
 	for read.Next() {
 		cells, err := read.Columns()
 		if err != nil {
-			return nil, unreadable("row %d of the sheet “%s” cannot be read", len(rows)+1, name)
+			return nil, invalid.Unreadable("row %d of the sheet “%s” cannot be read", len(rows)+1, name)
 		}
 		rows = append(rows, cells)
 		if err := checkRow(len(rows), cells); err != nil {
@@ -72,7 +74,7 @@ func sheet(book *excelize.File, name string) ([][]string, error) {
 		}
 	}
 	if read.Error() != nil {
-		return nil, unreadable("the sheet “%s” cannot be read to its end", name)
+		return nil, invalid.Unreadable("the sheet “%s” cannot be read to its end", name)
 	}
 	return rows, nil
 }

@@ -1,6 +1,7 @@
 <script lang="ts" generics="T extends object">
+  import Differences from './Differences.svelte'
   import type { Draft } from './drafts/draft.svelte'
-  import { inWords, shortly } from './fields'
+  import { inWords } from './fields'
 
   interface Props {
     draft: Draft<T>
@@ -36,18 +37,7 @@
   <div class="trouble alert alert-warning alert-vertical sm:alert-horizontal mt-2 w-full" role="alert">
     <div>
       <p>{draft.detail} Your changes are still on this page. What differs:</p>
-      <table class="table-sm mt-1 table w-auto">
-        <thead><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">There</th></tr></thead>
-        <tbody>
-          {#each draft.conflicts as conflict (conflict.path)}
-            <tr>
-              <th scope="row">{inWords(conflict.path)}</th>
-              <td>{shortly(conflict.mine)}</td>
-              <td>{shortly(conflict.theirs)}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Differences list={draft.conflicts} mine="Here" theirs="There" />
     </div>
     <div class="flex flex-wrap gap-2">
       <button class="btn btn-sm" onclick={() => draft.settle('mine')}>Keep mine</button>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Coming, Looked } from '../../lib/api/client'
+  import Differences from '../../lib/Differences.svelte'
   import { differences } from '../../lib/drafts/merge'
-  import { inWords, shortly } from '../../lib/fields'
 
   interface Props {
     document: Looked
@@ -15,7 +15,6 @@
     document.mine ? (document.mine.drill ?? document.mine.game ?? document.mine.lesson) : undefined,
   )
   const conflicts = $derived(mine ? differences(mine, theirs) : [])
-  const some = 12
   const is = { drill: 'Drill', game: 'Game', lesson: 'Lesson' }
 </script>
 
@@ -64,21 +63,7 @@
   {#if conflicts.length}
     <p class="mt-1">You have another one of it. What differs:</p>
     <div class="overflow-x-auto">
-      <table class="table-sm mt-1 table w-auto">
-        <thead
-          ><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">In the file</th></tr></thead
-        >
-        <tbody>
-          {#each conflicts.slice(0, some) as conflict (conflict.path)}
-            <tr>
-              <th scope="row">{inWords(conflict.path)}</th>
-              <td>{shortly(conflict.mine)}</td>
-              <td>{shortly(conflict.theirs)}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-      {#if conflicts.length > some}<p class="hint text-sm">And {conflicts.length - some} more.</p>{/if}
+      <Differences list={conflicts} mine="Here" theirs="In the file" />
     </div>
   {/if}
 </section>

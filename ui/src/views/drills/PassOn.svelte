@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, describe } from '../../lib/api/client'
+  import { copy } from '../../lib/copy'
   import { keys } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
   import QRCode from '../../lib/QRCode.svelte'
 
   /** A drill is handed out as a file, as a line, or as a code. */
@@ -24,14 +24,6 @@
     shown = true
     dialog?.showModal()
   }
-  async function copy(text: string) {
-    try {
-      await navigator.clipboard.writeText(text)
-      notices.done('The line is copied.')
-    } catch {
-      notices.done('Select the line and copy it.')
-    }
-  }
 </script>
 
 <button class="btn btn-sm" onclick={open}>Hand out</button>
@@ -52,7 +44,7 @@
       {#if code.line}
         <p class="line mt-1"><code>{code.line}</code></p>
         <p class="mt-1 flex flex-wrap items-center gap-2">
-          <button class="btn btn-sm" onclick={() => copy(code.line)}>Copy the line</button>
+          <button class="btn btn-sm" onclick={() => copy(code.line, 'the line')}>Copy the line</button>
           <span class="hint text-sm">The pattern and what is aimed at; goals and words stay here.</span>
         </p>
       {:else}

@@ -12,6 +12,7 @@
   import { keys, renew } from '../../../lib/data'
   import { notices } from '../../../lib/notice.svelte'
   import TextField from '../../../lib/TextField.svelte'
+  import { moment } from '../../../lib/words'
 
   let { calendars }: { calendars: CalendarFrom[] } = $props()
   const client = useQueryClient()
@@ -76,13 +77,6 @@
       notices.wrong(error)
     }
   }
-  const when = (at: string) =>
-    new Date(at).toLocaleString('en-GB', {
-      day: 'numeric',
-      month: 'long',
-      hour: '2-digit',
-      minute: '2-digit',
-    })
 </script>
 
 <section class="sheet" aria-labelledby="from">
@@ -92,7 +86,7 @@
       <li class="flex flex-wrap items-center gap-2">
         <span class="grow"
           >{calendar.name}<br /><span class="hint text-sm"
-            >read {when(calendar.at)}{calendar.address
+            >read {moment(calendar.at)}{calendar.address
               ? ', and every quarter of an hour'
               : ' from a file'}</span
           >

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, Refusal, describe } from '../../../lib/api/client'
+  import { copy } from '../../../lib/copy'
   import { keys, renew, week } from '../../../lib/data'
   import { notices } from '../../../lib/notice.svelte'
   import TextField from '../../../lib/TextField.svelte'
@@ -40,14 +41,6 @@
       notices.wrong(error)
     }
   }
-  const copy = async (text: string) => {
-    try {
-      await navigator.clipboard.writeText(text)
-      notices.done('The address is copied.')
-    } catch {
-      notices.done('Select the address and copy it.')
-    }
-  }
 </script>
 
 <section class="sheet" aria-labelledby="out">
@@ -78,7 +71,9 @@
           {#if made?.id === feed.id}
             <p class="address">
               <code>{made.address}</code>
-              <button class="btn btn-sm" onclick={() => made && copy(made.address)}>Copy</button>
+              <button class="btn btn-sm" onclick={() => made && copy(made.address, 'the address')}
+                >Copy</button
+              >
               <span class="hint text-sm">It is shown this once.</span>
             </p>
           {/if}

@@ -4,6 +4,7 @@
   import { keys } from '../../../lib/data'
   import { inWords } from './bringin.svelte'
   import { takeBack } from './takeback'
+  import { moment } from '../../../lib/words'
 
   /** What came in of late, to be taken back. */
   const client = useQueryClient()
@@ -11,13 +12,6 @@
     queryKey: keys.arrivals,
     queryFn: () => answer(api.GET('/api/arrivals')),
   }))
-  const when = (at: string) =>
-    new Date(at).toLocaleString('en-GB', {
-      day: 'numeric',
-      month: 'long',
-      hour: '2-digit',
-      minute: '2-digit',
-    })
 </script>
 
 {#if query.data?.length}
@@ -26,9 +20,9 @@
     <ul class="mt-2 flex flex-col gap-2">
       {#each query.data as arrived (arrived.id)}
         <li class="flex flex-wrap items-center gap-3">
-          <span>{when(arrived.at)}: {inWords(arrived)}.</span>
+          <span>{moment(arrived.at)}: {inWords(arrived)}.</span>
           <button class="btn btn-sm" onclick={() => takeBack(client, arrived.id)}
-            >Take back<span class="sr-only"> {when(arrived.at)}</span></button
+            >Take back<span class="sr-only"> {moment(arrived.at)}</span></button
           >
         </li>
       {/each}
