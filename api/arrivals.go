@@ -3,7 +3,6 @@ package api
 import (
 	"context"
 	"errors"
-	"fmt"
 	"net/http"
 	"time"
 
@@ -45,16 +44,16 @@ func (s *server) arrivalRoutes() []Route {
 		route("POST", "/api/arrivals/students/look", "lookAtStudents", "Read students out of a table, and bring nothing in", func(ctx context.Context, _ None, body roster.Asked) (roster.Reading, error) {
 			reading, _, err := s.readStudents(ctx, body)
 			return reading, err
-		}).large(),
+		}).forFiles(),
 		route("PUT", "/api/arrivals/:id/students", "bringInStudents", "Bring the students of a table in: all of them, or none", func(ctx context.Context, p byID, body roster.Asked) (Arrived, error) {
 			return s.bringInStudents(ctx, p.ID, body)
-		}).large(),
+		}).forFiles(),
 		route("POST", "/api/arrivals/attendance/look", "lookAtAttendance", "Read out of a table who was there, and bring nothing in", func(ctx context.Context, _ None, body roster.AttendanceAsked) (roster.AttendanceReading, error) {
 			return s.readAttendance(ctx, body)
-		}).large(),
+		}).forFiles(),
 		route("PUT", "/api/arrivals/:id/attendance", "bringInAttendance", "Bring in who was there: all of a table, or nothing", func(ctx context.Context, p byID, body roster.AttendanceAsked) (Arrived, error) {
 			return s.bringInAttendance(ctx, p.ID, body)
-		}).large(),
+		}).forFiles(),
 		route("GET", "/api/arrivals", "listArrivals", "What came in of late and can be taken back", func(ctx context.Context, _ None, _ None) ([]Arrived, error) {
 			list, err := s.store.Arrivals(ctx, s.now().Add(-arrivalsShown))
 			answers := make([]Arrived, len(list))
@@ -134,16 +133,8 @@ func (s *server) arrive(ctx context.Context, arrival store.Arrival) (Arrived, er
 	if err := s.store.Arrive(ctx, arrival); err != nil {
 		return Arrived{}, err
 	}
-	list, err := s.store.Arrivals(ctx, time.Time{})
-	if err != nil {
-		return Arrived{}, err
-	}
-	for _, a := range list {
-		if a.ID == arrival.ID {
-			return Arrived(a), nil
-		}
-	}
-	return Arrived{}, fmt.Errorf("what came in under %s: %w", arrival.ID, store.ErrNotFound)
+	arrived, err := s.store.Arrived(ctx, arrival.ID)
+	return Arrived(arrived), err
 }
 
 func (s *server) readAttendance(ctx context.Context, asked roster.AttendanceAsked) (roster.AttendanceReading, error) {

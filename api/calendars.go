@@ -92,8 +92,6 @@ func (s *server) calendarRoutes() []Route {
 
 func asCalendar(c store.Calendar) CalendarFrom { return CalendarFrom(c) }
 
-func (s *server) today() string { return s.now().Format(time.DateOnly) }
-
 // readCalendar reads a calendar's text, and keeps what it comes to.
 func (s *server) readCalendar(ctx context.Context, from store.Calendar, text []byte) (CalendarRead, error) {
 	known, _, err := s.knownStudents(ctx)

@@ -115,7 +115,7 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 	if err != nil {
 		return Diary{}, err
 	}
-	diary := Diary{Today: s.now().Format(time.DateOnly), Lessons: []LessonBrief{}, Unreadable: asUnreadable(StoredLesson, broken)}
+	diary := Diary{Today: s.today(), Lessons: []LessonBrief{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(records)
 	for i, record := range records {
 		d := record.Document

@@ -85,7 +85,7 @@ func (s *server) documentRoutes() []Route {
 			return s.lookAt(ctx, body)
 		}),
 		route("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
-		route("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).large(),
+		route("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).forFiles(),
 	}
 }
 

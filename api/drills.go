@@ -5,7 +5,6 @@ import (
 	"errors"
 	"net/http"
 	"slices"
-	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -181,7 +180,7 @@ func (s *server) drillRoutes() []Route {
 			return library.Begun(body.Court, body.At)
 		}),
 		route("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p byID, _ None) ([]Use, error) {
-			record, err := s.store.LessonsWith(ctx, p.ID, s.now().Format(time.DateOnly))
+			record, err := s.store.LessonsWith(ctx, p.ID, s.today())
 			uses := make([]Use, len(record))
 			for i, k := range record {
 				uses[i] = Use{ID: k.ID, Title: k.Document.Title, Date: k.Document.Date, Start: k.Document.Start}

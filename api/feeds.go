@@ -17,6 +17,7 @@ import (
 	"hodometer/calendar"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/student"
 	"hodometer/store"
 )
 
@@ -68,11 +69,22 @@ func (s *server) feed(c *echo.Context) error {
 		return echo.ErrNotFound
 	}
 	day := func(offset int) string { return s.now().AddDate(0, 0, offset).Format(time.DateOnly) }
-	return s.calendarOut(c, day(-feedBack), day(feedAhead), "", feed.Names, "inline")
+	records, err := s.store.LessonsDated(c.Request().Context(), day(-feedBack), day(feedAhead))
+	if err != nil {
+		return err
+	}
+	return s.calendarOut(c, records, feed.Names, "inline")
 }
 
 // lessonsOut hands the lessons out as iCalendar: one, a week, or all.
 func (s *server) lessonsOut(c *echo.Context) error {
+	if id := c.QueryParam("lesson"); id != "" {
+		record, err := s.store.Lessons.Get(c.Request().Context(), id)
+		if err != nil {
+			return err
+		}
+		return s.calendarOut(c, []store.Record[lesson.Document]{record}, true, "attachment")
+	}
 	from, to := "2000-01-01", "2099-12-31"
 	if week := c.QueryParam("from"); week != "" {
 		at, err := time.Parse(time.DateOnly, week)
@@ -81,32 +93,25 @@ func (s *server) lessonsOut(c *echo.Context) error {
 		}
 		from, to = week, at.AddDate(0, 0, 6).Format(time.DateOnly)
 	}
-	return s.calendarOut(c, from, to, c.QueryParam("lesson"), true, "attachment")
+	records, err := s.store.LessonsDated(c.Request().Context(), from, to)
+	if err != nil {
+		return err
+	}
+	return s.calendarOut(c, records, true, "attachment")
 }
 
-func (s *server) calendarOut(c *echo.Context, from, to, only string, names bool, disposition string) error {
-	ctx := c.Request().Context()
-	records, err := s.store.LessonsDated(ctx, from, to)
+// calendarOut answers with lessons as a calendar; names is whether it says what they are called, who comes and what is planned.
+func (s *server) calendarOut(c *echo.Context, records []store.Record[lesson.Document], names bool, disposition string) error {
+	_, students, err := s.knownStudents(c.Request().Context())
 	if err != nil {
 		return err
-	}
-	known, _, err := s.knownStudents(ctx)
-	if err != nil {
-		return err
-	}
-	called := map[string]string{}
-	for _, k := range known {
-		called[k.ID] = k.Profile.Name
 	}
 	var events []calendar.Event
 	for _, r := range records {
-		if only != "" && r.ID != only {
-			continue
-		}
 		d := r.Document
 		e := calendar.Event{ID: r.ID, Sequence: int(r.Revision - 1), Title: "Lesson", Date: d.Date, Start: d.Start, Minutes: d.Minutes, Cancelled: r.Archived}
 		if names {
-			e.Title, e.Description = d.Title, described(d, called)
+			e.Title, e.Description = d.Title, described(d, students)
 		}
 		events = append(events, e)
 	}
@@ -120,11 +125,11 @@ func (s *server) calendarOut(c *echo.Context, from, to, only string, names bool,
 }
 
 // described says who comes to a lesson and what is planned.
-func described(d lesson.Document, called map[string]string) string {
+func described(d lesson.Document, students map[string]store.Record[student.Profile]) string {
 	people := make([]string, 0, len(d.Students))
 	for _, id := range d.Students {
-		if name, known := called[id]; known {
-			people = append(people, name)
+		if record, known := students[id]; known {
+			people = append(people, record.Document.Name)
 		}
 	}
 	lines := []string{strings.Join(people, ", ")}

@@ -33,9 +33,9 @@ func describeFile(body *openapi31.RequestBody) {
 	body.WithRequired(true).WithContentItem("application/octet-stream", openapi31.MediaType{Schema: map[string]any{"type": "string", "format": "binary"}})
 }
 
-// large marks a line of the table whose body may be as large as a file.
-func (r Route) large() Route {
-	r.largest = largestFile
+// forFiles marks a line of the table whose body may be as large as a file.
+func (r Route) forFiles() Route {
+	r.large = true
 	return r
 }
 
@@ -43,7 +43,7 @@ func (r Route) large() Route {
 func limitBodies(table []Route) []echo.MiddlewareFunc {
 	large := map[string]bool{}
 	for _, r := range table {
-		large[r.Path] = large[r.Path] || r.largest > 0 || isFile(r.body)
+		large[r.Path] = large[r.Path] || r.large || isFile(r.body)
 	}
 	limit := func(bytes int64, mine func(path string) bool) echo.MiddlewareFunc {
 		return middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{

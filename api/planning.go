@@ -53,7 +53,7 @@ type LessonBegun struct {
 // begin makes a lesson to begin with: a block of every kind but drills.
 func (s *server) begin(ctx context.Context, _ None, body LessonBegun) (lesson.Document, error) {
 	d := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: body.Title, Date: cmp.Or(body.Date, s.now().Format(time.DateOnly)), Start: body.Start,
+		FormatVersion: lesson.FormatVersion, Title: body.Title, Date: cmp.Or(body.Date, s.today()), Start: body.Start,
 		Minutes: body.Minutes, Students: body.Students, Blocks: []lesson.Block{},
 	}
 	in, err := s.inputs(ctx, d)
@@ -308,5 +308,5 @@ func (s *server) paper(c *echo.Context) error {
 	name := fmt.Sprintf("%s %s %s.pdf", sheet.Lesson.Document.Date, strings.ReplaceAll(sheet.Lesson.Document.Start, ":", ""), size)
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("inline; filename=%q", name))
 	c.Response().Header().Set("Cache-Control", "no-store")
-	return c.Blob(http.StatusOK, "application/pdf", pdf.Bytes())
+	return c.Blob(http.StatusOK, pdfType, pdf.Bytes())
 }

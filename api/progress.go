@@ -105,7 +105,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	return Progress{
 		Roll: roll, Grown: grown,
 		Strokes: at.strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
-		Running: footwork.QuicknessOf(of.Document, s.now()), Today: s.now().Format(time.DateOnly),
+		Running: footwork.QuicknessOf(of.Document, s.now()), Today: s.today(),
 	}, nil
 }
 

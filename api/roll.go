@@ -31,7 +31,7 @@ type Attendance struct {
 func (s *server) attendance(ctx context.Context, studentID string) (Attendance, error) {
 	since := s.now().AddDate(-1, 0, 0).Format(time.DateOnly)
 	a := Attendance{Since: since, Each: []Attended{}}
-	err := s.store.Attended(ctx, studentID, since, s.now().Format(time.DateOnly), func(one store.Attended) error {
+	err := s.store.Attended(ctx, studentID, since, s.today(), func(one store.Attended) error {
 		a.Of++
 		if one.Came {
 			a.Came++

@@ -21,7 +21,7 @@ type Route struct {
 	Summary string
 
 	live                 bool // the answer is another one every time
-	largest              int  // how large its body may be; 0: as usual
+	large                bool // its body may be as large as a file
 	right                right
 	params, body, answer any // values of the shapes; nil for none
 	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)

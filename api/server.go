@@ -133,6 +133,9 @@ func New(o Options) (Doors, error) {
 	return s.doors(e, o.Hosts, stop), nil
 }
 
+// today is the day it is, year-month-day.
+func (s *server) today() string { return s.now().Format(time.DateOnly) }
+
 // limitTime stops work that nobody waits for any more.
 func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {

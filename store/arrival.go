@@ -95,7 +95,23 @@ func changeStudent(ctx context.Context, tx *sql.Tx, arrival string, changed Reco
 
 // Arrivals returns what came in since a moment and was not taken back, the newest first.
 func (s *Store) Arrivals(ctx context.Context, since time.Time) ([]Arrived, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (Arrived, error) {
+	return arrivals(ctx, s.read, "at >= ?", writeTime(since))
+}
+
+// Arrived returns what came in under an identifier and was not taken back. The error wraps ErrNotFound.
+func (s *Store) Arrived(ctx context.Context, id string) (Arrived, error) {
+	list, err := arrivals(ctx, s.read, "id = ?", id)
+	if err != nil {
+		return Arrived{}, err
+	}
+	if len(list) == 0 {
+		return Arrived{}, fmt.Errorf("what came in under %s: %w", id, ErrNotFound)
+	}
+	return list[0], nil
+}
+
+func arrivals(ctx context.Context, db querier, where string, args ...any) ([]Arrived, error) {
+	return collect(ctx, db, func(rows *sql.Rows) (Arrived, error) {
 		var a Arrived
 		var at string
 		if err := rows.Scan(&a.ID, &at, &a.Added, &a.Changed, &a.Presences); err != nil {
@@ -108,7 +124,7 @@ func (s *Store) Arrivals(ctx context.Context, since time.Time) ([]Arrived, error
 			(SELECT count(*) FROM arrived WHERE arrival = id AND before IS NULL),
 			(SELECT count(*) FROM arrived WHERE arrival = id AND before IS NOT NULL),
 			(SELECT count(*) FROM presence WHERE arrival = id)
-		FROM arrival WHERE at >= ? AND undone = 0 ORDER BY at DESC, id`, writeTime(since))
+		FROM arrival WHERE undone = 0 AND `+where+` ORDER BY at DESC, id`, args...)
 }
 
 // used says of a student, the row of the outer query, whether anything stands on them.

@@ -53,15 +53,13 @@ func levelOf(cell string) (student.Level, bool) {
 // band is an age group as clubs write it: 8-10, 8 to 10, U10, under 10, 60+.
 var band = regexp.MustCompile(`^(?:(u|under) ?(\d{1,2})|(\d{1,2}) ?(?:to|-|–)? ?(\d{1,2})|(\d{1,2}) ?(?:\+|and over|plus))$`)
 
-const oldest = 110
-
 // ageOf is the band of an age in years, or of an age group. A group that spans two bands belongs to that of its middle; "under 12" are those of 10 and 11.
 func ageOf(cell string) (student.AgeBand, bool) {
 	folded := Fold(cell)
 	if value, known := meant(cell, student.Adult.Enum(), map[string]student.AgeBand{"adults": student.Adult, "grown up": student.Adult, "senior": student.Sixty, "seniors": student.Sixty}); known {
 		return value, true
 	}
-	if years, err := strconv.Atoi(folded); err == nil && years >= 3 && years <= oldest {
+	if years, err := strconv.Atoi(folded); err == nil && years >= 3 && years <= student.Oldest {
 		return student.BandOf(years), true
 	}
 	found := band.FindStringSubmatch(strings.ToLower(strings.TrimSpace(cell)))

@@ -12,9 +12,6 @@ import (
 	"hodometer/core/student"
 )
 
-// MaxRows is how many rows a table can have.
-const MaxRows = 5000
-
 // Do is what becomes of a row.
 type Do string
 
@@ -322,7 +319,7 @@ func (r reader) take(p *student.Profile, field Field, cell string, order DayOrde
 func (r reader) birthday(p *student.Profile, cell string, order DayOrder) string {
 	if year, err := time.Parse("2006", cell); err == nil {
 		years := r.today.Year() - year.Year()
-		if years < 1 || years > oldest {
+		if years < 1 || years > student.Oldest {
 			return "“" + cell + "” is no year in which a student was born"
 		}
 		p.Age, p.Born = student.BandOf(years), ""

@@ -5,7 +5,8 @@ import (
 	"time"
 )
 
-const oldest = 110
+// Oldest is the age up to which somebody is taken for a player, in years.
+const Oldest = 110
 
 // AgeOn is how old somebody who was born on a day is on another one, in whole years; negative where that is before it.
 // Who was born on 29 February is a year older on 1 March of other years.
@@ -40,7 +41,7 @@ func CheckBorn(born, today time.Time) error {
 	switch years := AgeOn(born, today); {
 	case years < 0:
 		return errors.New("this day is still to come")
-	case years < 2 || years > oldest:
+	case years < 2 || years > Oldest:
 		return errors.New("nobody who plays was born on this day; look at the year")
 	}
 	return nil

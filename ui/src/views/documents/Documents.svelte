@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { answer, api, describe, fileBody, Refusal, type Coming, type Looked } from '../../lib/api/client'
-  import { keys, renew, students } from '../../lib/data'
+  import { keys, renew, studentsQuery } from '../../lib/data'
   import { notices } from '../../lib/notice.svelte'
   import StudentPicker from '../../lib/StudentPicker.svelte'
   import TakeFile from '../../lib/TakeFile.svelte'
@@ -14,7 +14,7 @@
 
   /** Drills, games and lessons from a file. */
   const client = useQueryClient()
-  const people = createQuery(() => ({ queryKey: keys.students, queryFn: () => students(false) }))
+  const people = studentsQuery()
   let found = $state.raw<Looked[]>()
   /** What becomes of each; leave: it stays out. */
   let becomes = $state<(Coming['as'] | 'leave')[]>([])

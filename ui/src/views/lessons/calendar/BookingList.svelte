@@ -1,15 +1,15 @@
 <script lang="ts">
-  import { createQuery, useQueryClient } from '@tanstack/svelte-query'
+  import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { answer, api, type Booking } from '../../../lib/api/client'
-  import { keys, renew, students } from '../../../lib/data'
+  import { keys, renew, studentsQuery } from '../../../lib/data'
   import { notices } from '../../../lib/notice.svelte'
   import { keepUnsent } from '../../../lib/unsent'
   import { onDay } from '../../../lib/words'
 
   let { bookings }: { bookings: Booking[] } = $props()
   const client = useQueryClient()
-  const people = createQuery(() => ({ queryKey: keys.students, queryFn: () => students(false) }))
+  const people = studentsQuery()
   let withIgnored = $state(false)
 
   const shown = $derived(

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { answer, api, describe, Refusal } from '../../../lib/api/client'
-  import { keys, students } from '../../../lib/data'
+  import { studentsQuery } from '../../../lib/data'
   import SelectField from '../../../lib/SelectField.svelte'
   import TextField from '../../../lib/TextField.svelte'
   import type { BringIn } from './bringin.svelte'
@@ -22,7 +22,7 @@
     staleTime: Infinity,
     retry: false,
   }))
-  const people = createQuery(() => ({ queryKey: keys.students, queryFn: () => students(false) }))
+  const people = studentsQuery()
   const reading = $derived(query.data)
   const some = 30
 
