@@ -4,5 +4,5 @@ package exchange
 
 // Enum lists the values in the order in which they are offered.
 func (Kind) Enum() []any {
-	return []any{Drill, Game, Lesson}
+	return []any{Drill, Game, Lesson, Ladder}
 }

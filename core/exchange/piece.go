@@ -1,4 +1,4 @@
-// Package exchange is how single documents are passed on: a drill, a game or a lesson as a file of its own, without anything about people.
+// Package exchange is how single documents are passed on: a drill, a game, a lesson or a player's ladders as a file of its own, without anything that names people.
 package exchange
 
 import (
@@ -12,6 +12,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
+	"hodometer/core/progress"
 )
 
 // Kind is what a document is.
@@ -22,11 +23,12 @@ const (
 	Drill  Kind = "drill"
 	Game   Kind = "game"
 	Lesson Kind = "lesson"
+	Ladder Kind = "ladder" // the rungs that a player came to
 )
 
 // Current is the version of the format that a kind is written in.
 func (k Kind) Current() int {
-	return map[Kind]int{Drill: drill.FormatVersion, Game: game.FormatVersion, Lesson: lesson.FormatVersion}[k]
+	return map[Kind]int{Drill: drill.FormatVersion, Game: game.FormatVersion, Lesson: lesson.FormatVersion, Ladder: progress.FormatVersion}[k]
 }
 
 // Piece is a document as it is passed on.
@@ -58,11 +60,16 @@ func Write(kind Kind, id string, document any) ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
+	return Piece{Hodometer: kind, ID: id, Document: text}.Spread()
+}
+
+// Spread is the text of a piece, spread out so that a person can read it.
+func (p Piece) Spread() ([]byte, error) {
 	var out bytes.Buffer
 	encoder := json.NewEncoder(&out)
 	encoder.SetEscapeHTML(false)
 	encoder.SetIndent("", "  ")
-	err = encoder.Encode(Piece{Hodometer: kind, ID: id, Document: text})
+	err := encoder.Encode(p)
 	return out.Bytes(), err
 }
 
@@ -75,20 +82,20 @@ func Read(text []byte) (Piece, error) {
 	if _, is := fields["hodometer"]; is {
 		var p Piece
 		if err := json.Unmarshal(text, &p); err != nil || p.Hodometer.Current() == 0 {
-			return Piece{}, errors.New("this is no drill, no game and no lesson")
+			return Piece{}, errors.New("this is no drill, no game, no lesson and no ladder")
 		}
 		return p, p.check()
 	}
 	for _, sign := range []struct {
 		field string
 		kind  Kind
-	}{{"pattern", Drill}, {"rules", Game}, {"blocks", Lesson}} {
+	}{{"pattern", Drill}, {"rules", Game}, {"blocks", Lesson}, {"reached", Ladder}} {
 		if _, is := fields[sign.field]; is {
 			p := Piece{Hodometer: sign.kind, Document: text}
 			return p, p.check()
 		}
 	}
-	return Piece{}, errors.New("this is no drill, no game and no lesson")
+	return Piece{}, errors.New("this is no drill, no game, no lesson and no ladder")
 }
 
 // check says whether the document can be read here at all.

@@ -22,9 +22,12 @@ func Ladder() []Rung { return []Rung{Consistency, Direction, Depth, Spin, Pace} 
 // step returns the rung so many steps higher, and false where the ladder ends.
 func (r Rung) step(by int) (Rung, bool) {
 	ladder := Ladder()
-	i := slices.Index(ladder, r) + by
+	i := r.index() + by
 	if i < 0 || i >= len(ladder) {
 		return r, false
 	}
 	return ladder[i], true
 }
+
+// index is where a rung stands on the ladder, from 0.
+func (r Rung) index() int { return slices.Index(Ladder(), r) }

@@ -12,6 +12,7 @@ import (
 type Evidence struct {
 	At     time.Time
 	Drill  string
+	Rung   Rung
 	Made   int
 	Missed int
 }

@@ -24,6 +24,9 @@ func (u Unit) Takes(g Goal) bool {
 	return u != Rally && u != Time
 }
 
+// OfBalls says whether made and missed are balls: what counts towards how often a stroke is made.
+func (u Unit) OfBalls() bool { return u == Ball || u == Rally }
+
 // Words are those for one of the unit and for several.
 func (u Unit) Words() (one, many string) {
 	switch u {

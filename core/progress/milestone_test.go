@@ -1,0 +1,61 @@
+package progress
+
+import (
+	"slices"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+func onDay(n int) time.Time { return time.Date(2026, 3, n, 12, 0, 0, 0, time.UTC) }
+
+// Worked by hand: on consistency 20 of 25 and 4 of 5 were made before the 6th, what was made later or on another rung does not count.
+func TestAMilestoneHasWhatWasMadeOnItsRung(t *testing.T) {
+	evidence := []Evidence{
+		{At: onDay(1), Rung: Consistency, Made: 20, Missed: 5},
+		{At: onDay(2), Rung: Depth, Made: 9, Missed: 1},
+		{At: onDay(5), Rung: Consistency, Made: 4, Missed: 1},
+		{At: onDay(8), Rung: Consistency, Made: 3},
+		{At: onDay(9), Rung: Direction, Made: 8, Missed: 2},
+	}
+	up := []Stand{{Direction, onDay(6)}, {Depth, onDay(12)}}
+	first, second := Milestone{Rung: Consistency, Next: Direction, At: onDay(6), Made: 24, Balls: 30}, Milestone{Rung: Direction, Next: Depth, At: onDay(12), Made: 8, Balls: 10}
+	require.Equal(t, []Milestone{first, second}, Milestones(Consistency, up, evidence))
+
+	back := append(slices.Clone(up), Stand{Direction, onDay(14)})
+	require.Equal(t, []Milestone{first}, Milestones(Consistency, back, evidence), "a step back takes it back")
+	require.Empty(t, Milestones(Consistency, append(up, Stand{Consistency, onDay(14)}), evidence))
+	require.Empty(t, Milestones(Depth, []Stand{{Depth, onDay(3)}}, evidence), "to be put on a rung is no milestone")
+}
+
+// Whatever ways a student goes, milestones lie below the rung they stand on, each once, and lead from one to the next.
+func TestMilestonesLeadToWhereTheyStand(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		rung := rapid.SampledFrom(Ladder())
+		began := rung.Draw(t, "began")
+		var stands []Stand
+		here := began
+		for i := range rapid.IntRange(0, 12).Draw(t, "steps") {
+			here = rung.Draw(t, "rung")
+			stands = append(stands, Stand{here, onDay(1 + i)})
+		}
+		list := Milestones(began, stands, nil)
+		for i, m := range list {
+			require.Less(t, m.Rung.index(), m.Next.index())
+			require.Less(t, m.Rung.index(), here.index())
+			if i > 0 {
+				require.Less(t, list[i-1].Rung.index(), m.Rung.index())
+				require.True(t, m.At.After(list[i-1].At))
+			}
+		}
+		require.LessOrEqual(t, len(list), len(Ladder())-1)
+	})
+}
+
+func TestEveryRungHasPlainWords(t *testing.T) {
+	for _, r := range Ladder() {
+		require.NotEmpty(t, r.Plain())
+	}
+}
