@@ -183,7 +183,7 @@ func unclosed(text string, mark rune) int {
 
 // asTyped takes away the mark that harmless puts before what looks like a formula.
 func asTyped(cell string) string {
-	if rest, marked := strings.CutPrefix(cell, "'"); marked && formula(rest) {
+	if rest, marked := strings.CutPrefix(cell, "'"); marked && Formula(rest) {
 		return rest
 	}
 	return cell

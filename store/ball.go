@@ -193,3 +193,6 @@ func readBalls(ctx context.Context, db, from querier, query string, args ...any)
 	}
 	return runs, err
 }
+
+// faultKind is how a fault that was seen is stored among the balls: made is then its key.
+func faultKind() int { return slices.Index(ballKinds, tally.Fault) }

@@ -7,6 +7,7 @@ import (
 	"fmt"
 
 	"hodometer/core/exchange"
+	"hodometer/core/progress"
 )
 
 // written is at which step of the file's own history the formats of documents stood: a document of a format is put into a file of that step, and
@@ -57,6 +58,7 @@ type Brought struct {
 	ID       string
 	Revision int64 // that it replaces; 0: it is new
 	Text     []byte
+	Ladder   *progress.Ladders // of a student, whose identifier is that; nil for a document of its own
 }
 
 // BringIn stores documents that come in, all of them or none. It fails with ErrTaken where one that is new is there already, and with ErrStale
@@ -64,6 +66,12 @@ type Brought struct {
 func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 	return s.in(ctx, func(tx *sql.Tx) error {
 		for _, b := range all {
+			if b.Ladder != nil {
+				if err := bringLadder(ctx, tx, b.ID, *b.Ladder); err != nil {
+					return err
+				}
+				continue
+			}
 			statement, args, failed := "INSERT INTO "+string(b.Kind)+" (id, revision, document) VALUES (?, 1, ?) ON CONFLICT DO NOTHING", []any{b.ID, string(b.Text)}, ErrTaken //nolint:gosec // the kinds are constants
 			if b.Revision > 0 {
 				statement = "UPDATE " + string(b.Kind) + " SET document = ?, revision = revision + 1, archived = 0 WHERE id = ? AND revision = ?"
@@ -79,4 +87,14 @@ func (s *Store) BringIn(ctx context.Context, all []Brought) error {
 		}
 		return nil
 	})
+}
+
+// bringLadder keeps the rungs that a student came to somewhere else. What is kept of the same moment stays.
+func bringLadder(ctx context.Context, tx *sql.Tx, student string, l progress.Ladders) error {
+	for _, r := range l.Reached {
+		if _, err := tx.ExecContext(ctx, "INSERT INTO ladder_position (student, stroke, at, rung) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING", student, r.Stroke, writeTime(r.At), r.Rung); err != nil {
+			return err
+		}
+	}
+	return nil
 }

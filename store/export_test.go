@@ -40,3 +40,19 @@ func (s *Store) TapsOfLesson(ctx context.Context, lessonID string) ([][]tally.En
 func (s *Store) BallsLeft(ctx context.Context) (n int, err error) {
 	return n, s.read.QueryRowContext(ctx, "SELECT count(*) FROM ball").Scan(&n)
 }
+
+// Bare makes a file that is none of ours.
+func Bare(ctx context.Context, path, fill string) error {
+	db, err := sql.Open("sqlite", "file:"+path)
+	if err != nil {
+		return err
+	}
+	_, err = db.ExecContext(ctx, fill)
+	return errors.Join(err, db.Close())
+}
+
+// Fill writes into an open file.
+func (s *Store) Fill(ctx context.Context, statements string) error {
+	_, err := s.exec(ctx, statements)
+	return err
+}

@@ -12,11 +12,12 @@ import (
 	"io/fs"
 	"net/url"
 	"os"
+	"sync"
 	"sync/atomic"
 	"time"
 
 	"github.com/pressly/goose/v3"
-	_ "modernc.org/sqlite" // the driver
+	"modernc.org/sqlite" // the driver
 
 	"hodometer/core/drill"
 	"hodometer/core/game"
@@ -33,6 +34,7 @@ var migrations embed.FS
 // Store is an open file. One connection writes; four read.
 type Store struct {
 	write, read *sql.DB
+	path        string
 	writes      atomic.Uint64
 
 	Students Collection[student.Profile]
@@ -42,20 +44,34 @@ type Store struct {
 	Played   Collection[game.Match]
 }
 
-// Open opens a file, making it where there is none, and brings its tables up to date. The caller
-// closes the store.
-func Open(ctx context.Context, path string) (*Store, error) {
+// Before is called before a file that is there is brought up to date, with how far its history is and what makes a copy of it. Where it fails, the
+// file stays as it is.
+type Before func(ctx context.Context, format int64, copyTo func(ctx context.Context, path string) error) error
+
+// Open opens a file, making it where there is none, and brings its tables up to date, after calling before where that is not nil. The caller
+// closes the store. The error wraps ErrNewer or ErrForeign where the file is none that can be opened.
+func Open(ctx context.Context, path string, before Before) (*Store, error) {
+	format, err := formatAt(ctx, path)
+	if err != nil {
+		return nil, fmt.Errorf("open %s: %w", path, err)
+	}
 	// What is in it is about people: a new file, and those that SQLite makes beside it, are for its user only.
 	if file, err := os.OpenFile(path, os.O_CREATE|os.O_EXCL, 0o600); err == nil { //nolint:gosec // the coach's own choice
 		_ = file.Close()
 	}
-	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)"))
+	write, err := sql.Open("sqlite", dsn(path, "_txlock=immediate", "_pragma=synchronous(FULL)", "_pragma=secure_delete(1)"))
 	if err != nil {
 		return nil, fmt.Errorf("open %s: %w", path, err)
 	}
 	write.SetMaxOpenConns(1)
-	s := &Store{write: write}
-	if err := s.migrate(ctx); err != nil {
+	s := &Store{write: write, path: path}
+	if before != nil && format > 0 && format < Format() {
+		err = before(ctx, format, s.CopyTo)
+	}
+	if err == nil {
+		err = s.migrate(ctx)
+	}
+	if err != nil {
 		return nil, errors.Join(fmt.Errorf("bring %s up to date: %w", path, err), write.Close())
 	}
 	read, err := sql.Open("sqlite", dsn(path, "_pragma=query_only(1)"))
@@ -79,6 +95,26 @@ func dsn(path string, more ...string) string {
 	}
 	return (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: query}).String()
 }
+
+// restorer is a connection that takes what is in another file.
+type restorer interface {
+	NewRestore(from string) (*sqlite.Backup, error)
+}
+
+// newest is the last step of a file's history.
+var newest = sync.OnceValue(func() int64 {
+	db, err := sql.Open("sqlite", ":memory:")
+	if err != nil {
+		panic(err)
+	}
+	defer func() { _ = db.Close() }()
+	provider, err := migrator(db)
+	if err != nil {
+		panic(err)
+	}
+	sources := provider.ListSources()
+	return sources[len(sources)-1].Version
+})
 
 func (s *Store) migrate(ctx context.Context) error {
 	provider, err := migrator(s.write)
@@ -228,7 +264,7 @@ func (s *Store) MarkDemo(ctx context.Context) error {
 
 // IsDemo says whether a file was made by a demo. It changes nothing in it.
 func IsDemo(ctx context.Context, path string) (is bool, err error) {
-	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro"}).String())
+	db, err := onlyRead(path)
 	if err != nil {
 		return false, err
 	}

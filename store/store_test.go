@@ -17,7 +17,7 @@ import (
 )
 
 func open(t *testing.T, path string) *store.Store {
-	s, err := store.Open(t.Context(), path)
+	s, err := store.Open(t.Context(), path, nil)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	return s

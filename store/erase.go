@@ -1,0 +1,126 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"slices"
+	"strings"
+	"unicode"
+	"unicode/utf8"
+
+	"hodometer/core/student"
+	"hodometer/core/underway"
+)
+
+// Erased stands where somebody was named who was erased.
+const Erased = "somebody who was erased"
+
+// EraseStudent removes a student, and all that hangs on them, for good: also where they are named in what was said of lessons and in bookings, and in
+// what the file has no use for any more. The error wraps ErrNotFound.
+func (s *Store) EraseStudent(ctx context.Context, id string) error {
+	text, err := s.Students.Text(ctx, id)
+	if err != nil {
+		return err
+	}
+	var profile student.Profile
+	_ = json.Unmarshal([]byte(text), &profile) // who cannot be read has no name to look for
+	err = s.in(ctx, func(tx *sql.Tx) error {
+		if profile.Name != "" {
+			if err := errors.Join(unsay(ctx, tx, id, profile.Name), unbook(ctx, tx, profile.Name)); err != nil {
+				return err
+			}
+		}
+		_, err := tx.ExecContext(ctx, "DELETE FROM student WHERE id = ?", id)
+		return err
+	})
+	if err != nil {
+		return err
+	}
+	return s.Settle(ctx)
+}
+
+// rewritten changes a column of text where that changes anything, row by row, by the identifiers of a query: id and text.
+func rewritten(ctx context.Context, tx *sql.Tx, table, column string, change func(string) (string, error), query string, args ...any) error {
+	type row struct{ id, text string }
+	rows, err := collect(ctx, tx, func(rows *sql.Rows) (r row, err error) { return r, rows.Scan(&r.id, &r.text) }, query, args...)
+	if err != nil {
+		return err
+	}
+	for _, r := range rows {
+		text, err := change(r.text)
+		if err != nil || text == r.text {
+			continue // what cannot be read names nobody that could be told from others
+		}
+		if _, err := tx.ExecContext(ctx, fmt.Sprintf("UPDATE %s SET %s = ? WHERE id = ?", table, column), text, r.id); err != nil { //nolint:gosec // constants of this file
+			return err
+		}
+	}
+	return nil
+}
+
+// unsay takes a name out of what was said of the lessons of a student.
+func unsay(ctx context.Context, tx *sql.Tx, id, name string) error {
+	return rewritten(ctx, tx, "act", "act", func(text string) (string, error) {
+		var act underway.Did
+		if err := json.Unmarshal([]byte(text), &act); err != nil {
+			return "", err
+		}
+		for i := range act.Said {
+			act.Said[i] = without(act.Said[i], name)
+		}
+		changed, err := json.Marshal(act)
+		return string(changed), err
+	}, `SELECT act.id, act.act FROM act JOIN lesson ON lesson.id = act.lesson
+		WHERE instr(act.act, '"said"') > 0 AND EXISTS (SELECT 1 FROM json_each(lesson.document, '$.students') AS one WHERE one.value = ?)`, id)
+}
+
+// unbook takes a name out of bookings.
+func unbook(ctx context.Context, tx *sql.Tx, name string) error {
+	err := rewritten(ctx, tx, "booking", "students", func(text string) (string, error) {
+		var students []string
+		if err := json.Unmarshal([]byte(text), &students); err != nil {
+			return "", err
+		}
+		students = slices.DeleteFunc(students, func(one string) bool { return strings.EqualFold(one, name) })
+		changed, err := json.Marshal(students)
+		return string(changed), err
+	}, "SELECT id, students FROM booking")
+	if err != nil {
+		return err
+	}
+	return rewritten(ctx, tx, "booking", "title", func(text string) (string, error) { return without(text, name), nil }, "SELECT id, title FROM booking")
+}
+
+// without is a text in which a name, where it stands as a word of its own, is not named any more.
+func without(text, name string) string {
+	var out strings.Builder
+	for from := 0; ; {
+		at := strings.Index(text[from:], name)
+		if at < 0 {
+			return out.String() + text[from:]
+		}
+		begin, end := from+at, from+at+len(name)
+		before, _ := utf8.DecodeLastRuneInString(text[:begin])
+		after, _ := utf8.DecodeRuneInString(text[end:])
+		out.WriteString(text[from:begin])
+		if unicode.IsLetter(before) || unicode.IsLetter(after) {
+			out.WriteString(name)
+		} else {
+			out.WriteString(Erased)
+		}
+		from = end
+	}
+}
+
+// Holds says whether a file, of whatever format, has somebody under an identifier. Nothing is written to it.
+func Holds(ctx context.Context, path, id string) (holds bool, err error) {
+	db, err := onlyRead(path)
+	if err != nil {
+		return false, err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	return holds, db.QueryRowContext(ctx, "SELECT EXISTS (SELECT 1 FROM student WHERE id = ?)", id).Scan(&holds)
+}

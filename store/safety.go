@@ -1,0 +1,233 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"fmt"
+	"io/fs"
+	"net/url"
+	"os"
+	"path/filepath"
+	"slices"
+
+	"modernc.org/sqlite"
+)
+
+// What is wrong with a file that cannot be used as it is.
+var (
+	ErrDamaged = errors.New("the file is damaged")
+	ErrNewer   = errors.New("the file was written by a newer Hodometer")
+	ErrForeign = errors.New("the file is no file of Hodometer")
+)
+
+// Health is what is known of a file that was looked at, and is sound.
+type Health struct {
+	Format   int64 // how far the file's own history is
+	Students int
+	Drills   int
+	Lessons  int
+	Games    int
+	Counts   int
+}
+
+// How thoroughly a file is looked at.
+const (
+	Quickly = "quick_check"     // that its pages hold together
+	Wholly  = "integrity_check" // and that its indexes and references are right
+)
+
+// Examine looks at a file without writing to it. Its error wraps ErrDamaged, ErrNewer or ErrForeign where the file cannot be used, and
+// fs.ErrNotExist where there is none.
+func Examine(ctx context.Context, path, how string) (h Health, err error) {
+	if _, err := os.Stat(path); err != nil {
+		return h, err
+	}
+	db, err := onlyRead(path)
+	if err != nil {
+		return h, err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	found, err := collect(ctx, db, func(rows *sql.Rows) (line string, err error) { return line, rows.Scan(&line) }, "PRAGMA "+how+"(10)")
+	switch {
+	case ctx.Err() != nil:
+		return h, ctx.Err()
+	case err != nil:
+		return h, fmt.Errorf("%w: %w", ErrDamaged, err)
+	case !slices.Equal(found, []string{"ok"}):
+		return h, fmt.Errorf("%w: %s", ErrDamaged, found[0])
+	}
+	if how == Wholly {
+		strays, err := collect(ctx, db, func(rows *sql.Rows) (table string, err error) {
+			var row, parent, index any
+			return table, rows.Scan(&table, &row, &parent, &index)
+		}, "PRAGMA foreign_key_check")
+		if err != nil || len(strays) > 0 {
+			return h, errors.Join(err, fmt.Errorf("%w: something in it belongs to nothing (%s)", ErrDamaged, slices.Compact(strays)))
+		}
+	}
+	if h.Format, err = formatOf(ctx, db); err != nil {
+		return h, err
+	}
+	for table, n := range map[string]*int{"student": &h.Students, "drill": &h.Drills, "lesson": &h.Lessons, "played": &h.Games, "ball": &h.Counts} {
+		_ = db.QueryRowContext(ctx, "SELECT count(*) FROM "+table).Scan(n) //nolint:gosec // constants; a table that an older file has not is not counted
+	}
+	return h, ctx.Err()
+}
+
+// onlyRead opens a file without ever writing to it.
+func onlyRead(path string) (*sql.DB, error) {
+	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro&_pragma=busy_timeout(5000)"}).String())
+	if err == nil {
+		db.SetMaxOpenConns(1)
+	}
+	return db, err
+}
+
+// formatAt is how far the history of the file at a path is; 0 where there is none, or an empty one.
+func formatAt(ctx context.Context, path string) (format int64, err error) {
+	if info, err := os.Stat(path); err != nil || info.Size() == 0 {
+		return 0, nil //nolint:nilerr // none yet
+	}
+	db, err := onlyRead(path)
+	if err != nil {
+		return 0, err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	return formatOf(ctx, db)
+}
+
+// formatOf is how far a file's own history is; 0 for an empty one. Its error wraps ErrNewer or ErrForeign.
+func formatOf(ctx context.Context, db querier) (int64, error) {
+	tables, err := collect(ctx, db, func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) }, "SELECT name FROM sqlite_master WHERE type = 'table'")
+	if err != nil || len(tables) == 0 {
+		return 0, err
+	}
+	if !slices.Contains(tables, "goose_db_version") {
+		return 0, ErrForeign
+	}
+	steps, err := collect(ctx, db, func(rows *sql.Rows) (step int64, err error) { return step, rows.Scan(&step) }, "SELECT coalesce(max(version_id), 0) FROM goose_db_version WHERE is_applied")
+	if err != nil {
+		return 0, err
+	}
+	if steps[0] > Format() {
+		return steps[0], fmt.Errorf("%w (format %d; this one knows %d)", ErrNewer, steps[0], Format())
+	}
+	return steps[0], nil
+}
+
+// Format is how far the history of a file goes that this program writes.
+func Format() int64 { return newest() }
+
+// CopyTo writes a copy of the open file while it is used, looks at it, and only then gives it its name. Nothing that is there already is written over:
+// the error wraps fs.ErrExist. It can be cancelled, and nobody who reads or writes waits for it.
+func (s *Store) CopyTo(ctx context.Context, path string) error { return copyTo(ctx, s.path, path) }
+
+// CopyFile is the same of a file that is not open, or open somewhere else. Nothing is written to the file.
+func CopyFile(ctx context.Context, from, path string) error {
+	if _, err := Examine(ctx, from, Quickly); err != nil {
+		return err
+	}
+	return copyTo(ctx, from, path)
+}
+
+// InUse says whether another program has a file open. One that is not sound is not asked: to ask is to write.
+func InUse(ctx context.Context, path string) (bool, error) {
+	if _, err := Examine(ctx, path, Quickly); err != nil {
+		return false, nil //nolint:nilerr // there is none, or one that must not be touched
+	}
+	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=rw&_pragma=locking_mode(EXCLUSIVE)"}).String())
+	if err != nil {
+		return false, err
+	}
+	db.SetMaxOpenConns(1)
+	// Nobody gets a file for themselves that somebody else has open.
+	_, err = db.ExecContext(ctx, "BEGIN EXCLUSIVE; COMMIT")
+	var known *sqlite.Error
+	const busy = 5
+	if errors.As(err, &known) {
+		err = nil // whatever else is wrong with it is told by those who read it
+	}
+	return known != nil && known.Code()&0xff == busy, errors.Join(err, db.Close())
+}
+
+func copyTo(ctx context.Context, from, path string) (err error) {
+	db, err := onlyRead(from)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, db.Close()) }()
+	if _, err := os.Lstat(path); err == nil {
+		return fmt.Errorf("%s: %w", path, fs.ErrExist)
+	}
+	folder, err := os.MkdirTemp(filepath.Dir(path), ".copy-")
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, os.RemoveAll(folder)) }()
+	half := filepath.Join(folder, "half.db")
+	if err := os.WriteFile(half, nil, 0o600); err != nil { // for its user only, like the file
+		return err
+	}
+	if _, err := db.ExecContext(ctx, "VACUUM INTO ?", half); err != nil {
+		return err
+	}
+	if _, err := Examine(ctx, half, Wholly); err != nil {
+		return fmt.Errorf("the copy is not good: %w", err)
+	}
+	return PutNew(half, path)
+}
+
+// PutNew gives a file that is whole the name of one that is not there yet, once it is on the disk. Nothing is written over: the error wraps fs.ErrExist. Under
+// the name that it had, the file may be left.
+func PutNew(whole, path string) error {
+	if err := settle(whole); err != nil {
+		return err
+	}
+	if err := os.Link(whole, path); err != nil { // unlike a renaming, this never writes over
+		if errors.Is(err, fs.ErrExist) {
+			return fmt.Errorf("%s: %w", path, fs.ErrExist)
+		}
+		if err := os.Rename(whole, path); err != nil { // a disk without links
+			return err
+		}
+	}
+	return settle(filepath.Dir(path))
+}
+
+// settle waits until a file, or what is in a folder, is on the disk.
+func settle(path string) error {
+	file, err := os.Open(path) //nolint:gosec // the coach's own choice
+	if err != nil {
+		return err
+	}
+	return errors.Join(file.Sync(), file.Close())
+}
+
+// RestoreFrom puts what is in a copy in the place of what is in the open file, all of it or nothing, and brings it up to date. The copy has to be
+// a sound one; see Examine.
+func (s *Store) RestoreFrom(ctx context.Context, path string) error {
+	defer s.writes.Add(1)
+	conn, err := s.write.Conn(ctx)
+	if err != nil {
+		return err
+	}
+	err = conn.Raw(func(driver any) error {
+		restoring, err := driver.(restorer).NewRestore((&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro"}).String())
+		if err != nil {
+			return err
+		}
+		_, err = restoring.Step(-1)
+		return errors.Join(err, restoring.Finish())
+	})
+	if err = errors.Join(err, conn.Close()); err != nil {
+		return fmt.Errorf("restore %s: %w", path, err)
+	}
+	return s.migrate(ctx)
+}
+
+// Settle has everything that was written in the file itself and nothing of what was erased beside it.
+func (s *Store) Settle(ctx context.Context) error {
+	_, err := s.write.ExecContext(ctx, "PRAGMA wal_checkpoint(TRUNCATE)")
+	return err
+}

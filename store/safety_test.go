@@ -1,0 +1,281 @@
+package store_test
+
+import (
+	"bytes"
+	"context"
+	"errors"
+	"fmt"
+	"io/fs"
+	"math/rand/v2"
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/lesson"
+	"hodometer/core/student"
+	"hodometer/internal/long"
+	"hodometer/store"
+)
+
+func TestACopyIsMadeWhileTheFileIsUsedAndRestored(t *testing.T) {
+	ctx, folder := t.Context(), t.TempDir()
+	s := open(t, filepath.Join(folder, "club.db"))
+	add := func(name string) {
+		_, err := s.Students.Create(ctx, name, student.Profile{Name: name})
+		require.NoError(t, err)
+	}
+	there := func() (names []string) {
+		list, err := s.Students.List(ctx, true)
+		require.NoError(t, err)
+		for _, r := range list {
+			names = append(names, r.ID)
+		}
+		return names
+	}
+	add("ada")
+	copied := filepath.Join(folder, "copy.db")
+	require.NoError(t, s.CopyTo(ctx, copied))
+	require.ErrorIs(t, s.CopyTo(ctx, copied), fs.ErrExist, "nothing is written over")
+	h, err := store.Examine(ctx, copied, store.Wholly)
+	require.NoError(t, err)
+	require.Equal(t, store.Health{Format: store.Format(), Students: 1}, h)
+	info, err := os.Stat(copied)
+	require.NoError(t, err)
+	require.Equal(t, os.FileMode(0o600), info.Mode().Perm(), "for its user only")
+
+	add("bo")
+	writes := s.Writes()
+	require.NoError(t, s.RestoreFrom(ctx, copied))
+	require.Equal(t, []string{"ada"}, there())
+	require.Greater(t, s.Writes(), writes, "what was remembered is forgotten")
+	add("cleo")
+	require.Equal(t, []string{"ada", "cleo"}, there(), "it is written to as before")
+
+	ended, stop := context.WithCancel(ctx)
+	stop()
+	require.ErrorIs(t, s.CopyTo(ended, filepath.Join(folder, "no.db")), context.Canceled)
+	left, err := filepath.Glob(filepath.Join(folder, ".copy-*"))
+	require.NoError(t, err)
+	require.Empty(t, left)
+	_, err = os.Stat(filepath.Join(folder, "no.db"))
+	require.ErrorIs(t, err, fs.ErrNotExist)
+}
+
+// A file of every earlier format is restored and brought up to date.
+func TestAnOlderCopyIsRestoredAndBroughtUp(t *testing.T) {
+	ctx := t.Context()
+	for format := int64(1); format <= 7; format++ {
+		folder := t.TempDir()
+		copied, revision := filepath.Join(folder, "old.db"), "version"
+		if format == 7 {
+			revision = "revision"
+		}
+		require.NoError(t, store.FileOf(ctx, copied, format, "INSERT INTO student (id, "+revision+`, document) VALUES ('ada', 1, '{"name":"Ada"}')`))
+		h, err := store.Examine(ctx, copied, store.Wholly)
+		require.NoError(t, err)
+		require.Equal(t, format, h.Format)
+		s := open(t, filepath.Join(folder, "club.db"))
+		require.NoError(t, s.RestoreFrom(ctx, copied))
+		ada, err := s.Students.Get(ctx, "ada")
+		require.NoError(t, err)
+		require.Equal(t, "Ada", ada.Document.Name)
+	}
+}
+
+func TestBeforeAFileIsBroughtUpItCanBeCopied(t *testing.T) {
+	ctx, folder := t.Context(), t.TempDir()
+	path, copied := filepath.Join(folder, "old.db"), filepath.Join(folder, "copy.db")
+	require.NoError(t, store.FileOf(ctx, path, 5, `INSERT INTO student (id, version, document) VALUES ('ada', 1, '{"name":"Ada"}')`))
+	full := errors.New("the disk is full")
+	_, err := store.Open(ctx, path, func(context.Context, int64, func(context.Context, string) error) error { return full })
+	require.ErrorIs(t, err, full)
+	h, err := store.Examine(ctx, path, store.Quickly)
+	require.NoError(t, err)
+	require.Equal(t, int64(5), h.Format, "without a copy it stays as it is")
+
+	asked := int64(0)
+	before := func(ctx context.Context, format int64, copyTo func(context.Context, string) error) error {
+		asked = format
+		return copyTo(ctx, copied)
+	}
+	for range 2 {
+		s, err := store.Open(ctx, path, before)
+		require.NoError(t, err, "the second time there is nothing to do, and nothing is copied")
+		require.NoError(t, s.Close())
+	}
+	require.Equal(t, int64(5), asked)
+	h, err = store.Examine(ctx, copied, store.Wholly)
+	require.NoError(t, err)
+	require.Equal(t, int64(5), h.Format)
+}
+
+// What is no good is told, and not a byte of it changes.
+func TestWhatIsNoGoodIsToldAndLeftAsItIs(t *testing.T) {
+	ctx := t.Context()
+	good := filepath.Join(t.TempDir(), "good.db")
+	s := open(t, good)
+	for i := range 300 {
+		_, err := s.Students.Create(ctx, fmt.Sprint(i), student.Profile{Name: "Ada"})
+		require.NoError(t, err)
+	}
+	whole := filepath.Join(t.TempDir(), "whole.db")
+	require.NoError(t, s.CopyTo(ctx, whole))
+	sound, err := os.ReadFile(whole)
+	require.NoError(t, err)
+	spoil := func(from, to int) []byte {
+		data := append([]byte{}, sound...)
+		for i := from; i < to; i++ {
+			data[i] ^= 0xa5
+		}
+		return data
+	}
+	foreign := filepath.Join(t.TempDir(), "foreign.db")
+	require.NoError(t, store.Bare(ctx, foreign, "CREATE TABLE goods (id)"))
+	other, err := os.ReadFile(foreign)
+	require.NoError(t, err)
+	newer := filepath.Join(t.TempDir(), "newer.db")
+	require.NoError(t, store.FileOf(ctx, newer, store.Format(), "INSERT INTO goose_db_version (version_id, is_applied) VALUES (9999, 1); PRAGMA journal_mode = DELETE"))
+	later, err := os.ReadFile(newer)
+	require.NoError(t, err)
+	for name, one := range map[string]struct {
+		data []byte
+		want error
+	}{
+		"cut short":          {sound[:len(sound)/2], store.ErrDamaged},
+		"cut in a page":      {sound[:len(sound)/2+100], store.ErrDamaged},
+		"its head":           {spoil(0, 100), store.ErrDamaged},
+		"its first page":     {spoil(100, 4096), store.ErrDamaged},
+		"in the middle":      {spoil(len(sound)/2, len(sound)/2+9000), store.ErrDamaged},
+		"no database at all": {[]byte("Ada, Bo, Cleo and the others, written by hand into a file that is none of ours. It goes on for a while."), store.ErrDamaged},
+		"of something else":  {other, store.ErrForeign},
+		"a newer one":        {later, store.ErrNewer},
+	} {
+		path := filepath.Join(t.TempDir(), "bad.db")
+		require.NoError(t, os.WriteFile(path, one.data, 0o600))
+		_, err := store.Examine(ctx, path, store.Wholly)
+		require.ErrorIs(t, err, one.want, name)
+		if !errors.Is(one.want, store.ErrDamaged) {
+			_, err := store.Open(ctx, path, nil)
+			require.ErrorIs(t, err, one.want, name)
+		}
+		after, err := os.ReadFile(path)
+		require.NoError(t, err)
+		require.True(t, bytes.Equal(one.data, after), name)
+	}
+	_, err = store.Examine(ctx, filepath.Join(t.TempDir(), "none.db"), store.Quickly)
+	require.ErrorIs(t, err, fs.ErrNotExist)
+}
+
+// Who was erased is nowhere in the file any more, not in what is free, not beside it, and not in a copy.
+func TestWhoWasErasedIsNowhereAnyMore(t *testing.T) {
+	ctx, folder := t.Context(), t.TempDir()
+	path := filepath.Join(folder, "club.db")
+	s := open(t, path)
+	_, err := s.Students.Create(ctx, "ada", student.Profile{Name: "Zsuzsannika", Note: "quarrelsome"})
+	require.NoError(t, err)
+	require.NoError(t, s.Students.Erase(ctx, "ada"))
+	require.NoError(t, s.Settle(ctx))
+	require.NoError(t, s.CopyTo(ctx, filepath.Join(folder, "copy.db")))
+	files, err := filepath.Glob(filepath.Join(folder, "*"))
+	require.NoError(t, err)
+	require.GreaterOrEqual(t, len(files), 2)
+	for _, file := range files {
+		data, err := os.ReadFile(file)
+		require.NoError(t, err)
+		require.NotContains(t, string(data), "Zsuzsannika", file)
+		require.NotContains(t, string(data), "quarrelsome", file)
+	}
+}
+
+func TestWhoElseHasAFileOpenIsKnown(t *testing.T) {
+	ctx, path := t.Context(), filepath.Join(t.TempDir(), "club.db")
+	used := func() bool {
+		is, err := store.InUse(ctx, path)
+		require.NoError(t, err)
+		return is
+	}
+	require.False(t, used(), "there is none")
+	s, err := store.Open(ctx, path, nil)
+	require.NoError(t, err)
+	require.True(t, used())
+	copied := filepath.Join(t.TempDir(), "copy.db")
+	require.NoError(t, store.CopyFile(ctx, path, copied), "a copy is made all the same")
+	_, err = s.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	require.False(t, used())
+	require.NoError(t, os.WriteFile(path, []byte("no database, but a text that is somewhat longer than a head"), 0o600))
+	require.False(t, used())
+}
+
+// The same in what was said of lessons, in bookings, and in a file of before: who has a like name stays.
+func TestWhoWasErasedIsNotNamedAnyMore(t *testing.T) {
+	ctx, folder := t.Context(), t.TempDir()
+	path := filepath.Join(folder, "club.db")
+	s := open(t, path)
+	for id, name := range map[string]string{"zs": "Zsuzsannika Q", "like": "Zsuzsannika Quist"} {
+		_, err := s.Students.Create(ctx, id, student.Profile{Name: name})
+		require.NoError(t, err)
+	}
+	_, err := s.Lessons.Create(ctx, "l", lesson.Document{Date: "2026-03-10", Start: "16:00", Students: []string{"zs", "like"}})
+	require.NoError(t, err)
+	require.NoError(t, s.Fill(ctx, `INSERT INTO act (id, lesson, at, act) VALUES ('a', 'l', '2026-03-10T16:00:00.000Z', '{"id":"a","at":"2026-03-10T16:00:00Z","said":["Zsuzsannika Q comes late, Zsuzsannika Quist does not."]}');
+		INSERT INTO calendar (id, name, address, at) VALUES ('c', 'Club', '', '2026-03-10T16:00:00.000Z');
+		INSERT INTO booking (id, calendar, uid, instance, title, date, start, minutes, cancelled, students) VALUES ('b', 'c', 'u', '', 'Zsuzsannika Q, alone', '2026-03-10', '16:00', 60, 0, '["Zsuzsannika Q","Bo"]')`))
+	old := filepath.Join(folder, "old.db")
+	require.NoError(t, s.CopyTo(ctx, old))
+	require.NoError(t, s.EraseStudent(ctx, "zs"))
+	require.ErrorIs(t, s.EraseStudent(ctx, "zs"), store.ErrNotFound)
+	acts, err := s.ActsOfLesson(ctx, "l")
+	require.NoError(t, err)
+	require.Equal(t, []string{"somebody who was erased comes late, Zsuzsannika Quist does not."}, acts[0].Said)
+	require.NoError(t, s.CopyTo(ctx, filepath.Join(folder, "new.db")))
+	for name, has := range map[string]bool{"old.db": true, "new.db": false} {
+		holds, err := store.Holds(ctx, filepath.Join(folder, name), "zs")
+		require.NoError(t, err)
+		require.Equal(t, has, holds, name)
+	}
+	data, err := os.ReadFile(path)
+	require.NoError(t, err)
+	require.NotRegexp(t, "Zsuzsannika Q[^u]", string(data))
+}
+
+// Spoiled anywhere and cut anywhere, a copy is told to be no good, or restored whole; a file that is open stays sound either way.
+func TestASpoiledCopyIsRestoredWholeOrNotAtAll(t *testing.T) {
+	ctx, folder := t.Context(), t.TempDir()
+	s := open(t, filepath.Join(folder, "club.db"))
+	for i := range 40 {
+		_, err := s.Students.Create(ctx, fmt.Sprint(i), student.Profile{Name: "Ada"})
+		require.NoError(t, err)
+	}
+	whole, bad := filepath.Join(folder, "whole.db"), filepath.Join(folder, "bad.db")
+	require.NoError(t, s.CopyTo(ctx, whole))
+	sound, err := os.ReadFile(whole)
+	require.NoError(t, err)
+	random := rand.New(rand.NewPCG(3, 4))
+	refused, rounds := 0, long.Rounds(150, 10_000)
+	for i := range rounds {
+		data := append([]byte{}, sound...)
+		if i%3 == 0 {
+			data = data[:random.IntN(len(data))]
+		}
+		for range 1 + random.IntN(8) {
+			if len(data) > 0 {
+				data[random.IntN(min(len(data), 1+random.IntN(len(sound))))] ^= byte(1 + random.IntN(255))
+			}
+		}
+		require.NoError(t, os.WriteFile(bad, data, 0o600))
+		if _, err := store.Examine(ctx, bad, store.Wholly); err != nil {
+			refused++
+			continue
+		}
+		_ = s.RestoreFrom(ctx, bad) // what is wrong in a text is found by those who read it
+		require.NoError(t, s.RestoreFrom(ctx, whole))
+	}
+	require.Greater(t, refused, rounds/3)
+	list, err := s.Students.List(ctx, true)
+	require.NoError(t, err)
+	require.Len(t, list, 40)
+}
