@@ -30,14 +30,14 @@ func Open(ctx context.Context, path string, now time.Time, years int) (*store.St
 		if !isDemo {
 			return nil, fmt.Errorf("%s: %w", path, ErrRealData)
 		}
-		return store.Open(ctx, path)
+		return store.Open(ctx, path, nil)
 	case !errors.Is(err, fs.ErrNotExist):
 		return nil, err
 	}
 	if err := build(ctx, path, now, years); err != nil {
 		return nil, fmt.Errorf("make the demo: %w", err)
 	}
-	return store.Open(ctx, path)
+	return store.Open(ctx, path, nil)
 }
 
 // build makes the file beside its place and moves it there whole, so that no half demo is ever found.
@@ -48,7 +48,7 @@ func build(ctx context.Context, path string, now time.Time, years int) error {
 	}
 	defer func() { _ = os.RemoveAll(folder) }()
 	half := filepath.Join(folder, "half.db")
-	stored, err := store.Open(ctx, half)
+	stored, err := store.Open(ctx, half, nil)
 	if err != nil {
 		return err
 	}

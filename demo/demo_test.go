@@ -61,7 +61,7 @@ func TestDemoHoldsAClub(t *testing.T) {
 
 func TestDemoDoesNotTouchRealData(t *testing.T) {
 	path := filepath.Join(t.TempDir(), "hodometer.db")
-	s, err := store.Open(t.Context(), path)
+	s, err := store.Open(t.Context(), path, nil)
 	require.NoError(t, err)
 	_, err = s.Students.Create(t.Context(), "a", student.Profile{Name: "Ada"})
 	require.NoError(t, err)

@@ -14,6 +14,7 @@ import (
 	"hodometer/core/court"
 	"hodometer/core/exchange"
 	"hodometer/core/game"
+	"hodometer/core/progress"
 	"hodometer/core/roster"
 	"hodometer/core/shorthand"
 	"hodometer/handover"
@@ -34,10 +35,28 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			opened, err := handover.Open([]byte(example[3]))
 			require.NoError(t, err)
 			require.NoError(t, opened[0].Err)
+			if opened[0].Piece.Hodometer == exchange.Ladder {
+				var d progress.Ladders
+				require.NoError(t, exchange.Strict(opened[0].Piece.Document, &d))
+				require.NoError(t, d.Check())
+				continue
+			}
 			require.Equal(t, exchange.Game, opened[0].Piece.Hodometer)
 			var d game.Document
 			require.NoError(t, exchange.Strict(opened[0].Piece.Document, &d))
 			require.NoError(t, d.Check())
+			continue
+		}
+		if kind == "json datapackage" {
+			export, file, resources := handover.Described(t, example[3])
+			require.Equal(t, 1, export)
+			require.Positive(t, file)
+			require.Equal(t, []string{"ladder_position"}, resources)
+			continue
+		}
+		if kind == "csv rows" {
+			rows := handover.RowsOf(t, example[3])
+			require.Equal(t, []any{"0190a000-0000-7000-8000-000000000001", "0190a000-0000-7000-8000-000000000002", "8", "=quick today\nand glad", nil}, rows[0])
 			continue
 		}
 		if kind == "text line" {
@@ -79,5 +98,5 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			t.Errorf("nothing reads the example of %q", kind)
 		}
 	}
-	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1, "json document": 1, "text line": 1}, seen)
+	require.Equal(t, map[string]int{"csv students": 1, "csv attendance": 2, "ics bookings": 1, "json document": 2, "text line": 1, "json datapackage": 1, "csv rows": 1}, seen)
 }

@@ -16,6 +16,9 @@ import (
 // Span is what tables are about: from one day to another, both included, and one student, or all where that is empty.
 type Span struct{ From, To, Student string }
 
+// always is all that there ever was, of one student or of all.
+func always(student string) Span { return Span{From: "0000-01-01", To: "9999-12-31", Student: student} }
+
 // MostCounts is how many counts go into a workbook; more are handed out as .csv only.
 const MostCounts = 200_000
 
@@ -59,14 +62,11 @@ type writer struct {
 	students map[string]student.Profile
 }
 
-// erased stands for somebody who was erased.
-const erased = "somebody who was erased"
-
 func (w writer) name(id string) string {
 	if p, known := w.students[id]; known {
 		return p.Name
 	}
-	return erased
+	return store.Erased
 }
 
 func (w writer) profiles(records []store.Record[student.Profile]) sheets.Sheet {

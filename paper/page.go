@@ -24,8 +24,13 @@ type page struct {
 }
 
 // newPage is paper of a size, for a document with a title and, where it has one, a day. It has no page yet.
-func newPage(size Size, title, day string) *page {
-	setUp := fpdf.InitType{OrientationStr: "P", UnitStr: "mm", SizeStr: string(size)}
+func newPage(size Size, title, day string) *page { return newPageTurned("P", size, title, day) }
+
+// newPageAcross is the same with the long side across.
+func newPageAcross(size Size, title, day string) *page { return newPageTurned("L", size, title, day) }
+
+func newPageTurned(orientation string, size Size, title, day string) *page {
+	setUp := fpdf.InitType{OrientationStr: orientation, UnitStr: "mm", SizeStr: string(size)}
 	if size == A6 {
 		setUp.Size = fpdf.SizeType{Wd: 105, Ht: 148} // the one that the library does not know
 	}
