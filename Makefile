@@ -76,7 +76,7 @@ hooks:
 
 # Made files: which values closed types have, the licences of the modules, the OpenAPI document from the route table, and the client's types from it.
 generate: node_modules/.installed
-	go run ./internal/enums core api paper
+	go run ./internal/enums core api paper keeping
 	go run ./internal/notices > cmd/hodometer/modules.txt.new && mv cmd/hodometer/modules.txt.new cmd/hodometer/modules.txt
 	go run ./cmd/hodometer openapi > api/openapi.json.new && mv api/openapi.json.new api/openapi.json
 	npm run --silent types

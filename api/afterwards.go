@@ -11,7 +11,6 @@ import (
 	"hodometer/core/feed"
 	"hodometer/core/lesson"
 	"hodometer/core/plan"
-	"hodometer/core/score"
 	"hodometer/core/tally"
 	"hodometer/core/template"
 	"hodometer/core/underway"
@@ -154,7 +153,7 @@ func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, er
 			}
 		}
 		for _, c := range answer.Counters {
-			if c.Student == person.ID && (c.Unit == score.Ball || c.Unit == score.Rally) { // what is no ball is counted for itself
+			if c.Student == person.ID && c.Unit.OfBalls() { // what is no ball is counted for itself
 				r.add(c.Count)
 			}
 		}

@@ -25,6 +25,7 @@ import (
 	"hodometer/core/student"
 	"hodometer/core/tally"
 	"hodometer/core/underway"
+	"hodometer/keeping"
 	"hodometer/store"
 )
 
@@ -46,7 +47,7 @@ var emptyFile = sync.OnceValues(func() ([]byte, error) {
 	}
 	defer func() { _ = os.RemoveAll(folder) }()
 	path := filepath.Join(folder, "empty.db")
-	s, err := store.Open(context.Background(), path)
+	s, err := store.Open(context.Background(), path, nil)
 	if err != nil {
 		return nil, err
 	}
@@ -66,13 +67,14 @@ func newClub(t testing.TB) *club {
 
 // openClub starts a server on a file.
 func openClub(t testing.TB, path string) *club {
-	s, err := store.Open(t.Context(), path)
+	s, err := store.Open(t.Context(), path, nil)
 	require.NoError(t, err)
 	t.Cleanup(func() { require.NoError(t, s.Close()) })
 	c := &club{t: t, store: s, now: time.Date(2026, 3, 10, 16, 0, 0, 0, time.UTC)}
 	doors, err := api.New(api.Options{
 		Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil)),
-		Pages: fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
+		Pages:  fstest.MapFS{"index.html": {Data: []byte("<title>Hodometer</title>")}},
+		Keeper: &keeping.Keeper{Data: path, Daily: true, Store: s, Now: func() time.Time { return c.now }, Log: slog.New(slog.NewTextHandler(&c.log, nil))},
 	})
 	require.NoError(t, err)
 	c.http, c.doors = doors.Machine, doors
@@ -225,7 +227,7 @@ func TestPutAwayAndErase(t *testing.T) {
 	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
 	require.Len(t, read[[]api.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
 	require.False(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", api.Archiving{})).Archived)
-	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/students/"+id, nil).Code)
+	require.Equal(t, http.StatusOK, c.ask("DELETE", "/api/students/"+id, nil).Code)
 	readProblem(t, c.ask("GET", "/api/students/"+id, nil), http.StatusNotFound)
 }
 

@@ -44,8 +44,13 @@ func compileBodies(routes []Route, openapi []byte) (bodies, error) {
 		}
 		compiled[r.Name] = schema
 	}
-	return compiled, nil
+	// Nothing saves ladders but what brings documents in.
+	compiled[laddersSchema], err = compiler.Compile("openapi.json#/components/schemas/" + laddersSchema)
+	return compiled, err
 }
+
+// laddersSchema is the name of the schema of ladders.
+const laddersSchema = "ProgressLadders"
 
 // read reads a body strictly: JSON, of the shape its schema says, with nothing unknown in it. Its
 // error is a problem or a list of fields.

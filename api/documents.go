@@ -70,7 +70,7 @@ type Coming struct {
 // DocumentsComing are documents that come in together, and who the lessons among them are for.
 type DocumentsComing struct {
 	Documents []Coming `json:"documents" minItems:"1" maxItems:"2000"`
-	Students  []string `json:"students,omitempty" maxItems:"12" description:"Of lessons: who stands in the place of the first, the second…"`
+	Students  []string `json:"students,omitempty" maxItems:"12" description:"Of lessons: who stands in the place of the first, the second…; of ladders: the first is whose they are"`
 	Date      string   `json:"date,omitempty" format:"date" description:"Of lessons: on which day; empty: as written"`
 }
 
@@ -81,7 +81,7 @@ type DocumentsCame struct {
 
 func (s *server) documentRoutes() []Route {
 	return []Route{
-		route("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games and lessons in a file, and bring nothing in", func(ctx context.Context, _ None, body File) (DocumentsLooked, error) {
+		route("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games, lessons and ladders in a file, and bring nothing in", func(ctx context.Context, _ None, body File) (DocumentsLooked, error) {
 			return s.lookAt(ctx, body)
 		}),
 		route("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
@@ -198,6 +198,8 @@ func (s *server) mine(ctx context.Context, kind exchange.Kind, id string) (Passe
 		}
 		record, err := s.store.Games.Get(ctx, id)
 		return Passed{Game: &record.Document}, record.Revision, err
+	case exchange.Ladder:
+		return Passed{}, 0, store.ErrNotFound // they belong to a student, and have no identifier of their own
 	default:
 		record, err := s.store.Lessons.Get(ctx, id)
 		if err != nil {
@@ -269,6 +271,9 @@ func (s *server) bringIn(ctx context.Context, _ None, body DocumentsComing) (Doc
 			c.Lesson = &recast
 			wrong.Under(at, s.allHere(ctx, recast.Students))
 		}
+		if c.Ladder != nil {
+			wrong.Under(at, s.oneIsHere(ctx, body.Students))
+		}
 		if c.As == AsInstead {
 			wrong.Under(at, s.mayReplace(c.kind(), c.ID))
 		}
@@ -277,7 +282,10 @@ func (s *server) bringIn(ctx context.Context, _ None, body DocumentsComing) (Doc
 		if err != nil {
 			return DocumentsCame{}, err
 		}
-		all[i] = store.Brought{Kind: c.kind(), ID: ids[i], Text: text}
+		all[i] = store.Brought{Kind: c.kind(), ID: ids[i], Text: text, Ladder: c.Ladder}
+		if c.Ladder != nil && len(body.Students) > 0 {
+			all[i].ID, ids[i] = body.Students[0], body.Students[0]
+		}
 		if c.As == AsInstead {
 			all[i].Revision = c.Revision
 		}
@@ -294,6 +302,14 @@ func (s *server) mayReplace(kind exchange.Kind, id string) error {
 	_, ready := library.FindGame(id)
 	if kind == exchange.Drill && drill || kind == exchange.Game && ready {
 		return errors.New("what is built in stays as it is; take it beside the one here")
+	}
+	return nil
+}
+
+// oneIsHere says whether the student whose ladders come in is here.
+func (s *server) oneIsHere(ctx context.Context, ids []string) error {
+	if len(ids) == 0 || s.allHere(ctx, ids[:1]) != nil {
+		return errors.New("say whose ladders these are")
 	}
 	return nil
 }

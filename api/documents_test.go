@@ -5,6 +5,7 @@ import (
 	"net/http"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/santhosh-tekuri/jsonschema/v6"
 	"github.com/stretchr/testify/require"
@@ -153,8 +154,8 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 	require.Equal(t, "Go", l.Lesson.Blocks[0].Calls[0].Text)
 	for file, says := range map[string]string{
 		`{"hodometer":"drill","id":"","document":{"version":99}}`: "written by a newer Hodometer",
-		`{"hodometer":"cake","document":{}}`:                      "no drill, no game and no lesson",
-		`{"name":"x"}`:                                            "no drill, no game and no lesson",
+		`{"hodometer":"cake","document":{}}`:                      "no drill, no game, no lesson and no ladder",
+		`{"name":"x"}`:                                            "no drill, no game, no lesson and no ladder",
 		`[1`:                                                      "cannot be read as JSON",
 		"PK\x03\x04nonsense":                                      "this .zip is damaged",
 	} {
@@ -196,5 +197,50 @@ func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 	} {
 		p := readProblem(t, c.ask("POST", "/api/documents/look", text), http.StatusUnprocessableEntity)
 		require.Contains(t, p.Fields[0].Message, says)
+	}
+}
+
+// The rungs that a student came to go to another coach without a name, hold to the schema that is served, and are those of whom the coach says.
+func TestLaddersGoToAnotherCoach(t *testing.T) {
+	c, other := newClub(t), newClub(t)
+	id := c.student(ada())
+	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/ladder/"+id+".json", nil).Code, "nothing is known yet")
+	for _, rung := range []string{"consistency", "direction", "depth"} {
+		read[api.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
+		c.now = c.now.Add(time.Hour)
+	}
+	text := c.out("ladder/" + id + ".json")
+	require.NotContains(t, text, ada().Name)
+	piece, err := exchange.Read([]byte(text))
+	require.NoError(t, err)
+	require.Equal(t, exchange.Ladder, piece.Hodometer)
+	compiler := jsonschema.NewCompiler()
+	document, err := jsonschema.UnmarshalJSON(strings.NewReader(c.ask("GET", "/api/schemas/ladder.json", nil).Body.String()))
+	require.NoError(t, err)
+	require.NoError(t, compiler.AddResource("ladder.json", document))
+	schema, err := compiler.Compile("ladder.json")
+	require.NoError(t, err)
+	loose, err := jsonschema.UnmarshalJSON(strings.NewReader(string(piece.Document)))
+	require.NoError(t, err)
+	require.NoError(t, schema.Validate(loose))
+
+	looked := other.looked(text)
+	require.Len(t, looked, 1)
+	require.Empty(t, looked[0].Wrong)
+	coming := api.DocumentsComing{Documents: []api.Coming{{Passed: looked[0].Passed, As: api.AsNew}}}
+	wrong := readProblem(t, other.ask("POST", "/api/documents", coming), http.StatusUnprocessableEntity)
+	require.Contains(t, wrong.Fields[0].Message, "whose ladders")
+	coming.Students = []string{other.student(ada())}
+	for range 2 { // sent again it changes nothing
+		require.Equal(t, coming.Students, read[api.DocumentsCame](t, other.ask("POST", "/api/documents", coming)).IDs)
+	}
+	strokes := func(c *club, id string) []api.StrokeProgress {
+		return read[api.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
+	}
+	require.Equal(t, strokes(c, id), strokes(other, coming.Students[0]))
+	require.Len(t, strokes(c, id)[0].Milestones, 2)
+
+	for _, spoiled := range []string{strings.ReplaceAll(text, "forehand", "dink"), strings.ReplaceAll(text, `"depth"`, `"height"`), strings.ReplaceAll(text, `"reached"`, `"reach"`)} {
+		require.NotEmpty(t, other.looked(spoiled)[0].Wrong)
 	}
 }

@@ -3,13 +3,18 @@ package api
 import (
 	"context"
 	"fmt"
+	"net/http"
 	"path"
+	"slices"
 	"strings"
+	"time"
 
 	"github.com/labstack/echo/v5"
 
 	"hodometer/core/coach"
 	"hodometer/core/exchange"
+	"hodometer/core/feed"
+	"hodometer/core/progress"
 	"hodometer/core/report"
 	"hodometer/handover"
 	"hodometer/picture"
@@ -28,6 +33,9 @@ func (s *server) documentOut(c *echo.Context) error {
 	}
 	if kind.Current() == 0 || checkID(id) != nil {
 		return echo.ErrNotFound
+	}
+	if kind == exchange.Ladder {
+		return s.laddersOut(c, id)
 	}
 	passed, _, err := s.mine(ctx, kind, id)
 	if err != nil {
@@ -61,13 +69,46 @@ func (s *server) documentOut(c *echo.Context) error {
 	return s.handOut(c, name+".zip", "application/zip", data)
 }
 
+// laddersOut hands the ladders of a student out, for another coach: the rungs they came to, and where they stand on a stroke that they were never put on one of.
+func (s *server) laddersOut(c *echo.Context, student string) error {
+	ctx := c.Request().Context()
+	record, err := s.store.Students.Get(ctx, student)
+	if err != nil {
+		return err
+	}
+	at, err := s.standing(ctx, student)
+	if err != nil {
+		return err
+	}
+	sport := record.Document.Sport
+	l := progress.Ladders{FormatVersion: progress.FormatVersion, Title: "Ladders, " + string(sport), Sport: sport}
+	for _, p := range at.positions {
+		l.Reached = append(l.Reached, progress.Reached{Stroke: p.Stroke, Rung: p.Rung, At: p.At})
+	}
+	for _, stroke := range at.strokes() {
+		if !slices.ContainsFunc(l.Reached, func(r progress.Reached) bool { return r.Stroke == stroke.Stroke }) {
+			l.Reached = append(l.Reached, progress.Reached{Stroke: stroke.Stroke, Rung: stroke.Advice.Rung, At: s.now().UTC().Truncate(time.Millisecond)})
+		}
+	}
+	// Those of another sport, from before somebody changed, stay.
+	l.Reached = slices.DeleteFunc(l.Reached, func(r progress.Reached) bool { return !slices.Contains(feed.LaddersOf(sport), r.Stroke) })
+	if len(l.Reached) == 0 {
+		return problem(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
+	}
+	text, err := exchange.Write(exchange.Ladder, "", l)
+	if err != nil {
+		return err
+	}
+	return s.handOut(c, handover.FileName(record.Document.Name)+", ladders.json", "application/json", text)
+}
+
 // pixels is how wide a picture of a court is.
 const pixels = 1000
 
 // courtOut hands out the court of a drill, or of a game, as a picture.
 func (s *server) courtOut(c *echo.Context, kind exchange.Kind, id, ending string) error {
 	ctx := c.Request().Context()
-	if checkID(id) != nil || kind == exchange.Lesson {
+	if checkID(id) != nil || kind != exchange.Drill && kind != exchange.Game {
 		return echo.ErrNotFound
 	}
 	passed, _, err := s.mine(ctx, kind, id)

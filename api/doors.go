@@ -93,9 +93,9 @@ func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
 		entered := http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 			next.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), doorOf{}, door)))
 		})
-		return guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
+		return Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
-	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.close(); stop() }}
+	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.close(); s.works.close(); stop() }}
 }
 
 type doorOf struct{}
@@ -117,7 +117,7 @@ func (s *server) admit(table []Route) echo.MiddlewareFunc {
 	for _, r := range table {
 		rights[r.Method+" "+r.Path] = r.right
 	}
-	rights["GET /api/authority.crt"] = anybody
+	rights["GET /api/authority.crt"], rights["GET "+outPath+everythingFile] = anybody, coachOnly
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
 			if !strings.HasPrefix(c.Request().URL.Path, "/api/") {

@@ -28,6 +28,11 @@ func (There) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (What) Enum() []any {
+	return []any{NoWork, Exporting, Importing}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (doorKind) Enum() []any {
 	return []any{machineDoor, networkDoor}
 }

@@ -65,7 +65,7 @@ type history struct{ own, related []odds.Practised }
 
 // practised sorts how so many students did by what it says about a measure of a drill.
 func practised(rows []store.Practice, students int, drillID string, d drill.Document, m drill.Measure, now time.Time) []history {
-	inBalls := func(u score.Unit) bool { return u == score.Ball || u == score.Rally || u == score.Point }
+	inBalls := func(u score.Unit) bool { return u.OfBalls() || u == score.Point }
 	stroke := d.StrokeOf(m)
 	list := make([]history, students)
 	for _, row := range rows {

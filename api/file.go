@@ -1,6 +1,7 @@
 package api
 
 import (
+	"cmp"
 	"io"
 	"net/http"
 	"reflect"
@@ -8,6 +9,8 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 	"github.com/swaggest/openapi-go/openapi31"
+
+	"hodometer/handover"
 )
 
 // File is the body of a route that takes a file as it is.
@@ -16,14 +19,22 @@ type File []byte
 // largestFile is how large a file that is read can be.
 const largestFile = 8 << 20
 
+// Stream is the body of a route that takes a file which is too large to be held: it is read once, as it comes.
+type Stream struct{ From io.Reader }
+
+// isStream says whether the body of a route is a file that is read as it comes.
+func isStream(body any) bool { return reflect.TypeOf(body) == reflect.TypeFor[Stream]() }
+
 // isFile says whether the body of a route is a file.
-func isFile(body any) bool { return reflect.TypeOf(body) == reflect.TypeFor[File]() }
+func isFile(body any) bool { return reflect.TypeOf(body) == reflect.TypeFor[File]() || isStream(body) }
 
 // readFile reads a body as it is.
-func readFile(r *http.Request, into any) error {
-	data, err := io.ReadAll(r.Body)
-	if file, is := into.(*File); is {
-		*file = data
+func readFile(r *http.Request, into any) (err error) {
+	switch body := into.(type) {
+	case *File:
+		*body, err = io.ReadAll(r.Body)
+	case *Stream:
+		body.From = r.Body
 	}
 	return err
 }
@@ -41,18 +52,20 @@ func (r Route) forFiles() Route {
 
 // limitBodies refuses bodies that are larger than their route takes, by what they say of themselves before anything is read.
 func limitBodies(table []Route) []echo.MiddlewareFunc {
-	large := map[string]bool{}
+	limits := map[string]int64{}
 	for _, r := range table {
-		large[r.Path] = large[r.Path] || r.large || isFile(r.body)
+		switch {
+		case isStream(r.body):
+			limits[r.Path] = handover.LargestExport
+		case r.large || isFile(r.body):
+			limits[r.Path] = max(limits[r.Path], largestFile)
+		}
 	}
-	limit := func(bytes int64, mine func(path string) bool) echo.MiddlewareFunc {
+	limit := func(bytes int64) echo.MiddlewareFunc {
 		return middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{
 			LimitBytes: bytes,
-			Skipper:    func(c *echo.Context) bool { return !mine(c.Path()) },
+			Skipper:    func(c *echo.Context) bool { return cmp.Or(limits[c.Path()], largestBody) != bytes },
 		})
 	}
-	return []echo.MiddlewareFunc{
-		limit(largestBody, func(path string) bool { return !large[path] }),
-		limit(largestFile, func(path string) bool { return large[path] }),
-	}
+	return []echo.MiddlewareFunc{limit(largestBody), limit(largestFile), limit(handover.LargestExport)}
 }

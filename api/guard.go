@@ -7,10 +7,10 @@ import (
 	"strings"
 )
 
-// guard refuses requests that a page from elsewhere made: those that cross origins, and those that came
+// Guard refuses requests that a page from elsewhere made: those that cross origins, and those that came
 // under a name which is not this program's (a name that an attacker lets point here). A request may name
 // this machine, the very address that it came in at, or one of hosts.
-func guard(next http.Handler, hosts []string) http.Handler {
+func Guard(next http.Handler, hosts []string) http.Handler {
 	protected := http.NewCrossOriginProtection().Handler(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if !ours(r, hosts) {

@@ -24,25 +24,15 @@ const (
 // tablesOut hands out the tables of a span: hodometer.xlsx with all of them, or one as a .csv.
 func (s *server) tablesOut(c *echo.Context) error {
 	ctx := c.Request().Context()
-	today := s.now()
-	span := handover.Span{
-		From:    cmp.Or(c.QueryParam("from"), today.AddDate(-1, 0, 0).Format(time.DateOnly)),
-		To:      cmp.Or(c.QueryParam("to"), today.Format(time.DateOnly)),
-		Student: c.QueryParam("student"),
+	from, to, err := s.spanOf(c, 12)
+	if err != nil {
+		return err
 	}
-	var wrong invalid.Fields
-	for path, day := range map[string]string{"from": span.From, "to": span.To} {
-		if _, err := time.Parse(time.DateOnly, day); err != nil {
-			wrong.Add(path, "%q is not a day; write it as year-month-day, 2026-03-09", day)
-		}
-	}
+	span := handover.Span{From: from, To: to, Student: c.QueryParam("student")}
 	if span.Student != "" {
 		if err := checkID(span.Student); err != nil {
 			return err
 		}
-	}
-	if wrong.Err() != nil {
-		return wrong
 	}
 	name := c.Param("file")
 	if name == "hodometer.xlsx" {
@@ -65,6 +55,19 @@ func (s *server) tablesOut(c *echo.Context) error {
 		}
 	}
 	return echo.ErrNotFound
+}
+
+// spanOf reads the days from which and to which something is handed out, both included: without any, the months before today.
+func (s *server) spanOf(c *echo.Context, months int) (from, to string, err error) {
+	from = cmp.Or(c.QueryParam("from"), s.now().AddDate(0, -months, 0).Format(time.DateOnly))
+	to = cmp.Or(c.QueryParam("to"), s.today())
+	var wrong invalid.Fields
+	for path, day := range map[string]string{"from": from, "to": to} {
+		if _, err := time.Parse(time.DateOnly, day); err != nil {
+			wrong.Add(path, "%q is not a day; write it as year-month-day, 2026-03-09", day)
+		}
+	}
+	return from, to, wrong.Err()
 }
 
 // handOut answers with a file to be kept.

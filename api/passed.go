@@ -12,13 +12,15 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
+	"hodometer/core/progress"
 )
 
-// Passed is a document that is passed on: one of the three.
+// Passed is a document that is passed on: one of the four.
 type Passed struct {
-	Drill  *drill.Document  `json:"drill,omitempty"`
-	Game   *game.Document   `json:"game,omitempty"`
-	Lesson *lesson.Document `json:"lesson,omitempty"`
+	Drill  *drill.Document   `json:"drill,omitempty"`
+	Game   *game.Document    `json:"game,omitempty"`
+	Lesson *lesson.Document  `json:"lesson,omitempty"`
+	Ladder *progress.Ladders `json:"ladder,omitempty"`
 }
 
 func passedOf(kind exchange.Kind, text []byte) (Passed, error) {
@@ -29,6 +31,9 @@ func passedOf(kind exchange.Kind, text []byte) (Passed, error) {
 	case exchange.Game:
 		var d game.Document
 		return Passed{Game: &d}, exchange.Strict(text, &d)
+	case exchange.Ladder:
+		var d progress.Ladders
+		return Passed{Ladder: &d}, exchange.Strict(text, &d)
 	default:
 		var d lesson.Document
 		return Passed{Lesson: &d}, exchange.Strict(text, &d)
@@ -37,15 +42,16 @@ func passedOf(kind exchange.Kind, text []byte) (Passed, error) {
 
 // kind is what a document is; empty where it is none, or more than one.
 func (p Passed) kind() exchange.Kind {
-	switch {
-	case p.Drill != nil && p.Game == nil && p.Lesson == nil:
-		return exchange.Drill
-	case p.Game != nil && p.Drill == nil && p.Lesson == nil:
-		return exchange.Game
-	case p.Lesson != nil && p.Drill == nil && p.Game == nil:
-		return exchange.Lesson
+	var is []exchange.Kind
+	for kind, there := range map[exchange.Kind]bool{exchange.Drill: p.Drill != nil, exchange.Game: p.Game != nil, exchange.Lesson: p.Lesson != nil, exchange.Ladder: p.Ladder != nil} {
+		if there {
+			is = append(is, kind)
+		}
 	}
-	return ""
+	if len(is) != 1 {
+		return ""
+	}
+	return is[0]
 }
 
 func (p Passed) check() error {
@@ -56,8 +62,10 @@ func (p Passed) check() error {
 		return p.Game.Check()
 	case exchange.Lesson:
 		return p.Lesson.Check()
+	case exchange.Ladder:
+		return p.Ladder.Check()
 	}
-	return invalid.Fields{{Path: "", Message: "say what it is: a drill, a game or a lesson"}}
+	return invalid.Fields{{Path: "", Message: "say what it is: a drill, a game, a lesson or a ladder"}}
 }
 
 func (p Passed) document() any {
@@ -66,6 +74,8 @@ func (p Passed) document() any {
 		return p.Drill
 	case exchange.Game:
 		return p.Game
+	case exchange.Ladder:
+		return p.Ladder
 	default:
 		return p.Lesson
 	}
@@ -89,7 +99,7 @@ func said(err error) []string {
 
 // document holds a document against the schema that the body of saving it has.
 func (b bodies) document(kind exchange.Kind, text []byte) error {
-	name := map[exchange.Kind]string{exchange.Drill: "saveDrill", exchange.Game: "saveGame", exchange.Lesson: "saveLesson"}[kind]
+	name := map[exchange.Kind]string{exchange.Drill: "saveDrill", exchange.Game: "saveGame", exchange.Lesson: "saveLesson", exchange.Ladder: laddersSchema}[kind]
 	if wrong := unsound(text); wrong.Err() != nil {
 		return wrong
 	}

@@ -41,6 +41,8 @@ type StrokeProgress struct {
 	Stroke feed.Stroke     `json:"stroke"`
 	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
 	Advice progress.Advice `json:"advice"`
+
+	Milestones []progress.Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
 
 // StrokeInGames is how often a student makes a stroke in games, and the same stroke in drills, of late.
@@ -94,7 +96,7 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 	if err != nil {
 		return Progress{}, err
 	}
-	roll, err := s.attendance(ctx, id)
+	roll, err := s.attendance(ctx, id, s.now().AddDate(-1, 0, 0).Format(time.DateOnly), s.today())
 	if err != nil {
 		return Progress{}, err
 	}
@@ -157,30 +159,41 @@ func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, er
 // strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
 func strokes(done []store.Attempt, positions []store.LadderPosition, engagement int) []StrokeProgress {
 	var order []feed.Stroke
-	stands := map[feed.Stroke]store.LadderPosition{}
+	stands, began := map[feed.Stroke][]progress.Stand{}, map[feed.Stroke]progress.Rung{}
 	for _, position := range positions {
-		if _, seen := stands[position.Stroke]; !seen {
+		if len(stands[position.Stroke]) == 0 {
 			order = append(order, position.Stroke)
+			began[position.Stroke] = position.Rung
 		}
-		stands[position.Stroke] = position
+		stands[position.Stroke] = append(stands[position.Stroke], progress.Stand{Rung: position.Rung, At: position.At})
 	}
+	evidence := map[feed.Stroke][]progress.Evidence{}
 	for _, a := range done {
 		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
-		if _, seen := stands[a.Stroke]; !seen {
-			order = append(order, a.Stroke)
-			stands[a.Stroke] = store.LadderPosition{Stroke: a.Stroke, Rung: a.Rung}
+		if len(evidence[a.Stroke]) == 0 && (len(stands[a.Stroke]) == 0 || a.At.Before(stands[a.Stroke][0].At)) {
+			if _, seen := began[a.Stroke]; !seen {
+				order = append(order, a.Stroke)
+			}
+			began[a.Stroke] = a.Rung
 		}
+		e := progress.Evidence{At: a.At, Drill: a.Name, Rung: a.Rung}
+		if a.Measure.What.OfBalls() {
+			e.Made, e.Missed = a.Made, a.Missed()
+		}
+		evidence[a.Stroke] = append(evidence[a.Stroke], e)
 	}
 	slices.Sort(order)
 	list := make([]StrokeProgress, len(order))
 	for i, stroke := range order {
-		var evidence []progress.Evidence
-		for _, a := range done {
-			if a.Stroke == stroke && a.Rung == stands[stroke].Rung && a.At.After(stands[stroke].At) && (a.Measure.What == score.Ball || a.Measure.What == score.Rally) {
-				evidence = append(evidence, progress.Evidence{At: a.At, Drill: a.Name, Made: a.Made, Missed: a.Missed()})
-			}
+		here := progress.Stand{Rung: began[stroke]}
+		if n := len(stands[stroke]); n > 0 {
+			here = stands[stroke][n-1]
 		}
-		list[i] = StrokeProgress{Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(stands[stroke].Rung, evidence, engagement)}
+		onIt := slices.DeleteFunc(slices.Clone(evidence[stroke]), func(e progress.Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) })
+		list[i] = StrokeProgress{
+			Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(here.Rung, onIt, engagement),
+			Milestones: progress.Milestones(began[stroke], stands[stroke], evidence[stroke]),
+		}
 	}
 	return list
 }
@@ -204,7 +217,7 @@ func (s *server) inGames(ctx context.Context, id string, done []store.Attempt) (
 		}
 	}
 	for _, a := range done {
-		if a.At.After(from) && (a.Measure.What == score.Ball || a.Measure.What == score.Rally) {
+		if a.At.After(from) && a.Measure.What.OfBalls() {
 			drills[a.Stroke] = drills[a.Stroke].Add(odds.Done{Made: a.Made, Missed: a.Missed()})
 		}
 	}

@@ -3,7 +3,6 @@ package api
 import (
 	"context"
 	"slices"
-	"time"
 
 	"hodometer/core/roster"
 	"hodometer/store"
@@ -27,11 +26,10 @@ type Attendance struct {
 	Each  []Attended `json:"each" description:"The newest first"`
 }
 
-// attendance is how often a student came in the year before today.
-func (s *server) attendance(ctx context.Context, studentID string) (Attendance, error) {
-	since := s.now().AddDate(-1, 0, 0).Format(time.DateOnly)
+// attendance is how often a student came from one day to another, both included.
+func (s *server) attendance(ctx context.Context, studentID, since, to string) (Attendance, error) {
 	a := Attendance{Since: since, Each: []Attended{}}
-	err := s.store.Attended(ctx, studentID, since, s.today(), func(one store.Attended) error {
+	err := s.store.Attended(ctx, studentID, since, to, func(one store.Attended) error {
 		a.Of++
 		if one.Came {
 			a.Came++

@@ -11,6 +11,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
+	"hodometer/core/progress"
 )
 
 // documentSchema serves the JSON Schemas of the documents that can be exchanged, made when one is first
@@ -19,7 +20,7 @@ func documentSchema() echo.HandlerFunc {
 	schemas := sync.OnceValues(func() (map[string]jsonschema.Schema, error) {
 		made := map[string]jsonschema.Schema{}
 		reflector := jsonschema.Reflector{DefaultOptions: schemaOptions()}
-		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{}, "lesson.json": lesson.Document{}} {
+		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{}, "lesson.json": lesson.Document{}, "ladder.json": progress.Ladders{}} {
 			schema, err := reflector.Reflect(document)
 			if err != nil {
 				return nil, err

@@ -15,6 +15,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"hodometer/keeping"
 	"hodometer/store"
 )
 
@@ -32,6 +33,8 @@ type server struct {
 	gear     *gear
 	clubs    clubs
 	schemas  bodies
+	keeper   *keeping.Keeper
+	works    works
 }
 
 // Options are what a server is made from.
@@ -45,6 +48,7 @@ type Options struct {
 	Hosts   []string // names to answer under, besides localhost and the address that a request came in at
 	Cookie  string   // what sets its cookies apart from those of another Hodometer on this machine
 	Network *Network // how other devices reach it; nil where they do not
+	Keeper  *keeping.Keeper
 }
 
 const (
@@ -76,6 +80,8 @@ func (s *server) routes() []Route {
 	table = append(table, s.arrivalRoutes()...)
 	table = append(table, s.calendarRoutes()...)
 	table = append(table, s.documentRoutes()...)
+	table = append(table, s.keepingRoutes()...)
+	table = append(table, s.everythingRoutes()...)
 	return append(table, s.afterwardsRoutes()...)
 }
 
@@ -90,7 +96,7 @@ func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handlers for everything. The caller closes the store.
 func New(o Options) (Doors, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: newGear()}
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: newGear(), keeper: o.Keeper}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {
@@ -123,6 +129,8 @@ func New(o Options) (Doors, error) {
 	e.GET(outPath+"collection.zip", s.collectionOut)
 	e.GET(outPath+"book.pdf", s.bookOut)
 	e.GET(outPath+"counting/:file", s.countingOut)
+	e.GET(outPath+everythingFile, s.everythingOut)
+	e.GET(outPath+"students/:id/:file", s.studentOut)
 	e.GET(outPath+":kind/:file", s.documentOut)
 	e.GET(feedPath+":file", s.feed)
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
@@ -140,7 +148,7 @@ func (s *server) today() string { return s.now().Format(time.DateOnly) }
 func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		longest := longestAnswer
-		if strings.HasPrefix(c.Request().URL.Path, outPath) {
+		if path := c.Request().URL.Path; strings.HasPrefix(path, outPath) || strings.HasPrefix(path, keepingPath) {
 			longest = longestFile
 		}
 		ctx, cancel := context.WithTimeout(c.Request().Context(), longest)

@@ -2,6 +2,8 @@ package api
 
 import (
 	"context"
+	"path/filepath"
+	"time"
 
 	"hodometer/core/student"
 	"hodometer/store"
@@ -49,9 +51,7 @@ func (s *server) studentRoutes() []Route {
 			record, err := s.store.Students.Archive(ctx, p.ID, body.Archived)
 			return asStudent(record), err
 		}),
-		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", func(ctx context.Context, p byID, _ None) (None, error) {
-			return None{}, s.store.Students.Erase(ctx, p.ID)
-		}),
+		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", s.eraseStudent),
 		route("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p byID, _ None) (Progress, error) {
 			return s.progress(ctx, p.ID)
 		}),
@@ -97,4 +97,32 @@ func list[T, A any](ctx context.Context, collection store.Collection[T], withArc
 		answers[i] = as(k)
 	}
 	return answers, nil
+}
+
+// Gone is what is left of a student who was erased.
+type Gone struct {
+	Copies int       `json:"copies" description:"Safe copies of before that still hold them"`
+	Newest time.Time `json:"newest" description:"When the newest of those was made; where there is none, it says nothing"`
+}
+
+// eraseStudent erases a student, and says which older copies still hold them.
+func (s *server) eraseStudent(ctx context.Context, p byID, _ None) (Gone, error) {
+	if err := s.store.EraseStudent(ctx, p.ID); err != nil {
+		return Gone{}, err
+	}
+	copies := s.keeper.Copies()
+	list, err := copies.List()
+	if err != nil {
+		return Gone{}, nil //nolint:nilerr // the student is erased; the page of the copies says what is wrong with them
+	}
+	var gone Gone
+	for _, one := range list {
+		if holds, err := store.Holds(ctx, filepath.Join(copies.Folder, one.Name), p.ID); err != nil || !holds {
+			continue // what cannot be read can neither be restored
+		}
+		if gone.Copies++; gone.Copies == 1 {
+			gone.Newest = one.At
+		}
+	}
+	return gone, nil
 }

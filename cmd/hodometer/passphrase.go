@@ -4,7 +4,6 @@ import (
 	"bufio"
 	"context"
 	"errors"
-	"flag"
 	"fmt"
 	"io"
 	"os"
@@ -12,25 +11,35 @@ import (
 	"strings"
 	"time"
 
+	"github.com/spf13/cobra"
+
 	"hodometer/access"
+	"hodometer/keeping"
 	"hodometer/store"
 )
 
-// passphrase sets the coach's passphrase, or takes it away: whoever can read and write the file may do so anyway.
-func passphrase(ctx context.Context, args []string, in io.Reader, out io.Writer) (err error) {
-	flags := flag.NewFlagSet("hodometer passphrase", flag.ContinueOnError)
-	flags.Usage = func() { _, _ = io.WriteString(flags.Output(), usage) }
-	data := flags.String("data", "", "file that everything is kept in")
-	none := flags.Bool("clear", false, "take it away")
-	if err := flags.Parse(args); err != nil {
-		return err
+// passphraseCommand sets the coach's passphrase, or takes it away.
+func passphraseCommand() *cobra.Command {
+	c := &cobra.Command{
+		Use: "passphrase", GroupID: "file", Args: cobra.NoArgs, Short: "Set the coach's passphrase, or take it away: it is asked for",
+		Example: "  hodometer passphrase\n  hodometer passphrase --clear",
 	}
-	path, err := service{data: *data, now: time.Now}.file()
+	data := dataFlag(c)
+	none := c.Flags().Bool("clear", false, "take it away")
+	c.RunE = func(c *cobra.Command, _ []string) error {
+		return passphrase(c.Context(), *data, *none, c.InOrStdin(), c.OutOrStdout())
+	}
+	return c
+}
+
+// passphrase sets it: whoever can read and write the file may do so anyway.
+func passphrase(ctx context.Context, data string, none bool, in io.Reader, out io.Writer) (err error) {
+	path, err := service{data: data, now: time.Now}.file()
 	if err != nil {
 		return err
 	}
 	next := store.Passphrase{Since: time.Now().Truncate(time.Millisecond)}
-	if !*none {
+	if !none {
 		_, _ = fmt.Fprintf(out, "The new passphrase, at least %d characters: ", access.Shortest)
 		line, err := bufio.NewReader(io.LimitReader(in, 4*access.Longest)).ReadString('\n')
 		if err != nil && !errors.Is(err, io.EOF) {
@@ -47,7 +56,7 @@ func passphrase(ctx context.Context, args []string, in io.Reader, out io.Writer)
 	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
 		return err
 	}
-	stored, err := store.Open(ctx, path)
+	stored, err := keeping.Open(ctx, path, time.Now())
 	if err != nil {
 		return err
 	}
@@ -55,6 +64,6 @@ func passphrase(ctx context.Context, args []string, in io.Reader, out io.Writer)
 	if err := stored.SetPassphrase(ctx, next); err != nil {
 		return err
 	}
-	_, err = fmt.Fprintf(out, "\n%s for %s\n", map[bool]string{true: "There is no passphrase any more", false: "The passphrase is set"}[*none], path)
+	_, err = fmt.Fprintf(out, "\n%s for %s\n", map[bool]string{true: "There is no passphrase any more", false: "The passphrase is set"}[none], path)
 	return err
 }

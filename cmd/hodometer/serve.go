@@ -14,6 +14,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/demo"
+	"hodometer/keeping"
 	"hodometer/store"
 	"hodometer/ui"
 )
@@ -54,13 +55,24 @@ func serve(ctx context.Context, s service) error {
 	}
 	defer func() { _ = listener.Close() }()
 	stored, path, err := s.open(ctx)
+	if broken := (*keeping.Damaged)(nil); errors.As(err, &broken) {
+		if err := s.rescue(ctx, listener, broken); err != nil {
+			return err
+		}
+		if listener, err = s.again(ctx, listener); err != nil {
+			return err
+		}
+		stored, path, err = s.open(ctx)
+	}
 	if err != nil {
 		return err
 	}
 	defer func() {
 		if err := stored.Close(); err != nil {
 			s.log.Error("closing the file", "error", err)
+			return
 		}
+		_ = keeping.Left(path) // without its note the file is looked at whole the next time
 	}()
 	pages, err := ui.Pages()
 	if err != nil {
@@ -72,13 +84,18 @@ func serve(ctx context.Context, s service) error {
 	}
 	defer network.close()
 	_, port, _ := net.SplitHostPort(listener.Addr().String())
+	keeper := &keeping.Keeper{Data: path, Daily: !s.demo, Store: stored, Now: s.now, Log: s.log}
 	doors, err := api.New(api.Options{
-		Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules, Cookie: "-" + port, Network: network.asSeen(),
+		Store: stored, Now: s.now, Log: s.log, Pages: pages, Hosts: s.hosts, About: about(), Modules: modules, Cookie: "-" + port, Network: network.asSeen(), Keeper: keeper,
 	})
 	if err != nil {
 		return err
 	}
 	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%sEverything is kept in %s\n", listener.Addr(), network.said(), path)
+	copying, stop := context.WithCancel(ctx)
+	kept := make(chan struct{})
+	go func() { defer close(kept); keeper.Run(copying) }()
+	defer func() { stop(); <-kept }() // before the file is closed
 	ended := make(chan error, 2)
 	servers := []*http.Server{s.server(doors.Machine, slog.LevelWarn)}
 	go func() { ended <- servers[0].Serve(listener) }()
@@ -132,7 +149,7 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 		return nil, "", err
 	}
 	if !s.demo {
-		stored, err := store.Open(ctx, path)
+		stored, err := keeping.Open(ctx, path, s.now())
 		return stored, path, err
 	}
 	stored, err := demo.Open(ctx, path, s.now(), s.years)

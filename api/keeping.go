@@ -1,0 +1,99 @@
+package api
+
+import (
+	"cmp"
+	"context"
+	"errors"
+	"io/fs"
+	"net/http"
+	"time"
+
+	"hodometer/core/invalid"
+	"hodometer/keeping"
+	"hodometer/store"
+)
+
+// keepingPath is where the safe copies are asked for.
+const keepingPath = "/api/keeping"
+
+// SafeCopies is what is known of the safe copies.
+type SafeCopies struct {
+	File   string     `json:"file" description:"Where everything is kept"`
+	Folder string     `json:"folder" description:"Where the copies are"`
+	Usual  bool       `json:"usual" description:"It is the usual folder"`
+	Daily  bool       `json:"daily" description:"A copy is made every day; a demo’s is not"`
+	Host   string     `json:"host" description:"What this machine is called"`
+	Copies []SafeCopy `json:"copies" description:"The newest first; each of them was looked at when it was made"`
+	Wrong  string     `json:"wrong" description:"Why the last copy could not be made; empty where it was"`
+}
+
+// SafeCopy is a safe copy.
+type SafeCopy struct {
+	Name  string      `json:"name"`
+	At    time.Time   `json:"at"`
+	Why   keeping.Why `json:"why"`
+	Host  string      `json:"host" description:"The machine that made it"`
+	Bytes int64       `json:"bytes"`
+}
+
+// Folder is where safe copies are to be.
+type Folder struct {
+	Folder string `json:"folder" maxLength:"1000" description:"The whole path; empty for the usual one"`
+}
+
+// NamedCopy is the name of a safe copy.
+type NamedCopy struct {
+	Name string `json:"name" minLength:"1" maxLength:"300"`
+}
+
+// RestoredCopy says what was restored.
+type RestoredCopy struct {
+	Students int    `json:"students"`
+	Lessons  int    `json:"lessons"`
+	Kept     string `json:"kept" description:"Where what was there before is"`
+}
+
+func (s *server) keepingRoutes() []Route {
+	return []Route{
+		route("GET", keepingPath, "getKeeping", "Safe copies", func(context.Context, None, None) (SafeCopies, error) { return s.kept(), nil }).anew().forTheCoach(),
+		route("POST", keepingPath+"/copies", "makeCopy", "Make a safe copy now", func(ctx context.Context, _ None, _ None) (SafeCopies, error) {
+			if _, err := s.keeper.Make(ctx, keeping.OnDemand); err != nil {
+				return SafeCopies{}, problem(http.StatusConflict, err.Error())
+			}
+			return s.kept(), nil
+		}).forTheCoach(),
+		route("PUT", keepingPath+"/folder", "chooseFolder", "Have safe copies made in another folder", func(_ context.Context, _ None, body Folder) (SafeCopies, error) {
+			if err := keeping.Choose(s.keeper.Data, body.Folder); err != nil {
+				return SafeCopies{}, invalid.Fields{{Path: "folder", Message: err.Error()}}
+			}
+			return s.kept(), nil
+		}).forTheCoach(),
+		route("POST", keepingPath+"/restore", "restoreCopy", "Put a safe copy in the place of what is there; that is kept as a copy", s.restore).forTheCoach(),
+	}
+}
+
+func (s *server) kept() SafeCopies {
+	copies := s.keeper.Copies()
+	list, err := copies.List()
+	k := SafeCopies{File: s.keeper.Data, Folder: copies.Folder, Usual: !copies.Chosen, Daily: s.keeper.Daily, Host: copies.Host, Copies: []SafeCopy{}, Wrong: s.keeper.Wrong()}
+	for _, one := range list {
+		k.Copies = append(k.Copies, SafeCopy(one))
+	}
+	if err != nil {
+		k.Wrong = cmp.Or(k.Wrong, err.Error())
+	}
+	return k
+}
+
+func (s *server) restore(ctx context.Context, _ None, body NamedCopy) (RestoredCopy, error) {
+	done, err := s.keeper.Restore(ctx, body.Name)
+	switch {
+	case errors.Is(err, fs.ErrNotExist):
+		return RestoredCopy{}, problem(http.StatusNotFound, "This copy is not there any more.")
+	case errors.Is(err, store.ErrDamaged), errors.Is(err, store.ErrNewer), errors.Is(err, store.ErrForeign):
+		return RestoredCopy{}, problem(http.StatusConflict, "This copy cannot be restored: "+err.Error()+". Nothing was changed.")
+	case err != nil:
+		return RestoredCopy{}, err
+	}
+	return RestoredCopy{Students: done.Health.Students, Lessons: done.Health.Lessons, Kept: done.Kept}, nil
+}
