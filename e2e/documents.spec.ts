@@ -157,3 +157,30 @@ function filmOf(png: Buffer): Buffer {
   const frame = Buffer.concat([Buffer.from('FRAME\n'), luma, Buffer.alloc((w * h) / 2, 128)])
   return Buffer.concat([Buffer.from(`YUV4MPEG2 W${w} H${h} F10:1 Ip A1:1 C420jpeg\n`), frame, frame])
 }
+
+test('a student’s ladders go to another coach without a name, and are those of whom they say', async ({
+  demo,
+  page,
+  now,
+}) => {
+  await page.goto(`${demo.url}/#/students`)
+  await page.getByRole('link', { name: 'Noor Haldane' }).click()
+  await page.getByText('Hand out as spreadsheets').click()
+  const ladders = await handed(page, 'Their ladders, for another coach (.json)')
+  expect(ladders.name).toBe('Noor Haldane, ladders.json')
+  expect(readFileSync(ladders.file, 'utf8')).not.toContain('Noor')
+
+  const other = await open('demo', now)
+  await page.goto(`${other.url}/#/documents`)
+  await page.getByLabel(aFile).setInputFiles(ladders.file)
+  await expect(page.getByText('backhand: depth, forehand: direction')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Whose they are' })).toBeVisible()
+  await expectClean(page)
+  await expect(page.getByRole('button', { name: 'Bring in', exact: true })).toBeDisabled()
+  await page.getByRole('checkbox', { name: 'Marek Toll' }).check()
+  await page.getByRole('button', { name: 'Bring in', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Marek Toll', exact: true })).toBeVisible()
+  const here = page.getByRole('list', { name: 'Quality ladder of the backhand' }).locator('[aria-current]')
+  await expect(here).toHaveText('depth')
+  await other.close()
+})

@@ -157,20 +157,6 @@ const views: View[] = [
     },
   },
   {
-    name: 'courtside-floodlit',
-    size: phone,
-    theme: 'floodlit',
-    go: async (page) => {
-      await page
-        .getByRole('article', { name: 'Kwame and Suki' })
-        .getByRole('link', { name: /courtside/ })
-        .click()
-      await page.getByRole('button', { name: 'Begin' }).click()
-      await page.getByRole('button', { name: 'Next block' }).click()
-      await page.getByText('at the net').first().waitFor()
-    },
-  },
-  {
     name: 'afterwards',
     size: desk,
     go: async (page) => {
@@ -184,9 +170,31 @@ const views: View[] = [
   },
   { name: 'settings', size: desk, go: async (page) => first(page, 'Settings') },
   {
-    name: 'today-phone',
+    name: 'keeping',
+    size: desk,
+    theme: 'floodlit',
+    go: async (page) => {
+      await first(page, 'Settings')
+      await page.getByRole('link', { name: /^Keeping it safe/ }).click()
+      await page.getByRole('button', { name: 'Make a copy now' }).click()
+      await page.getByText('The last good copy').waitFor()
+    },
+  },
+  {
+    name: 'calendar',
     size: phone,
-    go: async (page) => page.getByRole('heading', { name: /^Today,/ }).waitFor(),
+    go: async (page) => {
+      await first(page, 'Lessons')
+      await page
+        .getByRole('link', { name: /[Cc]alendar/ })
+        .first()
+        .click()
+      await page.getByRole('button', { name: 'Try it with an invented club' }).first().click()
+      await page
+        .getByRole('button', { name: /^Plan it/ })
+        .first()
+        .waitFor()
+    },
   },
 ]
 

@@ -33,6 +33,7 @@ export const routes: RouteDefinition = {
   '/reckoner': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/reckoner/:question': later(() => import('./views/reckoner/Reckoner.svelte')),
   '/settings': later(() => import('./views/settings/Settings.svelte')),
+  '/settings/keeping': later(() => import('./views/keeping/Keeping.svelte')),
   '/devices': later(() => import('./views/devices/Devices.svelte')),
   '/pair/:code': later(() => import('./views/entrance/Paired.svelte')),
   '/trust': later(() => import('./views/entrance/Trust.svelte')),

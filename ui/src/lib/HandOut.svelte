@@ -1,5 +1,6 @@
 <script lang="ts">
-  import TextField from './TextField.svelte'
+  import { back } from './days'
+  import SpanFields from './SpanFields.svelte'
 
   interface Props {
     /** Of whom; empty: of all. */
@@ -8,10 +9,8 @@
     today: string
   }
   let { student = '', today }: Props = $props()
-  const yearBefore = (day: string) =>
-    `${Number(day.slice(0, 4)) - 1}${day.slice(4)}`.replace(/02-29$/, '02-28')
   let days = $state<{ from?: string; to?: string }>({})
-  const from = $derived(days.from ?? yearBefore(today))
+  const from = $derived(days.from ?? back(today, 12))
   const to = $derived(days.to ?? today)
   const query = $derived(new URLSearchParams({ from, to, ...(student ? { student } : {}) }).toString())
   const tables = ['students', 'attendance', 'results', 'counts'] as const
@@ -20,10 +19,7 @@
 
 <details class="no-print mt-4">
   <summary class="cursor-pointer">Hand out as spreadsheets</summary>
-  <div class="days mt-2">
-    <TextField label="From" type="date" value={from} onchange={(day) => (days = { ...days, from: day })} />
-    <TextField label="To" type="date" value={to} onchange={(day) => (days = { ...days, to: day })} />
-  </div>
+  <SpanFields {from} {to} onchange={(changed) => (days = { ...days, ...changed })} />
   <ul class="mt-3 flex flex-wrap gap-2">
     <li>
       <a class="btn btn-sm btn-primary" href="/api/out/tables/hodometer.xlsx?{query}" download
@@ -36,15 +32,17 @@
       </li>
     {/each}
   </ul>
+  {#if student}
+    <p class="mt-2">
+      <a class="btn btn-sm" href="/api/out/students/{student}/everything.zip" download
+        >All that is held about them (.zip)</a
+      >
+      <a class="btn btn-sm" href="/api/out/ladder/{student}.json" download
+        >Their ladders, for another coach (.json)</a
+      >
+    </p>
+  {/if}
   <p class="hint mt-2 text-sm">
     Notes and what hurts are private and in the students' table: look before you pass it on.
   </p>
 </details>
-
-<style>
-  .days {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(9rem, 13rem));
-    gap: 0.75rem;
-  }
-</style>

@@ -32,7 +32,7 @@
       <span>{notices.current.text}</span>
       {#if notices.current.act}<button class="btn btn-sm" onclick={act}>{notices.current.act.label}</button
         >{/if}
-      <button class="btn btn-sm btn-ghost" onclick={() => notices.close()}>Close</button>
+      <button class="btn btn-sm btn-ghost text-inherit" onclick={() => notices.close()}>Close</button>
     </div>
   {/if}
 </div>

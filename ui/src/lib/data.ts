@@ -16,6 +16,7 @@ import {
   type Vocabulary,
   type Week,
 } from './api/client'
+import { door } from './door.svelte'
 
 /** The keys under which answers are kept. */
 export const keys = {
@@ -41,6 +42,8 @@ export const keys = {
   settings: ['settings'] as const,
   courts: ['courts'] as const,
   devices: ['devices'] as const,
+  keeping: ['keeping'] as const,
+  work: ['work'] as const,
   vocabulary: ['vocabulary'] as const,
   length: (metres: number, units: string) => ['lengths', metres, units] as const,
   goal: (asked: GoalAsked) => ['reckoner', 'goal', asked] as const,
@@ -55,6 +58,14 @@ export const keys = {
 
 export const students = (archived: boolean) =>
   answer(api.GET('/api/students', { params: { query: { archived } } }))
+
+/** keepingQuery reads what is known of the safe copies; at the coach's machine only. */
+export const keepingQuery = () =>
+  createQuery(() => ({
+    queryKey: keys.keeping,
+    queryFn: () => answer(api.GET('/api/keeping')),
+    enabled: door.state?.coach === true,
+  }))
 
 /** gamesQuery reads all games, the coach's own first. */
 export const gamesQuery = () =>

@@ -73,6 +73,15 @@ export const listed = (pieces: { count: number; name: string }[]) =>
 /** The day on this device, as documents write it. */
 export const today = () => new Date().toLocaleDateString('sv-SE')
 
+/** So many of something, in words that have a plural in s. */
+export const many = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
+
+/** How large a file is. */
+export const size = (bytes: number) =>
+  bytes < 1e6
+    ? `${Math.max(1, Math.round(bytes / 1e3))} kB`
+    : `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`
+
 /** A moment as a coach would say it. */
 export const moment = (at: string) =>
   new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })

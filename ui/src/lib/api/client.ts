@@ -5,6 +5,8 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Problem = Schemas['Problem']
 export type Student = Schemas['Student']
+export type Work = Schemas['Work']
+export type SafeCopies = Schemas['SafeCopies']
 export type Profile = Schemas['StudentProfile']
 export type Drill = Schemas['Drill']
 export type DrillDocument = Schemas['DrillDocument']

@@ -353,7 +353,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Find drills, games and lessons in a file, and bring nothing in */
+        /** Find drills, games, lessons and ladders in a file, and bring nothing in */
         post: operations["lookAtDocuments"];
         delete?: never;
         options?: never;
@@ -888,6 +888,126 @@ export interface paths {
         /** Make an own version of a game */
         post: operations["duplicateGame"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Safe copies */
+        get: operations["getKeeping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a safe copy now */
+        post: operations["makeCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin to export everything */
+        post: operations["exportEverything"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/folder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Have safe copies made in another folder */
+        put: operations["chooseFolder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin to bring an export of everything in, all of it or nothing */
+        post: operations["importEverything"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a safe copy in the place of what is there; that is kept as a copy */
+        post: operations["restoreCopy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far everything going out or coming in is */
+        get: operations["getWork"];
+        put?: never;
+        post?: never;
+        /** Stop what is done, or forget what was */
+        delete: operations["stopWork"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2096,6 +2216,26 @@ export interface components {
             new: number;
             same: number;
         };
+        CameIn: {
+            counts: number;
+            /**
+             * Format: date-time
+             * @description When the export was made
+             */
+            created: string;
+            /** @description Documents that are here in another version */
+            differs: components["schemas"]["Differs"][];
+            drills: number;
+            /** @description Games of the coach’s own, and games played */
+            games: number;
+            /** @description Where what was here before is; empty where there was nothing */
+            kept: string;
+            lessons: number;
+            /** @description That are new here */
+            students: number;
+            /** @description Of those, the export’s were taken */
+            theirs: boolean;
+        };
         /** @enum {string} */
         CatalogueOrder: "" | "by name" | "fits this student" | "not used lately" | "shortest first";
         Changed: {
@@ -2249,6 +2389,7 @@ export interface components {
             game?: components["schemas"]["GameDocument"];
             /** @description Empty: it gets one */
             id: string;
+            ladder?: components["schemas"]["ProgressLadders"];
             lesson?: components["schemas"]["LessonDocument"];
             /**
              * Format: int64
@@ -2580,6 +2721,10 @@ export interface components {
             /** @description Lessons of these days, or of no day, that cannot be shown */
             unreadable: components["schemas"]["Unreadable"][];
         };
+        Differs: {
+            kind: string;
+            name: string;
+        };
         DocumentsCame: {
             ids: string[];
         };
@@ -2590,7 +2735,7 @@ export interface components {
              */
             date?: string;
             documents: components["schemas"]["Coming"][];
-            /** @description Of lessons: who stands in the place of the first, the second… */
+            /** @description Of lessons: who stands in the place of the first, the second…; of ladders: the first is whose they are */
             students?: string[];
         };
         DocumentsLooked: {
@@ -3023,7 +3168,7 @@ export interface components {
             seq: number;
         };
         /** @enum {string} */
-        ExchangeKind: "drill" | "game" | "lesson";
+        ExchangeKind: "drill" | "game" | "lesson" | "ladder";
         Feed: {
             /** Format: date-time */
             at: string;
@@ -3299,6 +3444,10 @@ export interface components {
         };
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
+        Folder: {
+            /** @description The whole path; empty for the usual one */
+            folder: string;
+        };
         FootworkFastest: {
             /** @description What gives first at a shorter one, in words; empty where no gap does */
             first: string;
@@ -4077,6 +4226,15 @@ export interface components {
             /** @description The most that a slider over the goal goes to; 0: it has no single number */
             slider: number;
         };
+        Gone: {
+            /** @description Safe copies of before that still hold them */
+            copies: number;
+            /**
+             * Format: date-time
+             * @description When the newest of those was made; where there is none, it says nothing
+             */
+            newest: string;
+        };
         HandicapAsked: {
             document: components["schemas"]["GameDocument"];
             /** @description And another */
@@ -4104,6 +4262,8 @@ export interface components {
             /** @description On this machine, as 127.0.0.1:7501 */
             address: string;
         };
+        /** @enum {string} */
+        KeepingWhy: "daily" | "on demand" | "before an update" | "before a restore" | "before an import";
         LadderPosition: {
             rung: components["schemas"]["ProgressRung"];
             stroke: components["schemas"]["FeedStroke"];
@@ -4415,6 +4575,7 @@ export interface components {
             game?: components["schemas"]["GameDocument"];
             id: string;
             kind: components["schemas"]["ExchangeKind"];
+            ladder?: components["schemas"]["ProgressLadders"];
             lesson?: components["schemas"]["LessonDocument"];
             /** @description The other one that is here; null where there is none */
             mine: null | components["schemas"]["Passed"];
@@ -4463,6 +4624,9 @@ export interface components {
         MetricInput: {
             name: string;
             value: string;
+        };
+        NamedCopy: {
+            name: string;
         };
         /** @enum {string} */
         Needs: "" | "passphrase" | "pairing";
@@ -4737,6 +4901,7 @@ export interface components {
         Passed: {
             drill?: components["schemas"]["DrillDocument"];
             game?: components["schemas"]["GameDocument"];
+            ladder?: components["schemas"]["ProgressLadders"];
             lesson?: components["schemas"]["LessonDocument"];
         };
         Plan: {
@@ -4957,6 +5122,31 @@ export interface components {
             /** @description Oldest first, from the first one in which it was seen */
             lessons: components["schemas"]["ProgressWatched"][];
             sentence: string;
+        };
+        ProgressLadders: {
+            /** @description The oldest first */
+            reached: components["schemas"]["ProgressReached"][];
+            sport: components["schemas"]["CourtSport"];
+            title: string;
+            /** @description Of the format of this document */
+            version: number;
+        };
+        ProgressMilestone: {
+            /** Format: date-time */
+            at: string;
+            balls: number;
+            /** @description Balls made on it, from when they came to it */
+            made: number;
+            /** @description That they went on to */
+            next: components["schemas"]["ProgressRung"];
+            /** @description That is behind them */
+            rung: components["schemas"]["ProgressRung"];
+        };
+        ProgressReached: {
+            /** Format: date-time */
+            at: string;
+            rung: components["schemas"]["ProgressRung"];
+            stroke: components["schemas"]["FeedStroke"];
         };
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
@@ -5269,6 +5459,12 @@ export interface components {
             /** @description It points up the court instead of across */
             up?: boolean;
         };
+        RestoredCopy: {
+            /** @description Where what was there before is */
+            kept: string;
+            lessons: number;
+            students: number;
+        };
         Result: {
             /** @description The best streak may be longer */
             atLeast: boolean;
@@ -5560,6 +5756,32 @@ export interface components {
             length: string;
             lines: components["schemas"]["RunsheetLine"][];
             title: string;
+        };
+        SafeCopies: {
+            /** @description The newest first; each of them was looked at when it was made */
+            copies: components["schemas"]["SafeCopy"][];
+            /** @description A copy is made every day; a demo’s is not */
+            daily: boolean;
+            /** @description Where everything is kept */
+            file: string;
+            /** @description Where the copies are */
+            folder: string;
+            /** @description What this machine is called */
+            host: string;
+            /** @description It is the usual folder */
+            usual: boolean;
+            /** @description Why the last copy could not be made; empty where it was */
+            wrong: string;
+        };
+        SafeCopy: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+            /** @description The machine that made it */
+            host: string;
+            name: string;
+            why: components["schemas"]["KeepingWhy"];
         };
         SaidEvent: {
             /** @enum {string} */
@@ -6004,6 +6226,8 @@ export interface components {
             advice: components["schemas"]["ProgressAdvice"];
             /** @description All rungs, lowest first */
             ladder: components["schemas"]["ProgressRung"][];
+            /** @description That are behind the student, the lowest rung first */
+            milestones: components["schemas"]["ProgressMilestone"][];
             stroke: components["schemas"]["FeedStroke"];
         };
         StruckAt: {
@@ -6627,6 +6851,26 @@ export interface components {
             today: string;
             /** @description Lessons of these days, or of no day, that cannot be shown */
             unreadable: components["schemas"]["Unreadable"][];
+        };
+        /** @enum {string} */
+        What: "nothing" | "export" | "import";
+        Work: {
+            /**
+             * Format: int64
+             * @description How large what goes out is, once it is ready
+             */
+            bytes: number;
+            /** @description What came in; null where nothing did yet */
+            cameIn: null | components["schemas"]["CameIn"];
+            ended: boolean;
+            /**
+             * Format: double
+             * @description How much of it is done, from 0 to 1
+             */
+            share: number;
+            what: components["schemas"]["What"];
+            /** @description Why it could not be done; empty where it could */
+            wrong: string;
         };
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
@@ -8488,6 +8732,245 @@ export interface operations {
             };
         };
     };
+    getKeeping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafeCopies"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafeCopies"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportEverything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    chooseFolder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Folder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafeCopies"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importEverything: {
+        parameters: {
+            query?: {
+                /** @description Take the export’s where a document differs; else that of here stays */
+                theirs?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedCopy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredCopy"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Work"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getLatest: {
         parameters: {
             query?: never;
@@ -10065,12 +10548,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Gone"];
+                };
             };
             default: {
                 headers: {

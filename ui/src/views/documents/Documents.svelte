@@ -7,12 +7,12 @@
   import StudentPicker from '../../lib/StudentPicker.svelte'
   import TakeFile from '../../lib/TakeFile.svelte'
   import TextField from '../../lib/TextField.svelte'
-  import { today } from '../../lib/words'
+  import { many, today } from '../../lib/words'
   import Camera from './Camera.svelte'
   import { codeIn } from './codes'
   import Found from './Found.svelte'
 
-  /** Drills, games and lessons from a file. */
+  /** Drills, games, lessons and ladders from a file. */
   const client = useQueryClient()
   const people = studentsQuery()
   let found = $state.raw<Looked[]>()
@@ -60,11 +60,12 @@
 
   const coming = $derived((found ?? []).filter((_, i) => becomes[i] !== 'leave'))
   const lessons = $derived(coming.filter((each) => each.lesson).length)
+  const ladders = $derived(coming.filter((each) => each.ladder).length)
   const counted = $derived(
-    (['drill', 'game', 'lesson'] as const)
+    (['drill', 'game', 'lesson', 'ladder'] as const)
       .map((kind) => ({ kind, n: coming.filter((each) => each.kind === kind).length }))
       .filter(({ n }) => n)
-      .map(({ kind, n }) => `${n} ${kind}${n === 1 ? '' : 's'}`)
+      .map(({ kind, n }) => many(n, kind))
       .join(', '),
   )
 
@@ -76,15 +77,19 @@
     const documents = (found ?? []).flatMap((each, i): Coming[] => {
       const as = becomes[i]
       if (!as || as === 'leave') return []
-      const { drill, game, lesson, id, revision } = each
-      return [{ drill, game, lesson, id, as, revision }]
+      const { drill, game, lesson, ladder, id, revision } = each
+      return [{ drill, game, lesson, ladder, id, as, revision }]
     })
     try {
-      const body = { documents, ...(lessons ? { students: chosen, date } : {}) }
+      const body = {
+        documents,
+        ...(lessons ? { date } : {}),
+        ...(lessons + ladders ? { students: chosen } : {}),
+      }
       const { ids } = await answer(api.POST('/api/documents', { body }))
-      await renew(client, keys.drills, keys.games, keys.lessons)
+      await renew(client, keys.drills, keys.games, keys.lessons, keys.students)
       const only = coming.length === 1 ? coming[0] : undefined
-      if (only) await push(`/${only.kind}s/${ids[0] ?? ''}`)
+      if (only) await push(`/${only.ladder ? 'student' : only.kind}s/${ids[0] ?? ''}`)
       else await push(lessons ? '/lessons' : '/drills')
       notices.done(`${said} came in.`)
     } catch (error) {
@@ -96,7 +101,7 @@
   }
 </script>
 
-<h1>Bring in drills, games and lessons</h1>
+<h1>Bring in drills, games, lessons and ladders</h1>
 {#if !found}
   <p class="mt-2 max-w-3xl">
     What another coach handed out with Hodometer, or you on another machine: one document, or a collection.
@@ -116,16 +121,22 @@
       <Found {document} becomes={becomes[i] ?? 'leave'} onchoose={(as) => (becomes[i] = as)} />
     {/each}
   </div>
-  {#if lessons}
+  {#if lessons + ladders}
     <section class="sheet mt-3" aria-labelledby="whose">
-      <h2 id="whose">For whom, and when</h2>
-      <p class="hint text-sm">Lessons are handed out without their people.</p>
+      <h2 id="whose">{lessons ? 'For whom, and when' : 'Whose they are'}</h2>
+      <p class="hint text-sm">
+        {lessons
+          ? 'Lessons are handed out without their people.'
+          : 'Ladders are handed out without a name: choose the student who stands on them.'}
+      </p>
       <div class="mt-2">
         <StudentPicker students={people.data ?? []} {chosen} onchange={(list) => (chosen = list)} />
       </div>
-      <div class="mt-2 max-w-xs">
-        <TextField label="Day" type="date" value={date} onchange={(day) => (date = day)} />
-      </div>
+      {#if lessons}
+        <div class="mt-2 max-w-xs">
+          <TextField label="Day" type="date" value={date} onchange={(day) => (date = day)} />
+        </div>
+      {/if}
     </section>
   {/if}
   {#if refusal}
@@ -139,7 +150,7 @@
   <div class="mt-3 flex flex-wrap items-center gap-2">
     <button
       class="btn btn-primary"
-      disabled={busy || !coming.length || (lessons > 0 && !chosen.length)}
+      disabled={busy || !coming.length || (lessons + ladders > 0 && !chosen.length)}
       onclick={bringIn}>Bring in</button
     >
     <button class="btn" onclick={() => (found = undefined)}>Another file</button>

@@ -10,12 +10,21 @@
   }
   let { document, becomes, onchoose }: Props = $props()
   const id = $props.id()
-  const theirs = $derived<object>(document.drill ?? document.game ?? document.lesson ?? {})
+  const theirs = $derived<object>(document.drill ?? document.game ?? document.lesson ?? document.ladder ?? {})
   const mine = $derived<object | undefined>(
     document.mine ? (document.mine.drill ?? document.mine.game ?? document.mine.lesson) : undefined,
   )
   const conflicts = $derived(mine ? differences(mine, theirs) : [])
-  const is = { drill: 'Drill', game: 'Game', lesson: 'Lesson' }
+  /** Where a player stands: the last rung of each stroke. */
+  const rungs = (reached: { stroke: string; rung: string; at: string }[]) =>
+    Object.entries(
+      Object.fromEntries(
+        [...reached].sort((a, b) => a.at.localeCompare(b.at)).map(({ stroke, rung }) => [stroke, rung]),
+      ),
+    )
+      .map(([stroke, rung]) => `${stroke}: ${rung}`)
+      .join(', ')
+  const is = { drill: 'Drill', game: 'Game', lesson: 'Lesson', ladder: 'Ladders of a player' }
 </script>
 
 <section class="sheet" aria-labelledby="{id}-name">
@@ -53,6 +62,9 @@
       Planned for {document.people}
       {document.people === 1 ? 'student' : 'students'}, {document.lesson.minutes} min.
     </p>
+  {/if}
+  {#if document.ladder}
+    <p class="hint mt-1 text-sm">{rungs(document.ladder.reached)}</p>
   {/if}
   {#if document.needs.length}
     <p class="text-error mt-1">

@@ -8,6 +8,7 @@
   import { notices } from '../../lib/notice.svelte'
   import Collect from '../../library/Collect.svelte'
   import RungRoad from '../../library/RungRoad.svelte'
+  import { many } from '../../lib/words'
 
   /** A drill to be chosen: its court, what it takes, and the road it serves. */
   interface Props {
@@ -18,15 +19,14 @@
   let { drill, rungs, settings }: Props = $props()
   const client = useQueryClient()
   const d = $derived(drill.document)
-  const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
   const takes = $derived(
     [
       d.pattern.rally
         ? `rallies, a stroke every ${d.pattern.gap} s`
-        : `${counted(d.pattern.tasks.length, 'task')}, ${d.pattern.gap} s apart`,
+        : `${many(d.pattern.tasks.length, 'task')}, ${d.pattern.gap} s apart`,
       `${drill.minutes} min for one`,
       drill.players > 1 ? `${drill.players} play` : '',
-      drill.versions.length ? counted(drill.versions.length - 1, 'version') : '',
+      drill.versions.length ? many(drill.versions.length - 1, 'version') : '',
     ].filter(Boolean),
   )
 

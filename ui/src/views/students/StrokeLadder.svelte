@@ -58,6 +58,21 @@
     {/each}
   </ol>
   <p class="mt-1">{advice.reason}</p>
+  {#if stroke.milestones.length}
+    <p class="mt-1 flex flex-wrap gap-x-3 text-sm">
+      <span>Certificates:</span>
+      {#each stroke.milestones as passed (passed.rung)}
+        <a
+          class="link"
+          href="/api/out/students/{student}/certificate.pdf?{new URLSearchParams({
+            stroke: stroke.stroke,
+            rung: passed.rung,
+          })}"
+          download>{passed.rung}<span class="sr-only">{` of the ${stroke.stroke} (.pdf)`}</span></a
+        >
+      {/each}
+    </p>
+  {/if}
   {#if advice.next !== advice.rung}
     <button class="btn btn-sm mt-2" onclick={() => stand(advice.next)}
       >Go {advice.decision === 'step up' ? 'up' : 'back'} to {advice.next}</button

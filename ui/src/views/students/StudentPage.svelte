@@ -8,7 +8,9 @@
   import { notices } from '../../lib/notice.svelte'
   import HandOut from '../../lib/HandOut.svelte'
   import SaveState from '../../lib/SaveState.svelte'
+  import { moment } from '../../lib/words'
   import GamesOf from '../../game/GamesOf.svelte'
+  import ForHome from './ForHome.svelte'
   import DrillHistory from './DrillHistory.svelte'
   import InGames from './InGames.svelte'
   import ProfileForm from './ProfileForm.svelte'
@@ -37,12 +39,15 @@
 
   async function erase() {
     try {
-      await answer(api.DELETE('/api/students/{id}', { params: { path: { id } } }))
+      const { copies, newest } = await answer(api.DELETE('/api/students/{id}', { params: { path: { id } } }))
       drafts.forget('student', id)
       await push('/students')
       client.removeQueries({ queryKey: keys.student(id) })
       await renew(client, keys.students, keys.lessons)
-      notices.done(`${draft.document.name} is erased for good.`)
+      const left = copies
+        ? ` ${copies === 1 ? 'One safe copy' : `${copies} safe copies`} of before still ${copies === 1 ? 'holds' : 'hold'} them, the newest of ${moment(newest)}: see Settings, Keeping it safe.`
+        : ''
+      notices.done(`${draft.document.name} is erased for good.${left}`)
     } catch (error) {
       notices.wrong(error)
     }
@@ -112,7 +117,11 @@
     <SeenFaults faults={progress.data?.faults ?? []} />
     <InGames strokes={progress.data?.inGames ?? []} />
     <GamesOf student={draft.id} />
-    {#if progress.data}<HandOut student={id} today={progress.data.today} />{/if}
+    {#if progress.data}
+      {@const { today } = progress.data}
+      <ForHome student={id} name={draft.document.name} {today} />
+      <HandOut student={id} {today} />
+    {/if}
   </div>
   <Async query={progress}>
     {#snippet children(data)}
@@ -151,8 +160,8 @@
   <div class="modal-box">
     <h2 id="erase-title">Erase {draft.document.name} for good?</h2>
     <p class="mt-2">
-      Everything counted and remarked about {draft.document.name} goes too. This cannot be undone. To take a student
-      off the list, archive them instead.
+      Everything counted and remarked about {draft.document.name} goes too, and is in no copy that is made from
+      now on. This cannot be undone. To take a student off the list, archive them instead.
     </p>
     <form method="dialog" class="modal-action">
       <button class="btn">Keep</button>

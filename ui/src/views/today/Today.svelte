@@ -8,6 +8,7 @@
   import UnreadableList from '../../lib/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
   import { leading } from './leading'
+  import NoCopy from './NoCopy.svelte'
   import OnOrNext from './OnOrNext.svelte'
   import Unclosed from './Unclosed.svelte'
   import { dayName } from '../../lib/words'
@@ -48,6 +49,7 @@
       </div>
     {/each}
     <Part name="What is still to be closed"><Unclosed /></Part>
+    <Part name="The safe copies"><NoCopy /></Part>
   {/snippet}
 </Async>
 {#if query.error instanceof Unreachable && query.data === undefined}
