@@ -104,8 +104,25 @@ test('the passphrase is asked for when a session ends, and what was typed stays'
   await page.getByLabel('Your passphrase').fill('something else entirely')
   await page.keyboard.press('Enter')
   await expect(page.getByText('this is not the passphrase')).toBeVisible()
+
+  // What was under way at the door says nothing any more once the passphrase is taken, however late it arrives.
+  let looked = () => {}
+  const late = new Promise<void>((resolve) => (looked = resolve))
+  await page.route('**/api/door', async (route) => {
+    const seen = await route.fetch()
+    await late
+    await route.fulfill({ response: seen })
+  })
+  const asked = page.waitForRequest('**/api/door')
+  await page.evaluate(() => dispatchEvent(new Event('online')))
+  await asked
   await page.getByLabel('Your passphrase').fill(secret)
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Who is there?' })).toHaveCount(0)
+  const answered = page.waitForResponse('**/api/door')
+  looked()
+  await (await answered).finished()
+  await page.unrouteAll({ behavior: 'wait' })
   await expect(page.getByRole('heading', { name: 'Who is there?' })).toHaveCount(0)
   await expect(title).toHaveValue('Priya, second serve')
   await expect(page.getByText('All changes saved')).toBeVisible()

@@ -30,7 +30,7 @@
 
   async function leave() {
     try {
-      door.state = await answer(api.DELETE('/api/entry'))
+      await door.act(answer(api.DELETE('/api/entry')))
     } catch (error) {
       notices.wrong(error)
     }

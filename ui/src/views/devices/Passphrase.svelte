@@ -23,7 +23,7 @@
     wrong = ''
     errors = {}
     try {
-      door.state = await answer(api.PUT('/api/passphrase', { body: { old, new: to, devices } }))
+      await door.act(answer(api.PUT('/api/passphrase', { body: { old, new: to, devices } })))
       notices.done(
         to
           ? 'The passphrase is set. All other sessions at this machine have ended.'

@@ -20,12 +20,12 @@
   let wrong = $state('')
   let trying = $state(false)
 
-  async function come(coming: () => Promise<DoorState>) {
+  async function come(coming: Promise<DoorState>) {
     trying = true
     wrong = ''
     errors = {}
     try {
-      door.state = await coming()
+      await door.act(coming)
       await client.invalidateQueries()
       if (router.location.startsWith('/pair/')) await push('/')
     } catch (error) {
@@ -38,7 +38,7 @@
 
   function submit(event: SubmitEvent) {
     event.preventDefault()
-    void come(() =>
+    void come(
       needs === 'passphrase'
         ? answer(api.POST('/api/entry', { body: { passphrase } }))
         : answer(api.POST('/api/pairing/device', { body: { code, name } })),
