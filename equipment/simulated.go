@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"io"
 	"net"
 	"sync"
 	"time"
@@ -94,7 +95,7 @@ func Serve(ctx context.Context, listener net.Listener, device Simulated) error {
 			return err
 		}
 		open.Go(func() {
-			defer func() { _ = conn.Close() }()
+			defer part(conn)
 			if !busy.TryLock() {
 				_ = write(conn, throwing.Event{Event: throwing.Refused, Why: "somebody else uses it now"})
 				return
@@ -105,6 +106,16 @@ func Serve(ctx context.Context, listener net.Listener, device Simulated) error {
 	}
 }
 
+// part closes a connection once what was said last has arrived: with bytes that were never read it would be lost.
+func part(conn net.Conn) {
+	if c, is := conn.(*net.TCPConn); is {
+		_ = c.CloseWrite()
+	}
+	_ = conn.SetReadDeadline(time.Now().Add(time.Second / 2))
+	_, _ = io.Copy(io.Discard, conn)
+	_ = conn.Close()
+}
+
 // speak speaks with who has connected until either goes.
 func speak(ctx context.Context, conn net.Conn, device Simulated) {
 	ctx, cancel := context.WithCancel(ctx)
@@ -112,8 +123,9 @@ func speak(ctx context.Context, conn net.Conn, device Simulated) {
 	defer context.AfterFunc(ctx, func() { _ = conn.Close() })()
 	commands := make(chan throwing.Command)
 	refused := make(chan string)
+	gone := make(chan struct{})
 	go func() {
-		defer cancel()
+		defer close(gone)
 		from, limit := linesOf(conn), rate.NewLimiter(linesASecond, linesASecond)
 		for limit.Wait(ctx) == nil {
 			line, err := from.next()
@@ -179,6 +191,8 @@ func speak(ctx context.Context, conn net.Conn, device Simulated) {
 				return
 			}
 		case <-timer:
+		case <-gone:
+			return
 		case <-ctx.Done():
 			return
 		}
