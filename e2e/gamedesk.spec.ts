@@ -135,6 +135,29 @@ test('versions of a game: made in one press, seen, played, and chosen in a lesso
   await expect(road.getByRole('button', { name: /Four and Four: deuce side, / })).toBeVisible()
 })
 
+test('what is typed while a change is being worked out stays', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`${demo.url}/#/games`)
+  await new Acts(page).press(/^Duplicate/, game(page, 'Ten for Five'))
+  await expect(page.getByRole('button', { name: /^near side, place 1/ })).toBeVisible()
+  let answered = () => {}
+  const slow = new Promise<void>((resolve) => (answered = resolve))
+  await page.route('**/api/games/preview', async (route) => {
+    if (route.request().postData()?.includes('"size"')) await slow
+    await route.continue()
+  })
+  const asked = page.waitForRequest((request) => request.postData()?.includes('"size"') === true)
+  await page.getByLabel('Players on the near side').fill('3')
+  await page.keyboard.press('Tab')
+  await asked
+  await page.getByLabel('Points of the near side').fill('14')
+  await page.keyboard.press('Tab')
+  answered()
+  await expect(page.getByRole('button', { name: /^near side, place 3/ })).toBeVisible()
+  await expect(page.getByLabel('Points of the near side')).toHaveValue('14')
+  await expect(page.getByText('All changes saved')).toBeVisible()
+})
+
 test('a target of a bonus is put on the court, sized in words and moved by key', async ({ page, demo }) => {
   const acts = new Acts(page)
   await page.setViewportSize({ width: 1280, height: 800 })

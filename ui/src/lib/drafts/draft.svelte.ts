@@ -94,6 +94,15 @@ export class Draft<T extends object> {
     this.replace(after)
   }
 
+  /** upToDate has something made of the document; where the document was changed meanwhile, it is made again of the newer one. */
+  async upToDate<Made>(make: (document: T) => Promise<Made>): Promise<Made> {
+    for (;;) {
+      const before = this.#copy()
+      const made = await make(before)
+      if (same(before, this.#copy())) return made
+    }
+  }
+
   /** replace puts a changed document in the place of the one before. */
   replace(after: T) {
     const before = this.#copy()

@@ -72,6 +72,27 @@ describe('Draft', () => {
     expect(store.mock.calls[1]).toEqual([{ gap: 6 }, 4])
   })
 
+  it('has what is made of it made again where something was typed meanwhile', async () => {
+    const draft = drafted({ gap: 3, turns: 1 }, 1, vi.fn().mockResolvedValue(2))
+    const answers: (() => void)[] = []
+    const asked: Drill[] = []
+    const doubled = draft.upToDate(async (drill) => {
+      asked.push(drill)
+      await new Promise<void>((answered) => answers.push(answered))
+      return { ...drill, turns: 2 * (drill.turns ?? 0) }
+    })
+    draft.change((d) => (d.gap = 4))
+    answers.shift()?.()
+    await vi.waitFor(() => expect(answers).toHaveLength(1))
+    answers.shift()?.()
+    draft.replace(await doubled)
+    expect(draft.document).toEqual({ gap: 4, turns: 2 })
+    expect(asked).toEqual([
+      { gap: 3, turns: 1 },
+      { gap: 4, turns: 1 },
+    ])
+  })
+
   it('keeps what was typed when it is refused, with the reason by its field', async () => {
     const draft = drafted({ gap: 3 }, 1, vi.fn().mockRejectedValue(refuse(422, 'gap')))
     draft.change((d) => (d.gap = 0))

@@ -205,18 +205,10 @@ export class Bench {
     this.edit({ move: { handle, to: place.to, roundX, roundY } })
   }
 
-  /**
-   * edit does something to the document and has it worked out. Where the document was changed while an
-   * answer was on its way, the change is made to the newer one. Of moves of one place that wait, the last is made.
-   */
+  /** edit does something to the document and has it worked out. Of moves of one place that wait, the last is made. */
   edit(edit: DrillEdit) {
     const make = async () => {
-      let before: DrillDocument
-      let worked: WorkedDrill
-      do {
-        before = this.plain
-        worked = await this.#preview(before, edit)
-      } while (JSON.stringify(before) !== JSON.stringify(this.plain))
+      const worked = await this.draft.upToDate((document) => this.#preview(document, edit))
       this.worked = worked
       this.moved = undefined
       this.draft.replace(worked.document)
@@ -241,8 +233,10 @@ export class Bench {
   /** apply makes the drill what a transformation makes of it. */
   apply(step: Transformation) {
     const make = async () => {
-      const body = { ...this.#tried(this.plain), steps: [step] }
-      const worked = await answer(api.POST('/api/drills/preview', { body }))
+      const worked = await this.draft.upToDate((document) => {
+        const body = { ...this.#tried(document), steps: [step] }
+        return answer(api.POST('/api/drills/preview', { body }))
+      })
       this.sentence = worked.sentences.join(' ')
       this.draft.replace(worked.document)
     }
@@ -252,8 +246,10 @@ export class Bench {
   /** fit has the goal or the target fitted to whoever the drill is tried on. */
   fit(fit: FitRequest) {
     const make = async () => {
-      const body = { ...this.#tried(this.plain), fit }
-      const fitted = await answer(api.POST('/api/drills/fit', { body }))
+      const fitted = await this.draft.upToDate((document) => {
+        const body = { ...this.#tried(document), fit }
+        return answer(api.POST('/api/drills/fit', { body }))
+      })
       this.sentence = fitted.sentence
       this.draft.replace(fitted.document)
     }
@@ -277,10 +273,13 @@ export class Bench {
 
   #inVersion(version: number, ask: (document: DrillDocument) => Promise<DrillDocument>) {
     const make = async () => {
-      const own = this.plain.variations?.[version]?.measures
-      if (!own) return
-      const { measures } = await ask({ ...this.plain, measures: own })
-      this.draft.change((d) => d.variations?.[version] && (d.variations[version].measures = measures))
+      const measures = await this.draft.upToDate(async (document) => {
+        const own = document.variations?.[version]?.measures
+        return own && (await ask({ ...document, measures: own })).measures
+      })
+      this.draft.change(
+        (d) => measures && d.variations?.[version] && (d.variations[version].measures = measures),
+      )
     }
     this.asking.inTurn(make)
   }

@@ -52,9 +52,10 @@ export class Desk {
   /** edit has something done to the game by the server, and takes it over. */
   edit(edit: Edit) {
     this.asking.inTurn(async () => {
-      const document = $state.snapshot(this.draft.document) as GameDocument
-      const body = { document, ...$state.snapshot(this.asked), ...edit }
-      const worked = await answer(api.POST('/api/games/preview', { body }))
+      const worked = await this.draft.upToDate((document) => {
+        const body = { document, ...$state.snapshot(this.asked), ...edit }
+        return answer(api.POST('/api/games/preview', { body }))
+      })
       this.worked = worked
       this.draft.replace(worked.document)
     }, edit.move?.handle)

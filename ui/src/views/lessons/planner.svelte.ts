@@ -111,17 +111,12 @@ export class Planner {
     this.#doing = this.#doing.then(() => this.draft.redo())
   }
 
-  /** Asks for a change in its turn. Where something was typed meanwhile, it is asked for again on top of that. */
+  /** Asks for a change in its turn. */
   #queue(ask: (document: LessonDocument) => Promise<EditedLesson>): Promise<void> {
     this.editing++
     this.#doing = this.#doing.then(async () => {
       try {
-        let before = this.snapshot()
-        let changed = await ask(before)
-        while (JSON.stringify(before) !== JSON.stringify(this.snapshot())) {
-          before = this.snapshot()
-          changed = await ask(before)
-        }
+        const changed = await this.draft.upToDate(ask)
         this.#planned = JSON.stringify(changed.document)
         this.plan = changed.plan
         this.draft.replace(changed.document)
