@@ -81,13 +81,16 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await page.setViewportSize(phone)
   await openLesson(page, demo, 'Ines and Bram')
   await page.getByRole('link', { name: 'Go courtside' }).click()
-  let first = true
+  let answered = () => {}
+  const slow = new Promise<void>((resolve) => (answered = resolve))
   await page.route('**/acts', async (route) => {
-    if (first) {
-      first = false
-      await new Promise((resolve) => setTimeout(resolve, 5000))
-    }
+    await slow
     await route.fallback()
+  })
+  let told = 0
+  page.on('response', (response) => {
+    const { acts } = (response.request().postDataJSON() ?? {}) as { acts?: unknown[] }
+    if (response.ok()) told += acts?.length ?? 0
   })
   const time = page.getByRole('region', { name: 'Time' })
   await page.getByRole('button', { name: 'Begin' }).click()
@@ -95,6 +98,8 @@ test('the clock goes where it was told last, however slow the answers are', asyn
   await page.getByRole('button', { name: 'Next block' }).click()
   await expect(time).toContainText('Both Verges')
   await expect(page.getByText('3 things you did are kept on this device')).toBeVisible()
+  answered()
+  await expect.poll(() => told).toBe(3)
   await expect(page.getByText(/kept on this device/)).toHaveCount(0)
   await page.reload()
   await expect(time).toContainText('Both Verges')

@@ -50,6 +50,8 @@ export class Delivery<A extends { id: string }, R> {
   #round: Promise<void> | undefined
   #again = false
   #sees = 0
+  #reads = 0
+  #newestRead = 0
   /** The last write that is in what is shown. */
   #latest = ''
   readonly #timer: ReturnType<typeof setInterval>
@@ -70,7 +72,7 @@ export class Delivery<A extends { id: string }, R> {
     clearTimeout(this.#packing)
   }
 
-  /** write writes something down and sends it. Where no answer came the last time, this device works it out meanwhile. */
+  /** write writes something down and sends it. Where no answer came the last time, or one is late, this device works it out meanwhile. */
   async write(write: () => Promise<void>) {
     this.#writing++
     try {
@@ -80,20 +82,24 @@ export class Delivery<A extends { id: string }, R> {
     }
     await this.#read()
     this.#writing--
-    if (!this.reached) await this.#see()
+    if (!this.reached || this.slow) await this.#see()
     await this.deliver()
   }
 
   /** deliver sends what waits; what comes meanwhile goes in the next round. */
   deliver(): Promise<void> {
     this.#again = true
-    return (this.#round ??= this.#rounds().finally(() => (this.#round = undefined)))
+    return (this.#round ??= this.#rounds())
   }
 
   async #rounds() {
-    while (this.#again) {
-      this.#again = false
-      await this.#deliver()
+    try {
+      while (this.#again) {
+        this.#again = false
+        await this.#deliver()
+      }
+    } finally {
+      this.#round = undefined // at once: what comes after the last look begins a round of its own
     }
   }
 
@@ -110,9 +116,10 @@ export class Delivery<A extends { id: string }, R> {
       this.reached = true
       await this.#read()
       await this.#tellRefused()
+      const newest = answered ?? (await this.line.ask())
       if (this.open.length || this.#writing) return // more came meanwhile: it goes in the next round
       this.#sees++ // what this device makes of it is not waited for
-      this.#take(answered ?? (await this.line.ask()), this.kept)
+      this.#take(newest, this.kept)
       this.#packLater()
     } catch {
       this.slow = false
@@ -122,9 +129,14 @@ export class Delivery<A extends { id: string }, R> {
     }
   }
 
-  /** Reads what is written down. */
+  /** Reads what is written down. What was asked for earlier and comes later says nothing any more. */
   async #read() {
-    this.kept = await this.line.queue.list(this.line.of)
+    const turn = ++this.#reads
+    const kept = await this.line.queue.list(this.line.of)
+    if (turn > this.#newestRead) {
+      this.#newestRead = turn
+      this.kept = kept
+    }
     this.storageError = this.line.queue.storageError
   }
 
@@ -139,7 +151,10 @@ export class Delivery<A extends { id: string }, R> {
     const kept = this.kept
     try {
       const seen = await this.line.see(kept)
-      if (seen && turn === this.#sees && !this.#writing) this.#take(seen, kept)
+      if (!seen || turn !== this.#sees || this.#writing) return
+      // What was written down meanwhile is not in it: shown, it would look undone. It is in what is shown next.
+      const inIt = kept.map(({ act }) => act.id)
+      if (this.kept.every(({ act }) => inIt.includes(act.id))) this.#take(seen, kept)
     } catch {
       return
     }

@@ -1,0 +1,140 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { api } from '../lib/api/client'
+import { Delivery } from './delivery.svelte'
+import type { Kept } from './log'
+
+interface Act {
+  id: string
+}
+
+/** Whoever waits for something is let go on by hand. */
+class Gate {
+  #waiting: (() => void)[] = []
+  pass = () => new Promise<void>((open) => this.#waiting.push(open))
+  get waits() {
+    return this.#waiting.length
+  }
+  open() {
+    this.#waiting.splice(0).forEach((open) => open())
+  }
+}
+
+/** A lesson whose answers and whose core are as slow as the test has them be; what is shown is the acts in it. */
+function lesson() {
+  const kept: Kept<Act>[] = []
+  const sending = new Gate()
+  const seeing = new Gate()
+  const asking = new Gate()
+  const shown: string[] = []
+  const said = (list: Kept<Act>[]) => list.map(({ act }) => act.id).join()
+  const open = () => kept.filter((each) => !each.answered)
+  const delivery = new Delivery<Act, string>({
+    of: 'l',
+    queue: {
+      storageError: '',
+      list: () => Promise.resolve(kept.map((each) => ({ ...each }))),
+      deliver: async () => {
+        const sent = open()
+        if (!sent.length) return undefined
+        await sending.pass()
+        sent.forEach((each) => (each.answered = true))
+        return `answered ${said(sent)}`
+      },
+      forget: () => Promise.resolve(),
+    },
+    ask: async () => {
+      const now = said(kept)
+      await asking.pass()
+      return `asked ${now}`
+    },
+    see: async (list) => {
+      await seeing.pass()
+      return `seen ${said(list)}`
+    },
+    take: (answer) => void shown.push(answer),
+    pack: () => Promise.resolve(),
+    tell: () => true,
+  })
+  const write = (id: string) =>
+    delivery.write(() => Promise.resolve(void kept.push({ of: 'l', act: { id } })))
+  return { delivery, write, sending, seeing, asking, shown }
+}
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  let writes = 0
+  vi.spyOn(api, 'GET').mockImplementation(() =>
+    Promise.resolve({
+      data: { write: `${++writes}` },
+      response: new Response(),
+    }),
+  )
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.restoreAllMocks()
+})
+
+describe('Delivery', () => {
+  it('shows nothing of before what was done last, where the answer is late and the core is slow', async () => {
+    const { delivery, write, sending, seeing, shown } = lesson()
+    void write('begin')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(delivery.slow).toBe(true)
+    expect(seeing.waits).toBe(1) // the core works out what comes of the first
+    void write('next')
+    await vi.advanceTimersByTimeAsync(1)
+    seeing.open() // to what was asked first, too
+    await vi.advanceTimersByTimeAsync(1)
+    expect(shown).toEqual(['seen begin,next'])
+
+    sending.open() // the answer to the first alone is not shown over both
+    await vi.advanceTimersByTimeAsync(1)
+    sending.open()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(shown).toEqual(['seen begin,next', 'answered next'])
+    delivery.stop()
+  })
+
+  it.each([0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10])(
+    'never shows it undone, where it is done %i steps after the answer to what was before',
+    async (steps) => {
+      const { delivery, write, sending, seeing, shown } = lesson()
+      void write('begin')
+      await vi.advanceTimersByTimeAsync(1000)
+      sending.open()
+      for (let i = 0; i < steps; i++) await Promise.resolve()
+      const before = shown.length
+      void write('next')
+      await vi.advanceTimersByTimeAsync(1)
+      seeing.open()
+      await vi.advanceTimersByTimeAsync(1)
+      sending.open()
+      await vi.advanceTimersByTimeAsync(1)
+      expect(shown.slice(before).filter((each) => !each.includes('next'))).toEqual([])
+      expect(shown.at(-1)).toBe('answered next')
+      delivery.stop()
+    },
+  )
+
+  it('shows what another device did, but not over what is done here meanwhile', async () => {
+    const { delivery, write, sending, asking, shown } = lesson()
+    void delivery.deliver()
+    await vi.advanceTimersByTimeAsync(1)
+    asking.open()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(shown).toEqual(['asked '])
+
+    void delivery.deliver()
+    await vi.advanceTimersByTimeAsync(1)
+    void write('begin')
+    await vi.advanceTimersByTimeAsync(1)
+    asking.open() // it was asked before
+    await vi.advanceTimersByTimeAsync(1)
+    expect(shown).toEqual(['asked '])
+    sending.open()
+    await vi.advanceTimersByTimeAsync(1)
+    expect(shown).toEqual(['asked ', 'answered begin'])
+    delivery.stop()
+  })
+})
