@@ -60,7 +60,7 @@ func fromCell(cell, kind string) (any, error) {
 		text.WriteString(cell[:at])
 		cell = cell[at+1:]
 		if cell == "" {
-			return nil, fmt.Errorf("a text ends with a mark")
+			return nil, errors.New("a text ends with a mark")
 		}
 		if plain, is := unmark[cell[0]]; is {
 			text.WriteString(plain)

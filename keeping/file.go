@@ -71,10 +71,11 @@ func setAside(ctx context.Context, data string, copies Copies, now time.Time, wh
 	if already := asideAlready(data); already != "" {
 		return &Damaged{File: data, Aside: already, Newest: newest, Err: why}
 	}
-	aside := fmt.Sprintf("%s.damaged %s", data, now.Format(stamp))
-	for ; exists(aside); aside = fmt.Sprintf("%s.damaged %s", data, now.Format(stamp)) {
+	at := func() string { return fmt.Sprintf("%s.damaged %s", data, now.Format(stamp)) }
+	for exists(at()) {
 		now = now.Add(time.Second)
 	}
+	aside := at()
 	if err := copyWith(data, aside); err != nil {
 		return errors.Join(why, fmt.Errorf("%s is damaged and was left as it is, but cannot be copied aside: %w", data, err))
 	}

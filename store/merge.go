@@ -15,7 +15,11 @@ type Merged struct {
 }
 
 // Clash is a document that is in both files, and not the same.
-type Clash struct{ Table, ID, Name string }
+type Clash struct {
+	Table string `json:"kind"`
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+}
 
 // documents are the tables of documents.
 var documents = []string{"student", "drill", "game", "lesson", "played"}
@@ -108,14 +112,15 @@ func (m *merging) clashes() ([]Clash, error) {
 
 // counts brings in what was counted: attempts by what they are of, runs of devices by their identifiers, balls by their numbers.
 func (m *merging) counts() error {
-	for _, statement := range []string{
-		// What is named by its text, whatever its key is here and there.
-		"CREATE TEMP TABLE same_measure AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.measure)) AS ours FROM theirs.measure AS other LEFT JOIN main.measure AS mine ON mine.document = other.document",
-		"INSERT INTO main.measure (key, document) SELECT same.ours, other.document FROM theirs.measure AS other JOIN same_measure AS same ON same.theirs = other.key WHERE true ON CONFLICT DO NOTHING",
-		"CREATE TEMP TABLE same_fault AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.fault)) AS ours FROM theirs.fault AS other LEFT JOIN main.fault AS mine ON mine.text = other.text",
-		"INSERT INTO main.fault (key, text) SELECT same.ours, other.text FROM theirs.fault AS other JOIN same_fault AS same ON same.theirs = other.key WHERE true ON CONFLICT DO NOTHING",
-		"CREATE TEMP TABLE same_zone AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.zone)) AS ours FROM theirs.zone AS other LEFT JOIN main.zone AS mine ON mine.bounds = other.bounds",
-		"INSERT INTO main.zone (key, bounds) SELECT same.ours, other.bounds FROM theirs.zone AS other JOIN same_zone AS same ON same.theirs = other.key WHERE true ON CONFLICT DO NOTHING",
+	var statements []string
+	// What is named by its text, whatever its key is here and there.
+	for _, named := range []struct{ table, text string }{{"measure", "document"}, {"fault", "text"}, {"zone", "bounds"}} {
+		statements = append(statements,
+			fmt.Sprintf("CREATE TEMP TABLE same_%[1]s AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.%[1]s)) AS ours FROM theirs.%[1]s AS other LEFT JOIN main.%[1]s AS mine ON mine.%[2]s = other.%[2]s", named.table, named.text),
+			fmt.Sprintf("INSERT INTO main.%[1]s (key, %[2]s) SELECT same.ours, other.%[2]s FROM theirs.%[1]s AS other JOIN same_%[1]s AS same ON same.theirs = other.key WHERE true ON CONFLICT DO NOTHING", named.table, named.text),
+		)
+	}
+	statements = append(statements,
 		// What is named by others.
 		"CREATE TEMP TABLE same_attempt AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.attempt)) AS ours, mine.key IS NULL AS new FROM theirs.attempt AS other LEFT JOIN main.attempt AS mine USING (lesson, block, student, number)",
 		"CREATE TEMP TABLE same_run AS SELECT other.key AS theirs, coalesce(mine.key, other.key + (SELECT coalesce(max(key), 0) FROM main.run)) AS ours, mine.key IS NULL AS new FROM theirs.run AS other LEFT JOIN main.run AS mine USING (id)",
@@ -125,7 +130,8 @@ func (m *merging) counts() error {
 		fmt.Sprintf(`CREATE TEMP TABLE grown AS SELECT DISTINCT same_attempt.ours FROM theirs.run AS other JOIN same_run ON same_run.theirs = other.key JOIN same_attempt ON same_attempt.theirs = other.attempt
 			WHERE NOT same_attempt.new AND (same_run.new OR EXISTS (SELECT 1 FROM theirs.ball WHERE key BETWEEN other.key * %[1]d AND other.key * %[1]d + %[1]d - 1
 				AND NOT EXISTS (SELECT 1 FROM main.ball AS mine WHERE mine.key = same_run.ours * %[1]d + theirs.ball.key %% %[1]d)))`, ballsOfRun),
-	} {
+	)
+	for _, statement := range statements {
 		if _, err := m.tx.ExecContext(m.ctx, statement); err != nil {
 			return fmt.Errorf("%s: %w", statement, err)
 		}

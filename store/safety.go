@@ -6,7 +6,6 @@ import (
 	"errors"
 	"fmt"
 	"io/fs"
-	"net/url"
 	"os"
 	"path/filepath"
 	"slices"
@@ -23,12 +22,12 @@ var (
 
 // Health is what is known of a file that was looked at, and is sound.
 type Health struct {
-	Format   int64 // how far the file's own history is
-	Students int
-	Drills   int
-	Lessons  int
-	Games    int
-	Counts   int
+	Format   int64 `json:"format"` // how far the file's own history is
+	Students int   `json:"students"`
+	Drills   int   `json:"drills"`
+	Lessons  int   `json:"lessons"`
+	Games    int   `json:"games"`
+	Counts   int   `json:"counts"`
 }
 
 // How thoroughly a file is looked at.
@@ -77,7 +76,7 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 
 // onlyRead opens a file without ever writing to it.
 func onlyRead(path string) (*sql.DB, error) {
-	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro&_pragma=busy_timeout(5000)"}).String())
+	db, err := sql.Open("sqlite", located(path, "mode=ro&_pragma=busy_timeout(5000)"))
 	if err == nil {
 		db.SetMaxOpenConns(1)
 	}
@@ -99,7 +98,7 @@ func formatAt(ctx context.Context, path string) (format int64, err error) {
 
 // formatOf is how far a file's own history is; 0 for an empty one. Its error wraps ErrNewer or ErrForeign.
 func formatOf(ctx context.Context, db querier) (int64, error) {
-	tables, err := collect(ctx, db, func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) }, "SELECT name FROM sqlite_master WHERE type = 'table'")
+	tables, err := tableNames(ctx, db)
 	if err != nil || len(tables) == 0 {
 		return 0, err
 	}
@@ -136,7 +135,7 @@ func InUse(ctx context.Context, path string) (bool, error) {
 	if _, err := Examine(ctx, path, Quickly); err != nil {
 		return false, nil //nolint:nilerr // there is none, or one that must not be touched
 	}
-	db, err := sql.Open("sqlite", (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=rw&_pragma=locking_mode(EXCLUSIVE)"}).String())
+	db, err := sql.Open("sqlite", located(path, "mode=rw&_pragma=locking_mode(EXCLUSIVE)"))
 	if err != nil {
 		return false, err
 	}
@@ -213,7 +212,7 @@ func (s *Store) RestoreFrom(ctx context.Context, path string) error {
 		return err
 	}
 	err = conn.Raw(func(driver any) error {
-		restoring, err := driver.(restorer).NewRestore((&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: "mode=ro"}).String())
+		restoring, err := driver.(restorer).NewRestore(located(path, "mode=ro"))
 		if err != nil {
 			return err
 		}

@@ -93,6 +93,11 @@ func dsn(path string, more ...string) string {
 	for _, option := range more {
 		query += "&" + option
 	}
+	return located(path, query)
+}
+
+// located names a file to SQLite, with how it is opened.
+func located(path, query string) string {
 	return (&url.URL{Scheme: "file", OmitHost: true, Path: path, RawQuery: query}).String()
 }
 

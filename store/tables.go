@@ -25,14 +25,14 @@ type Column struct {
 // Reference is a column that names a row of another table.
 type Reference struct{ Column, Table, Key string }
 
-// kept are the tables that are never handed over: who is let in, and the file's own history.
+// keptHere are the tables that are never handed over: who is let in, and the file's own history.
 var keptHere = []string{"passphrase", "device", "session", "feed", "goose_db_version", "sqlite_sequence"}
 
 // Tables are the tables that are handed over, those that others refer to first.
 func (s *Store) Tables(ctx context.Context) ([]Table, error) { return tablesOf(ctx, s.read) }
 
 func tablesOf(ctx context.Context, db querier) ([]Table, error) {
-	names, err := collect(ctx, db, func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) }, "SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+	names, err := tableNames(ctx, db)
 	if err != nil {
 		return nil, err
 	}
@@ -48,6 +48,11 @@ func tablesOf(ctx context.Context, db querier) ([]Table, error) {
 		list = append(list, t)
 	}
 	return inOrder(list), nil
+}
+
+// tableNames are the names of all tables of a file.
+func tableNames(ctx context.Context, db querier) ([]string, error) {
+	return collect(ctx, db, func(rows *sql.Rows) (name string, err error) { return name, rows.Scan(&name) }, "SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
 }
 
 func tableOf(ctx context.Context, db querier, name string) (Table, error) {

@@ -116,17 +116,8 @@ func importCommand() *cobra.Command {
 
 // Health is a file that was looked at.
 type Health struct {
-	File     string `json:"file"`
-	Format   int64  `json:"format"`
-	Students int    `json:"students"`
-	Drills   int    `json:"drills"`
-	Lessons  int    `json:"lessons"`
-	Games    int    `json:"games"`
-	Counts   int    `json:"counts"`
-}
-
-func healthOf(file string, h store.Health) Health {
-	return Health{File: file, Format: h.Format, Students: h.Students, Drills: h.Drills, Lessons: h.Lessons, Games: h.Games, Counts: h.Counts}
+	File string `json:"file"`
+	store.Health
 }
 
 func (h Health) said() string {
@@ -141,7 +132,7 @@ func checkFile(ctx context.Context, data string, _ []string) (done, error) {
 	if err != nil {
 		return nil, fmt.Errorf("%s: %w", data, err)
 	}
-	return healthOf(data, h), nil
+	return Health{data, h}, nil
 }
 
 // notWritten says why a file could not be made of the data.
@@ -167,7 +158,7 @@ func backupTo(ctx context.Context, data string, args []string) (done, error) {
 		return nil, notWritten(err, data, args[0])
 	}
 	h, err := store.Examine(ctx, args[0], store.Quickly)
-	return copied{healthOf(args[0], h)}, err
+	return copied{Health{args[0], h}}, err
 }
 
 // notRunning fails where a file is open in another program: what that knows by heart would no longer be so.
@@ -200,7 +191,7 @@ func restoreFrom(ctx context.Context, data string, args []string) (done, error) 
 	if err != nil {
 		return nil, err
 	}
-	return restored{From: healthOf(args[0], r.Health), Kept: r.Kept}, nil
+	return restored{From: Health{args[0], r.Health}, Kept: r.Kept}, nil
 }
 
 // exported is an export that was written.
@@ -238,15 +229,9 @@ func onTerminal() handover.Progress {
 type imported struct {
 	File    string         `json:"file"`
 	Added   map[string]int `json:"added"`
-	Clashed []clashed      `json:"clashed"`
+	Clashed []store.Clash  `json:"clashed"`
 	Theirs  bool           `json:"theirs"`
 	Kept    string         `json:"kept,omitempty"`
-}
-
-type clashed struct {
-	Table string `json:"kind"`
-	ID    string `json:"id"`
-	Name  string `json:"name"`
 }
 
 func (i imported) said() string {
@@ -291,9 +276,5 @@ func importFrom(ctx context.Context, data, path string, theirs bool) (_ done, er
 	if err != nil {
 		return nil, fmt.Errorf("%s: nothing was brought in: %w", path, err)
 	}
-	i := imported{File: data, Added: result.Added, Clashed: []clashed{}, Theirs: theirs, Kept: kept}
-	for _, c := range result.Clashed {
-		i.Clashed = append(i.Clashed, clashed(c))
-	}
-	return i, nil
+	return imported{File: data, Added: result.Added, Clashed: append([]store.Clash{}, result.Clashed...), Theirs: theirs, Kept: kept}, nil
 }

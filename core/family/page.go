@@ -151,7 +151,7 @@ func next(a progress.Advice) string {
 	case a.Balls == 0:
 		return fmt.Sprintf("Next milestone: %s, %s.", a.Rung, a.Rung.Plain())
 	}
-	return fmt.Sprintf("Next milestone: %s, %s. It is reached with 8 of 10; so far %d of %d on the way to it.", a.Rung, a.Rung.Plain(), a.Made, a.Balls)
+	return fmt.Sprintf("Next milestone: %s, %s. It is reached with %s of 10; so far %d of %d on the way to it.", a.Rung, a.Rung.Plain(), units.Decimal(10*progress.MetRate, 1), a.Made, a.Balls)
 }
 
 func ball(sport court.Sport) string {

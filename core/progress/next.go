@@ -42,7 +42,7 @@ type Advice struct {
 // The rates of a rung: met at 8 of 10, not met at 6 of 10, too hard at 4 of 10. Common practice, no
 // source.
 const (
-	metRate  = 0.8
+	MetRate  = 0.8
 	openRate = 0.6
 	hardRate = 0.4
 	risk     = 0.1
@@ -51,7 +51,7 @@ const (
 	lowEngagement = 7
 )
 
-func upTest() Sequential { return Sequential{Low: openRate, High: metRate, Alpha: risk, Beta: risk} }
+func upTest() Sequential { return Sequential{Low: openRate, High: MetRate, Alpha: risk, Beta: risk} }
 
 func backTest() Sequential {
 	return Sequential{Low: hardRate, High: openRate, Alpha: risk, Beta: risk}
