@@ -39,6 +39,11 @@ export const test = base.extend<Clubs>({
   },
 })
 
+/** standStill stops the clock of a page: what time passes then is what the errand lets pass, however slow the machine is. */
+export async function standStill(page: Page) {
+  await page.clock.pauseAt(await page.evaluate(() => Date.now() + 1000))
+}
+
 /** lessonOf finds the lesson of a title in a club. */
 export async function lessonOf(club: Club, title: string): Promise<string> {
   const diary = (await (await fetch(`${club.url}/api/lessons?ahead=7&back=0`)).json()) as {

@@ -9,6 +9,7 @@ import {
   lessonWith,
   moveClock,
   openLesson,
+  standStill,
   test,
 } from './fixtures'
 
@@ -139,6 +140,7 @@ test('a drill by the clock has its own: work and rest, called, and on after a re
   await page.getByRole('button', { name: 'Back to the lesson' }).click()
   const clock = page.getByRole('timer', { name: 'Clock of this measure' })
   await expect(clock).toContainText('6 × 20 s, 20 s rest')
+  await standStill(page)
   await clock.getByRole('button', { name: 'Start the clock' }).click()
   await expect(clock).toContainText('work 1 of 6')
   await page.clock.fastForward('00:20')
