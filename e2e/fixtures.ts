@@ -44,6 +44,18 @@ export async function standStill(page: Page) {
   await page.clock.pauseAt(await page.evaluate(() => Date.now() + 1000))
 }
 
+/** toBlock goes on, courtside, until a block is on. Each press is waited for: a block that is drawn late would be passed by. */
+export async function toBlock(page: Page, block: string) {
+  const title = page.getByRole('region', { name: 'Time' }).locator('.title')
+  for (let i = 0; i < 12; i++) {
+    const on = (await title.textContent()) ?? ''
+    if (on.includes(block)) return
+    await page.getByRole('button', { name: 'Next block' }).click()
+    await expect(title).not.toHaveText(on)
+  }
+  throw new Error(`no block ${block}`)
+}
+
 /** lessonOf finds the lesson of a title in a club. */
 export async function lessonOf(club: Club, title: string): Promise<string> {
   const diary = (await (await fetch(`${club.url}/api/lessons?ahead=7&back=0`)).json()) as {

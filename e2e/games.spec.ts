@@ -1,4 +1,4 @@
-import { expect, expectClean, openLesson, test } from './fixtures'
+import { expect, expectClean, openLesson, test, toBlock } from './fixtures'
 import { Acts, award, enabled, game, kept, shows, side, won } from './gameacts'
 
 /** Games set up, scored and found again on a page of a phone's size; an act is one press, one choice, one filled field. */
@@ -370,10 +370,8 @@ test('a game is added to a lesson in two acts, is on its road and sheet, and is 
 
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
-  const next = page.getByRole('button', { name: 'Next block' })
   const score = page.getByRole('button', { name: /^Score it/ })
-  await expect(next).toBeVisible()
-  for (let i = 0; i < 12 && !(await score.isVisible()); i++) await next.click()
+  await toBlock(page, 'Ten for Five')
   await score.click()
   await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(2)
   await acts.begin('Teo Brackwell', 'Noor Haldane')

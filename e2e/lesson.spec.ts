@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addDrill, drawer, duplicate, expect, expectClean, openLesson, test } from './fixtures'
+import { addDrill, drawer, duplicate, expect, expectClean, openLesson, test, toBlock } from './fixtures'
 
 const block = (page: Page, title: string) =>
   page
@@ -327,10 +327,7 @@ test('a drill has a ladder of versions, chosen for a block, for one player, and 
   await page.goto(`${lesson}/courtside`)
   await page.getByRole('button', { name: 'Begin' }).click()
   const version = page.getByRole('group', { name: 'Version of the drill' })
-  for (let i = 0; i < 12 && !(await page.getByText('All the time there is').first().isVisible()); i++) {
-    await page.getByRole('button', { name: 'Next block' }).click()
-    await page.waitForTimeout(150)
-  }
+  await toBlock(page, 'Coin in the Corner (my version)')
   await expect(version).toContainText('All the time there is')
   await version.getByRole('button', { name: 'Harder' }).click()
   await expect(version).not.toContainText('All the time there is')

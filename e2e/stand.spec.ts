@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drawer, duplicate, expect, expectClean, lessonOf, openDrill, test } from './fixtures'
+import { drawer, duplicate, expect, expectClean, lessonOf, openDrill, test, toBlock } from './fixtures'
 
 const told = (page: Page) => page.getByRole('status', { name: 'The answer' })
 
@@ -101,10 +101,8 @@ test('the bench and the court show the same picture of where to stand', async ({
   await expect(told(page)).toContainText('of 100 are held')
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${demo.url}/#/lessons/${await lessonOf(demo, 'Noor and Teo')}/courtside`)
-  const picture = page.getByRole('button', { name: 'Where to stand' })
-  for (let i = 0; i < 6 && !(await picture.isVisible()); i++)
-    await page.getByRole('button', { name: 'Next block' }).click()
-  await picture.click()
+  await toBlock(page, 'Coin in the Corner')
+  await page.getByRole('button', { name: 'Where to stand' }).click()
   await expect(page.getByRole('dialog').getByRole('status', { name: 'The answer' })).toContainText(
     'of 100 are held',
   )
