@@ -112,9 +112,9 @@ export class Delivery<A extends { id: string }, R> {
     }, late)
     try {
       const answered = await this.line.queue.deliver(this.line.of).finally(() => clearTimeout(waits))
-      this.slow = false
       this.reached = true
       await this.#read()
+      this.slow &&= this.open.length > 0 // what came meanwhile waits on
       await this.#tellRefused()
       const newest = answered ?? (await this.line.ask())
       if (this.open.length || this.#writing) return // more came meanwhile: it goes in the next round

@@ -90,8 +90,10 @@ describe('Delivery', () => {
 
     sending.open() // the answer to the first alone is not shown over both
     await vi.advanceTimersByTimeAsync(1)
+    expect(delivery.slow).toBe(true) // the second one waits as it did
     sending.open()
     await vi.advanceTimersByTimeAsync(1)
+    expect(delivery.slow).toBe(false)
     expect(shown).toEqual(['seen begin,next', 'answered next'])
     delivery.stop()
   })

@@ -12,19 +12,25 @@ export class Games {
 
   /** The games of a lesson. */
   async ofLesson(lesson: string): Promise<PackedGame[]> {
-    const all = await this.device.games.toArray().catch(() => [])
-    return all.filter(({ kit }) => kit.document.lesson === lesson)
+    return this.device.games
+      .where('kit.document.lesson')
+      .equals(lesson)
+      .toArray()
+      .catch(() => [])
   }
 
   /** The games that this device began, of which the program does not know. */
   async begun(): Promise<string[]> {
-    const all = await this.device.games.toArray().catch(() => [])
-    return all.flatMap(({ game, begun }) => (begun ? [game] : []))
+    return this.device.games
+      .where('begun')
+      .equals(1)
+      .primaryKeys()
+      .catch(() => [])
   }
 
   /** Begins a game on this device, where the program does not answer. It fails where the device keeps nothing. */
   async begin(kit: GameKit) {
-    await this.device.games.put({ game: kit.id, kit, begun: true })
+    await this.device.games.put({ game: kit.id, kit, begun: 1 })
   }
 
   /** Packs a game anew, where the program answers. */
@@ -39,8 +45,9 @@ export class Games {
 
   /** Leaves games of before a day behind, unless something happened in them that is not answered. */
   async leave(before: string) {
-    for (const { game, kit, begun } of await this.device.games.toArray().catch(() => []))
-      if (!begun && kit.document.date < before && !(await this.device.events.where({ of: game }).count()))
+    const earlier = this.device.games.where('kit.document.date').below(before)
+    for (const { game, begun } of await earlier.toArray().catch(() => []))
+      if (!begun && !(await this.device.events.where({ of: game }).count()))
         await this.device.games.delete(game)
   }
 }

@@ -16,7 +16,7 @@ export interface PackedGame {
   game: string
   kit: GameKit
   /** The program does not know of it yet. */
-  begun?: true
+  begun?: 1
 }
 
 /** A count as an earlier program wrote it down. */
@@ -60,6 +60,16 @@ export class DeviceStore extends Dexie {
           .modify((kept) => {
             kept.of = kept.lesson ?? ''
             delete kept.lesson
+          }),
+      )
+    this.version(4)
+      .stores({ games: 'game, begun, kit.document.lesson, kit.document.date' })
+      .upgrade((change) =>
+        change
+          .table<PackedGame>('games')
+          .toCollection()
+          .modify((kept) => {
+            if (kept.begun) kept.begun = 1
           }),
       )
   }

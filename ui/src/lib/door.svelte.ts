@@ -1,9 +1,10 @@
 import { answer, api, type DoorState } from './api/client'
 
 /** Door is whether the coach, or this device, is let in. It is looked at when the app opens, and again when something was refused. */
-class Door {
+export class Door {
   state = $state.raw<DoorState>()
   #looking: Promise<void> | undefined
+  #again = false
   #acts = 0
 
   /** act keeps what an act at the door brought. A look that was under way meanwhile may have seen it as it was before: it says nothing any more. */
@@ -13,9 +14,18 @@ class Door {
     this.state = brought
   }
 
+  /** look looks at the door; what asks for it while a look is under way has another one follow, as that one may have seen what was before. */
   look() {
-    this.#looking ??= this.#look().finally(() => (this.#looking = undefined))
-    return this.#looking
+    this.#again = true
+    return (this.#looking ??= this.#looks())
+  }
+
+  async #looks() {
+    while (this.#again) {
+      this.#again = false
+      await this.#look()
+    }
+    this.#looking = undefined
   }
 
   /** Without an answer everything stays as it is: what is on the device goes on. */
