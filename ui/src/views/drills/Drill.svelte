@@ -1,9 +1,8 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, settingsQuery } from '../../lib/data'
-  import { drafts } from '../../lib/drafts/drafts.svelte'
+  import { editedQuery } from '../../lib/drafts/edited'
   import DrillBench from './DrillBench.svelte'
 
   interface Props {
@@ -11,14 +10,10 @@
   }
   let { params }: Props = $props()
   const settings = settingsQuery()
-  const query = createQuery(() => ({
-    queryKey: keys.drill(params.id),
-    queryFn: async () => {
-      await drafts.ready
-      return answer(api.GET('/api/drills/{id}', { params: { path: { id: params.id } } }))
-    },
-    gcTime: 0, // read anew each time it is opened; what is being edited is a draft, and outlives this
-  }))
+  const query = editedQuery(
+    () => keys.drill(params.id),
+    () => answer(api.GET('/api/drills/{id}', { params: { path: { id: params.id } } })),
+  )
 </script>
 
 <Async {query}>

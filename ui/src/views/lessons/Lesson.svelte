@@ -1,23 +1,18 @@
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys } from '../../lib/data'
-  import { drafts } from '../../lib/drafts/drafts.svelte'
+  import { editedQuery } from '../../lib/drafts/edited'
   import LessonPlanner from './LessonPlanner.svelte'
 
   interface Props {
     params: { id: string }
   }
   let { params }: Props = $props()
-  const query = createQuery(() => ({
-    queryKey: keys.lesson(params.id),
-    queryFn: async () => {
-      await drafts.ready
-      return answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } }))
-    },
-    gcTime: 0, // read anew each time it is opened; what is being edited is a draft, and outlives this
-  }))
+  const query = editedQuery(
+    () => keys.lesson(params.id),
+    () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: params.id } } })),
+  )
 </script>
 
 <Async {query}>

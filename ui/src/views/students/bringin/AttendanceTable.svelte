@@ -6,6 +6,7 @@
   import TextField from '../../../lib/TextField.svelte'
   import type { BringIn } from './bringin.svelte'
   import Coming from './Coming.svelte'
+  import OrderOfDays from './OrderOfDays.svelte'
 
   interface Props {
     arrival: BringIn
@@ -79,16 +80,7 @@
   >
     {#if !reading.presences.length && coming}<p class="mt-2">{coming}</p>{/if}
     <div class="choices mt-3">
-      <SelectField
-        label="Days such as 4/5/2026 are"
-        value={reading.dates}
-        options={[
-          { value: 'day first', label: '4 May: day first' },
-          { value: 'month first', label: '5 April: month first' },
-        ]}
-        hint={reading.datesTold ? undefined : 'The table does not tell: look at it.'}
-        onchange={(dates) => arrival.choose({ dates })}
-      />
+      <OrderOfDays example="4/5/2026" {reading} onchange={(dates) => arrival.choose({ dates })} />
     </div>
     {#if reading.layout === 'a column for each day'}
       <p class="hint mt-2">

@@ -6,6 +6,7 @@
   import SelectField from '../../../lib/SelectField.svelte'
   import type { BringIn } from './bringin.svelte'
   import Coming from './Coming.svelte'
+  import OrderOfDays from './OrderOfDays.svelte'
 
   interface Props {
     arrival: BringIn
@@ -94,16 +95,7 @@
         onchange={(sport) => arrival.choose({ sport })}
       />
       {#if birthdays}
-        <SelectField
-          label="Days such as 4/5/2016 are"
-          value={reading.dates}
-          options={[
-            { value: 'day first', label: '4 May: day first' },
-            { value: 'month first', label: '5 April: month first' },
-          ]}
-          hint={reading.datesTold ? undefined : 'The table does not tell: look at it.'}
-          onchange={(dates) => arrival.choose({ dates })}
-        />
+        <OrderOfDays example="4/5/2016" {reading} onchange={(dates) => arrival.choose({ dates })} />
         <label class="flex items-center gap-2 self-center">
           <input
             type="checkbox"
