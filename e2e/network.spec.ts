@@ -99,9 +99,11 @@ test('the passphrase is asked for when a session ends, and what was typed stays'
   await page.goto(`${lan.url}/#/lessons/${id}`)
   const title = page.getByLabel('Title', { exact: true }).first()
   await expect(title).toBeVisible()
+  await context.setOffline(true) // so that nothing asks before it is typed
   await context.clearCookies()
   await title.fill('Priya, second serve')
   await title.press('Tab')
+  await context.setOffline(false)
   await expect(page.getByRole('heading', { name: 'Who is there?' })).toBeVisible()
   await expectClean(page)
   await page.getByLabel('Your passphrase').fill('something else entirely')

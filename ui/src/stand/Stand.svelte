@@ -94,6 +94,11 @@
   const chances = $derived(Object.entries(errors).find(([path]) => path.startsWith('likely'))?.[1])
   const place = $derived(errors.deep ?? errors.across ?? errors.high)
   const stood = $derived(query.error ? undefined : query.data)
+  /** There was an answer once: what stands below it comes with it, and stays where it is. */
+  let there = $state(false)
+  $effect(() => {
+    if (stood || query.error || situations.error) there = true
+  })
   const nth = $derived(
     Math.max(0, stood?.answer.stands.findIndex((each) => each.school === asked.school) ?? 0),
   )
@@ -253,7 +258,7 @@
           >
         </p>{/if}
     </div>
-    {#if drawing}
+    {#if drawing && there}
       <div class="drawn">
         <Court
           report={drawing}
@@ -274,7 +279,7 @@
         </p>
       </div>
     {/if}
-    {#if !picture}
+    {#if !picture && there}
       <div class="replies">
         <Replies
           {likely}

@@ -121,52 +121,55 @@
       >
     </div>
   </div>
-  <div class="drawing">
-    {#if report}
-      <CourtView
-        {report}
-        label="{draft.document.name} on {report.court.name}"
-        {settings}
-        onmove={bench.fixed ? undefined : move}
-        onpress={(handle) => bench.choose(handle)}
-        onpoint={bench.fixed ? undefined : (at) => bench.press(at)}
-        {simulation}
-        aimed={bench.aimed}
-        moment={playback.moment}
-        bind:lying
-        bind:this={view}
-      >
-        {#snippet readout()}<ReadOff moved={bench.moved} />{/snippet}
-        {#snippet controls()}<PlayControls {playback} />{/snippet}
-        {#snippet tray()}
-          {#if !bench.fixed}
-            <Tray
-              court={report.court}
-              armed={bench.armed}
-              onarm={(kind) => (bench.armed = kind)}
-              ondrop={(kind, x, y) => {
-                const at = view?.placeUnder(x, y)
-                if (at) bench.put(kind, at)
-              }}
-              onput={(kind, at) => bench.put(kind, at)}
-            />
-          {/if}
-        {/snippet}
-      </CourtView>
-    {/if}
-    {#if bench.asking.refusal && draft.status !== 'refused'}<p
-        class="refused text-error text-sm"
-        role="alert"
-      >
-        {bench.asking.refusal}
-      </p>{/if}
-  </div>
-  <BenchSide {bench} vocabulary={vocabulary.data} />
-  {#if report && simulation}<div class="foot">
-      <Drums
-        metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
-      />
-    </div>{/if}
+  <!-- What would be pressed stays where it is: nothing is shown before the court is there, unless it cannot be. -->
+  {#if report || bench.asking.refusal}
+    <div class="drawing">
+      {#if report}
+        <CourtView
+          {report}
+          label="{draft.document.name} on {report.court.name}"
+          {settings}
+          onmove={bench.fixed ? undefined : move}
+          onpress={(handle) => bench.choose(handle)}
+          onpoint={bench.fixed ? undefined : (at) => bench.press(at)}
+          {simulation}
+          aimed={bench.aimed}
+          moment={playback.moment}
+          bind:lying
+          bind:this={view}
+        >
+          {#snippet readout()}<ReadOff moved={bench.moved} />{/snippet}
+          {#snippet controls()}<PlayControls {playback} />{/snippet}
+          {#snippet tray()}
+            {#if !bench.fixed}
+              <Tray
+                court={report.court}
+                armed={bench.armed}
+                onarm={(kind) => (bench.armed = kind)}
+                ondrop={(kind, x, y) => {
+                  const at = view?.placeUnder(x, y)
+                  if (at) bench.put(kind, at)
+                }}
+                onput={(kind, at) => bench.put(kind, at)}
+              />
+            {/if}
+          {/snippet}
+        </CourtView>
+      {/if}
+      {#if bench.asking.refusal && draft.status !== 'refused'}
+        <p class="text-error text-sm" class:refused={report} role="alert">{bench.asking.refusal}</p>
+      {/if}
+      {#if !report}<button class="btn btn-sm mt-2" onclick={() => bench.ask()}>Try again</button>{/if}
+    </div>
+    <BenchSide {bench} vocabulary={vocabulary.data} />
+    {#if report && simulation}<div class="foot">
+        <Drums
+          metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
+        />
+      </div>{/if}
+  {:else}
+    <p class="drawing" role="status">Loading…</p>
+  {/if}
 </div>
 
 <style>
@@ -180,7 +183,7 @@
   .drawing {
     position: relative;
   }
-  /* No wider than what is above it. */
+  /* No wider than the court above it. */
   .refused {
     width: 0;
     min-width: 100%;

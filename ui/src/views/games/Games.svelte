@@ -32,7 +32,7 @@
   <Rooms here="games" />
   <span class="ml-auto flex gap-2"><a class="btn btn-sm" href="#/documents">Bring in</a><NewResults /></span>
   <span class="join">
-    <select class="select select-sm join-item w-auto" aria-label="Court of a new game" bind:value={court}>
+    <select class="select select-sm join-item w-52" aria-label="Court of a new game" bind:value={court}>
       {#each courts.data ?? [] as each (each.id)}<option value={each.id}>{each.name}</option>{/each}
     </select>
     <button class="btn btn-sm btn-primary join-item" onclick={begin}>New game</button>

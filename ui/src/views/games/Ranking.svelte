@@ -61,7 +61,7 @@
 </div>
 <div class="mt-3 flex flex-wrap gap-2">
   <select
-    class="select select-sm w-auto"
+    class="select select-sm w-40"
     aria-label="Sport"
     value={sport}
     onchange={(event) => (chosen = event.currentTarget.value as Match['sport'])}

@@ -7,6 +7,11 @@
   import MoreWeeks from './MoreWeeks.svelte'
   import { later } from './week'
 
+  interface Props {
+    /** As many are there as are shown at first. */
+    whole: boolean
+  }
+  let { whole = $bindable() }: Props = $props()
   /** The lessons from today on, week by week. */
   const query = weeksQuery('later')
   const weeks = $derived(query.data?.pages ?? [])
@@ -21,6 +26,9 @@
   const enough = $derived(
     lessons.length >= 3 && (weeks.at(-1)?.days.at(-1) ?? '') >= later(weeks[0]?.today ?? '', 6),
   )
+  $effect(() => {
+    whole = query.isError || (query.isSuccess && (enough || !query.hasNextPage))
+  })
   /** Those of no day are in every week. */
   const unreadable = $derived([
     ...new Map(weeks.flatMap((week) => week.unreadable).map((each) => [each.id, each])).values(),

@@ -56,106 +56,110 @@
 
 <section class="sheet" aria-labelledby="group">
   <h2 id="group">Who comes</h2>
-  <div class="mt-2 overflow-x-auto">
-    <table class="table-sm tight table">
-      <thead>
-        <tr>
-          <th scope="col">Here</th>
-          <th scope="col">Player</th>
-          <th scope="col" class="text-right">Balls</th>
-          <th scope="col" class="text-right">Overhead</th>
-          <th scope="col" class="text-right">Runs</th>
-          <th scope="col" class="text-right">Plays</th>
-          <th scope="col" class="text-right">Waits</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each planner.plan.budgets as budget (budget.student)}
+  {#if people.isPending}
+    <p role="status">Loading…</p>
+  {:else}
+    <div class="mt-2 overflow-x-auto">
+      <table class="table-sm tight table">
+        <thead>
           <tr>
-            <td>
-              <input
-                type="checkbox"
-                class="checkbox checkbox-sm"
-                aria-label="{budget.name} is here"
-                checked={present.includes(budget.student)}
-                disabled={present.length === 1 && present.includes(budget.student)}
-                onchange={(event) => toggle(budget.student, event.currentTarget.checked)}
-              />
-            </td>
-            <th scope="row" class="font-medium">
-              {budget.name}
-            </th>
-            <td class="text-right tabular-nums">{budget.balls}</td>
-            <td class="text-right tabular-nums">{budget.overheads}</td>
-            <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
-            <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.playing)} min</td>
-            <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.waiting)} min</td>
+            <th scope="col">Here</th>
+            <th scope="col">Player</th>
+            <th scope="col" class="text-right">Balls</th>
+            <th scope="col" class="text-right">Overhead</th>
+            <th scope="col" class="text-right">Runs</th>
+            <th scope="col" class="text-right">Plays</th>
+            <th scope="col" class="text-right">Waits</th>
           </tr>
-          {#if sparing(budget.student).length}
-            <tr class="spared">
-              <td></td>
-              <td colspan="6"
-                ><span class="sr-only">{budget.name}: </span>{sparing(budget.student).join(' ')}</td
-              >
+        </thead>
+        <tbody>
+          {#each planner.plan.budgets as budget (budget.student)}
+            <tr>
+              <td>
+                <input
+                  type="checkbox"
+                  class="checkbox checkbox-sm"
+                  aria-label="{budget.name} is here"
+                  checked={present.includes(budget.student)}
+                  disabled={present.length === 1 && present.includes(budget.student)}
+                  onchange={(event) => toggle(budget.student, event.currentTarget.checked)}
+                />
+              </td>
+              <th scope="row" class="font-medium">
+                {budget.name}
+              </th>
+              <td class="text-right tabular-nums">{budget.balls}</td>
+              <td class="text-right tabular-nums">{budget.overheads}</td>
+              <td class="text-right whitespace-nowrap tabular-nums">{budget.ran}</td>
+              <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.playing)} min</td>
+              <td class="text-right whitespace-nowrap tabular-nums">{lasting(budget.waiting)} min</td>
             </tr>
-          {/if}
-        {/each}
-      </tbody>
-    </table>
-  </div>
-  <div class="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
-    <SelectField
-      label="On the court"
-      value={space.court ?? ''}
-      options={[
-        { value: '', label: 'each drill on its own' },
-        ...choosableCourts.map((court) => ({ value: court.id, label: court.name })),
-      ]}
-      onchange={(court) => void planner.space({ court: court || undefined })}
-    />
-    <NumberField
-      label="Courts"
-      min={1}
-      value={space.courts ?? 1}
-      error={planner.draft.fields['space.courts']}
-      onchange={(courts) => void planner.space({ courts })}
-    />
-    <label class="flex items-center gap-2 pb-2">
-      <input
-        type="checkbox"
-        class="checkbox checkbox-sm"
-        checked={space.half ?? false}
-        onchange={(event) => void planner.space({ half: event.currentTarget.checked })}
+            {#if sparing(budget.student).length}
+              <tr class="spared">
+                <td></td>
+                <td colspan="6"
+                  ><span class="sr-only">{budget.name}: </span>{sparing(budget.student).join(' ')}</td
+                >
+              </tr>
+            {/if}
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <div class="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+      <SelectField
+        label="On the court"
+        value={space.court ?? ''}
+        options={[
+          { value: '', label: 'each drill on its own' },
+          ...choosableCourts.map((court) => ({ value: court.id, label: court.name })),
+        ]}
+        onchange={(court) => void planner.space({ court: court || undefined })}
       />
-      Only half a court
-    </label>
-  </div>
-  <details class="mt-3">
-    <summary class="cursor-pointer py-1 text-sm font-semibold">Faults to watch</summary>
-    <div class="mt-2 flex flex-col gap-3">
-      {#each (people.data ?? []).filter((s) => booked.includes(s.id)) as student (student.id)}
-        <FaultFields
-          {student}
-          short={planner.plan.budgets.find((b) => b.student === student.id)?.short ?? student.profile.name}
-          onkept={onfaults}
+      <NumberField
+        label="Courts"
+        min={1}
+        value={space.courts ?? 1}
+        error={planner.draft.fields['space.courts']}
+        onchange={(courts) => void planner.space({ courts })}
+      />
+      <label class="flex items-center gap-2 pb-2">
+        <input
+          type="checkbox"
+          class="checkbox checkbox-sm"
+          checked={space.half ?? false}
+          onchange={(event) => void planner.space({ half: event.currentTarget.checked })}
         />
-      {/each}
+        Only half a court
+      </label>
     </div>
-  </details>
-  <details class="mt-3" open={booked.length === 0}>
-    <summary class="cursor-pointer py-1 text-sm font-semibold">Change the booking of players</summary>
-    <div class="mt-2">
-      <StudentPicker
-        students={choosable}
-        chosen={booked}
-        error={planner.draft.fields.students}
-        onchange={(v) => planner.draft.change((d) => (d.students = v))}
-      />
-    </div>
-  </details>
-  {#if sports.size > 1}<p class="hint mt-1 text-sm">
-      They play different sports: {[...sports].join(', ')}.
-    </p>{/if}
+    <details class="mt-3">
+      <summary class="cursor-pointer py-1 text-sm font-semibold">Faults to watch</summary>
+      <div class="mt-2 flex flex-col gap-3">
+        {#each (people.data ?? []).filter((s) => booked.includes(s.id)) as student (student.id)}
+          <FaultFields
+            {student}
+            short={planner.plan.budgets.find((b) => b.student === student.id)?.short ?? student.profile.name}
+            onkept={onfaults}
+          />
+        {/each}
+      </div>
+    </details>
+    <details class="mt-3" open={booked.length === 0}>
+      <summary class="cursor-pointer py-1 text-sm font-semibold">Change the booking of players</summary>
+      <div class="mt-2">
+        <StudentPicker
+          students={choosable}
+          chosen={booked}
+          error={planner.draft.fields.students}
+          onchange={(v) => planner.draft.change((d) => (d.students = v))}
+        />
+      </div>
+    </details>
+    {#if sports.size > 1}<p class="hint mt-1 text-sm">
+        They play different sports: {[...sports].join(', ')}.
+      </p>{/if}
+  {/if}
 </section>
 
 <style>

@@ -29,29 +29,8 @@
       <a class="link-hover" href={open}>{brief.title}</a>
     </h3>
     <span class="hint">{brief.minutes} min · {brief.people.join(', ')}</span>
-    <span class="flex gap-3 sm:ml-auto">
-      {#each carry as metric, i (i)}
-        <span class="whitespace-nowrap"
-          ><span class="drum-digits text-xl">{metric.text}</span>
-          {metric.name.toLowerCase()}
-          {metric.name === 'Balls' ? '' : metric.unit}</span
-        >
-      {/each}
-    </span>
   </div>
   {#each brief.clashes as clash, i (i)}<p class="text-error text-sm">{clash}</p>{/each}
-  <div class="road mt-2">
-    {#if plan}<Road {plan} height={86} />
-    {:else if query.error}<p class="text-error" role="alert">{describe(query.error)}</p>{/if}
-  </div>
-  {#if plan?.carry.length}
-    <p class="mt-1 text-sm">
-      <strong>Carry</strong>
-      {listed(plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
-          firstDrill.comes,
-        )}{/if}.
-    </p>
-  {/if}
   <div class="mt-2 flex flex-wrap items-center gap-2">
     {#if brief.state === 'finished'}
       <a class="btn btn-sm btn-primary" href="{open}/afterwards">Afterwards</a>
@@ -62,15 +41,49 @@
     {/if}
     <a class="btn btn-sm" href={open}>Plan</a>
     <a class="btn btn-sm" href="{open}/sheet">Run sheet</a>
-    {#if signs > 0}<a class="link text-error ml-auto text-sm" href={open}
-        >{signs === 1 ? '1 thing' : `${signs} things`} to look at</a
-      >{/if}
+  </div>
+  <div class="planned mt-2">
+    {#if plan}
+      <Road {plan} height={86} />
+      <div class="flex flex-wrap items-baseline gap-x-4 text-sm">
+        <span class="flex gap-3">
+          {#each carry as metric, i (i)}
+            <span class="whitespace-nowrap"
+              ><span class="drum-digits text-xl">{metric.text}</span>
+              {metric.name.toLowerCase()}
+              {metric.name === 'Balls' ? '' : metric.unit}</span
+            >
+          {/each}
+        </span>
+        {#if plan.carry.length}
+          <p>
+            <strong>Carry</strong>
+            {listed(plan.carry)}{#if firstDrill}; <strong>stands ready</strong> by {firstDrill.clock}: {listed(
+                firstDrill.comes,
+              )}{/if}.
+          </p>
+        {/if}
+        {#if signs > 0}<a class="link text-error ml-auto" href={open}
+            >{signs === 1 ? '1 thing' : `${signs} things`} to look at</a
+          >{/if}
+      </div>
+    {:else if query.error}<p class="text-error" role="alert">{describe(query.error)}</p>{/if}
   </div>
 </article>
 
 <style>
-  /* Nothing moves when the road comes. */
-  .road {
-    min-height: 86px;
+  /* Nothing below moves when the plan comes: the road, and as many lines of figures as there are mostly. */
+  .planned {
+    min-height: 6.9rem;
+  }
+  @media (max-width: 1100px) {
+    .planned {
+      min-height: 9.3rem;
+    }
+  }
+  @media (max-width: 700px) {
+    .planned {
+      min-height: 10.6rem;
+    }
   }
 </style>

@@ -19,6 +19,9 @@
     queryFn: () => students(false),
   }))
 
+  /** The lessons to come are there. */
+  let whole = $state(false)
+
   const bookings = bookingsQuery()
   const unplanned = $derived(
     bookings.data?.bookings.filter((each) => !each.lesson && !each.ignored && !each.cancelled).length ?? 0,
@@ -132,5 +135,8 @@
 {/if}
 
 <div class="mt-5"><Week /></div>
-<Coming />
-<Past />
+<!-- What stands below comes once what is above is there: nothing that can be pressed moves. -->
+{#if !query.isPending}
+  <Coming bind:whole />
+  {#if whole}<Past />{/if}
+{/if}

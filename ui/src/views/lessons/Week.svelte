@@ -51,7 +51,7 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-2">
-  <h2>{query.data ? `Week of ${name(query.data.days[0] ?? '')}` : 'Week'}</h2>
+  <h2 class="w-full sm:w-auto">{query.data ? `Week of ${name(query.data.days[0] ?? '')}` : 'Week'}</h2>
   <div class="ml-auto flex gap-2">
     <button class="btn btn-sm" onclick={() => ahead--}>Week before</button>
     <button class="btn btn-sm" disabled={ahead === 0} onclick={() => (ahead = 0)}>This week</button>

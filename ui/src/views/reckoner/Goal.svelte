@@ -44,93 +44,97 @@
 <p class="hint max-sm:hidden">
   How many balls and minutes does a goal take somebody who makes so many of ten?
 </p>
-<div class="sheet mt-3 max-w-3xl">
-  <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
-    <NumberField
-      label={words[unit].makes}
-      unit="of 10"
-      step={0.1}
-      min={0}
-      value={asked.ofTen}
-      error={errors.rate}
-      onchange={(v) => (asked.ofTen = v)}
-    />
-    {#if asked.goal.kind === 'together'}
+{#if vocabulary.isPending || settings.isPending}
+  <p class="mt-3" role="status">Loading…</p>
+{:else}
+  <div class="sheet mt-3 max-w-3xl">
+    <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
       <NumberField
-        label="The partner makes"
+        label={words[unit].makes}
         unit="of 10"
         step={0.1}
         min={0}
-        value={asked.partner}
-        error={errors.partner}
-        onchange={(v) => (asked.partner = v)}
+        value={asked.ofTen}
+        error={errors.rate}
+        onchange={(v) => (asked.ofTen = v)}
       />
-    {/if}
-    {#if timed}
-      <NumberField
-        label={words[unit].comes}
-        unit="s"
-        min={1}
-        step={1}
-        value={asked.point}
-        error={errors.clock ?? errors['clock.gap']}
-        onchange={(v) => (asked.point = v)}
-      />
-      {#if unit === 'point'}
+      {#if asked.goal.kind === 'together'}
         <NumberField
-          label="Points in all, about"
-          min={1}
-          value={asked.length}
-          error={errors.length}
-          onchange={(v) => (asked.length = v)}
+          label="The partner makes"
+          unit="of 10"
+          step={0.1}
+          min={0}
+          value={asked.partner}
+          error={errors.partner}
+          onchange={(v) => (asked.partner = v)}
         />
       {/if}
-    {:else}
+      {#if timed}
+        <NumberField
+          label={words[unit].comes}
+          unit="s"
+          min={1}
+          step={1}
+          value={asked.point}
+          error={errors.clock ?? errors['clock.gap']}
+          onchange={(v) => (asked.point = v)}
+        />
+        {#if unit === 'point'}
+          <NumberField
+            label="Points in all, about"
+            min={1}
+            value={asked.length}
+            error={errors.length}
+            onchange={(v) => (asked.length = v)}
+          />
+        {/if}
+      {:else}
+        <NumberField
+          label={words[unit].comes}
+          unit="/min"
+          min={0.5}
+          step={0.5}
+          value={asked.minute}
+          error={errors.clock ?? errors['clock.gap']}
+          onchange={(v) => (asked.minute = v)}
+        />
+      {/if}
+      {#if unit === 'rally'}
+        <NumberField
+          label="Until the next rally"
+          unit="s"
+          min={0}
+          step={1}
+          value={asked.restart}
+          error={errors['clock.pause']}
+          onchange={(v) => (asked.restart = v)}
+        />
+      {/if}
       <NumberField
-        label={words[unit].comes}
-        unit="/min"
-        min={0.5}
+        label="Time"
+        unit="min"
         step={0.5}
-        value={asked.minute}
-        error={errors.clock ?? errors['clock.gap']}
-        onchange={(v) => (asked.minute = v)}
-      />
-    {/if}
-    {#if unit === 'rally'}
-      <NumberField
-        label="Until the next rally"
-        unit="s"
         min={0}
-        step={1}
-        value={asked.restart}
-        error={errors['clock.pause']}
-        onchange={(v) => (asked.restart = v)}
+        value={asked.minutes}
+        error={errors.minutes ?? errors.seconds}
+        onchange={(v) => (asked.minutes = v)}
       />
-    {/if}
-    <NumberField
-      label="Time"
-      unit="min"
-      step={0.5}
-      min={0}
-      value={asked.minutes}
-      error={errors.minutes ?? errors.seconds}
-      onchange={(v) => (asked.minutes = v)}
+    </div>
+    <GoalFields
+      goal={asked.goal}
+      vocabulary={vocabulary.data}
+      {errors}
+      onchange={(changed) => (asked.goal = changed)}
+    />
+    <GoalAnswer
+      goal={asked.goal}
+      rate={asked.ofTen / 10}
+      partner={asked.partner / 10}
+      {clock}
+      minutes={asked.minutes}
+      length={unit === 'point' ? asked.length : undefined}
+      onchange={(changed) => (asked.goal = changed)}
+      onerrors={(fields) => (errors = fields)}
     />
   </div>
-  <GoalFields
-    goal={asked.goal}
-    vocabulary={vocabulary.data}
-    {errors}
-    onchange={(changed) => (asked.goal = changed)}
-  />
-  <GoalAnswer
-    goal={asked.goal}
-    rate={asked.ofTen / 10}
-    partner={asked.partner / 10}
-    {clock}
-    minutes={asked.minutes}
-    length={unit === 'point' ? asked.length : undefined}
-    onchange={(changed) => (asked.goal = changed)}
-    onerrors={(fields) => (errors = fields)}
-  />
-</div>
+{/if}

@@ -60,101 +60,107 @@
   <span class="hint">{draft.document.sport}, {draft.document.level}, {draft.document.hand}-handed</span>
 </div>
 
-<div class="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-2">
-  <div class="flex flex-col gap-4">
+{#if progress.isPending}
+  <p class="mt-4" role="status">Loading…</p>
+{:else}
+  <div class="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-2">
+    <div class="flex flex-col gap-4">
+      <Async query={progress}>
+        {#snippet children(data)}
+          <section class="sheet" aria-labelledby="next">
+            <h2 id="next">Next step</h2>
+            {#each data.strokes as stroke (stroke.stroke)}
+              <StrokeLadder student={id} {stroke} />
+            {:else}
+              <p class="mt-2">
+                Nothing counted yet. After the first drill courtside, the next step stands here with its
+                reason.
+              </p>
+            {/each}
+          </section>
+        {/snippet}
+      </Async>
+      <section class="sheet" aria-labelledby="about">
+        <div class="mb-3 flex flex-wrap items-baseline gap-3">
+          <h2 id="about">About {draft.document.name}</h2>
+          <SaveState {draft} />
+        </div>
+        {#if progress.data?.grown}
+          {@const age = progress.data.grown}
+          <p class="alert mb-3">
+            By the birthday it is {age} now.
+            <button
+              class="btn btn-sm"
+              onclick={() => draft.replace({ ...$state.snapshot(draft.document), age })}
+              >Change the age</button
+            >
+          </p>
+        {/if}
+        <ProfileForm
+          profile={draft.document}
+          errors={draft.fields}
+          onchange={(changed) => draft.replace(changed)}
+        />
+        <div class="mt-4 flex gap-2">
+          <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
+          <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
+            >Erase for good…</button
+          >
+        </div>
+      </section>
+      <section class="sheet" aria-labelledby="quick">
+        <h2 id="quick">How quick</h2>
+        <TimedRuns
+          profile={draft.document}
+          running={progress.data?.running}
+          today={progress.data?.today ?? ''}
+          errors={draft.fields}
+          onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
+        />
+      </section>
+      {#if progress.data}<Roll roll={progress.data.roll} />{/if}
+      <SeenFaults faults={progress.data?.faults ?? []} />
+      <InGames strokes={progress.data?.inGames ?? []} />
+      <GamesOf student={draft.id} />
+      {#if progress.data}
+        {@const { today } = progress.data}
+        <ForHome student={id} name={draft.document.name} {today} />
+        <HandOut student={id} {today} />
+      {/if}
+    </div>
     <Async query={progress}>
       {#snippet children(data)}
-        <section class="sheet" aria-labelledby="next">
-          <h2 id="next">Next step</h2>
-          {#each data.strokes as stroke (stroke.stroke)}
-            <StrokeLadder student={id} {stroke} />
+        <section class="sheet" aria-labelledby="history">
+          <h2 id="history">Drills so far</h2>
+          {#each data.drills as drill (drill.drill)}
+            <DrillHistory {drill} />
           {:else}
-            <p class="mt-2">
-              Nothing counted yet. After the first drill courtside, the next step stands here with its reason.
-            </p>
+            <p class="mt-2">No drills yet.</p>
           {/each}
+          {#if data.remarks.length}
+            <h3 class="mt-4 font-semibold">Remarks</h3>
+            <ul class="mt-1 flex flex-col gap-1">
+              {#each data.remarks.slice(0, 6) as remark (remark.lesson)}
+                <li class="flex gap-3">
+                  <a
+                    class="link link-hover whitespace-nowrap tabular-nums"
+                    href="#/lessons/{remark.lesson}/afterwards">{remark.date}</a
+                  >
+                  <span class="whitespace-nowrap"
+                    >{remark.engagement ? `${remark.engagement} of 10` : 'not asked'}{remark.effort === null
+                      ? ''
+                      : `, effort ${remark.effort}`}</span
+                  >
+                  <span>{remark.remark}</span>
+                </li>
+              {/each}
+            </ul>
+          {/if}
         </section>
       {/snippet}
     </Async>
-    <section class="sheet" aria-labelledby="about">
-      <div class="mb-3 flex flex-wrap items-baseline gap-3">
-        <h2 id="about">About {draft.document.name}</h2>
-        <SaveState {draft} />
-      </div>
-      {#if progress.data?.grown}
-        {@const age = progress.data.grown}
-        <p class="alert mb-3">
-          By the birthday it is {age} now.
-          <button
-            class="btn btn-sm"
-            onclick={() => draft.replace({ ...$state.snapshot(draft.document), age })}>Change the age</button
-          >
-        </p>
-      {/if}
-      <ProfileForm
-        profile={draft.document}
-        errors={draft.fields}
-        onchange={(changed) => draft.replace(changed)}
-      />
-      <div class="mt-4 flex gap-2">
-        <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
-        <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
-          >Erase for good…</button
-        >
-      </div>
-    </section>
-    <section class="sheet" aria-labelledby="quick">
-      <h2 id="quick">How quick</h2>
-      <TimedRuns
-        profile={draft.document}
-        running={progress.data?.running}
-        today={progress.data?.today ?? ''}
-        errors={draft.fields}
-        onchange={(timed) => draft.replace({ ...$state.snapshot(draft.document), timed })}
-      />
-    </section>
-    {#if progress.data}<Roll roll={progress.data.roll} />{/if}
-    <SeenFaults faults={progress.data?.faults ?? []} />
-    <InGames strokes={progress.data?.inGames ?? []} />
-    <GamesOf student={draft.id} />
-    {#if progress.data}
-      {@const { today } = progress.data}
-      <ForHome student={id} name={draft.document.name} {today} />
-      <HandOut student={id} {today} />
-    {/if}
   </div>
-  <Async query={progress}>
-    {#snippet children(data)}
-      <section class="sheet" aria-labelledby="history">
-        <h2 id="history">Drills so far</h2>
-        {#each data.drills as drill (drill.drill)}
-          <DrillHistory {drill} />
-        {:else}
-          <p class="mt-2">No drills yet.</p>
-        {/each}
-        {#if data.remarks.length}
-          <h3 class="mt-4 font-semibold">Remarks</h3>
-          <ul class="mt-1 flex flex-col gap-1">
-            {#each data.remarks.slice(0, 6) as remark (remark.lesson)}
-              <li class="flex gap-3">
-                <a
-                  class="link link-hover whitespace-nowrap tabular-nums"
-                  href="#/lessons/{remark.lesson}/afterwards">{remark.date}</a
-                >
-                <span class="whitespace-nowrap"
-                  >{remark.engagement ? `${remark.engagement} of 10` : 'not asked'}{remark.effort === null
-                    ? ''
-                    : `, effort ${remark.effort}`}</span
-                >
-                <span>{remark.remark}</span>
-              </li>
-            {/each}
-          </ul>
-        {/if}
-      </section>
-    {/snippet}
-  </Async>
-</div>
+{/if}
 
 <dialog bind:this={dialog} class="modal" aria-labelledby="erase-title">
   <div class="modal-box">

@@ -8,8 +8,10 @@
   interface Props {
     brief: LessonBrief
     minute: number
+    /** All of it is there that will be: what stands below it stays where it is. */
+    whole: boolean
   }
-  let { brief, minute }: Props = $props()
+  let { brief, minute, whole = $bindable() }: Props = $props()
   const lesson = createQuery(() => ({
     queryKey: keys.lesson(brief.id),
     queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: brief.id } } })),
@@ -23,6 +25,10 @@
   const walk = $derived(
     courts.data?.flatMap((plan) => plan.walk.map((step) => `${step.label}: ${step.description}`)) ?? [],
   )
+
+  $effect(() => {
+    whole = lesson.isError || courts.isFetched
+  })
 
   /** What was ticked, kept on this device until the day is over. */
   const key = $derived(`hodometer.ticked.${brief.id}.${brief.date}`)
