@@ -66,8 +66,8 @@ func (c *Club) calendar(later bool) []byte {
 	add := func(b clubBooking, begins time.Time) *ics.VEvent {
 		event := calendar.AddEvent(b.uid + "@club.example")
 		event.SetDtStampTime(c.From)
-		setTime(event, ics.ComponentPropertyDtStart, begins, zone.String())
-		setTime(event, ics.ComponentPropertyDtEnd, begins.Add(time.Duration(b.minutes)*time.Minute), zone.String())
+		setTime(event, ics.ComponentPropertyDtStart, begins, tzid(zone))
+		setTime(event, ics.ComponentPropertyDtEnd, begins.Add(time.Duration(b.minutes)*time.Minute), tzid(zone))
 		event.SetSummary(b.title)
 		return event
 	}

@@ -47,9 +47,11 @@ func Write(name string, events []Event, zone *time.Location, now time.Time) []by
 			last = end
 		}
 	}
-	id := zone.String()
+	id := tzid(zone)
 	if !first.IsZero() && id != "UTC" {
-		calendar.SetXWRTimezone(id)
+		if zone != time.Local {
+			calendar.SetXWRTimezone(id)
+		}
 		calendar.Components = append(calendar.Components, describeZone(zone, first.Add(-24*time.Hour), last.Add(24*time.Hour)))
 	}
 	for _, e := range events {

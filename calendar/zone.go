@@ -3,7 +3,6 @@ package calendar
 
 import (
 	"fmt"
-	"os"
 	"path/filepath"
 	"strings"
 	"time"
@@ -12,21 +11,30 @@ import (
 	ics "github.com/arran4/golang-ical"
 )
 
-// Home is the time zone of this machine by its name in the tz database; UTC where it has none.
+// Home is the time zone of this machine: by its name in the tz database, which calendar programs know, where the machine tells it; else the clocks
+// of the machine under no name, which a calendar then describes.
 func Home() *time.Location {
-	name := time.Local.String()
+	return homeAs(time.Local.String(), "/etc/localtime")
+}
+
+// homeAs is the zone of a machine whose local time is called so; where it is not named, it may be by what its file of local time stands for.
+func homeAs(name, localtime string) *time.Location {
 	if name == "Local" {
-		link, _ := filepath.EvalSymlinks("/etc/localtime")
+		link, _ := filepath.EvalSymlinks(localtime)
 		_, name, _ = strings.Cut(link, "zoneinfo/")
 	}
-	if name == "" && os.Getenv("TZ") == "" {
-		return time.UTC
+	if zone, err := time.LoadLocation(name); err == nil && name != "" {
+		return zone
 	}
-	zone, err := time.LoadLocation(name)
-	if err != nil || name == "" {
-		return time.UTC
+	return time.Local
+}
+
+// tzid is what a zone is called in a calendar.
+func tzid(zone *time.Location) string {
+	if zone == time.Local {
+		return "Local time"
 	}
-	return zone
+	return zone.String()
 }
 
 // change is a moment at which the clocks of a zone change.
@@ -67,7 +75,7 @@ func changes(zone *time.Location, first, last time.Time) []change {
 
 // describeZone writes how the clocks of a zone stand between two moments, change by change.
 func describeZone(zone *time.Location, first, last time.Time) *ics.VTimezone {
-	described := ics.NewTimezone(zone.String())
+	described := ics.NewTimezone(tzid(zone))
 	for _, c := range changes(zone, first, last) {
 		// RFC 5545, 3.6.5: when it begins is told by the clock as it stood before.
 		begins := c.at.UTC().Add(time.Duration(c.from) * time.Second).Format("20060102T150405")

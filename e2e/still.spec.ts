@@ -35,7 +35,8 @@ async function slowly(page: Page) {
   await page.route('**/api/**', async (route) => {
     open++
     await new Promise((resolve) => setTimeout(resolve, 80 * (1 + ((asked++ * 7) % 5))))
-    await route.continue()
+    const answered = async () => route.fulfill({ response: await route.fetch() })
+    await answered().catch(() => undefined) // the page may have been left meanwhile
     open--
   })
   return async () => {
@@ -43,8 +44,7 @@ async function slowly(page: Page) {
   }
 }
 
-const student = '0190a000-0000-7000-8000-000000000001'
-const views = (lesson: string, drill: string, game: string) => [
+const views = (lesson: string, student: string, drill: string, game: string) => [
   '',
   'students',
   `students/${student}`,
@@ -75,20 +75,18 @@ for (const size of [
   }) => {
     await page.setViewportSize(size)
     await page.addInitScript(watch)
-    const first = async (of: 'drills' | 'games') =>
+    const first = async (of: 'students' | 'drills' | 'games') =>
       ((await (await fetch(`${demo.url}/api/${of}`)).json()) as { id: string }[])[0]?.id ?? ''
+    const [student, drill, game] = [await first('students'), await first('drills'), await first('games')]
     const there = await slowly(page)
-    for (const view of views(
-      await lessonOf(demo, 'The afternoon six'),
-      await first('drills'),
-      await first('games'),
-    )) {
+    for (const view of views(await lessonOf(demo, 'The afternoon six'), student, drill, game)) {
       await page.goto('about:blank')
       await page.goto(`${demo.url}/#/${view}`)
       await page.locator('main, .courtside').first().waitFor()
       await there()
       expect.soft(await page.evaluate(() => window.moved), view || 'today').toEqual([])
     }
+    await page.unrouteAll({ behavior: 'ignoreErrors' })
   })
 
 test('a drill that cannot be worked out can still be changed', async ({ page, demo }) => {

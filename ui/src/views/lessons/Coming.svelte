@@ -27,7 +27,7 @@
     lessons.length >= 3 && (weeks.at(-1)?.days.at(-1) ?? '') >= later(weeks[0]?.today ?? '', 6),
   )
   $effect(() => {
-    whole = query.isError || (query.isSuccess && (enough || !query.hasNextPage))
+    if (query.isError || (query.isSuccess && (enough || !query.hasNextPage))) whole = true
   })
   /** Those of no day are in every week. */
   const unreadable = $derived([

@@ -27,7 +27,7 @@
   )
 
   $effect(() => {
-    whole = lesson.isError || courts.isFetched
+    if (lesson.isError || courts.isFetched) whole = true
   })
 
   /** What was ticked, kept on this device until the day is over. */
