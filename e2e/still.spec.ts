@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test'
 import { drawer, duplicate, expect, lessonOf, test } from './fixtures'
 
-/** Where a page is slow, nothing that can be pressed moves away from under the finger. */
 interface Shift extends PerformanceEntry {
   sources: { node: Node | null; previousRect: DOMRectReadOnly; currentRect: DOMRectReadOnly }[]
 }
@@ -11,7 +10,7 @@ declare global {
   }
 }
 
-/** Writes down what moves by more than the least size of what is pressed, 24 px (WCAG 2.2, 2.5.8), and is or holds something to be pressed. */
+/** Writes down what moves from under the finger: what is or holds something to be pressed, by more than its least size, 24 px (WCAG 2.2, 2.5.8). */
 function watch() {
   window.moved = []
   const pressed = 'button, a[href], input, select, summary'

@@ -1,5 +1,6 @@
 import { answer, api, patience } from '../lib/api/client'
 import { notices } from '../lib/notice.svelte'
+import { inRounds } from '../lib/rounds'
 import type { Kept } from './log'
 import type { Queue } from './queue'
 
@@ -47,8 +48,6 @@ export class Delivery<A extends { id: string }, R> {
   /** How much is being written down: what comes meanwhile does not know of it. */
   #writing = 0
   #packing: ReturnType<typeof setTimeout> | undefined
-  #round: Promise<void> | undefined
-  #again = false
   #sees = 0
   #reads = 0
   #newestRead = 0
@@ -87,21 +86,7 @@ export class Delivery<A extends { id: string }, R> {
   }
 
   /** deliver sends what waits; what comes meanwhile goes in the next round. */
-  deliver(): Promise<void> {
-    this.#again = true
-    return (this.#round ??= this.#rounds())
-  }
-
-  async #rounds() {
-    try {
-      while (this.#again) {
-        this.#again = false
-        await this.#deliver()
-      }
-    } finally {
-      this.#round = undefined // at once: what comes after the last look begins a round of its own
-    }
-  }
+  readonly deliver = inRounds(() => this.#deliver())
 
   async #deliver() {
     await this.#read()

@@ -1,10 +1,9 @@
 import { answer, api, type DoorState } from './api/client'
+import { inRounds } from './rounds'
 
 /** Door is whether the coach, or this device, is let in. It is looked at when the app opens, and again when something was refused. */
 export class Door {
   state = $state.raw<DoorState>()
-  #looking: Promise<void> | undefined
-  #again = false
   #acts = 0
 
   /** act keeps what an act at the door brought. A look that was under way meanwhile may have seen it as it was before: it says nothing any more. */
@@ -15,18 +14,7 @@ export class Door {
   }
 
   /** look looks at the door; what asks for it while a look is under way has another one follow, as that one may have seen what was before. */
-  look() {
-    this.#again = true
-    return (this.#looking ??= this.#looks())
-  }
-
-  async #looks() {
-    while (this.#again) {
-      this.#again = false
-      await this.#look()
-    }
-    this.#looking = undefined
-  }
+  readonly look = inRounds(() => this.#look())
 
   /** Without an answer everything stays as it is: what is on the device goes on. */
   async #look() {
