@@ -99,6 +99,7 @@ func (s *server) act(ctx context.Context, p byID, body Acts) (underway.Answered,
 		if err != nil {
 			return underway.Answered{}, err
 		}
+		s.machineHears(kit)
 		view, err := kit.View(ctx, s.now())
 		return underway.Answered{Courtside: view, Sentences: done.Sentences, Refused: done.Refused}, err
 	}

@@ -95,7 +95,7 @@ func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
 		})
 		return Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
-	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.close(); s.works.close(); stop() }}
+	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.Close(); s.works.close(); stop() }}
 }
 
 type doorOf struct{}

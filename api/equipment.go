@@ -2,58 +2,48 @@ package api
 
 import (
 	"context"
-	"net"
+	"errors"
 	"net/http"
-	"slices"
-	"sync"
-	"time"
-
-	"github.com/google/uuid"
 
 	"hodometer/core/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/throwing"
+	"hodometer/core/underway"
 	"hodometer/equipment"
 )
 
-// Equipment is what is joined to this machine.
-type Equipment struct {
-	Machine *JoinedDevice `json:"machine" description:"Null where no ball machine is joined"`
-	Eye     *JoinedDevice `json:"eye" description:"Null where no eye is joined"`
-	Seq     int           `json:"seq" description:"Of the last event"`
-}
-
-// JoinedDevice is a ball machine or an eye.
-type JoinedDevice struct {
-	Name    string         `json:"name"`
-	Address string         `json:"address"`
-	Stands  throwing.Event `json:"stands" description:"What it said last of how it stands"`
-	Lost    string         `json:"lost" description:"Why the connection was lost; empty as long as it stands"`
-}
-
-// SaidEvent is one thing that a device said.
-type SaidEvent struct {
-	Seq   int            `json:"seq" description:"One more each time"`
-	By    equipment.Kind `json:"by" enum:"machine,eye"`
-	Event throwing.Event `json:"event"`
-}
-
-// SaidEvents are what devices said, in order.
-type SaidEvents struct {
-	Equipment Equipment   `json:"equipment"`
-	Events    []SaidEvent `json:"events"`
-}
-
-// Joining is where a device is found.
+// Joining is where a device is found, and for which lesson.
 type Joining struct {
 	Address string `json:"address" maxLength:"60" description:"On this machine, as 127.0.0.1:7501"`
+	Lesson  string `json:"lesson,omitempty" maxLength:"40" description:"At its end the device is let go; empty: it stays"`
 }
 
-// Telling has a device do something.
+// Simulating is for which lesson a device is simulated.
+type Simulating struct {
+	Lesson string `json:"lesson,omitempty" maxLength:"40"`
+}
+
+// Telling has a machine do something that throws nothing: pause, gap, fill, clear or state.
 type Telling struct {
 	Command throwing.Command `json:"command"`
-	Lesson  string           `json:"lesson,omitempty" maxLength:"40" description:"Of load: the lesson, and"`
-	Block   string           `json:"block,omitempty" maxLength:"40" description:"the block whose drill is to be fed"`
+}
+
+// Starting has a machine throw what feeds the drill of a block, as long as it is on and the page that asks for it is heard.
+type Starting struct {
+	Watcher string            `json:"watcher" minLength:"1" maxLength:"40" description:"Of the page, chosen by it when it is opened"`
+	On      throwing.On       `json:"on" description:"What is on, as the page sees it"`
+	Block   lesson.Block      `json:"block" description:"The block, as the page sees it"`
+	Drill   string            `json:"drill" maxLength:"120" description:"What is played, in words"`
+	Players []throwing.Player `json:"players" maxItems:"40" description:"In the order of their turns, whoever has the next ball first"`
+	Planned int               `json:"planned" minimum:"0" maximum:"100000" description:"Balls planned in the block; 0: it throws until it is told to stop"`
+	One     bool              `json:"one" description:"One ball only"`
+}
+
+// Watching is what the page that watches a machine says of the lesson, every second and whenever it changes.
+type Watching struct {
+	Watcher string      `json:"watcher" minLength:"1" maxLength:"40"`
+	On      throwing.On `json:"on"`
+	Next    string      `json:"next,omitempty" maxLength:"40" description:"The student whose turn the coach has made it; empty: as it was"`
 }
 
 // byKind is the parameter of something about one device.
@@ -73,276 +63,140 @@ type afterEvent struct {
 	After int `query:"after" minimum:"-1" description:"The last event that is known; -1: what comes from now on"`
 }
 
-// How many events are kept, and how long who asks waits for one.
-const (
-	keptEvents   = 500
-	waitForEvent = 8 * time.Second
-)
-
-// gear is what is joined, and what it said of late.
-type gear struct {
-	lock   sync.Mutex
-	joined map[equipment.Kind]*joined
-	said   []SaidEvent
-	seq    int
-	more   chan struct{} // closed when something is said, and made anew
-	stop   map[equipment.Kind]context.CancelFunc
-	closed chan struct{} // the program ends
-}
-
-// joined is a device with its link.
-type joined struct {
-	JoinedDevice
-	link *equipment.Link
-}
-
-func newGear() *gear {
-	return &gear{joined: map[equipment.Kind]*joined{}, more: make(chan struct{}), stop: map[equipment.Kind]context.CancelFunc{}, closed: make(chan struct{})}
-}
-
 func (s *server) equipmentRoutes() []Route {
 	return []Route{
-		route("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, None, None) (Equipment, error) {
-			return s.gear.stands(), nil
+		route("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, None, None) (equipment.Equipment, error) {
+			return s.gear.Stands(), nil
 		}).anew(),
-		route("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", func(ctx context.Context, p byKind, body Joining) (Equipment, error) {
-			if err := p.check(); err != nil {
-				return Equipment{}, err
-			}
-			return s.gear.join(ctx, p.Kind, body.Address)
+		route("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", s.join),
+		route("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ None) (equipment.Equipment, error) {
+			return s.gear.Leave(p.Kind), nil
 		}),
-		route("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ None) (Equipment, error) {
-			s.gear.leave(p.Kind)
-			return s.gear.stands(), nil
-		}),
-		route("POST", "/api/equipment/:kind/simulated", "simulateDevice", "Start a simulated device, and join it", func(ctx context.Context, p byKind, _ None) (Equipment, error) {
-			if err := p.check(); err != nil {
-				return Equipment{}, err
-			}
-			return s.gear.simulate(ctx, p.Kind)
-		}),
-		route("POST", "/api/equipment/:kind/told", "tellDevice", "Have a device do something", s.tell),
-		route("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", s.events).anew(),
+		route("POST", "/api/equipment/:kind/simulated", "simulateDevice", "Start a simulated device, and join it", s.simulate),
+		route("POST", "/api/equipment/machine/started", "startMachine", "Have the machine throw what feeds the drill of the block that is on", s.startMachine),
+		route("POST", "/api/equipment/machine/watched", "watchMachine", "Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word", s.watchMachine),
+		route("POST", "/api/equipment/machine/told", "tellMachine", "Have the machine do something that throws nothing", s.tellMachine),
+		route("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ None) (equipment.SaidEvents, error) {
+			return s.gear.Events(ctx, p.After)
+		}).anew(),
 	}
 }
 
-// stands is how everything stands.
-func (g *gear) stands() Equipment {
-	g.lock.Lock()
-	defer g.lock.Unlock()
-	e := Equipment{Seq: g.seq}
-	of := func(kind equipment.Kind) *JoinedDevice {
-		j, ok := g.joined[kind]
-		if !ok {
-			return nil
-		}
-		d := j.JoinedDevice
-		if why := j.link.Why(); why != nil {
-			d.Lost = why.Error()
-		}
-		return &d
+// toldWhy has what a device cannot do be told at a field of what was asked; empty: as a conflict.
+func toldWhy(e equipment.Equipment, err error, field string) (equipment.Equipment, error) {
+	var refused equipment.RefusedError
+	switch {
+	case errors.Is(err, equipment.ErrNotJoined):
+		err = problem(http.StatusConflict, "It is not joined any more.")
+	case errors.As(err, &refused) && field != "":
+		err = invalid.Fields{{Path: field, Message: refused.Why}}
+	case errors.As(err, &refused):
+		err = problem(http.StatusConflict, "The machine stands: "+refused.Why+".")
 	}
-	e.Machine, e.Eye = of(equipment.Machine), of(equipment.Eye)
-	return e
+	return e, err
 }
 
-// join joins a device of a kind; the one before is let go.
-func (g *gear) join(ctx context.Context, kind equipment.Kind, address string) (Equipment, error) {
-	wrong := func(why string) (Equipment, error) {
-		return Equipment{}, invalid.Fields{{Path: "address", Message: why}}
+func (s *server) join(ctx context.Context, p byKind, body Joining) (equipment.Equipment, error) {
+	if err := p.check(); err != nil {
+		return equipment.Equipment{}, err
 	}
-	link, err := equipment.Dial(ctx, address)
+	e, err := s.gear.Join(ctx, p.Kind, body.Address, body.Lesson)
+	return toldWhy(e, err, "address")
+}
+
+func (s *server) simulate(ctx context.Context, p byKind, body Simulating) (equipment.Equipment, error) {
+	if err := p.check(); err != nil {
+		return equipment.Equipment{}, err
+	}
+	e, err := s.gear.Simulate(ctx, p.Kind, body.Lesson)
+	return toldWhy(e, err, "")
+}
+
+func (s *server) startMachine(ctx context.Context, _ None, body Starting) (equipment.Equipment, error) {
+	if body.Block.ID != body.On.Block {
+		return equipment.Equipment{}, invalid.Fields{{Path: "block", Message: "this is not the block that is on"}}
+	}
+	program, err := s.program(ctx, body.On.Lesson, body.Block)
 	if err != nil {
-		return wrong(err.Error())
+		return equipment.Equipment{}, err
 	}
-	if link.Hello.Is != kind {
-		link.Close()
-		return wrong("this is a " + map[equipment.Kind]string{equipment.Machine: "ball machine", equipment.Eye: "eye for landings"}[link.Hello.Is] + ", not the other one")
-	}
-	g.leave(kind)
-	g.lock.Lock()
-	g.joined[kind] = &joined{JoinedDevice{Name: link.Hello.Name, Address: address, Stands: throwing.Event{Event: throwing.Stands}}, link}
-	g.lock.Unlock()
-	go g.listen(kind, link)
-	if err := link.Tell(throwing.Command{Do: throwing.State}); err != nil {
-		return wrong(err.Error())
-	}
-	return g.stands(), nil
+	e, err := s.gear.Start(throwing.Order{
+		On: body.On, Watcher: body.Watcher, Program: program, Planned: body.Planned, One: body.One,
+		Feed: throwing.Feed{To: throwing.To{Drill: body.Drill}, Players: body.Players, InTurn: len(program.Balls)},
+	})
+	return toldWhy(e, err, "")
 }
 
-// listen takes in what a device says until it is gone.
-func (g *gear) listen(kind equipment.Kind, link *equipment.Link) {
-	for event := range link.Events() {
-		g.lock.Lock()
-		if j := g.joined[kind]; j != nil && j.link == link {
-			j.take(event)
-		}
-		g.say(kind, event)
-		g.lock.Unlock()
-	}
-	g.lock.Lock()
-	g.say(kind, throwing.Event{Event: throwing.Stands}) // that it is lost is seen from how everything stands
-	g.lock.Unlock()
-}
-
-// take keeps how a device stands.
-func (j *joined) take(e throwing.Event) {
-	switch e.Event {
-	case throwing.Stands:
-		j.Stands = e
-	case throwing.Thrown:
-		j.Stands.N, j.Stands.Left = e.N, e.Left
-	case throwing.Landed:
-		j.Stands.N = e.N
-	case throwing.Empty:
-		j.Stands.Left, j.Stands.Running = 0, false
-	case throwing.Jam:
-		j.Stands.Jammed, j.Stands.Running = true, false
-	case throwing.Refused:
-	}
-}
-
-// say adds an event to what is kept. The lock is held.
-func (g *gear) say(kind equipment.Kind, e throwing.Event) {
-	g.seq++
-	g.said = append(g.said, SaidEvent{g.seq, kind, e})
-	if len(g.said) > keptEvents {
-		g.said = slices.Delete(g.said, 0, len(g.said)-keptEvents)
-	}
-	close(g.more)
-	g.more = make(chan struct{})
-}
-
-// leave lets a device go, and ends it where it is simulated.
-func (g *gear) leave(kind equipment.Kind) {
-	g.lock.Lock()
-	defer g.lock.Unlock()
-	if j, ok := g.joined[kind]; ok {
-		j.link.Close()
-		delete(g.joined, kind)
-	}
-	if stop, ok := g.stop[kind]; ok {
-		stop()
-		delete(g.stop, kind)
-	}
-}
-
-// close lets all devices go, and nobody waits for them any more.
-func (g *gear) close() {
-	g.leave(equipment.Machine)
-	g.leave(equipment.Eye)
-	g.lock.Lock()
-	defer g.lock.Unlock()
-	select {
-	case <-g.closed:
-	default:
-		close(g.closed)
-	}
-}
-
-// The simulated devices of the page: a small hopper, so that it is seen running empty.
-const (
-	simulatedHopper = 60
-	simulatedJitter = 0.05
-	simulatedSpread = 0.9 // metres
-	simulatedFlight = 1.0 // seconds
-)
-
-// simulate starts a simulated device on a free port of this machine, and joins it.
-func (g *gear) simulate(ctx context.Context, kind equipment.Kind) (Equipment, error) {
-	var device equipment.Simulated = equipment.SimulatedMachine{Machine: throwing.NewMachine(throwing.Make{Hopper: simulatedHopper, Jitter: simulatedJitter, Seed: 1})}
-	if kind == equipment.Eye {
-		device = &equipment.SimulatedEye{Eye: throwing.NewEye(simulatedSpread, 1), Flight: simulatedFlight}
-	}
-	listener, err := (&net.ListenConfig{}).Listen(ctx, "tcp", "127.0.0.1:0")
-	if err != nil {
-		return Equipment{}, err
-	}
-	life, stop := context.WithCancel(context.WithoutCancel(ctx))
-	go func() { _ = equipment.Serve(life, listener, device) }()
-	e, err := g.join(ctx, kind, listener.Addr().String())
-	if err != nil {
-		stop()
-		return e, err
-	}
-	g.lock.Lock()
-	g.stop[kind] = stop
-	g.lock.Unlock()
-	return e, nil
-}
-
-func (s *server) tell(ctx context.Context, p byKind, body Telling) (Equipment, error) {
-	s.gear.lock.Lock()
-	j, ok := s.gear.joined[p.Kind]
-	s.gear.lock.Unlock()
-	if !ok {
-		return Equipment{}, problem(http.StatusConflict, "It is not joined any more.")
-	}
-	if body.Command.Do == throwing.Load && body.Command.Program == nil {
-		program, err := s.program(ctx, body.Lesson, body.Block)
-		if err != nil {
-			return Equipment{}, err
-		}
-		body.Command.Program = &program
-	}
-	if err := j.link.Tell(body.Command); err != nil {
-		return Equipment{}, problem(http.StatusConflict, err.Error())
-	}
-	return s.gear.stands(), nil
-}
-
-// program is what feeds the drill of a block.
-func (s *server) program(ctx context.Context, id, blockID string) (throwing.Program, error) {
-	if _, err := uuid.Parse(id); err != nil {
-		return throwing.Program{}, invalid.Fields{{Path: "lesson", Message: "say of which lesson"}}
-	}
+// program is what feeds the drill of a block, as a page sees it: what was done on that page may not have arrived yet.
+func (s *server) program(ctx context.Context, id string, block lesson.Block) (throwing.Program, error) {
 	record, err := s.store.Lessons.Get(ctx, id)
 	if err != nil {
 		return throwing.Program{}, err
 	}
-	in, err := s.inputs(ctx, record.Document)
+	d := record.Document
+	d.Blocks = []lesson.Block{block}
+	in, err := s.inputs(ctx, d)
 	if err != nil {
 		return throwing.Program{}, err
 	}
-	at := slices.IndexFunc(record.Document.Blocks, func(b lesson.Block) bool { return b.ID == blockID })
-	if at < 0 {
-		return throwing.Program{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
-	}
-	block := record.Document.Blocks[at]
-	d, known := in.Drills[block.Plays()]
+	played, known := in.Drills[block.Plays()]
 	there := in.In(block)
 	if !known || len(there) == 0 {
 		return throwing.Program{}, invalid.Fields{{Path: "block", Message: "no drill is played in this block"}}
 	}
-	mine := block.DrillFor(d, there[0])
+	mine := block.DrillFor(played, there[0])
 	return throwing.Of(ctx, mine, mine.PlayerFor(mine.Written(), there[0].Profile.Hand), in.Settings)
 }
 
-func (s *server) events(ctx context.Context, p afterEvent, _ None) (SaidEvents, error) {
-	wait, cancel := context.WithTimeout(ctx, waitForEvent)
-	defer cancel()
-	for {
-		s.gear.lock.Lock()
-		if p.After < 0 {
-			p.After = s.gear.seq
+func (s *server) watchMachine(ctx context.Context, _ None, body Watching) (equipment.Equipment, error) {
+	e := s.gear.Watched(body.Watcher, body.On, body.Next)
+	if id := s.gear.For(); id != "" {
+		// A page that goes away while it asks has been heard all the same.
+		if err := s.machineKnows(context.WithoutCancel(ctx), id); err != nil {
+			s.gear.Stop("it cannot be read what is on in the lesson")
+			return equipment.Equipment{}, err
 		}
-		i := slices.IndexFunc(s.gear.said, func(e SaidEvent) bool { return e.Seq > p.After })
-		var list []SaidEvent
-		if i >= 0 {
-			list = slices.Clone(s.gear.said[i:])
-		}
-		again := s.gear.seq < p.After // the program was started again
-		more := s.gear.more
-		s.gear.lock.Unlock()
-		if len(list) > 0 || again {
-			return SaidEvents{s.gear.stands(), append([]SaidEvent{}, list...)}, nil
-		}
-		select {
-		case <-more:
-		case <-s.gear.closed:
-			return SaidEvents{s.gear.stands(), []SaidEvent{}}, nil
-		case <-wait.Done():
-			return SaidEvents{s.gear.stands(), []SaidEvent{}}, ctx.Err()
-		}
+		e = s.gear.Stands()
 	}
+	return e, nil
+}
+
+// machineKnows tells the machine what is on in a lesson by the program's own clock, however that was changed.
+func (s *server) machineKnows(ctx context.Context, id string) error {
+	record, err := s.store.Lessons.Get(ctx, id)
+	if err != nil {
+		return err
+	}
+	clock, finished, begun, err := s.store.Clock(ctx, id)
+	if err != nil {
+		return err
+	}
+	var at *lesson.Clock
+	if begun {
+		at = &clock
+	}
+	s.gear.Known(underway.On(id, record.Document, at, finished, s.now()))
+	return nil
+}
+
+// machineHears tells the machine what acts made of a lesson; at its end all that was joined for it is let go.
+func (s *server) machineHears(kit underway.Kit) {
+	s.gear.Known(underway.On(kit.ID, kit.Document, kit.Clock, kit.Finished, s.now()))
+	if kit.Finished {
+		s.gear.LeaveLesson(kit.ID)
+	}
+}
+
+func (s *server) tellMachine(_ context.Context, _ None, body Telling) (equipment.Equipment, error) {
+	var e equipment.Equipment
+	var err error
+	switch body.Command.Do {
+	case throwing.Pause:
+		e, err = s.gear.Pause()
+	case throwing.Gap, throwing.Fill, throwing.Clear, throwing.State:
+		e, err = s.gear.Tell(body.Command)
+	default:
+		err = invalid.Fields{{Path: "command.do", Message: "a machine is started where it is watched, and told to pause, gap, fill, clear or state here"}}
+	}
+	return toldWhy(e, err, "")
 }

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"net"
 	"net/http"
+	"slices"
 	"testing"
 	"time"
 
@@ -11,16 +12,18 @@ import (
 
 	"hodometer/api"
 	"hodometer/core/court"
+	"hodometer/core/lesson"
 	"hodometer/core/plan"
 	"hodometer/core/throwing"
+	"hodometer/core/underway"
 	"hodometer/equipment"
 )
 
 // said waits for what devices say after an event, until one is of a kind.
-func (c *club) said(after int, kind throwing.Happened) (found api.SaidEvent) {
+func (c *club) said(after int, kind throwing.Happened) (found equipment.SaidEvent) {
 	c.t.Helper()
 	for range 40 {
-		list := read[api.SaidEvents](c.t, c.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", after), nil)).Events
+		list := read[equipment.SaidEvents](c.t, c.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", after), nil)).Events
 		for _, e := range list {
 			after = e.Seq
 			if e.Event.Event == kind {
@@ -32,44 +35,83 @@ func (c *club) said(after int, kind throwing.Happened) (found api.SaidEvent) {
 	return found
 }
 
-func (c *club) tell(kind string, t api.Telling) api.Equipment {
+func (c *club) tell(command throwing.Command) equipment.Equipment {
 	c.t.Helper()
-	return read[api.Equipment](c.t, c.ask("POST", "/api/equipment/"+kind+"/told", t))
+	return read[equipment.Equipment](c.t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: command}))
+}
+
+// clockIs sets the clock of a lesson, as a device does.
+func (c *club) clockIs(lesson string, clock underway.ClockChange) {
+	c.t.Helper()
+	now := c.now
+	acts := api.Acts{Sent: now, Acts: []underway.Act{{ID: newID(), At: now, Clock: &clock}}}
+	require.Empty(c.t, read[underway.Answered](c.t, c.ask("POST", "/api/lessons/"+lesson+"/acts", acts)).Refused)
 }
 
 // A simulated machine feeds the drill of a block, an eye sees where its balls are played to, and both are let go.
 func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
-	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
-	require.Equal(t, api.Equipment{}, read[api.Equipment](t, c.ask("GET", "/api/equipment", nil)))
-	readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: throwing.Start}}), http.StatusConflict)
+	kept := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
+	require.Equal(t, equipment.Equipment{}, read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)))
+	at := slices.IndexFunc(kept.Document.Blocks, func(b lesson.Block) bool { return b.ID == block })
+	inIt := kept.Plan.Blocks[at].Start + 1
+	on := throwing.On{Lesson: id, Block: block, Played: "as written", Running: true}
+	aim := &court.Shape{Kind: court.Circle, Centre: court.Point{X: 1, Y: 9}, Radius: 30, Corners: []court.Point{}}
+	starting := api.Starting{
+		Watcher: "page", On: on, Block: kept.Document.Blocks[at], Drill: "The drill", Planned: 3, One: true,
+		Players: []throwing.Player{{Student: student, Party: student, Measure: 1, Aim: aim}},
+	}
+	readProblem(t, c.ask("POST", "/api/equipment/machine/started", starting), http.StatusConflict)
 
-	read[api.Equipment](t, c.ask("POST", "/api/equipment/machine/simulated", nil))
-	joined := read[api.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", nil))
+	for _, kind := range []string{"machine", "eye"} {
+		read[equipment.Equipment](t, c.ask("POST", "/api/equipment/"+kind+"/simulated", api.Simulating{Lesson: id}))
+	}
+	joined := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil))
 	require.Equal(t, "Simulated ball machine", joined.Machine.Name)
+	require.Equal(t, id, joined.Machine.Lesson)
 	require.Empty(t, joined.Eye.Lost)
 
-	wrong := readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: throwing.Load}, Lesson: id, Block: newID()}), http.StatusUnprocessableEntity)
+	other := starting
+	other.Block.ID = newID()
+	wrong := readProblem(t, c.ask("POST", "/api/equipment/machine/started", other), http.StatusUnprocessableEntity)
 	require.Equal(t, "block", wrong.Fields[0].Path)
-	c.tell("machine", api.Telling{Command: throwing.Command{Do: throwing.Load}, Lesson: id, Block: block})
-	c.tell("machine", api.Telling{Command: throwing.Command{Do: throwing.One}})
+	held := starting
+	held.On.Running = false
+	require.Contains(t, readProblem(t, c.ask("POST", "/api/equipment/machine/started", held), http.StatusConflict).Detail, "the lesson is held")
+	for _, do := range []throwing.Do{throwing.Start, throwing.One, throwing.Load, throwing.Alive} {
+		readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: do}}), http.StatusUnprocessableEntity)
+	}
+
+	one := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting))
+	require.Positive(t, one.Machine.Rate)
 	ball := c.said(0, throwing.Thrown)
 	require.Equal(t, equipment.Machine, ball.By)
 	require.Equal(t, 1, ball.Event.N)
-	require.Equal(t, 59, read[api.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Stands.Left)
-
-	c.tell("eye", api.Telling{Command: throwing.Command{Do: throwing.Watch, Aim: &court.Point{X: 1, Y: 9}}})
+	require.Equal(t, throwing.To{Lesson: id, Block: block, Drill: "The drill", Watcher: "page", Student: student, Party: student, Measure: 1, Turn: 1, Ball: 1}, *ball.To)
 	landed := c.said(ball.Seq, throwing.Landed)
-	require.Less(t, landed.Event.At.Distance(court.Point{X: 1, Y: 9}), 6.0)
+	require.Equal(t, ball.To, landed.To)
+	require.True(t, landed.In)
+	require.Equal(t, throwing.Tally{Block: block, Thrown: 1, Seen: 1}, read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Tally)
 
-	c.tell("machine", api.Telling{Command: throwing.Command{Do: throwing.Fill}})
-	c.tell("machine", api.Telling{Command: throwing.Command{Do: throwing.Start}})
-	empty := c.said(landed.Seq, throwing.Empty)
-	require.Equal(t, 1, empty.Event.N)
+	slow := c.tell(throwing.Command{Do: throwing.Gap, Times: 2})
+	require.Eventually(t, func() bool { slow = c.tell(throwing.Command{Do: throwing.State}); return slow.Machine.Stands.Times == 2 }, 10*time.Second, 5*time.Millisecond)
+	require.InDelta(t, one.Machine.Rate/2, slow.Machine.Rate, 1e-9, "half as fast")
 
-	c.ask("DELETE", "/api/equipment/eye", nil)
-	left := read[api.Equipment](t, c.ask("DELETE", "/api/equipment/machine", nil))
+	// It is started; held on another device, which the program hears by its acts, it stands.
+	c.clockIs(id, underway.ClockChange{Second: inIt, Running: true, Finished: false})
+	starting.One = false
+	require.Equal(t, "page", read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting)).Machine.Watcher)
+	watched := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/watched", api.Watching{Watcher: "page", On: on}))
+	require.Equal(t, "page", watched.Machine.Watcher)
+	c.clockIs(id, underway.ClockChange{Second: inIt + 5, Running: false, Finished: false})
+	stands := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine
+	require.Empty(t, stands.Watcher)
+	require.Equal(t, "the lesson is held", stands.Stopped)
+
+	// At the end of the lesson both are let go.
+	c.clockIs(id, underway.ClockChange{Second: inIt + 9, Running: false, Finished: true})
+	left := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil))
 	require.Nil(t, left.Machine)
 	require.Nil(t, left.Eye)
 }
@@ -86,23 +128,23 @@ func TestADeviceThatIsLostIsTold(t *testing.T) {
 		if err != nil {
 			return
 		}
-		_, _ = conn.Write([]byte("{\"is\":\"machine\",\"protocol\":1,\"name\":\"Old\"}\n{\"event\":\"state\",\"left\":7}\ngarbage\n"))
+		_, _ = conn.Write([]byte("{\"is\":\"machine\",\"protocol\":2,\"name\":\"Old\"}\n{\"event\":\"state\",\"left\":7}\ngarbage\n"))
 		<-gone
 		_, _ = conn.Write([]byte("{\"event\":\"ball\","))
 		_ = conn.Close()
 	}()
 	wrong := readProblem(t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: "192.168.1.9:7501"}), http.StatusUnprocessableEntity)
 	require.Contains(t, wrong.Fields[0].Message, "on this machine only")
-	joined := read[api.Equipment](t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: listener.Addr().String()}))
+	joined := read[equipment.Equipment](t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: listener.Addr().String()}))
 	require.Equal(t, "Old", joined.Machine.Name)
 	require.Equal(t, 7, c.said(0, throwing.Stands).Event.Left)
 	close(gone)
 	require.Eventually(t, func() bool {
-		return read[api.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Lost != ""
+		return read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Lost != ""
 	}, 20*time.Second, 5*time.Millisecond)
-	readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: throwing.Start}}), http.StatusConflict)
+	readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: throwing.State}}), http.StatusConflict)
 
-	eye := read[api.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", nil))
+	eye := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", api.Simulating{}))
 	wrong = readProblem(t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: eye.Eye.Address}), http.StatusUnprocessableEntity)
 	require.NotEmpty(t, wrong.Fields[0].Message)
 	c.ask("DELETE", "/api/equipment/eye", nil)

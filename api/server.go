@@ -15,6 +15,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"hodometer/equipment"
 	"hodometer/keeping"
 	"hodometer/store"
 )
@@ -30,7 +31,7 @@ type server struct {
 	known    known
 	index    drillIndex
 	entrance *entrance
-	gear     *gear
+	gear     *equipment.Hub
 	clubs    clubs
 	schemas  bodies
 	keeper   *keeping.Keeper
@@ -96,7 +97,7 @@ func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
 
 // New makes the handlers for everything. The caller closes the store.
 func New(o Options) (Doors, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: newGear(), keeper: o.Keeper}
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: equipment.NewHub(), keeper: o.Keeper}
 	table := s.routes()
 	schemas, err := compileBodies(table, committed)
 	if err != nil {

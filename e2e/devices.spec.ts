@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import type { Page } from '@playwright/test'
-import { expect, expectClean, lessonOf, test } from './fixtures'
+import { expect, expectClean, finished, lessonOf, test } from './fixtures'
 import { Phone } from './phone'
 import { kitOf, press, wholeLesson } from './wholelesson'
 
@@ -70,19 +70,17 @@ test('a lesson of six with a machine and an eye: it is counted for everybody, an
 
   const strip = page.getByRole('region', { name: 'Ball machine' })
   await expect(strip).toContainText('12 left')
-  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeDisabled()
-  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
-  await expect(strip).toContainText('left, Two and Away')
-  for (let i = 0; i < 5; i++) {
-    const waits = (1 / 1.25 ** (i + 1)).toFixed(2)
-    await strip.getByRole('button', { name: 'Faster' }).click()
-    await expect(strip).toContainText(`waits × ${waits}`)
-  }
   await page.getByLabel(/The eye counts/).check()
   await expectClean(page)
   await strip.getByRole('button', { name: 'One ball' }).click()
   await expect(strip).toContainText('1 thrown, 11 left')
   await expect(page.getByText(/^[01] of 1$/)).toBeVisible()
+  const rate = async () => Number(/([\d.]+) balls a minute/.exec((await strip.textContent()) ?? '')?.[1])
+  for (let i = 0; i < 5; i++) {
+    const before = await rate()
+    await strip.getByRole('button', { name: 'Faster' }).click()
+    await expect.poll(rate).toBeCloseTo(before * 1.25, 0)
+  }
   await strip.getByRole('button', { name: 'Start the machine' }).click()
 
   // Two balls a turn, one after the other: everybody has had theirs when the hopper is empty.
@@ -102,10 +100,25 @@ test('a lesson of six with a machine and an eye: it is counted for everybody, an
   await strip.getByRole('button', { name: 'Pause the machine' }).click()
   await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeVisible()
 
+  // Held, it stands at once and says so; going on does not start it, and in the next block it is not started by itself.
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await expect(strip).toContainText('It stands: the lesson is held.')
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeDisabled()
+  const standing = await strip.textContent()
+  await page.getByRole('button', { name: 'Go on' }).click()
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeEnabled()
+  expect(/\d+ thrown/.exec((await strip.textContent()) ?? '')?.[0]).toBe(
+    /\d+ thrown/.exec(standing ?? '')?.[0],
+  )
+
   // Every ball that was thrown is counted once.
   const sum = async () => (await counts()).reduce((all, n) => all + n)
   const thrown = Number(/(\d+) thrown/.exec((await strip.textContent()) ?? '')?.[1])
   await expect.poll(sum).toBe(thrown)
+  await expect(page.getByRole('region', { name: 'Eye for landings' })).toContainText(
+    `${thrown} of ${thrown} thrown were seen`,
+  )
 
   // The machine is gone: that is told, and the lesson goes on by hand.
   machine.device.kill('SIGKILL')
@@ -118,13 +131,54 @@ test('a lesson of six with a machine and an eye: it is counted for everybody, an
   expect(await sum()).toBe(thrown)
 })
 
+test('the next block, a closed page and the end of the lesson have it stand, and it is let go', async ({
+  page,
+  demo,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  const machine = await switchedOn('machine', '--hopper', '500', '--jitter', '0')
+  await atTheDrill(page, demo.url, id)
+  await join(page, 'Ball machine', machine.address)
+  const strip = page.getByRole('region', { name: 'Ball machine' })
+  interface Joined {
+    machine: { stands: { n?: number; running?: boolean }; stopped: string; watcher: string } | null
+  }
+  const gear = async () => (await (await fetch(`${demo.url}/api/equipment`)).json()) as Joined
+  const stands = async (why: string) =>
+    expect
+      .poll(async () => {
+        const { machine } = await gear()
+        return [machine?.stopped, machine?.watcher, machine?.stands.running ?? false]
+      })
+      .toEqual([why, '', false])
+
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await expect(strip).toContainText('1 thrown')
+  await page.getByRole('button', { name: 'Next block' }).click()
+  await stands('another block is on')
+  await expect(strip).toContainText('It stands: another block is on.')
+
+  await page.getByRole('button', { name: 'Block before' }).click()
+  await expect(page.getByRole('region', { name: 'Time' })).toContainText('Two and Away')
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await expect(strip.getByRole('button', { name: 'Pause the machine' })).toBeVisible()
+  await page.goto('about:blank')
+  await stands('the page that watches it was not heard for 3 s')
+
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeEnabled()
+  await strip.getByRole('button', { name: 'Start the machine' }).click()
+  await expect(strip.getByRole('button', { name: 'Pause the machine' })).toBeVisible()
+  await finished(page)
+  await expect.poll(async () => (await gear()).machine).toBeNull()
+})
+
 test('a jam is told and cleared, and one press brings simulated devices', async ({ page, demo }) => {
   const id = await lessonOf(demo, 'The afternoon six')
   const machine = await switchedOn('machine', '--jams', '1')
   await atTheDrill(page, demo.url, id)
   await join(page, 'Ball machine', machine.address)
   const strip = page.getByRole('region', { name: 'Ball machine' })
-  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
   await strip.getByRole('button', { name: 'Start the machine' }).click()
   await expect(strip.getByRole('alert')).toContainText('jammed')
   await strip.getByRole('button', { name: 'The jam is cleared' }).click()
@@ -138,7 +192,6 @@ test('a jam is told and cleared, and one press brings simulated devices', async 
     'Simulated ball machine, joined',
   )
   await page.keyboard.press('Escape')
-  await strip.getByRole('button', { name: 'Load Two and Away' }).click()
   await strip.getByRole('button', { name: 'One ball' }).click()
   await expect(strip).toContainText('1 thrown, 59 left')
 })
@@ -162,8 +215,6 @@ test.describe('before it begins', () => {
         await join(page, 'Ball machine', machine.address)
         await join(page, 'Eye for landings', eye.address)
         const strip = theStrip(page)
-        await strip.getByRole('button', { name: 'Load Two and Away' }).click()
-        await expect(strip).toContainText('left, Two and Away')
         await page.getByLabel(/The eye counts/).check()
         await strip.getByRole('button', { name: 'Start the machine' }).click()
         await expect(strip.getByRole('alert')).toHaveText('The hopper is empty.', { timeout: 120_000 })
@@ -174,7 +225,6 @@ test.describe('before it begins', () => {
       again: async (page) => {
         const strip = theStrip(page)
         await strip.getByRole('button', { name: 'Filled, 60 balls' }).click()
-        await strip.getByRole('button', { name: /^Load/ }).click()
         await page.getByLabel(/The eye counts/).check()
         await strip.getByRole('button', { name: 'One ball' }).click()
       },

@@ -21,7 +21,7 @@ const (
 )
 
 // Protocol is the version of what is spoken.
-const Protocol = 1
+const Protocol = 2
 
 // Hello is the first line that a device says.
 type Hello struct {

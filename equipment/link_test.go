@@ -123,7 +123,7 @@ func told(t *testing.T, badly func(conn net.Conn)) string {
 	return listener.Addr().String()
 }
 
-const hello = `{"is":"machine","protocol":1,"name":"Bad"}` + "\n"
+const hello = `{"is":"machine","protocol":2,"name":"Bad"}` + "\n"
 
 func TestWhoIsNoDeviceIsNotJoined(t *testing.T) {
 	for name, c := range map[string]struct {
@@ -135,10 +135,10 @@ func TestWhoIsNoDeviceIsNotJoined(t *testing.T) {
 		"half a line":         {`{"is":"machine","prot`, "nothing that can be understood"},
 		"nothing":             {"", "nothing that can be understood"},
 		"a line without end":  {strings.Repeat("x", 200_000), "nothing that can be understood"},
-		"a toaster":           {`{"is":"toaster","protocol":1}` + "\n", "neither a ball machine nor an eye"},
-		"a protocol to come":  {`{"is":"machine","protocol":2}` + "\n", "version 2"},
-		"a name without end":  {`{"is":"machine","protocol":1,"name":"` + strings.Repeat("n", 70_000) + `"}` + "\n", "nothing that can be understood"},
-		"a number for a word": {`{"is":5,"protocol":1}` + "\n", "neither a ball machine nor an eye"},
+		"a toaster":           {`{"is":"toaster","protocol":2}` + "\n", "neither a ball machine nor an eye"},
+		"a protocol to come":  {`{"is":"machine","protocol":3}` + "\n", "version 3"},
+		"a name without end":  {`{"is":"machine","protocol":2,"name":"` + strings.Repeat("n", 70_000) + `"}` + "\n", "nothing that can be understood"},
+		"a number for a word": {`{"is":5,"protocol":2}` + "\n", "neither a ball machine nor an eye"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			at := told(t, func(conn net.Conn) { _, _ = io.WriteString(conn, c.says) })

@@ -32,7 +32,7 @@ func (SimulatedMachine) Hello() Hello { return Hello{Machine, Protocol, "Simulat
 // Pass has the time go on.
 func (m SimulatedMachine) Pass(now float64) ([]throwing.Event, float64) {
 	said := m.Machine.Pass(now)
-	if due, ok := m.Due(); ok {
+	if due, ok := m.Wakes(); ok {
 		return said, max(0, due-now)
 	}
 	return said, -1

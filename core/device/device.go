@@ -18,18 +18,6 @@ type Question struct {
 	Lesson  *LessonAsked  `json:"lesson,omitempty"`
 	Game    *GameAsked    `json:"game,omitempty"`
 	Version *VersionAsked `json:"version,omitempty"`
-	Landing *LandingAsked `json:"landing,omitempty"`
-}
-
-// LandingAsked asks whether a ball that landed somewhere is in a target.
-type LandingAsked struct {
-	Aim court.Shape `json:"aim"`
-	At  court.Point `json:"at"`
-}
-
-// LandingAnswer says whether it is.
-type LandingAnswer struct {
-	In bool `json:"in"`
 }
 
 // LessonAsked asks what a coach sees at an instant of a lesson with which some acts were done since it was packed.
@@ -73,8 +61,6 @@ func answer(text []byte) ([]byte, error) {
 		return said(q.Game.answer())
 	case q.Version != nil:
 		return said(q.Version.Document.InLesson(q.Version.Version, q.Version.Court))
-	case q.Landing != nil:
-		return said(LandingAnswer{q.Landing.Aim.Holds(q.Landing.At)}, nil)
 	default:
 		return nil, errors.New("nothing is asked")
 	}

@@ -10,7 +10,6 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/device"
 	"hodometer/core/game"
 	"hodometer/core/library"
@@ -69,13 +68,6 @@ func kitOf(d game.Document) scoreboard.Kit {
 
 func event(n int, kind game.EventKind, side game.Side, rally int) game.Event {
 	return game.Event{ID: fmt.Sprint(n), At: time.Date(2026, 3, 10, 17, 0, n, 0, time.UTC), Kind: kind, Side: side, Rally: rally}
-}
-
-func TestALandingIsJudgedOnADevice(t *testing.T) {
-	aim := court.Shape{Centre: court.Point{X: 2, Y: 9}, Radius: 1}
-	for x, in := range map[float64]bool{2: true, 2.9: true, 3.2: false} {
-		require.Equal(t, device.LandingAnswer{In: in}, ask[device.LandingAnswer](t, device.Question{Landing: &device.LandingAsked{Aim: aim, At: court.Point{X: x, Y: 9}}}))
-	}
 }
 
 func TestWhatIsNoQuestionIsTold(t *testing.T) {

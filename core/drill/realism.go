@@ -1,6 +1,9 @@
 package drill
 
 import (
+	"slices"
+	"strings"
+
 	"hodometer/core/feed"
 	"hodometer/core/score"
 )
@@ -49,4 +52,10 @@ func (d Document) RealismOf(m Measure) Realism {
 		return ByMachine
 	}
 	return Fed
+}
+
+// WithMachine says whether the drill is planned with a ball machine: its balls come from one, or one is carried to it.
+func (d Document) WithMachine() bool {
+	fed := slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Kind.Flies() && d.Pattern.MethodOf(t) == feed.Machine })
+	return fed || slices.ContainsFunc(d.Equipment, func(piece string) bool { return strings.Contains(strings.ToLower(piece), "machine") })
 }

@@ -55,6 +55,8 @@ type ScheduledBlock struct {
 	Goes   []Piece           `json:"goes" description:"Equipment collected before it"`
 	Stays  []Piece           `json:"stays" description:"Equipment that stands already"`
 
+	Machine bool `json:"machine" description:"Its drill is planned with a ball machine"`
+
 	Game *GameInBlock `json:"game" description:"Null where the block has none"`
 
 	Version  string   `json:"version,omitempty" description:"Which version of its drill is played; none for the drill as it is written"`
@@ -144,7 +146,7 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	turns := block.TurnsOf(l.Document)
 	load := l.load(in)
 	need := l.changeOver() + load.Need
-	s.Load = &load
+	s.Load, s.Machine = &load, l.Document.WithMachine()
 	s.SetUp, s.Work, s.PickUp = l.changeOver()+load.SetUp, load.Feeding, load.PickUp
 	s.Over, s.Spare = math.Max(0, need-has), math.Max(0, has-need)
 	s.Fits = l.fits(turns, s, in)

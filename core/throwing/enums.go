@@ -4,7 +4,7 @@ package throwing
 
 // Enum lists the values in the order in which they are offered.
 func (Do) Enum() []any {
-	return []any{Load, Start, Pause, One, Gap, Fill, Clear, Watch, State}
+	return []any{Load, Start, Pause, One, Gap, Fill, Clear, Watch, State, Alive}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -21,6 +21,8 @@ func NewEye(spread float64, seed uint64) *Eye { return &Eye{spread: spread, chan
 // Do has the eye do something, and returns what it says: one landing for each time that it watches somebody play.
 func (e *Eye) Do(c Command) []Event {
 	switch {
+	case c.Do == Alive:
+		return nil
 	case c.Do == State:
 		return []Event{{Event: Stands, N: e.seen}}
 	case c.Do != Watch:
@@ -31,5 +33,5 @@ func (e *Eye) Do(c Command) []Event {
 	e.seen++
 	// Two numbers of a normal distribution from two alike (Box and Muller, Annals of Mathematical Statistics 29 (1958) 610).
 	far, round := e.spread*math.Sqrt(-2*math.Log(1-e.chance.Share())), 2*math.Pi*e.chance.Share()
-	return []Event{{Event: Landed, N: e.seen, At: &court.Point{X: c.Aim.X + far*math.Cos(round), Y: c.Aim.Y + far*math.Sin(round)}}}
+	return []Event{{Event: Landed, N: e.seen, Ball: c.Ball, At: &court.Point{X: c.Aim.X + far*math.Cos(round), Y: c.Aim.Y + far*math.Sin(round)}}}
 }

@@ -35,6 +35,18 @@ type Program struct {
 	Balls []Ball `json:"balls" minItems:"1" maxItems:"400"`
 }
 
+// Rate is how many balls a minute it throws when it waits so many times as long as it says; 0 for none.
+func (p Program) Rate(times float64) float64 {
+	seconds := 0.0
+	for _, b := range p.Balls {
+		seconds += max(ShortestWait, b.Wait*times)
+	}
+	if seconds <= 0 {
+		return 0
+	}
+	return 60 * float64(len(p.Balls)) / seconds
+}
+
 // Check says what is wrong with a program.
 func (p Program) Check() error {
 	var wrong invalid.Fields

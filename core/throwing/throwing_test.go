@@ -44,8 +44,10 @@ func TestAProgramByHand(t *testing.T) {
 		if !ok {
 			break
 		}
-		at = append(at, due)
-		said = append(said, m.Pass(due)...)
+		m.Do(throwing.Command{Do: throwing.Alive}, due)
+		if thrown := m.Pass(due); len(thrown) > 0 {
+			at, said = append(at, due), append(said, thrown...)
+		}
 	}
 	require.Equal(t, []float64{0, 3, 8, 11, 16}, at)
 	balls := of(said, throwing.Thrown)
@@ -61,7 +63,7 @@ func TestAProgramByHand(t *testing.T) {
 	require.Equal(t, "the last ball is still on its way", m.Do(throwing.Command{Do: throwing.One}, 30.1)[0].Why)
 	m.Do(throwing.Command{Do: throwing.Gap, Times: 2}, 31)
 	m.Do(throwing.Command{Do: throwing.Start}, 31)
-	require.Len(t, m.Pass(31), 1)
+	require.Len(t, of(m.Pass(31), throwing.Thrown), 1)
 	due, _ := m.Due()
 	require.InDelta(t, 37, due, 1e-9, "half as fast: six seconds instead of three")
 	m.Do(throwing.Command{Do: throwing.Pause}, 32)
@@ -84,18 +86,21 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 			}
 		}
 		for range rapid.IntRange(1, 40).Draw(t, "steps") {
-			c := throwing.Command{Do: rapid.SampledFrom([]throwing.Do{throwing.Load, throwing.Start, throwing.Pause, throwing.One, throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, "nonsense"}).Draw(t, "do")}
+			c := throwing.Command{Do: rapid.SampledFrom([]throwing.Do{throwing.Load, throwing.Start, throwing.Pause, throwing.One, throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, throwing.Alive, "nonsense"}).Draw(t, "do")}
 			switch c.Do {
 			case throwing.Load:
 				c.Program = program(rapid.SliceOfN(rapid.Float64Range(0.3, 9), 1, 5).Draw(t, "waits")...)
 			case throwing.Gap:
 				c.Times = rapid.Float64Range(0.2, 10).Draw(t, "times")
+			case throwing.Start:
+				c.Balls = rapid.IntRange(0, 3).Draw(t, "wanted")
 			case throwing.Fill:
 				c.Balls = rapid.IntRange(0, 30).Draw(t, "balls")
 				filled = thrown + c.Balls
 			}
 			said := m.Do(c, now)
-			require.NotEmpty(t, said, "it says something to everything")
+			require.Equal(t, c.Do == throwing.Alive, len(said) == 0, "it says something to everything but that somebody watches")
+			told := now
 			take(said)
 			if len(of(said, throwing.Thrown)) > 0 {
 				last = now
@@ -111,9 +116,10 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 				take(events)
 				if len(of(events, throwing.Thrown)) > 0 {
 					last = due
+					require.LessOrEqual(t, due, told+throwing.AloneFor, "it stops by itself where it is told nothing")
 				}
 			}
-			require.Empty(t, m.Pass(until))
+			require.Empty(t, of(m.Pass(until), throwing.Thrown))
 			now = until
 			require.LessOrEqual(t, thrown, filled)
 		}

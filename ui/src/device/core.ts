@@ -6,9 +6,7 @@ import type {
   GameKit,
   GameVersionAsked,
   Kit,
-  Point,
   Scored,
-  Shape,
 } from '../lib/api/client'
 import type { Kept } from './log'
 import type { Packed, PackedGame } from './store'
@@ -20,8 +18,6 @@ interface Question {
   /** Where a game stands after some events. */
   game?: { kit: GameKit; events: GameEvent[] }
   version?: GameVersionAsked
-  /** Whether a ball that landed somewhere is in a target. */
-  landing?: { aim: Shape; at: Point }
 }
 
 /** inTime is an act with its instants by the clock of the program, which is so many milliseconds ahead. */
@@ -43,10 +39,6 @@ export function seen(core: Core, { kit, ahead }: Packed, kept: Kept<Act>[]): Pro
 /** scored is where a game stands as it was packed, and after what happened since. */
 export const scored = (core: Core, { kit }: PackedGame, kept: Kept<GameEvent>[]): Promise<Scored> =>
   core.ask({ game: { kit, events: done(kept) } })
-
-/** isIn says whether a ball that landed somewhere is in a target. */
-export const isIn = async (core: Core, aim: Shape, at: Point) =>
-  (await core.ask<{ in: boolean }>({ landing: { aim, at } })).in
 
 /** versionOf is a game as it is played in a lesson. */
 export const versionOf = (core: Core, version: GameVersionAsked): Promise<GameDocument> =>

@@ -652,6 +652,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/equipment/machine/started": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Have the machine throw what feeds the drill of the block that is on */
+        post: operations["startMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/machine/told": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Have the machine do something that throws nothing */
+        post: operations["tellMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/equipment/machine/watched": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word */
+        post: operations["watchMachine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/equipment/{kind}": {
         parameters: {
             query?: never;
@@ -681,23 +732,6 @@ export interface paths {
         put?: never;
         /** Start a simulated device, and join it */
         post: operations["simulateDevice"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/equipment/{kind}/told": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Have a device do something */
-        post: operations["tellDevice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3161,11 +3195,47 @@ export interface components {
         };
         Equipment: {
             /** @description Null where no eye is joined */
-            eye: null | components["schemas"]["JoinedDevice"];
+            eye: null | components["schemas"]["EquipmentJoinedDevice"];
             /** @description Null where no ball machine is joined */
-            machine: null | components["schemas"]["JoinedDevice"];
+            machine: null | components["schemas"]["EquipmentJoinedDevice"];
             /** @description Of the last event */
             seq: number;
+            /** @description Balls thrown in the block for which the machine was started last, and what was seen of them */
+            tally: components["schemas"]["ThrowingTally"];
+        };
+        EquipmentJoinedDevice: {
+            address: string;
+            /** @description For which it was joined; empty: for none */
+            lesson: string;
+            /** @description Why the connection was lost; empty as long as it stands */
+            lost: string;
+            name: string;
+            /**
+             * Format: double
+             * @description Of a machine: balls a minute by what it is loaded with; 0: nothing is loaded
+             */
+            rate: number;
+            /** @description What it said last of how it stands */
+            stands: components["schemas"]["ThrowingEvent"];
+            /** @description Of a machine that was started and stands: why it does */
+            stopped: string;
+            /** @description Of a machine that may throw: the page that watches it; else empty */
+            watcher: string;
+        };
+        EquipmentSaidEvent: {
+            /** @enum {string} */
+            by: "machine" | "eye";
+            event: components["schemas"]["ThrowingEvent"];
+            /** @description Of a landing: it is in the target of that player */
+            in: boolean;
+            /** @description One more each time */
+            seq: number;
+            /** @description To whom the ball was thrown; of a landing: the ball that it is of. Null for all else, and for a landing that belongs to no ball */
+            to: null | components["schemas"]["ThrowingTo"];
+        };
+        EquipmentSaidEvents: {
+            equipment: components["schemas"]["Equipment"];
+            events: components["schemas"]["EquipmentSaidEvent"][];
         };
         /** @enum {string} */
         ExchangeKind: "drill" | "game" | "lesson" | "ladder";
@@ -4250,17 +4320,11 @@ export interface components {
             path: string;
         };
         InvalidFields: components["schemas"]["InvalidField"][];
-        JoinedDevice: {
-            address: string;
-            /** @description Why the connection was lost; empty as long as it stands */
-            lost: string;
-            name: string;
-            /** @description What it said last of how it stands */
-            stands: components["schemas"]["ThrowingEvent"];
-        };
         Joining: {
             /** @description On this machine, as 127.0.0.1:7501 */
             address: string;
+            /** @description At its end the device is let go; empty: it stays */
+            lesson?: string;
         };
         /** @enum {string} */
         KeepingWhy: "daily" | "on demand" | "before an update" | "before a restore" | "before an import";
@@ -5783,17 +5847,6 @@ export interface components {
             name: string;
             why: components["schemas"]["KeepingWhy"];
         };
-        SaidEvent: {
-            /** @enum {string} */
-            by: "machine" | "eye";
-            event: components["schemas"]["ThrowingEvent"];
-            /** @description One more each time */
-            seq: number;
-        };
-        SaidEvents: {
-            equipment: components["schemas"]["Equipment"];
-            events: components["schemas"]["SaidEvent"][];
-        };
         ScheduleBudget: {
             /** @description Balls fed to them, and hit in warm-ups with a rotation */
             balls: number;
@@ -5894,6 +5947,8 @@ export interface components {
             /** @description From its beginning to its end, in words: 8 min */
             length: string;
             load: null | components["schemas"]["Load"];
+            /** @description Its drill is planned with a ball machine */
+            machine: boolean;
             /**
              * Format: double
              * @description How much more the drill needs than it has
@@ -6132,6 +6187,9 @@ export interface components {
             /** @description Why it was not understood; empty where it was */
             wrong: string;
         };
+        Simulating: {
+            lesson?: string;
+        };
         Simulation: {
             fastest: components["schemas"]["FootworkFastest"][];
             /** @description What each live player runs in a turn: the mean of several where no turn is like another */
@@ -6213,6 +6271,22 @@ export interface components {
             situation: components["schemas"]["AnticipateSituation"];
             /** @description How what is held came about, of each stand */
             worked: components["schemas"]["MetricDerivation"][];
+        };
+        Starting: {
+            /** @description The block, as the page sees it */
+            block: components["schemas"]["LessonBlock"];
+            /** @description What is played, in words */
+            drill: string;
+            /** @description What is on, as the page sees it */
+            on: components["schemas"]["ThrowingOn"];
+            /** @description One ball only */
+            one: boolean;
+            /** @description Balls planned in the block; 0: it throws until it is told to stop */
+            planned: number;
+            /** @description In the order of their turns, whoever has the next ball first */
+            players: components["schemas"]["ThrowingPlayer"][];
+            /** @description Of the page, chosen by it when it is opened */
+            watcher: string;
         };
         /** @enum {string} */
         Stored: "student" | "drill" | "lesson";
@@ -6405,11 +6479,7 @@ export interface components {
             size: string;
         };
         Telling: {
-            /** @description the block whose drill is to be fed */
-            block?: string;
             command: components["schemas"]["ThrowingCommand"];
-            /** @description Of load: the lesson, and */
-            lesson?: string;
         };
         Template: {
             /** @description Whom it is for, in words */
@@ -6442,7 +6512,9 @@ export interface components {
         ThrowingCommand: {
             /** @description Of watch: where the player aims */
             aim?: components["schemas"]["CourtPoint"];
-            /** @description Of fill */
+            /** @description Of watch: which ball of the machine it is, by its number; 0: of none */
+            ball?: number;
+            /** @description Of fill; of start: after how many it stops, 0: not by itself */
             balls?: number;
             do: components["schemas"]["ThrowingDo"];
             /** @description Of load */
@@ -6454,11 +6526,11 @@ export interface components {
             times?: number;
         };
         /** @enum {string} */
-        ThrowingDo: "load" | "start" | "pause" | "one" | "gap" | "fill" | "clear" | "watch" | "state";
+        ThrowingDo: "load" | "start" | "pause" | "one" | "gap" | "fill" | "clear" | "watch" | "state" | "alive";
         ThrowingEvent: {
             /** @description Where it lands: of a ball where it is to, of a landing where it did */
             at?: components["schemas"]["CourtPoint"];
-            /** @description Which ball of the program, from 1 */
+            /** @description Of a ball: which one of the program, from 1; of a landing: the number that the eye was told of its ball, 0: it was told none */
             ball?: number;
             event: components["schemas"]["ThrowingHappened"];
             jammed?: boolean;
@@ -6474,14 +6546,54 @@ export interface components {
              * @description So many times as long as the program says is waited
              */
             times?: number;
-            /** @description Of what is refused */
+            /** @description Of what is refused; of state: why it stopped by itself */
             why?: string;
         };
         /** @enum {string} */
         ThrowingHappened: "state" | "ball" | "empty" | "jam" | "landing" | "refused";
+        ThrowingOn: {
+            /** @description Identifier of the block that is on; empty: the lesson is over, or has not begun */
+            block: string;
+            lesson: string;
+            /** @description What is played in it, and who is where: any text that is another one as soon as that changes */
+            played: string;
+            /** @description The clock of the lesson goes on */
+            running: boolean;
+        };
+        ThrowingPlayer: {
+            /** @description Their target; null where balls do not land in one */
+            aim: null | components["schemas"]["CourtShape"];
+            measure: number;
+            /** @description Under whom it is counted */
+            party: string;
+            student: string;
+        };
         ThrowingProgram: {
             balls: components["schemas"]["ThrowingBall"][];
             name: string;
+        };
+        ThrowingTally: {
+            block: string;
+            /** @description Of which a landing was seen */
+            seen: number;
+            /** @description Landings that belong to no ball */
+            stray: number;
+            thrown: number;
+        };
+        ThrowingTo: {
+            /** @description Which ball of that turn, from 1 */
+            ball: number;
+            block: string;
+            /** @description What is played, in words */
+            drill: string;
+            lesson: string;
+            measure: number;
+            party: string;
+            student: string;
+            /** @description Which turn of the machine in this block, from 1 */
+            turn: number;
+            /** @description The page that watches */
+            watcher: string;
         };
         TransferAsked: {
             court: string;
@@ -6833,6 +6945,12 @@ export interface components {
             units: components["schemas"]["ScoreUnit"][];
             /** @description Who counts at a measure */
             who: components["schemas"]["DrillWho"][];
+        };
+        Watching: {
+            /** @description The student whose turn the coach has made it; empty: as it was */
+            next?: string;
+            on: components["schemas"]["ThrowingOn"];
+            watcher: string;
         };
         Way: {
             address: string;
@@ -8175,7 +8293,103 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SaidEvents"];
+                    "application/json": components["schemas"]["EquipmentSaidEvents"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    startMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Starting"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tellMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Telling"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    watchMachine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Watching"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Equipment"];
                 };
             };
             default: {
@@ -8261,39 +8475,9 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Equipment"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    tellDevice: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                kind: "machine" | "eye";
-            };
-            cookie?: never;
-        };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Telling"];
+                "application/json": components["schemas"]["Simulating"];
             };
         };
         responses: {

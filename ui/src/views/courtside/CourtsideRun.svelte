@@ -47,6 +47,8 @@
   const swapShown = 15
   const voice = new Voice()
   let more = $state<HTMLDialogElement>()
+  /** What joins devices is open in it. */
+  let joining = $state(false)
   /** Whose turn it is: it stays theirs when the drill is changed. */
   let turn = $state('')
   let quiet = $state(localStorage.getItem('hodometer.quiet') === 'on')
@@ -83,25 +85,49 @@
         }))
       : (gamesHere.data ?? []).map(({ game, kit }) => ({ id: game, title: kit.document.title, score: '' })),
   )
-  /** Whose balls a device counts: at the measure whose turn it is, where this device counts them. */
-  const whose = $derived(blockCounters.find((each) => each.student === turn && each.on))
-  function nextTurn() {
-    const people = turns(blockCounters).map(({ student }) => student)
-    turn = people[(people.indexOf(turn) + 1) % people.length] ?? turn
-  }
+  const over = $derived(run.second >= run.data.lesson.plan.planned)
+  /** Of whom a device would count balls, whoever's turn it is first: at the measure whose turn it is, where this device counts them. */
+  const inTurn = $derived.by(() => {
+    const all = turns(blockCounters).flatMap(({ student }) =>
+      blockCounters.filter((each) => each.student === student && each.on).slice(0, 1),
+    )
+    const at = Math.max(
+      0,
+      all.findIndex((each) => each.student === turn),
+    )
+    return [...all.slice(at), ...all.slice(0, at)]
+  })
+  const aimed = $derived(inTurn.some((each) => each.aim != null && each.unit === 'ball'))
+  const onNow = $derived.by(() => {
+    const block = run.data.lesson.document.blocks.find(({ id }) => id === scheduled?.block)
+    if (!block || !scheduled || over) return undefined
+    // How long it is changes nothing for who stands before it; where roles change, people walk across the court.
+    const played = JSON.stringify([{ ...block, minutes: 0, wanted: 0 }, run.roles?.second ?? -1])
+    const planned = scheduled.load?.balls ?? 0
+    return { block, title: scheduled.title, played, running: run.running, planned, counters: inTurn }
+  })
   const gear = new Gear({
-    // svelte-ignore state_referenced_locally
-    core: device.core,
-    counter: () => (whose && !over && !run.elsewhere(whose) ? whose : undefined),
-    count: (counter, tap) =>
-      void run.tap(counter.block, { student: counter.party, measure: counter.measure }, tap),
-    next: nextTurn,
+    lesson: run.data.lesson.id,
+    on: () => onNow,
+    mine: (to) => {
+      const counter = run.counters.find(
+        (each) => each.block === to.block && each.student === to.student && each.measure === to.measure,
+      )
+      return counter !== undefined && !run.elsewhere(counter)
+    },
+    count: (block, whose, tap) => void run.tap(block, whose, tap),
+    turn: (student) => (turn = student),
     tell: (text) => {
       notices.wrong(new Error(text))
       voice.call([{ text, sign: 'call' }])
     },
   })
-  const over = $derived(run.second >= run.data.lesson.plan.planned)
+  // A machine that this page started hears at once that something else is on.
+  $effect(() => {
+    void [onNow?.block.id, onNow?.played, onNow?.running]
+    void gear.watch()
+  })
+  $effect(() => gear.turnIs(turn))
 
   onMount(() => {
     const letGo = keepAwake()
@@ -185,9 +211,11 @@
     {#if !over}
       <GearStrip
         {gear}
-        lesson={run.data.lesson.id}
-        block={blockCounters[0] && scheduled ? { id: scheduled.block, title: scheduled.title } : undefined}
-        aimed={whose?.aim != null && whose.unit === 'ball'}
+        title={blockCounters[0] ? (scheduled?.title ?? '') : ''}
+        planned={scheduled?.machine ?? false}
+        running={run.running}
+        {aimed}
+        onjoin={() => ((joining = true), more?.showModal())}
       />
     {/if}
     {#if run.said}
@@ -306,8 +334,8 @@
 
 <dialog bind:this={more} class="modal" aria-label="Changes, calls, and the end of the lesson">
   <div class="modal-box">
+    <GearJoin {gear} bind:open={joining} />
     {#if blockCounters[0] && !over}
-      <GearJoin {gear} />
       <OnTheSpot can={blockCounters[0].can} onadjust={(change) => (more?.close(), void run.adjust(change))} />
     {/if}
     <label class="mb-3 flex min-h-11 items-center gap-3">

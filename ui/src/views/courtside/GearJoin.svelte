@@ -5,8 +5,9 @@
   /** Joins a ball machine and an eye for landings, or lets them go. */
   interface Props {
     gear: Gear
+    open: boolean
   }
-  let { gear }: Props = $props()
+  let { gear, open = $bindable() }: Props = $props()
   const kinds: { kind: Kind; label: string }[] = [
     { kind: 'machine', label: 'Ball machine' },
     { kind: 'eye', label: 'Eye for landings' },
@@ -19,7 +20,7 @@
   }
 </script>
 
-<details class="mb-3">
+<details class="mb-3" bind:open>
   <summary class="flex min-h-11 cursor-pointer items-center">Ball machine and eye for landings</summary>
   {#if !gear.machine && !gear.eye}
     <button class="btn mt-1 w-full" onclick={() => void both()}

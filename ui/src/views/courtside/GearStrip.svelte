@@ -4,16 +4,20 @@
   /** The ball machine and the eye that are joined, to be driven with a thumb. */
   interface Props {
     gear: Gear
-    lesson: string
-    /** The block that is on, with what its machine would throw. */
-    block: { id: string; title: string } | undefined
+    /** What a machine would throw now; empty where nothing is fed. */
+    title: string
+    /** The drill that is on is planned with a machine. */
+    planned: boolean
+    running: boolean
     /** Its balls land in a target, so that the eye can count. */
     aimed: boolean
+    onjoin: () => void
   }
-  let { gear, lesson, block, aimed }: Props = $props()
+  let { gear, title, planned, running, aimed, onjoin }: Props = $props()
   const { machine, eye } = $derived(gear)
   const stands = $derived(machine?.stands)
-  const times = $derived(stands?.times ?? 1)
+  const tally = $derived(gear.equipment?.tally)
+  const times = $derived(stands?.times || 1)
   const step = 1.25
   const hopper = 60
 </script>
@@ -25,9 +29,9 @@
       {#if machine.lost}<span class="text-error" role="alert">lost, {machine.lost}.</span>
       {:else}
         <span class="drum-digits">{stands?.n ?? 0}</span> thrown,
-        <span class="drum-digits">{stands?.left ?? 0}</span> left{stands?.program
-          ? `, ${stands.program}`
-          : ''}{times === 1 ? '' : `, waits × ${times.toFixed(2)}`}
+        <span class="drum-digits">{stands?.left ?? 0}</span> left{machine.rate
+          ? `, ${machine.rate.toFixed(1)} balls a minute`
+          : ''}
       {/if}
     </p>
     {#if machine.lost}
@@ -37,47 +41,45 @@
       <p class="text-error" role="alert">
         A ball is jammed. Switch the machine off before you reach into it.
       </p>
-      <button class="btn" onclick={() => void gear.tell('machine', { do: 'clear' })}
-        >The jam is cleared</button
-      >
+      <button class="btn" onclick={() => void gear.tell({ do: 'clear' })}>The jam is cleared</button>
     {:else if !stands?.left}
       <p class="text-error" role="alert">The hopper is empty.</p>
-      <button class="btn" onclick={() => void gear.tell('machine', { do: 'fill', balls: hopper })}
+      <button class="btn" onclick={() => void gear.tell({ do: 'fill', balls: hopper })}
         >Filled, {hopper} balls</button
       >
     {:else}
-      {#if block}<button
-          class="btn"
-          onclick={() => void gear.tell('machine', { do: 'load' }, { lesson, block: block.id })}
-          >{stands.program ? 'Load this drill' : `Load ${block.title}`}</button
-        >{/if}
+      {#if machine.stopped && !stands.running}<p role="status">It stands: {machine.stopped}.</p>{/if}
       {#if stands.running}
-        <button class="btn btn-primary" onclick={() => void gear.tell('machine', { do: 'pause' })}
+        <button class="btn btn-primary" onclick={() => void gear.tell({ do: 'pause' })}
           >Pause the machine</button
         >
       {:else}
-        <button
-          class="btn btn-primary"
-          disabled={!stands.program}
-          onclick={() => void gear.tell('machine', { do: 'start' })}>Start the machine</button
+        <button class="btn btn-primary" disabled={!title || !running} onclick={() => void gear.start()}
+          >Start the machine</button
         >
-        <button
-          class="btn"
-          disabled={!stands.program}
-          onclick={() => void gear.tell('machine', { do: 'one' })}>One ball</button
+        <button class="btn" disabled={!title || !running} onclick={() => void gear.start(true)}
+          >One ball</button
         >
+        {#if !title}<p>Nothing is fed in this block.</p>{:else if !running}<p>
+            It throws only while the lesson goes on.
+          </p>{/if}
       {/if}
       <button
         class="btn"
         disabled={times >= 8}
-        onclick={() => void gear.tell('machine', { do: 'gap', times: times * step })}>Slower</button
+        onclick={() => void gear.tell({ do: 'gap', times: times * step })}>Slower</button
       >
       <button
         class="btn"
         disabled={times <= 0.3}
-        onclick={() => void gear.tell('machine', { do: 'gap', times: times / step })}>Faster</button
+        onclick={() => void gear.tell({ do: 'gap', times: times / step })}>Faster</button
       >
     {/if}
+  </section>
+{:else if planned}
+  <section class="strip" aria-label="Ball machine">
+    <p>{title} is planned with a ball machine.</p>
+    <button class="btn" onclick={onjoin}>Join the ball machine</button>
   </section>
 {/if}
 {#if eye}
@@ -91,6 +93,13 @@
         <input type="checkbox" class="checkbox" bind:checked={gear.counts} disabled={!aimed} />
         {aimed ? 'The eye counts for whoever’s turn it is' : 'Nothing for the eye to count: no target'}
       </label>
+      {#if tally?.thrown}
+        <p>
+          <span class="drum-digits">{tally.seen}</span> of
+          <span class="drum-digits">{tally.thrown}</span> thrown were seen{#if tally.stray}; {tally.stray}
+            more {tally.stray === 1 ? 'landing belongs' : 'landings belong'} to no ball{/if}.
+        </p>
+      {/if}
     {/if}
   </section>
 {/if}
