@@ -66,10 +66,10 @@ export async function lessonOf(club: Club, title: string): Promise<string> {
   return id
 }
 
-/** moveClock has a lesson under way be at a second of it, as another device would. */
-export async function moveClock(club: Club, id: string, second: number) {
+/** moveClock has a lesson under way be at a second of it, or stand there, as another device would. */
+export async function moveClock(club: Club, id: string, second: number, running = true) {
   const sent = new Date().toISOString()
-  const acts = [{ id: randomUUID(), at: sent, clock: { second, running: true, finished: false } }]
+  const acts = [{ id: randomUUID(), at: sent, clock: { second, running, finished: false } }]
   await fetch(`${club.url}/api/lessons/${id}/acts`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },

@@ -9,7 +9,6 @@ import {
   lessonWith,
   moveClock,
   openLesson,
-  standStill,
   test,
 } from './fixtures'
 
@@ -127,7 +126,7 @@ test('where the device has no voice, that is said and tones stand in', async ({ 
   await expect(page.getByText(/This device has no voice: tones stand in/)).toBeVisible()
 })
 
-test('a drill by the clock has its own: work and rest, called, and on after a reload', async ({
+test('a drill by the clock has its own: work and rest, called, held with the lesson, and on after a reload', async ({
   page,
   empty,
 }) => {
@@ -140,19 +139,69 @@ test('a drill by the clock has its own: work and rest, called, and on after a re
   await page.getByRole('button', { name: 'Back to the lesson' }).click()
   const clock = page.getByRole('timer', { name: 'Clock of this measure' })
   await expect(clock).toContainText('6 × 20 s, 20 s rest')
-  await standStill(page)
-  await clock.getByRole('button', { name: 'Start the clock' }).click()
+  const start = clock.getByRole('button', { name: 'Start the clock' })
+  await expect(start).toBeDisabled() // the lesson has not begun
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await start.click()
   await expect(clock).toContainText('work 1 of 6')
-  await page.clock.fastForward('00:20')
-  await expect(clock).toContainText('rest 1 of 6')
+  const began = await page.evaluate(() => {
+    const key = Object.keys(sessionStorage).find((each) => each.startsWith('hodometer.face.'))
+    return Number(sessionStorage.getItem(key ?? ''))
+  })
+  // Held on another device: it stands here too, also over a reload, however long.
+  await moveClock(empty, id, began + 30, false)
+  await expect(clock).toContainText('rest 1 of 6, held')
   await page.reload()
-  await expect(clock).toContainText('rest 1 of 6')
-  await page.clock.fastForward('00:21')
+  await expect(clock).toContainText('rest 1 of 6, held')
+  await page.clock.fastForward('01:07')
+  await expect(clock).toContainText('rest 1 of 6, held')
+  expect((await heard(page)).join(' | ')).not.toContain('Rest')
+  await moveClock(empty, id, began + 45)
   await expect(clock).toContainText('work 2 of 6')
   await expect.poll(async () => (await heard(page)).join(' | ')).toContain('Go')
-  await page.clock.fastForward('03:00')
+  await moveClock(empty, id, began + 240)
   await expect(clock).toContainText('time is up')
   await expect.poll(async () => (await heard(page)).at(-1)).toBe('1 Time is up')
+})
+
+test('held for 67 s, every change is 67 s later, also on a second device', async ({
+  page,
+  demo,
+  context,
+}) => {
+  const id = await lessonOf(demo, 'The afternoon six')
+  await page.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  await page.getByRole('button', { name: 'Next block' }).click()
+  const time = page.getByRole('region', { name: 'Time' })
+  await expect(time).toContainText('Ball warm-up')
+  interface Seen {
+    second: number
+    sheet: { second: number; text: string; kind: string }[]
+    clock: { running: boolean }
+  }
+  const seen = async () => (await (await fetch(`${demo.url}/api/lessons/${id}/courtside`)).json()) as Seen
+  await page.getByRole('button', { name: 'Hold' }).click()
+  await expect(time).toContainText('held')
+  await expect.poll(async () => (await seen()).clock.running).toBe(false)
+  const held = await seen()
+  const left = time.locator('.sr-only')
+  const stands = await left.textContent()
+  await page.clock.fastForward('01:07')
+  await expect(left).toHaveText(stands ?? '')
+  await page.reload()
+  await expect(time).toContainText('held')
+  const other = await context.newPage()
+  await other.goto(`${demo.url}/#/lessons/${id}/courtside`)
+  await expect(other.getByRole('region', { name: 'Time' })).toContainText('held')
+  await other.getByRole('button', { name: 'Go on' }).click()
+  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible()
+  const after = await seen()
+  expect(after.sheet).toEqual(held.sheet)
+  // It went on where it stood: what the test itself took is all that has gone.
+  expect(after.second).toBeGreaterThanOrEqual(held.second)
+  expect(after.second - held.second).toBeLessThan(60)
 })
 
 test('a fault that is seen is one tap, told afterwards and on the student’s page', async ({ page, demo }) => {

@@ -66,6 +66,7 @@ var aboutColumns = map[string]string{
 	"run.at":         "When it began: milliseconds since 1970 began, UTC",
 	"clock.second":   "Of the lesson, where it was at the anchor",
 	"clock.anchor":   "UTC",
+	"clock.held":     "Seconds for which it stood still",
 	"clock.planned":  "The lesson as it was when it began; JSON",
 	"act.act":        "JSON",
 	"arrived.before": "The student's document before; nothing for a new one",

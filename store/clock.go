@@ -15,13 +15,13 @@ func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock,
 func clockOf(ctx context.Context, db querier, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
 	err = each(ctx, db, func(rows *sql.Rows) error {
 		var anchor string
-		if err := rows.Scan(&anchor, &clock.Second, &clock.Running, &finished); err != nil {
+		if err := rows.Scan(&anchor, &clock.Second, &clock.Running, &finished, &clock.Held); err != nil {
 			return err
 		}
 		ok = true
 		clock.Anchor, err = readTime(anchor)
 		return err
-	}, "SELECT anchor, second, running, finished FROM clock WHERE lesson = ?", lessonID)
+	}, "SELECT anchor, second, running, finished, held FROM clock WHERE lesson = ?", lessonID)
 	return clock, finished, ok, err
 }
 
@@ -49,8 +49,8 @@ func setClock(ctx context.Context, tx *sql.Tx, lessonID string, clock lesson.Clo
 	if err != nil {
 		return err
 	}
-	_, err = tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished, planned) VALUES (?, ?, ?, ?, ?, ?)
-		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished`,
-		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished, plan)
+	_, err = tx.ExecContext(ctx, `INSERT INTO clock (lesson, anchor, second, running, finished, planned, held) VALUES (?, ?, ?, ?, ?, ?, ?)
+		ON CONFLICT (lesson) DO UPDATE SET anchor = excluded.anchor, second = excluded.second, running = excluded.running, finished = excluded.finished, held = excluded.held`,
+		lessonID, writeTime(clock.Anchor), clock.Second, clock.Running, finished, plan, clock.Held)
 	return err
 }

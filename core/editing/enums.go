@@ -9,5 +9,5 @@ func (EditKind) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Going) Enum() []any {
-	return []any{Longer, Held, GoOn, GoBack, EndThen}
+	return []any{Longer, Held, CatchUp, GoOn, GoBack, EndThen}
 }

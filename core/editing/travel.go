@@ -19,11 +19,12 @@ type Going string
 
 // What it can be.
 const (
-	Longer  Going = "longer"  // the block that is on has so many minutes more
-	Held    Going = "held"    // the lesson stood still for so many minutes; it goes on now
-	GoOn    Going = "go on"   // the block that is on is over, the next one begins
-	GoBack  Going = "go back" // the block before goes on for a minute; the one that was on begins after it
-	EndThen Going = "end"     // the lesson begins at a time of the day, and has so many minutes
+	Longer  Going = "longer"   // the block that is on has so many minutes more
+	Held    Going = "held"     // the lesson stood still; it goes on now where it stood, and all that is to come is as much later
+	CatchUp Going = "catch up" // what is left is fitted into what is left of the booking, after it was held
+	GoOn    Going = "go on"    // the block that is on is over, the next one begins
+	GoBack  Going = "go back"  // the block before goes on for a minute; the one that was on begins after it
+	EndThen Going = "end"      // the lesson begins at a time of the day, and has so many minutes
 )
 
 // Travel is one thing done with the road while a block is on.
@@ -31,7 +32,7 @@ type Travel struct {
 	Kind    Going   `json:"kind"`
 	Block   string  `json:"block" maxLength:"40" description:"Identifier of the block that is on"`
 	Gone    float64 `json:"gone,omitempty" minimum:"0" maximum:"86400" description:"Seconds of it that are gone"`
-	Minutes float64 `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"How much longer, or how long it was held; of end, how long the lesson is"`
+	Minutes float64 `json:"minutes,omitempty" minimum:"0" maximum:"600" description:"How much longer; of end, how long the lesson is"`
 	Start   string  `json:"start,omitempty" pattern:"^([01][0-9]|2[0-3]):[0-5][0-9]$" description:"Of end: when it really begins, hours:minutes"`
 }
 
@@ -48,10 +49,10 @@ const (
 	worthTelling = 0.25 // minutes
 )
 
-// Under does one thing with the road of a lesson under way. What was played stays as it was; what is left is fitted into what is left of
-// the booking, and where even its least does not fit, each block has its least and it is said how late the lesson ends. It returns
+// Under does one thing with the road of a lesson under way that stood still for so many seconds. What was played stays as it was; what is left is
+// fitted into what is left of the booking, but where the lesson just goes on, and where even its least does not fit, each block has its least and it is said how late the lesson ends. It returns
 // invalid.Fields, or ctx.Err() when cancelled.
-func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs) (Travelled, error) {
+func Under(ctx context.Context, d lesson.Document, t Travel, held float64, in schedule.Inputs) (Travelled, error) {
 	at := slices.IndexFunc(d.Blocks, func(b lesson.Block) bool { return b.ID == t.Block })
 	if at < 0 {
 		return Travelled{}, invalid.Fields{{Path: "block", Message: "this block is not in the lesson any more"}}
@@ -63,11 +64,12 @@ func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs)
 	}
 	now, more := Travelled{Second: begins + t.Gone}, 0.0 // minutes for the rest, beside what it has
 	switch t.Kind {
-	case Longer, Held:
+	case Held:
+		now.Document, now.Sentences = d, []string{}
+		return now, nil
+	case CatchUp:
+	case Longer:
 		d.Blocks[at] = d.Blocks[at].Lasting(d.Blocks[at].Minutes + t.Minutes)
-		if t.Kind == Held {
-			now.Second += 60 * t.Minutes
-		}
 	case GoOn:
 		was := d.Blocks[at].Minutes
 		d.Blocks[at] = d.Blocks[at].Lasting(math.Max(lesson.ShortestBlock, math.Ceil(t.Gone/0.6)/100))
@@ -89,7 +91,7 @@ func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs)
 		}
 		more = float64(d.Minutes)
 	}
-	fitted, sentences, err := fitRest(ctx, d, at+1, more, in)
+	fitted, sentences, err := fitRest(ctx, d, at+1, more, held/60, in)
 	now.Document, now.Sentences = fitted, sentences
 	if err == nil {
 		err = fitted.Check()
@@ -97,10 +99,10 @@ func Under(ctx context.Context, d lesson.Document, t Travel, in schedule.Inputs)
 	return now, err
 }
 
-// fitRest gives the blocks from one on what they have and so many minutes more, but no more than is left of the booking, and says what
-// they have now instead of before.
-func fitRest(ctx context.Context, d lesson.Document, from int, more float64, in schedule.Inputs) (lesson.Document, []string, error) {
-	left := float64(d.Minutes)
+// fitRest gives the blocks from one on what they have and so many minutes more, but no more than is left of the booking after the lesson stood
+// still for some, and says what they have now instead of before.
+func fitRest(ctx context.Context, d lesson.Document, from int, more, held float64, in schedule.Inputs) (lesson.Document, []string, error) {
+	left := float64(d.Minutes) - held
 	for _, block := range d.Blocks[:from] {
 		left -= block.Minutes
 	}

@@ -24,7 +24,7 @@ func minutesOf(d lesson.Document) (list []float64) {
 }
 
 func under(t require.TestingT, d lesson.Document, travel editing.Travel, in schedule.Inputs) editing.Travelled {
-	now, err := editing.Under(context.Background(), d, travel, in)
+	now, err := editing.Under(context.Background(), d, travel, 0, in)
 	require.NoError(t, err)
 	return now
 }
@@ -51,10 +51,15 @@ func TestTheRestIsFittedUnderWay(t *testing.T) {
 	require.Equal(t, []float64{8, 11.5}, minutesOf(back.Document)[:2])
 	require.InDelta(t, 48, sample.Minutes(back.Document), 0.05)
 
-	// Held for two minutes: it goes on two minutes later, where the clock on the wall is.
-	held := under(t, d, editing.Travel{Kind: editing.Held, Block: "3", Gone: 2 * 60, Minutes: 2}, in)
-	require.Equal(t, []float64{8, 10, 12}, minutesOf(held.Document)[:3])
-	require.InDelta(t, 22*60, held.Second, 1e-9)
+	// Held for two minutes: it goes on where it stood, with all that it had. Caught up, what is left gives the two minutes.
+	held := under(t, d, editing.Travel{Kind: editing.Held, Block: "3", Gone: 2 * 60}, in)
+	require.Equal(t, d, held.Document)
+	require.InDelta(t, 20*60, held.Second, 1e-9)
+	caught, err := editing.Under(t.Context(), d, editing.Travel{Kind: editing.CatchUp, Block: "3", Gone: 2 * 60}, 120, in)
+	require.NoError(t, err)
+	require.Equal(t, []float64{8, 10, 10}, minutesOf(caught.Document)[:3], "what is on stays as it is")
+	require.InDelta(t, 46, sample.Minutes(caught.Document), 0.05)
+	require.InDelta(t, 20*60, caught.Second, 1e-9)
 
 	// Seven minutes late, before the first block.
 	end := under(t, d, editing.Travel{Kind: editing.EndThen, Block: "1", Minutes: 41, Start: "16:52"}, in)
@@ -74,10 +79,10 @@ func TestTheRestIsFittedUnderWay(t *testing.T) {
 	require.Greater(t, sample.Minutes(much.Document), 48.0)
 	require.Contains(t, much.Sentences[len(much.Sentences)-1], "min late")
 
-	_, err := editing.Under(t.Context(), d, editing.Travel{Kind: editing.GoBack, Block: "1", Gone: 10}, in)
+	_, err = editing.Under(t.Context(), d, editing.Travel{Kind: editing.GoBack, Block: "1", Gone: 10}, 0, in)
 	require.ErrorContains(t, err, "the first block")
 	d.Blocks = nil
-	_, err = editing.Under(t.Context(), d, editing.Travel{Kind: editing.Longer, Block: "1"}, in)
+	_, err = editing.Under(t.Context(), d, editing.Travel{Kind: editing.Longer, Block: "1"}, 0, in)
 	require.Error(t, err)
 }
 
@@ -104,7 +109,7 @@ func TestAnythingUnderWay(t *testing.T) {
 		for range rapid.IntRange(1, 6).Draw(t, "times") {
 			second = max(second, rapid.Float64Range(0, sample.Minutes(d)*60).Draw(t, "second"))
 			at, gone := d.At(second)
-			travel := editing.Travel{Block: d.Blocks[at].ID, Gone: gone, Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"), Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.GoOn, editing.GoBack}).Draw(t, "kind")}
+			travel := editing.Travel{Block: d.Blocks[at].ID, Gone: gone, Minutes: rapid.Float64Range(0, 5).Draw(t, "minutes"), Kind: rapid.SampledFrom([]editing.Going{editing.Longer, editing.Held, editing.CatchUp, editing.GoOn, editing.GoBack}).Draw(t, "kind")}
 			if travel.Kind == editing.GoBack && at == 0 {
 				continue
 			}
@@ -112,7 +117,12 @@ func TestAnythingUnderWay(t *testing.T) {
 			require.NoError(t, now.Document.Check())
 			require.Len(t, now.Document.Blocks, len(d.Blocks), "no block is lost")
 			switch travel.Kind {
-			case editing.Longer, editing.Held:
+			case editing.Held:
+				require.Equal(t, d, now.Document)
+				require.InDelta(t, second, now.Second, 1e-6)
+			case editing.CatchUp:
+				require.InDelta(t, second, now.Second, 1e-6)
+			case editing.Longer:
 				require.Equal(t, at, onAt(now.Document, now.Second))
 			case editing.GoOn:
 				require.Equal(t, min(at+1, len(d.Blocks)-1), onAt(now.Document, now.Second))

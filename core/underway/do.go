@@ -33,7 +33,8 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	var err error
 	switch {
 	case a.Clock != nil:
-		k.Clock, k.Finished = &lesson.Clock{Anchor: a.At, Second: a.Clock.Second, Running: a.Clock.Running}, a.Clock.Finished
+		k.sets(a.At, a.Clock.Second, a.Clock.Running)
+		k.Finished = a.Clock.Finished
 	case a.Travel != nil:
 		sentences, err = k.travel(ctx, *a.Travel, a.At)
 	case a.Change != nil:
@@ -49,27 +50,34 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	return Outcome{Sentences: sentences}, err
 }
 
+// sets has the clock be at a second at an instant; for how long it stood still before is kept.
+func (k *Kit) sets(now time.Time, second float64, running bool) {
+	clock := lesson.Clock{Anchor: now, Second: second, Running: running, Held: k.held(now)}
+	k.Clock = &clock
+}
+
+// held is for how many seconds the lesson stood still until an instant. One that stood for longer than its booking was forgotten.
+func (k *Kit) held(now time.Time) float64 {
+	if k.Clock == nil {
+		return 0
+	}
+	return k.Clock.HeldAt(now, 60*float64(k.Document.Minutes))
+}
+
 // travel does one thing with the road, and has the clock go on from there.
 func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]string, error) {
-	if t.Kind == editing.Held {
-		t.Minutes = 0
-		var clock lesson.Clock
-		if k.Clock != nil {
-			clock = *k.Clock
-		}
-		if at, gone := k.Document.At(clock.Second); at >= 0 {
+	if t.Kind == editing.Held || t.Kind == editing.CatchUp {
+		if at, gone := k.Document.At(k.at(now)); at >= 0 {
 			t.Block, t.Gone = k.Document.Blocks[at].ID, gone
 		}
-		if held := now.Sub(clock.Anchor).Minutes(); !clock.Running && held < float64(k.Document.Minutes) {
-			t.Minutes = max(0, held) // longer than the lesson: it was forgotten, and goes on where it stood
-		}
 	}
-	then, err := editing.Under(ctx, k.Document, t, k.Inputs())
+	then, err := editing.Under(ctx, k.Document, t, k.held(now), k.Inputs())
 	if err != nil {
 		return nil, err
 	}
 	k.Becomes(then.Document)
-	k.Clock, k.Finished = &lesson.Clock{Anchor: now, Second: then.Second, Running: true}, false
+	k.sets(now, then.Second, true)
+	k.Finished = false
 	return then.Sentences, nil
 }
 
@@ -101,7 +109,7 @@ func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 	begins := 0.0
 	for _, block := range k.Document.Blocks {
 		if block.ID == fresh[0] && block.Anew && k.Clock != nil && k.Clock.At(a.At) < begins {
-			k.Clock = &lesson.Clock{Anchor: a.At, Second: begins, Running: k.Clock.Running}
+			k.sets(a.At, begins, k.Clock.Running)
 		}
 		begins += block.Seconds()
 	}

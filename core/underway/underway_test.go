@@ -75,26 +75,35 @@ func do(t require.TestingT, k *underway.Kit, acts ...underway.Act) underway.Done
 	return done
 }
 
-// By hand: begun at four, held at 16:03 for two minutes, one more minute, on to the next block at 16:09:30.
+// By hand: begun at four, held at 16:03 for two minutes, one more minute, caught up, on to the next block at 16:11:30, when 9:30 of the first were played.
 func TestALessonByHand(t *testing.T) {
 	k := kitOf(1, library.All()[0])
 	first, next := k.Document.Blocks[0].ID, k.Document.Blocks[1].ID
 	done := do(t, &k,
-		underway.Act{ID: idOf(4, 1), At: four, Clock: &underway.ClockChange{Running: true}},
+		underway.Act{ID: idOf(4, 1), At: after(0), Clock: &underway.ClockChange{Running: true}},
 		underway.Act{ID: idOf(4, 2), At: after(180), Clock: &underway.ClockChange{Second: 180}},
 	)
 	require.Empty(t, done.Refused)
+	planned := view(t, k, after(180)).Lesson.Plan.Planned
 	require.InDelta(t, 180, view(t, k, after(290)).Second, 1e-9, "it stands still")
+	require.Zero(t, view(t, k, after(180)).Late)
 	do(t, &k, underway.Act{ID: idOf(4, 3), At: after(300), Travel: &editing.Travel{Kind: editing.Held}})
-	require.InDelta(t, 12, k.Document.Blocks[0].Minutes, 0.01, "the two minutes are in the block that was held")
-	require.InDelta(t, 310, view(t, k, after(310)).Second, 1e-9, "and it goes on where the clock on the wall is")
-	do(t, &k, underway.Act{ID: idOf(4, 4), At: after(320), Travel: &editing.Travel{Kind: editing.Longer, Block: first, Gone: 320, Minutes: 1}})
-	require.InDelta(t, 13, k.Document.Blocks[0].Minutes, 0.01)
-	do(t, &k, underway.Act{ID: idOf(4, 5), At: after(570), Travel: &editing.Travel{Kind: editing.GoOn, Block: first, Gone: 570}})
-	seen := view(t, k, after(571))
+	require.InDelta(t, 10, k.Document.Blocks[0].Minutes, 0.01, "the block that was held has what it had")
+	seen := view(t, k, after(310))
+	require.InDelta(t, 190, seen.Second, 1e-9, "and it goes on where it stood")
+	require.InDelta(t, planned+120-seen.Lesson.Plan.Booked, seen.Late, 0.5)
+	do(t, &k, underway.Act{ID: idOf(4, 4), At: after(320), Travel: &editing.Travel{Kind: editing.Longer, Block: first, Gone: 200, Minutes: 1}})
+	require.InDelta(t, 11, k.Document.Blocks[0].Minutes, 0.01)
+	do(t, &k, underway.Act{ID: idOf(4, 10), At: after(330), Travel: &editing.Travel{Kind: editing.CatchUp}})
+	seen = view(t, k, after(330))
+	require.Zero(t, seen.Late)
+	require.InDelta(t, 210, seen.Second, 1e-9)
+	require.InDelta(t, seen.Lesson.Plan.Booked, seen.Lesson.Plan.Planned+120, 1, "it ends with its booking")
+	do(t, &k, underway.Act{ID: idOf(4, 5), At: after(690), Travel: &editing.Travel{Kind: editing.GoOn, Block: first, Gone: 570}})
+	seen = view(t, k, after(691))
 	require.InDelta(t, 571, seen.Second, 0.7)
 	require.Equal(t, next, seen.Lesson.Document.Blocks[slices.IndexFunc(seen.Lesson.Plan.Blocks, func(b scheduled) bool { return seen.Second < b.End })].ID)
-	require.InDelta(t, 28, seen.Lesson.Plan.Planned/60, 0.1, "the booking is what it was")
+	require.InDelta(t, seen.Lesson.Plan.Booked, seen.Lesson.Plan.Planned+120, 6, "the booking is what it was")
 
 	refused := do(t, &k,
 		underway.Act{ID: idOf(4, 6), At: after(600), Travel: &editing.Travel{Kind: editing.GoOn, Block: idOf(2, 9)}},
@@ -103,7 +112,7 @@ func TestALessonByHand(t *testing.T) {
 		underway.Act{ID: idOf(4, 9), At: after(600), Tap: &underway.Tap{Run: idOf(5, 1), Block: k.Document.Blocks[2].ID, Student: idOf(3, 5), Entry: tally.Entry{Kind: tally.Made, At: four}}},
 	)
 	require.Len(t, refused.Refused, 4)
-	require.Equal(t, seen.Lesson.Document, view(t, k, after(571)).Lesson.Document, "what cannot be done changes nothing")
+	require.Equal(t, seen.Lesson.Document, view(t, k, after(691)).Lesson.Document, "what cannot be done changes nothing")
 }
 
 // drawKit draws a lesson with people and drills.

@@ -2,6 +2,7 @@ package underway
 
 import (
 	"context"
+	"math"
 	"time"
 
 	"hodometer/core/court"
@@ -20,6 +21,7 @@ type Courtside struct {
 	Sheet    []runsheet.Cue `json:"sheet"`
 	Clock    *lesson.Clock  `json:"clock" description:"Null before the lesson is begun"`
 	Second   float64        `json:"second" description:"Second of the lesson at this instant"`
+	Late     float64        `json:"late" description:"Seconds after its booking at which the lesson ends, because it was held; 0 where it was not, or was caught up"`
 	Court    court.ID       `json:"court" description:"On which everybody's places are"`
 	Counters []Counter      `json:"counters" description:"One for each drill block, student and measure"`
 }
@@ -40,6 +42,15 @@ func (k Kit) View(ctx context.Context, now time.Time) (Courtside, error) {
 			ID: k.ID, Revision: k.Revision, Archived: k.Archived, State: k.state(), Document: k.Document, People: plan.People(in), Clashes: []string{},
 			Plan: plan.Plan{Timetable: timetable, Findings: []finding.Finding{}, Cautions: []string{}, Metrics: []metric.Metric{}, Prospects: []prospect.Block{}},
 		},
-		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Court: in.Court(k.Document).ID, Counters: counters,
+		Sheet: runsheet.Cues(k.Document, timetable, in), Clock: k.Clock, Second: k.at(now), Late: k.late(now, timetable), Court: in.Court(k.Document).ID, Counters: counters,
 	}, nil
+}
+
+// late is how many seconds after its booking the lesson ends because it was held.
+func (k Kit) late(now time.Time, t schedule.Timetable) float64 {
+	held := k.held(now)
+	if held == 0 {
+		return 0
+	}
+	return math.Round(math.Max(0, math.Min(held, t.Planned+held-t.Booked)))
 }

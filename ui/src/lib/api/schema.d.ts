@@ -3172,7 +3172,7 @@ export interface components {
         /** @enum {string} */
         EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "adjust" | "swap" | "on deck" | "attendance" | "hush" | "space";
         /** @enum {string} */
-        EditingGoing: "longer" | "held" | "go on" | "go back" | "end";
+        EditingGoing: "longer" | "held" | "catch up" | "go on" | "go back" | "end";
         EditingTravel: {
             /** @description Identifier of the block that is on */
             block: string;
@@ -3184,7 +3184,7 @@ export interface components {
             kind: components["schemas"]["EditingGoing"];
             /**
              * Format: double
-             * @description How much longer, or how long it was held; of end, how long the lesson is
+             * @description How much longer; of end, how long the lesson is
              */
             minutes?: number;
             /** @description Of end: when it really begins, hours:minutes */
@@ -4473,6 +4473,11 @@ export interface components {
              * @description An instant
              */
             anchor: string;
+            /**
+             * Format: double
+             * @description Seconds for which it stood still since the lesson began, up to that instant
+             */
+            held?: number;
             /** @description Whether it has gone on since */
             running: boolean;
             /**
@@ -6659,6 +6664,11 @@ export interface components {
             counters: components["schemas"]["UnderwayCounter"][];
             /** @description On which everybody's places are */
             court: string;
+            /**
+             * Format: double
+             * @description Seconds after its booking at which the lesson ends, because it was held; 0 where it was not, or was caught up
+             */
+            late: number;
             /** @description On the clock; what there is to think about stands in its plan elsewhere */
             lesson: components["schemas"]["PlanLesson"];
             /** @description What could not be done; all the rest is */
@@ -6772,6 +6782,11 @@ export interface components {
             counters: components["schemas"]["UnderwayCounter"][];
             /** @description On which everybody's places are */
             court: string;
+            /**
+             * Format: double
+             * @description Seconds after its booking at which the lesson ends, because it was held; 0 where it was not, or was caught up
+             */
+            late: number;
             /** @description On the clock; what there is to think about stands in its plan elsewhere */
             lesson: components["schemas"]["PlanLesson"];
             /**

@@ -31,6 +31,9 @@
     harder: string
     onharder: () => void
     ongoon: () => void
+    /** Of the lesson, and whether its clock goes on: clocks of measures hang on it. */
+    second: number
+    running: boolean
     /** The total is kept small, for players who would look at it. */
     quiet: boolean
     /** The student whose turn it is. */
@@ -49,6 +52,8 @@
     onharder,
     ongoon,
     quiet,
+    second,
+    running,
     turn: whose = $bindable(),
   }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
@@ -227,7 +232,13 @@
       {/if}
       {#if counter.face}
         {#key `${counter.counted} ${counter.measure}`}
-          <FaceClock face={counter.face} name="{counter.counted}.{counter.measure}" {oncall} />
+          <FaceClock
+            face={counter.face}
+            name="{counter.counted}.{counter.measure}"
+            {second}
+            {running}
+            {oncall}
+          />
         {/key}
       {/if}
       <p class="count" class:quiet aria-live="polite">
@@ -310,7 +321,7 @@
     {:else if inRallies}
       <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={tap} />
     {:else if counter.unit === 'time'}
-      <TimeCount byNumber={way === 'turn'} ontap={tap} />
+      <TimeCount byNumber={way === 'turn'} {running} ontap={tap} />
     {:else if way === 'ball'}
       {#if counter.choices}
         <div class="two" role="group" aria-label="The idea, before made or missed">

@@ -45,6 +45,8 @@
   const run = new Run(first, device)
   /** Seconds for which a role swap stands out. */
   const swapShown = 15
+  /** Seconds late from which it is offered to shorten what is left. */
+  const worthCatchingUp = 15
   const voice = new Voice()
   let more = $state<HTMLDialogElement>()
   /** What joins devices is open in it. */
@@ -218,6 +220,12 @@
         onjoin={() => ((joining = true), more?.showModal())}
       />
     {/if}
+    {#if run.running && !over && run.data.late >= worthCatchingUp}
+      <p class="flex flex-wrap items-center gap-x-3 px-4" role="status">
+        The lesson ends {minutes(run.data.late)} min after its booking.
+        <button class="btn" onclick={() => void run.catchUp()}>Shorten what is left</button>
+      </p>
+    {/if}
     {#if run.said}
       <Said {run} />
     {:else}
@@ -294,6 +302,8 @@
           elsewhere={(counter) => run.elsewhere(counter)}
           ontakeover={(counter) => run.takeOver(counter)}
           {quiet}
+          second={run.second}
+          running={run.running}
           bind:turn
           ontap={(whose, tap) => void run.tap(scheduled?.block ?? '', whose, tap)}
           oncall={(text, end) => voice.call([{ text, sign: end ? 'end' : 'call' }])}

@@ -2,44 +2,43 @@
   import type { Face } from '../../lib/api/client'
   import { calledAt, inWords, phaseAt, type Phase } from './face'
 
-  /** The clock of a measure: work and rest in turn, or a challenge; it goes by the wall clock, and on after a reload. */
+  /** The clock of a measure: work and rest in turn, or a challenge; it goes by the clock of the lesson, stands with it, and goes on after a reload. */
   interface Props {
     face: Face
     /** Under which it is kept on this device. */
     name: string
+    /** Of the lesson. */
+    second: number
+    /** The clock of the lesson goes on. */
+    running: boolean
     oncall: (text: string, over: boolean) => void
   }
-  let { face, name, oncall }: Props = $props()
+  let { face, name, second, running, oncall }: Props = $props()
   // The clock is made anew for every measure.
   // svelte-ignore state_referenced_locally
-  const key = `hodometer.face.${name}`
-  let began = $state(Number(sessionStorage.getItem(key)) || 0)
-  let now = $state(Date.now())
-  const phase = $derived(began ? phaseAt(face, Math.max(0, now - began) / 1000) : undefined)
-  const running = $derived(phase !== undefined && phase.what !== 'over')
+  const key = `hodometer.face.second.${name}`
+  const kept = sessionStorage.getItem(key)
+  /** At which second of the lesson it was started; undefined where it was not. */
+  let began = $state(kept === null ? undefined : Number(kept))
+  const phase = $derived(began === undefined ? undefined : phaseAt(face, Math.max(0, second - began)))
+  const on = $derived(phase !== undefined && phase.what !== 'over')
   const whole = $derived(Math.ceil(phase?.left ?? face.work))
   const shown = $derived(`${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`)
 
-  $effect(() => {
-    if (!running) return
-    const timer = setInterval(() => (now = Date.now()), 100)
-    return () => clearInterval(timer)
-  })
   let called: Phase | undefined
   $effect(() => {
-    if (!phase) return
+    if (!phase || !running) return
     const text = calledAt(face, called, phase)
     // A clock that was over before this page was opened is not called again.
     if (text && (called || phase.what !== 'over')) oncall(text, phase.what === 'over')
     called = phase
   })
 
-  function keep(at: number) {
+  function keep(at: number | undefined) {
     began = at
-    now = Date.now()
     called = undefined
-    if (at) sessionStorage.setItem(key, String(at))
-    else sessionStorage.removeItem(key)
+    if (at === undefined) sessionStorage.removeItem(key)
+    else sessionStorage.setItem(key, String(at))
   }
 </script>
 
@@ -48,10 +47,10 @@
   <span class="what"
     >{#if !phase}{inWords(face)}{:else if phase.what === 'over'}time is up{:else}{phase.what}{face.rounds > 1
         ? ` ${phase.round} of ${face.rounds}`
-        : ''}{/if}</span
+        : ''}{/if}{#if !running}, held{/if}</span
   >
-  <button class="btn" onclick={() => keep(running ? 0 : Date.now())}
-    >{running ? 'Stop' : phase ? 'Again' : 'Start'}<span class="sr-only"> the clock</span></button
+  <button class="btn" disabled={!running && !on} onclick={() => keep(on ? undefined : second)}
+    >{on ? 'Stop' : phase ? 'Again' : 'Start'}<span class="sr-only"> the clock</span></button
   >
 </div>
 

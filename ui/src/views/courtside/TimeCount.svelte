@@ -6,37 +6,51 @@
   interface Props {
     /** Typed, as somebody else took it. */
     byNumber: boolean
+    /** The clock of the lesson goes on: a stopwatch stands with it. */
+    running: boolean
     ontap: (tap: Tap) => void
   }
-  let { byNumber, ontap }: Props = $props()
-  let began = $state<number>()
+  let { byNumber, running, ontap }: Props = $props()
+  /** A try is on its way. */
+  let on = $state(false)
+  /** When it went on last, by a clock that only goes on, and the milliseconds it had taken before. */
+  let since = 0
+  let before = 0
   let now = $state(0)
   /** Seconds that were stopped and not taken yet, to the tenth. */
   let taken = $state<number>()
   let typed = $state(0)
   const tenth = (seconds: number) => Math.round(10 * seconds) / 10
-  const running = $derived(began !== undefined)
-  const shown = $derived(taken ?? (began === undefined ? 0 : (now - began) / 1000))
+  const goes = $derived(on && running)
+  const shown = $derived(taken ?? now)
 
   $effect(() => {
-    if (!running) return
-    const timer = setInterval(() => (now = performance.now()), 50)
-    return () => clearInterval(timer)
+    if (!goes) return
+    since = performance.now()
+    const look = () => (now = (before + performance.now() - since) / 1000)
+    const timer = setInterval(look, 50)
+    return () => {
+      clearInterval(timer)
+      look()
+      before += performance.now() - since
+    }
   })
 
   function press() {
-    if (began === undefined) {
+    if (!on) {
       taken = undefined
-      began = now = performance.now()
+      before = now = 0
+      on = true
       return
     }
-    taken = Math.max(0.1, tenth((performance.now() - began) / 1000))
-    began = undefined
+    const moment = goes ? performance.now() - since : 0
+    taken = Math.max(0.1, tenth((before + moment) / 1000))
+    on = false
   }
 
   function take(seconds: number) {
     taken = undefined
-    typed = 0
+    now = typed = 0
     ontap({ kind: 'time', seconds })
   }
 </script>
@@ -55,9 +69,9 @@
   </div>
 {:else}
   <div class="watch">
-    <button class="press" class:running onclick={press}>
+    <button class="press" class:running={on} disabled={!running && !on} onclick={press}>
       <span class="drum-digits">{shown.toFixed(1)} s</span>
-      <span>{running ? 'Stop' : 'Start'}</span>
+      <span>{on ? (running ? 'Stop' : 'Stop, held') : 'Start'}</span>
     </button>
     <button class="take" disabled={taken === undefined} onclick={() => taken !== undefined && take(taken)}
       >Take it</button
@@ -99,6 +113,7 @@
   .take {
     border: 4px solid var(--color-base-content);
   }
+  .press:disabled,
   .take:disabled {
     opacity: 0.5;
     cursor: default;

@@ -24,6 +24,8 @@ import { notices } from '../../lib/notice.svelte'
 import { instant } from '../../lib/words'
 
 const tick = 250
+/** Seconds by which an answer may differ from the clock of this page before that is put right. */
+const smallest = 1
 
 /** A count that is not in what is shown yet. */
 export type Waiting = NonNullable<Act['tap']>
@@ -103,7 +105,7 @@ export class Run {
   }
 
   get running() {
-    return this.data.clock?.running ?? false
+    return this.data?.clock?.running ?? false
   }
 
   get begun() {
@@ -144,14 +146,22 @@ export class Run {
   }
 
   #show(data: Courtside) {
-    this.data = data
+    const own = this.exact
+    // What an answer was on its way for is no reason to go back: a call would come twice.
+    const goesOn = data.clock?.running && this.running && Math.abs(data.second - own) < smallest
+    this.data = goesOn ? { ...data, second: own } : data
     this.#since = Date.now()
     this.#tick()
   }
 
+  /** The second of the lesson at this instant: all that goes by time courtside hangs on it. */
+  get exact() {
+    if (!this.data) return 0
+    return this.data.second + (this.running ? (Date.now() - this.#since) / 1000 : 0)
+  }
+
   #tick() {
-    const since = this.running ? (Date.now() - this.#since) / 1000 : 0
-    this.second = this.data.second + since
+    this.second = this.exact
   }
 
   /** Goes on from an answer. */
@@ -196,13 +206,18 @@ export class Run {
     return into && block ? this.#travel({ kind: 'end', block, ...into }, 0) : this.set(this.second, true)
   }
 
-  /** hold stops the clock of a lesson; what that takes is given by what is left when it goes on. */
+  /** hold stops the clock of a lesson, and all that hangs on it: what is to come is as much later. */
   hold() {
     return this.set(this.second, false)
   }
 
   goOn() {
     return this.#travel({ kind: 'held', block: '' }, this.second)
+  }
+
+  /** catchUp has what is left take as much less as the lesson is late. */
+  catchUp() {
+    return this.#travel({ kind: 'catch up', block: '' }, this.second)
   }
 
   longer(minutes: number) {
