@@ -95,7 +95,10 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	require.Equal(t, throwing.Tally{Block: block, Thrown: 1, Seen: 1}, read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Tally)
 
 	slow := c.tell(throwing.Command{Do: throwing.Gap, Times: 2})
-	require.Eventually(t, func() bool { slow = c.tell(throwing.Command{Do: throwing.State}); return slow.Machine.Stands.Times == 2 }, 10*time.Second, 5*time.Millisecond)
+	require.Eventually(t, func() bool {
+		slow = c.tell(throwing.Command{Do: throwing.State})
+		return slow.Machine.Stands.Times == 2
+	}, 10*time.Second, 5*time.Millisecond)
 	require.InDelta(t, one.Machine.Rate/2, slow.Machine.Rate, 1e-9, "half as fast")
 
 	// It is started; held on another device, which the program hears by its acts, it stands.

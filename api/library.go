@@ -200,6 +200,7 @@ type learner struct {
 	sport court.Sport
 	level student.Level
 	needs []catalogue.Need
+	rests []student.Strain
 }
 
 // learners are the students of a list of identifiers with commas between them.
@@ -224,10 +225,10 @@ func (s *server) learner(ctx context.Context, id string) (learner, error) {
 		return learner{}, err
 	}
 	needs, err := s.needs(ctx, id)
-	return learner{record.Document.Name, record.Document.Sport, record.Document.Level, needs}, err
+	return learner{record.Document.Name, record.Document.Sport, record.Document.Level, needs, record.Document.Rests()}, err
 }
 
-// needs are the rungs that a student should work on next.
+// needs are the rungs that a student should work on next, without what they are spared.
 func (s *server) needs(ctx context.Context, id string) ([]catalogue.Need, error) {
 	progress, err := s.progress(ctx, id)
 	if err != nil {
@@ -235,7 +236,9 @@ func (s *server) needs(ctx context.Context, id string) ([]catalogue.Need, error)
 	}
 	var needs []catalogue.Need
 	for _, stroke := range progress.Strokes {
-		needs = append(needs, catalogue.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
+		if !stroke.Rests {
+			needs = append(needs, catalogue.Need{Stroke: stroke.Stroke, Rung: stroke.Advice.Next})
+		}
 	}
 	return needs, nil
 }

@@ -230,7 +230,7 @@ func nextDrills(all []catalogue.Entry, people []learner, known catalogue.Known, 
 		return nil
 	}
 	for _, e := range catalogue.Search(all, catalogue.Query{Sport: known.Sport}, catalogue.ByNeed, known) {
-		if len(next) < most && servedBy(e.Document, people) != "" {
+		if len(next) < most && known.Proposable(e) && servedBy(e.Document, people) != "" {
 			next = append(next, e)
 		}
 	}
@@ -256,6 +256,7 @@ func knownOf(people []learner) catalogue.Known {
 	sports := map[court.Sport]int{}
 	for _, person := range people {
 		known.Needs, known.Level = append(known.Needs, person.needs...), person.level
+		known.Rests = append(known.Rests, person.rests...)
 		if sports[person.sport]++; known.Sport == "" || sports[person.sport] > sports[known.Sport] {
 			known.Sport = person.sport
 		}

@@ -41,6 +41,7 @@ type StrokeProgress struct {
 	Stroke feed.Stroke     `json:"stroke"`
 	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
 	Advice progress.Advice `json:"advice"`
+	Rests  bool            `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
 
 	Milestones []progress.Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
@@ -84,10 +85,6 @@ type DatedRemark struct {
 }
 
 func (s *server) progress(ctx context.Context, id string) (Progress, error) {
-	of, err := s.store.Students.Get(ctx, id)
-	if err != nil {
-		return Progress{}, err
-	}
 	at, err := s.standing(ctx, id)
 	if err != nil {
 		return Progress{}, err
@@ -101,13 +98,13 @@ func (s *server) progress(ctx context.Context, id string) (Progress, error) {
 		return Progress{}, err
 	}
 	var grown *student.AgeBand
-	if band, other := of.Document.Grown(s.now()); other {
+	if band, other := at.of.Grown(s.now()); other {
 		grown = &band
 	}
 	return Progress{
 		Roll: roll, Grown: grown,
 		Strokes: at.strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
-		Running: footwork.QuicknessOf(of.Document, s.now()), Today: s.today(),
+		Running: footwork.QuicknessOf(at.of, s.now()), Today: s.today(),
 	}, nil
 }
 
@@ -116,6 +113,7 @@ type standing struct {
 	done      []store.Attempt
 	positions []store.LadderPosition
 	remarks   []DatedRemark // the newest first
+	of        student.Profile
 }
 
 func (s *server) standing(ctx context.Context, id string) (at standing, err error) {
@@ -125,11 +123,15 @@ func (s *server) standing(ctx context.Context, id string) (at standing, err erro
 	if at.positions, err = s.store.LadderPositions(ctx, id); err != nil {
 		return at, err
 	}
-	at.remarks, err = s.datedRemarks(ctx, id)
+	if at.remarks, err = s.datedRemarks(ctx, id); err != nil {
+		return at, err
+	}
+	record, err := s.store.Students.Get(ctx, id)
+	at.of = record.Document
 	return at, err
 }
 
-// strokes asks for advice on every stroke, with how engaged the student was last.
+// strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is none.
 func (at standing) strokes() []StrokeProgress {
 	engagement := 0
 	for _, remark := range slices.Backward(at.remarks) {
@@ -137,7 +139,13 @@ func (at standing) strokes() []StrokeProgress {
 			engagement = remark.Engagement
 		}
 	}
-	return strokes(at.done, at.positions, engagement)
+	list := strokes(at.done, at.positions, engagement)
+	for i, each := range list {
+		if spared := at.of.Spared(drill.Document{Sport: at.of.Sport, Stroke: each.Stroke}.Strains()); len(spared) > 0 {
+			list[i].Rests, list[i].Advice = true, each.Advice.Resting(student.Joined(spared))
+		}
+	}
+	return list
 }
 
 func (s *server) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {

@@ -15,13 +15,15 @@ type Student struct {
 	Revision int64           `json:"revision"`
 	Archived bool            `json:"archived" description:"Out of the lists; can be brought back"`
 	Profile  student.Profile `json:"profile"`
+	Hurts    string          `json:"hurts" description:"All that hurts, in one line; empty: nothing"`
+	Rests    string          `json:"rests" description:"What they are spared while it does, in words; empty: nothing"`
 }
 
 // Tag is the revision.
 func (s Student) Tag() int64 { return s.Revision }
 
 func asStudent(k store.Record[student.Profile]) Student {
-	return Student{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Profile: k.Document}
+	return Student{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Profile: k.Document, Hurts: k.Document.HurtsInWords(), Rests: student.Joined(k.Document.Rests())}
 }
 
 // Archiving takes something out of the lists or brings it back.

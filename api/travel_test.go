@@ -11,7 +11,7 @@ import (
 	"hodometer/core/underway"
 )
 
-// The clock on the wall goes on while a lesson is held: what was lost is taken from what is left, and it is said from what.
+// A lesson that is held goes on where it stood, as much later; what was lost is taken from what is left when that is asked for.
 func TestALessonUnderWay(t *testing.T) {
 	c := newClub(t)
 	block, id := newID(), newID()
@@ -28,10 +28,14 @@ func TestALessonUnderWay(t *testing.T) {
 	clock(120, false)
 	c.now = c.now.Add(90 * time.Second)
 	held := travel(map[string]any{"kind": "held", "block": ""})
-	require.InDelta(t, 210, held.Second, 1e-6, "where the clock on the wall is")
+	require.InDelta(t, 120, held.Second, 1e-6, "where it stood")
 	require.True(t, held.Clock.Running)
 	first := begun.Plan.Blocks[0]
-	require.InDelta(t, first.End+90, held.Lesson.Plan.Blocks[0].End, 1)
+	require.InDelta(t, first.End, held.Lesson.Plan.Blocks[0].End, 1e-6)
+	late := read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
+	require.InDelta(t, max(0, before+90-20*60), late.Late, 1, "kept over a restart")
+	caught := travel(map[string]any{"kind": "catch up", "block": ""})
+	require.LessOrEqual(t, caught.Late, late.Late)
 
 	longer := travel(map[string]any{"kind": "longer", "block": first.Block, "gone": 210, "minutes": 1})
 	require.InDelta(t, held.Lesson.Plan.Blocks[0].End+60, longer.Lesson.Plan.Blocks[0].End, 1)

@@ -34,6 +34,9 @@ type Vocabulary struct {
 	TableFields     []roster.Field            `json:"tableFields" description:"What a column of a table of students can be about"`
 	Backhands       []student.Backhand        `json:"backhands"`
 	Limits          []student.LimitOf         `json:"limits" description:"What can be limited in a lesson"`
+	Parts           []SorePart                `json:"parts" description:"Parts of the body that can hurt, from head to foot"`
+	Sides           []student.Side            `json:"sides"`
+	Strains         []student.Strain          `json:"strains" description:"What a sore part can be spared"`
 	Goals           []score.Form              `json:"goals" description:"The kinds of goal, and how each is put together"`
 	Units           []score.Unit              `json:"units" description:"What can be tried, one after the other"`
 	Rungs           []progress.Rung           `json:"rungs" description:"Of a ladder, lowest first"`
@@ -47,6 +50,20 @@ type Vocabulary struct {
 	Counted   []rotation.Counted  `json:"counted" description:"What a round is counted in"`
 	Begins    []rotation.Begins   `json:"begins" description:"Which side begins a round"`
 	Steps     []lesson.LengthStep `json:"steps" description:"What lengths a block comes in"`
+}
+
+// SorePart is a part of the body, and what is usually spared where it hurts.
+type SorePart struct {
+	Part     student.Part     `json:"part"`
+	Proposed []student.Strain `json:"proposed" description:"Common practice, no source; the coach changes it"`
+}
+
+func soreParts() []SorePart {
+	var list []SorePart
+	for _, part := range choices[student.Part]() {
+		list = append(list, SorePart{part, part.Proposed()})
+	}
+	return list
 }
 
 // SportWords is what there is to choose from in one sport.
@@ -76,6 +93,7 @@ func (s *server) vocabularyRoutes() []Route {
 				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), TableFields: choices[roster.Field](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
+				Parts: soreParts(), Sides: choices[student.Side](), Strains: choices[student.Strain](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),
 				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
 			}, nil

@@ -50,7 +50,7 @@ func people() []student.Profile {
 		},
 		oskar: {
 			Name: "Oskar Vance", Age: student.Sixty, Hand: right, Backhand: one, Sport: court.Pickleball, Level: student.Club,
-			Objective: "Patience at the no-volley line", Hurts: "left knee; no deep lunges",
+			Objective: "Patience at the no-volley line", Sore: []student.Sore{{Part: student.Knee, Side: student.LeftSide, Words: "no deep lunges", Since: "2026-01-12", Rests: []student.Strain{student.Lunges, student.Jumps}}},
 		},
 		lotte: {
 			Name: "Lotte Winsome", Age: student.Sixty, Hand: left, Backhand: one, Sport: court.Pickleball, Level: student.Improver,

@@ -89,7 +89,7 @@ func (w writer) profiles(records []store.Record[student.Profile]) sheets.Sheet {
 					continue
 				}
 				p := r.Document
-				if err := give(p.Name, string(p.Age), p.Born, string(p.Sport), string(p.Level), string(p.Hand), string(p.Backhand), p.Objective, p.Hurts, p.Note, r.Archived); err != nil {
+				if err := give(p.Name, string(p.Age), p.Born, string(p.Sport), string(p.Level), string(p.Hand), string(p.Backhand), p.Objective, p.HurtsInWords(), p.Note, r.Archived); err != nil {
 					return err
 				}
 			}

@@ -24,7 +24,8 @@ type Entry struct {
 	Document drill.Document
 	Minutes  float64 // that it takes one player, with setting up
 
-	words []weighed
+	words   []weighed
+	strains []student.Strain
 }
 
 // weighed is a word that a drill is found by, and how much finding it there says.
@@ -43,7 +44,7 @@ const (
 
 // New prepares a drill to be found.
 func New(id string, builtIn, archived bool, d drill.Document, minutes float64) Entry {
-	e := Entry{ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes}
+	e := Entry{ID: id, BuiltIn: builtIn, Archived: archived, Document: d, Minutes: minutes, strains: d.Strains()}
 	known := map[string]bool{}
 	add := func(weight int, texts ...string) {
 		for _, text := range texts {
@@ -223,8 +224,27 @@ type Known struct {
 	Level student.Level
 	Sport court.Sport       // drills of it come first; empty: of any
 	Needs []Need            // of the student, or of all of a lesson
+	Rests []student.Strain  // what the student, or anybody of the lesson, is spared
 	Used  map[string]string // the day on which a drill was last in a lesson
 }
+
+// Spares says whether a drill asks for nothing that somebody is spared.
+func Spares(d drill.Document, rests []student.Strain) bool {
+	return len(rests) == 0 || !slices.ContainsFunc(d.Strains(), func(s student.Strain) bool { return slices.Contains(rests, s) })
+}
+
+// strained is how much a drill asks for that is to be spared.
+func (k Known) strained(e Entry) (n int) {
+	for _, s := range k.Rests {
+		if slices.Contains(e.strains, s) {
+			n++
+		}
+	}
+	return n
+}
+
+// Proposable says whether a drill may be proposed: it asks for nothing that is to be spared.
+func (k Known) Proposable(e Entry) bool { return k.strained(e) == 0 }
 
 // Search returns the drills that are looked for, in order. Those that are alike stay in the order in which they came.
 func Search(all []Entry, q Query, order Order, known Known) []Entry {
@@ -251,7 +271,7 @@ func Search(all []Entry, q Query, order Order, known Known) []Entry {
 		case ByName:
 			by = cmp.Or(by, strings.Compare(a.Document.Name, b.Document.Name))
 		case ByNeed:
-			by = cmp.Or(by, cmp.Compare(Suits(b.Document, known.Level, known.Needs), Suits(a.Document, known.Level, known.Needs)))
+			by = cmp.Or(by, cmp.Compare(known.strained(a.Entry), known.strained(b.Entry)), cmp.Compare(Suits(b.Document, known.Level, known.Needs), Suits(a.Document, known.Level, known.Needs)))
 		case ByUse:
 			by = cmp.Or(by, strings.Compare(known.Used[a.ID], known.Used[b.ID]))
 		case ByLength:

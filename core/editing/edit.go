@@ -38,6 +38,8 @@ const (
 	Adjust        EditKind = "adjust"  // the drill of a block on the spot: a step, or the size of its targets
 	SwapDrill     EditKind = "swap"    // another drill in the place of one: minutes, turns, goals and calls follow
 	SetOnDeck     EditKind = "on deck" // what those do who wait
+	SetPeople     EditKind = "people"  // who is in a block
+	SetCalls      EditKind = "calls"   // what is called in a block
 	SetAttendance EditKind = "attendance"
 	HushFinding   EditKind = "hush"  // for a reason; without one it is told again
 	SetSpace      EditKind = "space" // the courts there are
@@ -58,6 +60,8 @@ type Edit struct {
 	New        *lesson.Block        `json:"new,omitempty" description:"The block to put in"`
 	Variant    *lesson.Variant      `json:"variant,omitempty"`
 	Text       string               `json:"text,omitempty" maxLength:"120"`
+	People     []string             `json:"people,omitempty" maxItems:"12" description:"Who is in the block"`
+	Calls      []lesson.Call        `json:"calls,omitempty" maxItems:"30" description:"What is called in the block"`
 	Attendance *Attendance          `json:"attendance,omitempty"`
 	Hush       *lesson.Hushed       `json:"hush,omitempty"`
 	Space      *load.Space          `json:"space,omitempty"`
@@ -134,6 +138,13 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 		d.Blocks[at].Pinned = c.On
 	case SetOnDeck:
 		d.Blocks[at].OnDeck = c.Text
+	case SetPeople:
+		if len(c.People) == 0 {
+			return Edited{}, invalid.Fields{{Path: "people", Message: "say who is in the block"}}
+		}
+		d.Blocks[at].People = c.People
+	case SetCalls:
+		d.Blocks[at].Calls = append([]lesson.Call{}, c.Calls...)
 	case SetVariant:
 		if c.Variant == nil {
 			return Edited{}, invalid.Fields{{Path: "variant", Message: "say what is different, and for whom"}}

@@ -4,7 +4,7 @@ package editing
 
 // Enum lists the values in the order in which they are offered.
 func (EditKind) Enum() []any {
-	return []any{Resize, SetTurns, SetLines, Pin, MoveBlock, InsertBlock, AddBlock, RemoveBlock, FitBlocks, SetBooking, SetVariant, SetVersion, Adjust, SwapDrill, SetOnDeck, SetAttendance, HushFinding, SetSpace}
+	return []any{Resize, SetTurns, SetLines, Pin, MoveBlock, InsertBlock, AddBlock, RemoveBlock, FitBlocks, SetBooking, SetVariant, SetVersion, Adjust, SwapDrill, SetOnDeck, SetPeople, SetCalls, SetAttendance, HushFinding, SetSpace}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -87,6 +87,9 @@ func Of(ctx context.Context, k Known) (Page, error) {
 	p := Page{Player: k.Player.Name, Sport: string(k.Player.Sport), From: k.From, To: k.To, There: there(k)}
 	for _, w := range k.Strokes {
 		s := Stroke{Name: string(w.Stroke), Here: w.Advice.Rung, Next: next(w.Advice)}
+		if k.rests(w.Stroke) {
+			s.Next = "Later." // why is private
+		}
 		if w.Balls > 0 {
 			s.Counts = fmt.Sprintf("%d of %s made, %s of 10.", w.Made, units.Count(w.Balls, "ball", "balls"), units.Decimal(10*share(w.Made, w.Balls), 1))
 		}
@@ -167,11 +170,16 @@ func notTossed(s feed.Stroke) bool {
 	return slices.Contains([]feed.Stroke{feed.Serve, feed.Return, feed.Footwork, feed.Technique, feed.Overhead, feed.Smash, feed.Clear}, s)
 }
 
+// rests says whether a player is spared a stroke.
+func (k Known) rests(s feed.Stroke) bool {
+	return !catalogue.Spares(drill.Document{Sport: k.Player.Sport, Stroke: s}, k.Player.Rests())
+}
+
 // tossed is practice with somebody who tosses: so many to be made, with how many tosses that takes by what was counted.
 func (k Known) tossed(ctx context.Context) ([]Practice, error) {
 	var lines []string
 	for _, w := range k.Strokes {
-		if notTossed(w.Stroke) || w.Made == 0 || len(lines) == mostTossed {
+		if notTossed(w.Stroke) || k.rests(w.Stroke) || w.Made == 0 || len(lines) == mostTossed {
 			continue
 		}
 		rate := min(share(w.Made, w.Balls), 0.99) // who never missed yet may
@@ -189,14 +197,14 @@ func (k Known) tossed(ctx context.Context) ([]Practice, error) {
 }
 
 // alone is practice that needs nobody: drills of the sport, the coach's own and the built-in ones, that suit;
-// nothing above the head for somebody whose serves or overheads are limited.
+// nothing that the player is spared, and nothing above the head for somebody whose serves or overheads are limited.
 func (k Known) alone() []Practice {
 	var needs []catalogue.Need
 	for _, w := range k.Strokes {
 		needs = append(needs, catalogue.Need{Stroke: w.Stroke, Rung: w.Advice.Next})
 	}
 	all := slices.DeleteFunc(append(slices.Clone(k.Own), library.All()...), func(s library.Stored) bool {
-		return s.Document.Sport != k.Player.Sport || !s.Document.Alone() || s.Document.AboveHead() && k.Player.Limit != nil && k.Player.Limit.Of != student.Balls
+		return s.Document.Sport != k.Player.Sport || !s.Document.Alone() || !catalogue.Spares(s.Document, k.Player.Rests()) || s.Document.AboveHead() && k.Player.Limit != nil && k.Player.Limit.Of != student.Balls
 	})
 	suits := func(d drill.Document) float64 { return catalogue.Suits(d, k.Player.Level, needs) }
 	slices.SortStableFunc(all, func(a, b library.Stored) int { return cmp.Compare(suits(b.Document), suits(a.Document)) })

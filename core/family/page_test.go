@@ -111,3 +111,37 @@ func TestAPageIsGivenUpWhenNobodyWaits(t *testing.T) {
 	_, err := family.Of(ctx, family.Known{Strokes: []family.Worked{{Stroke: feed.Backhand, Made: 1, Balls: 9}}})
 	require.ErrorIs(t, err, context.Canceled)
 }
+
+// Nothing that is spared is set for home, whatever is spared in whatever sport, and nothing of it is told.
+func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
+	drills := map[string]library.Stored{}
+	for _, s := range library.All() {
+		drills[s.Document.Name] = s
+	}
+	for _, each := range court.Sport("").Enum() {
+		sport := each.(court.Sport)
+		for _, each := range student.Strain("").Enum() {
+			strain := each.(student.Strain)
+			p := told(t, func(k *family.Known) {
+				k.Player.Sport, k.Player.Sore = sport, []student.Sore{{Part: student.Wrist, Words: "wrist-secret", Rests: []student.Strain{strain}}}
+				k.Strokes = nil
+				for _, stroke := range feed.StrokesOf(sport) {
+					k.Strokes = append(k.Strokes, family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(progress.Direction, nil, 0)})
+				}
+			})
+			for _, practice := range p.Practice {
+				name, alone := strings.CutPrefix(practice.Name, "Alone: ")
+				if alone {
+					require.NotContains(t, drills[name].Document.Strains(), strain, "%s, %s", sport, name)
+				}
+				if strain == student.Backhands {
+					require.NotContains(t, strings.ToLower(fmt.Sprint(practice.Lines)), "backhand:", sport)
+				}
+				if strain == student.ServesAndOverheads {
+					require.NotContains(t, strings.ToLower(practice.Name+fmt.Sprint(practice.Lines)), "serve", sport)
+				}
+			}
+			require.NotContains(t, fmt.Sprintf("%+v", p), "secret")
+		}
+	}
+}

@@ -23,7 +23,7 @@ func Cautions(p schedule.Timetable, list []schedule.Prepared, in schedule.Inputs
 	growing := false
 	for _, person := range in.People {
 		growing = growing || person.Profile.Age.Growing()
-		if person.Profile.Hurts != "" {
+		if person.Profile.PrivatelyHurts() {
 			add("Pain means stop.")
 		}
 	}

@@ -92,6 +92,7 @@ func All(ctx context.Context, d lesson.Document, p schedule.Timetable, list []sc
 	all = append(all, overrun(d, p)...)
 	for i, l := range list {
 		s := p.Blocks[i]
+		all = append(all, sore(l)...)
 		all = append(all, missingDrill(l, d)...)
 		all = append(all, games(l, s, in)...)
 		if !l.Drilled {
@@ -258,8 +259,12 @@ func emptied(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs)
 func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Prepared) []Finding {
 	var all []Finding
 	profile := person.Profile
-	if profile.Hurts != "" {
-		all = append(all, found(Note, lesson.Block{}, fmt.Sprintf("%s: %s. Pain means stop; ask a licensed practitioner.", profile.Name, profile.Hurts)))
+	if profile.PrivatelyHurts() {
+		text := fmt.Sprintf("%s: %s. Pain means stop; ask a licensed practitioner.", profile.Name, profile.HurtsInWords())
+		if profile.Hurts != "" {
+			text += " What is to be spared is not said yet: say so on the student’s page."
+		}
+		all = append(all, found(Note, lesson.Block{}, text))
 	}
 	limit := profile.Limit
 	if limit == nil {

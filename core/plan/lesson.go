@@ -35,13 +35,14 @@ type Person struct {
 	Hand     student.Hand `json:"hand"`
 	Archived bool         `json:"archived" description:"Out of the lists"`
 	Watch    []string     `json:"watch" description:"Faults to watch"`
+	Rests    string       `json:"rests" description:"What they are spared while something hurts, in words; empty: nothing"`
 }
 
 // People are those of a lesson as it shows them.
 func People(in schedule.Inputs) []Person {
 	list := make([]Person, len(in.People))
 	for i, p := range in.People {
-		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch}
+		list[i] = Person{ID: p.ID, Name: p.Profile.Name, Short: p.Short, Hand: p.Profile.Hand, Archived: p.Archived, Watch: p.Profile.Watch, Rests: student.Joined(p.Profile.Rests())}
 		if list[i].Watch == nil {
 			list[i].Watch = []string{}
 		}

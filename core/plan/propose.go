@@ -15,6 +15,7 @@ import (
 	"hodometer/core/playerfit"
 	"hodometer/core/schedule"
 	"hodometer/core/simulation"
+	"hodometer/core/student"
 	"hodometer/core/units"
 )
 
@@ -43,8 +44,13 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 	}
 	person := l.People[j]
 	v := lesson.Variant{Student: studentID}
+	spared := person.Profile.Spared(l.Asks(person))
+	version, spares := l.Sparing(person)
+	if len(spared) > 0 && spares {
+		v.Version = version
+	}
 	plain := l.Block
-	plain.Variants = nil
+	plain.Variants = []lesson.Variant{v}
 	mine := plain.DrillFor(l.Document, person)
 	player := footwork.Of(mine.Sport, person.Profile, person.Profile.Hand, d.Day())
 	simulation, err := simulation.Run(ctx, mine, player, in.Settings)
@@ -61,6 +67,12 @@ func Propose(ctx context.Context, d lesson.Document, blockID, studentID string, 
 			why += " "
 		}
 		why += sentence
+	}
+	switch {
+	case v.Version != "":
+		say(fmt.Sprintf("“%s” asks for nothing that is rested.", v.Version))
+	case len(spared) > 0:
+		say(fmt.Sprintf("It asks for %s, which is rested: let them sit it out.", student.Joined(spared)))
 	}
 	for _, f := range simulation.Fastest {
 		if f.Strain == footwork.Working && f.Gap != nil && *f.Gap > mine.Pattern.Gap*(1+minChange) {

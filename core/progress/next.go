@@ -98,6 +98,13 @@ func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
 	return a
 }
 
+// Resting is the advice for a stroke that is spared while something hurts: it stays where it is, and nothing is proposed.
+func (a Advice) Resting(what string) Advice {
+	a.Decision, a.Next, a.Held = Stay, a.Rung, false
+	a.Reason = fmt.Sprintf("Rested while it hurts (%s): nothing is proposed. Pain means stop; a licensed practitioner says when it goes on.", what)
+	return a
+}
+
 func explain(a Advice, missed int) metric.Derivation {
 	up, back := upTest(), backTest()
 	_, high := up.Bounds()

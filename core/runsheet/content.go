@@ -69,11 +69,14 @@ func (l Line) String() string {
 // ContentOf puts a lesson's run sheet together from its plan and its cues.
 func ContentOf(d lesson.Document, p plan.Plan, cues []Cue) Content {
 	c := Content{Title: d.Title, Start: d.Start, Note: d.Note, Facts: []Entry{}, Sections: []Section{}, Cautions: []string{}, NoAdvice: finding.NoAdvice}
-	var names, watch []string
+	var names, watch, rest []string
 	for _, b := range p.Budgets {
 		names = append(names, b.Name)
 		if b.Fault != "" {
 			watch = append(watch, b.Name+": "+b.Fault)
+		}
+		if b.Rests != "" {
+			rest = append(rest, b.Name+": "+b.Rests)
 		}
 	}
 	c.About = fmt.Sprintf("%s · %d min · %s", units.Day(d.Date), d.Minutes, strings.Join(names, ", "))
@@ -82,6 +85,9 @@ func ContentOf(d lesson.Document, p plan.Plan, cues []Cue) Content {
 	}
 	if len(watch) > 0 {
 		c.Facts = append(c.Facts, Entry{Name: "Watch", Text: strings.Join(watch, "; ")})
+	}
+	if len(rest) > 0 {
+		c.Facts = append(c.Facts, Entry{Name: "Rests", Text: strings.Join(rest, "; ")})
 	}
 	for _, block := range p.Blocks {
 		c.Sections = append(c.Sections, Section{Block: block.Block, Clock: block.Clock, Title: block.Title, Length: block.Length, Lines: lines(block, cues)})

@@ -12,6 +12,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
+	"hodometer/core/student"
 	"hodometer/core/units"
 )
 
@@ -202,6 +203,9 @@ func drillCues(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Input
 	counting := Cue{Second: at, Block: s.Block, Kind: CountIt, Text: "Count for each: " + goals(d), Roles: []Role{}}
 	for i, person := range l.People {
 		role := l.Block.Variant(person.ID).Describe(person, d)
+		if rests := student.Joined(person.Profile.Rests()); rests != "" {
+			role = strings.TrimPrefix(role+"; rests "+rests, "; ")
+		}
 		if role == "" {
 			role = asDrawn
 		}

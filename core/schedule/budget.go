@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"hodometer/core/lesson"
+	"hodometer/core/student"
 )
 
 // Budget is what comes to one student in a lesson. Times are seconds.
@@ -21,13 +22,14 @@ type Budget struct {
 	Waiting   float64 `json:"waiting" description:"In drills and rotations"`
 	Rest      float64 `json:"rest" description:"Breaks and talks"`
 	Fault     string  `json:"fault" description:"What to watch in them"`
+	Rests     string  `json:"rests" description:"What they are spared while something hurts, in words; empty: nothing"`
 }
 
 // budgets add up what comes to each student.
 func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
 	budgets := make([]Budget, len(in.People))
 	for i, person := range in.People {
-		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching()}
+		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching(), Rests: student.Joined(person.Profile.Rests())}
 		for k, l := range list {
 			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
 		}

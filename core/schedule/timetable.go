@@ -61,6 +61,7 @@ type ScheduledBlock struct {
 
 	Version  string   `json:"version,omitempty" description:"Which version of its drill is played; none for the drill as it is written"`
 	Versions []string `json:"versions" description:"Those there are, from the easiest to the hardest; empty where there is one only"`
+	Unsafe   []string `json:"unsafe" description:"Those of them that ask somebody in the block for what they are spared while something hurts: they are not proposed"`
 }
 
 // Milestone is a mark on the road.
@@ -123,7 +124,7 @@ func (l Prepared) schedule(in Inputs) ScheduledBlock {
 	has, block := l.Block.Seconds(), l.Block
 	s := ScheduledBlock{
 		Block: block.ID, Kind: block.Kind, Title: l.title(), Effort: block.Effort, Pinned: block.Pinned,
-		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{},
+		SetUp: math.Min(l.changeOver(), has), Group: l.GroupSummary, People: []string{}, Comes: l.comes, Goes: l.goes, Stays: l.stays, Versions: []string{}, Unsafe: l.unsafe(),
 	}
 	s.Version, s.Versions = l.version, append(s.Versions, l.versions...)
 	if s.Stays == nil {

@@ -28,6 +28,21 @@ func (LimitOf) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (Part) Enum() []any {
+	return []any{Neck, Shoulder, Elbow, Wrist, Fingers, Back, Hip, Thigh, Knee, Calf, Ankle, Foot, Other}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (RunKind) Enum() []any {
 	return []any{ShortSprint, LongSprint, Line, Shuttle, Star}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (Side) Enum() []any {
+	return []any{LeftSide, RightSide, BothSides}
+}
+
+// Enum lists the values in the order in which they are offered.
+func (Strain) Enum() []any {
+	return []any{ServesAndOverheads, Backhands, WideRunning, Lunges, FullPace, Jumps}
 }

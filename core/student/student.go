@@ -88,7 +88,8 @@ type Profile struct {
 	Sport     court.Sport `json:"sport"`
 	Level     Level       `json:"level"`
 	Objective string      `json:"objective" maxLength:"200" description:"What they work towards"`
-	Hurts     string      `json:"hurts" maxLength:"200" description:"What hurts"`
+	Hurts     string      `json:"hurts" maxLength:"200" description:"What hurts, as free text of which it was not said yet what it is spared"`
+	Sore      []Sore      `json:"sore,omitempty" maxItems:"6" description:"What hurts, and what it is spared"`
 	Note      string      `json:"note" maxLength:"2000"`
 	Limit     *Limit      `json:"limit,omitempty"`
 	Watch     []string    `json:"watch,omitempty" maxItems:"2" description:"One or two faults to watch, from lesson to lesson"`
@@ -100,8 +101,14 @@ const longestFault = 60 // characters, so that it can be read on court
 // Watching is what to watch, in one line.
 func (p Profile) Watching() string { return strings.Join(p.Watch, "; ") }
 
-// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards, a birthday.
+// OnCourt is a profile without what a device does not need to run a lesson: notes, what hurts, what somebody works towards, a birthday. What they
+// are spared stays, without where or why.
 func (p Profile) OnCourt() Profile {
+	if rests := p.Rests(); len(rests) > 0 {
+		p.Sore = []Sore{{Part: Other, Rests: rests}}
+	} else {
+		p.Sore = nil
+	}
 	p.Note, p.Hurts, p.Objective, p.Born = "", "", "", ""
 	return p
 }
@@ -120,6 +127,7 @@ func (p Profile) Check() error {
 	if p.Level != "" && !slices.Contains(LevelsFor(p.Sport), p.Level) {
 		wrong.Add("level", "ball stages belong to tennis; choose a level for %s", p.Sport)
 	}
+	wrong.Under("", p.checkSore())
 	wrong.Under("", p.checkTimed())
 	return wrong.Err()
 }

@@ -18,6 +18,7 @@ import (
 	"hodometer/core/load"
 	"hodometer/core/rotation"
 	"hodometer/core/schedule"
+	"hodometer/core/student"
 )
 
 // Template is the shape of a lesson. It fills itself with drills for what its students should do next.
@@ -145,13 +146,16 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		return editing.Edited{}, invalid.Fields{{Path: "students", Message: fmt.Sprintf("%s is for %s, and most of these play %s", t.Name, t.Sport, sport)}}
 	}
 	in = in.Named()
-	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space}
+	c := chooser{in: in, needs: needs, sport: sport, library: library, space: d.Space, rests: rests(in.People)}
 	first, why := c.choose(nil)
 	other, alsoWhy := c.choose(first)
 	phrases := []string{}
 	d.Blocks = []lesson.Block{}
 	for i, s := range t.slots {
-		block := s.block.In(sport)
+		block, phrase := sparing(s.block.In(sport), in.People)
+		if phrase != "" {
+			phrases = append(phrases, phrase)
+		}
 		block.ID, block.Wanted = fresh[i], block.Minutes
 		chosen, reason := first, why
 		if s.pick == second {
@@ -159,7 +163,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		}
 		if s.pick != noDrill {
 			if chosen == nil {
-				phrases = append(phrases, fmt.Sprintf("There is no drill for %s in the library yet; a block of technique stands in its place.", sport))
+				phrases = append(phrases, fmt.Sprintf("There is no drill for %s in the library%s; a block of technique stands in its place.", sport, map[bool]string{true: " yet", false: " that asks for nothing they rest"}[len(c.rests) == 0]))
 				block.Kind, block.Title, block.Effort = lesson.Technique, "Technique", 3
 			} else {
 				block.Drill, block.Title, block.Effort = chosen.ID, chosen.Document.Name, chosen.Document.Effort
@@ -193,6 +197,7 @@ type chooser struct {
 	sport   court.Sport
 	library []library.Stored
 	space   load.Space
+	rests   []student.Strain // what anybody is spared
 }
 
 // choose returns the drill that serves the next steps of most students and is nearest to their level,
@@ -201,7 +206,7 @@ type chooser struct {
 func (c chooser) choose(but *library.Stored) (best *library.Stored, why string) {
 	top := math.Inf(-1)
 	for i, s := range c.library {
-		if s.Document.Sport != c.sport || but != nil && s.ID == but.ID {
+		if s.Document.Sport != c.sport || but != nil && s.ID == but.ID || !catalogue.Spares(s.Document, c.rests) {
 			continue
 		}
 		score, served := 0.0, []string{}

@@ -14,6 +14,7 @@ import (
 	"hodometer/core/finding"
 	"hodometer/core/library"
 	"hodometer/core/progress"
+	"hodometer/core/schedule"
 	"hodometer/core/student"
 	"hodometer/core/template"
 	"hodometer/internal/sample"
@@ -80,4 +81,44 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	require.Contains(t, filled.Sentences[0], "There is no drill for tennis")
 	_, ok = template.FindTemplate("none")
 	require.False(t, ok)
+}
+
+// Whatever one of a group is spared, no shape of a lesson asks them for it: not by its drills, not by its serving, not by what is called; nor does what is
+// proposed for them alone.
+func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
+	fresh := make([]string, 20)
+	for i := range fresh {
+		fresh[i] = fmt.Sprint("f", i)
+	}
+	for _, each := range court.Sport("").Enum() {
+		sport := each.(court.Sport)
+		for _, shape := range template.Templates() {
+			if shape.Sport != "" && shape.Sport != sport {
+				continue
+			}
+			for _, part := range []student.Part{student.Shoulder, student.Wrist, student.Knee, student.Ankle, student.Back} {
+				for _, all := range []bool{false, true} {
+					d, in := sample.Crowd(shape.MinPlayers)
+					in.Settings = coach.Default()
+					d.Blocks, d.Minutes = nil, shape.Minutes
+					for i := range in.People {
+						in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, student.Club, student.Adult
+						if i == 0 || all {
+							in.People[i].Profile.Sore = []student.Sore{{Part: part, Rests: part.Proposed()}}
+						}
+					}
+					filled, err := shape.Fill(t.Context(), d, nil, library.All(), fresh, in)
+					require.NoError(t, err)
+					for _, s := range library.All() {
+						in.Drills[s.ID] = s.Document
+					}
+					for _, l := range schedule.Prepare(filled.Document, in.Named()) {
+						for _, p := range l.People {
+							require.Empty(t, p.Profile.Spared(l.Asks(p)), "%s, %s, %s: %s asks %s %v", sport, shape.Name, part, l.Block.Title, p.Short, l.Block.Calls)
+						}
+					}
+				}
+			}
+		}
+	}
 }

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
+	"hodometer/core/student"
 	"hodometer/core/tally"
 )
 
@@ -43,6 +44,7 @@ type Counter struct {
 	Court    court.ID          `json:"court"`
 	Aim      *court.Shape      `json:"aim" description:"The target as this student sees it, to note where balls land; null where balls do not land in it"`
 	Zones    []court.Zone      `json:"zones" description:"Zones in which landings can be counted, row by row; none where there is no aim"`
+	Rests    string            `json:"rests" description:"What this student is spared while something hurts, in words; empty: nothing"`
 	Faults   []tally.Seen      `json:"faults" description:"What to watch in this student, and how often it was seen in this lesson"`
 	Face     *drill.Face       `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
 	Can      lesson.Adjustable `json:"can" description:"What can be changed in its drill on the spot"`
@@ -69,7 +71,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: playedAs(block, document), Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Rests: student.Joined(person.Profile.Rests()), Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {

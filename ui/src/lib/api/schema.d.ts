@@ -3138,6 +3138,8 @@ export interface components {
             attendance?: components["schemas"]["EditingAttendance"];
             /** @description Identifier of the block it is about */
             block?: string;
+            /** @description What is called in the block */
+            calls?: components["schemas"]["LessonCall"][];
             /**
              * Format: double
              * @description Of a drill that is changed while it is played: seconds of its block that are gone; what was counted so far stays what it was
@@ -3155,6 +3157,8 @@ export interface components {
             new?: components["schemas"]["LessonBlock"];
             /** @description Pinned; of a version: it is played in the minutes that there are */
             on?: boolean;
+            /** @description Who is in the block */
+            people?: string[];
             /**
              * Format: double
              * @description Of an adjustment: the targets so many times as large as they are
@@ -3170,7 +3174,7 @@ export interface components {
             variant?: components["schemas"]["LessonVariant"];
         };
         /** @enum {string} */
-        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "adjust" | "swap" | "on deck" | "attendance" | "hush" | "space";
+        EditingEditKind: "resize" | "turns" | "lines" | "pin" | "move" | "insert" | "add" | "remove" | "fit" | "booking" | "variant" | "version" | "adjust" | "swap" | "on deck" | "people" | "calls" | "attendance" | "hush" | "space";
         /** @enum {string} */
         EditingGoing: "longer" | "held" | "catch up" | "go on" | "go back" | "end";
         EditingTravel: {
@@ -5035,6 +5039,8 @@ export interface components {
             hand: components["schemas"]["StudentHand"];
             id: string;
             name: string;
+            /** @description What they are spared while something hurts, in words; empty: nothing */
+            rests: string;
             /** @description What to call them on court */
             short: string;
             /** @description Faults to watch */
@@ -5877,6 +5883,8 @@ export interface components {
              * @description Breaks and talks
              */
             rest: number;
+            /** @description What they are spared while something hurts, in words; empty: nothing */
+            rests: string;
             serves: number;
             /** @description What to call them on court */
             short: string;
@@ -5986,6 +5994,8 @@ export interface components {
             /** @description How its time came about */
             time: components["schemas"]["MetricDerivation"];
             title: string;
+            /** @description Those of them that ask somebody in the block for what they are spared while something hurts: they are not proposed */
+            unsafe: string[];
             /** @description Which version of its drill is played; none for the drill as it is written */
             version?: string;
             /** @description Those there are, from the easiest to the hardest; empty where there is one only */
@@ -6237,6 +6247,11 @@ export interface components {
             replies: string[];
             situations: components["schemas"]["Situated"][];
         };
+        SorePart: {
+            part: components["schemas"]["StudentPart"];
+            /** @description Common practice, no source; the coach changes it */
+            proposed: components["schemas"]["StudentStrain"][];
+        };
         SportWords: {
             /** @description What a student can stand on a rung of: the strokes, footwork and technique */
             ladders: components["schemas"]["FeedStroke"][];
@@ -6307,6 +6322,8 @@ export interface components {
             ladder: components["schemas"]["ProgressRung"][];
             /** @description That are behind the student, the lowest rung first */
             milestones: components["schemas"]["ProgressMilestone"][];
+            /** @description The student is spared it while something hurts: nothing is proposed */
+            rests: boolean;
             stroke: components["schemas"]["FeedStroke"];
         };
         StruckAt: {
@@ -6321,8 +6338,12 @@ export interface components {
         Student: {
             /** @description Out of the lists; can be brought back */
             archived: boolean;
+            /** @description All that hurts, in one line; empty: nothing */
+            hurts: string;
             id: string;
             profile: components["schemas"]["StudentProfile"];
+            /** @description What they are spared while it does, in words; empty: nothing */
+            rests: string;
             /** Format: int64 */
             revision: number;
         };
@@ -6340,6 +6361,8 @@ export interface components {
         };
         /** @enum {string} */
         StudentLimitOf: "overheads" | "serves" | "balls";
+        /** @enum {string} */
+        StudentPart: "neck" | "shoulder" | "elbow" | "wrist" | "hand" | "back" | "hip or groin" | "thigh" | "knee" | "calf" | "ankle" | "foot" | "somewhere else";
         StudentProfile: {
             age: components["schemas"]["StudentAgeBand"];
             backhand: components["schemas"]["StudentBackhand"];
@@ -6349,7 +6372,7 @@ export interface components {
              */
             born?: string;
             hand: components["schemas"]["StudentHand"];
-            /** @description What hurts */
+            /** @description What hurts, as free text of which it was not said yet what it is spared */
             hurts: string;
             level: components["schemas"]["StudentLevel"];
             limit?: components["schemas"]["StudentLimit"];
@@ -6357,6 +6380,8 @@ export interface components {
             note: string;
             /** @description What they work towards */
             objective: string;
+            /** @description What hurts, and what it is spared */
+            sore?: components["schemas"]["StudentSore"][];
             sport: components["schemas"]["CourtSport"];
             /** @description Runs against the clock */
             timed?: components["schemas"]["StudentTimedRun"][];
@@ -6365,6 +6390,23 @@ export interface components {
         };
         /** @enum {string} */
         StudentRunKind: "sprint of 10 m" | "sprint of 20 m" | "line: across the court and back" | "shuttle: net to end line, twice there and back" | "star: from the middle to each corner and back";
+        /** @enum {string} */
+        StudentSide: "left" | "right" | "both";
+        StudentSore: {
+            part: components["schemas"]["StudentPart"];
+            /** @description What it is spared, as the coach ticked it */
+            rests: components["schemas"]["StudentStrain"][];
+            side?: components["schemas"]["StudentSide"];
+            /**
+             * Format: date
+             * @description Since when, where that is known
+             */
+            since?: string;
+            /** @description In the coach’s words; private */
+            words: string;
+        };
+        /** @enum {string} */
+        StudentStrain: "serves and overheads" | "backhand" | "wide running" | "lunges" | "full pace" | "jumps";
         StudentTimedRun: {
             kind: components["schemas"]["StudentRunKind"];
             /** @description The day, as 2006-01-02 */
@@ -6757,6 +6799,8 @@ export interface components {
             party: string;
             /** @description How near to play it is */
             realism: components["schemas"]["DrillRealism"];
+            /** @description What this student is spared while something hurts, in words; empty: nothing */
+            rests: string;
             /** @description Who is on one count, in words; empty where each counts alone */
             shared: string;
             /** @description What to call them on court */
@@ -6943,15 +6987,20 @@ export interface components {
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];
             paces: components["schemas"]["FeedPace"][];
+            /** @description Parts of the body that can hurt, from head to foot */
+            parts: components["schemas"]["SorePart"][];
             /** @description How near to play, the farthest first */
             realisms: components["schemas"]["DrillRealism"][];
             /** @description Ways in which a group changes places */
             rotations: components["schemas"]["RotationKind"][];
             /** @description Of a ladder, lowest first */
             rungs: components["schemas"]["ProgressRung"][];
+            sides: components["schemas"]["StudentSide"][];
             sports: components["schemas"]["SportWords"][];
             /** @description What lengths a block comes in */
             steps: components["schemas"]["LessonLengthStep"][];
+            /** @description What a sore part can be spared */
+            strains: components["schemas"]["StudentStrain"][];
             /** @description What a column of a table of students can be about */
             tableFields: components["schemas"]["RosterField"][];
             /** @description Transformations of a pattern */

@@ -267,6 +267,9 @@
               1,
             )}.{/if}{:else}<strong>Met ✓</strong>{/if}
       </p>
+      {#if counter.rests}<p class="px-1 text-sm font-semibold">
+          {counter.short} rests {counter.rests}. Pain means stop.
+        </p>{/if}
       {#if counter.detail}<p class="px-1 text-sm">{counter.detail}</p>{/if}
       {#if counter.faults.length}
         <div class="faults" role="group" aria-label="Faults to watch in {counter.short}">

@@ -248,12 +248,13 @@ export class Run {
     return this.#do({ travel }, second, true)
   }
 
-  /** The versions of the drill that is on, from the easiest on, which of them is played, and the next one; empty for none. */
+  /** The versions of the drill that is on, from the easiest on, which of them is played, and the next one that may be proposed; empty for none. */
   get versions() {
     const { scheduled } = this
     const names = scheduled?.game ? [] : (scheduled?.versions ?? [])
     const at = names.indexOf(scheduled?.version ?? 'as written')
-    return { names, at, harder: names[at + 1] ?? '' }
+    const next = names[at + 1] ?? ''
+    return { names, at, harder: scheduled?.unsafe.includes(next) ? '' : next }
   }
 
   /** version has the block that is on play another version of its drill, in the minutes that there are. */

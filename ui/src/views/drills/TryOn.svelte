@@ -20,11 +20,12 @@
   const written = $derived(drill.level ?? 'club player')
 
   /** What is to be spared of whoever is chosen. */
-  const chosen = $derived(own.find((each) => each.id === bench.student)?.profile)
+  const chosen = $derived(own.find((each) => each.id === bench.student))
   const spare = $derived(
     [
       chosen?.hurts && `Hurts: ${chosen.hurts}.`,
-      chosen?.limit && `At most ${chosen.limit.max} ${chosen.limit.of} in a lesson.`,
+      chosen?.rests && `Rests ${chosen.rests}.`,
+      chosen?.profile.limit && `At most ${chosen.profile.limit.max} ${chosen.profile.limit.of} in a lesson.`,
     ]
       .filter(Boolean)
       .join(' '),

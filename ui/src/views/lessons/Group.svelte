@@ -30,11 +30,13 @@
 
   /** What is to be spared and watched of a student, by the name. */
   function sparing(id: string): string[] {
-    const profile = people.data?.find((each) => each.id === id)?.profile
-    if (!profile) return []
+    const student = people.data?.find((each) => each.id === id)
+    if (!student) return []
+    const { profile } = student
     const faults = profile.watch ?? []
     return [
-      profile.hurts ? `Hurts: ${profile.hurts}. Pain means stop.` : '',
+      student.hurts ? `Hurts: ${student.hurts}. Pain means stop.` : '',
+      student.rests ? `Rests ${student.rests}.` : '',
       profile.limit ? `At most ${profile.limit.max} ${profile.limit.of} in a lesson.` : '',
       faults.length ? `Watch: ${faults.join('; ')}.` : '',
     ].filter(Boolean)

@@ -4,6 +4,7 @@
   import NumberField from '../../lib/NumberField.svelte'
   import SelectField from '../../lib/SelectField.svelte'
   import TextField from '../../lib/TextField.svelte'
+  import Sore from './Sore.svelte'
 
   interface Props {
     profile: Profile
@@ -79,14 +80,6 @@
     error={errors.objective}
     onchange={(objective) => set({ objective })}
   />
-  <TextField
-    label="What hurts"
-    live
-    value={profile.hurts}
-    error={errors.hurts}
-    hint="Pain means stop. Hodometer is no medical advice."
-    onchange={(hurts) => set({ hurts })}
-  />
   <div class="grid grid-cols-2 gap-2">
     <SelectField
       label="Limit in a lesson"
@@ -111,6 +104,7 @@
       onchange={(text) => watch(i, text)}
     />
   {/each}
+  <Sore {profile} {errors} onchange={set} />
   <div class="sm:col-span-2">
     <TextField
       label="Note"

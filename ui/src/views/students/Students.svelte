@@ -145,8 +145,8 @@
                 <td>{student.profile.age}</td>
                 <td>{student.profile.hand}</td>
                 <td
-                  >{student.profile.objective}{#if student.profile.hurts}<p class="text-error">
-                      Hurts: {student.profile.hurts}
+                  >{student.profile.objective}{#if student.hurts}<p class="text-error">
+                      Hurts: {student.hurts}{student.rests ? ` (rests ${student.rests})` : ''}
                     </p>{/if}</td
                 >
                 <td class="text-right">
