@@ -106,6 +106,48 @@ func TestWhatWasCountedIsWhatWasPlayed(t *testing.T) {
 	require.Equal(t, 1, found)
 }
 
+// Worked by hand: 28 serves, counted as 8, 7, 7 and 6 at the four measures that follow one another, are 28 serves and 28 overheads of the 48 that were
+// planned. With a limit of 30 that is told from 24 on (8 of 10), and reached at 30.
+func TestCountedServesAreOverheads(t *testing.T) {
+	found := 0
+	for _, stored := range library.All() {
+		if stored.Document.Name != "Four Corners" {
+			continue
+		}
+		found++
+		k := kitOf(stored)
+		for i := range k.People {
+			k.People[i].Profile.Limit = &student.Limit{Of: student.Overheads, Max: 30}
+		}
+		k.Becomes(k.Document)
+		at := time.Date(2026, 3, 10, 16, 12, 0, 0, time.UTC)
+		count := func(measure, n int) underway.Courtside {
+			_, err := k.Do(t.Context(), underway.Act{ID: id(20 + measure), At: at, Tap: &underway.Tap{
+				Run: id(30 + measure), Block: id(3), Student: id(10), Measure: measure, Entry: tally.Entry{Kind: tally.Turn, Made: n - 2, Of: n, At: at},
+			}})
+			require.NoError(t, err)
+			view, err := k.View(t.Context(), at)
+			require.NoError(t, err)
+			return view
+		}
+		var view underway.Courtside
+		for i, n := range []int{8, 7, 7, 6} {
+			view = count(i+1, n)
+			require.Equal(t, i == 3, view.Counters[0].Near != nil, "from 24 on")
+		}
+		require.Equal(t, &underway.Near{Text: "28 of at most 30 overheads"}, view.Counters[0].Near)
+		all, err := closing.Everybody(t.Context(), k, view.Counters, k.Document, 1200)
+		require.NoError(t, err)
+		require.Equal(t, []int{28, 28, 28}, []int{all[0].Played.Balls, all[0].Played.Overheads, all[0].Played.Serves})
+		require.Equal(t, []int{48, 48}, []int{all[0].Planned.Overheads, all[0].Planned.Serves})
+		require.Contains(t, all[0].Said, "28 of 48 overheads")
+		for _, c := range view.Counters {
+			require.Equal(t, c.Student == id(10), c.Near != nil, "of the others nothing was counted")
+		}
+	}
+	require.Equal(t, 1, found)
+}
+
 func TestEachBlockIsSetAgainstThePlan(t *testing.T) {
 	block := func(n int, title string, minutes float64) lesson.Block {
 		return lesson.Block{ID: id(n), Title: title, Minutes: minutes}

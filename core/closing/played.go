@@ -12,6 +12,7 @@ import (
 	"hodometer/core/load"
 	"hodometer/core/schedule"
 	"hodometer/core/score"
+	"hodometer/core/student"
 	"hodometer/core/underway"
 	"hodometer/core/units"
 )
@@ -60,6 +61,10 @@ func Everybody(ctx context.Context, k underway.Kit, counters []underway.Counter,
 			}
 			p.Played.Add(block.ComesTo(person.ID, timetable.Blocks[n], in), share)
 		}
+		// What was counted is what was done.
+		p.Played.Balls = max(p.Played.Balls, underway.CountedOf(counters, person.ID, student.Balls))
+		p.Played.Overheads = max(p.Played.Overheads, underway.CountedOf(counters, person.ID, student.Overheads))
+		p.Played.Serves = max(p.Played.Serves, underway.CountedOf(counters, person.ID, student.Serves))
 		length := func(metres float64) string { return in.Settings.Units.Length(math.Round(metres)) }
 		p.Played.Ran = length(p.Played.Metres)
 		p.Said = p.say(length)
@@ -76,10 +81,10 @@ func put(ctx context.Context, d lesson.Document, in *schedule.Inputs) (schedule.
 	return schedule.Make(ctx, d, *in)
 }
 
-// counted is how much of what the blocks hold that are counted as one was counted of somebody, at the measure of which most was; not a number
-// where nothing was.
+// counted is how much of what the blocks hold that are counted as one was counted of somebody: at measures that follow one another and share the balls
+// at all of them, else at the measure of which most was; not a number where nothing was.
 func counted(person lesson.Person, under string, list []schedule.Prepared, t schedule.Timetable, counters []underway.Counter) float64 {
-	share := math.NaN()
+	share, balls, measures := math.NaN(), 0, []int{}
 	for _, c := range counters {
 		one := c.Unit == score.Ball || c.Unit == score.Sequence || c.Unit == score.Repetition || c.Unit == score.Rally
 		if c.Counted != under || c.Student != person.ID || c.Count.Balls == 0 || !one {
@@ -95,8 +100,13 @@ func counted(person lesson.Person, under string, list []schedule.Prepared, t sch
 				tries += load.Pool(mine, mine.Measures[k], t.Blocks[i].Load.Turns)
 			}
 		}
-		if tries > 0 && !(float64(c.Count.Balls)/float64(tries) <= share) {
-			share = float64(c.Count.Balls) / float64(tries)
+		n := c.Count.Balls
+		if c.Follows && !slices.Contains(measures, c.Measure) {
+			measures, balls = append(measures, c.Measure), balls+n
+			n = balls
+		}
+		if tries > 0 && !(float64(n)/float64(tries) <= share) {
+			share = float64(n) / float64(tries)
 		}
 	}
 	return share

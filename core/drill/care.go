@@ -34,11 +34,17 @@ func (d Document) Care() []string {
 	if d.Sport == court.Squash {
 		add("Eye protection on, always.")
 	}
-	if mentions(append(d.names(), d.Equipment...), []string{"medicine ball", "elastic", "resistance band"}) {
+	if mentions(append(d.names(), d.Equipment...), []string{"medicine ball", "elastic", " band", "bands"}) {
 		add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
 	}
 	if d.facesVolleyers() {
 		add("Whoever waits facing a volleyer stands to the side of the line of play, with eyes on the ball.")
+	}
+	for _, caution := range d.dangers() {
+		add(caution)
+	}
+	if d.nearWalls() {
+		add("Slow down before a wall, and no racket swings against it with somebody beside.")
 	}
 	if _, ok := d.Place(Obstacle); ok {
 		add("Obstacles give way when they are run into, and nobody backs up round them.")

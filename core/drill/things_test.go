@@ -104,6 +104,29 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 		{"a thing that is called a medicine ball", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Cone, Name: "Medicine ball", Mark: court.At(1, -3)})
 		}, "light for juniors"},
+		{"a band by any name", func(d *drill.Document) { d.Equipment = []string{"2 bands"} }, "under supervision"},
+		{"a partner at the net in the line of a feed", func(d *drill.Document) {
+			d.Places = slices.DeleteFunc(d.Places, func(p drill.Place) bool { return p.Kind == drill.Feeder })
+			d.Places = append(d.Places, drill.Place{Kind: drill.Feeder, Mark: court.At(2, 9)}, drill.Place{Kind: drill.Partner, Mark: court.At(2, -3)})
+			d.Pattern.Tasks[0].Landing = court.At(2, -9)
+		}, "partner at the net is in the line of a ball"},
+		{"a net player in the line of a reply", func(d *drill.Document) {
+			reply := court.At(-2, 9)
+			d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Reply = court.At(-2, -9), &reply
+			d.Places = append(d.Places, drill.Place{Kind: drill.OnDeck, Name: "Keeper", Mark: court.At(-2.3, 2)})
+		}, "Keeper at the net is in the line"},
+		{"runs that cross", func(d *drill.Document) {
+			d.Places = slices.DeleteFunc(d.Places, func(p drill.Place) bool { return p.Kind == drill.Start })
+			d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-3, -11)}, drill.Place{Kind: drill.Start, Mark: court.At(3, -11)})
+			d.Pattern.Tasks = d.Pattern.Tasks[:2]
+			d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Player = court.At(3, -5), 0
+			d.Pattern.Tasks[1].Landing, d.Pattern.Tasks[1].Player = court.At(-3, -5), 1
+		}, "ways of two players cross"},
+		{"a rope in the way", func(d *drill.Document) {
+			d.Pattern.Tasks[0].Landing = court.At(0, -6)
+			d.Places = append(d.Places, drill.Place{Kind: drill.Rope, Size: 8, Mark: court.At(0, -9)})
+		}, "rope lies in the way"},
+		{"a ball off a wall", func(d *drill.Document) { d.Pattern.Method = feed.OffWall }, "before a wall"},
 		{"an obstacle", func(d *drill.Document) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Size: 0.6, Mark: court.At(1, -3)})
 		}, "give way"},
@@ -120,6 +143,12 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 			require.True(t, slices.ContainsFunc(d.Care(), says), "%v", d.Care())
 		})
 	}
+	// Somebody beside the line, or behind it, is in nobody's way; neither are two whose ways are side by side.
+	beside := sample.Coin().Document.Clone()
+	beside.Places = append(beside.Places, drill.Place{Kind: drill.Partner, Mark: court.At(-5, -1)}, drill.Place{Kind: drill.OnDeck, Mark: court.At(5, -13)})
+	require.Empty(t, slices.DeleteFunc(beside.Care(), func(line string) bool {
+		return !strings.Contains(line, "in the line") && !strings.Contains(line, "cross")
+	}))
 	// A line behind the volleyer faces nobody.
 	d := sample.Coin().Document.Clone()
 	d.Pattern.Tasks[1].Stroke = feed.ForehandVolley

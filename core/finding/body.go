@@ -22,13 +22,19 @@ const (
 	longest      = 25.0 // minutes of work at five and more out of ten without a break
 	longestYoung = 20.0 // the same for players who grow
 	strenuous    = 5
-	hot          = 28.0 // degrees Celsius from which the breaks come sooner
 	veryHot      = 32.0
 	sooner       = 5.0 // minutes
 )
 
-// wantedWarmUp is how many minutes of warm-up a block of so much effort wants, to half a minute.
-func wantedWarmUp(effort int) float64 { return math.Round(2*(4+0.75*float64(effort))) / 2 }
+// wantedWarmUp is how many minutes of warm-up a block of so much effort wants, to half a minute, with what the air and the age of those who come ask for
+// and why.
+func wantedWarmUp(effort int, in schedule.Inputs) (minutes float64, why string) {
+	more, why := lesson.WarmUp(in.Settings.Air.Celsius, in.People)
+	if why != "" {
+		why = " (" + why + ")"
+	}
+	return math.Round(2*(4+0.75*float64(effort)))/2 + more, why
+}
 
 // warmUps holds the beginning of a lesson against its hardest block.
 func warmUps(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []Finding {
@@ -64,9 +70,10 @@ func warmUps(d lesson.Document, list []schedule.Prepared, in schedule.Inputs) []
 			top = max(top, l.Block.Effort)
 		}
 	}
-	block, wanted := list[hardest].Block, wantedWarmUp(list[hardest].Block.Effort)
+	block := list[hardest].Block
+	wanted, why := wantedWarmUp(block.Effort, in)
 	if body >= 0 && body < hardest && minutes < wanted-1e-6 {
-		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and %s min of warm-up come before it; %s min would suit.", block.Title, block.Effort, units.Decimal(minutes, 1), units.Decimal(wanted, 1)),
+		all = append(all, found(Warning, block, fmt.Sprintf("%s is %d out of 10, and %s min of warm-up come before it; %s min would suit%s.", block.Title, block.Effort, units.Decimal(minutes, 1), units.Decimal(wanted, 1), why),
 			Remedy{Label: fmt.Sprintf("Stretch %s to %s min", list[body].Block.Title, units.Decimal(roundHalf(list[body].Block.Minutes+wanted-minutes), 1)), Edit: editing.Edit{Kind: editing.Resize, Block: list[body].Block.ID, Minutes: roundHalf(list[body].Block.Minutes + wanted - minutes)}}))
 	}
 	if body >= 0 && body < hardest && top < block.Effort-softer {
@@ -143,7 +150,7 @@ func rests(list []schedule.Prepared, in schedule.Inputs) []Finding {
 	if young {
 		most = longestYoung
 	}
-	if degrees >= hot {
+	if degrees >= lesson.Hot {
 		most -= sooner
 	}
 	work, top := 0.0, 0
@@ -164,14 +171,14 @@ func rests(list []schedule.Prepared, in schedule.Inputs) []Finding {
 		work += l.Block.Minutes
 		top = max(top, l.Block.Effort)
 	}
-	if degrees >= veryHot || degrees >= hot && (young || old) {
+	if degrees >= veryHot || degrees >= lesson.Hot && (young || old) {
 		all = append(all, found(Warning, lesson.Block{}, fmt.Sprintf("%s °C: shade and water at every change, less effort, and the heat rules of your club and federation come first.", units.Decimal(degrees, 0))))
 	}
 	return all
 }
 
 func inHeat(degrees float64) string {
-	if degrees < hot {
+	if degrees < lesson.Hot {
 		return ""
 	}
 	return fmt.Sprintf(" at %s °C", units.Decimal(degrees, 0))

@@ -51,6 +51,13 @@ func sparing(b lesson.Block, people []lesson.Person) (lesson.Block, string) {
 		}
 	}
 	b.Calls = slices.Clone(b.Calls)
+	if b.Kind == lesson.Body && len(people) > 0 && !slices.ContainsFunc(people, func(p lesson.Person) bool { return p.Profile.Age != student.Sixty }) {
+		for i, call := range b.Calls {
+			if slices.Contains(student.Mentioned(call.Text), student.WideRunning) {
+				b.Calls[i].Text = "Three brisk walks, each a little quicker" // common practice for players of 60 and over
+			}
+		}
+	}
 	for i, call := range b.Calls {
 		names, others := resting(people, student.Mentioned(call.Text))
 		switch {

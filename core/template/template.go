@@ -156,6 +156,13 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		if phrase != "" {
 			phrases = append(phrases, phrase)
 		}
+		if more, why := lesson.WarmUp(in.Settings.Air.Celsius, in.People); block.Kind == lesson.Body && why != "" {
+			block.Minutes += more
+			for k := range block.Calls { // the last ones come at its end
+				block.Calls[k].Minute = min(block.Calls[k].Minute, block.Minutes-2)
+			}
+			phrases = append(phrases, fmt.Sprintf("%s: %s.", block.Title, why))
+		}
 		block.ID, block.Wanted = fresh[i], block.Minutes
 		chosen, reason := first, why
 		if s.pick == second {

@@ -122,3 +122,35 @@ func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 		}
 	}
 }
+
+// By hand: eight minutes of body warm-up are ten at 6 °C, six at 30 °C, and twelve at 6 °C with somebody of 60 and over; it is said, and the plan asks for
+// no more than the shape gives.
+func TestAWarmUpGoesByAirAndAge(t *testing.T) {
+	fresh := strings.Split("a b c d e f g h i j", " ")
+	hour, ok := template.FindTemplate("Private hour")
+	require.True(t, ok)
+	for _, c := range []struct {
+		celsius, minutes float64
+		age              student.AgeBand
+		says             string
+	}{
+		{20, 8, student.Adult, ""},
+		{6, 10, student.Adult, "2 min more in the cold (6 °C): common practice."},
+		{30, 6, student.Eleven, "2 min less in the heat (30 °C): common practice."},
+		{6, 12, student.Sixty, "4 min more in the cold (6 °C) and for players of 60 and over: common practice."},
+	} {
+		d, in := sample.Crowd(1)
+		in.Settings = coach.Default()
+		in.Settings.Air.Celsius = c.celsius
+		d.Blocks, d.Minutes = nil, 75
+		in.People[0].Profile.Sport, in.People[0].Profile.Level, in.People[0].Profile.Age = court.Tennis, student.Club, c.age
+		filled, err := hour.Fill(t.Context(), d, nil, library.All(), fresh, in)
+		require.NoError(t, err)
+		require.InDelta(t, c.minutes, filled.Document.Blocks[0].Wanted, 1e-9)
+		if c.says != "" {
+			require.Contains(t, strings.Join(filled.Sentences, " "), c.says)
+		}
+		quick := strings.Contains(fmt.Sprint(filled.Document.Blocks[0].Calls), "short runs")
+		require.Equal(t, c.age != student.Sixty, quick)
+	}
+}

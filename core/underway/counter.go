@@ -49,6 +49,9 @@ type Counter struct {
 	Face     *drill.Face       `json:"face" description:"The clock by which it is counted; null where it has none of its own"`
 	Can      lesson.Adjustable `json:"can" description:"What can be changed in its drill on the spot"`
 	Count    tally.Count       `json:"count"`
+	Sorts    []student.LimitOf `json:"sorts" description:"What can be limited, of which all its balls are"`
+	Follows  bool              `json:"follows" description:"The measures of its drill follow one another, and share its balls"`
+	Near     *Near             `json:"near" description:"How much of the student’s limit was counted in the lesson; null while that is far from it"`
 	Newest   *Newest           `json:"newest" description:"The newest count, faults aside; null where nothing is counted"`
 }
 
@@ -71,7 +74,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: playedAs(block, document), Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
 					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
-					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Rests: student.Joined(person.Profile.Rests()), Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
+					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Rests: student.Joined(person.Profile.Rests()), Sorts: sorts(mine, m), Follows: mine.Order.Follow(), Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
 				}
 				c.share(m.Who, person, there, group.Lines)
 				if aim, ok := mine.Aimed(m); ok && m.Counts.By != drill.ByMovement && (aim.Radius > 0 || len(aim.Corners) > 2) {
@@ -82,6 +85,14 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 				counters = append(counters, c)
 			}
 			counters[len(counters)-len(met)+mine.On(met)].On = true
+		}
+	}
+	for _, person := range in.People {
+		near := nearing(counters, person)
+		for i := range counters {
+			if counters[i].Student == person.ID {
+				counters[i].Near = near
+			}
 		}
 	}
 	return counters

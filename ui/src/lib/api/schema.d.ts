@@ -6782,6 +6782,8 @@ export interface components {
             face: null | components["schemas"]["DrillFace"];
             /** @description What to watch in this student, and how often it was seen in this lesson */
             faults: components["schemas"]["TallySeen"][];
+            /** @description The measures of its drill follow one another, and share its balls */
+            follows: boolean;
             goal: string;
             /** @description The same in words, with how many attempts are left; empty where that is not worked out */
             hope: string;
@@ -6791,6 +6793,8 @@ export interface components {
             misses: boolean;
             /** @description Of the student */
             name: string;
+            /** @description How much of the student’s limit was counted in the lesson; null while that is far from it */
+            near: null | components["schemas"]["UnderwayNear"];
             /** @description The newest count, faults aside; null where nothing is counted */
             newest: null | components["schemas"]["UnderwayNewest"];
             /** @description It is this measure's turn; of measures side by side it is the first */
@@ -6805,6 +6809,8 @@ export interface components {
             shared: string;
             /** @description What to call them on court */
             short: string;
+            /** @description What can be limited, of which all its balls are */
+            sorts: components["schemas"]["StudentLimitOf"][];
             /** @description How far along the goal is */
             standing: components["schemas"]["ScoreStanding"];
             student: string;
@@ -6870,6 +6876,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
             settings: components["schemas"]["CoachSettings"];
+        };
+        UnderwayNear: {
+            reached: boolean;
+            /** @description 24 of at most 30 overheads */
+            text: string;
         };
         UnderwayNewest: {
             /** Format: date-time */

@@ -270,6 +270,9 @@
       {#if counter.rests}<p class="px-1 text-sm font-semibold">
           {counter.short} rests {counter.rests}. Pain means stop.
         </p>{/if}
+      {#if counter.near}<p class="px-1 text-sm font-semibold" class:text-error={counter.near.reached}>
+          {counter.short}: {counter.near.text}{counter.near.reached ? '. Let it be enough' : ''}.
+        </p>{/if}
       {#if counter.detail}<p class="px-1 text-sm">{counter.detail}</p>{/if}
       {#if counter.faults.length}
         <div class="faults" role="group" aria-label="Faults to watch in {counter.short}">

@@ -18,7 +18,7 @@
   import Road from '../../road/Road.svelte'
   import Counting from './Counting.svelte'
   import { Run, type Device } from './courtside.svelte'
-  import { callsBetween, goalsMet, type Moment } from './aloud'
+  import { callsBetween, goalsMet, limitsNear, type Moment } from './aloud'
   import { Gear } from './gear.svelte'
   import GearJoin from './GearJoin.svelte'
   import GearStrip from './GearStrip.svelte'
@@ -148,7 +148,14 @@
     const { cue, roles, running } = run
     const block = over ? undefined : scheduled
     const left = (scheduled?.end ?? 0) - run.second
-    const now = { running, cue, roles, block, left, met: goalsMet(run.counters) }
+    const now = {
+      running,
+      cue,
+      roles,
+      block,
+      left,
+      met: new Map([...goalsMet(run.counters), ...limitsNear(run.counters)]),
+    }
     if (called) voice.call(callsBetween(called, now))
     called = now
   })

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { callsBetween, goalsMet, type Moment } from './aloud'
+import { callsBetween, goalsMet, limitsNear, type Moment } from './aloud'
 
 const moment = (change: Partial<Moment>): Moment => ({
   running: true,
@@ -82,4 +82,13 @@ test('a goal that is met is told once, also while the lesson is held', () => {
   expect(callsBetween(moment({ met }), moment({ met: later }))).toEqual([
     { text: 'Ada: goal met', sign: 'goal' },
   ])
+})
+
+test('a limit is told as it comes near, and again when it is reached', () => {
+  const at = (reached: boolean, text: string) => ({ student: 'n', short: 'Noor', near: { text, reached } })
+  const near = limitsNear([at(false, '24 of at most 30 overheads'), { ...at(false, ''), near: null }])
+  expect([...near.values()]).toEqual(['Noor: 24 of at most 30 overheads'])
+  const later = limitsNear([at(false, '25 of at most 30 overheads')])
+  expect([...later.keys()]).toEqual([...near.keys()])
+  expect([...limitsNear([at(true, '30 of at most 30 overheads')]).keys()]).not.toEqual([...near.keys()])
 })

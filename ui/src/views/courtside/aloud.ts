@@ -58,6 +58,14 @@ type Met = Pick<
   'counted' | 'measure' | 'standing' | 'shared' | 'short' | 'party' | 'student' | 'called'
 >
 
+/** limitsNear says of each student whose limit is near, or reached, how much of it was counted: each once. */
+export const limitsNear = (counters: readonly Pick<Counter, 'student' | 'short' | 'near'>[]) =>
+  new Map(
+    counters.flatMap(({ student, short, near }) =>
+      near ? [[`limit ${student} ${near.reached}`, `${short}: ${near.text}`]] : [],
+    ),
+  )
+
 /** goalsMet says of each counter whose goal is met who met it: once for those on one count. */
 export const goalsMet = (counters: readonly Met[]) =>
   new Map(
