@@ -66,7 +66,7 @@ func TestACodeLetsInOnce(t *testing.T) {
 	now := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)
 	rapid.Check(t, func(t *rapid.T) {
 		var p access.Pairing
-		require.False(t, p.Redeem("", now), "no code goes yet")
+		require.False(t, p.Pair("", "192.0.2.1", now), "no code goes yet")
 		code, until := p.Issue(now)
 		require.Len(t, code, 11)
 		require.Equal(t, now.Add(access.CodeLasts), until)
@@ -75,19 +75,19 @@ func TestACodeLetsInOnce(t *testing.T) {
 		}).Draw(t, "written")
 		wrong := rapid.IntRange(0, 12).Draw(t, "wrong")
 		for range wrong {
-			require.False(t, p.Redeem("22222-22222", now))
+			require.False(t, p.Pair("22222-22222", "192.0.2.1", now))
 		}
 		after := time.Duration(rapid.IntRange(0, 10).Draw(t, "after")) * time.Minute
-		require.Equal(t, wrong < 10 && after < access.CodeLasts, p.Redeem(written(code), now.Add(after)))
-		require.False(t, p.Redeem(code, now.Add(after)), "it is used up")
+		require.Equal(t, wrong < 10 && after < access.CodeLasts, p.Pair(written(code), "192.0.2.1", now.Add(after)))
+		require.False(t, p.Pair(code, "192.0.2.1", now.Add(after)), "it is used up")
 		_, open := p.Open(now)
-		require.False(t, open)
+		require.Equal(t, wrong >= 10 && after < access.CodeLasts, open, "others may use it still")
 
 		old, _ := p.Issue(now)
 		next, _ := p.Issue(now)
 		require.NotEqual(t, old, next)
-		require.False(t, p.Redeem(old, now), "a new one makes the one before void")
+		require.False(t, p.Pair(old, "192.0.2.1", now), "a new one makes the one before void")
 		p.Withdraw()
-		require.False(t, p.Redeem(next, now))
+		require.False(t, p.Pair(next, "192.0.2.1", now))
 	})
 }

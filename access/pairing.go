@@ -14,7 +14,8 @@ const (
 	letters    = "23456789ABCDEFGHJKMNPQRSTVWXYZ" // none that is taken for another one
 	codeLength = 10                               // 49 bits
 	CodeLasts  = 5 * time.Minute
-	mostTries  = 10 // wrong ones, then it is void
+	mostTries  = 10  // wrong ones of one address, which is heard no more until there is another code
+	mostWrong  = 500 // wrong ones in all, then it is void: a chance of one in 10^12 to have hit it
 )
 
 // Pairing holds the one code that lets a device in, once.
@@ -23,6 +24,7 @@ type Pairing struct {
 	hash    [sha256.Size]byte
 	expires time.Time
 	wrong   int
+	by      map[string]int // wrong ones by address
 	open    bool
 }
 
@@ -35,7 +37,7 @@ func (p *Pairing) Issue(now time.Time) (code string, until time.Time) {
 	code = string(raw[:codeLength/2]) + "-" + string(raw[codeLength/2:])
 	p.lock.Lock()
 	defer p.lock.Unlock()
-	p.hash, p.expires, p.wrong, p.open = hashOf(code), now.Add(CodeLasts), 0, true
+	p.hash, p.expires, p.wrong, p.by, p.open = hashOf(code), now.Add(CodeLasts), 0, map[string]int{}, true
 	return code, p.expires
 }
 
@@ -50,8 +52,9 @@ func letter() byte {
 	}
 }
 
-// Redeem says whether a code is the one that goes now, however it is written; then it is used up.
-func (p *Pairing) Redeem(code string, now time.Time) bool {
+// Pair says whether a code is the one that goes now, however it is written; then it is used up. Who types wrong ones is told apart by address, so that
+// nobody makes it void for others.
+func (p *Pairing) Pair(code, address string, now time.Time) bool {
 	p.lock.Lock()
 	defer p.lock.Unlock()
 	hash := hashOf(code)
@@ -59,9 +62,13 @@ func (p *Pairing) Redeem(code string, now time.Time) bool {
 		p.open = false
 		return false
 	}
+	if p.by[address] >= mostTries {
+		return false
+	}
 	if subtle.ConstantTimeCompare(hash[:], p.hash[:]) != 1 {
 		p.wrong++
-		p.open = p.wrong < mostTries
+		p.by[address]++
+		p.open = p.wrong < mostWrong
 		return false
 	}
 	p.open = false

@@ -2,6 +2,7 @@ package api
 
 import (
 	"bytes"
+	"cmp"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -62,12 +63,11 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	if err != nil {
 		return err
 	}
-	// Whether it is JSON at all comes first, and how deep it is nested: what follows goes as deep.
-	if err := json.Unmarshal(text, new(json.RawMessage)); err != nil {
-		return unreadable(err)
-	}
-	if wrong := unsound(text); wrong.Err() != nil {
-		return wrong
+	// How much is in it comes first: what follows costs as much.
+	if wrong, _, err := unsound(text); err != nil {
+		return err
+	} else if wrong.Err() != nil {
+		return cmp.Or(unreadableIn(text), wrong.Err())
 	}
 	var loose any
 	if err := json.Unmarshal(text, &loose); err != nil {
@@ -88,6 +88,14 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	return nil
 }
 
+// unreadableIn says why a text is no JSON; nil where it is.
+func unreadableIn(text []byte) error {
+	if err := json.Unmarshal(text, new(json.RawMessage)); err != nil {
+		return unreadable(err)
+	}
+	return nil
+}
+
 func unreadable(err error) error {
 	var wrongType *json.UnmarshalTypeError
 	if errors.As(err, &wrongType) {
@@ -96,19 +104,23 @@ func unreadable(err error) error {
 	return problem(http.StatusBadRequest, "This is not readable JSON.", invalid.Field{Path: "body", Message: err.Error()})
 }
 
-// describeAll lists what a schema found, a line for each field, in words.
+// describeAll lists what a schema found, a line for each field, in words: the first ones, by their paths.
 func describeAll(wrong *jsonschema.ValidationError) invalid.Fields {
+	const enough = 10 * mostTold // to put in order
 	var fields invalid.Fields
 	var walk func(e *jsonschema.ValidationError)
 	walk = func(e *jsonschema.ValidationError) {
-		path := strings.Join(e.InstanceLocation, ".")
+		if len(fields) >= enough {
+			return
+		}
+		path := clipped(strings.Join(e.InstanceLocation, "."))
 		switch k := e.ErrorKind.(type) {
 		case *kind.Required:
 			for _, missing := range k.Missing {
 				fields.Add(invalid.Join(path, missing), "this is needed")
 			}
 		case *kind.AdditionalProperties:
-			for _, unknown := range k.Properties {
+			for _, unknown := range k.Properties[:min(len(k.Properties), enough)] {
 				fields.Add(invalid.Join(path, unknown), "there is no such field")
 			}
 		default:
@@ -122,7 +134,7 @@ func describeAll(wrong *jsonschema.ValidationError) invalid.Fields {
 	}
 	walk(wrong)
 	slices.SortStableFunc(fields, func(a, b invalid.Field) int { return strings.Compare(a.Path, b.Path) })
-	return fields
+	return fields[:min(len(fields), mostTold)]
 }
 
 // describeViolation puts one finding of a schema into a coach's words.

@@ -2,7 +2,9 @@ package api_test
 
 import (
 	"encoding/json"
+	"fmt"
 	"net/http"
+	"runtime"
 	"strings"
 	"testing"
 
@@ -149,11 +151,67 @@ func TestUnsoundTextIsFoundWhereItStands(t *testing.T) {
 		`{"a":[1,{"b":0,"b":0}]}`:   "a.1.b",
 		`{"a":[0,-1e309]}`:          "a.1",
 	} {
-		found := api.Unsound([]byte(text))
+		found, _, _ := api.Unsound([]byte(text))
 		require.Len(t, found, 1, text)
 		require.Equal(t, path, found[0].Path, text)
 	}
 	for _, text := range []string{`{}`, `{"a":{"a":1},"b":[{"a":1},{"a":1}]}`, `"a"`, `[1,1]`, ``, `{"a"`, `{"a":1,`, `{1:2}`, `nonsense`} {
-		require.Empty(t, api.Unsound([]byte(text)), text)
+		found, _, err := api.Unsound([]byte(text))
+		require.NoError(t, err)
+		require.Empty(t, found, text)
+	}
+}
+
+// bombs are bodies that once cost seconds and gigabytes before they were refused, as large as a body may be.
+func bombs() map[string]string {
+	const size = 980_000
+	long := strings.Repeat("k", 60_000)
+	doubled := `"` + long + `":{` + strings.TrimSuffix(strings.Repeat(`"a":1,`, size/7-len(long)/6), ",") + `}`
+	fill := func(open, each, end string) string {
+		return open + strings.TrimSuffix(strings.Repeat(each, (size-len(open)-len(end))/len(each)), ",") + end
+	}
+	return map[string]string{
+		"long keys and many doubled ones":  "{" + doubled + "," + doubled + "}",
+		"many doubled ones":                fill("{", `"a":1,`, "}"),
+		"one key over a list":              `{"` + long + `":` + fill("[", "1e999,", "]") + "}",
+		"unknown keys":                     "{" + manyKeys(size) + "}",
+		"a list of what is no group":       fill(`{"acts":[`, "1,", "]}"),
+		"a list of empty groups":           fill(`{"acts":[`, "{},", "]}"),
+		"a list of lists":                  fill(`{"acts":[`, "[],", "]}"),
+		"one within the other":             strings.Repeat("[", size/2) + strings.Repeat("]", size/2),
+		"groups within the other":          strings.Repeat(`{"a":`, size/6) + "1" + strings.Repeat("}", size/6),
+		"groups at the depth that is read": fill(strings.Repeat(`{"`+strings.Repeat("n", 190)+`":`, 38)+"[", `"x",`, "]"+strings.Repeat("}", 38)),
+		"no end":                           fill("[", `{"a":[`, ""),
+		"a text without end":               `"` + strings.Repeat("x", size),
+		"numbers without end":              fill("[", strings.Repeat("9", 400)+",", "]"),
+	}
+}
+
+func manyKeys(size int) string {
+	var b strings.Builder
+	for i := 0; b.Len() < size-20; i++ {
+		fmt.Fprintf(&b, `"k%d":1,`, i)
+	}
+	return strings.TrimSuffix(b.String(), ",")
+}
+
+// No body costs more than 64 MB before it is refused, nor is looked at for longer than what is read at most, nor answered at length: from who is in, from
+// a stranger, in drills, lessons and acts.
+func TestABombIsRefusedForNextToNothing(t *testing.T) {
+	c := newClub(t)
+	for name, body := range bombs() {
+		_, steps, _ := api.Unsound([]byte(body))
+		require.LessOrEqual(t, steps, 100_001, name)
+		for _, to := range []string{"PUT /api/drills/" + newID(), "PUT /api/lessons/" + newID(), "POST /api/lessons/" + newID() + "/acts", "POST /api/entry"} {
+			method, path, _ := strings.Cut(to, " ")
+			var before, after runtime.MemStats
+			runtime.ReadMemStats(&before)
+			w := c.ask(method, path, body, "If-None-Match", "*")
+			runtime.ReadMemStats(&after)
+			require.GreaterOrEqual(t, w.Code, 400, "%s: %s", name, path)
+			require.Less(t, w.Code, 500, "%s: %s: %.200s", name, path, w.Body.String())
+			require.Less(t, w.Body.Len(), 20_000, "%s: %s", name, path)
+			require.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(64<<20), "%s: %s", name, path)
+		}
 	}
 }

@@ -172,6 +172,15 @@ func (s *server) readAs(ctx context.Context, from store.Calendar, same func(stor
 
 func (s *server) connectCalendar(ctx context.Context, address string) (CalendarRead, error) {
 	address = strings.TrimSpace(address)
+	if door(ctx) == networkDoor && calendar.OnThisMachine(address) {
+		all, err := s.store.Calendars(ctx)
+		if err != nil {
+			return CalendarRead{}, err
+		}
+		if !slices.ContainsFunc(all, func(c store.Calendar) bool { return c.Address == address }) {
+			return CalendarRead{}, invalid.Fields{{Path: "address", Message: "a calendar on the coach’s own machine is connected there"}}
+		}
+	}
 	text, err := calendar.Fetch(ctx, address)
 	if err != nil {
 		return CalendarRead{}, invalid.Fields{{Path: "address", Message: err.Error()}}

@@ -108,8 +108,8 @@ func (s *server) pair(ctx context.Context, _ None, body PairingAsked) (DoorState
 		return DoorState{}, err
 	}
 	now := s.now()
-	if !s.entrance.pairing.Redeem(body.Code, now) {
-		return DoorState{}, invalid.Fields{{Path: "code", Message: "this code does not go, or not any more: have a new one made on the coach’s machine"}}
+	if !s.entrance.pairing.Pair(body.Code, from(ctx), now) {
+		return DoorState{}, invalid.Fields{{Path: "code", Message: "this code is not valid, or not any more: have a new one made on the coach’s machine"}}
 	}
 	id, err := uuid.NewV7()
 	if err != nil {

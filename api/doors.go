@@ -3,13 +3,13 @@ package api
 import (
 	"context"
 	"errors"
+	"net"
 	"net/http"
 	"strings"
 	"time"
 
 	"github.com/alexedwards/scs/v2"
 	"github.com/labstack/echo/v5"
-	"golang.org/x/time/rate"
 
 	"hodometer/access"
 	"hodometer/store"
@@ -49,7 +49,7 @@ const (
 type entrance struct {
 	sessions map[doorKind]*scs.SessionManager
 	pairing  access.Pairing
-	tries    map[doorKind]*rate.Limiter // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
+	tries    map[doorKind]*access.Tries // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
 	network  *Network                   // nil where other devices are not served
 }
 
@@ -62,28 +62,28 @@ type Network struct {
 // What a session holds; instants in milliseconds.
 const (
 	sinceKey  = "since"  // when it began
+	numberKey = "number" // of the passphrase that it began with
 	seenKey   = "seen"   // the last sign of life
 	deviceKey = "device" // whose it is
 )
 
 func newEntrance(o Options) *entrance {
-	manager := func(lasts time.Duration, name string, secure bool) *scs.SessionManager {
+	manager := func(door doorKind, lasts time.Duration, name string, secure bool) *scs.SessionManager {
 		m := scs.New()
-		m.Store, m.Lifetime, m.HashTokenInStore = store.Sessions{Store: o.Store}, lasts, true
+		m.Store, m.Lifetime, m.HashTokenInStore = store.Sessions{Store: o.Store, Kind: string(door)}, lasts, true
 		m.Cookie.Name, m.Cookie.Secure, m.Cookie.SameSite = name, secure, http.SameSiteStrictMode
 		m.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
 			o.Log.Error("a session", "error", err)
 			w.Header().Del(echo.HeaderContentEncoding)
-			http.Error(w, "Something went wrong in Hodometer itself.", http.StatusInternalServerError)
+			refuse(w, http.StatusInternalServerError, "Something went wrong in Hodometer itself.")
 		}
 		return m
 	}
 	// Browsers keep the cookies of all ports of a machine together.
 	name := "hodometer" + o.Cookie
-	tries := func() *rate.Limiter { return rate.NewLimiter(rate.Every(6*time.Second), 10) }
 	return &entrance{
-		sessions: map[doorKind]*scs.SessionManager{machineDoor: manager(coachLasts, name, false), networkDoor: manager(deviceLasts, "__Host-"+name, true)},
-		tries:    map[doorKind]*rate.Limiter{machineDoor: tries(), networkDoor: tries()}, network: o.Network,
+		sessions: map[doorKind]*scs.SessionManager{machineDoor: manager(machineDoor, coachLasts, name, false), networkDoor: manager(networkDoor, deviceLasts, "__Host-"+name, true)},
+		tries:    map[doorKind]*access.Tries{machineDoor: {}, networkDoor: {}}, network: o.Network,
 	}
 }
 
@@ -91,14 +91,33 @@ func newEntrance(o Options) *entrance {
 func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
 	at := func(door doorKind) http.Handler {
 		entered := http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-			next.ServeHTTP(w, r.WithContext(context.WithValue(r.Context(), doorOf{}, door)))
+			ctx := context.WithValue(r.Context(), doorOf{}, door)
+			next.ServeHTTP(w, r.WithContext(context.WithValue(ctx, addressOf{}, address(r))))
 		})
 		return Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
 	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.Close(); s.works.close(); stop() }}
 }
 
-type doorOf struct{}
+type (
+	doorOf    struct{}
+	addressOf struct{}
+)
+
+// address is where a request came from.
+func address(r *http.Request) string {
+	host, _, err := net.SplitHostPort(r.RemoteAddr)
+	if err != nil {
+		return r.RemoteAddr
+	}
+	return host
+}
+
+// from is where the request of a context came from.
+func from(ctx context.Context) string {
+	at, _ := ctx.Value(addressOf{}).(string)
+	return at
+}
 
 // door is where a request came in.
 func door(ctx context.Context) doorKind {
@@ -125,6 +144,9 @@ func (s *server) admit(table []Route) echo.MiddlewareFunc {
 			}
 			ctx, right := c.Request().Context(), rights[c.Request().Method+" "+c.Path()]
 			if right == anybody {
+				// Who is not in has little to say.
+				r := c.Request()
+				r.Body = http.MaxBytesReader(c.Response(), r.Body, strangers)
 				return next(c)
 			}
 			if right == coachOnly && door(ctx) != machineDoor {
@@ -145,6 +167,15 @@ func (s *server) admit(table []Route) echo.MiddlewareFunc {
 	}
 }
 
+// stillIn refuses who was taken out while they waited.
+func (s *server) stillIn(ctx context.Context) error {
+	in, err := s.isIn(ctx)
+	if err == nil && !in {
+		err = problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
+	}
+	return err
+}
+
 // isIn says whether whoever asks is let in: at this machine without a passphrase everybody is.
 func (s *server) isIn(ctx context.Context) (bool, error) {
 	passphrase, err := s.store.Passphrase(ctx)
@@ -163,7 +194,7 @@ func (s *server) isIn(ctx context.Context) (bool, error) {
 	if !session.Exists(ctx, sinceKey) {
 		return false, nil
 	}
-	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || door(ctx) == machineDoor && since.Before(passphrase.Since) {
+	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || door(ctx) == machineDoor && session.GetInt64(ctx, numberKey) != passphrase.Number {
 		return false, session.Destroy(ctx)
 	}
 	id := session.GetString(ctx, deviceKey)
@@ -186,18 +217,23 @@ func (s *server) isIn(ctx context.Context) (bool, error) {
 // letIn begins a session, under a new token.
 func (s *server) letIn(ctx context.Context, device string) error {
 	session, now := s.session(ctx), s.now()
+	passphrase, err := s.store.Passphrase(ctx)
+	if err != nil {
+		return err
+	}
 	if err := session.RenewToken(ctx); err != nil {
 		return err
 	}
+	session.Put(ctx, numberKey, passphrase.Number)
 	session.Put(ctx, sinceKey, now.UnixMilli())
 	session.Put(ctx, seenKey, now.UnixMilli())
 	session.Put(ctx, deviceKey, device)
 	return nil
 }
 
-// try counts one try of a passphrase or a code at a door; too many are refused.
+// try counts one try of a passphrase or a code at a door, by where it comes from; too many are refused.
 func (s *server) try(ctx context.Context) error {
-	if !s.entrance.tries[door(ctx)].AllowN(s.now(), 1) {
+	if !s.entrance.tries[door(ctx)].Allow(from(ctx), s.now()) {
 		return problem(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
 	}
 	return nil

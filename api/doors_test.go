@@ -1,6 +1,7 @@
 package api_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"log/slog"
 	"net/http"
@@ -17,6 +18,7 @@ import (
 
 	"hodometer/access"
 	"hodometer/api"
+	"hodometer/equipment"
 	"hodometer/store"
 )
 
@@ -264,7 +266,7 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	read[api.DoorState](t, machine().ask("POST", "/api/entry", api.Entering{Passphrase: secret})) // the coach comes in all the same
 	c.now = c.now.Add(time.Minute)
 	late := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
-	require.Equal(t, "code", late.Fields[0].Path, "after ten wrong ones it is void")
+	require.Equal(t, "code", late.Fields[0].Path, "after ten wrong ones that address is heard no more")
 
 	code = read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	c.now = c.now.Add(access.CodeLasts)
@@ -295,9 +297,11 @@ func TestCookiesAreForNobodyElse(t *testing.T) {
 		require.Equal(t, "/", cookie.Path)
 		require.Empty(t, cookie.Domain)
 		require.GreaterOrEqual(t, len(cookie.Value), 43, "32 bytes of chance")
-		_, found, err := store.Sessions{Store: c.store}.FindCtx(t.Context(), cookie.Value)
-		require.NoError(t, err)
-		require.False(t, found, "the file has only a hash of it")
+		for _, kind := range []string{"machine", "network"} {
+			_, found, err := store.Sessions{Store: c.store, Kind: kind}.FindCtx(t.Context(), cookie.Value)
+			require.NoError(t, err)
+			require.False(t, found, "the file has only a hash of it")
+		}
 	}
 	require.NotContains(t, c.log.String(), secret)
 	require.NotContains(t, c.log.String(), code.Code)
@@ -327,6 +331,102 @@ func TestNothingIsToldToStrangers(t *testing.T) {
 	require.Empty(t, page.Header().Get("Server"))
 }
 
+// A device's token is no key to the machine's door, nor the coach's to the network's: one kind of session is never the other, also once it was taken out.
+func TestATokenOpensItsOwnDoorOnly(t *testing.T) {
+	machine, network, _ := house(t, true)
+	coach, phone := machine(), network()
+	coach.set("", secret)
+	paired(t, coach, phone, "my phone")
+	thief, turned := machine(), network()
+	thief.cookies["hodometer"] = phone.cookies["__Host-hodometer"]
+	turned.cookies["__Host-hodometer"] = coach.cookies["hodometer"]
+	for _, path := range []string{"/api/students", "/api/devices"} {
+		readProblem(t, thief.ask("GET", path, nil), http.StatusUnauthorized)
+	}
+	readProblem(t, turned.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
+	read[[]api.Student](t, phone.ask("GET", "/api/students", nil))
+	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
+	stolen := phone.cookies["__Host-hodometer"]
+	coach.ask("DELETE", "/api/devices/"+list[0].ID, nil)
+	thief.cookies["hodometer"] = stolen
+	readProblem(t, thief.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+}
+
+// The clock of the machine is set back by a year: the right passphrase lets in, and keeps in; changing it ends all other sessions.
+func TestAClockThatIsSetBackShutsNobodyOut(t *testing.T) {
+	machine, _, c := house(t, true)
+	coach, other := machine(), machine()
+	coach.set("", secret)
+	c.now = c.now.AddDate(-1, 0, 0)
+	read[api.DoorState](t, other.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	c.now = c.now.AddDate(0, 0, -1)
+	other.set(secret, "another good passphrase")
+	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	readProblem(t, coach.ask("GET", "/api/students", nil), http.StatusUnauthorized)
+}
+
+// A device that is taken out while it waits for what devices say hears nothing more.
+func TestWhoIsTakenOutHearsNothingMore(t *testing.T) {
+	machine, network, _ := house(t, true)
+	coach, phone := machine(), network()
+	coach.set("", secret)
+	paired(t, coach, phone, "my phone")
+	seq := read[equipment.Equipment](t, coach.ask("POST", "/api/equipment/machine/simulated", api.Simulating{})).Seq
+	waits := make(chan *httptest.ResponseRecorder)
+	go func() { waits <- phone.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", seq+100), nil) }()
+	time.Sleep(50 * time.Millisecond) // it may wait by now; either way it is told nothing
+	<-waits
+	go func() { waits <- phone.ask("GET", "/api/equipment/events?after=-1", nil) }()
+	time.Sleep(50 * time.Millisecond)
+	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
+	coach.ask("DELETE", "/api/devices/"+list[0].ID, nil)
+	coach.ask("DELETE", "/api/equipment/machine", nil)
+	readProblem(t, <-waits, http.StatusUnauthorized)
+}
+
+// What is private is for this page only, and whatever is refused, wherever, is refused as a problem.
+func TestEveryRefusalIsAProblem(t *testing.T) {
+	machine, network, _ := house(t, true)
+	machine().set("", secret)
+	for name, w := range map[string]*httptest.ResponseRecorder{
+		"not let in":          network().ask("GET", "/api/students", nil),
+		"a page of elsewhere": machine().ask("POST", "/api/entry", api.Entering{}, "Origin", "https://evil.example"),
+		"no such page":        network().ask("GET", "/api/nothing", nil),
+		"a long story":        network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: strings.Repeat("x", 5000)}),
+	} {
+		require.GreaterOrEqual(t, w.Code, 400, name)
+		require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"), name)
+		require.True(t, json.Valid(w.Body.Bytes()), name)
+	}
+	w := httptest.NewRecorder()
+	r := httptest.NewRequestWithContext(t.Context(), "GET", "http://evil.example/api/students", nil)
+	machine().door.ServeHTTP(w, r)
+	require.Equal(t, http.StatusMisdirectedRequest, w.Code)
+	require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"))
+	require.Equal(t, "same-origin", machine().ask("GET", "/api/door", nil).Header().Get("Cross-Origin-Resource-Policy"))
+}
+
+// Another device finds out nothing of the ports of the machine: it joins what is usual, or what was joined at the machine.
+func TestADeviceFindsNoPorts(t *testing.T) {
+	machine, network, _ := house(t, true)
+	coach, phone := machine(), network()
+	coach.set("", secret)
+	paired(t, coach, phone, "my phone")
+	open := httptest.NewServer(http.NotFoundHandler())
+	t.Cleanup(open.Close)
+	at := strings.TrimPrefix(open.URL, "http://")
+	told := map[string]bool{}
+	for _, address := range []string{at, "127.0.0.1:1"} {
+		told[readProblem(t, phone.ask("PUT", "/api/equipment/machine", api.Joining{Address: address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
+		told[readProblem(t, phone.ask("POST", "/api/calendars", api.CalendarAt{Address: "http://" + address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
+	}
+	require.Len(t, told, 2, "open and closed are the same")
+	require.Contains(t, readProblem(t, coach.ask("PUT", "/api/equipment/machine", api.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
+	require.Contains(t, readProblem(t, phone.ask("PUT", "/api/equipment/machine", api.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
+}
+
 func TestAPageFromElsewhereIsRefused(t *testing.T) {
 	machine, _, _ := house(t, false)
 	coach := machine()
@@ -342,7 +442,7 @@ func TestTheTestsThatShowItAreThere(t *testing.T) {
 	page, err := os.ReadFile("../docs/security.md")
 	require.NoError(t, err)
 	var tests strings.Builder
-	for _, folder := range []string{".", "../access", "../cmd/hodometer", "../store", "../handover", "../keeping"} {
+	for _, folder := range []string{".", "../access", "../calendar", "../cmd/hodometer", "../store", "../handover", "../keeping"} {
 		files, err := filepath.Glob(filepath.Join(folder, "*_test.go"))
 		require.NoError(t, err)
 		for _, file := range files {

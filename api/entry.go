@@ -3,13 +3,11 @@ package api
 import (
 	"context"
 	"net/http"
-	"time"
 
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
 	"hodometer/core/invalid"
-	"hodometer/store"
 )
 
 // Needs is what somebody has to do to be let in.
@@ -113,12 +111,12 @@ func (s *server) setPassphrase(ctx context.Context, _ None, body NewPassphrase) 
 	if err := s.isPassphrase(ctx, "old", body.Old); err != nil {
 		return DoorState{}, err
 	}
-	next := store.Passphrase{Since: s.now().Truncate(time.Millisecond)}
+	var next string
 	var err error
 	switch {
 	case body.New != "":
 		if err = access.CheckPassphrase("new", body.New); err == nil {
-			next.Hash, err = access.Hash(ctx, body.New)
+			next, err = access.Hash(ctx, body.New)
 		}
 	case s.entrance.network != nil:
 		err = invalid.Fields{{Path: "new", Message: "while other devices can be let in, a passphrase is needed"}}

@@ -77,7 +77,11 @@ func (s *server) equipmentRoutes() []Route {
 		route("POST", "/api/equipment/machine/watched", "watchMachine", "Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word", s.watchMachine),
 		route("POST", "/api/equipment/machine/told", "tellMachine", "Have the machine do something that throws nothing", s.tellMachine),
 		route("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ None) (equipment.SaidEvents, error) {
-			return s.gear.Events(ctx, p.After)
+			said, err := s.gear.Events(ctx, p.After)
+			if err != nil {
+				return said, err
+			}
+			return said, s.stillIn(ctx)
 		}).anew(),
 	}
 }
@@ -99,6 +103,12 @@ func toldWhy(e equipment.Equipment, err error, field string) (equipment.Equipmen
 func (s *server) join(ctx context.Context, p byKind, body Joining) (equipment.Equipment, error) {
 	if err := p.check(); err != nil {
 		return equipment.Equipment{}, err
+	}
+	switch {
+	case door(ctx) == machineDoor:
+		s.gear.Typed(body.Address)
+	case !s.gear.Known(body.Address):
+		return equipment.Equipment{}, invalid.Fields{{Path: "address", Message: "this address is joined at the coach’s own machine the first time"}}
 	}
 	e, err := s.gear.Join(ctx, p.Kind, body.Address, body.Lesson)
 	return toldWhy(e, err, "address")
@@ -175,13 +185,13 @@ func (s *server) machineKnows(ctx context.Context, id string) error {
 	if begun {
 		at = &clock
 	}
-	s.gear.Known(underway.On(id, record.Document, at, finished, s.now()))
+	s.gear.Follow(underway.On(id, record.Document, at, finished, s.now()))
 	return nil
 }
 
 // machineHears tells the machine what acts made of a lesson; at its end all that was joined for it is let go.
 func (s *server) machineHears(kit underway.Kit) {
-	s.gear.Known(underway.On(kit.ID, kit.Document, kit.Clock, kit.Finished, s.now()))
+	s.gear.Follow(underway.On(kit.ID, kit.Document, kit.Clock, kit.Finished, s.now()))
 	if kit.Finished {
 		s.gear.LeaveLesson(kit.ID)
 	}

@@ -1,6 +1,7 @@
 package api
 
 import (
+	"encoding/json"
 	"net"
 	"net/http"
 	"slices"
@@ -11,14 +12,30 @@ import (
 // under a name which is not this program's (a name that an attacker lets point here). A request may name
 // this machine, the very address that it came in at, or one of hosts.
 func Guard(next http.Handler, hosts []string) http.Handler {
-	protected := http.NewCrossOriginProtection().Handler(next)
+	protection := http.NewCrossOriginProtection()
+	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		refuse(w, http.StatusForbidden, "A page from elsewhere asked for this.")
+	}))
+	protected := protection.Handler(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if !ours(r, hosts) {
-			http.Error(w, "Hodometer does not answer under this name. Use its address, or start it with --host and the name.", http.StatusMisdirectedRequest)
+			refuse(w, http.StatusMisdirectedRequest, "Hodometer does not answer under this name. Use its address, or start it with --host and the name.")
 			return
 		}
 		protected.ServeHTTP(w, r)
 	})
+}
+
+// refuse answers with a problem before a request comes to the routes.
+func refuse(w http.ResponseWriter, status int, why string) {
+	text, err := json.Marshal(problem(status, why))
+	if err != nil {
+		text = nil // a problem is always JSON
+	}
+	w.Header().Set("Content-Type", problemType)
+	w.Header().Set("X-Content-Type-Options", "nosniff")
+	w.WriteHeader(status)
+	_, _ = w.Write(text)
 }
 
 // ours says whether a request names this machine, the address that it came in at, or one of hosts.

@@ -2,6 +2,7 @@ package api
 
 import (
 	"bytes"
+	"cmp"
 	"errors"
 	"strings"
 
@@ -100,8 +101,8 @@ func said(err error) []string {
 // document holds a document against the schema that the body of saving it has.
 func (b bodies) document(kind exchange.Kind, text []byte) error {
 	name := map[exchange.Kind]string{exchange.Drill: "saveDrill", exchange.Game: "saveGame", exchange.Lesson: "saveLesson", exchange.Ladder: laddersSchema}[kind]
-	if wrong := unsound(text); wrong.Err() != nil {
-		return wrong
+	if wrong, _, err := unsound(text); err != nil || wrong.Err() != nil {
+		return cmp.Or(err, wrong.Err())
 	}
 	loose, err := jsonschema.UnmarshalJSON(bytes.NewReader(text))
 	if err != nil {

@@ -39,6 +39,7 @@ func asProblem(err error) Problem {
 	var known Problem
 	var fields invalid.Fields
 	var coded echo.HTTPStatusCoder
+	var large *http.MaxBytesError
 	switch {
 	case errors.As(err, &known):
 		return known
@@ -56,6 +57,8 @@ func asProblem(err error) Problem {
 		return problem(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was saved.")
+	case errors.As(err, &large):
+		return problem(http.StatusRequestEntityTooLarge, "This is more than is read of somebody who is not let in.", invalid.Field{Path: "body", Message: "at most 4 kB"})
 	case errors.As(err, &coded):
 		return fromStatus(coded.StatusCode())
 	}

@@ -7,6 +7,7 @@ import (
 	"net"
 	"net/http"
 	"net/url"
+	"syscall"
 	"time"
 )
 
@@ -34,7 +35,17 @@ func loopback(host string) bool {
 	return host == "localhost" || ip != nil && ip.IsLoopback()
 }
 
-// Fetch reads a calendar at an address. Why it could not be is told in a coach's words.
+// OnThisMachine says whether an address names this machine itself.
+func OnThisMachine(address string) bool {
+	at, err := url.Parse(address)
+	return err == nil && loopback(at.Hostname())
+}
+
+// errElsewhere says that an address leads to somewhere else.
+var errElsewhere = errors.New("this address leads to another one: connect that")
+
+// Fetch reads a calendar at an address. Why it could not be is told in a coach's words. Nothing but the host and the port of the address is ever
+// spoken to: no redirection leads elsewhere, and no name leads to this machine.
 func Fetch(ctx context.Context, address string) ([]byte, error) {
 	if err := CheckAddress(address); err != nil {
 		return nil, err
@@ -45,14 +56,28 @@ func Fetch(ctx context.Context, address string) ([]byte, error) {
 	if err != nil {
 		return nil, errors.New("an address begins with https://")
 	}
-	client := http.Client{CheckRedirect: func(next *http.Request, via []*http.Request) error {
-		if len(via) > 3 {
-			return errors.New("too many redirections")
+	here := loopback(request.URL.Hostname())
+	dialer := net.Dialer{Timeout: fetchWithin, Control: func(_, to string, _ syscall.RawConn) error {
+		host, _, err := net.SplitHostPort(to)
+		if ip := net.ParseIP(host); err != nil || ip == nil || !here && (ip.IsLoopback() || ip.IsUnspecified()) {
+			return errElsewhere
 		}
-		return CheckAddress(next.URL.String())
+		return nil
 	}}
+	client := http.Client{
+		Transport: &http.Transport{DialContext: dialer.DialContext, DisableKeepAlives: true, TLSHandshakeTimeout: fetchWithin, ForceAttemptHTTP2: true},
+		CheckRedirect: func(next *http.Request, via []*http.Request) error {
+			if len(via) > 3 || next.URL.Host != request.URL.Host || next.URL.Scheme != request.URL.Scheme {
+				return errElsewhere
+			}
+			return nil
+		},
+	}
 	answer, err := client.Do(request)
-	if err != nil {
+	switch {
+	case errors.Is(err, errElsewhere):
+		return nil, errElsewhere
+	case err != nil:
 		return nil, errors.New("nothing answers at this address now")
 	}
 	defer func() { _ = answer.Body.Close() }()

@@ -71,6 +71,25 @@ type Hub struct {
 	more    chan struct{} // closed when something is said, and made anew
 	closed  chan struct{} // the program ends
 	began   time.Time
+	typed   map[string]bool // addresses that the coach typed at the machine
+}
+
+// Usual are the addresses at which devices listen unless the coach says otherwise.
+func Usual() []string { return []string{"127.0.0.1:7501", "127.0.0.1:7502"} }
+
+// Known says whether an address may be joined from another device: it is a usual one, or was typed at the machine. Others would tell which ports of the
+// machine are open.
+func (h *Hub) Known(address string) bool {
+	h.lock.Lock()
+	defer h.lock.Unlock()
+	return slices.Contains(Usual(), address) || h.typed[address]
+}
+
+// Typed notes that the coach typed an address at the machine.
+func (h *Hub) Typed(address string) {
+	h.lock.Lock()
+	defer h.lock.Unlock()
+	h.typed[address] = true
 }
 
 // joined is a device with its link.
@@ -83,7 +102,7 @@ type joined struct {
 
 // NewHub is a hub to which nothing is joined. It is closed by Close.
 func NewHub() *Hub {
-	h := &Hub{joined: map[Kind]*joined{}, station: &throwing.Station{}, more: make(chan struct{}), closed: make(chan struct{}), began: time.Now()}
+	h := &Hub{joined: map[Kind]*joined{}, typed: map[string]bool{}, station: &throwing.Station{}, more: make(chan struct{}), closed: make(chan struct{}), began: time.Now()}
 	go h.watch()
 	return h
 }
@@ -386,8 +405,8 @@ func (h *Hub) Watched(watcher string, on throwing.On, next string) Equipment {
 	return h.stands()
 }
 
-// Known takes in what the program's own clock of a lesson says is on.
-func (h *Hub) Known(on throwing.On) {
+// Follow takes in what the program's own clock of a lesson says is on.
+func (h *Hub) Follow(on throwing.On) {
 	h.lock.Lock()
 	defer h.lock.Unlock()
 	h.carryOut(h.station.Known(on, h.now()))

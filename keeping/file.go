@@ -153,11 +153,12 @@ func (c Copies) Restore(ctx context.Context, open *store.Store, from string, now
 	if err != nil {
 		return Restored{}, fmt.Errorf("%s cannot be restored: %w", from, err)
 	}
-	kept, err := c.make(ctx, open.CopyTo, now, BeforeRestore)
+	var kept Copy
+	err = open.RestoreFrom(ctx, from, func() (err error) {
+		kept, err = c.make(ctx, open.CopyTo, now, BeforeRestore)
+		return err
+	})
 	if err != nil {
-		return Restored{}, err
-	}
-	if err := open.RestoreFrom(ctx, from); err != nil {
 		return Restored{}, err
 	}
 	// Not before: it might take the one away that was to be restored.
@@ -189,6 +190,10 @@ func replace(ctx context.Context, data, from string) error {
 		return err
 	}
 	if err := copyFile(from, fresh); err != nil {
+		return err
+	}
+	// Who was let in by the damaged file is not known for sure: a new passphrase is asked for.
+	if err := store.WithAccessOf(ctx, fresh, ""); err != nil {
 		return err
 	}
 	for _, ending := range beside {

@@ -7,32 +7,24 @@ import (
 	"time"
 )
 
-// Passphrase is what is stored of the coach's passphrase, and since when it goes.
+// Passphrase is what is stored of the coach's passphrase, and which one it is.
 type Passphrase struct {
-	Hash  string // empty where none is set
-	Since time.Time
+	Hash   string // empty where none is set
+	Number int64  // one more each time it is set, changed or taken away
 }
 
 // Passphrase reads what is stored of the coach's passphrase.
 func (s *Store) Passphrase(ctx context.Context) (p Passphrase, err error) {
-	var since string
-	err = s.read.QueryRowContext(ctx, "SELECT hash, since FROM passphrase").Scan(&p.Hash, &since)
+	err = s.read.QueryRowContext(ctx, "SELECT hash, number FROM passphrase").Scan(&p.Hash, &p.Number)
 	if errors.Is(err, sql.ErrNoRows) {
-		return p, nil
-	}
-	if err == nil {
-		p.Since, err = readTime(since)
+		err = nil
 	}
 	return p, err
 }
 
-// SetPassphrase stores what is to be known of a passphrase; without a hash there is none any more.
-func (s *Store) SetPassphrase(ctx context.Context, p Passphrase) error {
-	if p.Hash == "" {
-		_, err := s.exec(ctx, "DELETE FROM passphrase")
-		return err
-	}
-	_, err := s.exec(ctx, "INSERT INTO passphrase (one, hash, since) VALUES (1, ?, ?) ON CONFLICT (one) DO UPDATE SET hash = excluded.hash, since = excluded.since", p.Hash, writeTime(p.Since))
+// SetPassphrase stores what is to be known of a passphrase; empty: there is none any more.
+func (s *Store) SetPassphrase(ctx context.Context, hash string) error {
+	_, err := s.exec(ctx, "INSERT INTO passphrase (one, hash, since, number) VALUES (1, ?, '', 1) ON CONFLICT (one) DO UPDATE SET hash = excluded.hash, number = number + 1", hash)
 	return err
 }
 
@@ -100,12 +92,17 @@ func (s *Store) SeeDevice(ctx context.Context, id string, at time.Time) error {
 	return err
 }
 
-// Sessions keeps sessions by the hash of their token. Like SeeDevice, they count as no writes.
-type Sessions struct{ *Store }
+// Sessions keeps sessions of a kind by the hash of their token: one kind is never taken for the other. Like SeeDevice, they count as no writes.
+type Sessions struct {
+	*Store
+	Kind string
+}
+
+func (s Sessions) key(hash string) string { return s.Kind + ":" + hash }
 
 // FindCtx is what is kept of a session that has not expired.
 func (s Sessions) FindCtx(ctx context.Context, hash string) (data []byte, found bool, err error) {
-	err = s.read.QueryRowContext(ctx, "SELECT data FROM session WHERE hash = ? AND expires > ?", hash, writeTime(time.Now())).Scan(&data)
+	err = s.read.QueryRowContext(ctx, "SELECT data FROM session WHERE hash = ? AND expires > ?", s.key(hash), writeTime(time.Now())).Scan(&data)
 	if errors.Is(err, sql.ErrNoRows) {
 		return nil, false, nil
 	}
@@ -118,13 +115,13 @@ func (s Sessions) CommitCtx(ctx context.Context, hash string, data []byte, expir
 	if err != nil {
 		return err
 	}
-	_, err = s.write.ExecContext(ctx, "INSERT INTO session (hash, data, expires) VALUES (?, ?, ?) ON CONFLICT (hash) DO UPDATE SET data = excluded.data, expires = excluded.expires", hash, data, writeTime(expires))
+	_, err = s.write.ExecContext(ctx, "INSERT INTO session (hash, data, expires) VALUES (?, ?, ?) ON CONFLICT (hash) DO UPDATE SET data = excluded.data, expires = excluded.expires", s.key(hash), data, writeTime(expires))
 	return err
 }
 
 // DeleteCtx forgets a session.
 func (s Sessions) DeleteCtx(ctx context.Context, hash string) error {
-	_, err := s.write.ExecContext(ctx, "DELETE FROM session WHERE hash = ?", hash)
+	_, err := s.write.ExecContext(ctx, "DELETE FROM session WHERE hash = ?", s.key(hash))
 	return err
 }
 

@@ -203,26 +203,83 @@ func settle(path string) error {
 	return errors.Join(file.Sync(), file.Close())
 }
 
-// RestoreFrom puts what is in a copy in the place of what is in the open file, all of it or nothing, and brings it up to date. The copy has to be
-// a sound one; see Examine.
-func (s *Store) RestoreFrom(ctx context.Context, path string) error {
+// accessTables say who is let in. What a copy says of that goes nowhere: who was taken out since stays out.
+var accessTables = []string{"passphrase", "device", "session", "feed"}
+
+// RestoreFrom puts what is in a copy in the place of what is in the open file, all of it or nothing, and up to date. The copy has to be a sound one; see
+// Examine. Who is let in stays as it is in the open file. Whoever wants to write meanwhile waits: what was answered before is in what is kept by keep,
+// what comes later is written to what was restored.
+func (s *Store) RestoreFrom(ctx context.Context, path string, keep func() error) (err error) {
 	defer s.writes.Add(1)
-	conn, err := s.write.Conn(ctx)
+	conn, err := s.write.Conn(ctx) // the only one
 	if err != nil {
 		return err
 	}
+	defer func() { err = errors.Join(err, conn.Close()) }()
+	if err := keep(); err != nil {
+		return err
+	}
+	folder, err := os.MkdirTemp(filepath.Dir(s.path), ".copy-")
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, os.RemoveAll(folder)) }()
+	prepared := filepath.Join(folder, "restored.db")
+	if err := CopyFile(ctx, path, prepared); err != nil {
+		return fmt.Errorf("restore %s: %w", path, err)
+	}
+	if err := WithAccessOf(ctx, prepared, s.path); err != nil {
+		return fmt.Errorf("restore %s: %w", path, err)
+	}
 	err = conn.Raw(func(driver any) error {
-		restoring, err := driver.(restorer).NewRestore(located(path, "mode=ro"))
+		restoring, err := driver.(restorer).NewRestore(located(prepared, "mode=ro"))
 		if err != nil {
 			return err
 		}
 		_, err = restoring.Step(-1)
 		return errors.Join(err, restoring.Finish())
 	})
-	if err = errors.Join(err, conn.Close()); err != nil {
+	if err != nil {
 		return fmt.Errorf("restore %s: %w", path, err)
 	}
-	return s.migrate(ctx)
+	return nil
+}
+
+// WithAccessOf brings a file up to date, and lets in who is let in by another file; empty: nobody, so that a new passphrase is asked for.
+func WithAccessOf(ctx context.Context, path, of string) (err error) {
+	open, err := Open(ctx, path, nil)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, open.Close()) }()
+	conn, err := open.write.Conn(ctx)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, conn.Close()) }()
+	if of != "" {
+		if _, err := conn.ExecContext(ctx, "ATTACH ? AS here", located(of, "mode=ro")); err != nil {
+			return err
+		}
+	}
+	for _, table := range accessTables {
+		if _, err := conn.ExecContext(ctx, "DELETE FROM main."+table); err != nil { //nolint:gosec // constants
+			return err
+		}
+		if of == "" {
+			continue
+		}
+		if _, err := conn.ExecContext(ctx, "INSERT INTO main."+table+" SELECT * FROM here."+table); err != nil { //nolint:gosec // constants
+			return err
+		}
+	}
+	if of != "" {
+		if _, err := conn.ExecContext(ctx, "DETACH here"); err != nil {
+			return err
+		}
+	}
+	_, err = conn.ExecContext(ctx, "PRAGMA wal_checkpoint(TRUNCATE)")
+	return err
 }
 
 // Settle has everything that was written in the file itself and nothing of what was erased beside it.

@@ -15,7 +15,6 @@ import (
 
 	"hodometer/access"
 	"hodometer/keeping"
-	"hodometer/store"
 )
 
 // passphraseCommand sets the coach's passphrase, or takes it away.
@@ -38,7 +37,7 @@ func passphrase(ctx context.Context, data string, none bool, in io.Reader, out i
 	if err != nil {
 		return err
 	}
-	next := store.Passphrase{Since: time.Now().Truncate(time.Millisecond)}
+	next := ""
 	if !none {
 		_, _ = fmt.Fprintf(out, "The new passphrase, at least %d characters: ", access.Shortest)
 		line, err := bufio.NewReader(io.LimitReader(in, 4*access.Longest)).ReadString('\n')
@@ -49,7 +48,7 @@ func passphrase(ctx context.Context, data string, none bool, in io.Reader, out i
 		if err := access.CheckPassphrase("passphrase", typed); err != nil {
 			return err
 		}
-		if next.Hash, err = access.Hash(ctx, typed); err != nil {
+		if next, err = access.Hash(ctx, typed); err != nil {
 			return err
 		}
 	}
