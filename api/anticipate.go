@@ -66,15 +66,15 @@ type AnglesAsked struct {
 	Places []StruckAt    `json:"places" minItems:"1" maxItems:"2"`
 	Pace   feed.Pace     `json:"pace"`
 	Spin   feed.SpinKind `json:"spin,omitempty"`
-	Over   float64       `json:"over" description:"Metres over the net at least"`
-	Inside float64       `json:"inside" description:"Metres inside the lines at least"`
+	Over   float64       `json:"over" minimum:"0" maximum:"10" description:"Metres over the net at least"`
+	Inside float64       `json:"inside" minimum:"0" maximum:"10" description:"Metres inside the lines at least"`
 }
 
 // StruckAt is a place from which a ball is struck.
 type StruckAt struct {
 	Name string      `json:"name" maxLength:"40"`
 	At   court.Point `json:"at"`
-	High float64     `json:"high" description:"Metres above the court"`
+	High float64     `json:"high" minimum:"-0.76" maximum:"5" description:"Metres above the court"`
 }
 
 // AnglesReckoned are the sectors, and what the second place changes.

@@ -132,7 +132,7 @@ func inTime(body Acts, now time.Time) []underway.Act {
 	}
 	acts := slices.Clone(body.Acts)
 	for i, act := range acts {
-		acts[i].At = act.At.Add(off)
+		acts[i].At = sane(act.At.Add(off), now)
 		if act.Tap != nil {
 			tap := *act.Tap
 			tap.Entry.At = tap.Entry.At.Add(off)
@@ -140,4 +140,12 @@ func inTime(body Acts, now time.Time) []underway.Act {
 		}
 	}
 	return acts
+}
+
+// sane is an instant at which something can have been done: one of a device that has lost its time is now, and nothing is done later than tomorrow.
+func sane(at, now time.Time) time.Time {
+	if at.After(now.AddDate(0, 0, 1)) || at.UTC().Year() < 2000 {
+		return now
+	}
+	return at
 }

@@ -64,7 +64,7 @@ type Coming struct {
 	Passed
 	ID       string `json:"id" maxLength:"40" description:"Empty: it gets one"`
 	As       As     `json:"as"`
-	Revision int64  `json:"revision,omitempty" minimum:"0" description:"Of the one that it comes instead of"`
+	Revision int64  `json:"revision,omitempty" minimum:"0" maximum:"9007199254740991" description:"Of the one that it comes instead of"`
 }
 
 // DocumentsComing are documents that come in together, and who the lessons among them are for.

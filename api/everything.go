@@ -15,6 +15,7 @@ import (
 
 	"hodometer/core/invalid"
 	"hodometer/handover"
+	"hodometer/internal/partial"
 )
 
 // Work is everything going out or coming in: it takes a while, and one is done at a time.
@@ -169,7 +170,7 @@ func sharing(set func(func(*Work))) handover.Progress {
 // exportAll writes everything into a file beside the data, where it waits to be taken.
 func (s *server) exportAll(ctx context.Context, set func(func(*Work))) error {
 	folder := filepath.Dir(s.keeper.Data)
-	file, err := os.CreateTemp(folder, ".export-*.zip")
+	file, err := partial.File(folder, partial.Export, ".zip")
 	if err != nil {
 		return err
 	}
@@ -210,7 +211,7 @@ type withTheirs struct {
 // importAll takes an export into a file beside the data, and begins to bring it in.
 func (s *server) importAll(_ context.Context, p withTheirs, body Stream) (Work, error) {
 	folder := filepath.Dir(s.keeper.Data)
-	file, err := os.CreateTemp(folder, ".import-*.zip")
+	file, err := partial.File(folder, partial.Import, ".zip")
 	if err != nil {
 		return Work{}, err
 	}

@@ -57,6 +57,10 @@ func asProblem(err error) Problem {
 		return problem(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was saved.")
+	case errors.Is(err, store.ErrMoved):
+		return problem(http.StatusServiceUnavailable, "The file that Hodometer runs with was moved or replaced meanwhile, so nothing is saved any more. Put it back, or stop Hodometer and start it again.")
+	case store.DiskSays(err) != "":
+		return problem(http.StatusInsufficientStorage, store.DiskSays(err)+" Nothing was saved; what was saved before is safe.")
 	case errors.As(err, &large):
 		return problem(http.StatusRequestEntityTooLarge, "This is more than is read of somebody who is not let in.", invalid.Field{Path: "body", Message: "at most 4 kB"})
 	case errors.As(err, &coded):

@@ -22,8 +22,8 @@ import (
 type GoalAsked struct {
 	Goal    score.Goal `json:"goal"`
 	Unit    score.Unit `json:"unit,omitempty" description:"What is tried; empty: what the goal counts"`
-	Rate    float64    `json:"rate" description:"Chance to make a ball, or to win a point"`
-	Partner float64    `json:"partner,omitempty" description:"The other player's, of a goal that two count together"`
+	Rate    float64    `json:"rate" minimum:"-100" maximum:"100" description:"Chance to make a ball, or to win a point"`
+	Partner float64    `json:"partner,omitempty" minimum:"-100" maximum:"100" description:"The other player's, of a goal that two count together"`
 	Clock   odds.Clock `json:"clock"`
 	Minutes float64    `json:"minutes,omitempty" minimum:"0" maximum:"180" description:"How likely within so many, and what would suit them"`
 	Length  int        `json:"length,omitempty" minimum:"0" maximum:"150" description:"Of points: about so many in all; 0: no fair score is looked for"`
@@ -47,8 +47,8 @@ type TargetAsked struct {
 	Back   float64       `json:"back" minimum:"0" maximum:"14" description:"Metres inside the far end of the court"`
 	Side   float64       `json:"side" minimum:"0" maximum:"10" description:"Metres inside the right sideline"`
 	Radius float64       `json:"radius" minimum:"0" maximum:"10"`
-	Errors float64       `json:"errors" description:"Share of balls out or in the net that is allowed"`
-	Hit    float64       `json:"hit" description:"Share of balls that is to hit the target"`
+	Errors float64       `json:"errors" minimum:"-100" maximum:"100" description:"Share of balls out or in the net that is allowed"`
+	Hit    float64       `json:"hit" minimum:"-100" maximum:"100" description:"Share of balls that is to hit the target"`
 }
 
 // TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
@@ -68,7 +68,7 @@ type RallyAsked struct {
 	Height  float64   `json:"height" minimum:"0" maximum:"12" description:"Metres over the net"`
 	Pace    feed.Pace `json:"pace" description:"The quickest they play"`
 	Volleys bool      `json:"volleys,omitempty" description:"Out of the air"`
-	Rate    float64   `json:"rate" description:"Chance to keep each ball in play"`
+	Rate    float64   `json:"rate" minimum:"-100" maximum:"100" description:"Chance to keep each ball in play"`
 	Seconds float64   `json:"seconds" minimum:"1" maximum:"3600"`
 	Wanted  int       `json:"wanted" minimum:"1" maximum:"1000" description:"Balls wanted in that time"`
 	Sets    int       `json:"sets" minimum:"1" maximum:"20" description:"Balls in one set"`

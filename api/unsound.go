@@ -22,7 +22,7 @@ const (
 
 // tooMuch is why a text is not read any further.
 func tooMuch(why string) error {
-	return problem(http.StatusRequestEntityTooLarge, "This is more than any document of Hodometer has in it: "+why+".", invalid.Field{Path: "body", Message: why})
+	return problem(http.StatusBadRequest, "This is more than any document of Hodometer has in it: "+why+".", invalid.Field{Path: "body", Message: why})
 }
 
 // unsound lists by their paths what one reader of a JSON text takes for something else than the next: names that stand twice in one object, of which some

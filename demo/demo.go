@@ -11,6 +11,7 @@ import (
 	"path/filepath"
 	"time"
 
+	"hodometer/internal/partial"
 	"hodometer/store"
 )
 
@@ -42,7 +43,7 @@ func Open(ctx context.Context, path string, now time.Time, years int) (*store.St
 
 // build makes the file beside its place and moves it there whole, so that no half demo is ever found.
 func build(ctx context.Context, path string, now time.Time, years int) error {
-	folder, err := os.MkdirTemp(filepath.Dir(path), ".demo-")
+	folder, err := partial.Folder(filepath.Dir(path), partial.Demo)
 	if err != nil {
 		return err
 	}

@@ -14,6 +14,7 @@ import (
 	"time"
 
 	"hodometer/core/invalid"
+	"hodometer/internal/partial"
 	"hodometer/store"
 )
 
@@ -53,7 +54,7 @@ func Bring(ctx context.Context, archive io.ReaderAt, size int64, into *store.Sto
 	if d.Hodometer.Export > exportFormat {
 		return Brought{}, invalid.Unreadable("it was made by a newer Hodometer (export of format %d; this one knows %d)", d.Hodometer.Export, exportFormat)
 	}
-	temporary, err := os.MkdirTemp(folder, ".import-")
+	temporary, err := partial.Folder(folder, partial.Import)
 	if err != nil {
 		return Brought{}, err
 	}

@@ -14,6 +14,7 @@ import (
 	"path/filepath"
 	"time"
 
+	"hodometer/internal/partial"
 	"hodometer/store"
 )
 
@@ -26,7 +27,7 @@ type Progress func(share float64)
 // Whole writes everything that is in a file as a .zip that a person can read, and that Bring brings in elsewhere. The file is only read, while others may
 // use it: what is written is as it was at one moment, for which folder has room. The same content gives the same bytes but for the time.
 func Whole(ctx context.Context, data, folder string, out io.Writer, at time.Time, progress Progress) (err error) {
-	temporary, err := os.MkdirTemp(folder, ".export-")
+	temporary, err := partial.Folder(folder, partial.Export)
 	if err != nil {
 		return err
 	}
@@ -173,7 +174,7 @@ func ExportFile(ctx context.Context, data, path string, at time.Time, progress P
 	if _, err := os.Lstat(path); err == nil {
 		return fmt.Errorf("%s: %w", path, os.ErrExist)
 	}
-	half, err := os.CreateTemp(filepath.Dir(path), ".export-*.zip")
+	half, err := partial.File(filepath.Dir(path), partial.Export, ".zip")
 	if err != nil {
 		return err
 	}

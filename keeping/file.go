@@ -15,6 +15,7 @@ import (
 	"strings"
 	"time"
 
+	"hodometer/internal/partial"
 	"hodometer/store"
 )
 
@@ -42,7 +43,7 @@ func (d *Damaged) Unwrap() error { return d.Err }
 // before the file is brought up to date.
 func Open(ctx context.Context, data string, now time.Time) (*store.Store, error) {
 	copies := For(data)
-	sweep(time.Now(), filepath.Dir(data), copies.Folder)
+	partial.Sweep(time.Now(), filepath.Dir(data), copies.Folder)
 	sound := func() error {
 		_, err := store.Examine(ctx, data, store.Quickly)
 		if errors.Is(err, store.ErrDamaged) {

@@ -14,6 +14,7 @@ import (
 	"time"
 	"unicode"
 
+	"hodometer/internal/partial"
 	"hodometer/store"
 )
 
@@ -73,12 +74,13 @@ func For(data string) Copies {
 
 func chosen(data string) string {
 	text, _ := os.ReadFile(note(data)) // without one, none is chosen
-	return strings.TrimSpace(string(text))
+	return strings.TrimRight(string(text), "\r\n")
 }
 
 // Choose has the copies of a data file made in a folder from now on; empty for the usual one. The folder is made where it is not there. It fails where
 // nothing can be written in it, and leaves the copies that there are where they are.
 func Choose(data, folder string) error {
+	folder = strings.TrimSpace(folder) // a blank behind it was typed by accident
 	if folder == "" {
 		if err := os.Remove(note(data)); err != nil && !errors.Is(err, fs.ErrNotExist) {
 			return err
@@ -91,7 +93,7 @@ func Choose(data, folder string) error {
 	if err := os.MkdirAll(folder, 0o700); err != nil {
 		return fmt.Errorf("the folder cannot be made: %w", err)
 	}
-	try, err := os.CreateTemp(folder, ".try-")
+	try, err := partial.File(folder, partial.Note, "")
 	if err != nil {
 		return fmt.Errorf("nothing can be written in this folder: %w", err)
 	}
@@ -103,7 +105,7 @@ func Choose(data, folder string) error {
 
 // writeWhole writes a small file so that it is there whole, or as it was.
 func writeWhole(path string, data []byte) error {
-	file, err := os.CreateTemp(filepath.Dir(path), ".half-")
+	file, err := partial.File(filepath.Dir(path), partial.Note, "")
 	if err != nil {
 		return err
 	}

@@ -3,6 +3,7 @@ package keeping
 import (
 	"context"
 	"log/slog"
+	"slices"
 	"sync"
 	"sync/atomic"
 	"time"
@@ -18,8 +19,10 @@ type Keeper struct {
 	Now   func() time.Time
 	Log   *slog.Logger
 
-	mu    sync.Mutex // one at a time
-	wrong atomic.Pointer[string]
+	mu        sync.Mutex    // one at a time
+	pause     time.Duration // after a copy that failed, and until when
+	notBefore time.Time
+	wrong     atomic.Pointer[string]
 }
 
 // Copies is where they are.
@@ -58,8 +61,12 @@ func (k *Keeper) Wrong() string {
 	return ""
 }
 
-// looking is how often the day is looked at.
-const looking = time.Minute
+// looking is how often the day is looked at, and how long it is waited after a copy that failed, longer each time.
+const (
+	looking      = time.Minute
+	firstPause   = 10 * time.Minute
+	longestPause = 6 * time.Hour
+)
 
 // Run makes a copy every day where it is to, until ctx ends: at once where there is none of today yet.
 func (k *Keeper) Run(ctx context.Context) {
@@ -82,10 +89,20 @@ func (k *Keeper) Run(ctx context.Context) {
 
 // today makes the copy of the day where there is none.
 func (k *Keeper) today(ctx context.Context) error {
+	now := k.Now()
 	list, err := k.Copies().own()
-	if err == nil && len(list) > 0 && list[0].At.Format(time.DateOnly) >= k.Now().Format(time.DateOnly) {
+	// One of a day to come is of a clock that once ran ahead: it is none of today.
+	if err == nil && slices.ContainsFunc(list, func(c Copy) bool { return c.At.Format(time.DateOnly) == now.Format(time.DateOnly) }) {
 		return nil
 	}
-	_, err = k.Make(ctx, Daily)
+	if now.Before(k.notBefore) && k.notBefore.Sub(now) <= longestPause {
+		return nil
+	}
+	if _, err = k.Make(ctx, Daily); err == nil || ctx.Err() != nil {
+		k.pause, k.notBefore = 0, time.Time{}
+		return err
+	}
+	k.pause = min(max(2*k.pause, firstPause), longestPause)
+	k.notBefore = now.Add(k.pause)
 	return err
 }

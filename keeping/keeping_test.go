@@ -307,21 +307,89 @@ func TestAFileThatIsAsItWasLeftIsNotLookedAt(t *testing.T) {
 	require.ErrorAs(t, err, new(*keeping.Damaged), "it cannot even be opened")
 }
 
-// What a program that was killed left half made is swept away at the next start, a day later; nothing else is.
+// What a program that runs no more left half made is swept away at the next start; nothing else is, however it is called and however old, and nothing that
+// is put into a folder of ours.
 func TestWhatIsHalfMadeIsSweptAway(t *testing.T) {
 	folder := t.TempDir()
 	data := filepath.Join(folder, "club.db")
 	open(t, data)
-	long := time.Now().Add(-25 * time.Hour)
-	for name, old := range map[string]bool{".import-1": true, ".export-2.zip": true, ".copy-3": false, "notes.txt": true, ".profile": true} {
-		require.NoError(t, os.WriteFile(filepath.Join(folder, name), nil, 0o600))
-		if old {
-			require.NoError(t, os.Chtimes(filepath.Join(folder, name), long, long))
+	const gone = "999999999" // no process has such a number
+	there := map[string]bool{
+		".hodometer-partial-copy-" + gone + "-1/half.db": false, ".hodometer-partial-import-" + gone + "-2.zip": false, ".hodometer-partial-export-" + gone + "-3/moment.db-wal": false,
+		".hodometer-partial-copy-" + fmt.Sprint(os.Getppid()) + "-4/half.db": true, // of a program that runs
+		".hodometer-partial-copy-" + gone + "-5/holiday.jpg":                 true, ".import-1": true, ".export-2/photos/one.jpg": true, ".copy-3": true, ".half-4": true, ".try-5": true,
+		".hodometer-partial-": true, ".hodometer-partial-copy-x": true, "notes.txt": true, "club.db": true,
+	}
+	long := time.Now().AddDate(-1, 0, 0)
+	for name := range there {
+		path := filepath.Join(folder, name)
+		require.NoError(t, os.MkdirAll(filepath.Dir(path), 0o700))
+		if name != "club.db" {
+			require.NoError(t, os.WriteFile(path, []byte("x"), 0o600))
+		}
+		if !strings.Contains(name, fmt.Sprint(os.Getppid())) && name != "club.db" {
+			require.NoError(t, os.Chtimes(path, long, long))
 		}
 	}
 	open(t, data)
-	for name, there := range map[string]bool{".import-1": false, ".export-2.zip": false, ".copy-3": true, "notes.txt": true, ".profile": true, "club.db": true} {
+	for name, stays := range there {
 		_, err := os.Stat(filepath.Join(folder, name))
-		require.Equal(t, there, err == nil, name)
+		require.Equal(t, stays, err == nil, name)
 	}
+}
+
+// Copies are made again after a clock that ran ahead was put right, and one that fails is not tried in full every minute.
+func TestCopiesGoOnAfterAClockRanAhead(t *testing.T) {
+	folder := t.TempDir()
+	data := filepath.Join(folder, "club.db")
+	s := open(t, data)
+	now := noon.AddDate(3, 0, 0)
+	k := &keeping.Keeper{Data: data, Daily: true, Store: s, Now: func() time.Time { return now }, Log: slog.New(slog.NewTextHandler(io.Discard, nil))}
+	require.NoError(t, keeping.Today(k, t.Context()))
+	now = noon
+	require.NoError(t, keeping.Today(k, t.Context()))
+	names, err := filepath.Glob(filepath.Join(folder, "copies", "*"+noon.Format("2006-01-02")+"*"))
+	require.NoError(t, err)
+	require.Len(t, names, 1)
+
+	now = noon.AddDate(0, 0, 1)
+	require.NoError(t, os.RemoveAll(filepath.Join(folder, "copies")))
+	require.NoError(t, os.WriteFile(filepath.Join(folder, "copies"), nil, 0o600)) // nothing can be made there
+	failed := 0
+	for range 24 * 60 {
+		if keeping.Today(k, t.Context()) != nil {
+			failed++
+		}
+		now = now.Add(time.Minute)
+	}
+	require.Greater(t, failed, 3)
+	require.Less(t, failed, 12)
+}
+
+// One program runs with a file; another one is told, and has it once the first has ended.
+func TestAFileIsOfOneProgram(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "club.db")
+	release, err := keeping.Claim(data)
+	require.NoError(t, err)
+	_, err = keeping.Claim(data)
+	require.ErrorIs(t, err, keeping.ErrRuns)
+	_, err = keeping.Claim(data + "2")
+	require.NoError(t, err)
+	release()
+	release, err = keeping.Claim(data)
+	require.NoError(t, err)
+	release()
+}
+
+// A blank behind the name of a folder was typed by accident: copies are made in the folder that is meant.
+func TestAFolderWithABlankBehindIt(t *testing.T) {
+	folder := t.TempDir()
+	data := filepath.Join(folder, "club.db")
+	s := open(t, data)
+	require.NoError(t, keeping.Choose(data, filepath.Join(folder, "stick")+" "))
+	_, err := keeping.For(data).Make(t.Context(), s.CopyTo, noon, keeping.OnDemand)
+	require.NoError(t, err)
+	list, err := os.ReadDir(filepath.Join(folder, "stick"))
+	require.NoError(t, err)
+	require.Len(t, list, 1)
 }

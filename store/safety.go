@@ -1,16 +1,21 @@
 package store
 
 import (
+	"bytes"
 	"context"
 	"database/sql"
 	"errors"
 	"fmt"
+	"hodometer/internal/partial"
+	"io"
 	"io/fs"
 	"os"
 	"path/filepath"
 	"slices"
+	"strings"
 
 	"modernc.org/sqlite"
+	sqlite3 "modernc.org/sqlite/lib"
 )
 
 // What is wrong with a file that cannot be used as it is.
@@ -18,6 +23,8 @@ var (
 	ErrDamaged = errors.New("the file is damaged")
 	ErrNewer   = errors.New("the file was written by a newer Hodometer")
 	ErrForeign = errors.New("the file is no file of Hodometer")
+	ErrAccess  = errors.New("the file cannot be read or written where it is")
+	ErrMoved   = errors.New("the file was moved or replaced while Hodometer runs")
 )
 
 // Health is what is known of a file that was looked at, and is sound.
@@ -39,8 +46,12 @@ const (
 // Examine looks at a file without writing to it. Its error wraps ErrDamaged, ErrNewer or ErrForeign where the file cannot be used, and
 // fs.ErrNotExist where there is none.
 func Examine(ctx context.Context, path, how string) (h Health, err error) {
-	if _, err := os.Stat(path); err != nil {
+	info, err := os.Stat(path)
+	switch {
+	case err != nil:
 		return h, err
+	case !info.Mode().IsRegular():
+		return h, fmt.Errorf("%w: it is no file", ErrAccess)
 	}
 	db, err := onlyRead(path)
 	if err != nil {
@@ -52,7 +63,7 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 	case ctx.Err() != nil:
 		return h, ctx.Err()
 	case err != nil:
-		return h, fmt.Errorf("%w: %w", ErrDamaged, err)
+		return h, fmt.Errorf("%w: %w", whyUnusable(path, err), err)
 	case !slices.Equal(found, []string{"ok"}):
 		return h, fmt.Errorf("%w: %s", ErrDamaged, found[0])
 	}
@@ -61,6 +72,9 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 			var row, parent, index any
 			return table, rows.Scan(&table, &row, &parent, &index)
 		}, "PRAGMA foreign_key_check")
+		if ctx.Err() != nil {
+			return h, ctx.Err()
+		}
 		if err != nil || len(strays) > 0 {
 			return h, errors.Join(err, fmt.Errorf("%w: something in it belongs to nothing (%s)", ErrDamaged, slices.Compact(strays)))
 		}
@@ -74,13 +88,52 @@ func Examine(ctx context.Context, path, how string) (h Health, err error) {
 	return h, ctx.Err()
 }
 
-// onlyRead opens a file without ever writing to it.
-func onlyRead(path string) (*sql.DB, error) {
-	db, err := sql.Open("sqlite", located(path, "mode=ro&_pragma=busy_timeout(5000)"))
-	if err == nil {
-		db.SetMaxOpenConns(1)
+// whyUnusable tells apart what is the matter with a file that SQLite does not read: it is somewhere where it cannot be read, it never was a file of
+// Hodometer, or it is damaged.
+func whyUnusable(path string, err error) error {
+	var known *sqlite.Error
+	if !errors.As(err, &known) {
+		return ErrDamaged
 	}
-	return db, err
+	switch known.Code() & 0xff {
+	case sqlite3.SQLITE_CANTOPEN, sqlite3.SQLITE_PERM, sqlite3.SQLITE_READONLY, sqlite3.SQLITE_AUTH, sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED:
+		return ErrAccess
+	case sqlite3.SQLITE_NOTADB:
+		if !wasOurs(path) {
+			return ErrForeign
+		}
+	}
+	return ErrDamaged
+}
+
+// wasOurs says whether the beginning of a file, spoilt or not, has in it what every file of Hodometer begins with.
+func wasOurs(path string) bool {
+	file, err := os.Open(path) //nolint:gosec // the coach's own choice
+	if err != nil {
+		return false
+	}
+	defer func() { _ = file.Close() }()
+	begins := make([]byte, 256<<10)
+	n, _ := io.ReadFull(file, begins) // a short file is looked at whole
+	return bytes.Contains(begins[:n], []byte("goose_db_version"))
+}
+
+// onlyRead opens a file without ever writing to it, also where nothing can be written beside it.
+func onlyRead(path string) (*sql.DB, error) {
+	query := "mode=ro&_pragma=busy_timeout(5000)"
+	for {
+		db, err := sql.Open("sqlite", located(path, query))
+		if err != nil {
+			return nil, err
+		}
+		db.SetMaxOpenConns(1)
+		_, err = db.Exec("PRAGMA schema_version")
+		if _, beside := os.Stat(path + "-wal"); err == nil || !errors.Is(whyUnusable(path, err), ErrAccess) || beside == nil || strings.Contains(query, "immutable") {
+			return db, nil // what is wrong is told by whoever reads it
+		}
+		_ = db.Close()
+		query += "&immutable=1" // a disk that is only read: nothing is written to the file meanwhile
+	}
 }
 
 // formatAt is how far the history of the file at a path is; 0 where there is none, or an empty one.
@@ -143,11 +196,10 @@ func InUse(ctx context.Context, path string) (bool, error) {
 	// Nobody gets a file for themselves that somebody else has open.
 	_, err = db.ExecContext(ctx, "BEGIN EXCLUSIVE; COMMIT")
 	var known *sqlite.Error
-	const busy = 5
 	if errors.As(err, &known) {
 		err = nil // whatever else is wrong with it is told by those who read it
 	}
-	return known != nil && known.Code()&0xff == busy, errors.Join(err, db.Close())
+	return known != nil && known.Code()&0xff == sqlite3.SQLITE_BUSY, errors.Join(err, db.Close())
 }
 
 func copyTo(ctx context.Context, from, path string) (err error) {
@@ -159,7 +211,7 @@ func copyTo(ctx context.Context, from, path string) (err error) {
 	if _, err := os.Lstat(path); err == nil {
 		return fmt.Errorf("%s: %w", path, fs.ErrExist)
 	}
-	folder, err := os.MkdirTemp(filepath.Dir(path), ".copy-")
+	folder, err := partial.Folder(filepath.Dir(path), partial.Copy)
 	if err != nil {
 		return err
 	}
@@ -219,7 +271,7 @@ func (s *Store) RestoreFrom(ctx context.Context, path string, keep func() error)
 	if err := keep(); err != nil {
 		return err
 	}
-	folder, err := os.MkdirTemp(filepath.Dir(s.path), ".copy-")
+	folder, err := partial.Folder(filepath.Dir(s.path), partial.Copy)
 	if err != nil {
 		return err
 	}
@@ -286,4 +338,35 @@ func WithAccessOf(ctx context.Context, path, of string) (err error) {
 func (s *Store) Settle(ctx context.Context) error {
 	_, err := s.write.ExecContext(ctx, "PRAGMA wal_checkpoint(TRUNCATE)")
 	return err
+}
+
+// isThere fails where the file at the path is another one than the one that is open: what is written now would be gone with the old one.
+func (s *Store) isThere() error {
+	if s.opened == nil {
+		return nil // it was not to be seen when it was opened
+	}
+	now, err := os.Stat(s.path)
+	if err != nil || !os.SameFile(now, s.opened) {
+		return fmt.Errorf("%s: %w", s.path, ErrMoved)
+	}
+	return nil
+}
+
+// DiskSays puts into words what a disk does not do, so that a coach can see to it; empty for all else.
+func DiskSays(err error) string {
+	var known *sqlite.Error
+	if !errors.As(err, &known) {
+		return ""
+	}
+	switch known.Code() & 0xff {
+	case sqlite3.SQLITE_FULL:
+		return "The disk is full: make room on it."
+	case sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED:
+		return "Another program has the file locked: close it, or wait a moment."
+	case sqlite3.SQLITE_READONLY, sqlite3.SQLITE_CANTOPEN, sqlite3.SQLITE_PERM:
+		return "The file, or its folder, can only be read: see who may write there."
+	case sqlite3.SQLITE_IOERR:
+		return "The disk could not be read or written: see whether it is full, or still plugged in."
+	}
+	return ""
 }

@@ -365,3 +365,51 @@ func TestNoAnsweredSaveIsLostByRestoring(t *testing.T) {
 	})
 	require.Greater(t, saves, 20)
 }
+
+// What is the matter with a file is told apart: it is no file of Hodometer, it cannot be read where it is, or it is damaged.
+func TestWhatIsTheMatterWithAFile(t *testing.T) {
+	folder := t.TempDir()
+	at := func(name string) string { return filepath.Join(folder, name) }
+	require.NoError(t, os.WriteFile(at("picture.jpg"), bytes.Repeat([]byte("\xff\xd8picture"), 3000), 0o600))
+	_, err := store.Examine(t.Context(), at("picture.jpg"), store.Quickly)
+	require.ErrorIs(t, err, store.ErrForeign)
+
+	s := open(t, at("club.db"))
+	require.NoError(t, s.CopyTo(t.Context(), at("copy.db")))
+	whole, err := os.ReadFile(at("copy.db"))
+	require.NoError(t, err)
+	spoilt := append([]byte("no header any more!"), whole[19:]...)
+	require.NoError(t, os.WriteFile(at("spoilt.db"), spoilt, 0o600))
+	_, err = store.Examine(t.Context(), at("spoilt.db"), store.Quickly)
+	require.ErrorIs(t, err, store.ErrDamaged)
+
+	cancelled, cancel := context.WithCancel(t.Context())
+	cancel()
+	for _, how := range []string{store.Quickly, store.Wholly} {
+		_, err = store.Examine(cancelled, at("copy.db"), how)
+		require.NotErrorIs(t, err, store.ErrDamaged)
+		require.ErrorIs(t, err, context.Canceled)
+	}
+	require.NoError(t, os.Mkdir(at("folder.db"), 0o700))
+	_, err = store.Examine(t.Context(), at("folder.db"), store.Quickly)
+	require.ErrorIs(t, err, store.ErrAccess)
+}
+
+// Another file is put in the place of the one that is open: nothing is answered as saved any more.
+func TestAFileThatIsSwappedTakesNoSaves(t *testing.T) {
+	folder := t.TempDir()
+	path := filepath.Join(folder, "club.db")
+	s := open(t, path)
+	_, err := s.Students.Create(t.Context(), "a", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	require.NoError(t, s.CopyTo(t.Context(), filepath.Join(folder, "other.db")))
+	require.NoError(t, os.Rename(path, path+".old"))
+	_, err = s.Students.Create(t.Context(), "b", student.Profile{Name: "Ben"})
+	require.ErrorIs(t, err, store.ErrMoved)
+	require.NoError(t, os.Rename(filepath.Join(folder, "other.db"), path))
+	_, err = s.Students.Create(t.Context(), "b", student.Profile{Name: "Ben"})
+	require.ErrorIs(t, err, store.ErrMoved)
+	require.NoError(t, os.Rename(path+".old", path))
+	_, err = s.Students.Create(t.Context(), "b", student.Profile{Name: "Ben"})
+	require.NoError(t, err)
+}

@@ -34,6 +34,7 @@ var migrations embed.FS
 // Store is an open file. One connection writes; four read.
 type Store struct {
 	write, read *sql.DB
+	opened      os.FileInfo // the file as it was opened
 	path        string
 	writes      atomic.Uint64
 
@@ -80,6 +81,9 @@ func Open(ctx context.Context, path string, before Before) (*Store, error) {
 	}
 	read.SetMaxOpenConns(4)
 	s.read = read
+	if info, err := os.Stat(path); err == nil {
+		s.opened = info
+	}
 	s.Students = Collection[student.Profile]{store: s, table: "student"}
 	s.Drills = Collection[drill.Document]{store: s, table: "drill"}
 	s.Lessons = Collection[lesson.Document]{store: s, table: "lesson"}
@@ -154,12 +158,18 @@ func (s *Store) Writes() uint64 { return s.writes.Load() }
 
 // exec changes something by one statement.
 func (s *Store) exec(ctx context.Context, statement string, args ...any) (sql.Result, error) {
+	if err := s.isThere(); err != nil {
+		return nil, err
+	}
 	defer s.writes.Add(1)
 	return s.write.ExecContext(ctx, statement, args...)
 }
 
 // in runs work in one transaction.
 func (s *Store) in(ctx context.Context, work func(tx *sql.Tx) error) error {
+	if err := s.isThere(); err != nil {
+		return err
+	}
 	defer s.writes.Add(1)
 	tx, err := s.write.BeginTx(ctx, nil)
 	if err != nil {

@@ -3,6 +3,7 @@ package main
 import (
 	"bytes"
 	"encoding/json"
+	"errors"
 	"io"
 	"os"
 	"path/filepath"
@@ -100,7 +101,15 @@ func TestTheFileCommandsWorkWithoutThePage(t *testing.T) {
 func TestWhatIsWrongIsToldByWhatTheProgramEndsWith(t *testing.T) {
 	folder := t.TempDir()
 	bad, later, none := filepath.Join(folder, "bad.db"), filepath.Join(folder, "later.db"), filepath.Join(folder, "none.db")
-	require.NoError(t, os.WriteFile(bad, []byte(strings.Repeat("no database ", 90)), 0o600))
+	foreign := filepath.Join(folder, "picture.db")
+	require.NoError(t, os.WriteFile(foreign, []byte(strings.Repeat("no database ", 90)), 0o600))
+	once, err := store.Open(t.Context(), bad, nil)
+	require.NoError(t, err)
+	require.NoError(t, once.Close())
+	spoilt, err := os.OpenFile(bad, os.O_WRONLY, 0) //nolint:gosec // a test
+	require.NoError(t, err)
+	_, err = spoilt.WriteAt([]byte("no database at all"), 0)
+	require.NoError(t, errors.Join(err, spoilt.Close()))
 	require.NoError(t, os.WriteFile(filepath.Join(folder, "bad.zip"), []byte("no zip"), 0o600))
 	s, err := store.Open(t.Context(), later, nil)
 	require.NoError(t, err)
@@ -115,6 +124,8 @@ func TestWhatIsWrongIsToldByWhatTheProgramEndsWith(t *testing.T) {
 		{[]string{"export", filepath.Join(folder, "c.zip"), "--data", none}, failed},
 		{[]string{"import", filepath.Join(folder, "bad.zip"), "--data", none}, failed},
 		{[]string{"import", filepath.Join(folder, "gone.zip"), "--data", none}, failed},
+		{[]string{"check", "--data", foreign}, failed},
+		{[]string{"restore", foreign, "--data", none}, failed},
 		{[]string{"check", "--data", bad}, damaged},
 		{[]string{"backup", filepath.Join(folder, "c.db"), "--data", bad}, damaged},
 		{[]string{"export", filepath.Join(folder, "c.zip"), "--data", bad}, damaged},

@@ -20,10 +20,10 @@ import (
 // rescue shows a page on which the newest good copy of a damaged file is put in its place, at the coach's word. It returns nil once that is done: then the
 // listener is closed.
 func (s service) rescue(ctx context.Context, listener net.Listener, d *keeping.Damaged) error {
-	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%s\nRestore it on the page, or with hodometer restore COPY.db\n", listener.Addr(), d)
 	if d.Newest.Name == "" {
-		return d
+		return fmt.Errorf("%w Put a copy in its place with hodometer restore COPY.db, or begin with an empty file: --data NEW.db", d)
 	}
+	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%s\nRestore it on the page, or with hodometer restore COPY.db\n", listener.Addr(), d)
 	token, restored := rand.Text(), make(chan error, 1)
 	copied := filepath.Join(keeping.For(d.File).Folder, d.Newest.Name)
 	mux := http.NewServeMux()

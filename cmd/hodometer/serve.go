@@ -54,6 +54,11 @@ func serve(ctx context.Context, s service) error {
 		return err
 	}
 	defer func() { _ = listener.Close() }()
+	release, err := s.claim()
+	if err != nil {
+		return err
+	}
+	defer release()
 	stored, path, err := s.open(ctx)
 	if broken := (*keeping.Damaged)(nil); errors.As(err, &broken) {
 		if err := s.rescue(ctx, listener, broken); err != nil {
@@ -145,15 +150,24 @@ func (s service) open(ctx context.Context) (*store.Store, string, error) {
 	if err != nil {
 		return nil, "", err
 	}
-	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
-		return nil, "", err
-	}
 	if !s.demo {
 		stored, err := keeping.Open(ctx, path, s.now())
 		return stored, path, err
 	}
 	stored, err := demo.Open(ctx, path, s.now(), s.years)
 	return stored, path, err
+}
+
+// claim has the file for this program alone.
+func (s service) claim() (release func(), err error) {
+	path, err := s.file()
+	if err != nil {
+		return nil, err
+	}
+	if err := os.MkdirAll(filepath.Dir(path), 0o700); err != nil {
+		return nil, err
+	}
+	return keeping.Claim(path)
 }
 
 // file is where everything is kept.

@@ -14,6 +14,8 @@ import (
 	"time"
 
 	"github.com/stretchr/testify/require"
+
+	"hodometer/keeping"
 )
 
 // console is what a running program printed.
@@ -118,4 +120,18 @@ func TestTheClockBeginsWhenItIsTold(t *testing.T) {
 	require.ErrorContains(t, err, "2006-01-02T15:04:05")
 	_, err = clock("")
 	require.NoError(t, err)
+}
+
+// A second program does not run with the same file, and says so; who only looks at it, or copies it, may.
+func TestASecondProgramDoesNotRunWithTheFile(t *testing.T) {
+	data := filepath.Join(t.TempDir(), "club.db")
+	start(t, func(s *service) { s.data = data })
+	for _, isDemo := range []bool{false, true} {
+		err := serve(t.Context(), service{addr: "127.0.0.1:0", data: data, demo: isDemo, now: time.Now, limits: usualLimits(), log: slog.New(slog.DiscardHandler), out: io.Discard})
+		require.ErrorIs(t, err, keeping.ErrRuns)
+	}
+	for _, args := range [][]string{{"check", "--data", data}, {"backup", filepath.Join(t.TempDir(), "c.db"), "--data", data}} {
+		_, err := says(t, args...)
+		require.NoError(t, err, args)
+	}
 }

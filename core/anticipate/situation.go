@@ -32,10 +32,10 @@ type Situation struct {
 	Name     string      `json:"name" description:"In a coach's words"`
 	After    string      `json:"after" description:"The stroke that they answer"`
 	Pressure Pressure    `json:"pressure"`
-	Across   float64     `json:"across" description:"Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side"`
-	Deep     float64     `json:"deep" description:"How far from the net, as a share of half the length; in squash from the front wall, of all of it"`
-	High     float64     `json:"high" description:"Metres above the court at which they meet it"`
-	Waiting  float64     `json:"waiting" description:"Where players wait by rote, as deep is measured"`
+	Across   float64     `json:"across" minimum:"-2" maximum:"2" description:"Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side"`
+	Deep     float64     `json:"deep" minimum:"0" maximum:"5" description:"How far from the net, as a share of half the length; in squash from the front wall, of all of it"`
+	High     float64     `json:"high" minimum:"-0.76" maximum:"4" description:"Metres above the court at which they meet it"`
+	Waiting  float64     `json:"waiting" minimum:"0" maximum:"3" description:"Where players wait by rote, as deep is measured"`
 	Likely   []Likely    `json:"likely" description:"What they may play, the chances adding up to 1"`
 }
 
@@ -130,6 +130,9 @@ func (s Situation) Check(on court.Court) error {
 	}
 	if !(s.High >= 0.05 && s.High <= 3.5) {
 		wrong.Add("high", "a ball is met between 0.05 and 3.5 m above the court")
+	}
+	if !(s.Waiting >= 0) || s.Waiting > 1.6 && on.Above == 0 || s.Waiting > 3 || !netted && s.Waiting > 1 {
+		wrong.Add("waiting", "players wait on their own court, or a little behind it")
 	}
 	chances := make([]float64, len(s.Likely))
 	for i, l := range s.Likely {

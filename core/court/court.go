@@ -10,6 +10,8 @@ import (
 	"math"
 	"slices"
 	"strings"
+
+	"hodometer/core/invalid"
 )
 
 // Sport is one of the racket sports a court belongs to.
@@ -159,5 +161,5 @@ func Find(id ID) (Court, error) {
 	for i, c := range courts {
 		names[i] = string(c.ID)
 	}
-	return Court{}, fmt.Errorf("there is no court %q; the courts are %s", id, strings.Join(names, ", "))
+	return Court{}, invalid.Fields{{Message: fmt.Sprintf("there is no court %q; the courts are %s", id, strings.Join(names, ", "))}}
 }

@@ -54,8 +54,16 @@ func (c Court) Shape(t Target, format Format) (Shape, error) {
 	if !ok {
 		return Shape{}, invalid.Fields{{Path: "kind", Message: "there is no target of this shape"}}
 	}
+	for path, size := range map[string]float64{"radius": t.Radius, "depth": t.Depth, "width": t.Width} {
+		if size > 0 && size < smallestTarget {
+			return Shape{}, invalid.Fields{{Path: path, Message: "at least 1 cm"}}
+		}
+	}
 	s, err := rule.shape(c, t, format)
 	s.Kind = t.Kind
+	if err == nil && !s.finite() {
+		return Shape{}, invalid.Fields{{Path: "kind", Message: "this target has no size that can be measured"}}
+	}
 	if err != nil || rule.upright {
 		return s, err
 	}
@@ -65,6 +73,19 @@ func (c Court) Shape(t Target, format Format) (Shape, error) {
 		s.Box, s.Share = box.Name, math.Min(1, s.Area/box.Area())
 	}
 	return s, nil
+}
+
+// smallestTarget is how large a target is at least, metres.
+const smallestTarget = 0.01
+
+// finite says whether all of a shape can be computed with.
+func (s Shape) finite() bool {
+	for _, x := range []float64{s.Centre.X, s.Centre.Y, s.Radius, s.Area, s.Out, s.Low, s.High} {
+		if math.IsNaN(x) || math.IsInf(x, 0) {
+			return false
+		}
+	}
+	return true
 }
 
 // around finds the smallest box that holds all of a target that lies in; ok is false where none does.

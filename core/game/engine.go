@@ -53,8 +53,8 @@ type State struct {
 type Round struct {
 	Near       []string `json:"near"`
 	Far        []string `json:"far"`
-	NearPoints int      `json:"nearPoints"`
-	FarPoints  int      `json:"farPoints"`
+	NearPoints int      `json:"nearPoints" minimum:"0" maximum:"9999"`
+	FarPoints  int      `json:"farPoints" minimum:"0" maximum:"9999"`
 	Slot       int      `json:"slot,omitempty" minimum:"0" maximum:"800" description:"Of which slot of a timetable; 0: of none"`
 }
 

@@ -50,7 +50,7 @@ func (f Fields) Err() error {
 func (f Fields) Error() string {
 	said := make([]string, len(f))
 	for i, field := range f {
-		said[i] = field.Path + ": " + field.Message
+		said[i] = strings.TrimPrefix(field.Path+": "+field.Message, ": ")
 	}
 	return strings.Join(said, "; ")
 }

@@ -33,7 +33,7 @@ type Command struct {
 	Times   float64      `json:"times,omitempty" minimum:"0" maximum:"10" description:"Of gap: 2 is half as fast"`
 	Balls   int          `json:"balls,omitempty" minimum:"0" maximum:"2000" description:"Of fill; of start: after how many it stops, 0: not by itself"`
 	Aim     *court.Point `json:"aim,omitempty" description:"Of watch: where the player aims"`
-	Ball    int          `json:"ball,omitempty" minimum:"0" description:"Of watch: which ball of the machine it is, by its number; 0: of none"`
+	Ball    int          `json:"ball,omitempty" minimum:"0" maximum:"1000000000" description:"Of watch: which ball of the machine it is, by its number; 0: of none"`
 }
 
 // Happened is what a machine or an eye says.

@@ -14,6 +14,9 @@ import (
 
 func all() bool { return os.Getenv("HODOMETER_LONG") != "" }
 
+// Seed is what samples are drawn by: HODOMETER_SEED, or 1.
+func Seed() uint64 { return seed() }
+
 func seed() uint64 {
 	if n, err := strconv.ParseUint(os.Getenv("HODOMETER_SEED"), 10, 64); err == nil {
 		return n
