@@ -1,5 +1,6 @@
 <script lang="ts">
   import Field from './Field.svelte'
+  import NumberInput from './NumberInput.svelte'
 
   interface Props {
     label: string
@@ -12,25 +13,18 @@
   }
   let { label, value, unit = '', step = 1, min, error, onchange }: Props = $props()
   let unread = $state('')
-
-  function read(text: string) {
-    const number = Number(text.replace(',', '.'))
-    unread = text.trim() === '' || !Number.isFinite(number) ? 'a number was expected' : ''
-    if (!unread) onchange(number)
-  }
 </script>
 
 <Field {label} error={unread || error}>
   {#snippet control(attributes)}
     <span class="input w-full" class:input-error={unread || error}>
-      <input
+      <NumberInput
         {...attributes}
-        type="number"
-        inputmode="decimal"
         {step}
         {min}
         {value}
-        onchange={(event) => read(event.currentTarget.value)}
+        onnumber={(number) => number !== undefined && onchange(number)}
+        onwrong={(why) => (unread = why)}
       />
       {#if unit}<span class="hint text-sm whitespace-nowrap">{unit}</span>{/if}
     </span>

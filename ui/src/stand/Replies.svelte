@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NumberInput from '../lib/NumberInput.svelte'
   import type { Likely, StandAnswer } from '../lib/api/client'
 
   /** What may come, how likely, and what is held of it; chances are typed, and what came is tapped. */
@@ -16,6 +17,9 @@
   let { likely, seen, answer, chosen, own, error, onchance, onseen, onusual }: Props = $props()
   const hundredth = (share: number | undefined) =>
     share === undefined ? '–' : String(Math.round(100 * share))
+
+  /** Chances that cannot be read. */
+  let wrong = $state<Record<number, string>>({})
 </script>
 
 <div class="overflow-x-auto">
@@ -37,19 +41,17 @@
         <tr>
           <th scope="row"><span class="number">{i + 1}</span> {each.reply}</th>
           <td
-            ><input
-              class="input input-sm w-16"
-              class:input-error={error}
-              type="number"
-              min="0"
-              max="100"
-              step="5"
-              inputmode="numeric"
+            ><NumberInput
+              class="input input-sm w-16 {error || wrong[i] ? 'input-error' : ''}"
+              min={0}
+              max={100}
+              step={5}
               aria-label="Chance of the {each.reply}, of 100"
               aria-describedby={error ? 'chances-wrong' : undefined}
               value={Math.round(100 * each.chance)}
-              onchange={(event) => onchance(i, Number(event.currentTarget.value) / 100)}
-            /></td
+              onnumber={(number) => number !== undefined && onchance(i, number / 100)}
+              onwrong={(why) => (wrong[i] = why)}
+            />{#if wrong[i]}<p class="text-error text-sm" role="alert">{wrong[i]}</p>{/if}</td
           >
           <td
             ><button

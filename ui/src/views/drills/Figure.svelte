@@ -1,4 +1,6 @@
 <script lang="ts">
+  import NumberInput from '../../lib/NumberInput.svelte'
+
   /** A number within a sentence. */
   interface Props {
     label: string
@@ -8,19 +10,17 @@
     onchange: (value: number) => void
   }
   let { label, value, min = 1, max, onchange }: Props = $props()
+  let wrong = $state('')
+  const id = $props.id()
 </script>
 
-<input
-  class="input input-sm w-16"
-  type="number"
-  inputmode="numeric"
+<NumberInput
+  class="input input-sm w-16 {wrong ? 'input-error' : ''}"
   aria-label={label}
+  aria-describedby={wrong ? `${id}-wrong` : undefined}
   {min}
   {max}
   {value}
-  onchange={(event) => {
-    const number = Number(event.currentTarget.value)
-    if (event.currentTarget.value.trim() !== '' && Number.isFinite(number)) onchange(number)
-    else event.currentTarget.value = String(value)
-  }}
-/>
+  onnumber={(number) => number !== undefined && onchange(number)}
+  onwrong={(why) => (wrong = why)}
+/>{#if wrong}<span id="{id}-wrong" class="text-error text-sm" role="alert">{wrong}</span>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NumberInput from '../../lib/NumberInput.svelte'
   import { createQuery } from '@tanstack/svelte-query'
   import type { Settings, Sought, Vocabulary } from '../../lib/api/client'
   import { keys, students } from '../../lib/data'
@@ -39,10 +40,8 @@
     if (student) onchange({ order: 'fits this student', students: student.id, first: student.profile.sport })
     else onchange({ order: (value || undefined) as Sought['order'], students: undefined, first: undefined })
   }
-  const typed = (text: string) => {
-    const number = Number(text.replace(',', '.'))
-    return text.trim() && Number.isFinite(number) && number > 0 ? number : undefined
-  }
+  const some = (number: number | undefined) => (number !== undefined && number > 0 ? number : undefined)
+  let wrong = $state({ players: '', minutes: '' })
 </script>
 
 {#snippet choice(
@@ -129,24 +128,26 @@
     )}
     <label class="flex w-28 flex-col gap-1 text-sm font-medium"
       >Players, at most
-      <input
-        class="input input-sm font-normal"
-        type="number"
-        min="1"
-        max="12"
-        value={sought.players ?? ''}
-        onchange={(event) => onchange({ players: typed(event.currentTarget.value) })}
-      /></label
+      <NumberInput
+        class="input input-sm font-normal {wrong.players ? 'input-error' : ''}"
+        min={1}
+        max={12}
+        optional
+        value={sought.players}
+        onnumber={(players) => onchange({ players: some(players) })}
+        onwrong={(why) => (wrong.players = why)}
+      />{#if wrong.players}<span class="text-error" role="alert">{wrong.players}</span>{/if}</label
     >
     <label class="flex w-28 flex-col gap-1 text-sm font-medium"
       >Minutes, at most
-      <input
-        class="input input-sm font-normal"
-        type="number"
-        min="1"
-        value={sought.minutes ?? ''}
-        onchange={(event) => onchange({ minutes: typed(event.currentTarget.value) })}
-      /></label
+      <NumberInput
+        class="input input-sm font-normal {wrong.minutes ? 'input-error' : ''}"
+        min={1}
+        optional
+        value={sought.minutes}
+        onnumber={(minutes) => onchange({ minutes: some(minutes) })}
+        onwrong={(why) => (wrong.minutes = why)}
+      />{#if wrong.minutes}<span class="text-error" role="alert">{wrong.minutes}</span>{/if}</label
     >
     {@render choice(
       'Equipment',

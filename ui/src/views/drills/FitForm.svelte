@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NumberInput from '../../lib/NumberInput.svelte'
   /** A button that fits something to a number: "Fit the goal to 6 min". */
   interface Props {
     button: string
@@ -17,24 +18,27 @@
   // The number is only where to begin.
   // svelte-ignore state_referenced_locally
   let wanted = $state(value)
+  let wrong = $state('')
 </script>
 
 <form
   class="no-print mt-2 flex flex-wrap items-center gap-2"
-  onsubmit={(event) => (event.preventDefault(), onfit(wanted))}
+  onsubmit={(event) => (event.preventDefault(), wrong || onfit(wanted))}
 >
   <button class="btn btn-sm">{button}</button>
   <label class="flex items-center gap-2 text-sm"
     >{before}
-    <input
-      class="input input-sm w-20"
-      type="number"
+    <NumberInput
+      class="input input-sm w-20 {wrong ? 'input-error' : ''}"
       {min}
       {max}
       {step}
       aria-label={label}
-      bind:value={wanted}
+      value={wanted}
+      onnumber={(number) => (wanted = number ?? wanted)}
+      onwrong={(why) => (wrong = why)}
     />
     {after}</label
   >
+  {#if wrong}<p class="text-error text-sm" role="alert">{wrong}</p>{/if}
 </form>

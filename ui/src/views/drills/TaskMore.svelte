@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { noNumber, readNumber } from '../../lib/numbers'
   import type { DrillDocument, Report, Task, Vocabulary } from '../../lib/api/client'
   import type { Draft } from '../../lib/drafts/draft.svelte'
   import LengthField from '../../lib/LengthField.svelte'
@@ -28,7 +29,8 @@
   }
   const spins = $derived(vocabulary.sports.find((each) => each.sport === draft.document.sport)?.spins ?? [])
   const players = $derived(draft.document.places.filter((place) => place.kind === 'start').length)
-  const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')))
+  /** What was typed for the gap cannot be read: why. */
+  let noGap = $state('')
   const some = (value: number) => (value > 0 ? value : undefined)
   const givens = {
     height: 'its highest point',
@@ -54,8 +56,12 @@
     <TextField
       label="Gap after it, s"
       value={task.gap === undefined ? '' : String(task.gap)}
-      error={error('gap')}
-      onchange={(text) => set({ gap: number(text) })}
+      error={noGap || error('gap')}
+      onchange={(text) => {
+        const gap = readNumber(text)
+        noGap = text.trim() && gap === undefined ? noNumber(text) : ''
+        if (!noGap) set({ gap })
+      }}
     />
     <SelectField
       label="Flight chosen by"

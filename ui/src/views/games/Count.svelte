@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { readNumber } from '../../lib/numbers'
+
   /** A whole number within a sentence. */
   interface Props {
     label: string
@@ -14,12 +16,10 @@
   const id = $props.id()
 
   function read(text: string) {
-    const n = Number(text.replace(',', '.'))
-    wrong =
-      text.trim() === '' || !Number.isInteger(n) || n < min || n > max
-        ? `a whole number from ${min} to ${max}`
-        : ''
-    if (!wrong) onchange(n)
+    const n = readNumber(text)
+    const good = n !== undefined && Number.isInteger(n) && n >= min && n <= max
+    wrong = good ? '' : `a whole number from ${min} to ${max}`
+    if (good) onchange(n)
   }
 </script>
 

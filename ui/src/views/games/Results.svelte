@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { readNumber } from '../../lib/numbers'
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, over, plainly, type Match, type Played, type Round } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
@@ -48,8 +49,8 @@
   }
 
   function type(fixture: Fixture, which: 'near' | 'far', text: string) {
-    const n = text.trim() === '' ? undefined : Number(text)
-    if (n !== undefined && (!Number.isInteger(n) || n < 0 || n > 1000)) {
+    const n = readNumber(text)
+    if (text.trim() !== '' && (n === undefined || !Number.isInteger(n) || n < 0 || n > 1000)) {
       wrong = 'Points are whole numbers from 0 to 1000.'
       return
     }
@@ -183,7 +184,11 @@
                 inputmode="numeric"
                 value={which === 'near' ? next.nearPoints : next.farPoints}
                 onchange={(event) => {
-                  const n = Math.max(0, Math.round(Number(event.currentTarget.value) || 0))
+                  const n = readNumber(event.currentTarget.value)
+                  if (n === undefined || !Number.isInteger(n) || n < 0 || n > 1000) {
+                    wrong = 'Points are whole numbers from 0 to 1000.'
+                    return
+                  }
                   if (which === 'near') next.nearPoints = n
                   else next.farPoints = n
                 }}
