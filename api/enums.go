@@ -8,6 +8,11 @@ func (As) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
+func (InCopies) Enum() []any {
+	return []any{CopiesStay, CopiesErased, CopiesDelete}
+}
+
+// Enum lists the values in the order in which they are offered.
 func (Needs) Enum() []any {
 	return []any{NeedsNothing, NeedsPassphrase, NeedsPairing}
 }

@@ -4,6 +4,7 @@ import (
 	"net/http"
 	"os"
 	"path/filepath"
+	"strings"
 	"testing"
 	"time"
 
@@ -11,6 +12,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/keeping"
+	"hodometer/store"
 )
 
 func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
@@ -47,4 +49,41 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.Equal(t, stick, chosen.Folder)
 	require.False(t, chosen.Usual)
 	require.Len(t, read[api.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil)).Copies, 1)
+}
+
+// The safe copies that hold somebody are listed, and whoever is erased is erased of them, or they are deleted: as the coach says.
+func TestWhoIsErasedIsErasedOfTheCopies(t *testing.T) {
+	for _, then := range []struct {
+		copies string
+		left   int // copies in the folder
+		still  int // of which hold them
+	}{{"", 2, 2}, {"stay", 2, 2}, {"erase", 2, 0}, {"delete", 0, 0}} {
+		t.Run(then.copies, func(t *testing.T) {
+			c := newClub(t)
+			p := ada()
+			p.Name, p.Note = "Zsuzsannika Quartermain", "quarrelsome"
+			gone, stays := c.student(p), c.student(ada())
+			for range 2 {
+				read[api.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil))
+				c.now = c.now.Add(time.Hour)
+			}
+			require.Len(t, read[[]api.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), 2)
+			path := "/api/students/" + gone
+			if then.copies != "" {
+				path += "?copies=" + then.copies
+			}
+			require.Equal(t, then.still, read[api.Gone](t, c.ask("DELETE", path, nil)).Copies)
+			kept := read[api.SafeCopies](t, c.ask("GET", "/api/keeping", nil))
+			require.Len(t, kept.Copies, then.left)
+			require.Len(t, read[[]api.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), then.still)
+			for _, one := range kept.Copies {
+				data, err := os.ReadFile(filepath.Join(kept.Folder, one.Name))
+				require.NoError(t, err)
+				require.Equal(t, then.still > 0, strings.Contains(string(data), "Quartermain"))
+				holds, err := store.Holds(t.Context(), filepath.Join(kept.Folder, one.Name), stays)
+				require.NoError(t, err)
+				require.True(t, holds, "everybody else stays in them")
+			}
+		})
+	}
 }

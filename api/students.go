@@ -2,7 +2,8 @@ package api
 
 import (
 	"context"
-	"path/filepath"
+	"errors"
+	"net/http"
 	"time"
 
 	"hodometer/core/student"
@@ -53,6 +54,7 @@ func (s *server) studentRoutes() []Route {
 			record, err := s.store.Students.Archive(ctx, p.ID, body.Archived)
 			return asStudent(record), err
 		}),
+		route("GET", "/api/students/:id/copies", "listCopiesOf", "Safe copies that hold a student", s.copiesOf).anew().forTheCoach(),
 		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", s.eraseStudent),
 		route("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p byID, _ None) (Progress, error) {
 			return s.progress(ctx, p.ID)
@@ -107,20 +109,58 @@ type Gone struct {
 	Newest time.Time `json:"newest" description:"When the newest of those was made; where there is none, it says nothing"`
 }
 
-// eraseStudent erases a student, and says which older copies still hold them.
-func (s *server) eraseStudent(ctx context.Context, p byID, _ None) (Gone, error) {
+// InCopies is what becomes of the safe copies that hold somebody who is erased.
+type InCopies string
+
+// What becomes of them.
+const (
+	CopiesStay   InCopies = "stay"
+	CopiesErased InCopies = "erase"
+	CopiesDelete InCopies = "delete"
+)
+
+// erasing is the parameter of erasing a student.
+type erasing struct {
+	ID     string   `param:"id" path:"id" format:"uuid"`
+	Copies InCopies `query:"copies" description:"What becomes of safe copies that hold them; empty: they stay"`
+}
+
+// copiesOf are the safe copies that hold a student.
+func (s *server) copiesOf(ctx context.Context, p byID, _ None) ([]SafeCopy, error) {
+	holding, err := s.keeper.Copies().Holding(ctx, p.ID)
+	list := []SafeCopy{}
+	for _, one := range holding {
+		list = append(list, SafeCopy(one))
+	}
+	return list, err
+}
+
+// eraseStudent erases a student, here and where that is wished in the safe copies, and says which copies still hold them.
+func (s *server) eraseStudent(ctx context.Context, p erasing, _ None) (Gone, error) {
+	copies := s.keeper.Copies()
+	changes := p.Copies == CopiesErased || p.Copies == CopiesDelete
+	if changes && door(ctx) != machineDoor {
+		return Gone{}, problem(http.StatusForbidden, "Safe copies are seen to at the coach’s own machine only.")
+	}
+	holding, err := copies.Holding(ctx, p.ID)
+	if err != nil && changes {
+		return Gone{}, problem(http.StatusConflict, err.Error())
+	}
 	if err := s.store.EraseStudent(ctx, p.ID); err != nil {
 		return Gone{}, err
 	}
-	copies := s.keeper.Copies()
-	list, err := copies.List()
-	if err != nil {
-		return Gone{}, nil //nolint:nilerr // the student is erased; the page of the copies says what is wrong with them
-	}
 	var gone Gone
-	for _, one := range list {
-		if holds, err := store.Holds(ctx, filepath.Join(copies.Folder, one.Name), p.ID); err != nil || !holds {
-			continue // what cannot be read can neither be restored
+	for _, one := range holding {
+		switch p.Copies {
+		case CopiesErased:
+			err = copies.EraseFrom(ctx, one.Name, p.ID)
+		case CopiesDelete:
+			err = copies.Delete(one.Name)
+		default:
+			err = errStays
+		}
+		if err == nil {
+			continue
 		}
 		if gone.Copies++; gone.Copies == 1 {
 			gone.Newest = one.At
@@ -128,3 +168,6 @@ func (s *server) eraseStudent(ctx context.Context, p byID, _ None) (Gone, error)
 	}
 	return gone, nil
 }
+
+// errStays says that a copy is left as it is.
+var errStays = errors.New("it stays")

@@ -29,7 +29,7 @@ func (s *Store) EraseStudent(ctx context.Context, id string) error {
 	_ = json.Unmarshal([]byte(text), &profile) // who cannot be read has no name to look for
 	err = s.in(ctx, func(tx *sql.Tx) error {
 		if profile.Name != "" {
-			if err := errors.Join(unsay(ctx, tx, id, profile.Name), unbook(ctx, tx, profile.Name)); err != nil {
+			if err := errors.Join(unsay(ctx, tx, id, profile.Name), unbook(ctx, tx, profile.Name), unname(ctx, tx, id, profile.Name)); err != nil {
 				return err
 			}
 		}
@@ -39,11 +39,104 @@ func (s *Store) EraseStudent(ctx context.Context, id string) error {
 	if err != nil {
 		return err
 	}
+	return s.Rebuild(ctx)
+}
+
+// Rebuild writes the file anew, without what is left in it of rows that were changed or erased, and has nothing of them beside it.
+func (s *Store) Rebuild(ctx context.Context) error {
+	if _, err := s.write.ExecContext(ctx, "VACUUM"); err != nil {
+		return err
+	}
 	return s.Settle(ctx)
+}
+
+// named are the documents in which students are named in what a coach wrote, each with what is its key and what says that it is about a student.
+var named = []struct{ table, column, key, about string }{
+	{"lesson", "document", "id", "EXISTS (SELECT 1 FROM json_each(document, '$.students') AS one WHERE one.value = ?)"},
+	{"played", "document", "id", "EXISTS (SELECT 1 FROM json_each(document, '$.players') AS one WHERE one.value = ?)"},
+	{"closing", "document", "lesson", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = closing.lesson AND one.value = ?)"},
+	{"clock", "planned", "lesson", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = clock.lesson AND one.value = ?)"},
+	{"remark", "remark", "(lesson || '/' || student)", "EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE lesson.id = remark.lesson AND one.value = ?)"},
+}
+
+// unname takes the name of a student out of titles, notes and texts; in what is about them what they are called on court, their first name, too.
+func unname(ctx context.Context, tx *sql.Tx, id, name string) error {
+	first, _, _ := strings.Cut(name, " ")
+	for _, one := range named {
+		change := func(text string) string { return without(text, name) }
+		also := func(text string) string { return without(change(text), first) }
+		query := fmt.Sprintf("SELECT %s, %s FROM %s WHERE instr(%s, ?) > 0", one.key, one.column, one.table, one.column)
+		for _, part := range []struct {
+			change func(string) string
+			where  string
+		}{{also, one.about}, {change, "NOT " + one.about}} {
+			whole := part.change
+			in := func(text string) (string, error) {
+				if one.column == "remark" {
+					return whole(text), nil
+				}
+				return inTexts(text, whole)
+			}
+			if err := rewrittenBy(ctx, tx, one.table, one.column, one.key, in, query+" AND "+part.where, first, id); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
+}
+
+// freeTexts are the fields of documents that a coach writes freely, and how long they may be at most.
+var freeTexts = map[string]int{"title": 80, "note": 2000, "text": 120, "why": 200, "onDeck": 120, "happened": 1000, "worked": 400, "next": 400, "about": 300}
+
+// inTexts changes what a coach wrote in a document, and nothing else of it.
+func inTexts(document string, change func(string) string) (string, error) {
+	decoder := json.NewDecoder(strings.NewReader(document))
+	decoder.UseNumber()
+	var whole any
+	if err := decoder.Decode(&whole); err != nil {
+		return "", err
+	}
+	changed := false
+	var walk func(v any)
+	walk = func(v any) {
+		switch v := v.(type) {
+		case map[string]any:
+			for name, each := range v {
+				text, is := each.(string)
+				most, free := freeTexts[name]
+				if !is || !free {
+					walk(each)
+					continue
+				}
+				if other := change(text); other != text {
+					runes := []rune(other)
+					v[name], changed = string(runes[:min(len(runes), most)]), true
+				}
+			}
+		case []any:
+			for _, each := range v {
+				walk(each)
+			}
+		}
+	}
+	walk(whole)
+	if !changed {
+		return document, nil
+	}
+	var out strings.Builder
+	encoder := json.NewEncoder(&out)
+	encoder.SetEscapeHTML(false)
+	err := encoder.Encode(whole)
+	return strings.TrimSpace(out.String()), err
 }
 
 // rewritten changes a column of text where that changes anything, row by row, by the identifiers of a query: id and text.
 func rewritten(ctx context.Context, tx *sql.Tx, table, column string, change func(string) (string, error), query string, args ...any) error {
+	return rewrittenBy(ctx, tx, table, column, "id", change, query, args...)
+}
+
+// rewrittenBy is the same by another key.
+func rewrittenBy(ctx context.Context, tx *sql.Tx, table, column, key string, change func(string) (string, error), query string, args ...any) error {
 	type row struct{ id, text string }
 	rows, err := collect(ctx, tx, func(rows *sql.Rows) (r row, err error) { return r, rows.Scan(&r.id, &r.text) }, query, args...)
 	if err != nil {
@@ -54,7 +147,7 @@ func rewritten(ctx context.Context, tx *sql.Tx, table, column string, change fun
 		if err != nil || text == r.text {
 			continue // what cannot be read names nobody that could be told from others
 		}
-		if _, err := tx.ExecContext(ctx, fmt.Sprintf("UPDATE %s SET %s = ? WHERE id = ?", table, column), text, r.id); err != nil { //nolint:gosec // constants of this file
+		if _, err := tx.ExecContext(ctx, fmt.Sprintf("UPDATE %s SET %s = ? WHERE %s = ?", table, column, key), text, r.id); err != nil { //nolint:gosec // constants of this file
 			return err
 		}
 	}

@@ -12,7 +12,6 @@ import (
 	"os"
 	"path/filepath"
 	"slices"
-	"strings"
 
 	"modernc.org/sqlite"
 	sqlite3 "modernc.org/sqlite/lib"
@@ -118,22 +117,18 @@ func wasOurs(path string) bool {
 	return bytes.Contains(begins[:n], []byte("goose_db_version"))
 }
 
-// onlyRead opens a file without ever writing to it, also where nothing can be written beside it.
+// onlyRead opens a file without ever writing to it, nor beside it: a file without its log is used by nobody, since whoever opens one to write begins
+// with its log.
 func onlyRead(path string) (*sql.DB, error) {
 	query := "mode=ro&_pragma=busy_timeout(5000)"
-	for {
-		db, err := sql.Open("sqlite", located(path, query))
-		if err != nil {
-			return nil, err
-		}
-		db.SetMaxOpenConns(1)
-		_, err = db.Exec("PRAGMA schema_version")
-		if _, beside := os.Stat(path + "-wal"); err == nil || !errors.Is(whyUnusable(path, err), ErrAccess) || beside == nil || strings.Contains(query, "immutable") {
-			return db, nil // what is wrong is told by whoever reads it
-		}
-		_ = db.Close()
-		query += "&immutable=1" // a disk that is only read: nothing is written to the file meanwhile
+	if _, err := os.Stat(path + "-wal"); errors.Is(err, fs.ErrNotExist) {
+		query += "&immutable=1"
 	}
+	db, err := sql.Open("sqlite", located(path, query))
+	if err == nil {
+		db.SetMaxOpenConns(1)
+	}
+	return db, err
 }
 
 // formatAt is how far the history of the file at a path is; 0 where there is none, or an empty one.
@@ -146,7 +141,11 @@ func formatAt(ctx context.Context, path string) (format int64, err error) {
 		return 0, err
 	}
 	defer func() { err = errors.Join(err, db.Close()) }()
-	return formatOf(ctx, db)
+	format, err = formatOf(ctx, db)
+	if known := (*sqlite.Error)(nil); errors.As(err, &known) {
+		err = fmt.Errorf("%w: %w", whyUnusable(path, err), err)
+	}
+	return format, err
 }
 
 // formatOf is how far a file's own history is; 0 for an empty one. Its error wraps ErrNewer or ErrForeign.
@@ -223,6 +222,9 @@ func copyTo(ctx context.Context, from, path string) (err error) {
 	if _, err := db.ExecContext(ctx, "VACUUM INTO ?", half); err != nil {
 		return err
 	}
+	if err := markClosed(ctx, half); err != nil {
+		return err
+	}
 	if _, err := Examine(ctx, half, Wholly); err != nil {
 		return fmt.Errorf("the copy is not good: %w", err)
 	}
@@ -291,6 +293,9 @@ func (s *Store) RestoreFrom(ctx context.Context, path string, keep func() error)
 		_, err = restoring.Step(-1)
 		return errors.Join(err, restoring.Finish())
 	})
+	if err == nil {
+		_, err = conn.ExecContext(ctx, fmt.Sprintf("PRAGMA user_version = %d", inUse))
+	}
 	if err != nil {
 		return fmt.Errorf("restore %s: %w", path, err)
 	}

@@ -9,6 +9,7 @@ import (
 	"math/rand/v2"
 	"os"
 	"path/filepath"
+	"strings"
 	"sync"
 	"testing"
 	"time"
@@ -151,7 +152,7 @@ func TestWhatIsNoGoodIsToldAndLeftAsItIs(t *testing.T) {
 		"its head":           {spoil(0, 100), store.ErrDamaged},
 		"its first page":     {spoil(100, 4096), store.ErrDamaged},
 		"in the middle":      {spoil(len(sound)/2, len(sound)/2+9000), store.ErrDamaged},
-		"no database at all": {[]byte("Ada, Bo, Cleo and the others, written by hand into a file that is none of ours. It goes on for a while."), store.ErrDamaged},
+		"no database at all": {[]byte("Ada, Bo, Cleo and the others, written by hand into a file that is none of ours. It goes on for a while."), store.ErrForeign},
 		"of something else":  {other, store.ErrForeign},
 		"a newer one":        {later, store.ErrNewer},
 	} {
@@ -412,4 +413,46 @@ func TestAFileThatIsSwappedTakesNoSaves(t *testing.T) {
 	require.NoError(t, os.Rename(path+".old", path))
 	_, err = s.Students.Create(t.Context(), "b", student.Profile{Name: "Ben"})
 	require.NoError(t, err)
+}
+
+// What was written of somebody is nowhere in the bytes of the file once they are erased: not in rows of before a change, not in titles, closing texts,
+// remarks, notes and bookings; what is about others keeps a like first name.
+func TestWhoWasErasedIsInNoByteOfTheFile(t *testing.T) {
+	ctx := t.Context()
+	path := filepath.Join(t.TempDir(), "club.db")
+	s := open(t, path)
+	secret := func(i int) student.Profile {
+		return student.Profile{Name: "Zsuzsannika Quartermain", Note: strings.Repeat("quarrelsome ", 1+i%60), Hurts: "sore elbowbone", Objective: "beatherrival"}
+	}
+	record, err := s.Students.Create(ctx, "zs", secret(0))
+	require.NoError(t, err)
+	for i := range 80 { // changed again and again, between others, so that its rows are moved about
+		record, err = s.Students.Replace(ctx, "zs", record.Revision, secret(i))
+		require.NoError(t, err)
+		_, err = s.Students.Create(ctx, fmt.Sprint("other", i), student.Profile{Name: "Bo", Note: strings.Repeat("calm ", i)})
+		require.NoError(t, err)
+	}
+	block := lesson.Block{ID: "b", Kind: lesson.Drill, Title: "Corner for Zsuzsannika", Minutes: 10, Calls: []lesson.Call{{Text: "Zsuzsannika Quartermain begins"}}}
+	_, err = s.Lessons.Create(ctx, "hers", lesson.Document{Title: "Zsuzsannika and Bo", Note: "Zsuzsannika is late", Date: "2026-03-10", Start: "16:00", Students: []string{"zs"}, Blocks: []lesson.Block{block}})
+	require.NoError(t, err)
+	_, err = s.Lessons.Create(ctx, "others", lesson.Document{Title: "Zsuzsannika Bell", Note: "instead of Zsuzsannika Quartermain", Date: "2026-03-11", Start: "16:00", Students: []string{"other1"}})
+	require.NoError(t, err)
+	require.NoError(t, s.Fill(ctx, `INSERT INTO closing (lesson, document) VALUES ('hers', '{"worked":"Zsuzsannika held the line","next":"Zsuzsannika Quartermain: depth"}');
+		INSERT INTO remark (lesson, student, engagement, remark) VALUES ('hers', 'other1', 8, 'helped Zsuzsannika')`))
+	require.NoError(t, s.EraseStudent(ctx, "zs"))
+	data, err := os.ReadFile(path)
+	require.NoError(t, err)
+	for _, gone := range []string{"Quartermain", "quarrelsome", "elbowbone", "beatherrival", "held the line Zsuz"} {
+		require.NotContains(t, string(data), gone)
+	}
+	hers, err := s.Lessons.Get(ctx, "hers")
+	require.NoError(t, err)
+	require.Equal(t, "somebody who was erased and Bo", hers.Document.Title)
+	require.Equal(t, "Corner for somebody who was erased", hers.Document.Blocks[0].Title)
+	require.Equal(t, lesson.Drill, hers.Document.Blocks[0].Kind)
+	others, err := s.Lessons.Get(ctx, "others")
+	require.NoError(t, err)
+	require.Equal(t, "Zsuzsannika Bell", others.Document.Title, "another one of that first name")
+	require.Equal(t, "instead of somebody who was erased", others.Document.Note)
+	require.NotContains(t, strings.ReplaceAll(string(data), "Zsuzsannika Bell", ""), "Zsuzsannika")
 }

@@ -81,6 +81,9 @@ func Open(ctx context.Context, path string, before Before) (*Store, error) {
 	}
 	read.SetMaxOpenConns(4)
 	s.read = read
+	if err := s.mark(ctx, inUse); err != nil {
+		return nil, errors.Join(fmt.Errorf("open %s: %w", path, err), s.read.Close(), write.Close())
+	}
 	if info, err := os.Stat(path); err == nil {
 		s.opened = info
 	}
@@ -143,7 +146,10 @@ func migrator(db *sql.DB) (*goose.Provider, error) {
 }
 
 // Close closes the file.
-func (s *Store) Close() error { return errors.Join(s.read.Close(), s.write.Close()) }
+func (s *Store) Close() error {
+	_ = s.mark(context.Background(), closed) // where that fails, the log is beside it
+	return errors.Join(s.read.Close(), s.write.Close())
+}
 
 // Times are kept as text that sorts, to the millisecond, in UTC.
 const timeLayout = "2006-01-02T15:04:05.000Z"

@@ -132,8 +132,18 @@ func checkFile(ctx context.Context, data string, _ []string) (done, error) {
 	if err != nil {
 		return nil, fmt.Errorf("%s: %w", data, err)
 	}
+	lacks, err := store.LacksLog(ctx, data)
+	if err != nil {
+		return nil, fmt.Errorf("%s: %w", data, err)
+	}
+	if lacks {
+		return nil, fmt.Errorf("%s: %w", data, errNoLog)
+	}
 	return Health{data, h}, nil
 }
+
+// errNoLog says that a file is a plain copy of one that was in use.
+var errNoLog = fmt.Errorf("%w: it was copied while Hodometer ran, without the log beside it (-wal), so that what was done last is missing; copy with hodometer backup, or stop Hodometer first", store.ErrDamaged)
 
 // notWritten says why a file could not be made of the data.
 func notWritten(err error, data, path string) error {

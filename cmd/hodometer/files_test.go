@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"io"
 	"os"
 	"path/filepath"
@@ -182,4 +183,34 @@ func TestEveryCommandIsExplainedAndCompleted(t *testing.T) {
 	require.NoError(t, err)
 	require.Contains(t, said, "backup")
 	require.NoError(t, run(t.Context(), []string{"help", "backup"}, nil, io.Discard))
+}
+
+// A plain copy of a file that is in use lacks what was done last: check says so, of the file itself and of a backup it does not.
+func TestAPlainCopyOfAFileInUseIsNoticed(t *testing.T) {
+	folder := t.TempDir()
+	data, plain, backup := filepath.Join(folder, "club.db"), filepath.Join(folder, "plain.db"), filepath.Join(folder, "backup.db")
+	s, err := store.Open(t.Context(), data, nil)
+	require.NoError(t, err)
+	for i := range 40 {
+		_, err := s.Students.Create(t.Context(), fmt.Sprint(i), student.Profile{Name: "Ada"})
+		require.NoError(t, err)
+	}
+	text, err := os.ReadFile(data)
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(plain, text, 0o600))
+	_, err = says(t, "check", "--data", plain)
+	require.ErrorContains(t, err, "hodometer backup")
+	require.Equal(t, damaged, codeOf(err))
+	_, err = says(t, "check", "--data", data)
+	require.NoError(t, err, "its log is beside it")
+	_, err = says(t, "backup", backup, "--data", data)
+	require.NoError(t, err)
+	_, err = says(t, "check", "--data", backup)
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	text, err = os.ReadFile(data)
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(plain, text, 0o600))
+	_, err = says(t, "check", "--data", plain)
+	require.NoError(t, err, "a file that is closed is whole")
 }

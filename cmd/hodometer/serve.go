@@ -96,7 +96,7 @@ func serve(ctx context.Context, s service) error {
 	if err != nil {
 		return err
 	}
-	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%sEverything is kept in %s\n", listener.Addr(), network.said(), path)
+	_, _ = fmt.Fprintf(s.out, "Hodometer is at http://%s\n%sEverything is kept in %s\nWhile it runs, copy it with hodometer backup: a plain copy lacks what was done last\n", listener.Addr(), network.said(), path)
 	copying, stop := context.WithCancel(ctx)
 	kept := make(chan struct{})
 	go func() { defer close(kept); keeper.Run(copying) }()

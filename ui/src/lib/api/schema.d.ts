@@ -1818,6 +1818,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/students/{id}/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Safe copies that hold a student */
+        get: operations["listCopiesOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/students/{id}/ladder-position": {
         parameters: {
             query?: never;
@@ -4317,6 +4334,8 @@ export interface components {
             near: string;
             rallies: number;
         };
+        /** @enum {string} */
+        InCopies: "stay" | "erase" | "delete";
         InvalidField: {
             /** @description What is wrong and what was expected, in a coach's words */
             message: string;
@@ -10798,7 +10817,10 @@ export interface operations {
     };
     eraseStudent: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What becomes of safe copies that hold them; empty: they stay */
+                copies?: components["schemas"]["InCopies"];
+            };
             header?: never;
             path: {
                 id: string;
@@ -10848,6 +10870,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Student"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listCopiesOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafeCopy"][];
                 };
             };
             default: {

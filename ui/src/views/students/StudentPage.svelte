@@ -4,6 +4,7 @@
   import { answer, api, type Student } from '../../lib/api/client'
   import Async from '../../lib/Async.svelte'
   import { keys, renew } from '../../lib/data'
+  import { door } from '../../lib/door.svelte'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import { notices } from '../../lib/notice.svelte'
   import HandOut from '../../lib/HandOut.svelte'
@@ -36,10 +37,27 @@
     queryFn: () => answer(api.GET('/api/students/{id}/progress', { params: { path: { id } } })),
   }))
   let dialog = $state<HTMLDialogElement>()
+  /** What becomes of the safe copies that hold this student. */
+  let inCopies = $state<'stay' | 'erase' | 'delete'>('stay')
+  let asked = $state(false)
+  const holding = createQuery(() => ({
+    queryKey: [...keys.student(id), 'copies'],
+    queryFn: () => answer(api.GET('/api/students/{id}/copies', { params: { path: { id } } })),
+    enabled: asked && door.state?.coach === true,
+    gcTime: 0,
+  }))
+
+  const choices = [
+    ['stay', 'Leave the copies as they are'],
+    ['erase', 'Erase them from the copies too'],
+    ['delete', 'Delete these copies'],
+  ] as const
 
   async function erase() {
     try {
-      const { copies, newest } = await answer(api.DELETE('/api/students/{id}', { params: { path: { id } } }))
+      const { copies, newest } = await answer(
+        api.DELETE('/api/students/{id}', { params: { path: { id }, query: { copies: inCopies } } }),
+      )
       drafts.forget('student', id)
       await push('/students')
       client.removeQueries({ queryKey: keys.student(id) })
@@ -103,8 +121,9 @@
         />
         <div class="mt-4 flex gap-2">
           <button class="btn btn-sm" disabled={!draft.canUndo} onclick={() => draft.undo()}>Undo</button>
-          <button class="btn btn-sm btn-outline btn-error ml-auto" onclick={() => dialog?.showModal()}
-            >Erase for good…</button
+          <button
+            class="btn btn-sm btn-outline btn-error ml-auto"
+            onclick={() => ((asked = true), dialog?.showModal())}>Erase for good…</button
           >
         </div>
       </section>
@@ -169,6 +188,22 @@
       Everything counted and remarked about {draft.document.name} goes too, and is in no copy that is made from
       now on. This cannot be undone. To take a student off the list, archive them instead.
     </p>
+    {#if holding.data?.length}
+      <fieldset class="mt-4 grid gap-1">
+        <legend class="font-medium">
+          {holding.data.length === 1 ? 'One safe copy holds' : `${holding.data.length} safe copies hold`} them:
+        </legend>
+        <ul class="hint max-h-32 overflow-y-auto text-sm">
+          {#each holding.data as copy (copy.name)}<li>{moment(copy.at)}, {copy.why}</li>{/each}
+        </ul>
+        {#each choices as [value, label] (value)}
+          <label class="flex min-h-11 items-center gap-3">
+            <input type="radio" class="radio" name="copies" {value} bind:group={inCopies} />
+            {label}
+          </label>
+        {/each}
+      </fieldset>
+    {/if}
     <form method="dialog" class="modal-action">
       <button class="btn">Keep</button>
       <button class="btn btn-error" onclick={erase}>Erase for good</button>
