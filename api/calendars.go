@@ -100,7 +100,7 @@ func (s *server) readCalendar(ctx context.Context, from store.Calendar, text []b
 	}
 	known = slices.DeleteFunc(known, func(k roster.Known) bool { return k.Archived })
 	now := s.now()
-	read, err := calendar.Read(text, now.AddDate(0, 0, -bookingsBack), now.AddDate(0, 0, bookingsAhead), now.Location(), func(text string) []string {
+	read, err := calendar.Read(ctx, text, now.AddDate(0, 0, -bookingsBack), now.AddDate(0, 0, bookingsAhead), now.Location(), func(text string) []string {
 		return booking.Named(text, known)
 	})
 	if err != nil {

@@ -1,6 +1,7 @@
 package calendar_test
 
 import (
+	"context"
 	"math/rand/v2"
 	"slices"
 	"strings"
@@ -61,7 +62,7 @@ func TestLessonsThatAreWrittenAreReadTheSame(t *testing.T) {
 			require.LessOrEqual(t, len(line), 75, "RFC 5545, 3.1: lines are folded")
 			require.NotContains(t, line, "\n")
 		}
-		read, err := calendar.Read(written, from, to.AddDate(0, 1, 0), home, nobody)
+		read, err := calendar.Read(context.Background(), written, from, to.AddDate(0, 1, 0), home, nobody)
 		require.NoError(t, err)
 		require.Equal(t, "Lessons", read.Name)
 		require.Empty(t, read.Left)
@@ -91,7 +92,7 @@ func TestASeriesStaysAtItsHourOverTheChangeOfClocks(t *testing.T) {
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			lines := append(append(append([]string{}, c.zone...), series...), c.start, "END:VEVENT")
-			read, err := calendar.Read(file(lines...), from, to, zone(t, "Europe/Berlin"), nobody)
+			read, err := calendar.Read(context.Background(), file(lines...), from, to, zone(t, "Europe/Berlin"), nobody)
 			require.NoError(t, err)
 			require.Empty(t, read.Left)
 			require.Equal(t, c.want, begins(read.Bookings))
@@ -113,7 +114,7 @@ func TestASeriesIsReadWithItsExceptions(t *testing.T) {
 	lines = append(lines, event("UID:c", "SUMMARY:Every second", "DTSTART:20260302T100000Z", "DURATION:PT1H", "RRULE:FREQ=SECONDLY")...)
 	lines = append(lines, event("UID:d", "SUMMARY:Never", "DTSTART:20260302T110000Z", "DURATION:PT1H", "RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30")...)
 	begun := time.Now()
-	read, err := calendar.Read(file(lines...), from, to, berlin, func(text string) []string {
+	read, err := calendar.Read(context.Background(), file(lines...), from, to, berlin, func(text string) []string {
 		if strings.Contains(text, "Noor") {
 			return []string{"noor"}
 		}
@@ -136,16 +137,16 @@ func TestASeriesIsReadWithItsExceptions(t *testing.T) {
 func TestWhatIsNoCalendarIsToldInWords(t *testing.T) {
 	good := calendar.Write("Lessons", []calendar.Event{{ID: "a", Title: "Juniors", Date: "2026-03-10", Start: "16:00", Minutes: 60}}, zone(t, "Europe/Berlin"), now)
 	for cut := range len(good) - 2 {
-		_, err := calendar.Read(good[:cut], from, to, time.UTC, nobody)
+		_, err := calendar.Read(context.Background(), good[:cut], from, to, time.UTC, nobody)
 		require.ErrorIs(t, err, calendar.ErrUnreadable, "cut at %d", cut)
 	}
-	_, err := calendar.Read([]byte(strings.Repeat("x", 5<<20)), from, to, time.UTC, nobody)
+	_, err := calendar.Read(context.Background(), []byte(strings.Repeat("x", 5<<20)), from, to, time.UTC, nobody)
 	require.ErrorContains(t, err, "larger than 4 MB")
 	var many []string
 	for range 3 {
 		many = append(many, "BEGIN:VEVENT", "UID:"+strings.Repeat("u", len(many)+1), "DTSTAMP:20260101T000000Z", "DTSTART:20260301T000000Z", "DURATION:PT5M", "RRULE:FREQ=DAILY;BYHOUR=0,1,2,3,4,5,6,7,8,9,10,11", "END:VEVENT")
 	}
-	_, err = calendar.Read(file(many...), from, to, time.UTC, nobody)
+	_, err = calendar.Read(context.Background(), file(many...), from, to, time.UTC, nobody)
 	require.ErrorContains(t, err, "more than 2000 bookings")
 }
 
@@ -153,7 +154,7 @@ func FuzzRead(f *testing.F) {
 	f.Add(calendar.Write("Lessons", []calendar.Event{{ID: "a", Title: "Juniors", Date: "2026-03-10", Start: "16:00", Minutes: 60}}, zone(f, "Europe/Berlin"), now))
 	f.Add(file("BEGIN:VEVENT", "UID:a", "DTSTART:20260303T160000", "DURATION:PT1H", "RRULE:FREQ=WEEKLY;BYDAY=TU", "EXDATE:20260310T160000", "END:VEVENT"))
 	f.Fuzz(func(t *testing.T, data []byte) {
-		read, err := calendar.Read(data, from, to, time.UTC, nobody)
+		read, err := calendar.Read(context.Background(), data, from, to, time.UTC, nobody)
 		if err != nil {
 			require.ErrorIs(t, err, calendar.ErrUnreadable)
 			return
@@ -172,7 +173,7 @@ func TestSpoiledFilesAreToldAndTakeNoTime(t *testing.T) {
 			spoiled[draw.IntN(len(spoiled))] = "0123456789ABCSUMOTEWFRH;=:,-\r\n"[draw.IntN(30)]
 		}
 		begun := time.Now()
-		read, err := calendar.Read(spoiled, from, to, time.UTC, nobody)
+		read, err := calendar.Read(context.Background(), spoiled, from, to, time.UTC, nobody)
 		require.Less(t, time.Since(begun), 5*time.Second, "%s", spoiled) // a fifth of it on this machine at the very most
 		if err != nil {
 			require.ErrorIs(t, err, calendar.ErrUnreadable)

@@ -2,6 +2,7 @@ package calendar
 
 import (
 	"bytes"
+	"context"
 	"fmt"
 	"slices"
 	"strconv"
@@ -22,6 +23,8 @@ const (
 	// MaxBookings is how many bookings of one calendar are taken.
 	MaxBookings = 2000
 	maxSteps    = 40_000 // of one series, from its beginning: over a hundred years of days
+	maxBarren   = 40     // series that never take place: each is looked for through eight thousand years
+	longestName = 200    // characters of what a calendar is called
 )
 
 // ErrUnreadable says that a file is no calendar that can be read here. What is one says why, in a coach's words.
@@ -35,8 +38,8 @@ type Calendar struct {
 }
 
 // Read reads the bookings of a calendar that begin from one moment to another, by the clock of the coach's zone. A series is taken apart, with its
-// exceptions. named finds students in a text. Its error is an ErrUnreadable.
-func Read(data []byte, from, to time.Time, home *time.Location, named func(text string) []string) (read Calendar, err error) {
+// exceptions. named finds students in a text. Its error is an ErrUnreadable, or ctx.Err() when cancelled.
+func Read(ctx context.Context, data []byte, from, to time.Time, home *time.Location, named func(text string) []string) (read Calendar, err error) {
 	defer func() {
 		// The reader of calendars was not made for files that are damaged on purpose.
 		if recover() != nil {
@@ -55,16 +58,22 @@ func Read(data []byte, from, to time.Time, home *time.Location, named func(text 
 	if len(parsed.Events()) > maxEntries {
 		return Calendar{}, invalid.Unreadable("this calendar has more than %d entries", maxEntries)
 	}
-	r := reader{from: from, to: to, home: home, named: named, zones: zonesOf(parsed)}
+	r := reader{ctx: ctx, from: from, to: to, home: home, named: named, zones: zonesOf(parsed)}
 	for _, property := range parsed.CalendarProperties {
 		if slices.Contains([]string{"NAME", "X-WR-CALNAME"}, property.IANAToken) {
-			r.out.Name = property.Value
+			r.out.Name = cut(property.Value, longestName)
 		}
 		if property.IANAToken == "METHOD" && strings.EqualFold(property.Value, "CANCEL") {
 			r.cancels = true
 		}
 	}
 	r.series(parsed.Events())
+	switch {
+	case ctx.Err() != nil:
+		return Calendar{}, ctx.Err()
+	case r.barren > maxBarren:
+		return Calendar{}, invalid.Unreadable("this calendar has more than %d series that never take place", maxBarren)
+	}
 	slices.SortStableFunc(r.out.Bookings, func(a, b booking.Booking) int {
 		return strings.Compare(a.Date+a.Start+a.UID+a.Instance, b.Date+b.Start+b.UID+b.Instance)
 	})
@@ -94,6 +103,8 @@ func hasEdge(data []byte, has func(data, edge []byte) bool, line string) bool {
 
 // reader reads one calendar.
 type reader struct {
+	ctx      context.Context //nolint:containedctx // of one reading
+	barren   int
 	from, to time.Time
 	home     *time.Location
 	named    func(string) []string
@@ -210,9 +221,15 @@ func (r *reader) moments(e entry) ([]time.Time, bool) {
 		}
 	}
 	var list []time.Time
+	if r.barren > maxBarren || r.ctx.Err() != nil {
+		return nil, repeats // no more of it is read
+	}
 	next := set.Iterator()
-	for range maxSteps {
+	for step := range maxSteps {
 		at, more := next()
+		if !more && step <= 1 && repeats {
+			r.barren++
+		}
 		if !more || at.After(r.to) {
 			break
 		}

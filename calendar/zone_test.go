@@ -48,7 +48,7 @@ func TestAZoneWithoutANameIsDescribed(t *testing.T) {
 	require.Contains(t, string(written), "TZID=Local time:20260324T160000")
 	require.NotContains(t, string(written), "X-WR-TIMEZONE")
 
-	read, err := Read(written, at, at.AddDate(0, 1, 0), time.UTC, func(string) []string { return nil })
+	read, err := Read(t.Context(), written, at, at.AddDate(0, 1, 0), time.UTC, func(string) []string { return nil })
 	require.NoError(t, err)
 	require.Len(t, read.Bookings, 2)
 	require.Equal(t, []string{"15:00", "14:00"}, []string{read.Bookings[0].Start, read.Bookings[1].Start})

@@ -1,6 +1,7 @@
 package handover_test
 
 import (
+	"context"
 	"os"
 	"regexp"
 	"strings"
@@ -70,7 +71,7 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			continue
 		}
 		if kind == "ics bookings" {
-			got, err := calendar.Read([]byte(example[3]), today, today.AddDate(0, 1, 0), time.UTC, func(text string) []string { return booking.Named(text, here) })
+			got, err := calendar.Read(context.Background(), []byte(example[3]), today, today.AddDate(0, 1, 0), time.UTC, func(text string) []string { return booking.Named(text, here) })
 			require.NoError(t, err)
 			require.Empty(t, got.Left)
 			require.Len(t, got.Bookings, 4)

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"io"
 	"math/rand/v2"
+	"runtime"
 	"strings"
 	"testing"
 	"time"
@@ -262,4 +263,32 @@ func FuzzRead(f *testing.F) {
 			require.LessOrEqual(t, len(row), sheets.MaxColumns)
 		}
 	})
+}
+
+// A line of nothing but commas, and a workbook of nothing but sheets, are refused before anything is made of them.
+func TestCostlyTablesAreRefused(t *testing.T) {
+	for name, text := range map[string]string{
+		"commas": strings.Repeat(",", 8_000_000), "tabs": "a\tb\n" + strings.Repeat("\t", 6000), "many lines of commas": strings.Repeat(strings.Repeat(",", 6000)+"\n", 1000),
+	} {
+		var before, after runtime.MemStats
+		runtime.ReadMemStats(&before)
+		_, err := sheets.Read([]byte(text))
+		runtime.ReadMemStats(&after)
+		require.ErrorIs(t, err, sheets.ErrUnreadable, name)
+		require.ErrorContains(t, err, "more than 100 columns", name)
+		require.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(64<<20), name)
+	}
+	var packed bytes.Buffer
+	w := zip.NewWriter(&packed)
+	for i := range 5000 {
+		_, err := w.Create(fmt.Sprintf("xl/worksheets/sheet%d.xml", i))
+		require.NoError(t, err)
+	}
+	require.NoError(t, w.Close())
+	var before, after runtime.MemStats
+	runtime.ReadMemStats(&before)
+	_, err := sheets.Read(packed.Bytes())
+	runtime.ReadMemStats(&after)
+	require.ErrorContains(t, err, "more than 200 sheets")
+	require.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(64<<20))
 }

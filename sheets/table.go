@@ -16,6 +16,8 @@ const (
 	MaxRows    = 5000
 	MaxColumns = 100
 	MaxCell    = 4000 // characters
+	maxSheets  = 200  // of a workbook
+	maxMarks   = 5000 // separators in one line of a text
 )
 
 // Table is a table that was read, row by row. A row may have fewer cells than another one.

@@ -30,6 +30,9 @@ func readText(data []byte) (Table, error) {
 	if strings.TrimSpace(text) == "" {
 		return Table{}, invalid.Unreadable("there is nothing in it")
 	}
+	if n := crowded(text); n > 0 {
+		return Table{}, invalid.Unreadable("row %d has more than %d columns", n, MaxColumns)
+	}
 	mark, text := declared(text)
 	said := "cells"
 	if mark == 0 {
@@ -45,6 +48,23 @@ func readText(data []byte) (Table, error) {
 		return Table{}, err
 	}
 	return Table{Rows: trimmed(rows), As: said + " between cells, " + encoding}, nil
+}
+
+// crowded is the line in which there are more separators than any table has; 0 where there is none. It is looked at before a line is divided.
+func crowded(text string) int {
+	n := 0
+	for line := range strings.Lines(text) {
+		n++
+		if len(line) <= maxMarks {
+			continue
+		}
+		for _, s := range separators {
+			if strings.Count(line, string(s.mark)) > maxMarks {
+				return n
+			}
+		}
+	}
+	return 0
 }
 
 // decode makes text of bytes: UTF-8, UTF-16 with a mark or by its zeroes, else Windows-1252, which old programs write.

@@ -1,6 +1,7 @@
 package sheets
 
 import (
+	"archive/zip"
 	"bytes"
 	"fmt"
 	"math"
@@ -25,6 +26,9 @@ func readWorkbook(data []byte) (table Table, err error) {
 			table, err = Table{}, invalid.Unreadable("this workbook is damaged")
 		}
 	}()
+	if sheets := sheetsIn(data); sheets > maxSheets {
+		return Table{}, invalid.Unreadable("this workbook has more than %d sheets: save the one with the table by itself", maxSheets)
+	}
 	book, openErr := excelize.OpenReader(bytes.NewReader(data), excelize.Options{
 		UnzipSizeLimit: largestUnpacked, UnzipXMLSizeLimit: largestUnpacked, RawCellValue: true,
 	})
@@ -48,6 +52,20 @@ func readWorkbook(data []byte) (table Table, err error) {
 		}
 	}
 	return Table{}, invalid.Unreadable("there is nothing in this workbook")
+}
+
+// sheetsIn is how many sheets are in a workbook, by the list of its parts alone.
+func sheetsIn(data []byte) (n int) {
+	parts, err := zip.NewReader(bytes.NewReader(data), int64(len(data)))
+	if err != nil {
+		return 0 // that it is damaged is told by who opens it
+	}
+	for _, part := range parts.File {
+		if strings.Contains(part.Name, "worksheets/") {
+			n++
+		}
+	}
+	return max(n, len(parts.File)-20*maxSheets)
 }
 
 func sheet(book *excelize.File, name string) ([][]string, error) {

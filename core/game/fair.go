@@ -23,7 +23,7 @@ type Pair struct {
 // What bounds the search for fair points.
 const (
 	widest   = 5   // points to each side of where a fair score is looked for
-	looked   = 600 // rallies of games that are worked out, all pairs together
+	looked   = 360 // rallies of games that are worked out, all pairs together
 	proposed = 3   // that are proposed
 	apart    = 0.2 // share by which a game may be longer or shorter than wanted
 )
@@ -65,7 +65,7 @@ func (r Rules) FairPairs(ctx context.Context, c Chances, length int) ([]Pair, er
 	}
 	slices.SortStableFunc(list, func(a, b candidate) int { return cmp.Compare(a.off, b.off) })
 	pairs := []Pair{}
-	for _, each := range list[:min(max(8, min(24, looked/length)), len(list))] {
+	for _, each := range list[:min(max(3, min(24, looked/length)), len(list))] {
 		r.End = End{Near: each.near, Far: each.far}
 		f, err := r.Forecast(ctx, c, 0)
 		if err != nil {
