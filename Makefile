@@ -85,7 +85,9 @@ format: node_modules/.installed
 	gofmt -w .
 	npm run --silent format
 
+# Everything that parses, a minute each; and some 50 000 bodies made of the OpenAPI document, with values at their extremes and beyond.
 fuzz:
+	HODOMETER_LONG=1 go test -run TestBodiesAtTheirExtremes -timeout 30m -v ./api
 	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
 	go test -run '^$$' -fuzz '^FuzzRead$$' -fuzztime 60s ./core/shorthand
 	go test -run '^$$' -fuzz FuzzReadGame -fuzztime 60s ./core/shorthand

@@ -400,7 +400,7 @@ func (x *extremeClub) everything(after string) {
 func TestBodiesAtTheirExtremes(t *testing.T) {
 	each, rounds := 3, 1
 	if os.Getenv("HODOMETER_LONG") != "" {
-		each, rounds = 200, 4
+		each, rounds = 260, 4
 	}
 	for round := range rounds {
 		x := newExtremeClub(t, uint64(round)+long.Seed()) //nolint:gosec // small

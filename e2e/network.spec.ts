@@ -72,7 +72,7 @@ test('a phone is paired by its camera, runs a lesson, is taken out, and loses no
   const code = (await page.locator('.code').textContent()) ?? ''
   await mobile.getByLabel('The code').fill('22222-22222')
   await mobile.getByRole('button', { name: 'Pair', exact: true }).click()
-  await expect(mobile.getByText(/^this code does not go/)).toBeVisible()
+  await expect(mobile.getByText(/^this code is not valid/)).toBeVisible()
   await mobile.getByLabel('The code').fill(code.toLowerCase().replace('-', ' '))
   await mobile.getByRole('button', { name: 'Pair', exact: true }).click()
   await expect(mobile.getByText('1 of 1', { exact: true })).toBeVisible()

@@ -81,11 +81,15 @@ const linesASecond = 100
 
 // Serve has a simulated device speak with whoever connects, one after the other, until ctx ends.
 func Serve(ctx context.Context, listener net.Listener, device Simulated) error {
+	ctx, cancel := context.WithCancel(ctx)
 	stop := context.AfterFunc(ctx, func() { _ = listener.Close() })
 	defer stop()
 	var busy sync.Mutex
 	var open sync.WaitGroup
-	defer open.Wait()
+	defer func() {
+		cancel() // where nobody can come any more, who is there goes too
+		open.Wait()
+	}()
 	for {
 		conn, err := listener.Accept()
 		if ctx.Err() != nil {

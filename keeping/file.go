@@ -137,7 +137,10 @@ func copyFile(from, to string) error {
 		return err
 	}
 	_, err = io.Copy(out, in)
-	return errors.Join(err, out.Sync(), out.Close())
+	if err = errors.Join(err, out.Sync(), out.Close()); err != nil {
+		_ = os.Remove(to) // a part is no copy
+	}
+	return err
 }
 
 // Restored says what was done.
@@ -162,8 +165,9 @@ func (c Copies) Restore(ctx context.Context, open *store.Store, from string, now
 	if err != nil {
 		return Restored{}, err
 	}
-	// Not before: it might take the one away that was to be restored.
-	return Restored{From: from, Kept: filepath.Join(c.Folder, kept.Name), Health: h}, c.thin()
+	// Not before: it might take the one away that was to be restored. What is left is taken away the next time.
+	_ = c.thin()
+	return Restored{From: from, Kept: filepath.Join(c.Folder, kept.Name), Health: h}, nil
 }
 
 // RestoreFile puts a copy in the place of a data file that is not used: also of one that is damaged, which is set aside, and of one that is not there.

@@ -128,7 +128,8 @@ func (c Copies) Make(ctx context.Context, copyTo func(ctx context.Context, path 
 	if err != nil {
 		return Copy{}, err
 	}
-	return made, c.thin()
+	_ = c.thin() // the copy is good all the same; what is left is taken away the next time
+	return made, nil
 }
 
 func (c Copies) make(ctx context.Context, copyTo func(ctx context.Context, path string) error, at time.Time, why Why) (Copy, error) {

@@ -241,8 +241,16 @@ func PutNew(whole, path string) error {
 		if errors.Is(err, fs.ErrExist) {
 			return fmt.Errorf("%s: %w", path, fs.ErrExist)
 		}
-		if err := os.Rename(whole, path); err != nil { // a disk without links
+		// A disk without links: the name is taken first, so that none that has just appeared is written over.
+		taken, err := os.OpenFile(path, os.O_WRONLY|os.O_CREATE|os.O_EXCL, 0o600) //nolint:gosec // the coach's own choice
+		if errors.Is(err, fs.ErrExist) {
+			return fmt.Errorf("%s: %w", path, fs.ErrExist)
+		}
+		if err != nil {
 			return err
+		}
+		if err := errors.Join(taken.Close(), os.Rename(whole, path)); err != nil {
+			return errors.Join(err, os.Remove(path))
 		}
 	}
 	return settle(filepath.Dir(path))

@@ -129,6 +129,15 @@ describe('ActQueue', () => {
     ])
   })
 
+  it('does not send for ever what is refused without a name', async () => {
+    const queue = queueOn()
+    await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })
+    answerWith = () => refusal({ path: 'acts.7.tap', message: 'this names somebody else' })
+    await queue.deliver('l')
+    expect(sent).toHaveLength(1)
+    expect((await queue.list('l')).map((kept) => kept.refused)).toEqual(['this names somebody else'])
+  })
+
   it('keeps everything while this device is not let in', async () => {
     const queue = queueOn()
     await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })

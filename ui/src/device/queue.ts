@@ -109,8 +109,12 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
       if (!judges(error)) throw error
       const single = actsIn(error)
       const all = error.problem.fields[0]?.message ?? error.message
-      const why = acts.map((act, i) => [act.id, single ? single.get(i) : all] as const)
-      return { refused: new Map(why.flatMap(([id, said]) => (said ? [[id, said] as const] : []))) }
+      const why = acts.flatMap((act, i) => {
+        const said = single ? single.get(i) : all
+        return said ? [[act.id, said] as const] : []
+      })
+      // A refusal that names none of them is of all of them: sent again and again, they would be refused for ever.
+      return { refused: new Map(why.length ? why : acts.map(({ id }) => [id, all] as const)) }
     }
   }
 

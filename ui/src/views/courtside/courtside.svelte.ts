@@ -1,6 +1,7 @@
 import {
   answer,
   api,
+  patience,
   type Act,
   type Answered,
   type Counter,
@@ -181,7 +182,7 @@ export class Run {
   async #ask(): Promise<Answered> {
     const params = { path: { id: this.#id } }
     return {
-      ...(await answer(api.GET('/api/lessons/{id}/courtside', { params }))),
+      ...(await answer(api.GET('/api/lessons/{id}/courtside', { params, signal: patience() }))),
       sentences: [],
       refused: [],
     }
