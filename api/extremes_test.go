@@ -41,7 +41,7 @@ func (x *extremes) one(list ...any) any { return list[x.chance.IntN(len(list))] 
 func (x *extremes) number(s map[string]any) any {
 	low, hasLow := s["minimum"].(float64)
 	high, hasHigh := s["maximum"].(float64)
-	list := []any{0.0, 1.0, 0.5, 1e-300, 5e-324, 1e-9, -0.0, 2.0, 3.0}
+	list := []any{0.0, 1.0, 0.5, 1e-300, 5e-324, 1e-9, math.Copysign(0, -1), 2.0, 3.0}
 	if hasLow {
 		list = append(list, low, low, math.Nextafter(low, math.Inf(1)))
 	} else {
@@ -56,7 +56,7 @@ func (x *extremes) number(s map[string]any) any {
 		list = append(list, low-1, high+1, 9e18, -9e18, 1e308)
 	}
 	n := x.one(list...).(float64)
-	if s["type"] == "integer" && !(x.beyond && x.chance.IntN(20) == 0) {
+	if s["type"] == "integer" && (!x.beyond || x.chance.IntN(20) > 0) {
 		n = math.Trunc(n)
 	}
 	if math.Abs(n) < 1e15 && n == math.Trunc(n) {
