@@ -68,9 +68,9 @@ type Hub struct {
 	station *throwing.Station
 	said    []SaidEvent
 	seq     int
-	more    chan struct{} // closed when something is said, and made anew
-	closed  chan struct{} // the program ends
-	began   time.Time
+	more    chan struct{}   // closed when something is said, and made anew
+	closed  chan struct{}   // the program ends
+	now     func() float64  // seconds of a clock that only goes on
 	typed   map[string]bool // addresses that the coach typed at the machine
 }
 
@@ -102,12 +102,15 @@ type joined struct {
 
 // NewHub is a hub to which nothing is joined. It is closed by Close.
 func NewHub() *Hub {
-	h := &Hub{joined: map[Kind]*joined{}, typed: map[string]bool{}, station: &throwing.Station{}, more: make(chan struct{}), closed: make(chan struct{}), began: time.Now()}
+	began := time.Now()
+	return newHub(func() float64 { return time.Since(began).Seconds() })
+}
+
+func newHub(now func() float64) *Hub {
+	h := &Hub{joined: map[Kind]*joined{}, typed: map[string]bool{}, station: &throwing.Station{}, more: make(chan struct{}), closed: make(chan struct{}), now: now}
 	go h.watch()
 	return h
 }
-
-func (h *Hub) now() float64 { return time.Since(h.began).Seconds() }
 
 // watch stops a machine that nobody watches any more, and tells one that is watched so.
 func (h *Hub) watch() {

@@ -104,7 +104,10 @@
     const block = run.data.lesson.document.blocks.find(({ id }) => id === scheduled?.block)
     if (!block || !scheduled || over) return undefined
     // How long it is changes nothing for who stands before it; where roles change, people walk across the court.
-    const played = JSON.stringify([{ ...block, minutes: 0, wanted: 0 }, run.roles?.second ?? -1])
+    const { id, drill, version, steps, size, people, lines, variants } = block
+    const own = variants?.map((each) => [each.student, each.version, each.drawn])
+    const roles = run.roles?.second ?? -1
+    const played = JSON.stringify([id, drill, version, steps, size, people, lines, own, roles])
     const planned = scheduled.load?.balls ?? 0
     return { block, title: scheduled.title, played, running: run.running, planned, counters: inTurn }
   })

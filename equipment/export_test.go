@@ -1,0 +1,4 @@
+package equipment
+
+// NewHubBy is a hub that goes by a clock of a test.
+var NewHubBy = newHub
