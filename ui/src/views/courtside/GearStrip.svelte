@@ -60,7 +60,7 @@
         <button class="btn" disabled={!title || !running} onclick={() => void gear.start(true)}
           >One ball</button
         >
-        {#if !title}<p>Nothing is fed in this block.</p>{:else if !running}<p>
+        {#if !title}<p>Nothing is fed in this block.</p>{:else if !running && !machine.stopped}<p>
             It throws only while the lesson goes on.
           </p>{/if}
       {/if}

@@ -41,7 +41,7 @@
         “{profile.hurts}”: what shall it be spared? Until you say so, nothing is left out of what is proposed.
       </p>
       <p>
-        <button type="button" class="btn btn-sm" onclick={() => add(profile.hurts)}
+        <button type="button" class="btn btn-sm btn-outline" onclick={() => add(profile.hurts)}
           >Say what it is spared</button
         >
       </p>
