@@ -152,28 +152,25 @@ func (s *server) admit(table []Route) echo.MiddlewareFunc {
 			if right == coachOnly && door(ctx) != machineDoor {
 				return problem(http.StatusForbidden, "This is done at the coach’s own machine only.")
 			}
-			in, err := s.isIn(ctx)
-			switch {
-			case err != nil:
+			if err := s.mustBeIn(ctx); err != nil {
 				return err
-			case in:
-				return next(c)
-			case door(ctx) == machineDoor:
-				return problem(http.StatusUnauthorized, "Type the passphrase first.")
-			default:
-				return problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
 			}
+			return next(c)
 		}
 	}
 }
 
-// stillIn refuses who was taken out while they waited.
-func (s *server) stillIn(ctx context.Context) error {
+// mustBeIn refuses who is not let in, or not any more.
+func (s *server) mustBeIn(ctx context.Context) error {
 	in, err := s.isIn(ctx)
-	if err == nil && !in {
-		err = problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
+	switch {
+	case err != nil || in:
+		return err
+	case door(ctx) == machineDoor:
+		return problem(http.StatusUnauthorized, "Type the passphrase first.")
+	default:
+		return problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
 	}
-	return err
 }
 
 // isIn says whether whoever asks is let in: at this machine without a passphrase everybody is.

@@ -81,7 +81,7 @@ func (s *server) equipmentRoutes() []Route {
 			if err != nil {
 				return said, err
 			}
-			return said, s.stillIn(ctx)
+			return said, s.mustBeIn(ctx) // who was taken out while they waited is told nothing
 		}).anew(),
 	}
 }
@@ -191,7 +191,9 @@ func (s *server) machineKnows(ctx context.Context, id string) error {
 
 // machineHears tells the machine what acts made of a lesson; at its end all that was joined for it is let go.
 func (s *server) machineHears(kit underway.Kit) {
-	s.gear.Follow(underway.On(kit.ID, kit.Document, kit.Clock, kit.Finished, s.now()))
+	if s.gear.For() == kit.ID {
+		s.gear.Follow(underway.On(kit.ID, kit.Document, kit.Clock, kit.Finished, s.now()))
+	}
 	if kit.Finished {
 		s.gear.LeaveLesson(kit.ID)
 	}

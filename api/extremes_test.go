@@ -337,14 +337,7 @@ func (x *extremeClub) do(method, path string, body any, headers ...string) *http
 	if body != nil {
 		text, _ = json.Marshal(body)
 	}
-	r := httptest.NewRequestWithContext(x.t.Context(), method, "http://localhost:7420"+path, bytes.NewReader(text))
-	r.Header.Set("Content-Type", "application/json")
-	for i := 0; i < len(headers); i += 2 {
-		r.Header.Set(headers[i], headers[i+1])
-	}
-	w := httptest.NewRecorder()
-	x.http.ServeHTTP(w, r)
-	return w
+	return x.send(method, path, string(text), headers...)
 }
 
 // at fills the parameters of a path: with what is there, with something new, and now and then with what is no identifier.

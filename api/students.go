@@ -2,7 +2,6 @@ package api
 
 import (
 	"context"
-	"errors"
 	"net/http"
 	"time"
 
@@ -149,17 +148,18 @@ func (s *server) eraseStudent(ctx context.Context, p erasing, _ None) (Gone, err
 	if err := s.store.EraseStudent(ctx, p.ID); err != nil {
 		return Gone{}, err
 	}
-	var gone Gone
-	for _, one := range holding {
+	holds := func(name string) bool {
 		switch p.Copies {
 		case CopiesErased:
-			err = copies.EraseFrom(ctx, one.Name, p.ID)
+			return copies.EraseFrom(ctx, name, p.ID) != nil
 		case CopiesDelete:
-			err = copies.Delete(one.Name)
-		default:
-			err = errStays
+			return copies.Delete(name) != nil
 		}
-		if err == nil {
+		return true
+	}
+	var gone Gone
+	for _, one := range holding {
+		if !holds(one.Name) {
 			continue
 		}
 		if gone.Copies++; gone.Copies == 1 {
@@ -168,6 +168,3 @@ func (s *server) eraseStudent(ctx context.Context, p erasing, _ None) (Gone, err
 	}
 	return gone, nil
 }
-
-// errStays says that a copy is left as it is.
-var errStays = errors.New("it stays")

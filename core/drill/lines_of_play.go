@@ -105,7 +105,7 @@ func (d Document) dangers() []string {
 		if err != nil {
 			continue
 		}
-		if stands && d.HasNet() && math.Abs(at.Y) <= atTheNet {
+		if stands && c.Net.HalfUp > 0 && math.Abs(at.Y) <= atTheNet {
 			for _, ball := range balls {
 				if off, beside := ball.off(at); off < inLine && beside {
 					list = append(list, fmt.Sprintf("The %s at the net is in the line of a ball: eyes on it and racket up, or one step to the side.", strings.Replace(d.PlaceName(i), string(Start), "player", 1)))
@@ -131,12 +131,6 @@ func (d Document) dangers() []string {
 		}
 	}
 	return list
-}
-
-// HasNet says whether the drill is played over a net.
-func (d Document) HasNet() bool {
-	c, err := court.Find(d.Court)
-	return err == nil && c.Net.HalfUp > 0
 }
 
 // nearWalls says whether a wall is played against, or stands round the court.

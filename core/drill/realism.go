@@ -2,7 +2,6 @@ package drill
 
 import (
 	"slices"
-	"strings"
 
 	"hodometer/core/feed"
 	"hodometer/core/score"
@@ -57,5 +56,5 @@ func (d Document) RealismOf(m Measure) Realism {
 // WithMachine says whether the drill is planned with a ball machine: its balls come from one, or one is carried to it.
 func (d Document) WithMachine() bool {
 	fed := slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Kind.Flies() && d.Pattern.MethodOf(t) == feed.Machine })
-	return fed || slices.ContainsFunc(d.Equipment, func(piece string) bool { return strings.Contains(strings.ToLower(piece), "machine") })
+	return fed || mentions(d.Equipment, []string{"machine"})
 }

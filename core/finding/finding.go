@@ -82,7 +82,6 @@ func found(severity Severity, block lesson.Block, reason string, remedies ...Rem
 const (
 	longestBlock   = 240    // minutes
 	longestBooking = 600    // minutes
-	nearLimit      = 0.8    // of a limit, from which on it is told
 	plentySpare    = 5 * 60 // seconds left over that are worth a word
 )
 
@@ -282,7 +281,7 @@ func bodyFindings(person lesson.Person, p schedule.Timetable, list []schedule.Pr
 	}
 	planned := of(budget)
 	if planned <= limit.Max {
-		if float64(planned) >= nearLimit*float64(limit.Max) {
+		if limit.Near(planned) {
 			all = append(all, found(Note, lesson.Block{}, fmt.Sprintf("%s: %d %s planned, close to the limit of %d. Courtside it is told before it is crossed.", profile.Name, planned, limit.Of, limit.Max)))
 		}
 		return all

@@ -16,6 +16,9 @@ import (
 func sore(l schedule.Prepared) []Finding {
 	var all []Finding
 	for _, person := range l.People {
+		if len(person.Profile.Sore) == 0 {
+			continue // what a block asks takes some working out
+		}
 		spared := person.Profile.Spared(l.Asks(person))
 		if len(spared) == 0 {
 			continue
@@ -26,7 +29,7 @@ func sore(l schedule.Prepared) []Finding {
 			v.Version, v.Why = version, "Asks for nothing that is rested."
 			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("%s plays “%s”", person.Short, version), Edit: editing.Edit{Kind: editing.SetVariant, Block: l.Block.ID, Variant: &v}})
 		}
-		if calls := callsWithout(l, person, spared); calls != nil {
+		if calls := callsWithout(l, person); calls != nil {
 			f.Remedies = append(f.Remedies, Remedy{Label: "Say that it is not for " + person.Short, Edit: editing.Edit{Kind: editing.SetCalls, Block: l.Block.ID, Calls: calls}})
 		}
 		if others := without(l, person); len(others) > 0 {
@@ -45,19 +48,15 @@ func without(l schedule.Prepared, person lesson.Person) []string {
 }
 
 // callsWithout are the calls of a block, with a word in those that ask for what somebody is spared; nil where the calls are not what asks.
-func callsWithout(l schedule.Prepared, person lesson.Person, spared []student.Strain) []lesson.Call {
+func callsWithout(l schedule.Prepared, person lesson.Person) []lesson.Call {
 	if l.Drilled || l.Block.Kind == lesson.Serving {
 		return nil
 	}
 	calls := slices.Clone(l.Block.Calls)
 	for i, call := range calls {
-		if asks(call.Text, spared) {
+		if len(person.Profile.Spared(schedule.CallAsks(call, person))) > 0 {
 			calls[i].Text = strings.TrimSuffix(call.Text, ".") + "; " + schedule.NotFor(person)
 		}
 	}
 	return calls
-}
-
-func asks(line string, spared []student.Strain) bool {
-	return slices.ContainsFunc(student.Mentioned(line), func(s student.Strain) bool { return slices.Contains(spared, s) })
 }

@@ -23,11 +23,17 @@ func (l Prepared) Asks(p lesson.Person) []student.Strain {
 		return nil
 	}
 	for _, call := range l.Block.Calls {
-		if !strings.Contains(call.Text, NotFor(p)) {
-			asked = append(asked, student.Mentioned(call.Text)...)
-		}
+		asked = append(asked, CallAsks(call, p)...)
 	}
 	return asked
+}
+
+// CallAsks is what a call asks of somebody; nothing where it says that it is not for them.
+func CallAsks(call lesson.Call, p lesson.Person) []student.Strain {
+	if strings.Contains(call.Text, NotFor(p)) {
+		return nil
+	}
+	return student.Mentioned(call.Text)
 }
 
 // Sparing is the version of the block's drill that asks somebody for nothing that they are spared, and counts as that of the others does: the nearest one
@@ -50,7 +56,8 @@ func (l Prepared) Sparing(p lesson.Person) (version string, ok bool) {
 // unsafe are the versions of a block's drill that ask somebody in it for something that they are spared.
 func (l Prepared) unsafe() []string {
 	list := []string{}
-	if !l.Drilled {
+	rests := func(p lesson.Person) bool { return len(p.Profile.Sore) > 0 }
+	if !l.Drilled || !slices.ContainsFunc(l.People, rests) {
 		return list
 	}
 	for _, name := range l.Document.VersionNames() {

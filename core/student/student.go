@@ -78,6 +78,12 @@ type Limit struct {
 	Max int     `json:"max" minimum:"1" maximum:"2000"`
 }
 
+// nearShare is from which share of a limit on it is told, so that it is heard of before it is crossed. Our own choice.
+const nearShare = 0.8
+
+// Near says whether so much of something is near the limit, or beyond it.
+func (l Limit) Near(n int) bool { return float64(n) >= nearShare*float64(l.Max) }
+
 // Profile is what is kept about a student.
 type Profile struct {
 	Name      string      `json:"name" minLength:"1" maxLength:"80"`

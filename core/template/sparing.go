@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"hodometer/core/lesson"
+	"hodometer/core/schedule"
 	"hodometer/core/student"
 )
 
@@ -19,15 +20,15 @@ func rests(people []lesson.Person) []student.Strain {
 }
 
 // resting are those who are spared some of what is asked, by what they are called.
-func resting(people []lesson.Person, asked []student.Strain) (names []string, others []lesson.Person) {
+func resting(people []lesson.Person, asked []student.Strain) (names, notFor []string, others []lesson.Person) {
 	for _, p := range people {
 		if len(p.Profile.Spared(asked)) > 0 {
-			names = append(names, p.Short)
+			names, notFor = append(names, p.Short), append(notFor, schedule.NotFor(p))
 		} else {
 			others = append(others, p)
 		}
 	}
-	return names, others
+	return names, notFor, others
 }
 
 // easy is what is called instead of something that everybody is spared.
@@ -38,7 +39,7 @@ const easy = "Easy steps and swings, nothing that hurts"
 func sparing(b lesson.Block, people []lesson.Person) (lesson.Block, string) {
 	phrase := ""
 	if b.Kind == lesson.Serving {
-		names, others := resting(people, []student.Strain{student.ServesAndOverheads})
+		names, _, others := resting(people, []student.Strain{student.ServesAndOverheads})
 		switch {
 		case len(names) == 0:
 		case len(others) == 0:
@@ -59,14 +60,14 @@ func sparing(b lesson.Block, people []lesson.Person) (lesson.Block, string) {
 		}
 	}
 	for i, call := range b.Calls {
-		names, others := resting(people, student.Mentioned(call.Text))
+		names, notFor, others := resting(people, student.Mentioned(call.Text))
 		switch {
 		case len(names) == 0 || b.Kind == lesson.Serving:
 		case len(others) == 0:
 			b.Calls[i].Text = easy
 			phrase = fmt.Sprintf("%s: “%s” is left out, %s %s that.", b.Title, call.Text, strings.Join(names, ", "), rest(names))
 		default:
-			b.Calls[i].Text = call.Text + "; not " + strings.Join(names, ", ")
+			b.Calls[i].Text = call.Text + "; " + strings.Join(notFor, ", ")
 		}
 	}
 	return b, phrase

@@ -97,13 +97,13 @@ func TestNoShapeAsksForWhatIsSpared(t *testing.T) {
 				continue
 			}
 			for _, part := range []student.Part{student.Shoulder, student.Wrist, student.Knee, student.Ankle, student.Back} {
-				for _, all := range []bool{false, true} {
+				for _, sore := range []int{1, shape.MinPlayers - 1, shape.MinPlayers} {
 					d, in := sample.Crowd(shape.MinPlayers)
 					in.Settings = coach.Default()
 					d.Blocks, d.Minutes = nil, shape.Minutes
 					for i := range in.People {
 						in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, student.Club, student.Adult
-						if i == 0 || all {
+						if i < sore {
 							in.People[i].Profile.Sore = []student.Sore{{Part: part, Rests: part.Proposed()}}
 						}
 					}

@@ -11,9 +11,6 @@ import (
 	"hodometer/core/student"
 )
 
-// nearShare is from which share of a limit on it is told, so that it is heard of before it is crossed. Our own choice.
-const nearShare = 0.8
-
 // Near says how much of a limit is used up, and whether it is reached.
 type Near struct {
 	Text    string `json:"text" description:"24 of at most 30 overheads"`
@@ -80,7 +77,7 @@ func nearing(counters []Counter, p lesson.Person) *Near {
 		return nil
 	}
 	n := CountedOf(counters, p.ID, limit.Of)
-	if float64(n) < nearShare*float64(limit.Max) {
+	if !limit.Near(n) {
 		return nil
 	}
 	return &Near{Text: fmt.Sprintf("%d of at most %d %s", n, limit.Max, limit.Of), Reached: n >= limit.Max}
