@@ -134,6 +134,7 @@ type Certificates struct {
 
 	lock sync.Mutex
 	last *tls.Certificate
+	at   []net.IP // what the last one was made for, also what the authority does not vouch for
 }
 
 // Certificates are those of the authority.
@@ -150,18 +151,18 @@ func (c *Certificates) For(hello *tls.ClientHelloInfo) (*tls.Certificate, error)
 		return nil, errors.New("not an address of a network")
 	}
 	now := c.now()
-	if c.last != nil && now.Before(c.last.Leaf.NotAfter.Add(-renewBefore)) && slices.ContainsFunc(c.last.Leaf.IPAddresses, tcp.IP.Equal) {
+	if c.last != nil && now.Before(c.last.Leaf.NotAfter.Add(-renewBefore)) && slices.ContainsFunc(c.at, tcp.IP.Equal) {
 		return c.last, nil
 	}
 	at := OwnAddresses()
 	if !slices.ContainsFunc(at, tcp.IP.Equal) {
 		at = append(at, tcp.IP)
 	}
-	made, err := c.authority.issue(slices.DeleteFunc(at, func(ip net.IP) bool { return !c.authority.VouchesFor(ip) }), now)
+	made, err := c.authority.issue(slices.DeleteFunc(slices.Clone(at), func(ip net.IP) bool { return !c.authority.VouchesFor(ip) }), now)
 	if err != nil {
 		return nil, err
 	}
-	c.last = made
+	c.last, c.at = made, at
 	return made, nil
 }
 

@@ -4,6 +4,7 @@ import (
 	"context"
 	"crypto/tls"
 	"crypto/x509"
+	"fmt"
 	"net"
 	"os"
 	"path/filepath"
@@ -36,6 +37,14 @@ func handshake(t *testing.T, c *access.Certificates, roots *x509.CertPool, now t
 	return shown, conn.Close()
 }
 
+// at is a connection that came in at an address.
+type at struct {
+	net.Conn
+	ip net.IP
+}
+
+func (a at) LocalAddr() net.Addr { return &net.TCPAddr{IP: a.ip, Port: 443} }
+
 func TestADeviceThatTrustsTheAuthorityTrustsThisMachine(t *testing.T) {
 	folder := t.TempDir()
 	now := time.Date(2026, 3, 10, 15, 30, 0, 0, time.UTC)
@@ -51,6 +60,18 @@ func TestADeviceThatTrustsTheAuthorityTrustsThisMachine(t *testing.T) {
 	again, err := handshake(t, c, roots, now)
 	require.NoError(t, err)
 	require.True(t, first.Equal(again))
+
+	// Nor is one made at each connection to an address for which the authority does not vouch: there it is kept, too.
+	public := &tls.ClientHelloInfo{Conn: at{ip: net.ParseIP("203.0.113.7")}} // RFC 5737: an address of examples
+	one, err := c.For(public)
+	require.NoError(t, err)
+	two, err := c.For(public)
+	require.NoError(t, err)
+	require.True(t, one.Leaf.Equal(two.Leaf))
+	require.NotContains(t, fmt.Sprint(one.Leaf.IPAddresses), "203.0.113.7")
+	first, err = handshake(t, c, roots, now)
+	require.NoError(t, err)
+	require.True(t, first.Equal(one.Leaf), "it is good for the addresses of before")
 
 	_, err = handshake(t, c, x509.NewCertPool(), now)
 	require.Error(t, err, "whoever does not trust it is warned")

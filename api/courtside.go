@@ -101,7 +101,7 @@ func (s *server) act(ctx context.Context, p byID, body Acts) (underway.Answered,
 		}
 		s.machineHears(kit)
 		view, err := kit.View(ctx, s.now())
-		return underway.Answered{Courtside: view, Sentences: done.Sentences, Refused: done.Refused}, err
+		return underway.Answered{Courtside: view, Sentences: done.Sentences, Changed: done.Changed, Refused: done.Refused}, err
 	}
 }
 

@@ -46,35 +46,35 @@ func newMemory(writes func() uint64, now func() time.Time) *memory {
 	return &memory{writes: writes, now: now, answers: map[string]*remembered{}}
 }
 
-func (m *memory) moment() moment { return moment{m.writes(), m.now().Unix() / 60} }
-
-// recall returns the answer to a request, if it still holds.
-func (m *memory) recall(request string, at moment) (*remembered, bool) {
+// recall returns the answer to a request that holds now, nil where there is none, and the moment that is now. What held before is forgotten.
+func (m *memory) recall(request string) (*remembered, moment) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
-	if m.at != at {
-		return nil, false
+	if now := (moment{m.writes(), m.now().Unix() / 60}); m.at != now {
+		m.forget()
+		m.at = now
 	}
-	answer, ok := m.answers[request]
-	return answer, ok
+	return m.answers[request], m.at
 }
 
-// keep remembers the answer to a request as it was worked out from a moment on. Where the answers take too much, all
+// keep remembers the answer to a request as it was worked out from a moment on, if that is not over. Where the answers take too much, all
 // of them are forgotten.
 func (m *memory) keep(request string, at moment, answer *remembered) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
 	size := len(answer.body) + len(answer.packed) + len(request)
-	if at.writes < m.at.writes {
-		return // something was stored since it was worked out
+	if m.at != at || size > rememberedBytes || m.answers[request] != nil {
+		return
 	}
-	if m.at != at || m.bytes+size > rememberedBytes {
-		m.at, m.bytes = at, 0
-		clear(m.answers)
+	if m.bytes+size > rememberedBytes {
+		m.forget()
 	}
-	if size <= rememberedBytes && m.answers[request] == nil {
-		m.answers[request], m.bytes = answer, m.bytes+size
-	}
+	m.answers[request], m.bytes = answer, m.bytes+size
+}
+
+func (m *memory) forget() {
+	m.bytes = 0
+	clear(m.answers)
 }
 
 // packedFrom is the size from which an answer is worth compressing.

@@ -102,12 +102,13 @@ func (r Route) forTheCoach() Route {
 }
 
 // handle turns a line of the table into a handler. What is read is remembered; see memory.
-func (r Route) handle(schemas bodies, known *memory) echo.HandlerFunc {
+func (r Route) handle(schemas bodies, memory *memory) echo.HandlerFunc {
 	if r.Method == http.MethodGet && !r.live {
 		return func(c *echo.Context) error {
-			request, at := c.Request().RequestURI, known.moment()
-			if answer, ok := known.recall(request, at); ok {
-				return answer.send(c)
+			request := c.Request().RequestURI
+			known, at := memory.recall(request)
+			if known != nil {
+				return known.send(c)
 			}
 			answer, err := r.work(c.Request().Context(), c, schemas)
 			if err != nil {
@@ -117,7 +118,7 @@ func (r Route) handle(schemas bodies, known *memory) echo.HandlerFunc {
 			if err != nil {
 				return err
 			}
-			known.keep(request, at, packed)
+			memory.keep(request, at, packed)
 			return packed.send(c)
 		}
 	}

@@ -164,10 +164,11 @@ func unsay(ctx context.Context, tx *sql.Tx, id, name string) error {
 		for i := range act.Said {
 			act.Said[i] = without(act.Said[i], name)
 		}
+		act.Before, act.After = nil, nil // an earlier program kept them, and they name people
 		changed, err := json.Marshal(act)
 		return string(changed), err
 	}, `SELECT act.id, act.act FROM act JOIN lesson ON lesson.id = act.lesson
-		WHERE instr(act.act, '"said"') > 0 AND EXISTS (SELECT 1 FROM json_each(lesson.document, '$.students') AS one WHERE one.value = ?)`, id)
+		WHERE (instr(act.act, '"said"') > 0 OR instr(act.act, '"before"') > 0) AND EXISTS (SELECT 1 FROM json_each(lesson.document, '$.students') AS one WHERE one.value = ?)`, id)
 }
 
 // unbook takes a name out of bookings.

@@ -24,6 +24,9 @@ type Clash struct {
 // documents are the tables of documents.
 var documents = []string{"student", "drill", "game", "lesson", "played"}
 
+// differs is where a document of theirs is another version of mine: also where nothing but its archive differs.
+const differs = "(other.document <> mine.document OR other.archived <> mine.archived)"
+
 // MergeFrom brings in what is in another file of the same format, all of it or nothing: what is not here is added, with its counts; what is here stays.
 // Of a document that is here in another version, that of here stays, or the other one is taken where theirs is true. Sent again it changes nothing.
 func (s *Store) MergeFrom(ctx context.Context, path string, theirs bool) (m Merged, err error) {
@@ -71,7 +74,7 @@ func (m *merging) all(theirs bool) error {
 			return err
 		}
 		if theirs {
-			if _, err := m.tx.ExecContext(m.ctx, "UPDATE main."+table+" AS mine SET revision = max(mine.revision, other.revision) + 1, document = other.document, archived = other.archived FROM theirs."+table+" AS other WHERE other.id = mine.id AND other.document <> mine.document"); err != nil { //nolint:gosec // constants
+			if _, err := m.tx.ExecContext(m.ctx, "UPDATE main."+table+" AS mine SET revision = max(mine.revision, other.revision) + 1, document = other.document, archived = other.archived FROM theirs."+table+" AS other WHERE other.id = mine.id AND "+differs); err != nil { //nolint:gosec // constants
 				return err
 			}
 		}
@@ -105,7 +108,7 @@ func (m *merging) add(table, statement string) error {
 func (m *merging) clashes() ([]Clash, error) {
 	parts := make([]string, len(documents))
 	for i, table := range documents {
-		parts[i] = fmt.Sprintf("SELECT '%[1]s', mine.id, coalesce(CASE WHEN json_valid(mine.document) THEN coalesce(mine.document ->> '$.name', mine.document ->> '$.title') END, '') FROM main.%[1]s AS mine JOIN theirs.%[1]s AS other ON other.id = mine.id AND other.document <> mine.document", table)
+		parts[i] = fmt.Sprintf("SELECT '%[1]s', mine.id, coalesce(CASE WHEN json_valid(mine.document) THEN coalesce(mine.document ->> '$.name', mine.document ->> '$.title') END, '') FROM main.%[1]s AS mine JOIN theirs.%[1]s AS other ON other.id = mine.id AND %[2]s", table, differs)
 	}
 	return collect(m.ctx, m.tx, func(rows *sql.Rows) (c Clash, err error) { return c, rows.Scan(&c.Table, &c.ID, &c.Name) }, strings.Join(parts, " UNION ALL ")+" ORDER BY 1, 3, 2")
 }

@@ -104,3 +104,31 @@ func TestWhatTwoMachinesCountedIsCountedTogether(t *testing.T) {
 		require.NoError(t, err)
 	})
 }
+
+// A document of which nothing differs but its archive is one that differs: it is told, and taken where theirs is wanted.
+func TestAnArchiveThatDiffersIsTold(t *testing.T) {
+	ctx := t.Context()
+	here, path := fresh(t), filepath.Join(t.TempDir(), "theirs.db")
+	_, err := here.Students.Create(ctx, "ada", student.Profile{Name: "Ada"})
+	require.NoError(t, err)
+	require.NoError(t, here.CopyTo(ctx, path))
+	_, err = here.Students.Archive(ctx, "ada", true)
+	require.NoError(t, err)
+
+	kept, err := here.MergeFrom(ctx, path, false)
+	require.NoError(t, err)
+	require.Equal(t, []store.Clash{{Table: "student", ID: "ada", Name: "Ada"}}, kept.Clashed)
+	still, err := here.Students.Get(ctx, "ada")
+	require.NoError(t, err)
+	require.True(t, still.Archived, "that of here stays")
+
+	_, err = here.MergeFrom(ctx, path, true)
+	require.NoError(t, err)
+	taken, err := here.Students.Get(ctx, "ada")
+	require.NoError(t, err)
+	require.False(t, taken.Archived)
+	require.Greater(t, taken.Revision, still.Revision)
+	again, err := here.MergeFrom(ctx, path, true)
+	require.NoError(t, err)
+	require.Empty(t, again.Clashed)
+}

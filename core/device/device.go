@@ -80,7 +80,7 @@ func (q LessonAsked) answer() (underway.Answered, error) {
 		return underway.Answered{}, err
 	}
 	view, err := q.Kit.View(ctx, q.Now)
-	return underway.Answered{Courtside: view, Sentences: done.Sentences, Refused: done.Refused}, err
+	return underway.Answered{Courtside: view, Sentences: done.Sentences, Changed: done.Changed, Refused: done.Refused}, err
 }
 
 func (q GameAsked) answer() (scoreboard.Scored, error) {

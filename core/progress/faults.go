@@ -29,7 +29,8 @@ const rarely = 0.1
 
 // TrendOf compares the earlier half of the lessons with the later one, ball by ball: given how often the fault was seen in all, its share
 // in the later balls is binomial where nothing has changed (the conditional test of two Poisson rates, Przyborowski and Wilenski,
-// Biometrika 31 (1940) 313).
+// Biometrika 31 (1940) 313). The sighting with which the first of them begins is left out of the comparison: the lessons were chosen by it, and
+// with it a fault that never changes would seem to go down.
 func TrendOf(fault string, lessons []Watched) FaultTrend {
 	t := FaultTrend{Fault: fault, Lessons: lessons}
 	sum := func(list []Watched) (w Watched) {
@@ -41,11 +42,11 @@ func TrendOf(fault string, lessons []Watched) FaultTrend {
 	all := sum(lessons)
 	t.Sentence = fmt.Sprintf("seen %s in %s", units.Count(all.Times, "time", "times"), units.Count(all.Balls, "ball", "balls"))
 	first, last := sum(lessons[:len(lessons)/2]), sum(lessons[len(lessons)/2:])
-	if len(lessons) < 2 || first.Balls == 0 || last.Balls == 0 || all.Times == 0 {
+	if len(lessons) < 2 || first.Balls == 0 || last.Balls == 0 || all.Times < 2 {
 		return t
 	}
 	per := func(w Watched) string { return units.Decimal(10*float64(w.Times)/float64(w.Balls), 1) }
-	share := distuv.Binomial{N: float64(all.Times), P: float64(last.Balls) / float64(all.Balls)}
+	share := distuv.Binomial{N: float64(all.Times - 1), P: float64(last.Balls) / float64(all.Balls)}
 	switch {
 	case share.CDF(float64(last.Times)) < rarely:
 		t.Going = "down"

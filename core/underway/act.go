@@ -20,7 +20,7 @@ const (
 	Stiff   Why = "stiff"
 )
 
-// Act is one thing that a coach does with a lesson under way, and when: exactly one of the last six is there.
+// Act is one thing that a coach does with a lesson under way, and when: exactly one of the six from tap to before is there.
 type Act struct {
 	ID     string           `json:"id" format:"uuid" description:"Chosen by the device: done again, it changes nothing"`
 	At     time.Time        `json:"at" description:"By the clock of the device"`
@@ -29,7 +29,14 @@ type Act struct {
 	Travel *editing.Travel  `json:"travel,omitempty"`
 	Change *editing.Edit    `json:"change,omitempty"`
 	Reason *Reason          `json:"reason,omitempty"`
-	Before *lesson.Document `json:"before,omitempty" description:"The lesson as it was, to take the last change back"`
+	Before *lesson.Document `json:"before,omitempty" description:"The lesson as it was before a change that is taken back"`
+	After  *lesson.Document `json:"after,omitempty" description:"With before: the lesson as that change left it; what was changed since then stays. Left out: all is as it was before"`
+}
+
+// withoutDocuments is the act without the documents that came with it: the lesson has what came of them.
+func (a Act) withoutDocuments() Act {
+	a.Before, a.After = nil, nil
+	return a
 }
 
 // Tap is one count of one student at one measure in one block.
@@ -65,6 +72,9 @@ func (a Act) Check() error {
 	}
 	if parts != 1 {
 		wrong.Add("id", "an act is one thing: a count, the clock, the road, a change, its reason, or taking one back")
+	}
+	if a.After != nil && a.Before == nil {
+		wrong.Add("after", "say how the lesson was before the change, too")
 	}
 	if a.Tap != nil {
 		wrong.Under("tap.entry", a.Tap.Entry.Check())

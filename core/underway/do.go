@@ -40,14 +40,31 @@ func (k *Kit) Do(ctx context.Context, a Act) (Outcome, error) {
 	case a.Change != nil:
 		sentences, err = k.change(ctx, a)
 	case a.Before != nil:
-		if err = a.Before.Check(); err == nil {
-			k.Becomes(*a.Before)
-		}
+		sentences, err = k.takeBack(a)
 	}
 	if err == nil {
 		k.Done = append(k.Done, a.ID)
 	}
 	return Outcome{Sentences: sentences}, err
+}
+
+// takeBack takes a change back. What another device changed since stays, so that nothing of it is lost.
+func (k *Kit) takeBack(a Act) ([]string, error) {
+	back, kept := *a.Before, false
+	if a.After != nil {
+		var err error
+		if back, kept, err = k.Document.Without(*a.Before, *a.After); err != nil {
+			return nil, err
+		}
+	}
+	if err := back.Check(); err != nil {
+		return nil, invalid.Fields{{Path: "before", Message: "the lesson was changed since, so that this cannot be taken back any more"}}
+	}
+	k.Becomes(back)
+	if kept {
+		return []string{"What was changed since stays as it is; the rest is as it was before."}, nil
+	}
+	return nil, nil
 }
 
 // sets has the clock be at a second at an instant; for how long it stood still before is kept.

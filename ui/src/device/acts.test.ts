@@ -98,14 +98,26 @@ describe('ActQueue', () => {
     const device = new Failing()
     const queue = queueOn(device)
     await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })
-    device.fails.add('list')
-    await queue.deliver('l')
-    expect(sent).toHaveLength(0)
-    device.fails.clear()
     device.fails.add('mark')
     await queue.deliver('l')
     expect(await open(queue)).toEqual([]) // this page knows that it was answered
     expect(await open(queueOn(device))).toHaveLength(1) // another sends it again, and it is done once
+  })
+
+  it('sends nothing before what was done earlier, whatever the device cannot do meanwhile', async () => {
+    const device = new Failing()
+    const queue = queueOn(device)
+    const noor = { student: 'noor' }
+    await queue.count('l', 'b', noor, { kind: 'made' }) // on the device
+    device.fails.add('count')
+    await queue.count('l', 'b', noor, { kind: 'missed' }) // in the page
+    device.fails.clear()
+    await queue.count('l', 'b', noor, { kind: 'undo' }) // on the device again
+    device.fails.add('list') // which cannot be read now
+    await queue.deliver('l')
+    expect(sent.map((acts) => acts.map(({ tap }) => tap?.entry.kind))).toEqual([['made', 'missed', 'undo']])
+    await queue.forget(await queue.list('l'))
+    expect(await queue.list('l')).toEqual([])
   })
 
   it('keeps only what was refused, and sends the others', async () => {

@@ -3,8 +3,9 @@ import { Outbox } from './outbox'
 import { DeviceStore } from './store'
 
 const sendEvery = 3000
-/** How long after the app was opened the next lessons are packed, in milliseconds. */
+/** How long after the app was opened the next lessons are packed, and how often again, in milliseconds. */
 const packAfter = 3000
+const packEvery = 3_600_000
 
 /** Who is told what this device carries to the program. */
 export interface Told {
@@ -40,12 +41,15 @@ export function carry(told: Told): () => void {
   }
   const sendNow = () => void send()
   const sending = setInterval(sendNow, sendEvery)
-  const packing = setTimeout(() => void takeAlong(store).catch(() => undefined), packAfter) // those that are packed already stay
+  const pack = () => void takeAlong(store).catch(() => undefined) // those that are packed already stay
+  const packing = setTimeout(pack, packAfter)
+  const packingAgain = setInterval(pack, packEvery)
   addEventListener('online', sendNow)
   sendNow()
   return () => {
     clearInterval(sending)
     clearTimeout(packing)
+    clearInterval(packingAgain)
     removeEventListener('online', sendNow)
     store.close()
   }

@@ -44,6 +44,8 @@ export const scored = (core: Core, { kit }: PackedGame, kept: Kept<GameEvent>[])
 export const versionOf = (core: Core, version: GameVersionAsked): Promise<GameDocument> =>
   core.ask({ version })
 
+const left = new Error('this page is left')
+
 interface Answer {
   n: number
   text?: string
@@ -57,6 +59,7 @@ interface Answer {
 export class Core {
   #worker: Worker | undefined
   #asked = 0
+  #left = false
   #open = new Map<number, { done: (text: string) => void; failed: (why: Error) => void }>()
 
   /** ask has something worked out. It fails where core cannot be loaded, or cannot do it. */
@@ -68,10 +71,11 @@ export class Core {
 
   /** Loads core, so that it is there once the network is gone. */
   warm() {
-    this.#worker ??= this.#begin()
+    if (!this.#left) this.#worker ??= this.#begin()
   }
 
   #ask(question: string): Promise<string> {
+    if (this.#left) return Promise.reject(left)
     const worker = (this.#worker ??= this.#begin())
     const n = ++this.#asked
     worker.postMessage({ n, question })
@@ -88,12 +92,18 @@ export class Core {
     }
     // It is tried again when it is asked again.
     worker.onerror = (event) => {
-      this.stop(new Error(event.message))
+      this.#end(new Error(event.message))
     }
     return worker
   }
 
-  stop(why = new Error('this page is left')) {
+  /** stop ends core for good: what asks it later, because it was begun before, starts nothing any more. */
+  stop() {
+    this.#left = true
+    this.#end(left)
+  }
+
+  #end(why: Error) {
     this.#worker?.terminate()
     this.#worker = undefined
     this.#open.forEach((waits) => waits.failed(why))

@@ -1,4 +1,4 @@
-import { answer, api, patience } from '../lib/api/client'
+import { answer, api, describe, patience, Unreachable } from '../lib/api/client'
 import { notices } from '../lib/notice.svelte'
 import { inRounds } from '../lib/rounds'
 import type { Kept } from './log'
@@ -36,7 +36,10 @@ export class Delivery<A extends { id: string }, R> {
   kept = $state.raw<Kept<A>[]>([])
   /** Which acts are in what is shown. */
   shown = $state.raw<string[]>([])
+  /** The program answers. */
   reached = $state(true)
+  /** What was wrong the last time though it answers; empty where nothing was. */
+  wrong = $state('')
   /** An answer is waited for longer than usual. */
   slow = $state(false)
   /** Why this device cannot keep anything; empty where it can. */
@@ -48,6 +51,7 @@ export class Delivery<A extends { id: string }, R> {
   /** How much is being written down: what comes meanwhile does not know of it. */
   #writing = 0
   #packing: ReturnType<typeof setTimeout> | undefined
+  #stopped = false
   #sees = 0
   #reads = 0
   #newestRead = 0
@@ -67,6 +71,7 @@ export class Delivery<A extends { id: string }, R> {
 
   /** stop stops trying; what waits stays on this device. */
   stop() {
+    this.#stopped = true
     clearInterval(this.#timer)
     clearTimeout(this.#packing)
   }
@@ -81,7 +86,7 @@ export class Delivery<A extends { id: string }, R> {
     }
     await this.#read()
     this.#writing--
-    if (!this.reached || this.slow) await this.#see()
+    if (!this.reached || this.wrong || this.slow) await this.#see()
     await this.deliver()
   }
 
@@ -90,28 +95,35 @@ export class Delivery<A extends { id: string }, R> {
 
   async #deliver() {
     await this.#read()
-    if (!this.open.length && this.reached) return this.#watch()
+    if (!this.open.length && this.reached && !this.wrong) return this.#watch()
     const waits = setTimeout(() => {
       this.slow = true
       void this.#see()
     }, late)
     try {
       const answered = await this.line.queue.deliver(this.line.of).finally(() => clearTimeout(waits))
-      this.reached = true
       await this.#read()
       this.slow &&= this.open.length > 0 // what came meanwhile waits on
       await this.#tellRefused()
       const newest = answered ?? (await this.line.ask())
+      this.reached = true
+      this.wrong = ''
       if (this.open.length || this.#writing) return // more came meanwhile: it goes in the next round
       this.#sees++ // what this device makes of it is not waited for
       this.#take(newest, this.kept)
       this.#packLater()
-    } catch {
+    } catch (error) {
       this.slow = false
-      this.reached = false
+      this.#failed(error)
       await this.#read()
       if (this.unseen.length) await this.#see()
     }
+  }
+
+  /** Tells what went wrong: no answer, or one that says so. */
+  #failed(error: unknown) {
+    this.reached = !(error instanceof Unreachable)
+    this.wrong = this.reached ? describe(error) : ''
   }
 
   /** Reads what is written down. What was asked for earlier and comes later says nothing any more. */
@@ -155,8 +167,8 @@ export class Delivery<A extends { id: string }, R> {
       this.#latest = write
       this.#take(answered, this.kept)
       this.#packLater()
-    } catch {
-      this.reached = false
+    } catch (error) {
+      this.#failed(error)
     }
   }
 
@@ -171,17 +183,18 @@ export class Delivery<A extends { id: string }, R> {
   /** Packs anew a little later, and forgets what is in it then. */
   #packLater() {
     clearTimeout(this.#packing)
-    this.#packing = setTimeout(() => void this.#pack(), packAfter)
+    if (!this.#stopped) this.#packing = setTimeout(() => void this.#pack(), packAfter)
   }
 
   async #pack() {
+    if (this.#stopped) return
     const inIt = this.kept.filter((kept) => kept.answered)
     try {
       await this.line.pack()
       await this.line.queue.forget(inIt)
       await this.#read()
-    } catch {
-      this.reached = false
+    } catch (error) {
+      this.#failed(error)
     }
   }
 }

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { api } from '../lib/api/client'
+import { api, Refusal, Unreachable } from '../lib/api/client'
 import { Delivery } from './delivery.svelte'
 import type { Kept } from './log'
 
@@ -26,6 +26,8 @@ function lesson() {
   const seeing = new Gate()
   const asking = new Gate()
   const shown: string[] = []
+  /** What sending comes to, where it fails. */
+  const fails: { with?: Error } = {}
   const said = (list: Kept<Act>[]) => list.map(({ act }) => act.id).join()
   const open = () => kept.filter((each) => !each.answered)
   const delivery = new Delivery<Act, string>({
@@ -37,6 +39,7 @@ function lesson() {
         const sent = open()
         if (!sent.length) return undefined
         await sending.pass()
+        if (fails.with) throw fails.with
         sent.forEach((each) => (each.answered = true))
         return `answered ${said(sent)}`
       },
@@ -57,7 +60,7 @@ function lesson() {
   })
   const write = (id: string) =>
     delivery.write(() => Promise.resolve(void kept.push({ of: 'l', act: { id } })))
-  return { delivery, write, sending, seeing, asking, shown }
+  return { delivery, write, sending, seeing, asking, shown, fails }
 }
 
 beforeEach(() => {
@@ -137,6 +140,34 @@ describe('Delivery', () => {
     sending.open()
     await vi.advanceTimersByTimeAsync(1)
     expect(shown).toEqual(['asked ', 'answered begin'])
+    delivery.stop()
+  })
+
+  const refusal = (status: number, detail: string) =>
+    new Refusal({ type: '', title: '', status, detail, fields: [] })
+  it.each([
+    ['no answer', new Unreachable(), false, ''],
+    ['a lesson that is gone', refusal(404, 'There is no such lesson.'), true, 'There is no such lesson.'],
+    ['a fault of the program', refusal(500, 'Something failed.'), true, 'Something failed.'],
+    ['a fault of this page', new TypeError('x is undefined'), true, 'x is undefined'],
+  ])('tells %s from the others, keeps what was done, and goes on', async (_, failure, reached, wrong) => {
+    const { delivery, write, sending, seeing, shown, fails } = lesson()
+    fails.with = failure
+    void write('begin')
+    await vi.advanceTimersByTimeAsync(1)
+    sending.open()
+    await vi.advanceTimersByTimeAsync(1)
+    seeing.open()
+    await vi.advanceTimersByTimeAsync(1)
+    expect([delivery.reached, delivery.wrong]).toEqual([reached, wrong])
+    expect(delivery.open).toHaveLength(1)
+    expect(shown).toEqual(['seen begin']) // this device works it out meanwhile
+    fails.with = undefined
+    await vi.advanceTimersByTimeAsync(3000)
+    sending.open()
+    await vi.advanceTimersByTimeAsync(1)
+    expect([delivery.reached, delivery.wrong]).toEqual([true, ''])
+    expect(shown.at(-1)).toBe('answered begin')
     delivery.stop()
   })
 })

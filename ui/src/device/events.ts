@@ -1,4 +1,4 @@
-import { answer, api, patience, type GameEvent, type Scored } from '../lib/api/client'
+import { answer, api, patience, Refusal, type GameEvent, type Scored } from '../lib/api/client'
 import { MemoryLog, TableLog, type Log } from './log'
 import { Queue, type Sent } from './queue'
 import type { DeviceStore } from './store'
@@ -14,11 +14,16 @@ export class EventQueue extends Queue<GameEvent, Scored> {
     memory: Log<GameEvent> = onThisPage,
   ) {
     super(device, memory, async (id, events): Promise<Sent<Scored>> => {
-      const kept = await store.games.get(id).catch(() => undefined)
+      let unread: unknown
+      const kept = await store.games.get(id).catch((error: unknown) => void (unread = error))
       const begin = kept?.begun ? kept.kit.document : undefined
       const body = { ...(begin ? { begin } : {}), events }
       const params = { path: { id } }
-      const answered = await answer(api.POST('/api/played/{id}/events', { params, body, signal: patience() }))
+      const call = answer(api.POST('/api/played/{id}/events', { params, body, signal: patience() }))
+      const answered = await call.catch((error: unknown) => {
+        // The program may not know of it because its beginning cannot be read here: then it waits until that can.
+        throw unread && error instanceof Refusal && error.status === 404 ? unread : error
+      })
       return { answered, refused: new Map(answered.leftOut.map((left) => [left.id, left.reason])) }
     })
   }

@@ -45,8 +45,16 @@ export class Games {
 
   /** Leaves games of before a day behind, unless something happened in them that is not answered. */
   async leave(before: string) {
-    const earlier = this.device.games.where('kit.document.date').below(before)
-    for (const { game, begun } of await earlier.toArray().catch(() => []))
+    await this.#leave(await this.device.games.where('kit.document.date').below(before).toArray())
+  }
+
+  /** Leaves the games of a lesson behind. */
+  async leaveLesson(lesson: string) {
+    await this.#leave(await this.ofLesson(lesson))
+  }
+
+  async #leave(list: PackedGame[]) {
+    for (const { game, begun } of list)
       if (!begun && !(await this.device.events.where({ of: game }).count()))
         await this.device.games.delete(game)
   }

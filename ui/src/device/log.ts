@@ -17,7 +17,7 @@ export type Mark = Pick<Required<Kept<unknown>>, 'answered'> | Pick<Required<Kep
 
 /** Log is where acts are written down until they are answered. */
 export interface Log<A> {
-  add: (kept: Kept<A>) => Promise<void>
+  add: (kept: Kept<A>) => Promise<Kept<A>>
   /** What is kept of a lesson or a game, in order. */
   list: (of: string) => Promise<Kept<A>[]>
   /** The lessons or games of which something is kept. */
@@ -31,7 +31,8 @@ export class TableLog<A> implements Log<A> {
   constructor(readonly table: Table<Kept<A>, number>) {}
 
   async add(kept: Kept<A>) {
-    await this.table.add(kept)
+    const n = await this.table.add(kept)
+    return { ...kept, n }
   }
 
   list(of: string) {
@@ -60,7 +61,7 @@ export class MemoryLog<A extends { id: string }> implements Log<A> {
 
   add(kept: Kept<A>) {
     this.#list.push(kept)
-    return Promise.resolve()
+    return Promise.resolve(kept)
   }
 
   list(of: string) {

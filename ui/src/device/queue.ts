@@ -29,8 +29,10 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
   /** Why the device keeps nothing; empty where it does. */
   storageError = ''
 
-  /** What became of acts of which the device could not take that down. */
-  #unmarked = new Map<string, Mark>()
+  /** What became of acts, as this page knows it: the device may not be able to take that down. */
+  #marks = new Map<string, Mark>()
+  /** What the device had of a lesson or a game when it was last read, and what this page has written down on it since. */
+  #known = new Map<string, Kept<A>[]>()
 
   constructor(
     readonly device: L,
@@ -43,19 +45,26 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     return this.write((log) => log.add({ of, act }))
   }
 
-  protected async write(write: (log: L) => Promise<void>) {
+  protected async write(write: (log: L) => Promise<Kept<A>>) {
     try {
-      await write(this.device)
+      const kept = await write(this.device)
+      this.#known.set(kept.of, [...(this.#known.get(kept.of) ?? []), kept])
     } catch (error) {
       this.storageError = describe(error)
       await write(this.memory)
     }
   }
 
-  /** Everything that is written down of a lesson or a game, in the order in which it was done. */
+  /** Everything that is written down of a lesson or a game, in the order in which it was done: what the device has, and what only the page has. */
   async list(of: string): Promise<Kept<A>[]> {
-    const all = await Promise.all([this.device, this.memory].map((log) => this.#listed(log, of)))
-    return all.flat().map((kept) => ({ ...kept, ...this.#unmarked.get(kept.act.id) }))
+    const there = await this.#onDevice(of)
+    const here = await this.memory.list(of)
+    const all: Kept<A>[] = []
+    for (const kept of there) {
+      while (here[0] && here[0].act.id < kept.act.id) all.push(...here.splice(0, 1))
+      all.push(kept)
+    }
+    return [...all, ...here].map((kept) => ({ ...kept, ...this.#marks.get(kept.act.id) }))
   }
 
   /** The lessons or games of which something is written down. */
@@ -69,13 +78,14 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
     return (await this.list(of)).filter((kept) => !kept.refused && !kept.answered)
   }
 
-  async #listed(log: L, of: string) {
+  /** What the device has; where it cannot be read now, what it is known to have, so that nothing is sent before what was done earlier. */
+  async #onDevice(of: string) {
     try {
-      return await log.list(of)
+      this.#known.set(of, await this.device.list(of))
     } catch (error) {
       this.storageError = describe(error)
-      return []
     }
+    return this.#known.get(of) ?? []
   }
 
   /**
@@ -120,25 +130,28 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
 
   /** What was answered stands, also where this device cannot mark it; sent again by another page, it is done once. */
   async #mark(list: Kept<A>[], as: Mark) {
-    if (!(await this.#quietly((log) => log.mark(list, as))))
-      list.forEach(({ act }) => this.#unmarked.set(act.id, as))
+    list.forEach(({ act }) => this.#marks.set(act.id, as))
+    await this.#quietly((log) => log.mark(list, as))
   }
 
   /** Forgets acts that are in what the device has with it. */
   async forget(list: Kept<A>[]) {
+    const ids = new Set(list.map(({ act }) => act.id))
+    for (const [of, known] of this.#known)
+      this.#known.set(
+        of,
+        known.filter(({ act }) => !ids.has(act.id)),
+      )
     await this.#quietly((log) => log.remove(list))
   }
 
   async #quietly(work: (log: L) => Promise<void>) {
-    let good = true
     for (const log of [this.device, this.memory]) {
       try {
         await work(log)
       } catch (error) {
         this.storageError = describe(error)
-        good = false
       }
     }
-    return good
   }
 }

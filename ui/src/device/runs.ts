@@ -27,7 +27,7 @@ export interface Count {
 
 /** ActLog writes counts down with the next number of their run. */
 export interface ActLog extends Log<Act> {
-  count: (count: Count) => Promise<void>
+  count: (count: Count) => Promise<Kept<Act>>
   /** The runs of a lesson that were begun here. */
   runsOf: (lesson: string) => Promise<string[]>
 }

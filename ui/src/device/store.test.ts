@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { afterEach, expect, it } from 'vitest'
-import type { GameKit } from '../lib/api/client'
+import type { GameKit, Kit } from '../lib/api/client'
 import { Games } from './games'
+import { Kits } from './kits'
 import { DeviceStore } from './store'
 
 const kit = (id: string, date: string, lesson?: string) =>
@@ -41,5 +42,29 @@ it('leaves games of before a day behind, but for those that are not told yet', a
   await games.leave('2026-03-10')
   expect(await store.games.orderBy('game').primaryKeys()).toEqual(['begun', 'today', 'waits'])
   expect(await games.ofLesson('l')).toEqual([])
+  store.close()
+})
+
+it('leaves a lesson behind once it is over, with its games, but for one that waits to be told', async () => {
+  const store = new DeviceStore()
+  const kits = new Kits(store)
+  const now = new Date(2026, 2, 10, 18, 0)
+  const ahead = now.getTime() - Date.now() // by the clock of the program it is six in the evening of that day
+  for (const [lesson, date, start, finished] of [
+    ['finished', '2026-03-10', '17:00', true],
+    ['waits', '2026-03-10', '16:00', true],
+    ['counted', '2026-03-10', '16:00', true],
+    ['forgotten', '2026-03-10', '10:30', false],
+    ['late', '2026-03-10', '11:30', false],
+    ['tomorrow', '2026-03-11', '16:00', false],
+  ] as const)
+    await store.kits.put({ lesson, ahead, kit: { document: { date, start, minutes: 60 }, finished } as Kit })
+  await store.games.put({ game: 'g', kit: kit('g', '2026-03-10', 'finished') })
+  await store.acts.add({ of: 'waits', act: { id: 'a' } } as never)
+  await store.acts.add({ of: 'counted', act: { id: 'b' }, answered: true } as never)
+  await kits.leave()
+  expect(await store.kits.orderBy('lesson').primaryKeys()).toEqual(['late', 'tomorrow', 'waits'])
+  expect(await store.games.count()).toBe(0)
+  expect((await store.acts.toArray()).map(({ of }) => of)).toEqual(['waits'])
   store.close()
 })

@@ -83,10 +83,10 @@ export class TableRuns extends TableLog<Act> implements ActLog {
 
   async count({ key, as }: Count) {
     const { acts, runs } = this.store
-    await this.store.transaction('rw', acts, runs, async () => {
+    return this.store.transaction('rw', acts, runs, async () => {
       const next = (await runs.get(key)) ?? begun(key)
       await runs.put({ ...next, seq: next.seq + 1 })
-      await acts.add(as(next))
+      return this.add(as(next))
     })
   }
 

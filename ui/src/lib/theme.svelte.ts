@@ -1,9 +1,11 @@
+import { onDevice } from './kept'
+
 export type Theme = 'chalk' | 'floodlit'
 
 const key = 'hodometer.theme'
 
 function preferred(): Theme {
-  const chosen = localStorage.getItem(key)
+  const chosen = onDevice.get(key)
   if (chosen === 'chalk' || chosen === 'floodlit') return chosen
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'floodlit' : 'chalk'
 }
@@ -18,7 +20,7 @@ class ThemeChoice {
 
   toggle() {
     this.current = this.current === 'chalk' ? 'floodlit' : 'chalk'
-    localStorage.setItem(key, this.current)
+    onDevice.set(key, this.current)
     this.apply()
   }
 }

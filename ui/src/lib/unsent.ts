@@ -1,3 +1,4 @@
+import { inTab } from './kept'
 import { toThirdFormat } from './drafts/formats'
 
 /**
@@ -5,20 +6,15 @@ import { toThirdFormat } from './drafts/formats'
  * sent or left on purpose. A tab that may keep nothing works without.
  */
 export function keepUnsent(form: string, typed: object | null) {
-  try {
-    if (typed) sessionStorage.setItem(`hodometer.unsent.${form}`, JSON.stringify(typed))
-    else sessionStorage.removeItem(`hodometer.unsent.${form}`)
-  } catch {
-    // nothing to be done here: what is typed is still on the page
-  }
+  if (typed) inTab.write(`hodometer.unsent.${form}`, typed)
+  else inTab.remove(`hodometer.unsent.${form}`)
 }
 
 /** unsent returns what was typed into a form before, or null. */
 export function unsent<T>(form: string): T | null {
   try {
-    const typed = JSON.parse(sessionStorage.getItem(`hodometer.unsent.${form}`) ?? 'null') as T | null
-    return toThirdFormat(form, typed)
+    return toThirdFormat(form, inTab.read<T | null>(`hodometer.unsent.${form}`, null))
   } catch {
-    return null
+    return null // of a format that is not known
   }
 }

@@ -6700,12 +6700,14 @@ export interface components {
             title: string;
         };
         UnderwayAct: {
+            /** @description With before: the lesson as that change left it; what was changed since then stays. Left out: all is as it was before */
+            after?: components["schemas"]["LessonDocument"];
             /**
              * Format: date-time
              * @description By the clock of the device
              */
             at: string;
-            /** @description The lesson as it was, to take the last change back */
+            /** @description The lesson as it was before a change that is taken back */
             before?: components["schemas"]["LessonDocument"];
             change?: components["schemas"]["EditingEdit"];
             clock?: components["schemas"]["UnderwayClockChange"];
@@ -6719,6 +6721,8 @@ export interface components {
             travel?: components["schemas"]["EditingTravel"];
         };
         UnderwayAnswered: {
+            /** @description The last act that changed the lesson; null where none did */
+            changed: null | components["schemas"]["UnderwayChange"];
             /** @description Null before the lesson is begun */
             clock: null | components["schemas"]["LessonClock"];
             /** @description One for each drill block, student and measure */
@@ -6742,6 +6746,10 @@ export interface components {
             /** @description What got shorter or longer by the last act that changed the lesson */
             sentences: string[];
             sheet: components["schemas"]["RunsheetCue"][];
+        };
+        UnderwayChange: {
+            after: components["schemas"]["LessonDocument"];
+            before: components["schemas"]["LessonDocument"];
         };
         UnderwayClockChange: {
             finished: boolean;

@@ -1,5 +1,6 @@
 import Dexie, { type Table, type Transaction } from 'dexie'
 import { v7 } from 'uuid'
+import { inTab } from '../kept'
 import { toFourthFormat, toThirdFormat } from './formats'
 
 /** Stored is a draft as it is written down on this device until the server has answered. */
@@ -76,7 +77,7 @@ const hold = (tab: string) =>
 /** claim finds the name of this tab: the one it had before a reload, unless a copy of the tab has it now. */
 async function claim(): Promise<string> {
   const key = 'hodometer.tab'
-  let tab = sessionStorage.getItem(key)
+  let tab = inTab.get(key)
   // A page that is being left lets go of its name a moment later.
   for (let tries = 0; tab && 'locks' in navigator && tries < 20; tries++) {
     if (await hold(tab)) return tab
@@ -85,7 +86,7 @@ async function claim(): Promise<string> {
   }
   if (tab) return tab
   const fresh = v7()
-  sessionStorage.setItem(key, fresh)
+  inTab.set(key, fresh)
   if ('locks' in navigator) await hold(fresh)
   return fresh
 }

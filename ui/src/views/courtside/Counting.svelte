@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
+  import { onDevice } from '../../lib/kept'
   import { counted } from '../../lib/words'
   import type { Tap, Whose } from '../../device/runs'
   import type { Waiting } from './courtside.svelte'
@@ -58,22 +59,18 @@
   }: Props = $props()
   /** Each student who keeps a count of their own at some measure. */
   const people = $derived(turns(counters))
-  // svelte-ignore state_referenced_locally
-  let chosen = $state(
+  /** Whose turn it is stands by who it is: others may come and go. Where they are not there themselves it is the first one's. */
+  const chosen = $derived(
     Math.max(
       0,
       people.findIndex((each) => each.student === whose),
     ),
   )
-  const student = $derived(people[Math.min(chosen, people.length - 1)]?.student)
+  const student = $derived(people[chosen]?.student)
   $effect(() => {
     whose = student ?? ''
   })
-  // A device that counts goes on to the next one.
-  $effect(() => {
-    const at = people.findIndex((each) => each.student === whose)
-    if (at >= 0) chosen = at
-  })
+  const choose = (each: Counter | undefined) => (whose = each?.student ?? whose)
   const own = $derived(counters.filter((each) => each.student === student))
   const on = $derived(own.find((each) => each.on)?.measure)
   /** A measure that was chosen instead of the one whose turn it is, until the turn goes on. */
@@ -113,8 +110,7 @@
   function undo() {
     const whose = last ?? (counter && { student: counter.party, measure: counter.measure })
     if (!whose) return
-    const at = people.findIndex((each) => each.student === whose.student)
-    if (at >= 0) chosen = at
+    choose(people.find((each) => each.student === whose.student))
     instead = kept = whose.measure ?? 1
     onundo(whose)
   }
@@ -171,11 +167,11 @@
 
   /** Or the zone, where nobody has time for the place. */
   let zone = $state<Entry['zone']>()
-  let byZone = $state(localStorage.getItem('hodometer.zones') === 'on')
+  let byZone = $state(onDevice.get('hodometer.zones') === 'on')
 
   function setByZone() {
     byZone = !byZone
-    localStorage.setItem('hodometer.zones', byZone ? 'on' : 'off')
+    onDevice.set('hodometer.zones', byZone ? 'on' : 'off')
     landing = zone = undefined
   }
 
@@ -195,7 +191,7 @@
     if (!counter) return
     tap({ kind: 'turn', made, of: turn })
     had = undefined
-    chosen = (chosen + 1) % people.length
+    choose(people[(chosen + 1) % people.length])
   }
 </script>
 
@@ -209,7 +205,7 @@
               class="btn"
               class:btn-primary={i === chosen}
               aria-pressed={i === chosen}
-              onclick={() => (chosen = i)}>{each.shared || each.short}</button
+              onclick={() => choose(each)}>{each.shared || each.short}</button
             >
           {/each}
         </div>
@@ -317,7 +313,7 @@
         harder={still ? '' : harder}
         next={still?.shared || still?.short || ''}
         onharder={() => (tell(), onharder())}
-        onnext={() => (tell(), (chosen = people.findIndex((each) => each.student === still?.student)))}
+        onnext={() => (tell(), choose(still))}
         ongoon={() => (tell(), ongoon())}
         oncounton={tell}
       />

@@ -10,6 +10,7 @@
   import Begin from '../../game/Begin.svelte'
   import { answer, api, type Courtside } from '../../lib/api/client'
   import { keys, renew } from '../../lib/data'
+  import { onDevice } from '../../lib/kept'
   import Rolling from '../../lib/Rolling.svelte'
   import { minutes, thingsKept } from '../../lib/words'
   import HoldButton from '../../lib/HoldButton.svelte'
@@ -53,11 +54,11 @@
   let joining = $state(false)
   /** Whose turn it is: it stays theirs when the drill is changed. */
   let turn = $state('')
-  let quiet = $state(localStorage.getItem('hodometer.quiet') === 'on')
+  let quiet = $state(onDevice.get('hodometer.quiet') === 'on')
 
   function keepQuiet(on: boolean) {
     quiet = on
-    localStorage.setItem('hodometer.quiet', on ? 'on' : 'off')
+    onDevice.set('hodometer.quiet', on ? 'on' : 'off')
   }
 
   const scheduled = $derived(run.scheduled)
@@ -137,7 +138,7 @@
   onMount(() => {
     const letGo = keepAwake()
     // So that the browser does not clear away what is not answered yet; where it is refused, it may.
-    void navigator.storage?.persist()
+    void navigator.storage?.persist().catch(() => undefined)
     return () => {
       letGo()
       run.stop()
@@ -212,12 +213,17 @@
       {/if}
     </section>
 
-    {#if run.delivery.open.length > 0 && (run.delivery.slow || !run.delivery.reached)}
+    {#if run.delivery.wrong}
+      <p class="bg-base-200 text-error px-4 text-sm" role="status">{run.delivery.wrong}</p>
+    {/if}
+    {#if run.delivery.open.length > 0 && (run.delivery.slow || run.delivery.wrong || !run.delivery.reached)}
       <p class="bg-base-200 px-4 text-sm" role="status">
         {thingsKept(
           run.delivery.open.length,
           run.delivery.storageError ? 'on this page' : 'on this device',
-        )}{run.delivery.reached ? '' : ' until Hodometer answers'}.
+        )}{run.delivery.reached ? '' : ' until Hodometer answers'}{run.delivery.wrong
+          ? ' and sent again'
+          : ''}.
       </p>
     {/if}
     {#if !over}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Face } from '../../lib/api/client'
+  import { inTab } from '../../lib/kept'
   import { calledAt, inWords, phaseAt, type Phase } from './face'
 
   /** The clock of a measure: work and rest in turn, or a challenge; it goes by the clock of the lesson, stands with it, and goes on after a reload. */
@@ -17,7 +18,7 @@
   // The clock is made anew for every measure.
   // svelte-ignore state_referenced_locally
   const key = `hodometer.face.second.${name}`
-  const kept = sessionStorage.getItem(key)
+  const kept = inTab.get(key)
   /** At which second of the lesson it was started; undefined where it was not. */
   let began = $state(kept === null ? undefined : Number(kept))
   const phase = $derived(began === undefined ? undefined : phaseAt(face, Math.max(0, second - began)))
@@ -37,8 +38,8 @@
   function keep(at: number | undefined) {
     began = at
     called = undefined
-    if (at === undefined) sessionStorage.removeItem(key)
-    else sessionStorage.setItem(key, String(at))
+    if (at === undefined) inTab.remove(key)
+    else inTab.set(key, String(at))
   }
 </script>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import { describe } from '../../lib/api/client'
+  import { onDevice } from '../../lib/kept'
   import { students as allStudents } from '../../lib/data'
   import type { Run } from './courtside.svelte'
 
@@ -31,20 +32,20 @@
   type Ticked = typeof planned
 
   onMount(() => {
-    const left = localStorage.getItem(key)
+    const left = onDevice.read<Ticked | null>(key, null)
     if (!left) return
-    ;({ here, half } = JSON.parse(left) as Ticked)
+    ;({ here, half } = left)
     ticked = true
   })
 
   function tick() {
     ticked = true
-    localStorage.setItem(key, JSON.stringify({ here, half }))
+    onDevice.write(key, { here, half })
   }
 
   function forget() {
     ticked = false
-    localStorage.removeItem(key)
+    onDevice.remove(key)
     ;({ here, half } = planned)
   }
 

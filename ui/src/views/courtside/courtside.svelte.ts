@@ -4,10 +4,10 @@ import {
   patience,
   type Act,
   type Answered,
+  type Change,
   type Counter,
   type Courtside,
   type Cue,
-  type LessonDocument,
   type LessonEdit,
   type ScheduledBlock,
   type Travel,
@@ -53,12 +53,12 @@ export class Run {
   ])
   /** Whose counts were taken on this page, the latest last, for undo. */
   #taken = $state.raw<{ block: string; whose: Whose }[]>([])
-  /** What got shorter or longer by what was done with the road last, and the lesson before it. */
-  said = $state.raw<{ sentences: string[]; before: LessonDocument; asks: string }>()
+  /** What got shorter or longer by what was done with the road last, the lesson before and after it, and which act that asks why; empty for none. */
+  said = $state.raw<Change & { sentences: string[]; asks: string }>()
   /** When the second of data was the second of the lesson, by the wall clock: it goes on while a phone sleeps. */
   #since = Date.now()
-  /** The lesson before what changes it and is not shown yet, and which act that asks why. */
-  #changing: { before: LessonDocument; asks: string } | undefined
+  /** Something that changes the lesson is not shown yet: which act that asks why; empty for none. */
+  #changing: string | undefined
   /** The runs of this device: of students whom it counts; undefined until they are read. */
   #runs = $state.raw<string[]>()
   /** Up to when the counts of another device go that were taken over. */
@@ -95,6 +95,7 @@ export class Run {
     clearInterval(this.#ticking)
     this.delivery.stop()
     this.device.core.stop()
+    if (this.data.lesson.state === 'finished') void this.device.kits.finished(this.#id)
   }
 
   get #id() {
@@ -167,10 +168,10 @@ export class Run {
 
   /** Goes on from an answer. */
   #take(answered: Answered) {
-    const { sentences } = answered
+    const { sentences, changed } = answered
     this.#show(answered)
-    if (!this.#changing) return
-    this.said = sentences.length ? { sentences, ...this.#changing } : undefined
+    if (this.#changing === undefined) return
+    this.said = sentences.length && changed ? { sentences, ...changed, asks: this.#changing } : undefined
     this.#changing = undefined
   }
 
@@ -184,6 +185,7 @@ export class Run {
     return {
       ...(await answer(api.GET('/api/lessons/{id}/courtside', { params, signal: patience() }))),
       sentences: [],
+      changed: null,
       refused: [],
     }
   }
@@ -288,23 +290,24 @@ export class Run {
     await this.#do({ reason: { of, why } })
   }
 
-  /** unsaid has the lesson as it was before its road was changed last. */
+  /** unsaid takes back the last change of the road; what another device did since stays. */
   async unsaid() {
     if (!this.said) return
-    await this.#do({ before: this.said.before })
+    const { before, after } = this.said
     this.said = undefined
+    await this.#do({ before, after })
   }
 
   /** Writes down what is done, with the clock shown at a second at once, and shows what comes of it. */
   async #do(what: What, second?: number, running?: boolean, asks = false) {
-    const { lesson, clock: was } = this.data
-    const changing =
-      what.travel || what.change ? (this.#changing ??= { before: lesson.document, asks: '' }) : undefined
+    const was = this.data.clock
+    const changes = what.travel !== undefined || what.change !== undefined
+    if (changes) this.#changing ??= ''
     if (second !== undefined && running !== undefined)
       this.#show({ ...this.data, second, clock: { anchor: was?.anchor ?? '', second, running } })
     await this.delivery.write(async () => {
       const id = await this.device.queue.put(this.#id, what)
-      if (changing) changing.asks = asks ? id : ''
+      if (changes) this.#changing = asks ? id : ''
     })
   }
 

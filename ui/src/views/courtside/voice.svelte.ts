@@ -1,3 +1,4 @@
+import { onDevice } from '../../lib/kept'
 import { buzz, ring } from './signals'
 import type { Call } from './aloud'
 
@@ -15,13 +16,7 @@ interface Wanted {
 const key = 'hodometer.calls'
 const usual: Wanted = { aloud: false, voice: '', rate: 1, tones: false, buzz: true }
 
-function kept(): Wanted {
-  try {
-    return { ...usual, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Wanted>) }
-  } catch {
-    return usual
-  }
-}
+const kept = (): Wanted => ({ ...usual, ...onDevice.read<Partial<Wanted>>(key, {}) })
 
 /** Voice calls a lesson aloud: by the device's voice, by tones and by shaking, as it is wanted there. */
 export class Voice {
@@ -49,11 +44,7 @@ export class Voice {
 
   want(part: Partial<Wanted>) {
     Object.assign(this.wanted, part)
-    try {
-      localStorage.setItem(key, JSON.stringify($state.snapshot(this.wanted)))
-    } catch {
-      // It holds for as long as the page is open.
-    }
+    onDevice.write(key, $state.snapshot(this.wanted))
   }
 
   call(calls: readonly Call[]) {

@@ -7,6 +7,7 @@
   import { keys, renew, vocabularyQuery } from '../../lib/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import Drums from '../../lib/Drums.svelte'
+  import { inTab, onDevice } from '../../lib/kept'
   import { notices } from '../../lib/notice.svelte'
   import PassOn from './PassOn.svelte'
   import SaveState from '../../lib/SaveState.svelte'
@@ -38,12 +39,12 @@
   let view = $state<CourtView>()
   const playback = new Playback(() => simulation)
   const way = 'hodometer.court'
-  let lying = $state(localStorage.getItem(way) === 'lies')
-  $effect(() => localStorage.setItem(way, lying ? 'lies' : 'stands'))
+  let lying = $state(onDevice.get(way) === 'lies')
+  $effect(() => onDevice.set(way, lying ? 'lies' : 'stands'))
   // What is open outlives a reload of this drill, and begins with the balls on any other.
   const opened = `hodometer.bench.${id}`
-  bench.tab = (sessionStorage.getItem(opened) as Tab | null) ?? bench.tab
-  $effect(() => sessionStorage.setItem(opened, bench.tab))
+  bench.tab = (inTab.get(opened) as Tab | null) ?? bench.tab
+  $effect(() => inTab.set(opened, bench.tab))
 
   $effect(() => {
     void [bench.people, bench.hand, bench.student, bench.level, bench.steps]

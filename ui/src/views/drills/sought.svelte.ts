@@ -1,10 +1,11 @@
 import type { Sought } from '../../lib/api/client'
+import { inTab } from '../../lib/kept'
 
 const key = 'hodometer.sought'
 
 /** What is looked for among the drills; it stays while the page is open, also on the way to a drill and back. */
 class Look {
-  sought = $state.raw<Sought>(read())
+  sought = $state.raw<Sought>(inTab.read<Sought>(key, {}))
 
   change(part: Sought) {
     this.#keep({ ...this.sought, ...part })
@@ -18,15 +19,7 @@ class Look {
     this.sought = Object.fromEntries(
       Object.entries(sought).filter(([, value]) => value !== undefined && value !== ''),
     ) as Sought
-    sessionStorage.setItem(key, JSON.stringify(this.sought))
-  }
-}
-
-function read(): Sought {
-  try {
-    return JSON.parse(sessionStorage.getItem(key) ?? '{}') as Sought
-  } catch {
-    return {}
+    inTab.write(key, this.sought)
   }
 }
 

@@ -113,6 +113,8 @@
     {#if played.last}<span class="hint block text-sm">{played.last}</span>{/if}
     {#if scoring.delivery.storageError}<span class="text-error block text-sm"
         >This device cannot keep anything: leave this page open until Hodometer has answered.</span
+      >{:else if scoring.delivery.wrong}<span class="text-error block text-sm"
+        >{scoring.delivery.wrong} What was tapped is kept on this device and sent again.</span
       >{:else if !scoring.delivery.reached}<span class="hint block text-sm"
         >Kept on this device until Hodometer answers.</span
       >{/if}

@@ -5,6 +5,7 @@ import type { EventQueue } from '../../device/events'
 import type { Games } from '../../device/games'
 import type { PackedGame } from '../../device/store'
 import { answer, api, type GameEvent, type Played, type Scored } from '../../lib/api/client'
+import { onDevice } from '../../lib/kept'
 import { instant } from '../../lib/words'
 
 /** What a tap says; when it was and in which rally is added. */
@@ -61,13 +62,8 @@ export class Scoring {
   /** Takes over what an earlier program kept of this game. */
   async #takeOver() {
     const key = `hodometer.game.${this.played.id}`
-    try {
-      const waiting = JSON.parse(localStorage.getItem(key) ?? '[]') as GameEvent[]
-      for (const event of waiting) await this.device.queue.add(this.played.id, event)
-      localStorage.removeItem(key)
-    } catch {
-      return
-    }
+    for (const event of onDevice.read<GameEvent[]>(key, [])) await this.device.queue.add(this.played.id, event)
+    onDevice.remove(key)
   }
 
   /** leave stops trying; what waits stays on this device. */

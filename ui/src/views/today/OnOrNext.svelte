@@ -2,6 +2,7 @@
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type LessonBrief } from '../../lib/api/client'
   import { keys } from '../../lib/data'
+  import { onDevice } from '../../lib/kept'
   import { whenIs } from './leading'
 
   /** The lesson that is on or next, on a phone: where to go, what to carry, what to walk off. */
@@ -32,10 +33,10 @@
 
   /** What was ticked, kept on this device until the day is over. */
   const key = $derived(`hodometer.ticked.${brief.id}.${brief.date}`)
-  let ticked = $derived(JSON.parse(localStorage.getItem(key) ?? '[]') as string[])
+  let ticked = $derived(onDevice.read<string[]>(key, []))
   function tick(what: string, on: boolean) {
     ticked = on ? [...ticked, what] : ticked.filter((each) => each !== what)
-    localStorage.setItem(key, JSON.stringify(ticked))
+    onDevice.write(key, ticked)
   }
 </script>
 
