@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { drawer, duplicate, expect, lessonOf, test } from './fixtures'
+import { addresses } from './addresses'
+import { drawer, duplicate, expect, test } from './fixtures'
 
 interface Shift extends PerformanceEntry {
   sources: { node: Node | null; previousRect: DOMRectReadOnly; currentRect: DOMRectReadOnly }[]
@@ -43,27 +44,6 @@ async function slowly(page: Page) {
   }
 }
 
-const views = (lesson: string, student: string, drill: string, game: string) => [
-  '',
-  'students',
-  `students/${student}`,
-  'drills',
-  `drills/${drill}`,
-  'games',
-  `games/${game}`,
-  'games/ranking',
-  'lessons',
-  'lessons/calendar',
-  `lessons/${lesson}`,
-  `lessons/${lesson}/sheet`,
-  `lessons/${lesson}/courtside`,
-  'reckoner',
-  'reckoner/target',
-  'reckoner/stand',
-  'settings',
-  'settings/keeping',
-]
-
 for (const size of [
   { width: 1280, height: 800 },
   { width: 390, height: 844 },
@@ -74,11 +54,8 @@ for (const size of [
   }) => {
     await page.setViewportSize(size)
     await page.addInitScript(watch)
-    const first = async (of: 'students' | 'drills' | 'games') =>
-      ((await (await fetch(`${demo.url}/api/${of}`)).json()) as { id: string }[])[0]?.id ?? ''
-    const [student, drill, game] = [await first('students'), await first('drills'), await first('games')]
     const there = await slowly(page)
-    for (const view of views(await lessonOf(demo, 'The afternoon six'), student, drill, game)) {
+    for (const view of await addresses(demo)) {
       await page.goto('about:blank')
       await page.goto(`${demo.url}/#/${view}`)
       await page.locator('main, .courtside').first().waitFor()
