@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { eight, expect, kept, lessonWith, standStill, test } from './fixtures'
+import { eight, expect, kept, lessonWith, rally, standStill, test } from './fixtures'
 
 /** A lesson of two with one drill and a goal of its own for both, open courtside on a phone. */
 async function two(page: Page, club: Club, drillName: string, goal?: object): Promise<Locator> {
@@ -37,16 +37,26 @@ test('rallies are counted by their strokes', async ({ page, empty }) => {
   await press(counting, 'Rally over')
   await expect(counting.getByText('Now 1 of 3 rallies')).toBeVisible()
   await expect(counting.getByText('longest 5')).toBeVisible()
+  // It was not over: taken back, its strokes are on the pad, also when the page is read again, and go on.
+  await press(counting, /^Undo/)
+  await expect(counting.getByText('Now 0 of 3 rallies')).toBeVisible()
+  await expect(counting.getByRole('button', { name: 'One more stroke' })).toContainText('5')
+  await page.reload()
+  await expect(counting.getByRole('button', { name: 'One more stroke' })).toContainText('5')
+  await press(counting, 'One more stroke')
+  await press(counting, /^Undo/) // the last stroke
+  await press(counting, 'Rally over')
+  await expect(counting.getByText('longest 5')).toBeVisible()
 
   // By its number, once it is over: three strokes are too short, twenty too long.
   await press(counting, 'Count after the rally')
-  await press(counting, '3 strokes')
+  await rally(counting, 3)
   await expect(counting.getByText('2 rallies')).toBeVisible()
   await expect(counting.getByText('Now 1 of 3 rallies')).toBeVisible()
-  await press(counting, '20 strokes')
+  await rally(counting, 20)
   await press(counting, /^Undo/)
-  await press(counting, '4 strokes')
-  await press(counting, '19 strokes')
+  await rally(counting, 4)
+  await rally(counting, 19)
   await expect(counting.getByText('Met ✓')).toBeVisible()
 
   const ada = await afterwards(page)

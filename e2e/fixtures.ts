@@ -234,3 +234,10 @@ export async function addDrill(page: Page, name: string) {
     .first()
     .click()
 }
+
+/** rally counts a rally after it is over, by its number of strokes. */
+export async function rally(counting: Locator, strokes: number) {
+  const pad = counting.getByRole('group', { name: 'How many strokes' })
+  for (const digit of `${strokes}`) await pad.getByRole('button', { name: digit, exact: true }).click()
+  await pad.getByRole('button', { name: /^Take/ }).click()
+}

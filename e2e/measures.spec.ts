@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Club } from './club'
-import { addDrill, drawer, duplicate, eight, expect, kept, test } from './fixtures'
+import { addDrill, drawer, duplicate, eight, expect, kept, moveClock, rally, test } from './fixtures'
 
 /** A drill of the coach's own, made from a built-in one; its measures are in the answer. */
 async function own(page: Page, club: Club, name: string): Promise<Locator> {
@@ -131,14 +131,20 @@ test('sets of two are counted for a minute, two and three', async ({ page, empty
   )
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')
-  await press(counting, '9 strokes')
+  await rally(counting, 9)
   // A miss resumes where the count was: nine strokes and six are seven sets and one stroke.
-  await press(counting, '6 strokes')
-  await expect(counting.getByText('Now 7 of 14 sets')).toBeVisible()
-  await press(counting, '13 strokes')
+  await rally(counting, 6)
+  await expect(counting.getByText('Now 7 sets, hoping for 14')).toBeVisible()
+  // What was hoped for is no end: the time is.
+  await rally(counting, 60)
+  await expect(counting.getByText('Now 37 sets, hoping for 14')).toBeVisible()
+  await expect(counting.getByRole('group', { name: 'Goal met' })).toHaveCount(0)
+  await press(counting, 'Time is up')
   await on(counting, '120 s')
   const ada = await afterwards(page)
-  await expect(ada.getByRole('row', { name: /60 s 3 rallies .* ✓ met/ })).toBeVisible()
+  await expect(
+    ada.getByRole('row', { name: /60 s 3 rallies .* ✓ 37 sets, hoped for 14; the time is up/ }),
+  ).toBeVisible()
   await expect(ada.getByRole('row', { name: /180 s .* not counted/ })).toBeVisible()
 })
 
@@ -251,11 +257,20 @@ test('a technique block is counted: four fingers, three and two, a minute each',
   await expect(page.getByRole('heading', { name: 'What to call, and when' })).toBeVisible()
   await saved(page)
   const counting = await courtside(page)
+  await press(counting, /^Start the clock/)
   for (let n = 0; n < 12; n++) await press(counting, 'Made')
+  await expect(counting.getByText('Now 12, hoping for 12')).toBeVisible()
+  await on(counting, 'four fingers')
+  // Its minute is up by the clock: what is tapped now is of the next one.
+  await expect(counting.getByText(/not answered/)).toHaveCount(0)
+  await moveClock(empty, id, 100)
   await on(counting, 'three')
+  await press(counting, 'Made')
   const ada = await afterwards(page)
   await expect(
-    ada.getByRole('row', { name: /Four, Three, Two, four fingers 12 of 12 .* ✓ met/ }),
+    ada.getByRole('row', {
+      name: /Four, Three, Two, four fingers 12 of 12 .* ✓ 12, hoped for 12; the time is up/,
+    }),
   ).toBeVisible()
   await expect(ada.getByRole('row', { name: /, two .*not counted/ })).toBeVisible()
 })
@@ -350,13 +365,13 @@ test('a rally of 4 to 19 strokes is set up, planned, counted and read', async ({
   await expect(expected).toContainText(/23 rallies each; 2 rallies of 4 to 19 strokes: Ada/)
   const counting = await courtside(page)
   await press(counting, 'Count after the rally')
-  await press(counting, '5 strokes')
+  await rally(counting, 5)
   await expect(counting.getByText('Now 1 of 2 rallies')).toBeVisible()
-  await press(counting, '20 strokes')
+  await rally(counting, 20)
   await expect(
     counting.getByText('Now 1 of 2 rallies; the last one got to 20 strokes: too slow'),
   ).toBeVisible()
-  await press(counting, '19 strokes')
+  await rally(counting, 19)
   await expect(counting.getByText('Met ✓')).toBeVisible()
   const ada = await afterwards(page)
   // By hand: 5 + 20 + 19 strokes, and two misses, as the long one was stopped.

@@ -8,6 +8,7 @@ import (
 	"maps"
 	"math"
 	"slices"
+	"strings"
 
 	"hodometer/core/coach"
 	"hodometer/core/feed"
@@ -53,7 +54,7 @@ type Edit struct {
 	Turns      int                  `json:"turns,omitempty" minimum:"0" maximum:"100"`
 	Lines      int                  `json:"lines,omitempty" minimum:"0" maximum:"6"`
 	To         int                  `json:"to,omitempty" minimum:"0" maximum:"20" description:"Place in the order, from 0"`
-	On         bool                 `json:"on,omitempty" description:"Pinned; of a version: it is played in the minutes that there are"`
+	On         bool                 `json:"on,omitempty" description:"Pinned; of a length: it was typed, so that it is pinned, and nothing else is fitted; of a version: it is played in the minutes that there are"`
 	Gone       float64              `json:"gone,omitempty" minimum:"0" maximum:"86400" description:"Of a drill that is changed while it is played: seconds of its block that are gone; what was counted so far stays what it was"`
 	Step       *feed.Transformation `json:"step,omitempty" description:"Of an adjustment"`
 	Size       float64              `json:"size,omitempty" minimum:"0" maximum:"4" description:"Of an adjustment: the targets so many times as large as they are"`
@@ -115,6 +116,10 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 			return Edited{}, invalid.Fields{{Path: "minutes", Message: "a block has at least half a minute"}}
 		}
 		d.Blocks[at] = d.Blocks[at].Resized(c.Minutes)
+		if c.On {
+			d.Blocks[at].Pinned, d.Blocks[at].Wanted = true, 0
+			return done()
+		}
 		phrase := adapt(&d.Blocks[at], before[at], in)
 		fitted, err := Refit(ctx, d, c.Block, in)
 		if err == nil && phrase != "" && d.Blocks[at].Kind.Drilled() {
@@ -206,9 +211,9 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 	return Refit(ctx, d, "", in)
 }
 
-// replay has a block play another version of its drill, or another drill: its minutes become what that takes, its turns and calls are
-// the new one's, and the rest is fitted. What was different for single players goes with another drill, and stays with another
-// version where it is no version itself. Its place, its people and what those do who wait stay.
+// replay has a block play another version of its drill, or another drill: its minutes become what that takes, and the rest is fitted; where they
+// are pinned they stay. The turns and what it may be fitted to stay with another version; with another drill they, its calls and what was different for
+// single players are the new one's. Its place, its people and what those do who wait stay.
 func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.Inputs) (Edited, error) {
 	was := d.Blocks[at]
 	block := was
@@ -232,9 +237,18 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 		}
 		block = *c.New
 		block.ID, block.People, block.OnDeck = was.ID, was.People, was.OnDeck
+		block.Turns, block.Min, block.Max = 0, 0, 0
 	}
-	block.Turns, block.Wanted, block.Min, block.Max, block.Pinned = 0, 0, 0, 0, false
+	block.Wanted, block.Pinned = 0, was.Pinned
+	if was.Pinned {
+		block = block.Resized(was.Minutes)
+	}
 	d.Blocks[at] = block
+	if l := schedule.Prepare(d, in)[at]; was.Pinned && l.Drilled {
+		if turns := max(1, l.TurnsIn(in)); turns < block.TurnsOf(l.Document) {
+			d.Blocks[at].Turns = turns
+		}
+	}
 	if err := d.Check(); err != nil {
 		return Edited{}, err
 	}
@@ -242,9 +256,8 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 	if err != nil {
 		return fitted, err
 	}
-	phrase := fmt.Sprintf("%s: %s min instead of %s.", block.Title, units.Decimal(fitted.Document.Blocks[at].Minutes, 1), units.Decimal(was.Minutes, 1))
-	if fitted.Document.Blocks[at].Minutes != was.Minutes {
-		fitted.Sentences = append([]string{phrase}, fitted.Sentences...)
+	if phrase := lengthened(was.Minutes, fitted.Document.Blocks[at]); phrase != "" {
+		fitted.Sentences = append([]string{phrase}, slices.DeleteFunc(fitted.Sentences, func(other string) bool { return strings.HasPrefix(other, block.Title+": ") })...)
 	}
 	return fitted, nil
 }
@@ -275,6 +288,9 @@ func withVersion(ctx context.Context, block lesson.Block, d lesson.Document, in 
 	}
 	in.Drills = maps.Clone(in.Drills)
 	in.Drills[block.Plays()] = document
+	if block.Turns > 0 {
+		document.Turns = block.Turns
+	}
 	return in, schedule.ForDrill(block.Drill, document, max(1, len(in.In(block))), d.Space, in.Settings).Minutes, nil
 }
 
@@ -317,12 +333,32 @@ func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh [
 		}
 		begins = ends
 	}
+	was := schedule.Prepare(d, in)
 	d.Students, d.Blocks, d.Space = everybody, blocks, t.Space
 	if len(d.Blocks) == 0 {
 		return Edited{Document: d, Fits: true, Sentences: phrases, Drop: []string{}}, d.Check()
 	}
 	in.People = in.Known(everybody)
+	needed(d, was, in)
 	fitted, err := Refit(ctx, d, "", in)
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
+}
+
+// needed has drills want no more minutes for those who are there now than they need, where before they needed more: the rest is not stood about.
+func needed(d lesson.Document, was []schedule.Prepared, in schedule.Inputs) {
+	for i, l := range schedule.Prepare(d, in) {
+		b := &d.Blocks[i]
+		at := slices.IndexFunc(was, func(l schedule.Prepared) bool { return l.Block.ID == b.ID })
+		if at < 0 || !l.Drilled || b.Pinned || len(l.People) >= len(was[at].People) {
+			continue
+		}
+		turns := b.TurnsOf(l.Document)
+		before, now := math.Ceil(was[at].Need(turns, in)/60), math.Ceil(l.Need(turns, in)/60)
+		if now < before && b.MinutesWanted() > now {
+			b.Wanted = math.Max(now, b.MinutesWanted()-(before-now))
+			least, most := b.Bounds()
+			b.Max = math.Max(least, math.Min(most, b.Wanted))
+		}
+	}
 }

@@ -142,6 +142,13 @@ func TestAVersionTakesItsOwnMinutes(t *testing.T) {
 	require.Equal(t, "Feet first", block.Calls[0].Text)
 	require.Equal(t, []any{d.Blocks[at].ID, d.Blocks[at].Drill, d.Blocks[at].Title}, []any{block.ID, block.Drill, block.Title})
 
+	// The turns that the coach has chosen stay, and so do minutes that are pinned.
+	chosen := d
+	chosen.Blocks = slices.Clone(d.Blocks)
+	chosen.Blocks[at].Turns, chosen.Blocks[at].Pinned = 3, true
+	kept := sample.Apply(t, chosen, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: "Slow motion"}, in).Document.Blocks[at]
+	require.Equal(t, []any{3, d.Blocks[at].Minutes, true}, []any{kept.Turns, kept.Minutes, kept.Pinned})
+
 	// On court it is played in the minutes that there are.
 	now := sample.Apply(t, d, editing.Edit{Kind: editing.SetVersion, Block: block.ID, Text: "Slow motion", On: true}, in)
 	require.Equal(t, d.Blocks[at].Minutes, now.Document.Blocks[at].Minutes)

@@ -65,6 +65,8 @@ func Refit(ctx context.Context, d lesson.Document, keep string, in schedule.Inpu
 		*block = block.Resized(math.Round(fitting.Minutes[i]*100) / 100)
 		if phrase := adapt(block, list[i], in); phrase != "" {
 			r.Sentences = append(r.Sentences, phrase+".")
+		} else if phrase := lengthened(d.Blocks[i].Minutes, *block); phrase != "" {
+			r.Sentences = append(r.Sentences, phrase)
 		}
 	}
 	if phrase := squeezed(d, parts, fitting.Spare); phrase != "" {
@@ -75,6 +77,14 @@ func Refit(ctx context.Context, d lesson.Document, keep string, in schedule.Inpu
 		r.Sentences = append(r.Sentences, units.Decimal(fitting.Spare, 1)+" min stay free: no block takes them.")
 	}
 	return r, nil
+}
+
+// lengthened says that a block has other minutes than it had; empty where it has not.
+func lengthened(had float64, b lesson.Block) string {
+	if now := units.Decimal(b.Minutes, 1); now != units.Decimal(had, 1) {
+		return fmt.Sprintf("%s: %s min instead of %s.", b.Title, now, units.Decimal(had, 1))
+	}
+	return ""
 }
 
 // squeezed says why blocks do not have what they should; empty where they do.

@@ -23,7 +23,7 @@ func (b Block) Resized(minutes float64) Block {
 
 // shorten moves the calls of a block that got shorter closer together, where the last would come too late.
 func (b *Block) shorten(was float64) {
-	if !slices.ContainsFunc(b.Calls, func(c Call) bool { return c.Minute >= b.Minutes }) {
+	if !slices.ContainsFunc(b.Calls, func(c Call) bool { return c.Minute > b.Minutes }) {
 		return
 	}
 	b.Calls = slices.Clone(b.Calls)

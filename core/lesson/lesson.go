@@ -164,7 +164,7 @@ func (b Block) check() error {
 		wrong.Add("game", "a game is played in a block for games")
 	}
 	for i, call := range b.Calls {
-		if call.Minute >= b.Minutes {
+		if call.Minute > b.Minutes {
 			wrong.Add(invalid.Join("calls", i, "minute"), "the block is over after %g min", b.Minutes)
 		}
 	}

@@ -27,7 +27,7 @@ func TestCheckNamesTheField(t *testing.T) {
 		{"one twice", func(d *lesson.Document) { d.Students = []string{"ada", "ada"} }, "students.1"},
 		{"a drill block without a drill", func(d *lesson.Document) { d.Blocks[2].Drill = "" }, "blocks.2.drill"},
 		{"a break with a drill", func(d *lesson.Document) { d.Blocks[3].Drill = sample.Coin().ID }, "blocks.3.drill"},
-		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = 10 }, "blocks.1.calls.1.minute"},
+		{"a call after the end", func(d *lesson.Document) { d.Blocks[1].Calls[1].Minute = d.Blocks[1].Minutes + 0.5 }, "blocks.1.calls.1.minute"},
 		{"roles that never swap", func(d *lesson.Document) { d.Blocks[1].Rotation.Every = 0 }, "blocks.1.rotation.every"},
 		{"a role without a name", func(d *lesson.Document) { d.Blocks[1].Rotation.Spots[0].Name = "" }, "blocks.1.rotation.spots.0"},
 		{"least beyond most", func(d *lesson.Document) { d.Blocks[1].Min, d.Blocks[1].Max = 9, 8 }, "blocks.1.min"},

@@ -67,7 +67,7 @@ func TestSetsWithinATime(t *testing.T) {
 	chance, err := q.Within(background)
 	require.NoError(t, err)
 	require.InDelta(t, *a.Chance, chance, 1e-12)
-	require.Equal(t, "3 of 14 sets", score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence, "a miss resumes where the count was")
+	require.Equal(t, "3 sets, hoping for 14", score.Course{{Kind: score.AsManyAsPossible, Count: 14, Of: 2, Minutes: 1}}.Stand(strokes(4, 3)).Sentence, "a miss resumes where the count was")
 }
 
 // strokes are rallies of so many strokes.

@@ -196,6 +196,11 @@ func (l Prepared) TurnsIn(in Inputs) int {
 	return load.TurnsIn(l.Document, l.Block.Seconds()-l.changeOver(), l.Group, in.Settings)
 }
 
+// Need is how many seconds so many turns each take, with walking over, collecting and set-up.
+func (l Prepared) Need(turns int, in Inputs) float64 {
+	return l.changeOver() + load.For(l.Document, l.Group, turns, in.Settings).Need
+}
+
 func (l Prepared) fits(turns int, s ScheduledBlock, in Inputs) string {
 	planned := units.Count(turns, "turn", "turns") + " each"
 	if s.Load.Balls > 0 {

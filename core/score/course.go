@@ -2,6 +2,7 @@ package score
 
 import (
 	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -57,10 +58,22 @@ func (c Course) Steps() int {
 	return sum
 }
 
-// GoalsMet is how many of its goals are met at a standing.
-func (c Course) GoalsMet(s Standing) int {
-	if s.Met {
+// Over says whether nothing counts towards it any more, at what it stands after what several devices counted: it is met or lost, or, of as many
+// as possible, its time is up.
+func (c Course) Over(s Standing, devices ...[]tally.Entry) bool {
+	if len(c) == 1 && c[0].Kind == AsManyAsPossible {
+		return slices.ContainsFunc(tally.InOrder(devices...), func(e tally.Entry) bool { return e.Kind == tally.TimeUp })
+	}
+	return s.Met || s.Lost
+}
+
+// GoalsDone is how many of its goals are met at a standing, and all of them where it is over.
+func (c Course) GoalsDone(s Standing, over bool) int {
+	switch {
+	case over:
 		return len(c)
+	case s.Met:
+		return len(c) - 1
 	}
 	have := s.Have
 	for i, g := range c {
@@ -111,6 +124,9 @@ func (c Course) Stand(devices ...[]tally.Entry) Standing {
 		return c.unknown()
 	}
 	entries := tally.InOrder(devices...)
+	if c[0].Kind == AsManyAsPossible {
+		return c[0].asMany(entries)
+	}
 	m, states := c.stepped(entries)
 	s := c.standing(m, states, tally.CountOf(entries))
 	if n := len(entries); n > 0 && !s.Met && c.tooSlow(entries[n-1]) {

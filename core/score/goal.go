@@ -173,6 +173,17 @@ func (g Goal) InCells(balls int) int { return min(balls, maxCells/(g.Misses+1)-1
 // Timed says whether few misses are wanted until a time is up, instead of in so many balls.
 func (g Goal) Timed() bool { return g.Kind == FewMisses && g.Minutes > 0 }
 
+// HasTime says whether its time being up is counted.
+func (g Goal) HasTime() bool { return g.Timed() || g.Kind == AsManyAsPossible }
+
+// timeUp is where a goal that is neither met nor lost stands when its time is up; false where it has none.
+func (g Goal) timeUp() (State, bool) {
+	if g.Timed() {
+		return Met, true // few enough misses
+	}
+	return Lost, g.Kind == AsManyAsPossible
+}
+
 // sets is how often a streak is wanted, or how many parts a routine has.
 func (g Goal) sets() int { return max(g.Sets, 1) }
 

@@ -47,10 +47,10 @@ func (g Goal) step(m *Machine, states []State, e tally.Entry) []State {
 		}
 		return m.distinct(either)
 	case tally.TimeUp:
-		if g.Timed() {
+		if end, ok := g.timeUp(); ok {
 			for i, s := range states {
 				if s >= 0 {
-					states[i] = Met
+					states[i] = end
 				}
 			}
 			return m.distinct(states)

@@ -186,6 +186,19 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		d.Blocks = append(d.Blocks, block)
 	}
 	fitted, err := editing.Refit(ctx, d, "", in)
+	// What a short booking has no room for goes, the least important first; somebody has to play all the same.
+	for err == nil && !fitted.Fits && len(fitted.Drop) > 0 && len(fitted.Drop) < len(d.Blocks) {
+		var out []string
+		d.Blocks = slices.DeleteFunc(d.Blocks, func(b lesson.Block) bool {
+			gone := slices.Contains(fitted.Drop, b.ID)
+			if gone {
+				out = append(out, b.Title)
+			}
+			return gone
+		})
+		phrases = append(phrases, fmt.Sprintf("Left out, as %d min have no room for it: %s.", d.Minutes, strings.Join(out, ", ")))
+		fitted, err = editing.Refit(ctx, d, "", in)
+	}
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }

@@ -38,9 +38,20 @@ func TestTemplatesFillThemselves(t *testing.T) {
 				for i := range in.People {
 					in.People[i].Profile.Sport, in.People[i].Profile.Level, in.People[i].Profile.Age = sport, level, student.Adult
 				}
+				// A shorter booking has room for a part of it: that is planned, and what is left out is said.
+				short := d
+				short.Minutes = min(30, shape.Minutes)
+				half, err := shape.Fill(t.Context(), short, nil, library.All(), fresh, in)
+				require.NoError(t, err)
+				require.True(t, half.Fits, fmt.Sprint(half.Sentences))
+				require.LessOrEqual(t, sample.Minutes(half.Document), float64(short.Minutes)+0.05)
+				require.NotEmpty(t, half.Document.Blocks)
 				filled, err := shape.Fill(t.Context(), d, nil, library.All(), fresh, in)
 				require.NoError(t, err)
 				require.True(t, filled.Fits, fmt.Sprint(filled.Sentences))
+				if len(half.Document.Blocks) < len(filled.Document.Blocks) {
+					require.Contains(t, fmt.Sprint(half.Sentences), "have no room for it")
+				}
 				require.InDelta(t, shape.Minutes, sample.Minutes(filled.Document), 1.01, "only whole rotations may leave a minute")
 				p := sample.Planned(t, filled.Document, in)
 				for _, f := range p.Findings {

@@ -32,7 +32,7 @@ func (k *Kit) chances(ctx context.Context, counters []Counter, t schedule.Timeta
 	for i := range counters {
 		c := &counters[i]
 		at := slices.Index(rates.Students, c.Student)
-		if c.Block != block.ID || at < 0 || c.Standing.Met || c.Standing.Lost {
+		if c.Block != block.ID || at < 0 || c.Standing.Met || c.Over {
 			continue
 		}
 		person := in.Known([]string{c.Student})[0]

@@ -29,6 +29,7 @@ type Counter struct {
 	Unit     score.Unit        `json:"unit" description:"What is counted one after the other"`
 	TooLong  int               `json:"tooLong" description:"From how many strokes on a rally is stopped; 0 where none is"`
 	Standing score.Standing    `json:"standing" description:"How far along the goal is"`
+	Over     bool              `json:"over" description:"Nothing counts towards the goal any more: it is met or lost, or, of as many as possible, its time is up"`
 	Chance   *float64          `json:"chance" description:"That the goal is met in the time that is left of the block; null where that is not worked out"`
 	Hope     string            `json:"hope" description:"The same in words, with how many attempts are left; empty where that is not worked out"`
 	Party    string            `json:"party" description:"The student under whom the count is taken: another one where several are on one count"`
@@ -73,7 +74,7 @@ func (k Kit) counters(in schedule.Inputs) []Counter {
 			for i, m := range mine.Measures {
 				c := Counter{
 					Block: block.ID, Counted: block.CountedAs(), Student: person.ID, Name: person.Profile.Name, Short: person.Short, Drill: playedAs(block, document), Measure: m.Number, Called: mine.Called(m), Turn: load.Pool(mine, m, 1),
-					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].Timed(),
+					Realism: mine.RealismOf(m), Detail: detail(mine, m), Misses: m.Kinds(), Timed: m.Goals[0].HasTime(),
 					Again: m.Counts.NoCount, Choices: m.Counts.Choices, Court: document.Court, Rests: student.Joined(person.Profile.Rests()), Sorts: sorts(mine, m), Follows: mine.Order.Follow(), Faults: faults, Zones: []court.Zone{}, Face: mine.FaceOf(m), Can: can,
 				}
 				c.share(m.Who, person, there, group.Lines)
@@ -159,18 +160,18 @@ func detail(d drill.Document, m drill.Measure) string {
 	return strings.Join(list, "; ")
 }
 
-// counted takes in what was counted, towards the goals as they were then, and returns how many of them are met.
+// counted takes in what was counted, towards the goals as they were then, and returns how many of them are met, or over.
 func (c *Counter) counted(m drill.Measure, of []done) int {
 	same := func(a done) bool { return a.Block == c.Counted && a.Measure.Number == m.Number }
 	if i := slices.IndexFunc(of, func(a done) bool { return same(a) && a.Student == c.Student }); i >= 0 {
-		m, c.Count, c.Standing = of[i].Measure, of[i].Count, of[i].standing
+		m, c.Count, c.Standing, c.Over = of[i].Measure, of[i].Count, of[i].standing, of[i].over
 	} else if i := slices.IndexFunc(of, func(a done) bool { return same(a) && a.Measure.Goals.Joint() }); m.Goals.Joint() && i >= 0 {
-		c.Standing = of[i].standing // what the others made counts too
+		c.Standing, c.Over = of[i].standing, of[i].over // what the others made counts too
 	} else {
 		c.Standing = m.Goals.Stand()
 	}
 	c.Goal, c.Unit, c.TooLong = m.Goal(), m.What, m.Goals.LongestRally()
-	return m.Goals.GoalsMet(c.Standing)
+	return m.Goals.GoalsDone(c.Standing, c.Over)
 }
 
 // zones are those of the half with the target; none on a squash court, which is not played over a net.

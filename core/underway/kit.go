@@ -79,6 +79,7 @@ type done struct {
 	Attempt
 	tally.Summary
 	standing score.Standing
+	over     bool // nothing counts towards it any more
 }
 
 // summaries works out what was counted amounts to. What players count together stands where all of them brought it.
@@ -88,7 +89,8 @@ func (k Kit) summaries() []done {
 		return cmp.Or(a.At.Compare(b.At), cmp.Compare(a.Block, b.Block), cmp.Compare(a.Student, b.Student), cmp.Compare(a.Measure.Number, b.Measure.Number))
 	})
 	for i, c := range inOrder {
-		list[i] = done{Attempt: c.Attempt, Summary: tally.Summarise(c.devices()...), standing: c.Measure.Goals.Stand(c.devices()...)}
+		standing := c.Measure.Goals.Stand(c.devices()...)
+		list[i] = done{Attempt: c.Attempt, Summary: tally.Summarise(c.devices()...), standing: standing, over: c.Measure.Goals.Over(standing, c.devices()...)}
 	}
 	for i, a := range list {
 		if !a.Measure.Goals.Joint() {
@@ -101,6 +103,7 @@ func (k Kit) summaries() []done {
 			}
 		}
 		list[i].standing = a.Measure.Goals.StandJointly(made)
+		list[i].over = list[i].standing.Met
 	}
 	return list
 }

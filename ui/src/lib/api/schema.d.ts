@@ -6826,6 +6826,8 @@ export interface components {
             newest: null | components["schemas"]["UnderwayNewest"];
             /** @description It is this measure's turn; of measures side by side it is the first */
             on: boolean;
+            /** @description Nothing counts towards the goal any more: it is met or lost, or, of as many as possible, its time is up */
+            over: boolean;
             /** @description The student under whom the count is taken: another one where several are on one count */
             party: string;
             /** @description How near to play it is */

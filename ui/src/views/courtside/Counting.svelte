@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
-  import { onDevice } from '../../lib/kept'
+  import { inTab, onDevice } from '../../lib/kept'
   import { counted } from '../../lib/words'
   import type { Tap, Whose } from '../../device/runs'
   import type { Waiting } from './courtside.svelte'
@@ -82,7 +82,6 @@
     instead = kept
     kept = undefined
   })
-  let way = $state<'ball' | 'turn'>('ball')
   const measure = $derived(instead ?? on)
   const counter = $derived(own.find((each) => each.measure === measure) ?? own[0])
   const count = $derived(
@@ -104,20 +103,60 @@
     counters.find((each) => each.student === last?.student && each.measure === (last.measure ?? 1)) ??
       counter,
   )
+  const inRallies = $derived(counter?.unit === 'rally')
+  /** Where the strokes of the rally that is on are kept: nothing that was tapped is lost when the page is read again. */
+  const padOf = ({ student, measure }: Whose) =>
+    `hodometer.rally.${counter?.counted ?? ''}.${measure ?? 1}.${student}`
+  let pads = $state(0)
+  const strokes = $derived.by(() => {
+    void pads
+    return counter && inRallies
+      ? Number(inTab.get(padOf({ student: counter.party, measure: counter.measure })) ?? 0)
+      : 0
+  })
+  function setStrokes(n: number) {
+    if (!counter) return
+    const pad = padOf({ student: counter.party, measure: counter.measure })
+    if (n) inTab.set(pad, `${n}`)
+    else inTab.remove(pad)
+    pads++
+  }
+  // svelte-ignore state_referenced_locally
+  const takenKey = `hodometer.taken.${counters[0]?.counted ?? ''}`
+  /** Whose counts were taken in this tab, the latest last, with the strokes of rallies. */
+  const taken = inTab.read<(Whose & { strokes?: number })[]>(takenKey, [])
+  const keepTaken = () => inTab.write(takenKey, taken.slice(-50))
+  function take(whose: Whose, tap: Tap) {
+    taken.push({ ...whose, strokes: tap.strokes })
+    keepTaken()
+    ontap(whose, tap)
+  }
+  let way = $state<'ball' | 'turn'>('ball')
   const away = $derived(counter !== undefined && elsewhere(counter))
-  const canUndo = $derived(!away && (last !== undefined || (count?.taps ?? 0) > 0))
+  const canUndo = $derived(
+    !away && ((strokes > 0 && way === 'ball') || last !== undefined || (count?.taps ?? 0) > 0),
+  )
 
   function undo() {
+    if (strokes > 0 && way === 'ball') return setStrokes(strokes - 1)
     const whose = last ?? (counter && { student: counter.party, measure: counter.measure })
     if (!whose) return
     choose(people.find((each) => each.student === whose.student))
     instead = kept = whose.measure ?? 1
     onundo(whose)
+    // Of a rally that is taken back the strokes are on the pad again: it was not over.
+    const at = taken.findLastIndex(
+      (each) => each.student === whose.student && (each.measure ?? 1) === (whose.measure ?? 1),
+    )
+    const [was] = at < 0 ? [] : taken.splice(at, 1)
+    keepTaken()
+    if (was?.strokes && way === 'ball') inTab.set(padOf(whose), `${was.strokes}`)
+    pads++
   }
 
   /** A fault is of one student alone, also where several are on one count. */
   function see(fault: string) {
-    if (counter) ontap({ student: counter.student, measure: counter.measure }, { kind: 'fault', fault })
+    if (counter) take({ student: counter.student, measure: counter.measure }, { kind: 'fault', fault })
   }
   /** How often a fault was seen that is not answered yet. */
   function unanswered(fault: string) {
@@ -129,7 +168,6 @@
     return counter?.unit === 'point' ? ['Point won', 'Point lost'] : ['Made', 'Missed']
   })
   const [number, what] = $derived(counter && count ? counted(counter.unit, count) : ['', ''])
-  const inRallies = $derived(counter?.unit === 'rally')
   /** What the two ways of counting are called: one by one, and afterwards. */
   const ways = $derived(
     {
@@ -146,17 +184,19 @@
   const most = 60
   const turn = $derived(Math.min(had ?? (counter?.turn || 1), most))
 
+  /** A goal is met, and nothing counts towards it any more: as many as possible goes on until its time is up. */
+  const done = ({ standing, over }: Counter) => standing.met && over
   const keyOf = (each: Counter) => `${each.counted} ${each.measure} ${each.party}`
   /** Goals that were met and told, or were met before this block was opened. */
   let told = $state<string[]>([])
   // svelte-ignore state_referenced_locally
-  told = counters.filter((each) => each.standing.met).map(keyOf)
-  const met = $derived(counter?.standing.met === true && !told.includes(keyOf(counter)))
+  told = counters.filter(done).map(keyOf)
+  const met = $derived(counter !== undefined && done(counter) && !told.includes(keyOf(counter)))
   /** Who is still at the measure whose goal this student has met, the next one in turn first. */
   const still = $derived.by(() => {
     const after = [...people.slice(chosen + 1), ...people.slice(0, chosen)]
     const open = (each: Counter) =>
-      counters.some((c) => c.student === each.student && c.measure === counter?.measure && !c.standing.met)
+      counters.some((c) => c.student === each.student && c.measure === counter?.measure && !c.over)
     return after.find(open)
   })
   const tell = () => counter && (told = [...told, keyOf(counter)])
@@ -179,7 +219,20 @@
   let choice = $state<Entry['choice']>()
 
   function tap(tap: Tap) {
-    if (counter) ontap({ student: counter.party, measure: counter.measure }, tap)
+    if (counter) take({ student: counter.party, measure: counter.measure }, tap)
+  }
+
+  /** The time of this measure is up for whoever has begun with it here. */
+  function timeIsUp() {
+    for (const each of counters) {
+      const whose = { student: each.party, measure: each.measure }
+      const begun =
+        each === counter ||
+        each.count.taps > 0 ||
+        waiting.some((tap) => tap.student === each.party && (tap.measure ?? 1) === each.measure)
+      if (each.party !== each.student || each.measure !== counter?.measure || !begun) continue
+      if (each.timed && !each.over && !elsewhere(each)) take(whose, { kind: 'time is up' })
+    }
   }
 
   function ball(kind: 'made' | 'missed', miss?: Entry['miss']) {
@@ -226,17 +279,6 @@
         </div>
         <p class="px-1 font-semibold first-letter:uppercase">{counter.called}</p>
       {/if}
-      {#if counter.face}
-        {#key `${counter.counted} ${counter.measure}`}
-          <FaceClock
-            face={counter.face}
-            name="{counter.counted}.{counter.measure}"
-            {second}
-            {running}
-            {oncall}
-          />
-        {/key}
-      {/if}
       <p class="count" class:quiet aria-live="polite">
         <span
           ><strong class="drum-digits">{number}</strong>{what && ` ${what}`}{count.unsure
@@ -258,7 +300,7 @@
         {/if}
       </p>
       <p class="px-1 text-sm">
-        {counter.shared || counter.name}: {counter.goal}. {#if !counter.standing.met}Now {counter.standing
+        {counter.shared || counter.name}: {counter.goal}. {#if !done(counter)}Now {counter.standing
             .sentence}.{#if counter.hope}&nbsp;{counter.hope[0]?.toUpperCase()}{counter.hope.slice(
               1,
             )}.{/if}{:else}<strong>Met ✓</strong>{/if}
@@ -301,6 +343,17 @@
         {/if}
       {/if}
     </div>
+    {#if counter.face}
+      {#key `${counter.counted} ${counter.measure}`}
+        <FaceClock
+          face={counter.face}
+          name="{counter.counted}.{counter.measure}"
+          {second}
+          {running}
+          oncall={(text, over) => (oncall(text, over), over && timeIsUp())}
+        />
+      {/key}
+    {/if}
     {#if away}
       <div class="away" role="status">
         <p>{counter.shared || counter.short}: counted on another device now.</p>
@@ -320,8 +373,18 @@
     {/if}
     {#if away}
       <!-- What another device counts is only watched. -->
+    {:else if counter.timed && counter.over}
+      <p class="away" role="status">
+        The time of {counter.shared || counter.short} is up. Undo goes on with it.
+      </p>
     {:else if inRallies}
-      <RallyCount tooLong={counter.tooLong} byNumber={way === 'turn'} ontap={tap} />
+      <RallyCount
+        tooLong={counter.tooLong}
+        byNumber={way === 'turn'}
+        {strokes}
+        onstrokes={setStrokes}
+        ontap={tap}
+      />
     {:else if counter.unit === 'time'}
       <TimeCount byNumber={way === 'turn'} {running} ontap={tap} />
     {:else if way === 'ball'}
@@ -377,8 +440,11 @@
             >{undone?.shared || undone?.short}</span
           >{/if}</button
       >
-      {#if counter.timed && !away && !counter.standing.met && !counter.standing.lost}
+      {#if counter.timed && !away && !counter.over}
         <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
+      {/if}
+      {#if strokes > 1 && way === 'ball'}
+        <button class="btn big" onclick={() => setStrokes(0)}>Strokes back to 0</button>
       {/if}
       {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>

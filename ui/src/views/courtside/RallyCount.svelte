@@ -1,5 +1,5 @@
 <script lang="ts">
-  import NumberGrid from './NumberGrid.svelte'
+  import DigitPad from './DigitPad.svelte'
   import type { Tap } from '../../device/runs'
 
   /** A rally is counted stroke by stroke, or afterwards by its number. */
@@ -8,24 +8,32 @@
     tooLong: number
     /** By its number, once the rally is over. */
     byNumber: boolean
+    /** Those of the rally that is on. */
+    strokes: number
+    onstrokes: (n: number) => void
     ontap: (tap: Tap) => void
   }
-  let { tooLong, byNumber, ontap }: Props = $props()
-  let strokes = $state(0)
+  let { tooLong, byNumber, strokes, onstrokes, ontap }: Props = $props()
+  /** As many strokes as a rally can have. */
+  const most = 500
   const stopped = (n: number) => tooLong > 0 && n >= tooLong
 
   function over(n: number) {
-    strokes = 0
+    onstrokes(0)
     ontap(stopped(n) ? { kind: 'rally', strokes: n, stopped: true } : { kind: 'rally', strokes: n })
   }
 </script>
 
 {#if byNumber}
-  <p class="px-1">Strokes of this rally:</p>
-  <NumberGrid most={Math.max(19, Math.min(tooLong, 39))} of="strokes" onpick={over} />
+  <DigitPad {most} of={['stroke', 'strokes']} onpick={over} />
 {:else}
   <div class="rally">
-    <button class="stroke" onclick={() => (strokes += 1)} aria-label="One more stroke">
+    <button
+      class="stroke"
+      disabled={strokes >= most}
+      onclick={() => onstrokes(strokes + 1)}
+      aria-label="One more stroke"
+    >
       <span class="drum-digits" aria-live="polite">{strokes}</span>
       <span>{strokes === 1 ? 'stroke' : 'strokes'}: tap for each</span>
     </button>

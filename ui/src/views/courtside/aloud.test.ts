@@ -60,6 +60,7 @@ test('a goal that is met is told once, also while the lesson is held', () => {
     counted: 'a',
     measure: 1,
     standing,
+    over: true,
     shared: '',
     short: 'Ada',
     party: '1',
@@ -73,6 +74,8 @@ test('a goal that is met is told once, also while the lesson is held', () => {
     other,
     pair,
     { ...counter, standing: { met: false, sentence: '' } },
+    // As many as possible goes on until its time is up.
+    { ...counter, over: false },
   ] as never)
   expect([...met.values()]).toEqual(['Ada: goal met', 'Bo + Cy, volleys: goal met'])
   expect(callsBetween(moment({ running: false }), moment({ running: false, met }))).toHaveLength(2)

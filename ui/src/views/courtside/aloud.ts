@@ -70,7 +70,7 @@ export const limitsNear = (counters: readonly Pick<Counter, 'student' | 'short' 
 export const goalsMet = (counters: readonly Met[]) =>
   new Map(
     counters
-      .filter((each) => each.standing.met && each.party === each.student)
+      .filter((each) => each.standing.met && each.over && each.party === each.student)
       .map((each) => [
         `${each.counted} ${each.measure} ${each.student}`,
         `${each.shared || each.short}${each.called ? `, ${each.called}` : ''}: goal met`,

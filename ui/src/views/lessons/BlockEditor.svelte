@@ -130,7 +130,7 @@
           step={0.5}
           value={block.minutes}
           error={error('minutes')}
-          onchange={(minutes) => onchange({ minutes })}
+          onchange={(minutes) => void planner.edit({ kind: 'resize', block: block.id, minutes, on: true })}
         />
         <NumberField
           label="Effort out of 10"

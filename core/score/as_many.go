@@ -1,0 +1,49 @@
+package score
+
+import (
+	"fmt"
+	"slices"
+
+	"hodometer/core/tally"
+	"hodometer/core/units"
+)
+
+// asManySteps is how far makes are followed beyond what was hoped for.
+const asManySteps = 20_000
+
+// asMany is the standing of as many as possible within a time: what was hoped for is no end, only the time is, and what comes after it is none of it.
+func (g Goal) asMany(entries []tally.Entry) Standing {
+	s := Standing{Wanted: g.Steps()}
+	end := slices.IndexFunc(entries, func(e tally.Entry) bool { return e.Kind == tally.TimeUp })
+	if end >= 0 {
+		entries = entries[:end]
+	}
+	// The same machine with room for all that was made: it has no end here.
+	room := g
+	room.Count = min(max(g.Steps(), tally.CountOf(entries).Made)+1, asManySteps)
+	m, states := room.Machine(), []State{0}
+	for _, e := range entries {
+		states = room.step(m, states, e)
+	}
+	worst, best := int(states[0]), int(states[len(states)-1])
+	s.Have = min(worst, s.Wanted)
+	s.Met = worst >= s.Wanted
+	s.Perhaps = !s.Met && best >= s.Wanted
+	s.Lost = end >= 0 && best < s.Wanted
+	each := max(g.Of, 1)
+	what, hoping := fmt.Sprint(worst/each), "hoping"
+	if g.Of > 0 {
+		what = units.Count(worst/each, "set", "sets")
+	}
+	if best/each != worst/each {
+		what = "at least " + what
+	}
+	if end >= 0 {
+		hoping = "hoped"
+	}
+	s.Sentence = fmt.Sprintf("%s, %s for %d", what, hoping, g.Count)
+	if end >= 0 {
+		s.Sentence += "; the time is up"
+	}
+	return s
+}
