@@ -80,7 +80,8 @@ func TestACodeLetsInOnce(t *testing.T) {
 		after := time.Duration(rapid.IntRange(0, 10).Draw(t, "after")) * time.Minute
 		require.Equal(t, wrong < 10 && after < access.CodeLasts, p.Pair(written(code), "192.0.2.1", now.Add(after)))
 		require.False(t, p.Pair(code, "192.0.2.1", now.Add(after)), "it is used up")
-		_, open := p.Open(now)
+		_, unheard, open := p.Open(now)
+		require.Equal(t, wrong >= 10, unheard == 1, "who is not heard is counted")
 		require.Equal(t, wrong >= 10 && after < access.CodeLasts, open, "others may use it still")
 
 		old, _ := p.Issue(now)

@@ -75,11 +75,16 @@ func (p *Pairing) Pair(code, address string, now time.Time) bool {
 	return true
 }
 
-// Open says until when a code goes; ok is false where none does.
-func (p *Pairing) Open(now time.Time) (until time.Time, ok bool) {
+// Open says until when a code goes, and how many addresses are not heard any more; ok is false where none does.
+func (p *Pairing) Open(now time.Time) (until time.Time, unheard int, ok bool) {
 	p.lock.Lock()
 	defer p.lock.Unlock()
-	return p.expires, p.open && now.Before(p.expires)
+	for _, wrong := range p.by {
+		if wrong >= mostTries {
+			unheard++
+		}
+	}
+	return p.expires, unheard, p.open && now.Before(p.expires)
 }
 
 // Withdraw makes the code that goes void.

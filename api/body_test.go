@@ -60,7 +60,7 @@ func TestBadInputNamesTheFieldAndStoresNothing(t *testing.T) {
 		{"a negative count", "drills", "turns", -1, "turns", "at least 1"},
 		{"a gap of zero", "drills", "pattern.gap", 0, "pattern.gap", "at least 0.5"},
 		{"a gap of an hour", "drills", "pattern.gap", 3600, "pattern.gap", "at most 60"},
-		{"500 sequences a turn", "drills", "pattern.sequences", 500, "pattern.sequences", "at most 20"},
+		{"500 sequences a turn", "drills", "pattern.sequences", 500, "pattern.sequences", "at most 200"},
 		{"a spin of a million", "drills", "pattern.tasks.0.rpm", 1e6, "pattern.tasks.0.rpm", "at most 10000"},
 		{"a flight without its figure", "drills", "pattern.tasks.0.by", "height", "pattern.tasks.0.value", "say how much"},
 		{"a player without a start", "drills", "pattern.tasks.0.player", 2, "pattern.tasks.0.player", "no start place for player 3"},

@@ -17,6 +17,8 @@ import (
 type Devices struct {
 	Devices     []PairedDevice `json:"devices"`
 	Fingerprint string         `json:"fingerprint" description:"Of the certificate that devices are told to trust; empty where it is somebody else’s"`
+	Until       *time.Time     `json:"until" description:"Until when the code for pairing goes that was made last; null where none goes any more"`
+	Unheard     int            `json:"unheard" description:"How many devices typed that code wrong so often that they are not heard any more"`
 }
 
 // PairedDevice is one of them.
@@ -65,6 +67,9 @@ func (s *server) devices(ctx context.Context, _ None, _ None) (Devices, error) {
 	list := Devices{Devices: []PairedDevice{}}
 	if n := s.entrance.network; n != nil && n.Authority != nil {
 		list.Fingerprint = n.Authority.Fingerprint()
+	}
+	if until, unheard, ok := s.entrance.pairing.Open(s.now()); ok {
+		list.Until, list.Unheard = &until, unheard
 	}
 	all, err := s.store.Devices(ctx)
 	for _, d := range all {

@@ -253,6 +253,11 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	coach.set("", secret)
 	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	require.Equal(t, "https://192.168.1.20:7443", code.Addresses[0].Address)
+	seen := read[api.Devices](t, coach.ask("GET", "/api/devices", nil))
+	require.True(t, seen.Until.Equal(code.Until), "that it goes is seen")
+	require.Zero(t, seen.Unheard)
+	feed := read[api.Feed](t, coach.ask("POST", "/api/feeds", api.FeedAsked{Name: "my phone"}))
+	require.Equal(t, []string{"https://192.168.1.20:7443" + feed.Path}, feed.Ways, "an address that a phone reaches")
 	for _, row := range code.Addresses[0].QR {
 		require.Len(t, row, len(code.Addresses[0].QR))
 	}
@@ -263,6 +268,7 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 		statuses[network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: "22222-22222", Name: "x"}).Code]++
 	}
 	require.Equal(t, map[int]int{http.StatusUnprocessableEntity: 10, http.StatusTooManyRequests: 30}, statuses)
+	require.Equal(t, 1, read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Unheard, "a code that is dead for a phone is told")
 	read[api.DoorState](t, machine().ask("POST", "/api/entry", api.Entering{Passphrase: secret})) // the coach comes in all the same
 	c.now = c.now.Add(time.Minute)
 	late := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)

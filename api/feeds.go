@@ -28,6 +28,7 @@ type Feed struct {
 	Names bool      `json:"names" description:"It says titles, who comes and what is planned; else only that there is a lesson"`
 	At    time.Time `json:"at"`
 	Path  string    `json:"path,omitempty" description:"Where it is read on this machine; told once, when it is made"`
+	Ways  []string  `json:"ways,omitempty" description:"The same as whole addresses, as other devices reach them, the likeliest first; none where they do not reach this machine"`
 }
 
 // FeedAsked is a feed that is to be made.
@@ -50,7 +51,13 @@ func (s *server) addFeed(ctx context.Context, _ None, body FeedAsked) (Feed, err
 	if err := s.store.AddFeed(ctx, f, hashed(secret)); err != nil {
 		return Feed{}, err
 	}
-	return Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At, Path: feedPath + secret + ".ics"}, nil
+	made := Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At, Path: feedPath + secret + ".ics"}
+	if n := s.entrance.network; n != nil {
+		for _, address := range n.Addresses() {
+			made.Ways = append(made.Ways, address+made.Path)
+		}
+	}
+	return made, nil
 }
 
 func hashed(secret string) string {

@@ -44,7 +44,7 @@ func asProblem(err error) Problem {
 	case errors.As(err, &known):
 		return known
 	case errors.As(err, &fields):
-		return problem(http.StatusUnprocessableEntity, "Nothing was saved. Put this right first.", fields...)
+		return problem(http.StatusUnprocessableEntity, "Nothing was changed. Put this right first.", fields...)
 	case errors.Is(err, store.ErrNotFound):
 		return problem(http.StatusNotFound, "There is nothing here any more. It may have been erased.")
 	case errors.Is(err, store.ErrUnreadable):
@@ -56,7 +56,7 @@ func asProblem(err error) Problem {
 	case errors.Is(err, os.ErrDeadlineExceeded):
 		return problem(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
-		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was saved.")
+		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was changed.")
 	case errors.Is(err, store.ErrMoved):
 		return problem(http.StatusServiceUnavailable, "The file that Hodometer runs with was moved or replaced meanwhile, so nothing is saved any more. Put it back, or stop Hodometer and start it again.")
 	case store.DiskSays(err) != "":

@@ -108,6 +108,7 @@ test('an invented club is connected by one press, changes, and a planned lesson 
   await page.getByLabel('For which calendar program').fill('My phone')
   await page.getByRole('button', { name: 'Make an address' }).click()
   const address = (await page.locator('code').textContent()) ?? ''
+  await expect(page.getByText('Only programs on this machine reach it.')).toBeVisible()
   expect(address).toContain(`${demo.url}/calendar/`)
   expect(await (await fetch(address)).text()).toContain('SUMMARY:Lesson Priya Dunmore')
   await expectClean(page)

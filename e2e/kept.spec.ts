@@ -218,7 +218,7 @@ test('a refusal names its field, also one without an input', async ({ page, demo
     type: 'about:blank',
     title: 'Unprocessable Entity',
     status: 422,
-    detail: 'Nothing was saved. Put this right first.',
+    detail: 'Nothing was changed. Put this right first.',
     fields: [{ path: 'blocks.3.rotation.spots', message: 'a list is needed' }],
   }
   await page.route('**/api/lessons/*', (route) =>

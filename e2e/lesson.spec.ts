@@ -150,6 +150,16 @@ test('a shape of lesson fills itself with next steps', async ({ page, demo }) =>
   await expect(page.getByRole('button', { name: /^Planned 60:00/ })).toBeVisible()
   await expect(page.getByText(/Carry:/)).toBeVisible()
 
+  // What is there is not replaced unasked.
+  const blocks = await page.getByRole('button', { name: /^Block \d/ }).count()
+  await addDrill(page, 'Before an event')
+  const asks = page.getByRole('alert').filter({ hasText: 'takes the place of all that is in the lesson' })
+  await expect(asks).toBeVisible()
+  await asks.getByRole('button', { name: 'Leave it' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('button', { name: /^Planned 60:00/ })).toBeVisible()
+  expect(await page.getByRole('button', { name: /^Block \d/ }).count()).toBe(blocks)
+
   // Mistakes are told in words, and nothing is lost.
   await page.getByLabel('Length').fill('0')
   await page.getByLabel('Length').press('Tab')

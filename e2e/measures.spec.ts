@@ -413,3 +413,39 @@ test('x of y is counted after a turn of any length', async ({ page, empty }) => 
   // The next turn is as long as planned again.
   await expect(counting.getByRole('button', { name: '2 of 2' })).toBeVisible()
 })
+
+test('together is never on one count, a measure keeps a task, and what is refused is put right on a page that is there', async ({
+  page,
+  empty,
+}) => {
+  const counts = await own(page, empty, 'Last Stretch')
+  await counts.getByLabel('Who counts').selectOption('each pair on one count')
+  await counts.getByLabel('Goal', { exact: true }).selectOption('together')
+  await expect(counts.getByLabel('Who counts')).toHaveValue('each player')
+  await saved(page)
+  await counts.getByLabel('Who counts').selectOption('each pair on one count')
+  await expect(counts.getByLabel('Goal', { exact: true })).toHaveValue('total')
+  await saved(page)
+
+  await counts.getByText('task 1').click()
+  await expect(counts.getByLabel('task 2')).toBeDisabled()
+  await saved(page)
+
+  // Sequences beyond what a turn can have are refused: after a reload all is there, to be put right or left.
+  await drawer(page, 'Balls')
+  const sequences = page.getByLabel('Sequences a turn')
+  await sequences.fill('24')
+  await sequences.press('Tab')
+  await saved(page)
+  await sequences.fill('199')
+  await sequences.press('Tab')
+  await expect(page.getByText('Not saved: something needs putting right')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('Not saved: something needs putting right')).toBeVisible()
+  await expect(page.getByRole('group', { name: /^Last Stretch \(my version\) on/ })).toBeVisible()
+  await drawer(page, 'Balls')
+  await expect(sequences).toHaveValue('199')
+  await page.getByRole('button', { name: 'Back to what is saved' }).click()
+  await expect(sequences).toHaveValue('24')
+  await saved(page)
+})

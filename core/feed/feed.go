@@ -67,7 +67,7 @@ type Pattern struct {
 	Method    Method  `json:"method"`
 	Tasks     []Task  `json:"tasks" minItems:"1" maxItems:"60"`
 	Gap       float64 `json:"gap" minimum:"0.5" maximum:"60" description:"Seconds between two releases"`
-	Sequences int     `json:"sequences" minimum:"1" maximum:"20" description:"Times the sequence is played in one turn"`
+	Sequences int     `json:"sequences" minimum:"1" maximum:"200" description:"Times the sequence is played in one turn"`
 	Pause     float64 `json:"pause" minimum:"0" maximum:"120" description:"Seconds after each sequence"`
 
 	Repeats  []Repeat `json:"repeats,omitempty" maxItems:"20" description:"Groups of tasks that are played several times"`
@@ -75,7 +75,7 @@ type Pattern struct {
 
 	Ends         Ending  `json:"ends,omitempty" description:"What ends a turn"`
 	On           float64 `json:"on,omitempty" minimum:"0" maximum:"600" description:"By the clock: seconds of work in each sequence; the pause is the rest"`
-	MaxSequences int     `json:"maxSequences,omitempty" minimum:"0" maximum:"20" description:"The most sequences of a turn that ends at random"`
+	MaxSequences int     `json:"maxSequences,omitempty" minimum:"0" maximum:"200" description:"The most sequences of a turn that ends at random"`
 	Next         Next    `json:"next,omitempty" description:"When the next player starts"`
 	Overlap      float64 `json:"overlap,omitempty" minimum:"0" maximum:"30" description:"Seconds before the end of a turn at which the next player starts, while the last one is finishing"`
 	Order        Order   `json:"order,omitempty"`

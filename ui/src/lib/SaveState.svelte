@@ -56,6 +56,7 @@
         {/each}
       </ul>
     {:else}{draft.detail}{/if}
+    <button class="btn btn-sm mt-1" onclick={() => draft.back()}>Back to what is saved</button>
   </div>
 {/if}
 

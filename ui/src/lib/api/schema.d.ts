@@ -2764,6 +2764,13 @@ export interface components {
             devices: components["schemas"]["PairedDevice"][];
             /** @description Of the certificate that devices are told to trust; empty where it is somebody else’s */
             fingerprint: string;
+            /** @description How many devices typed that code wrong so often that they are not heard any more */
+            unheard: number;
+            /**
+             * Format: date-time
+             * @description Until when the code for pairing goes that was made last; null where none goes any more
+             */
+            until: null | string;
         };
         Diary: {
             lessons: components["schemas"]["LessonBrief"][];
@@ -3172,7 +3179,7 @@ export interface components {
             minutes?: number;
             /** @description The block to put in */
             new?: components["schemas"]["LessonBlock"];
-            /** @description Pinned; of a version: it is played in the minutes that there are */
+            /** @description Pinned; of a length: it was typed, so that it is pinned, and nothing else is fitted; of a version: it is played in the minutes that there are */
             on?: boolean;
             /** @description Who is in the block */
             people?: string[];
@@ -3270,6 +3277,8 @@ export interface components {
             names: boolean;
             /** @description Where it is read on this machine; told once, when it is made */
             path?: string;
+            /** @description The same as whole addresses, as other devices reach them, the likeliest first; none where they do not reach this machine */
+            ways?: string[];
         };
         FeedArea: {
             /**

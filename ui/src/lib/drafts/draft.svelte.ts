@@ -148,6 +148,16 @@ export class Draft<T extends object> {
     this.detail = 'This was changed somewhere else meanwhile, so nothing was saved over it.'
   }
 
+  /** What is saved. */
+  get stored(): T {
+    return structuredClone(this.#base)
+  }
+
+  /** Goes back to what is saved; undo brings back what was here. */
+  back() {
+    this.replace(this.stored)
+  }
+
   /** settle ends a conflict: with what is here, or with what is there; the rest of both is kept. */
   settle(prefer: 'mine' | 'theirs') {
     const theirs = this.#theirs

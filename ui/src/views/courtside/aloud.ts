@@ -55,7 +55,7 @@ export function callsBetween(before: Moment, now: Moment): Call[] {
 
 type Met = Pick<
   Counter,
-  'counted' | 'measure' | 'standing' | 'shared' | 'short' | 'party' | 'student' | 'called'
+  'counted' | 'measure' | 'standing' | 'over' | 'shared' | 'short' | 'party' | 'student' | 'called'
 >
 
 /** limitsNear says of each student whose limit is near, or reached, how much of it was counted: each once. */

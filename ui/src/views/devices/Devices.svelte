@@ -61,7 +61,13 @@
     {:else if !door.state.passphrase}
       <p class="mt-2">Set a passphrase first: whoever comes to this machine could let devices in.</p>
     {:else}
-      <Pairing known={query.data?.devices ?? []} fingerprint={query.data?.fingerprint ?? ''} />
+      <Pairing
+        known={query.data?.devices ?? []}
+        fingerprint={query.data?.fingerprint ?? ''}
+        until={query.data?.until ?? undefined}
+        unheard={query.data?.unheard ?? 0}
+        asked={query.dataUpdatedAt}
+      />
     {/if}
     <Async {query}>
       {#snippet children({ devices })}

@@ -10,14 +10,23 @@
   interface Props {
     known: PairedDevice[]
     fingerprint: string
+    /** Until when a code goes by the program; undefined where none does. */
+    until: string | undefined
+    /** How many devices are not heard any more, because they typed it wrong. */
+    unheard: number
+    /** When the program said so. */
+    asked: number
   }
-  let { known, fingerprint }: Props = $props()
+  let { known, fingerprint, until, unheard, asked }: Props = $props()
   let code = $state.raw<PairingCode>()
   /** Devices that were there when the code was made. */
   let before = $state.raw<string[]>([])
   let chosen = $state('')
   let now = $state(Date.now())
   const left = $derived(code ? (Date.parse(code.until) - now) / 1000 : 0)
+  let made = $state(0)
+  /** The program does not know this code any more: it was used, made anew in another tab, or taken back, or the program was started again. */
+  const dead = $derived(code !== undefined && asked > made && until !== code.until)
   const come = $derived(code && known.find(({ id }) => !before.includes(id)))
   const way = $derived(code?.addresses.find(({ address }) => address === chosen) ?? code?.addresses[0])
   const timer = setInterval(() => (now = Date.now()), 1000)
@@ -33,7 +42,7 @@
     try {
       before = known.map(({ id }) => id)
       code = await answer(api.POST('/api/pairing'))
-      now = Date.now()
+      now = made = Date.now()
     } catch (error) {
       notices.wrong(error)
     }
@@ -51,6 +60,9 @@
 {:else if left <= 0}
   <p class="mt-2" role="status">The code has expired.</p>
   <button class="btn btn-primary mt-3" onclick={open}>Make a new one</button>
+{:else if dead}
+  <p class="mt-2" role="status">The code goes no more: it was used, or made anew somewhere else.</p>
+  <button class="btn btn-primary mt-3" onclick={open}>Make a new one</button>
 {:else}
   <div class="pairing mt-3">
     {#if way}<QRCode rows={way.qr} label="QR code that opens {way.address} and pairs" />{/if}
@@ -59,6 +71,11 @@
       <p class="font-semibold break-all">{way?.address ?? 'the address of this machine'}</p>
       <p>and type</p>
       <p class="code drum-digits">{code.code}</p>
+      {#if unheard}<p class="text-error" role="status">
+          A device typed it wrong ten times and is not heard any more. <button class="link" onclick={open}
+            >Make a new one</button
+          >
+        </p>{/if}
       <p class="hint text-sm" role="timer">It goes once, for {minutes(left)} more.</p>
       {#if code.addresses.length > 1}
         <SelectField

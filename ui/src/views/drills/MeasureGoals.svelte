@@ -69,7 +69,13 @@
           unit={measure.what}
           {vocabulary}
           errors={beneath(errors, `${path}.${g}`, 'goal')}
-          onchange={(after) => change((goals) => (goals[g] = after))}
+          onchange={(after) =>
+            draft.change((d) => {
+              const own = d.measures[nth]
+              if (!own) return
+              own.goals[g] = after
+              if (after.kind === 'together') delete own.who // each counts, and it is added up
+            })}
         />
       {/if}
       {#if took?.answer}

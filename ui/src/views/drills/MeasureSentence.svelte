@@ -79,7 +79,12 @@
       label="Who counts"
       value={measure.who ?? 'each player'}
       options={vocabulary.who}
-      onchange={(who) => change((own) => (own.who = who === 'each player' ? undefined : who))}
+      onchange={(who) =>
+        change((own) => {
+          own.who = who === 'each player' ? undefined : who
+          // On one count, what is made together is what is made in all.
+          if (own.who) for (const goal of own.goals) if (goal.kind === 'together') goal.kind = 'total'
+        })}
     />
     <span>tries</span>
     <Choice
@@ -97,12 +102,16 @@
           <label
             class="task"
             class:on={all || measure.tasks?.includes(i)}
-            title="{task.kind ?? 'ball'} {i + 1}, {task.stroke}"
+            title="{task.kind ?? 'ball'} {i + 1}, {task.stroke}{measure.tasks?.length === 1 &&
+            measure.tasks[0] === i
+              ? ': a measure counts one task at least'
+              : ''}"
           >
             <input
               type="checkbox"
               class="sr-only"
               checked={all || measure.tasks?.includes(i)}
+              disabled={measure.tasks?.length === 1 && measure.tasks[0] === i}
               onchange={(event) => toggle(i, event.currentTarget.checked)}
             /><span class="sr-only">task</span>
             {i + 1}

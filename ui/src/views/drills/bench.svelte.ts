@@ -179,7 +179,13 @@ export class Bench {
   ask() {
     const document = this.plain
     this.asking.newest(async () => {
-      this.worked = await this.#preview(document)
+      try {
+        this.worked = await this.#preview(document)
+      } catch (error) {
+        // The court and its figures are there all the same, as they are saved, so that it can be put right.
+        this.worked ??= await this.#preview(this.draft.stored).catch(() => undefined)
+        throw error
+      }
     })
   }
 

@@ -28,7 +28,7 @@
   // svelte-ignore state_referenced_locally
   const draft = drafts.open('game', id, game)
   $effect(() => draft.offer(game))
-  const desk = new Desk(draft, builtIn)
+  const desk = new Desk(id, draft, builtIn)
   const document = $derived($state.snapshot(draft.document) as GameDocument)
   $effect(() => desk.ask(document, $state.snapshot(desk.asked)))
   const on = $derived(desk.worked?.onCourt ?? game.onCourt)

@@ -7,28 +7,38 @@ import {
   type WorkedGame,
 } from '../../lib/api/client'
 import { Asking } from '../../lib/asking.svelte'
+import { onDevice } from '../../lib/kept'
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
 /** What is asked of a game beside its document. */
 type Asked = Omit<GameAsked, 'document' | keyof Edit>
 type Edit = Pick<GameAsked, 'move' | 'typed' | 'size' | 'on'>
 
+const usual: Asked = {
+  chances: { nearFeeds: 0.5, farFeeds: 0.5, awards: [] },
+  rallies: 15,
+  minutes: 8,
+  seed: 1,
+}
+
 /** Desk has a game worked out whenever it, or what is thought of both sides, changes. */
 export class Desk {
   worked = $state.raw<WorkedGame>()
-  asked = $state<Asked>({
-    chances: { nearFeeds: 0.5, farFeeds: 0.5, awards: [] },
-    rallies: 15,
-    minutes: 8,
-    seed: 1,
-  })
+  /** What is thought of both sides stays on this device, until it is thought otherwise. */
+  asked = $state() as Asked
   /** What is on its way to the server. */
   readonly asking = new Asking()
 
+  readonly #thought: string
+
   constructor(
+    id: string,
     readonly draft: Draft<GameDocument>,
     readonly builtIn: boolean,
-  ) {}
+  ) {
+    this.#thought = `hodometer.thought.${id}`
+    this.asked = { ...usual, ...onDevice.read<Partial<Asked>>(this.#thought, {}) }
+  }
 
   /** What is wrong, by its path: of the last save, or of what was typed since. */
   readonly errors = $derived.by(() => ({ ...this.draft.fields, ...this.asking.fields }))
@@ -44,6 +54,7 @@ export class Desk {
 
   /** ask has the game worked out. */
   ask(document: GameDocument, asked: Asked) {
+    onDevice.write(this.#thought, asked)
     this.asking.newest(async () => {
       this.worked = await answer(api.POST('/api/games/preview', { body: { document, ...asked } }))
     })

@@ -62,7 +62,8 @@ export class Scoring {
   /** Takes over what an earlier program kept of this game. */
   async #takeOver() {
     const key = `hodometer.game.${this.played.id}`
-    for (const event of onDevice.read<GameEvent[]>(key, [])) await this.device.queue.add(this.played.id, event)
+    for (const event of onDevice.read<GameEvent[]>(key, []))
+      await this.device.queue.add(this.played.id, event)
     onDevice.remove(key)
   }
 

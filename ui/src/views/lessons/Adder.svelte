@@ -5,6 +5,7 @@
   import { answer, api, type Block, type Drill, type Offer } from '../../lib/api/client'
   import { keys } from '../../lib/data'
   import NewDrill from '../../library/NewDrill.svelte'
+  import { many } from '../../lib/words'
   import type { Planner } from './planner.svelte'
 
   /** One field to find what goes into a lesson: blocks, drills, versions, shapes; or what a drill is swapped for. */
@@ -19,6 +20,8 @@
   let field = $state<HTMLInputElement>()
   let text = $state('')
   let at = $state(0)
+  /** A shape that would take the place of what is in the lesson: it is asked first. */
+  let replacing = $state.raw<Offer>()
   const id = $props.id()
   const asked = $derived(planner.adding)
   const swapped = $derived(
@@ -49,6 +52,7 @@
     if (asked) {
       text = ''
       at = 0
+      replacing = undefined
       dialog?.showModal()
       void tick().then(() => field?.focus())
     } else dialog?.close()
@@ -57,6 +61,12 @@
   async function take(offer: Offer | undefined) {
     const adding = asked
     if (!offer || !adding) return
+    if (offer.kind === 'shape' && planner.made) {
+      replacing = offer
+      await tick()
+      document.getElementById(`${id}-replace`)?.focus()
+      return
+    }
     planner.adding = undefined
     if (offer.kind === 'shape') return planner.fill(offer.title)
     const { block } = offer
@@ -71,6 +81,12 @@
     }
     if (adding.kind === 'add') return planner.add(block, adding.at)
     planner.set(adding.block, { drill: block.drill, version: block.version, turns: undefined })
+  }
+
+  function replace() {
+    const shape = replacing?.title
+    planner.adding = undefined
+    return shape && planner.fill(shape)
   }
 
   function key(event: KeyboardEvent) {
@@ -143,7 +159,25 @@
       <p class="mt-2">Nothing is called so. Take a word away, or begin a new drill.</p>
     {/if}
     {#if found.error}<p class="text-error mt-2" role="alert">{found.error.message}</p>{/if}
-    {#if asked?.kind === 'add'}
+    {#if replacing}
+      <div class="mt-3" role="alert">
+        <p>
+          “{replacing.title}” takes the place of all that is in the lesson: {many(
+            planner.document.blocks.length,
+            'block',
+          )}. Undo brings it back.
+        </p>
+        <div class="mt-2 flex gap-2">
+          <button id="{id}-replace" class="btn btn-sm btn-primary" onclick={() => void replace()}
+            >Replace all of it</button
+          >
+          <button class="btn btn-sm" onclick={() => ((replacing = undefined), field?.focus())}
+            >Leave it</button
+          >
+        </div>
+      </div>
+    {/if}
+    {#if asked?.kind === 'add' && !replacing}
       <div class="mt-3"><NewDrill {sport} onmade={addNew} /></div>
     {/if}
   </div>

@@ -54,6 +54,11 @@ export class Planner {
     return this.document.blocks[this.at]
   }
 
+  /** Somebody made something of the lesson: more than the blocks with which it begins. */
+  get made() {
+    return this.draft.canUndo || this.document.blocks.some(({ drill, game }) => drill ?? game)
+  }
+
   /** schedule asks for the plan of the lesson as it stands, unless a change brought it along; stop makes it stale. */
   schedule(again: boolean): () => void {
     const body = this.snapshot()

@@ -17,14 +17,19 @@
   let names = $state(true)
   let wrong = $state('')
   /** The address that was made last: its secret is told once. */
-  let made = $state<{ id: string; address: string }>()
+  let made = $state<{ id: string; addresses: string[]; here: boolean }>()
 
   async function add(event: SubmitEvent) {
     event.preventDefault()
     wrong = ''
     try {
       const feed = await answer(api.POST('/api/feeds', { body: { name, names } }))
-      made = { id: feed.id, address: `${location.origin}${feed.path ?? ''}` }
+      const ways = feed.ways ?? []
+      made = {
+        id: feed.id,
+        addresses: ways.length ? ways : [`${location.origin}${feed.path ?? ''}`],
+        here: !ways.length,
+      }
       name = ''
       await renew(client, keys.feeds)
     } catch (error) {
@@ -69,13 +74,22 @@
             >Take back<span class="sr-only"> {feed.name}</span></button
           >
           {#if made?.id === feed.id}
-            <p class="address">
-              <code>{made.address}</code>
-              <button class="btn btn-sm" onclick={() => made && copy(made.address, 'the address')}
-                >Copy</button
-              >
-              <span class="hint text-sm">It is shown this once.</span>
-            </p>
+            <div class="address">
+              {#each made.addresses as address, i (address)}
+                <p>
+                  {#if i}or{/if}
+                  <code>{address}</code>
+                  <button class="btn btn-sm" onclick={() => copy(address, 'the address')}
+                    >Copy{#if i}<span class="sr-only"> {address}</span>{/if}</button
+                  >
+                </p>
+              {/each}
+              <p class="hint text-sm">
+                It is shown this once. {made.here
+                  ? 'Only programs on this machine reach it. For a phone or another machine start Hodometer with --lan and make another.'
+                  : 'Devices in the same network reach it.'}
+              </p>
+            </div>
           {/if}
         </li>
       {/each}
