@@ -29,7 +29,7 @@ type Arrived struct {
 
 // TakenBack is what came of taking back.
 type TakenBack struct {
-	Stayed []string `json:"stayed" description:"Names of those who stay as they are: they were changed since, or are in a lesson or a game"`
+	Stayed []string `json:"stayed" description:"Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in"`
 }
 
 func (s *server) arrivalRoutes() []Route {

@@ -99,6 +99,19 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 	}
 }
 
+// Students came in with one table and their attendance with another: taking the students back takes no attendance along unasked.
+func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
+	c := newClub(t)
+	students, attendance := newID(), newID()
+	read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+students+"/students", roster.Asked{Rows: c.tabled("Name;Hand\nBen Okoro;l\nCleo Marsh;r\n")}))
+	read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+attendance+"/attendance", roster.AttendanceAsked{Rows: c.tabled("Name;2026-03-03\nBen Okoro;x\n")}))
+	back := read[api.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+students, nil))
+	require.Equal(t, []string{"Ben Okoro"}, back.Stayed)
+	require.Equal(t, []string{"Ben Okoro"}, c.names())
+	roll := read[api.Progress](t, c.ask("GET", "/api/students/"+read[[]api.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
+	require.Equal(t, 1, roll.Of)
+}
+
 // What goes out comes in again: the same students, and who was there.
 func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 	c := newClub(t)

@@ -17,7 +17,9 @@ func (r Route) For() string {
 type Memory struct{ m *memory }
 
 // NewMemory is a memory that looks at these.
-func NewMemory(writes func() uint64, now func() time.Time) Memory { return Memory{newMemory(writes, now)} }
+func NewMemory(writes func() uint64, now func() time.Time) Memory {
+	return Memory{newMemory(writes, now)}
+}
 
 // Recall is what is remembered of a request, and what keeps an answer that is worked out from now on.
 func (m Memory) Recall(request string) (text string, keep func(text string)) {

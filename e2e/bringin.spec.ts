@@ -58,6 +58,28 @@ test('fourteen students come in from a spreadsheet with three mistakes in it, in
   await expect(page.getByRole('row', { name: /Cleo Marsh tennis orange ball 11 to 13 right/ })).toBeVisible()
   await expect(page.getByRole('row')).toHaveCount(15)
 
+  // The same table again: nobody of it is new, and it says so.
+  await page.getByRole('link', { name: 'Bring in from a spreadsheet' }).click()
+  const again = 'Name\tHand\nPia Lorne\tleft\n'
+  await page.getByLabel('Or cells, copied').fill(again)
+  await page.getByRole('button', { name: 'Read these cells' }).click()
+  await expect(page.getByText('1 student is new.')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring in', exact: true }).click()
+  await page.getByRole('link', { name: 'Bring in from a spreadsheet' }).click()
+  await page.getByLabel('Or cells, copied').fill(again)
+  await page.getByRole('button', { name: 'Read these cells' }).click()
+  await expect(page.getByText('Pia Lorne is here already.')).toBeVisible()
+  await expect(page.getByText('1 student is new')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Another table' }).click()
+  await page.goto('about:blank')
+  await page.goto(`${empty.url}/#/students`)
+  await page.getByText('Brought in of late').click()
+  await page
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click()
+  await expect(page.getByText('Pia Lorne')).toHaveCount(0)
+
   // Brought in again, all of them are here already; what was wrong is found out later, and all of it is taken back.
   await page.getByRole('link', { name: 'Bring in from a spreadsheet' }).click()
   await page.getByLabel('Or cells, copied').fill('Name\tHand\nada fenn\tleft\nOda Blythe\tleft')

@@ -130,12 +130,13 @@ func arrivals(ctx context.Context, db querier, where string, args ...any) ([]Arr
 // used says of a student, the row of the outer query, whether anything stands on them.
 const used = `(EXISTS (SELECT 1 FROM lesson, json_each(lesson.document, '$.students') AS one WHERE one.value = student.id)
 	OR EXISTS (SELECT 1 FROM played WHERE instr(played.document, student.id) > 0)
+	OR EXISTS (SELECT 1 FROM presence WHERE presence.student = student.id)
 	OR EXISTS (SELECT 1 FROM attempt WHERE attempt.student = student.id)
 	OR EXISTS (SELECT 1 FROM ladder_position WHERE ladder_position.student = student.id)
 	OR EXISTS (SELECT 1 FROM remark WHERE remark.student = student.id))`
 
 // TakeBack takes back what came in together: who was added goes, who was changed is as before, and so is who was there. Who was changed since, or
-// is in a lesson or a game by now, stays; their names are returned. It fails with ErrNotFound where nothing came in under the identifier.
+// is in a lesson or a game by now, or was there at one by what came in elsewhere, stays; their names are returned. It fails with ErrNotFound where nothing came in under the identifier.
 func (s *Store) TakeBack(ctx context.Context, id string) (stayed []string, err error) {
 	err = s.in(ctx, func(tx *sql.Tx) error {
 		result, err := tx.ExecContext(ctx, "UPDATE arrival SET undone = 1 WHERE id = ?", id)

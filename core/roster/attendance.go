@@ -49,9 +49,17 @@ type AttendanceReading struct {
 	Presences []Presence       `json:"presences"`
 	Strangers []string         `json:"strangers" description:"Names of nobody who is here"`
 	Wrong     []AttendanceFlaw `json:"wrong"`
+	Taken     []TakenAs        `json:"taken" description:"Words that say more than whether somebody was there, and what is kept of them"`
 	Before    int              `json:"before" description:"How many are kept already, and are not kept twice"`
 	Days      int              `json:"days"`
 	Students  int              `json:"students"`
+}
+
+// TakenAs is a word of a table that says more than what is kept of it.
+type TakenAs struct {
+	Word  string `json:"word"`
+	Came  bool   `json:"came"`
+	Times int    `json:"times"`
 }
 
 // AttendanceFlaw is what is wrong with a cell.
@@ -64,6 +72,8 @@ type AttendanceFlaw struct {
 var (
 	came = []string{"x", "y", "yes", "1", "p", "present", "here", "there", "came", "true", "late", "l", "ok", "was there"}
 	not  = []string{"0", "n", "no", "a", "absent", "away", "false", "excused", "e", "ill", "sick", "missed", "not there", "was not there"}
+	// What says more: when, or why not.
+	more = []string{"late", "l", "excused", "e", "ill", "sick", "missed"}
 	// Signs that folding leaves nothing of.
 	signs = map[string]bool{"✓": true, "✔": true, "+": true, "•": true, "●": true, "-": false, "–": false, "✗": false, "✘": false, "×": true, "☑": true, "☐": false}
 )
@@ -81,7 +91,7 @@ func there(cell string) (is, known bool) {
 // ReadAttendance reads a table of who was there, for a coach with some students. kept says of what is kept already: the same student on the same
 // day in the same lesson is not kept twice, whatever it says. Days lie between earliest and the day it is.
 func ReadAttendance(asked AttendanceAsked, known []Known, kept func(Presence) bool, today time.Time) (AttendanceReading, error) {
-	r := attendance{asked: asked, today: today, kept: kept, people: map[string]string{}, seen: map[Presence]bool{}, out: AttendanceReading{Presences: []Presence{}, Strangers: []string{}, Wrong: []AttendanceFlaw{}}}
+	r := attendance{asked: asked, today: today, kept: kept, people: map[string]string{}, seen: map[Presence]bool{}, out: AttendanceReading{Presences: []Presence{}, Strangers: []string{}, Taken: []TakenAs{}, Wrong: []AttendanceFlaw{}}}
 	for _, k := range slices.Backward(known) {
 		r.people[Fold(k.Profile.Name)] = k.ID
 	}
@@ -280,8 +290,23 @@ func (r *attendance) cell(row, column int, cell string, p Presence) {
 		r.wrong(row, column, "“%s” does not say whether somebody was there: write yes or no, x or nothing", strings.TrimSpace(cell))
 		return
 	}
+	r.took(cell, is)
 	p.Came = is
 	r.keep(row, column, p)
+}
+
+// took notes a word that says more than what is kept of it.
+func (r *attendance) took(cell string, came bool) {
+	word := strings.ToLower(strings.TrimSpace(cell))
+	if !slices.Contains(more, Fold(cell)) {
+		return
+	}
+	at := slices.IndexFunc(r.out.Taken, func(t TakenAs) bool { return t.Word == word })
+	if at < 0 {
+		at = len(r.out.Taken)
+		r.out.Taken = append(r.out.Taken, TakenAs{Word: word, Came: came})
+	}
+	r.out.Taken[at].Times++
 }
 
 func (r *attendance) keep(row, column int, p Presence) {

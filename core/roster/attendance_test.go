@@ -58,3 +58,11 @@ func TestATableWithARowForEachTime(t *testing.T) {
 		require.ErrorContains(t, err, "rows")
 	}
 }
+
+// Late is kept as came, and sick as was not there: what is lost by it is told.
+func TestWordsThatSayMoreThanIsKeptAreTold(t *testing.T) {
+	got, err := roster.ReadAttendance(roster.AttendanceAsked{Rows: table("Name|2026-03-02|2026-03-03|2026-03-04", "Ada Fenn|late|x|Sick", "Ben Okoro|Late|no|yes")}, here, none, today)
+	require.NoError(t, err)
+	require.Len(t, got.Presences, 6)
+	require.Equal(t, []roster.TakenAs{{Word: "late", Came: true, Times: 2}, {Word: "sick", Times: 1}}, got.Taken)
+}

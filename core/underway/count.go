@@ -3,6 +3,7 @@ package underway
 import (
 	"cmp"
 	"slices"
+	"time"
 
 	"hodometer/core/court"
 	"hodometer/core/drill"
@@ -89,10 +90,28 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 		}
 		list = append(list, Counted{Attempt: Attempt{
 			Lesson: k.ID, Block: block.CountedAs(), Student: id, Drill: block.Drill, Name: document.Name,
-			Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: t.Entry.At,
+			Stroke: mine.StrokeOf(m), Rung: mine.RungOf(m), Measure: m, Aim: aim, At: k.playedAt(t),
 		}, Runs: []Run{run}})
 	}
 	return list, nil
+}
+
+// countedLate is how long after its booking what is counted of a lesson was played then, and not now.
+const countedLate = 6 * time.Hour
+
+// playedAt is when what a tap counts was played: when it was tapped, or, of a lesson that is counted long after it was given, when its block was on.
+func (k Kit) playedAt(t Tap) time.Time {
+	begins, err := time.ParseInLocation(time.DateOnly+" 15:04", k.Document.Date+" "+k.Document.Start, k.At.Location())
+	if err != nil || t.Entry.At.Before(begins.Add(time.Duration(k.Document.Minutes)*time.Minute+countedLate)) {
+		return t.Entry.At
+	}
+	for _, b := range k.Document.Blocks {
+		if b.ID == t.Block {
+			break
+		}
+		begins = begins.Add(time.Duration(b.Seconds() * float64(time.Second)))
+	}
+	return begins
 }
 
 // forPartner is a count as somebody else on it has it: faults are nobody else's.

@@ -5633,6 +5633,8 @@ export interface components {
             /** @description Names of nobody who is here */
             strangers: string[];
             students: number;
+            /** @description Words that say more than whether somebody was there, and what is kept of them */
+            taken: components["schemas"]["RosterTakenAs"][];
             wrong: components["schemas"]["RosterAttendanceFlaw"][];
         };
         RosterChosen: {
@@ -5701,6 +5703,11 @@ export interface components {
             /** @description 1 for the first one of the table */
             row: number;
             wrong: components["schemas"]["RosterWrong"][];
+        };
+        RosterTakenAs: {
+            came: boolean;
+            times: number;
+            word: string;
         };
         RosterWrong: {
             /** @description 0 for the first one; -1 where it is none */
@@ -6443,7 +6450,7 @@ export interface components {
             seconds: number;
         };
         TakenBack: {
-            /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game */
+            /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in */
             stayed: string[];
         };
         /** @enum {string} */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { answer, api, describe, Refusal } from '../../../lib/api/client'
-  import { studentsQuery } from '../../../lib/data'
+  import { keys, studentsQuery } from '../../../lib/data'
   import SelectField from '../../../lib/SelectField.svelte'
   import TextField from '../../../lib/TextField.svelte'
   import type { BringIn } from './bringin.svelte'
@@ -17,10 +17,9 @@
   let { arrival, busy, refusal, onbringin }: Props = $props()
 
   const query = createQuery(() => ({
-    queryKey: ['arriving', 'attendance', arrival.attendance],
+    queryKey: [...keys.looks('attendance'), arrival.attendance],
     queryFn: () => answer(api.POST('/api/arrivals/attendance/look', { body: arrival.attendance })),
     placeholderData: keepPreviousData,
-    staleTime: Infinity,
     retry: false,
   }))
   const people = studentsQuery()
@@ -85,6 +84,12 @@
     {#if reading.layout === 'a column for each day'}
       <p class="hint mt-2">
         A cell with nothing in it: {reading.blank ? 'was not there.' : 'not known, and left out.'}
+      </p>
+    {/if}
+    {#if reading.taken.length}
+      <p class="mt-2" role="status">
+        Kept is only who came. {#each reading.taken as word, i (word.word)}{i ? ', ' : ''}“{word.word}” ({word.times})
+          stands for {word.came ? 'came' : 'was not there'}{/each}.
       </p>
     {/if}
     {#if names.length}

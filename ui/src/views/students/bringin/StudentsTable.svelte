@@ -2,7 +2,7 @@
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { SvelteSet } from 'svelte/reactivity'
   import { answer, api, describe, type StudentsRead, type TableField } from '../../../lib/api/client'
-  import { vocabularyQuery } from '../../../lib/data'
+  import { keys, vocabularyQuery } from '../../../lib/data'
   import SelectField from '../../../lib/SelectField.svelte'
   import type { BringIn } from './bringin.svelte'
   import Coming from './Coming.svelte'
@@ -18,10 +18,9 @@
   type Row = StudentsRead['rows'][number]
 
   const query = createQuery(() => ({
-    queryKey: ['arriving', 'students', arrival.students],
+    queryKey: [...keys.looks('students'), arrival.students],
     queryFn: () => answer(api.POST('/api/arrivals/students/look', { body: arrival.students })),
     placeholderData: keepPreviousData,
-    staleTime: Infinity,
   }))
   const reading = $derived(query.data)
   const words = vocabularyQuery()

@@ -10,7 +10,7 @@ export async function takeBack(client: QueryClient, id: string) {
     await renew(client, keys.students, keys.arrivals)
     notices.done(
       stayed.length
-        ? `Taken back, but for ${stayed.join(', ')}: changed since, or in a lesson or a game.`
+        ? `Taken back, but for ${stayed.join(', ')}: changed since, in a lesson or a game, or with attendance that came in by itself.`
         : 'Taken back.',
     )
   } catch (error) {
