@@ -132,7 +132,11 @@ func (s *server) gameRoutes() []Route {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
+			before, known := s.store.Games.Get(ctx, p.ID)
 			record, err := save(ctx, s.store.Games, p, body)
+			if err == nil && known == nil {
+				err = s.retitled(ctx, p.ID, before.Document.Name, body.Name)
+			}
 			return s.asGame(ctx, record, err)
 		}),
 		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {

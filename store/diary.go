@@ -22,12 +22,12 @@ func (s *Store) LessonsDated(ctx context.Context, from, to string) ([]Record[les
 	return good, err
 }
 
-// LessonsWith returns the lessons from a day on that have a drill in a block, in the order in which they are
+// LessonsWith returns the lessons from a day on that have a drill or a game in a block, in the order in which they are
 // given. Those that cannot be read are left out.
-func (s *Store) LessonsWith(ctx context.Context, drill, from string) ([]Record[lesson.Document], error) {
-	all, err := s.Lessons.query(ctx, s.read, `WHERE archived = 0 AND date >= ? AND EXISTS (
-		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE json_extract(block.value, '$.drill') = ?)
-		ORDER BY date, json_extract(document, '$.start'), id`, from, drill)
+func (s *Store) LessonsWith(ctx context.Context, played, from string) ([]Record[lesson.Document], error) {
+	all, err := s.Lessons.query(ctx, s.read, `WHERE archived = 0 AND date >= ?1 AND EXISTS (
+		SELECT 1 FROM json_each(document, '$.blocks') AS block WHERE ?2 IN (json_extract(block.value, '$.drill'), json_extract(block.value, '$.game')))
+		ORDER BY date, json_extract(document, '$.start'), id`, from, played)
 	good, _ := split(all)
 	return good, err
 }
