@@ -80,6 +80,43 @@ func apart(b booking.Booking, d lesson.Document) string {
 	return fmt.Sprintf("The lesson is planned for %s, %s, %d min.", d.Date, d.Start, d.Minutes)
 }
 
+// booked is what a calendar has a lesson as by now.
+type booked struct {
+	booking.Booking
+	calendar string // its name
+}
+
+// booked finds what the calendars have, by the lessons that were planned for it.
+func (s *server) booked(ctx context.Context) (map[string]booked, error) {
+	kept, err := s.store.Bookings(ctx, "", s.today())
+	if err != nil || len(kept) == 0 {
+		return nil, err
+	}
+	calendars, err := s.store.Calendars(ctx)
+	names := map[string]string{}
+	for _, c := range calendars {
+		names[c.ID] = c.Name
+	}
+	list := map[string]booked{}
+	for _, k := range kept {
+		if k.Lesson != "" {
+			list[k.Lesson] = booked{k.Booking, names[k.Calendar]}
+		}
+	}
+	return list, err
+}
+
+// told says what a calendar has that a lesson has not followed yet; nothing where that is the same. It is followed on the page of the calendar.
+func (b booked) told(d lesson.Document) []string {
+	switch {
+	case apart(b.Booking, d) == "":
+		return []string{}
+	case b.Cancelled:
+		return []string{fmt.Sprintf("%s has cancelled it. Archive it under Lessons, Calendar.", b.calendar)}
+	}
+	return []string{fmt.Sprintf("%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.", b.calendar, b.Date, b.Start, b.Minutes)}
+}
+
 func (s *server) changeBooking(ctx context.Context, p byID, body BookingChange) (None, error) {
 	k, err := s.store.Booking(ctx, p.ID)
 	if err != nil {

@@ -3,6 +3,7 @@ package api_test
 import (
 	"net/http"
 	"net/http/httptest"
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -56,9 +57,16 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	require.Len(t, booked, 8)
 	require.True(t, booked["Doubles: Oskar and Lotte 2026-03-13"].Cancelled)
 	require.Equal(t, "19:30", booked["Lesson Priya Dunmore 2026-03-12"].Start)
+	// It shows where the coach looks: on Today and on the lesson.
+	told := "Club bookings has it on 2026-03-12, 19:30, 60 min by now. Move it under Lessons, Calendar."
+	require.Contains(t, read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil)).Clashes, told)
+	for _, brief := range read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=7", nil)).Lessons {
+		require.Equal(t, brief.ID == id, slices.Contains(brief.Clashes, told))
+	}
 	moved := read[plan.Lesson](t, c.ask("POST", "/api/bookings/"+priya.ID+"/move", nil))
 	require.Equal(t, []any{"2026-03-12", "19:30", 60}, []any{moved.Document.Date, moved.Document.Start, moved.Document.Minutes})
 	require.Empty(t, c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart)
+	require.NotContains(t, read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil)).Clashes, told)
 	third := read[api.CalendarRead](t, c.ask("POST", "/api/calendars", api.CalendarAt{Address: server.URL + calendar.ClubPath}))
 	require.Equal(t, 8, third.Same)
 

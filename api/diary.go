@@ -22,7 +22,7 @@ type LessonBrief struct {
 	Start    string     `json:"start" description:"Hours:minutes"`
 	Minutes  int        `json:"minutes" description:"Length of the booking"`
 	People   []string   `json:"people" description:"Names of the students"`
-	Clashes  []string   `json:"clashes" description:"Other lessons of the list at the same time, in words"`
+	Clashes  []string   `json:"clashes" description:"Other lessons of the list at the same time, and what a calendar has otherwise by now, in words"`
 	schedule.Glance
 }
 
@@ -117,6 +117,10 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 	}
 	diary := Diary{Today: s.today(), Lessons: []LessonBrief{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(records)
+	booked, err := s.booked(ctx)
+	if err != nil {
+		return Diary{}, err
+	}
 	for i, record := range records {
 		d := record.Document
 		if err := d.Check(); err != nil {
@@ -124,9 +128,13 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 			continue
 		}
 		finished, started := begun[record.ID]
+		clashes := all[i].Clashes(all, names(inputs[i]))
+		if now, is := booked[record.ID]; is && !started {
+			clashes = append(now.told(d), clashes...)
+		}
 		diary.Lessons = append(diary.Lessons, LessonBrief{
 			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
-			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: all[i].Clashes(all, names(inputs[i])), Glance: schedule.GlanceAt(d, inputs[i]),
+			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: clashes, Glance: schedule.GlanceAt(d, inputs[i]),
 		})
 	}
 	return diary, nil

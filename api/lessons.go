@@ -177,14 +177,22 @@ func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document
 	return scheduled, err
 }
 
-// clashes says which other lessons a lesson overlaps with.
+// clashes says which other lessons a lesson overlaps with, and what the calendar of its booking has otherwise by now.
 func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in schedule.Inputs) ([]string, error) {
 	day, err := time.Parse(time.DateOnly, d.Date)
 	if err != nil {
 		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
 	}
 	near, _, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
-	return diary.SlotOf(id, d).Clashes(slots(near), names(in)), err
+	if err != nil {
+		return nil, err
+	}
+	clashes := diary.SlotOf(id, d).Clashes(slots(near), names(in))
+	booked, err := s.booked(ctx)
+	if now, is := booked[id]; is {
+		clashes = append(now.told(d), clashes...)
+	}
+	return clashes, err
 }
 
 // names are the students' names by identifier.

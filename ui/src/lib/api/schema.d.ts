@@ -4470,7 +4470,7 @@ export interface components {
         };
         LessonBrief: {
             balls: number;
-            /** @description Other lessons of the list at the same time, in words */
+            /** @description Other lessons of the list at the same time, and what a calendar has otherwise by now, in words */
             clashes: string[];
             /** Format: date */
             date: string;

@@ -48,7 +48,7 @@
       }
     } finally {
       busy = false
-      await renew(client, keys.bookings)
+      await renew(client, keys.bookings, keys.lessons)
     }
   }
   const file = (chosen: File | undefined) =>
@@ -71,7 +71,7 @@
   async function leave(calendar: CalendarFrom) {
     try {
       await answer(api.DELETE('/api/calendars/{id}', { params: { path: { id: calendar.id } } }))
-      await renew(client, keys.bookings)
+      await renew(client, keys.bookings, keys.lessons)
       notices.done(`${calendar.name} is left; lessons that were planned stay.`)
     } catch (error) {
       notices.wrong(error)
