@@ -56,7 +56,7 @@ func asProblem(err error) Problem {
 	case errors.Is(err, os.ErrDeadlineExceeded):
 		return problem(http.StatusRequestTimeout, "The rest of this did not arrive in time. Send it again.")
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
-		return problem(http.StatusServiceUnavailable, "This took too long and was stopped. Nothing was changed.")
+		return problem(http.StatusServiceUnavailable, "This takes too long to work out and was stopped. What was saved before is safe.")
 	case errors.Is(err, store.ErrMoved):
 		return problem(http.StatusServiceUnavailable, "The file that Hodometer runs with was moved or replaced meanwhile, so nothing is saved any more. Put it back, or stop Hodometer and start it again.")
 	case store.DiskSays(err) != "":

@@ -23,7 +23,7 @@ export const keys = {
   students: ['students'] as const,
   arrivals: ['arrivals'] as const,
   /** What a table would bring: it depends on who is here already. */
-  looks: (about: 'students' | 'attendance') => ['students', 'looks', about] as const,
+  looks: (about: 'students' | 'attendance') => ['looks', about] as const,
   bookings: ['bookings'] as const,
   feeds: ['feeds'] as const,
   student: (id: string) => ['students', id] as const,

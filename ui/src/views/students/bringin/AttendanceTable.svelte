@@ -20,6 +20,7 @@
     queryKey: [...keys.looks('attendance'), arrival.attendance],
     queryFn: () => answer(api.POST('/api/arrivals/attendance/look', { body: arrival.attendance })),
     placeholderData: keepPreviousData,
+    staleTime: 0,
     retry: false,
   }))
   const people = studentsQuery()

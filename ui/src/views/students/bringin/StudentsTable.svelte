@@ -21,6 +21,7 @@
     queryKey: [...keys.looks('students'), arrival.students],
     queryFn: () => answer(api.POST('/api/arrivals/students/look', { body: arrival.students })),
     placeholderData: keepPreviousData,
+    staleTime: 0,
   }))
   const reading = $derived(query.data)
   const words = vocabularyQuery()
