@@ -55,8 +55,8 @@ for (const many of [1, 6, 12]) {
           (element) => element.matches('.link, g, .skip') || element.textContent?.includes('Skip to'),
         )
         if (inText) continue
-        expect(box?.height, what).toBeGreaterThanOrEqual(43.5)
-        expect(box?.width, what).toBeGreaterThanOrEqual(43.5)
+        expect(box?.height, what).toBeGreaterThanOrEqual(43.95)
+        expect(box?.width, what).toBeGreaterThanOrEqual(43.95)
         if (await button.isEnabled()) expect(await reached(button), what).toBe(true)
       }
       for (const answer of ['Made', 'Missed']) {
@@ -68,7 +68,7 @@ for (const many of [1, 6, 12]) {
       for (const number of await counting.getByRole('button').all()) {
         const what = `${at}: ${(await number.textContent()) ?? ''}`
         if (await number.isEnabled()) expect(await reached(number), what).toBe(true)
-        expect((await number.boundingBox())?.height, what).toBeGreaterThanOrEqual(43.5)
+        expect((await number.boundingBox())?.height, what).toBeGreaterThanOrEqual(43.95)
       }
       await counting.getByRole('button', { name: 'Count ball by ball' }).click()
       // What ends the lesson is not on this view at all while it runs.

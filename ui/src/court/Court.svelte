@@ -301,7 +301,7 @@
   @media screen and (min-width: 701px) {
     .whole {
       width: min(var(--court-width, 24rem), var(--court-height, 100dvh - 24rem) * var(--shape));
-      min-width: 15rem;
+      min-width: 13rem;
     }
   }
   .ground {

@@ -10,7 +10,7 @@
   let open = $state<Derivation | null>(null)
 </script>
 
-<section aria-label="Counts of this plan" class="drums rounded-box grid gap-px overflow-hidden">
+<section aria-label="Counts of this plan" class="drums rounded-box flex flex-wrap gap-px overflow-hidden">
   {#each metrics as metric, i (i)}
     <button class="drum" onclick={() => (open = metric.derivation)} title="How this came about">
       <span class="text-sm">{metric.name}</span>
@@ -28,12 +28,12 @@
 <style>
   .drums {
     background: color-mix(in oklab, var(--drum) 80%, var(--on-drum));
-    grid-template-columns: repeat(auto-fit, minmax(4.9rem, 1fr));
   }
   .drum {
+    flex: 1 1 4.3rem;
     background: var(--drum);
     color: var(--on-drum);
-    padding: 0.5rem;
+    padding: 0.45rem;
     text-align: left;
     display: flex;
     flex-direction: column;

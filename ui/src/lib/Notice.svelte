@@ -7,6 +7,15 @@
   }
   let { aside = false }: Props = $props()
 
+  let alert = $state<HTMLElement>()
+
+  /** A press on a notice goes to what lies beneath it, and the notice out of the way; its buttons are its own. */
+  function pressed({ target, clientX, clientY }: PointerEvent) {
+    if (!alert || notices.current?.act || alert.contains(target as Node)) return
+    const { left, top, right, bottom } = alert.getBoundingClientRect()
+    if (clientX >= left && clientX <= right && clientY >= top && clientY <= bottom) notices.close()
+  }
+
   async function act() {
     const chosen = notices.current?.act
     notices.close()
@@ -18,6 +27,7 @@
   }
 </script>
 
+<svelte:window onpointerdown={pressed} />
 <div
   class="toast toast-center z-20 {aside ? 'toast-top' : 'max-sm:bottom-16'}"
   role="status"
@@ -25,6 +35,7 @@
 >
   {#if notices.current}
     <div
+      bind:this={alert}
       class="alert"
       class:alert-error={notices.current.kind === 'wrong'}
       class:alert-success={notices.current.kind === 'done'}
@@ -36,3 +47,13 @@
     </div>
   {/if}
 </div>
+
+<style>
+  .toast,
+  .alert {
+    pointer-events: none;
+  }
+  .btn {
+    pointer-events: auto;
+  }
+</style>

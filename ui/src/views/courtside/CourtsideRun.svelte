@@ -398,6 +398,11 @@
     min-height: 44px;
     padding-inline: 0.6rem;
   }
+  /* For a thumb, also in what opens over it. */
+  .courtside :global(:where(.btn, .link, .select, summary)),
+  dialog :global(:where(.btn, .link, .select, summary)) {
+    min-height: 44px;
+  }
   .courtside {
     height: 100dvh;
     min-height: 20rem;

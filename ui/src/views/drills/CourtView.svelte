@@ -219,9 +219,9 @@
     min-width: 100%;
   }
   /* Beside a court that stands there is room for a column. */
-  @media (min-width: 1101px) {
+  @media (min-width: 701px) {
     .view:not(.lying) {
-      grid-template: 'court tray' auto 'below .' auto / auto 5.8rem;
+      grid-template: 'court tray' auto 'below below' auto / auto 5.8rem;
     }
     .view:not(.lying) .tray-of {
       margin: 0;

@@ -38,6 +38,8 @@
   const vocabulary = vocabularyQuery()
   let view = $state<CourtView>()
   const playback = new Playback(() => simulation)
+  /** The height of the figures below: they take more than one row where the window is narrow, or their names are long. */
+  let foot = $state(0)
   const way = 'hodometer.court'
   let lying = $state(onDevice.get(way) === 'lies')
   $effect(() => onDevice.set(way, lying ? 'lies' : 'stands'))
@@ -98,7 +100,7 @@
 </script>
 
 <svelte:window onkeydown={keyboard} />
-<div class="bench" class:lying>
+<div class="bench" class:lying style:--foot="{foot}px">
   <div class="head">
     <a class="link link-hover text-sm" href="#/drills">Drills</a>
     <h1>{draft.document.name}</h1>
@@ -163,7 +165,7 @@
       {#if !report}<button class="btn btn-sm mt-2" onclick={() => bench.ask()}>Try again</button>{/if}
     </div>
     <BenchSide {bench} vocabulary={vocabulary.data} />
-    {#if report && simulation}<div class="foot">
+    {#if report && simulation}<div class="foot" bind:offsetHeight={foot}>
         <Drums
           metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
         />
@@ -204,8 +206,8 @@
   }
   @media screen and (min-width: 701px) {
     .bench {
-      /* What is above and below the court: the head, the row of controls, the drums and the gaps. */
-      --court-height: calc(100dvh - 11.5rem);
+      /* What is above and below the court: the head, the row of controls, the figures and the gaps. */
+      --court-height: calc(max(100dvh, 35rem) - 7.2rem - max(var(--foot), 4.3rem));
       --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 5.8rem - 21rem);
       display: grid;
       grid-template: 'head head' auto 'drawing side' minmax(0, 1fr) 'foot foot' auto / auto minmax(0, 1fr);
@@ -214,7 +216,7 @@
     }
     /* The tray lies below it, too. */
     .lying {
-      --court-height: calc(100dvh - 14.4rem);
+      --court-height: calc(max(100dvh, 35rem) - 10.1rem - max(var(--foot), 4.3rem));
       --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 16.3rem);
     }
   }
@@ -249,10 +251,6 @@
   }
   /* A court that lies on a page that stands has the sequence below it. */
   @media screen and (min-width: 701px) and (max-width: 1100px) {
-    .bench {
-      --court-width: calc(100vw - 4.5rem - 1.5rem - 1rem - 21rem);
-      --court-height: calc(100dvh - 19rem);
-    }
     .lying {
       --court-width: calc(100vw - 6rem);
       --court-height: 31dvh;

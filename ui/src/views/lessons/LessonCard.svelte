@@ -63,7 +63,7 @@
               )}{/if}.
           </p>
         {/if}
-        {#if signs > 0}<a class="link text-error ml-auto" href={open}
+        {#if signs > 0}<a class="link-hover text-error ml-auto underline" href={open}
             >{signs === 1 ? '1 thing' : `${signs} things`} to look at</a
           >{/if}
       </div>

@@ -1,0 +1,132 @@
+import type { Page } from '@playwright/test'
+import { addresses } from './addresses'
+import { duplicate, expect, lessonOf, moveClock, test } from './fixtures'
+
+/** What a laptop of 1280 × 800 leaves of its screen, a small window, and phones. */
+const sizes = [
+  { width: 1280, height: 657 },
+  { width: 1024, height: 700 },
+  { width: 390, height: 844 },
+  { width: 360, height: 640 },
+]
+
+/** What can be pressed or read and is covered by something else, wherever the page is scrolled to. */
+const covered = (page: Page) =>
+  page.evaluate(() => {
+    const pressed = 'button, a[href], input, select, textarea, summary, [role="tab"], [role="option"]'
+    const within = (a: Node, b: Node | null) => b !== null && (a.contains(b) || b.contains(a))
+    /** The element that is seen at the middle of a box; undefined outside of the window. */
+    const at = ({ left, top, right, bottom }: DOMRect) => {
+      const [x, y] = [(left + right) / 2, (top + bottom) / 2]
+      return x < 0 || y < 0 || x >= innerWidth || y >= innerHeight
+        ? undefined
+        : document.elementFromPoint(x, y)
+    }
+    const seen = (element: Element, box: () => DOMRect) => {
+      for (const block of ['nearest', 'center', 'start', 'end'] as const) {
+        element.scrollIntoView({ block, inline: 'nearest', behavior: 'instant' })
+        const met = at(box())
+        if (met && (within(element, met) || within(element.closest('label') ?? element, met))) return true
+      }
+      return false
+    }
+    const list: string[] = []
+    const name = (element: Element) =>
+      `${element.tagName.toLowerCase()} “${(element.getAttribute('aria-label') ?? element.textContent ?? '').trim().replace(/\s+/g, ' ').slice(0, 50)}”`
+    const there = (element: Element) =>
+      element.checkVisibility({ opacityProperty: true, visibilityProperty: true }) &&
+      !element.closest('.sr-only, .skip, dialog:not([open]), [aria-hidden="true"], [inert]')
+    for (const element of document.querySelectorAll(pressed)) {
+      const box = element.getBoundingClientRect()
+      if (!there(element) || box.width < 2 || box.height < 2 || element.matches(':disabled')) continue
+      if (!seen(element, () => element.getBoundingClientRect()))
+        list.push(`${name(element)} cannot be pressed`)
+    }
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+      const parent = node.parentElement
+      if (
+        !parent ||
+        !node.textContent?.trim() ||
+        !there(parent) ||
+        parent.closest('svg, option, script, style')
+      )
+        continue
+      const range = document.createRange()
+      range.selectNodeContents(node)
+      const box = range.getBoundingClientRect()
+      if (box.width < 2 || box.height < 2) continue
+      if (!seen(parent, () => range.getClientRects()[0] ?? box)) list.push(`${name(parent)} cannot be read`)
+    }
+    return list
+  })
+
+/** What can be pressed and is smaller than so many pixels, links in a sentence aside: of a box to tick the line that it stands in counts. */
+const small = (page: Page, least: number) =>
+  page.evaluate((least) => {
+    const all = [
+      ...document.querySelectorAll('button, a[href], input, select, textarea, summary, [role="tab"]'),
+    ]
+    return all.flatMap((element) => {
+      const target = element.matches('[type="checkbox"], [type="radio"]')
+        ? (element.closest('label') ?? element)
+        : element
+      const { width, height } = target.getBoundingClientRect()
+      const hidden = element.closest('.sr-only, .skip, dialog:not([open]), svg')
+      const inText =
+        target.matches('a, .link') &&
+        (target.parentElement?.innerText.trim() ?? '') !== target.textContent?.trim()
+      if (
+        !element.checkVisibility() ||
+        width < 2 ||
+        hidden ||
+        (inText && getComputedStyle(target).display === 'inline')
+      )
+        return []
+      // Halves of a pixel come of rounding.
+      return Math.min(width, height) < least - 0.5
+        ? [
+            `${element.tagName} “${(element.textContent || element.getAttribute('aria-label') || '').trim().slice(0, 40)}” ${width.toFixed(1)} × ${height.toFixed(1)}`,
+          ]
+        : []
+    })
+  }, least)
+
+for (const size of sizes)
+  test(`at ${size.width} × ${size.height} nothing covers what can be pressed or read`, async ({
+    page,
+    demo,
+  }) => {
+    await page.setViewportSize(size)
+    const look = async (what: string) => {
+      await page.waitForLoadState('networkidle')
+      await page.evaluate(() => document.fonts.ready)
+      expect.soft(await covered(page), what).toEqual([])
+      expect.soft(await small(page, what.endsWith('courtside') ? 44 : 24), `targets, ${what}`).toEqual([])
+    }
+    for (const address of await addresses(demo)) {
+      await page.goto('about:blank')
+      await page.goto(`${demo.url}/#/${address}`)
+      await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
+      await look(address || 'today')
+    }
+    const id = await lessonOf(demo, 'The afternoon six')
+    await moveClock(demo, id, 1500)
+    for (const view of ['courtside', 'afterwards']) {
+      await page.goto('about:blank')
+      await page.goto(`${demo.url}/#/lessons/${id}/${view}`)
+      await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
+      await look(view)
+      for (const dialog of view === 'courtside' ? ['More', 'Who is here'] : []) {
+        await page.getByRole('button', { name: dialog, exact: true }).click()
+        await page.locator('dialog[open]').waitFor()
+        await page.waitForTimeout(400) // it grows as it comes
+        expect.soft(await small(page, 44), `targets, ${dialog}`).toEqual([])
+        await page.keyboard.press('Escape')
+      }
+    }
+    await page.goto(`${demo.url}/#/drills`)
+    await duplicate(page, 'Three-Corner Round')
+    await expect(page.getByText('All changes saved')).toBeVisible()
+    await look('a drill of the coach’s own')
+  })
