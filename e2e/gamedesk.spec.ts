@@ -217,4 +217,10 @@ test('by who feeds and by side chances differ, and the fair score follows', asyn
   await page.getByRole('checkbox', { name: /^who serves makes a difference/ }).uncheck()
   await expect(page.getByRole('slider', { name: /^The near side wins/ })).toHaveValue('0.6')
   await expect.poll(wins).toBeGreaterThan(6)
+  // What is thought of both sides is there when the game is opened again.
+  await page.goto('about:blank')
+  await page.goto(`${demo.url}/#/games`)
+  await game(page, 'Serve, Then One More').getByRole('link').first().click()
+  await page.getByRole('tab', { name: /^Try it/ }).click()
+  await expect(page.getByRole('slider', { name: /^The near side wins/ })).toHaveValue('0.6')
 })

@@ -130,3 +130,26 @@ for (const size of sizes)
     await expect(page.getByText('All changes saved')).toBeVisible()
     await look('a drill of the coach’s own')
   })
+
+test('a press on a notice goes to what lies beneath it, and the notice out of the way', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${demo.url}/#/lessons/calendar`)
+  await page.getByLabel('For which calendar program').fill('My phone')
+  await page.getByRole('button', { name: 'Make an address' }).click()
+  await page.getByRole('button', { name: 'Take back My phone' }).click()
+  const notice = page.getByText('The address for My phone is taken back.')
+  await expect(notice).toBeVisible()
+  const box = await notice.boundingBox()
+  if (!box) throw new Error('no notice')
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  const met = await page.evaluate(([x, y]) => document.elementFromPoint(x, y)?.closest('.alert') === null, [
+    x,
+    y,
+  ] as const)
+  expect(met).toBe(true)
+  await page.mouse.click(x, y)
+  await expect(notice).toHaveCount(0)
+})

@@ -33,7 +33,7 @@ func TestAsManyAsPossibleGoesOnUntilItsTimeIsUp(t *testing.T) {
 	require.Equal(t, "60, hoping for 60", s.Sentence)
 	require.Zero(t, goals.GoalsDone(s, over), "it is still its turn")
 
-	s, over = stand(goals, inTurn(sixty, tally.Entry{Kind: tally.Rally, Strokes: 25}))
+	s, _ = stand(goals, inTurn(sixty, tally.Entry{Kind: tally.Rally, Strokes: 25}))
 	require.Equal(t, "85, hoping for 60", s.Sentence)
 
 	up := tally.Entry{Kind: tally.TimeUp}

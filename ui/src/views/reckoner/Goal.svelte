@@ -48,7 +48,7 @@
   <p class="mt-3" role="status">Loading…</p>
 {:else}
   <div class="sheet mt-3 max-w-3xl">
-    <div class="mb-3 grid grid-cols-3 gap-3 md:grid-cols-4">
+    <div class="mb-3 grid grid-cols-2 gap-3 min-[380px]:grid-cols-3 md:grid-cols-4">
       <NumberField
         label={words[unit].makes}
         unit="of 10"
