@@ -147,6 +147,9 @@ func (c Copies) make(ctx context.Context, copyTo func(ctx context.Context, path 
 			continue
 		}
 		if err != nil {
+			if says := store.DiskSays(err); says != "" {
+				err = fmt.Errorf("%s (%w)", says, err)
+			}
 			return Copy{}, fmt.Errorf("no safe copy: %w", err)
 		}
 		made, _ := c.read(name)

@@ -12,6 +12,7 @@ import (
 	"slices"
 	"strings"
 	"sync/atomic"
+	"syscall"
 	"testing"
 	"time"
 
@@ -266,6 +267,8 @@ func TestACopyThatCannotBeMadeIsTold(t *testing.T) {
 	_, err := copies.Make(t.Context(), func(context.Context, string) error { return full }, noon, keeping.Daily)
 	require.ErrorIs(t, err, full)
 	require.True(t, strings.HasPrefix(err.Error(), "no safe copy"))
+	_, err = copies.Make(t.Context(), func(context.Context, string) error { return &os.PathError{Op: "write", Path: "x", Err: syscall.ENOSPC} }, noon, keeping.Daily)
+	require.ErrorContains(t, err, "no safe copy: The disk is full: make room on it.")
 }
 
 // A file that is as it was left is opened without being looked at whole; one that was written since, or not closed, is looked at.

@@ -4,6 +4,10 @@ import (
 	"context"
 	"database/sql"
 	"errors"
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/require"
 
 	"hodometer/core/tally"
 )
@@ -55,4 +59,15 @@ func Bare(ctx context.Context, path, fill string) error {
 func (s *Store) Fill(ctx context.Context, statements string) error {
 	_, err := s.exec(ctx, statements)
 	return err
+}
+
+// LimitPages has the file grow to so many pages and no further, as on a full disk; 0 leaves it free. It returns how many there are.
+func (s *Store) LimitPages(t testing.TB, most int) (pages int) {
+	t.Helper()
+	require.NoError(t, s.write.QueryRowContext(t.Context(), "PRAGMA page_count").Scan(&pages))
+	if most > 0 {
+		_, err := s.write.ExecContext(t.Context(), fmt.Sprintf("PRAGMA max_page_count = %d", most))
+		require.NoError(t, err)
+	}
+	return pages
 }

@@ -12,6 +12,7 @@ import (
 	"os"
 	"path/filepath"
 	"slices"
+	"syscall"
 
 	"modernc.org/sqlite"
 	sqlite3 "modernc.org/sqlite/lib"
@@ -367,13 +368,17 @@ func (s *Store) isThere() error {
 
 // DiskSays puts into words what a disk does not do, so that a coach can see to it; empty for all else.
 func DiskSays(err error) string {
+	const full = "The disk is full: make room on it."
+	if errors.Is(err, syscall.ENOSPC) {
+		return full
+	}
 	var known *sqlite.Error
 	if !errors.As(err, &known) {
 		return ""
 	}
 	switch known.Code() & 0xff {
 	case sqlite3.SQLITE_FULL:
-		return "The disk is full: make room on it."
+		return full
 	case sqlite3.SQLITE_BUSY, sqlite3.SQLITE_LOCKED:
 		return "Another program has the file locked: close it, or wait a moment."
 	case sqlite3.SQLITE_READONLY, sqlite3.SQLITE_CANTOPEN, sqlite3.SQLITE_PERM:

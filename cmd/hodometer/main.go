@@ -8,6 +8,7 @@ import (
 	"io"
 	"os"
 	"os/signal"
+	"strings"
 	"syscall"
 
 	"hodometer/keeping"
@@ -27,7 +28,7 @@ func main() {
 	defer stop()
 	if err := run(ctx, os.Args[1:], os.Stdin, os.Stdout); err != nil {
 		if !errors.As(err, new(*told)) {
-			fmt.Fprintln(os.Stderr, "hodometer:", err)
+			fmt.Fprintln(os.Stderr, "hodometer:", strings.TrimSpace(store.DiskSays(err)+" "+err.Error()))
 		}
 		stop()
 		os.Exit(codeOf(err)) //nolint:gocritic // stop has run
