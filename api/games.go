@@ -4,6 +4,7 @@ import (
 	"context"
 	"net/http"
 	"slices"
+	"time"
 
 	"hodometer/core/coach"
 	"hodometer/core/court"
@@ -236,6 +237,9 @@ func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
 	return list, err
 }
 
+// longestSearch is how long it is looked for a fair score, and for one that suits the time.
+const longestSearch = 4 * time.Second
+
 func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
@@ -294,17 +298,23 @@ func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (Worke
 	if w.OnCourt, err = report.OfGame(d, settings); err != nil {
 		return w, err
 	}
-	fair, err := d.Rules.FairPairs(ctx, body.Chances, body.Rallies)
+	// Of the most complicated games what would be fair takes long: the rest is told all the same.
+	searching, end := context.WithTimeout(ctx, longestSearch)
+	defer end()
+	fair, err := d.Rules.FairPairs(searching, body.Chances, body.Rallies)
 	switch {
 	case ctx.Err() != nil:
 		return w, ctx.Err()
+	case searching.Err() != nil:
+		w.FairWhy = "It takes too long to work out of this game."
 	case err != nil:
 		w.FairWhy = invalid.Sentence(err)
 	default:
 		w.Fair = fair
 	}
 	if body.Minutes > 0 {
-		if w.ToNear, w.ToFar, err = d.Rules.PointsFor(ctx, body.Minutes, body.Chances, tempo); err != nil {
+		w.ToNear, w.ToFar, err = d.Rules.PointsFor(searching, body.Minutes, body.Chances, tempo)
+		if err != nil && (searching.Err() == nil || ctx.Err() != nil) {
 			return w, err
 		}
 	}

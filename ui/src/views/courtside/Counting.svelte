@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
-  import { inTab, onDevice } from '../../lib/kept'
+  import { onDevice } from '../../lib/kept'
   import { counted } from '../../lib/words'
   import type { Tap, Whose } from '../../device/runs'
   import type { Waiting } from './courtside.svelte'
@@ -11,6 +11,7 @@
   import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
   import TimeCount from './TimeCount.svelte'
+  import { Taken } from './taken.svelte'
   import { turns } from './turns'
   import Zones from './Zones.svelte'
 
@@ -104,31 +105,13 @@
       counter,
   )
   const inRallies = $derived(counter?.unit === 'rally')
-  /** Where the strokes of the rally that is on are kept: nothing that was tapped is lost when the page is read again. */
-  const padOf = ({ student, measure }: Whose) =>
-    `hodometer.rally.${counter?.counted ?? ''}.${measure ?? 1}.${student}`
-  let pads = $state(0)
-  const strokes = $derived.by(() => {
-    void pads
-    return counter && inRallies
-      ? Number(inTab.get(padOf({ student: counter.party, measure: counter.measure })) ?? 0)
-      : 0
-  })
-  function setStrokes(n: number) {
-    if (!counter) return
-    const pad = padOf({ student: counter.party, measure: counter.measure })
-    if (n) inTab.set(pad, `${n}`)
-    else inTab.remove(pad)
-    pads++
-  }
   // svelte-ignore state_referenced_locally
-  const takenKey = `hodometer.taken.${counters[0]?.counted ?? ''}`
-  /** Whose counts were taken in this tab, the latest last, with the strokes of rallies. */
-  const taken = inTab.read<(Whose & { strokes?: number })[]>(takenKey, [])
-  const keepTaken = () => inTab.write(takenKey, taken.slice(-50))
+  const taken = new Taken(counters[0]?.counted ?? '')
+  /** Whose count is on the pad. */
+  const whom = $derived<Whose>({ student: counter?.party ?? '', measure: counter?.measure })
+  const strokes = $derived(inRallies ? taken.strokes(whom) : 0)
   function take(whose: Whose, tap: Tap) {
-    taken.push({ ...whose, strokes: tap.strokes })
-    keepTaken()
+    taken.add(whose, tap)
     ontap(whose, tap)
   }
   let way = $state<'ball' | 'turn'>('ball')
@@ -138,20 +121,14 @@
   )
 
   function undo() {
-    if (strokes > 0 && way === 'ball') return setStrokes(strokes - 1)
-    const whose = last ?? (counter && { student: counter.party, measure: counter.measure })
-    if (!whose) return
+    if (strokes > 0 && way === 'ball') return taken.setStrokes(whom, strokes - 1)
+    const whose = last ?? whom
     choose(people.find((each) => each.student === whose.student))
     instead = kept = whose.measure ?? 1
     onundo(whose)
     // Of a rally that is taken back the strokes are on the pad again: it was not over.
-    const at = taken.findLastIndex(
-      (each) => each.student === whose.student && (each.measure ?? 1) === (whose.measure ?? 1),
-    )
-    const [was] = at < 0 ? [] : taken.splice(at, 1)
-    keepTaken()
-    if (was?.strokes && way === 'ball') inTab.set(padOf(whose), `${was.strokes}`)
-    pads++
+    const was = taken.takeBack(whose)
+    if (was && way === 'ball') taken.setStrokes(whose, was)
   }
 
   /** A fault is of one student alone, also where several are on one count. */
@@ -219,7 +196,7 @@
   let choice = $state<Entry['choice']>()
 
   function tap(tap: Tap) {
-    if (counter) take({ student: counter.party, measure: counter.measure }, tap)
+    take(whom, tap)
   }
 
   /** The time of this measure is up for whoever has begun with it here. */
@@ -378,13 +355,15 @@
         The time of {counter.shared || counter.short} is up. Undo goes on with it.
       </p>
     {:else if inRallies}
-      <RallyCount
-        tooLong={counter.tooLong}
-        byNumber={way === 'turn'}
-        {strokes}
-        onstrokes={setStrokes}
-        ontap={tap}
-      />
+      {#key `${counter.counted} ${counter.measure} ${counter.party}`}
+        <RallyCount
+          tooLong={counter.tooLong}
+          byNumber={way === 'turn'}
+          {strokes}
+          onstrokes={(n) => taken.setStrokes(whom, n)}
+          ontap={tap}
+        />
+      {/key}
     {:else if counter.unit === 'time'}
       <TimeCount byNumber={way === 'turn'} {running} ontap={tap} />
     {:else if way === 'ball'}
@@ -444,7 +423,7 @@
         <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
       {/if}
       {#if strokes > 1 && way === 'ball'}
-        <button class="btn big" onclick={() => setStrokes(0)}>Strokes back to 0</button>
+        <button class="btn big" onclick={() => taken.setStrokes(whom, 0)}>Strokes back to 0</button>
       {/if}
       {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>

@@ -50,4 +50,9 @@
     grid-column: span 3;
     font-size: 1.1rem;
   }
+  @media (max-height: 700px) {
+    .btn {
+      min-height: 44px;
+    }
+  }
 </style>

@@ -57,6 +57,7 @@
 
 <style>
   .face {
+    flex: none;
     display: grid;
     grid-template-columns: auto 1fr auto;
     align-items: center;
