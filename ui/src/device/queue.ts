@@ -80,8 +80,12 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
 
   /** What the device has; where it cannot be read now, what it is known to have, so that nothing is sent before what was done earlier. */
   async #onDevice(of: string) {
+    const before = this.#known.get(of) ?? []
     try {
-      this.#known.set(of, await this.device.list(of))
+      const read = await this.device.list(of)
+      const meanwhile = (this.#known.get(of) ?? []).filter((kept) => !before.includes(kept))
+      const ids = new Set(read.map(({ act }) => act.id))
+      this.#known.set(of, [...read, ...meanwhile.filter(({ act }) => !ids.has(act.id))])
     } catch (error) {
       this.storageError = describe(error)
     }
