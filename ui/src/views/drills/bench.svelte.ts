@@ -13,6 +13,7 @@ import {
 } from '../../lib/api/client'
 import type { Snapped } from '../../court/view'
 import { Asking } from '../../lib/asking.svelte'
+import { notices } from '../../lib/notice.svelte'
 import { mostTasks, moveTasks } from './measures'
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
@@ -144,7 +145,12 @@ export class Bench {
   /** drop takes a task out, though never the last one that is left. */
   drop(task: number): number | undefined {
     if (this.pattern.tasks.length < 2) return undefined
-    this.draft.change((d) => moveTasks(d, (tasks) => tasks.splice(task, 1)))
+    const gone: string[] = []
+    this.draft.change((d) => {
+      for (const { number, name } of moveTasks(d, (tasks) => tasks.splice(task, 1)))
+        gone.push(name ? `“${name}”` : `measure ${number}`)
+    })
+    if (gone.length) notices.done(`${gone.join(', ')} went with its only task. Undo brings both back.`)
     this.chosen = ''
     return Math.min(task, this.pattern.tasks.length - 1)
   }

@@ -26,9 +26,21 @@ test('measures keep their tasks when tasks come, go and change places', () => {
   moveTasks(d, (tasks) => tasks.splice(2, 0, structuredClone(tasks[1]!)))
   expect(strokes(d, 1)).toEqual(['backhand', 'backhand'])
   expect(d.measures[2]?.tasks).toBeUndefined()
-  moveTasks(d, (tasks) => tasks.splice(1, 2))
+  expect(moveTasks(d, (tasks) => tasks.splice(1, 2)).map(({ number }) => number)).toEqual([2])
   expect(strokes(d, 0)).toEqual(['serve', 'forehand'])
-  expect(d.measures[1]?.tasks, 'what is left without tasks counts all of them').toBeUndefined()
+  expect(
+    d.measures.map(({ number }) => number),
+    'a measure goes with its tasks',
+  ).toEqual([1, 3])
+})
+
+test('the only measure counts what is left, and of several that lose their tasks one stays', () => {
+  const d = drill(measure(1, [0]))
+  expect(moveTasks(d, (tasks) => tasks.splice(0, 1))).toEqual([])
+  expect(strokes(d, 0)).toEqual(['backhand', 'serve'])
+  const two = drill(measure(1, [0]), measure(2, [0]))
+  moveTasks(two, (tasks) => tasks.splice(0, 1))
+  expect(two.measures.map(({ number }) => number)).toEqual([1])
 })
 
 test('groups stay round their tasks', () => {

@@ -54,21 +54,26 @@ function groupsAfter<Group extends { from: number; to: number }>(
 
 /**
  * moveTasks changes the tasks of a drill, and has each measure keep those that were its own. What was put in like
- * another task belongs to the measures of that one; a measure whose tasks are all gone counts all of them.
+ * another task belongs to the measures of that one. A measure whose tasks are all gone goes with them, and is returned; the only one counts what is left.
  */
-export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void) {
+export function moveTasks(drill: DrillDocument, change: (tasks: Task[]) => void): Measure[] {
   const before = [...drill.pattern.tasks]
   const like = new Map(before.map((task, i) => [task, i]))
   change(drill.pattern.tasks)
   const from = drill.pattern.tasks.map((task, i) => like.get(task) ?? Math.max(0, i - 1))
   drill.pattern.repeats = groupsAfter(drill.pattern.repeats, from)
   drill.pattern.branches = groupsAfter(drill.pattern.branches, from)?.toSorted((a, b) => a.from - b.from)
+  const gone: Measure[] = []
   for (const measure of drill.measures) {
     if (!measure.tasks?.length) continue
     const own = measure.tasks
     const tasks = from.flatMap((was, now) => (own.includes(was) ? now : []))
+    if (!tasks.length) gone.push(measure)
     measure.tasks = tasks.length > 0 && tasks.length < from.length ? tasks : undefined
   }
+  if (gone.length === drill.measures.length) gone.shift()
+  drill.measures = drill.measures.filter((measure) => !gone.includes(measure))
+  return gone
 }
 
 /** What is wrong at a path of a document, or beneath it; undefined where nothing is. */
