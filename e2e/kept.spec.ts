@@ -252,6 +252,7 @@ test('a game and a table session are saved as they are offered', async ({ page, 
   }
   await expect.poll(titles).toContain('Game')
   await addDrill(page, 'Table session')
+  await page.getByRole('button', { name: 'Replace all of it' }).click() // a block was put in before: it asks
   await expect.poll(titles).toContain('Games with a rule')
   await saved(page)
 })
