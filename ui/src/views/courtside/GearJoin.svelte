@@ -21,7 +21,7 @@
 </script>
 
 <details class="mb-3" bind:open>
-  <summary class="flex min-h-11 cursor-pointer items-center">Ball machine and eye for landings</summary>
+  <summary class="min-h-11 cursor-pointer py-2">Ball machine and eye for landings</summary>
   {#if !gear.machine && !gear.eye}
     <button class="btn mt-1 w-full" onclick={() => void both()}
       >Try it with a simulated machine and eye</button
