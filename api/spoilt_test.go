@@ -3,6 +3,7 @@ package api_test
 import (
 	"encoding/json"
 	"net/http"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -73,4 +74,30 @@ func TestWhatOnceSpoiltALibrary(t *testing.T) {
 		require.Equal(t, http.StatusOK, c.ask("GET", "/api/lessons/"+id+"/"+what, nil).Code, what)
 	}
 	lists()
+}
+
+// A file that an earlier program wrote may hold what is refused now: a drill that cannot be worked out, a game that was played to nine trillion. No list
+// is shut by it, and the document itself can still be read or taken out.
+func TestWhatAnEarlierProgramStoredShutsNoList(t *testing.T) {
+	c := newClub(t)
+	c.student(ada())
+	odd, err := newClubDrill(c, 1e-300)
+	require.NoError(t, err)
+	for _, path := range []string{"/api/drills", "/api/drills?text=spoilt", "/api/lessons/offers", "/api/games", "/api/students", "/api/export", "/api/vocabulary"} {
+		w := c.ask("GET", path, nil)
+		require.Less(t, w.Code, 500, "%s: %s", path, w.Body)
+	}
+	require.Less(t, c.ask("GET", "/api/drills/"+odd, nil).Code, 500)
+	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/drills/"+odd+"/archived", map[string]any{"archived": true}).Code)
+}
+
+// newClubDrill stores a drill with a target of a radius past all checks, as an earlier program did.
+func newClubDrill(c *club, radius float64) (string, error) {
+	d := library.All()[0].Document
+	d.Measures = slices.Clone(d.Measures)
+	target := *d.Measures[0].Target
+	target.Radius, d.Measures[0].Target, d.Name = radius, &target, "Spoilt"
+	id := newID()
+	_, err := c.store.Drills.Create(c.t.Context(), id, d)
+	return id, err
 }

@@ -27,3 +27,16 @@ export async function addresses(club: Club): Promise<string[]> {
     'settings/keeping',
   ]
 }
+
+/** The other views of the demo that need no document, behind #/. */
+export const otherAddresses = [
+  'students/bring-in',
+  'games/played',
+  'documents',
+  'devices',
+  'about',
+  'limits',
+  'trust',
+  'reckoner/rally',
+  'reckoner/angles',
+]

@@ -1,4 +1,4 @@
-import { addresses } from './addresses'
+import { addresses, otherAddresses } from './addresses'
 import { expect, lessonOf, test } from './fixtures'
 
 /** A browser that may keep nothing at all, as some do in a private window: every view works, and what is done is sent. */
@@ -23,7 +23,7 @@ test('where the browser may keep nothing, every view works and a lesson is count
   const thrown: string[] = []
   page.on('pageerror', (error) => thrown.push(String(error)))
   await page.addInitScript(keepsNothing)
-  for (const address of await addresses(demo)) {
+  for (const address of [...(await addresses(demo)), ...otherAddresses]) {
     await page.goto('about:blank')
     await page.goto(`${demo.url}/#/${address}`)
     await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()

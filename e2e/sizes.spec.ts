@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { addresses } from './addresses'
+import { addresses, otherAddresses } from './addresses'
 import { duplicate, expect, lessonOf, moveClock, test } from './fixtures'
 
 /** What a laptop of 1280 × 800 leaves of its screen, a small window, and phones. */
@@ -104,7 +104,7 @@ for (const size of sizes)
       expect.soft(await covered(page), what).toEqual([])
       expect.soft(await small(page, what.endsWith('courtside') ? 44 : 24), `targets, ${what}`).toEqual([])
     }
-    for (const address of await addresses(demo)) {
+    for (const address of [...(await addresses(demo)), ...otherAddresses]) {
       await page.goto('about:blank')
       await page.goto(`${demo.url}/#/${address}`)
       await page.locator('main :is(h1, h2), .courtside h1').first().waitFor()
