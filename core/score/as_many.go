@@ -8,7 +8,7 @@ import (
 	"hodometer/core/units"
 )
 
-// asManySteps is how far makes are followed beyond what was hoped for.
+// asManySteps is how many makes are followed at most, beyond what was hoped for.
 const asManySteps = 20_000
 
 // asMany is the standing of as many as possible within a time: what was hoped for is no end, only the time is, and what comes after it is none of it.
@@ -19,18 +19,24 @@ func (g Goal) asMany(entries []tally.Entry) Standing {
 		entries = entries[:end]
 	}
 	// The same machine with room for all that was made: it has no end here.
+	each := max(g.Of, 1)
 	room := g
-	room.Count = min(max(g.Steps(), tally.CountOf(entries).Made)+1, asManySteps)
+	room.Count = min(max(g.Count, tally.CountOf(entries).Made/each)+1, asManySteps/each)
 	m, states := room.Machine(), []State{0}
 	for _, e := range entries {
 		states = room.step(m, states, e)
 	}
-	worst, best := int(states[0]), int(states[len(states)-1])
+	made := func(s State) int {
+		if s == Met { // more than is followed
+			return room.Steps()
+		}
+		return int(s)
+	}
+	worst, best := made(states[0]), made(states[len(states)-1])
 	s.Have = min(worst, s.Wanted)
 	s.Met = worst >= s.Wanted
 	s.Perhaps = !s.Met && best >= s.Wanted
 	s.Lost = end >= 0 && best < s.Wanted
-	each := max(g.Of, 1)
 	what, hoping := fmt.Sprint(worst/each), "hoping"
 	if g.Of > 0 {
 		what = units.Count(worst/each, "set", "sets")

@@ -1,6 +1,7 @@
 package score_test
 
 import (
+	"runtime"
 	"testing"
 	"time"
 
@@ -80,4 +81,21 @@ func TestMoreMadeNeverStandLower(t *testing.T) {
 			before = s
 		}
 	})
+}
+
+// Whatever is counted, what it takes to say how it stands is bounded: a thousand rallies of 500 strokes, in sets of 500.
+func TestAsManyAsPossibleIsBounded(t *testing.T) {
+	goals := score.Course{{Kind: score.AsManyAsPossible, Count: 4, Of: 500, Minutes: 3}}
+	require.NoError(t, goals.Check())
+	rallies := make([]tally.Entry, 1000)
+	for i := range rallies {
+		rallies[i] = tally.Entry{Kind: tally.Rally, Strokes: 500}
+	}
+	rallies = inTurn(rallies...)
+	var before, after runtime.MemStats
+	runtime.ReadMemStats(&before)
+	s := goals.Stand(rallies)
+	runtime.ReadMemStats(&after)
+	require.True(t, s.Met)
+	require.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(8<<20))
 }
