@@ -158,11 +158,7 @@ func (s *server) drillRoutes() []Route {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
-			before, known := s.store.Drills.Get(ctx, p.ID)
-			record, err := save(ctx, s.store.Drills, p, body)
-			if err == nil && known == nil {
-				err = s.retitled(ctx, p.ID, before.Document.Name, body.Name)
-			}
+			record, err := saveNamed(ctx, s, s.store.Drills, p, body, func(d drill.Document) string { return d.Name })
 			return asDrill(record), err
 		}),
 		route("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p byID, body Archiving) (Drill, error) {

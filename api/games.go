@@ -133,11 +133,7 @@ func (s *server) gameRoutes() []Route {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
-			before, known := s.store.Games.Get(ctx, p.ID)
-			record, err := save(ctx, s.store.Games, p, body)
-			if err == nil && known == nil {
-				err = s.retitled(ctx, p.ID, before.Document.Name, body.Name)
-			}
+			record, err := saveNamed(ctx, s, s.store.Games, p, body, func(d game.Document) string { return d.Name })
 			return s.asGame(ctx, record, err)
 		}),
 		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {

@@ -13,6 +13,16 @@ import (
 // longestTitle is how long the title of a block can be, in characters.
 const longestTitle = 80
 
+// saveNamed saves what blocks play; see retitled.
+func saveNamed[T checked](ctx context.Context, s *server, c store.Collection[T], p keep, body T, name func(T) string) (store.Record[T], error) {
+	before, known := c.Get(ctx, p.ID)
+	record, err := save(ctx, c, p, body)
+	if err == nil && known == nil {
+		err = s.retitled(ctx, p.ID, name(before.Document), name(body))
+	}
+	return record, err
+}
+
 // retitled has the blocks that play a drill or a game, in lessons from today on, be called like it once it has another name. What a coach called
 // otherwise stays.
 func (s *server) retitled(ctx context.Context, id, was, now string) error {
