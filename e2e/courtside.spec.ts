@@ -64,6 +64,25 @@ test('undo takes back the last act, whoever’s it was', async ({ page, empty })
   await expect(answer(counting, 'Ada')).toHaveAttribute('aria-pressed', 'true')
 })
 
+test('what is tapped as the page is read again is counted, and undone after it', async ({ page, empty }) => {
+  const counting = await five(page, empty)
+  await answer(counting, 'Made').click()
+  await answer(counting, 'Ben').click()
+  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+  const loaded = page.waitForEvent('load')
+  await answer(counting, 'Made').evaluate((made: HTMLElement) => {
+    for (let tap = 0; tap < 3; tap++) made.click()
+    location.reload() // before anything can be written down
+  })
+  await loaded
+  await answer(counting, 'Ben').click()
+  await expect(counting.getByText('3 of 3', { exact: true })).toBeVisible()
+  await answer(counting, 'Cleo').click()
+  await counting.getByRole('button', { name: 'Undo Ben' }).click()
+  await expect(counting.getByText('2 of 2', { exact: true })).toBeVisible()
+  await expect(answer(counting, 'Ben')).toHaveAttribute('aria-pressed', 'true')
+})
+
 test('a lesson is not ended by a thumb that slips', async ({ page, empty }) => {
   const counting = await five(page, empty)
   await page.getByRole('button', { name: 'More', exact: true }).click()

@@ -74,7 +74,6 @@ test('a coach plans, runs and follows up a first lesson', async ({ page, context
     await counting.getByRole('button', { name: tap, exact: true }).click()
   }
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
-  await expect(counting.getByText(/not answered/)).toHaveCount(0)
   await phone.reload()
   await expect(counting.getByText('3 of 4', { exact: true })).toBeVisible()
   await expect(phone.getByRole('button', { name: 'Hold' })).toBeVisible()

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type Act } from '../lib/api/client'
 import { ActQueue } from './acts'
 import { inTime } from './core'
+import { OnItsWay } from './onitsway'
 import { MemoryRuns } from './runs'
 
 let sent: Act[][] = []
@@ -32,8 +33,8 @@ class Failing extends MemoryRuns {
   #or<T>(what: string, why: string, good: () => Promise<T>) {
     return this.fails.has(what) ? Promise.reject(new Error(why)) : good()
   }
-  override count(...args: Parameters<MemoryRuns['count']>) {
-    return this.#or('count', 'the disk is full', () => super.count(...args))
+  override add(...args: Parameters<MemoryRuns['add']>) {
+    return this.#or('add', 'the disk is full', () => super.add(...args))
   }
   override list(lesson: string) {
     return this.#or('list', 'the disk is gone', () => super.list(lesson))
@@ -84,7 +85,7 @@ describe('ActQueue', () => {
 
   it('goes on in the page where the device keeps nothing, and says so', async () => {
     const device = new Failing()
-    device.fails.add('count')
+    device.fails.add('add')
     const queue = queueOn(device)
     await queue.count('l', 'b', { student: 'noor' }, { kind: 'made' })
     expect(queue.storageError).toBe('the disk is full')
@@ -109,7 +110,7 @@ describe('ActQueue', () => {
     const queue = queueOn(device)
     const noor = { student: 'noor' }
     await queue.count('l', 'b', noor, { kind: 'made' }) // on the device
-    device.fails.add('count')
+    device.fails.add('add')
     await queue.count('l', 'b', noor, { kind: 'missed' }) // in the page
     device.fails.clear()
     await queue.count('l', 'b', noor, { kind: 'undo' }) // on the device again
@@ -165,6 +166,33 @@ describe('ActQueue', () => {
     answerWith = () => good()
     await queue.deliver('l')
     expect(await open(queue)).toEqual([])
+  })
+
+  it('writes down what the page before was writing down when it was left, in its order and once', async () => {
+    const tab = 'a page that is left'
+    const device = new MemoryRuns()
+    /** A page whose writes never end: it is left before they do. */
+    const stuck = new MemoryRuns()
+    stuck.add = () => new Promise(() => {})
+    const left = new ActQueue(stuck, new MemoryRuns(), new OnItsWay(tab))
+    const noor = { student: 'noor' }
+    void left.count('l', 'b', noor, { kind: 'made' })
+    void left.put('l', { clock: { second: 60, running: false, finished: false } })
+    void left.count('l', 'b', noor, { kind: 'undo' })
+
+    const next = new ActQueue(device, new MemoryRuns(), new OnItsWay(tab))
+    await next.count('l', 'b', noor, { kind: 'missed' })
+    expect(taps((await next.list('l')).map(({ act }) => act))).toEqual([
+      ['noor', 1, 0, 'made'],
+      [undefined, 1, undefined, undefined],
+      ['noor', 1, 1, 'undo'],
+      ['noor', 1, 2, 'missed'],
+    ])
+    const after = new ActQueue(device, new MemoryRuns(), new OnItsWay(tab))
+    expect(await after.list('l')).toHaveLength(4)
+    // A tab that was doubled meanwhile has the same ones on their way.
+    for (const { act } of await after.list('l')) await after.add('l', act)
+    expect(await after.list('l')).toHaveLength(4)
   })
 
   it('keeps everything while no answer comes', async () => {

@@ -1,10 +1,14 @@
 import { answer, api, patience, Refusal, type GameEvent, type Scored } from '../lib/api/client'
 import { MemoryLog, TableLog, type Log } from './log'
+import { OnItsWay } from './onitsway'
 import { Queue, type Sent } from './queue'
 import type { DeviceStore } from './store'
 
 /** What happened in games and this device could not keep, in the memory of the page. */
 const onThisPage = new MemoryLog<GameEvent>()
+
+/** What this page is writing down. */
+const events = new OnItsWay<GameEvent>('events')
 
 /** EventQueue is what happened in games and is not answered yet. A game that this device began goes with what happened in it. */
 export class EventQueue extends Queue<GameEvent, Scored> {
@@ -13,7 +17,7 @@ export class EventQueue extends Queue<GameEvent, Scored> {
     device: Log<GameEvent> = new TableLog(store.events),
     memory: Log<GameEvent> = onThisPage,
   ) {
-    super(device, memory, async (id, events): Promise<Sent<Scored>> => {
+    super(device, memory, events, async (id, events): Promise<Sent<Scored>> => {
       let unread: unknown
       const kept = await store.games.get(id).catch((error: unknown) => void (unread = error))
       const begin = kept?.begun ? kept.kit.document : undefined

@@ -17,6 +17,7 @@ export type Mark = Pick<Required<Kept<unknown>>, 'answered'> | Pick<Required<Kep
 
 /** Log is where acts are written down until they are answered. */
 export interface Log<A> {
+  /** Writes an act down, once: the same one again changes nothing. */
   add: (kept: Kept<A>) => Promise<Kept<A>>
   /** What is kept of a lesson or a game, in order. */
   list: (of: string) => Promise<Kept<A>[]>
@@ -27,12 +28,24 @@ export interface Log<A> {
 }
 
 /** A log in the database of this device: what is in it outlives the page. */
-export class TableLog<A> implements Log<A> {
+export class TableLog<A extends { id: string }> implements Log<A> {
   constructor(readonly table: Table<Kept<A>, number>) {}
 
-  async add(kept: Kept<A>) {
-    const n = await this.table.add(kept)
-    return { ...kept, n }
+  add(kept: Kept<A>) {
+    return this.once(kept, () => Promise.resolve(kept), [])
+  }
+
+  /** Writes an act down as it is made from what stands in other tables, unless it stands here. */
+  protected once(kept: Kept<A>, make: () => Promise<Kept<A>>, from: Table[]): Promise<Kept<A>> {
+    return this.table.db.transaction('rw', [this.table, ...from], async () => {
+      const there = await this.table
+        .where({ of: kept.of })
+        .and(({ act }) => act.id === kept.act.id)
+        .first()
+      if (there) return there
+      const made = await make()
+      return { ...made, n: await this.table.add(made) }
+    })
   }
 
   list(of: string) {
@@ -60,7 +73,7 @@ export class MemoryLog<A extends { id: string }> implements Log<A> {
   #list: Kept<A>[] = []
 
   add(kept: Kept<A>) {
-    this.#list.push(kept)
+    if (!this.#list.some(({ act }) => act.id === kept.act.id)) this.#list.push(kept)
     return Promise.resolve(kept)
   }
 

@@ -1,5 +1,6 @@
 import { describe, judges, type Refusal } from '../lib/api/client'
 import type { Kept, Log, Mark } from './log'
+import type { OnItsWay } from './onitsway'
 
 /** What came of acts that were sent: the answer, and why some of them were refused, by their identifiers. */
 export interface Sent<R> {
@@ -33,30 +34,45 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
   #marks = new Map<string, Mark>()
   /** What the device had of a lesson or a game when it was last read, and what this page has written down on it since. */
   #known = new Map<string, Kept<A>[]>()
+  #recovering: Promise<void> | undefined
 
   constructor(
     readonly device: L,
     readonly memory: L,
+    readonly way: OnItsWay<A>,
     readonly send: (of: string, acts: A[]) => Promise<Sent<R>>,
   ) {}
 
-  /** Writes an act down. */
-  add(of: string, act: A) {
-    return this.write((log) => log.add({ of, act }))
+  /** Writes an act down. A page that is left before that is done has it done by the next one. */
+  async add(of: string, act: A) {
+    this.way.put({ of, act })
+    await this.recovered()
+    await this.#write({ of, act })
   }
 
-  protected async write(write: (log: L) => Promise<Kept<A>>) {
+  async #write(made: Kept<A>) {
     try {
-      const kept = await write(this.device)
+      const kept = await this.device.add(made)
       this.#known.set(kept.of, [...(this.#known.get(kept.of) ?? []), kept])
     } catch (error) {
       this.storageError = describe(error)
-      await write(this.memory)
+      await this.memory.add(made)
     }
+    this.way.arrived(made.act.id)
+  }
+
+  /** Ends once what the page before was writing down is written down. */
+  protected recovered(): Promise<void> {
+    return (this.#recovering ??= this.#recover())
+  }
+
+  async #recover() {
+    for (const left of this.way.left()) await this.#write(left)
   }
 
   /** Everything that is written down of a lesson or a game, in the order in which it was done: what the device has, and what only the page has. */
   async list(of: string): Promise<Kept<A>[]> {
+    await this.recovered()
     const there = await this.#onDevice(of)
     const here = await this.memory.list(of)
     const all: Kept<A>[] = []
@@ -69,6 +85,7 @@ export class Queue<A extends { id: string }, R, L extends Log<A> = Log<A>> {
 
   /** The lessons or games of which something is written down. */
   async kept(): Promise<string[]> {
+    await this.recovered()
     const all = await Promise.all([this.device, this.memory].map((log) => log.kept().catch(() => [])))
     return [...new Set(all.flat())]
   }

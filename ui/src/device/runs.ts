@@ -19,47 +19,43 @@ export interface Run {
   seq: number
 }
 
-/** A count that has no number yet: of which run it is, and what it will be with the next number of that. */
-export interface Count {
-  key: string
-  as: (run: Run) => Kept<Act>
-}
-
-/** ActLog writes counts down with the next number of their run. */
+/** ActLog writes acts down, counts with the next number of their run. */
 export interface ActLog extends Log<Act> {
-  count: (count: Count) => Promise<Kept<Act>>
   /** The runs of a lesson that were begun here. */
   runsOf: (lesson: string) => Promise<string[]>
 }
 
-/** Each student has a run at each measure of a block. */
-const keyOf = (lesson: string, block: string, { student, measure = 1 }: Whose) =>
-  `${lesson}/${block}/${student}${measure > 1 ? `/${measure}` : ''}`
+/** keyOf is whose run a count is of that has no number yet: each student has one at each measure of a block. */
+export const keyOf = ({ of, act: { tap } }: Kept<Act>) =>
+  tap && !tap.run
+    ? `${of}/${tap.block}/${tap.student}${(tap.measure ?? 1) > 1 ? `/${tap.measure}` : ''}`
+    : undefined
 
 /** The run of a count that was not begun yet. */
 export const begun = (key: string): Run => ({ key, run: v7(), seq: 0 })
 
-/** counted is a count by its lesson, block and student. */
-export const counted = (
-  of: string,
-  block: string,
-  whose: Whose,
-  tap: Tap,
-  id: string,
-  at: string,
-): Count => ({
-  key: keyOf(of, block, whose),
-  as: ({ run, seq }) => ({ of, act: { id, at, tap: { run, block, ...whose, entry: { ...tap, seq, at } } } }),
-})
+/** counted is a count that has no number yet. */
+export function counted(block: string, whose: Whose, tap: Tap): Act {
+  const at = new Date().toISOString()
+  return { id: v7(), at, tap: { run: '', block, ...whose, entry: { ...tap, seq: 0, at } } }
+}
 
-/** Counts in memory. */
+/** numbered is a count with the next number of its run. */
+export function numbered({ of, act }: Kept<Act>, { run, seq }: Run): Kept<Act> {
+  const tap = act.tap && { ...act.tap, run, entry: { ...act.tap.entry, seq } }
+  return { of, act: { ...act, tap } }
+}
+
+/** Acts in memory. */
 export class MemoryRuns extends MemoryLog<Act> implements ActLog {
   #runs = new Map<string, Run>()
 
-  count({ key, as }: Count) {
+  override add(kept: Kept<Act>) {
+    const key = keyOf(kept)
+    if (!key) return super.add(kept)
     const next = this.#runs.get(key) ?? begun(key)
     this.#runs.set(key, { ...next, seq: next.seq + 1 })
-    return this.add(as(next))
+    return super.add(numbered(kept, next))
   }
 
   runsOf(lesson: string) {

@@ -1,10 +1,12 @@
 import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { afterEach, expect, it } from 'vitest'
-import type { GameKit, Kit } from '../lib/api/client'
+import type { Act, GameKit, Kit } from '../lib/api/client'
 import { Games } from './games'
 import { Kits } from './kits'
-import { DeviceStore } from './store'
+import type { Kept } from './log'
+import { counted } from './runs'
+import { DeviceStore, TableRuns } from './store'
 
 const kit = (id: string, date: string, lesson?: string) =>
   ({ id, document: { date, lesson } }) as unknown as GameKit
@@ -25,6 +27,23 @@ it('brings a game up that was begun on this device by an earlier program', async
   const games = new Games(store)
   expect(await games.begun()).toEqual(['a'])
   expect((await games.ofLesson('l')).map(({ game }) => game)).toEqual(['a', 'b'])
+  store.close()
+})
+
+it('numbers the counts of a run in their order, each once', async () => {
+  const store = new DeviceStore()
+  const log = new TableRuns(store)
+  const [first, second] = (['made', 'missed'] as const).map((kind) => ({
+    of: 'l',
+    act: counted('b', { student: 'noor' }, { kind }),
+  })) as [Kept<Act>, Kept<Act>]
+  for (const kept of [first, second, first]) await log.add(kept)
+  const acts = await log.list('l')
+  expect(acts.map(({ act }) => [act.tap?.entry.seq, act.tap?.entry.kind])).toEqual([
+    [0, 'made'],
+    [1, 'missed'],
+  ])
+  expect(await log.runsOf('l')).toEqual([acts[0]?.act.tap?.run])
   store.close()
 })
 

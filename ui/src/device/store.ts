@@ -2,7 +2,7 @@ import Dexie, { type Table } from 'dexie'
 import { v7 } from 'uuid'
 import type { Act, Entry, GameEvent, GameKit, Kit } from '../lib/api/client'
 import { TableLog, type Kept } from './log'
-import { begun, type ActLog, type Count, type Run, type Whose } from './runs'
+import { begun, keyOf, numbered, type ActLog, type Run, type Whose } from './runs'
 
 /** A lesson as it was packed last, and by how much the clock of the program is ahead of that of the device, in milliseconds. */
 export interface Packed {
@@ -81,13 +81,16 @@ export class TableRuns extends TableLog<Act> implements ActLog {
     super(store.acts)
   }
 
-  async count({ key, as }: Count) {
-    const { acts, runs } = this.store
-    return this.store.transaction('rw', acts, runs, async () => {
+  override add(kept: Kept<Act>) {
+    const key = keyOf(kept)
+    if (!key) return super.add(kept)
+    const { runs } = this.store
+    const make = async () => {
       const next = (await runs.get(key)) ?? begun(key)
       await runs.put({ ...next, seq: next.seq + 1 })
-      return this.add(as(next))
-    })
+      return numbered(kept, next)
+    }
+    return this.once(kept, make, [runs])
   }
 
   async runsOf(lesson: string) {

@@ -11,7 +11,7 @@
   import NumberGrid from './NumberGrid.svelte'
   import RallyCount from './RallyCount.svelte'
   import TimeCount from './TimeCount.svelte'
-  import { Taken } from './taken.svelte'
+  import { Strokes } from './strokes.svelte'
   import { turns } from './turns'
   import Zones from './Zones.svelte'
 
@@ -20,13 +20,13 @@
     counters: Counter[]
     /** What was counted and not answered yet. */
     waiting: Waiting[]
-    /** Whose count was the last one; undefined where none was taken on this page. */
+    /** Whose count was the last one; undefined where none was taken in this tab. */
     last: Whose | undefined
     /** Whether a count is kept on another device. */
     elsewhere: (counter: Counter) => boolean
     ontakeover: (counter: Counter) => void
     ontap: (whose: Whose, tap: Tap) => void
-    onundo: (whose: Whose) => void
+    onundo: (whose: Whose) => number
     /** The clock of a measure calls something; it is over. */
     oncall: (text: string, over: boolean) => void
     /** The version that is harder; empty where there is none. */
@@ -106,14 +106,10 @@
   )
   const inRallies = $derived(counter?.unit === 'rally')
   // svelte-ignore state_referenced_locally
-  const taken = new Taken(counters[0]?.counted ?? '')
+  const inHand = new Strokes(counters[0]?.counted ?? '')
   /** Whose count is on the pad. */
   const whom = $derived<Whose>({ student: counter?.party ?? '', measure: counter?.measure })
-  const strokes = $derived(inRallies ? taken.strokes(whom) : 0)
-  function take(whose: Whose, tap: Tap) {
-    taken.add(whose, tap)
-    ontap(whose, tap)
-  }
+  const strokes = $derived(inRallies ? inHand.of(whom) : 0)
   let way = $state<'ball' | 'turn'>('ball')
   const away = $derived(counter !== undefined && elsewhere(counter))
   const canUndo = $derived(
@@ -121,19 +117,18 @@
   )
 
   function undo() {
-    if (strokes > 0 && way === 'ball') return taken.setStrokes(whom, strokes - 1)
+    if (strokes > 0 && way === 'ball') return inHand.set(whom, strokes - 1)
     const whose = last ?? whom
     choose(people.find((each) => each.student === whose.student))
     instead = kept = whose.measure ?? 1
-    onundo(whose)
     // Of a rally that is taken back the strokes are on the pad again: it was not over.
-    const was = taken.takeBack(whose)
-    if (was && way === 'ball') taken.setStrokes(whose, was)
+    const was = onundo(whose)
+    if (was && way === 'ball') inHand.set(whose, was)
   }
 
   /** A fault is of one student alone, also where several are on one count. */
   function see(fault: string) {
-    if (counter) take({ student: counter.student, measure: counter.measure }, { kind: 'fault', fault })
+    if (counter) ontap({ student: counter.student, measure: counter.measure }, { kind: 'fault', fault })
   }
   /** How often a fault was seen that is not answered yet. */
   function unanswered(fault: string) {
@@ -196,7 +191,7 @@
   let choice = $state<Entry['choice']>()
 
   function tap(tap: Tap) {
-    take(whom, tap)
+    ontap(whom, tap)
   }
 
   /** The time of this measure is up for whoever has begun with it here. */
@@ -208,7 +203,7 @@
         each.count.taps > 0 ||
         waiting.some((tap) => tap.student === each.party && (tap.measure ?? 1) === each.measure)
       if (each.party !== each.student || each.measure !== counter?.measure || !begun) continue
-      if (each.timed && !each.over && !elsewhere(each)) take(whose, { kind: 'time is up' })
+      if (each.timed && !each.over && !elsewhere(each)) ontap(whose, { kind: 'time is up' })
     }
   }
 
@@ -360,7 +355,7 @@
           tooLong={counter.tooLong}
           byNumber={way === 'turn'}
           {strokes}
-          onstrokes={(n) => taken.setStrokes(whom, n)}
+          onstrokes={(n) => inHand.set(whom, n)}
           ontap={tap}
         />
       {/key}
@@ -423,7 +418,7 @@
         <button class="btn big" onclick={() => tap({ kind: 'time is up' })}>Time is up</button>
       {/if}
       {#if strokes > 1 && way === 'ball'}
-        <button class="btn big" onclick={() => taken.setStrokes(whom, 0)}>Strokes back to 0</button>
+        <button class="btn big" onclick={() => inHand.set(whom, 0)}>Strokes back to 0</button>
       {/if}
       {#if counter.again && !away && way === 'ball' && counter.unit !== 'time'}
         <button class="btn big" onclick={() => tap({ kind: 'played again' })}>Play it again</button>

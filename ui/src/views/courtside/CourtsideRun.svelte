@@ -326,7 +326,7 @@
           harder={run.versions.harder}
           onharder={() => void harder()}
           ongoon={() => void run.skip()}
-          onundo={(whose) => void run.undo(scheduled?.block ?? '', whose)}
+          onundo={(whose) => run.undo(scheduled?.block ?? '', whose)}
         /></Part
       >{/key}
   {/if}

@@ -23,6 +23,7 @@ import type { Tap, Whose } from '../../device/runs'
 import type { Packed } from '../../device/store'
 import { notices } from '../../lib/notice.svelte'
 import { instant } from '../../lib/words'
+import { Taken } from './taken.svelte'
 
 const tick = 250
 /** Seconds by which an answer may differ from the clock of this page before that is put right. */
@@ -51,8 +52,7 @@ export class Run {
     ...this.delivery.unseen.flatMap(({ act }) => act.tap ?? []),
     ...this.#typed,
   ])
-  /** Whose counts were taken on this page, the latest last, for undo. */
-  #taken = $state.raw<{ block: string; whose: Whose }[]>([])
+  readonly #taken: Taken
   /** What got shorter or longer by what was done with the road last, the lesson before and after it, and which act that asks why; empty for none. */
   said = $state.raw<Change & { sentences: string[]; asks: string }>()
   /** When the second of data was the second of the lesson, by the wall clock: it goes on while a phone sleeps. */
@@ -70,6 +70,7 @@ export class Run {
     data: Courtside,
     readonly device: Device,
   ) {
+    this.#taken = new Taken(data.lesson.id)
     this.#show(data)
     this.#ticking = setInterval(() => this.#tick(), tick)
     this.delivery = new Delivery({
@@ -312,7 +313,7 @@ export class Run {
   }
 
   async tap(block: string, whose: Whose, tap: Tap) {
-    this.#taken = [...this.#taken, { block, whose }].slice(-200)
+    this.#taken.add(block, whose, tap)
     await this.#count(block, whose, tap)
   }
 
@@ -347,16 +348,12 @@ export class Run {
 
   /** Whose count undo takes back: the last one that was taken in a block, whoever's turn it is now. */
   lastIn(block: string): Whose | undefined {
-    return this.#taken.findLast((act) => act.block === block)?.whose
+    return this.#taken.lastIn(block)
   }
 
-  /** undo takes back the last count of a student in a block. */
-  async undo(block: string, whose: Whose) {
-    const at = this.#taken.findLastIndex(
-      (act) =>
-        act.block === block && act.whose.student === whose.student && act.whose.measure === whose.measure,
-    )
-    this.#taken = this.#taken.filter((_, i) => i !== at)
-    await this.#count(block, whose, { kind: 'undo' })
+  /** undo takes back the last count of a student in a block, and returns how many strokes the rally had that it was; 0 for none. */
+  undo(block: string, { student, measure }: Whose): number {
+    void this.#count(block, { student, measure }, { kind: 'undo' })
+    return this.#taken.takeBack(block, { student, measure })
   }
 }

@@ -2,46 +2,44 @@ import type { Tap, Whose } from '../../device/runs'
 import { inTab } from '../../lib/kept'
 
 /** How many counts are remembered for undo. */
-const most = 50
+const most = 200
 
-/** Taken is what was counted of a block in this tab, the latest last, and the strokes of rallies that are on. Both outlive a reload. */
+interface Remembered extends Whose {
+  block: string
+  strokes?: number
+}
+
+/** Taken is what was counted of a lesson in this tab, the latest last, for undo. It outlives a reload. */
 export class Taken {
   readonly #key: string
-  readonly #list: (Whose & { strokes?: number })[]
-  /** Grows with every change of the strokes of a rally that is on. */
-  #changes = $state(0)
+  #list = $state.raw<Remembered[]>([])
 
-  constructor(readonly block: string) {
-    this.#key = `hodometer.taken.${block}`
+  constructor(lesson: string) {
+    this.#key = `hodometer.taken.${lesson}`
     this.#list = inTab.read(this.#key, [])
   }
 
-  add(whose: Whose, { strokes }: Tap) {
-    this.#list.push({ ...whose, strokes })
-    inTab.write(this.#key, this.#list.slice(-most))
+  add(block: string, { student, measure }: Whose, { strokes }: Tap) {
+    this.#keep([...this.#list, { block, student, measure, strokes }].slice(-most))
   }
 
-  /** takeBack forgets the last count of a student at a measure, and returns how many strokes the rally had that it was; 0 for none. */
-  takeBack({ student, measure = 1 }: Whose): number {
-    const at = this.#list.findLastIndex((each) => each.student === student && (each.measure ?? 1) === measure)
-    const [was] = at < 0 ? [] : this.#list.splice(at, 1)
-    inTab.write(this.#key, this.#list)
-    return was?.strokes ?? 0
+  /** Whose count was the last one in a block. */
+  lastIn(block: string): Whose | undefined {
+    return this.#list.findLast((each) => each.block === block)
   }
 
-  /** The strokes of the rally that is on. */
-  strokes(whose: Whose): number {
-    void this.#changes
-    return Number(inTab.get(this.#pad(whose)) ?? 0)
+  /** takeBack forgets the last count of a student at a measure of a block, and returns how many strokes the rally had that it was; 0 for none. */
+  takeBack(block: string, { student, measure = 1 }: Whose): number {
+    const at = this.#list.findLastIndex(
+      (each) => each.block === block && each.student === student && (each.measure ?? 1) === measure,
+    )
+    const strokes = this.#list[at]?.strokes ?? 0
+    this.#keep(this.#list.filter((_, i) => i !== at))
+    return strokes
   }
 
-  setStrokes(whose: Whose, strokes: number) {
-    if (strokes) inTab.set(this.#pad(whose), `${strokes}`)
-    else inTab.remove(this.#pad(whose))
-    this.#changes++
-  }
-
-  #pad({ student, measure = 1 }: Whose) {
-    return `hodometer.rally.${this.block}.${measure}.${student}`
+  #keep(list: Remembered[]) {
+    this.#list = list
+    inTab.write(this.#key, list)
   }
 }
