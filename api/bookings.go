@@ -41,11 +41,10 @@ func (s *server) bookings(ctx context.Context, _ None, _ None) (Bookings, error)
 		return Bookings{}, err
 	}
 	answer := Bookings{Calendars: make([]CalendarFrom, len(calendars)), Bookings: []Booking{}}
-	names := map[string]string{}
 	for i, c := range calendars {
-		answer.Calendars[i], names[c.ID] = asCalendar(c), c.Name
+		answer.Calendars[i] = asCalendar(c)
 	}
-	kept, err := s.store.Bookings(ctx, "", s.today())
+	kept, err := s.store.Bookings(ctx, s.today())
 	if err != nil {
 		return Bookings{}, err
 	}
@@ -60,7 +59,7 @@ func (s *server) bookings(ctx context.Context, _ None, _ None) (Bookings, error)
 		return Bookings{}, err
 	}
 	for _, k := range kept {
-		b := Booking{Booking: k.Booking, ID: k.ID, Calendar: names[k.Calendar], Lesson: k.Lesson, Ignored: k.Ignored}
+		b := Booking{Booking: k.Booking, ID: k.ID, Calendar: k.From, Lesson: k.Lesson, Ignored: k.Ignored}
 		if record, is := lessons[k.Lesson]; is && !record.Archived {
 			b.Apart = apart(k.Booking, record.Document)
 		}
@@ -80,41 +79,25 @@ func apart(b booking.Booking, d lesson.Document) string {
 	return fmt.Sprintf("The lesson is planned for %s, %s, %d min.", d.Date, d.Start, d.Minutes)
 }
 
-// booked is what a calendar has a lesson as by now.
-type booked struct {
-	booking.Booking
-	calendar string // its name
-}
-
-// booked finds what the calendars have, by the lessons that were planned for it.
-func (s *server) booked(ctx context.Context) (map[string]booked, error) {
-	kept, err := s.store.Bookings(ctx, "", s.today())
-	if err != nil || len(kept) == 0 {
-		return nil, err
-	}
-	calendars, err := s.store.Calendars(ctx)
-	names := map[string]string{}
-	for _, c := range calendars {
-		names[c.ID] = c.Name
-	}
-	list := map[string]booked{}
+// booked finds what the calendars have as some lessons by now, by those lessons.
+func (s *server) booked(ctx context.Context, lessons ...string) (map[string]store.Kept, error) {
+	kept, err := s.store.BookingsOf(ctx, lessons, s.today())
+	list := map[string]store.Kept{}
 	for _, k := range kept {
-		if k.Lesson != "" {
-			list[k.Lesson] = booked{k.Booking, names[k.Calendar]}
-		}
+		list[k.Lesson] = k
 	}
 	return list, err
 }
 
-// told says what a calendar has that a lesson has not followed yet; nothing where that is the same. It is followed on the page of the calendar.
-func (b booked) told(d lesson.Document) []string {
+// moved says what a calendar has that a lesson has not followed yet; nothing where that is the same. It is followed on the page of the calendar.
+func moved(k store.Kept, d lesson.Document) []string {
 	switch {
-	case apart(b.Booking, d) == "":
+	case apart(k.Booking, d) == "":
 		return []string{}
-	case b.Cancelled:
-		return []string{fmt.Sprintf("%s has cancelled it. Archive it under Lessons, Calendar.", b.calendar)}
+	case k.Cancelled:
+		return []string{fmt.Sprintf("%s has cancelled it. Archive it under Lessons, Calendar.", k.From)}
 	}
-	return []string{fmt.Sprintf("%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.", b.calendar, b.Date, b.Start, b.Minutes)}
+	return []string{fmt.Sprintf("%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.", k.From, k.Date, k.Start, k.Minutes)}
 }
 
 func (s *server) changeBooking(ctx context.Context, p byID, body BookingChange) (None, error) {

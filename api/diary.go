@@ -117,7 +117,7 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 	}
 	diary := Diary{Today: s.today(), Lessons: []LessonBrief{}, Unreadable: asUnreadable(StoredLesson, broken)}
 	all := slots(records)
-	booked, err := s.booked(ctx)
+	booked, err := s.booked(ctx, ids...)
 	if err != nil {
 		return Diary{}, err
 	}
@@ -130,7 +130,7 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 		finished, started := begun[record.ID]
 		clashes := all[i].Clashes(all, names(inputs[i]))
 		if now, is := booked[record.ID]; is && !started {
-			clashes = append(now.told(d), clashes...)
+			clashes = append(moved(now, d), clashes...)
 		}
 		diary.Lessons = append(diary.Lessons, LessonBrief{
 			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,

@@ -188,9 +188,9 @@ func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in s
 		return nil, err
 	}
 	clashes := diary.SlotOf(id, d).Clashes(slots(near), names(in))
-	booked, err := s.booked(ctx)
+	booked, err := s.booked(ctx, id)
 	if now, is := booked[id]; is {
-		clashes = append(now.told(d), clashes...)
+		clashes = append(moved(now, d), clashes...)
 	}
 	return clashes, err
 }

@@ -36,11 +36,21 @@ func (s *Store) Calendars(ctx context.Context) ([]Calendar, error) {
 type Kept struct {
 	booking.Stored
 	Calendar string
+	From     string // the name of that calendar
 }
 
-// Bookings returns the bookings from a day on, those of a calendar, or of all where it is empty, in the order in which they begin.
-func (s *Store) Bookings(ctx context.Context, calendarID, from string) ([]Kept, error) {
-	return bookings(ctx, s.read, "(?1 = '' OR calendar = ?1) AND date >= ?2", calendarID, from)
+// Bookings returns the bookings from a day on, in the order in which they begin.
+func (s *Store) Bookings(ctx context.Context, from string) ([]Kept, error) {
+	return bookings(ctx, s.read, "date >= ?", from)
+}
+
+// BookingsOf returns the bookings from a day on that became one of some lessons.
+func (s *Store) BookingsOf(ctx context.Context, lessons []string, from string) ([]Kept, error) {
+	ids, err := json.Marshal(lessons)
+	if err != nil {
+		return nil, err
+	}
+	return bookings(ctx, s.read, "lesson IN (SELECT value FROM json_each(?)) AND date >= ?", string(ids), from)
 }
 
 // Booking returns one booking. The error wraps ErrNotFound.
@@ -59,9 +69,9 @@ func bookings(ctx context.Context, db querier, where string, args ...any) ([]Kep
 	return collect(ctx, db, func(rows *sql.Rows) (Kept, error) {
 		var k Kept
 		var students string
-		err := rows.Scan(&k.ID, &k.Calendar, &k.UID, &k.Instance, &k.Title, &k.Date, &k.Start, &k.Minutes, &k.Cancelled, &students, &k.Lesson, &k.Ignored)
+		err := rows.Scan(&k.ID, &k.Calendar, &k.From, &k.UID, &k.Instance, &k.Title, &k.Date, &k.Start, &k.Minutes, &k.Cancelled, &students, &k.Lesson, &k.Ignored)
 		return k, errors.Join(err, json.Unmarshal([]byte(students), &k.Students))
-	}, "SELECT id, calendar, uid, instance, title, date, start, minutes, cancelled, students, coalesce(lesson, ''), ignored FROM booking WHERE "+where+" ORDER BY date, start, id", args...)
+	}, "SELECT id, calendar, (SELECT name FROM calendar WHERE calendar.id = booking.calendar), uid, instance, title, date, start, minutes, cancelled, students, coalesce(lesson, ''), ignored FROM booking WHERE "+where+" ORDER BY date, start, id", args...)
 }
 
 // ReadCalendar keeps what reading a calendar came to: work gets what is kept of it from a day on and returns how that changes. New ones get their

@@ -14,7 +14,7 @@ const asManySteps = 20_000
 // asMany is the standing of as many as possible within a time: what was hoped for is no end, only the time is, and what comes after it is none of it.
 func (g Goal) asMany(entries []tally.Entry) Standing {
 	s := Standing{Wanted: g.Steps()}
-	end := slices.IndexFunc(entries, func(e tally.Entry) bool { return e.Kind == tally.TimeUp })
+	end := timeUp(entries)
 	if end >= 0 {
 		entries = entries[:end]
 	}
@@ -52,4 +52,9 @@ func (g Goal) asMany(entries []tally.Entry) Standing {
 		s.Sentence += "; the time is up"
 	}
 	return s
+}
+
+// timeUp is where the end of the time stands; -1 where it does not.
+func timeUp(entries []tally.Entry) int {
+	return slices.IndexFunc(entries, func(e tally.Entry) bool { return e.Kind == tally.TimeUp })
 }

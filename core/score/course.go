@@ -2,7 +2,6 @@ package score
 
 import (
 	"fmt"
-	"slices"
 	"strconv"
 	"strings"
 
@@ -62,7 +61,7 @@ func (c Course) Steps() int {
 // as possible, its time is up.
 func (c Course) Over(s Standing, devices ...[]tally.Entry) bool {
 	if len(c) == 1 && c[0].Kind == AsManyAsPossible {
-		return slices.ContainsFunc(tally.InOrder(devices...), func(e tally.Entry) bool { return e.Kind == tally.TimeUp })
+		return timeUp(tally.InOrder(devices...)) >= 0
 	}
 	return s.Met || s.Lost
 }
