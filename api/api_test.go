@@ -165,6 +165,9 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	c.now = began.Add(9 * time.Minute)
 	run = read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 	require.InDelta(t, 540, run.Second, 1e-9)
+	today := func() api.LessonBrief { return read[api.Diary](t, c.ask("GET", "/api/lessons", nil)).Lessons[0] }
+	require.Equal(t, run.Clock, today().Clock, "what is left is told by the same clock on every page")
+	require.InDelta(t, 17*60, today().Planned, 1e-9)
 
 	device := newID()
 	entries := make([]map[string]any, 0, 25)
@@ -181,6 +184,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.Equal(t, 23, c.tap(id, taps)[0].Count.Made)
 
 	require.Equal(t, plan.Finished, c.clock(id, 1020, false, true).Lesson.State)
+	require.Nil(t, today().Clock)
 	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
 	p := read[api.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
 	require.Equal(t, api.Result{

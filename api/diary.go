@@ -14,15 +14,16 @@ import (
 
 // LessonBrief is what a list shows of a lesson.
 type LessonBrief struct {
-	ID       string     `json:"id"`
-	Revision int64      `json:"revision"`
-	State    plan.State `json:"state"`
-	Title    string     `json:"title"`
-	Date     string     `json:"date" format:"date"`
-	Start    string     `json:"start" description:"Hours:minutes"`
-	Minutes  int        `json:"minutes" description:"Length of the booking"`
-	People   []string   `json:"people" description:"Names of the students"`
-	Clashes  []string   `json:"clashes" description:"Other lessons of the list at the same time, and what a calendar has otherwise by now, in words"`
+	ID       string        `json:"id"`
+	Revision int64         `json:"revision"`
+	State    plan.State    `json:"state"`
+	Title    string        `json:"title"`
+	Date     string        `json:"date" format:"date"`
+	Start    string        `json:"start" description:"Hours:minutes"`
+	Minutes  int           `json:"minutes" description:"Length of the booking"`
+	People   []string      `json:"people" description:"Names of the students"`
+	Clashes  []string      `json:"clashes" description:"Other lessons of the list at the same time, and what a calendar has otherwise by now, in words"`
+	Clock    *lesson.Clock `json:"clock" description:"Of a lesson that is under way; else null"`
 	schedule.Glance
 }
 
@@ -127,14 +128,18 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: record.ID, Name: d.Title, Why: why(err)})
 			continue
 		}
-		finished, started := begun[record.ID]
+		at, started := begun[record.ID]
 		clashes := all[i].Clashes(all, names(inputs[i]))
 		if now, is := booked[record.ID]; is && !started {
 			clashes = append(moved(now, d), clashes...)
 		}
+		var clock *lesson.Clock
+		if started && !at.Finished {
+			clock = &at.Clock
+		}
 		diary.Lessons = append(diary.Lessons, LessonBrief{
-			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, finished), Title: d.Title, Date: d.Date, Start: d.Start,
-			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: clashes, Glance: schedule.GlanceAt(d, inputs[i]),
+			ID: record.ID, Revision: record.Revision, State: plan.StateOf(started, at.Finished), Title: d.Title, Date: d.Date, Start: d.Start,
+			Minutes: d.Minutes, People: namesOf(inputs[i]), Clashes: clashes, Clock: clock, Glance: schedule.GlanceAt(d, inputs[i]),
 		})
 	}
 	return diary, nil

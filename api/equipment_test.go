@@ -110,7 +110,7 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	c.clockIs(id, underway.ClockChange{Second: inIt + 5, Running: false, Finished: false})
 	stands := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine
 	require.Empty(t, stands.Watcher)
-	require.Equal(t, "the lesson is held", stands.Stopped)
+	require.Equal(t, "the lesson was held", stands.Stopped)
 
 	// At the end of the lesson both are let go.
 	c.clockIs(id, underway.ClockChange{Second: inIt + 9, Running: false, Finished: true})

@@ -103,7 +103,7 @@ test('a lesson of six with a machine and an eye: it is counted for everybody, an
   // Held, it stands at once and says so; going on does not start it, and in the next block it is not started by itself.
   await strip.getByRole('button', { name: 'Start the machine' }).click()
   await page.getByRole('button', { name: 'Hold' }).click()
-  await expect(strip).toContainText('It stands: the lesson is held.')
+  await expect(strip).toContainText('It stopped: the lesson was held.')
   await expect(strip.getByRole('button', { name: 'Start the machine' })).toBeDisabled()
   const standing = await strip.textContent()
   await page.getByRole('button', { name: 'Go on' }).click()
@@ -155,8 +155,8 @@ test('the next block, a closed page and the end of the lesson have it stand, and
   await strip.getByRole('button', { name: 'Start the machine' }).click()
   await expect(strip).toContainText('1 thrown')
   await page.getByRole('button', { name: 'Next block' }).click()
-  await stands('another block is on')
-  await expect(strip).toContainText('It stands: another block is on.')
+  await stands('another block came on')
+  await expect(strip).toContainText('It stopped: another block came on.')
 
   await page.getByRole('button', { name: 'Block before' }).click()
   await expect(page.getByRole('region', { name: 'Time' })).toContainText('Two and Away')

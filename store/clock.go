@@ -7,34 +7,41 @@ import (
 	"hodometer/core/lesson"
 )
 
+// Begun is where a lesson that was begun stands.
+type Begun struct {
+	lesson.Clock
+	Finished bool
+}
+
 // Clock returns where a lesson stands; ok is false where it was not begun.
 func (s *Store) Clock(ctx context.Context, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
 	return clockOf(ctx, s.read, lessonID)
 }
 
 func clockOf(ctx context.Context, db querier, lessonID string) (clock lesson.Clock, finished, ok bool, err error) {
-	err = each(ctx, db, func(rows *sql.Rows) error {
-		var anchor string
-		if err := rows.Scan(&anchor, &clock.Second, &clock.Running, &finished, &clock.Held); err != nil {
-			return err
-		}
-		ok = true
-		clock.Anchor, err = readTime(anchor)
-		return err
-	}, "SELECT anchor, second, running, finished, held FROM clock WHERE lesson = ?", lessonID)
-	return clock, finished, ok, err
+	begun, err := begunOf(ctx, db, lessonID)
+	b, ok := begun[lessonID]
+	return b.Clock, b.Finished, ok, err
 }
 
-// Begun says of those of some lessons that were begun whether they are finished.
-func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]bool, error) {
-	begun := map[string]bool{}
-	err := each(ctx, s.read, func(rows *sql.Rows) error {
-		var id string
-		var finished bool
-		err := rows.Scan(&id, &finished)
-		begun[id] = finished
+// Begun returns where those of some lessons stand that were begun.
+func (s *Store) Begun(ctx context.Context, lessonIDs []string) (map[string]Begun, error) {
+	return begunOf(ctx, s.read, lessonIDs...)
+}
+
+func begunOf(ctx context.Context, db querier, lessonIDs ...string) (map[string]Begun, error) {
+	begun := map[string]Begun{}
+	err := each(ctx, db, func(rows *sql.Rows) error {
+		var id, anchor string
+		var b Begun
+		if err := rows.Scan(&id, &anchor, &b.Second, &b.Running, &b.Finished, &b.Held); err != nil {
+			return err
+		}
+		var err error
+		b.Anchor, err = readTime(anchor)
+		begun[id] = b
 		return err
-	}, "SELECT lesson, finished FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", asList(lessonIDs))
+	}, "SELECT lesson, anchor, second, running, finished, held FROM clock WHERE lesson IN (SELECT value FROM json_each(?))", asList(lessonIDs))
 	return begun, err
 }
 

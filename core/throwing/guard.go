@@ -20,15 +20,15 @@ type On struct {
 func (o On) differs(now On) string {
 	switch {
 	case now.Block == "":
-		return "the lesson is over"
+		return "the lesson ended"
 	case o.Lesson != now.Lesson:
-		return "another lesson is on"
+		return "another lesson came on"
 	case o.Block != now.Block:
-		return "another block is on"
+		return "another block came on"
 	case !now.Running:
-		return "the lesson is held"
+		return "the lesson was held"
 	case o.Played != now.Played:
-		return "something else is played, or others are on court"
+		return "something else was played, or others came on court"
 	}
 	return ""
 }

@@ -4472,6 +4472,8 @@ export interface components {
             balls: number;
             /** @description Other lessons of the list at the same time, and what a calendar has otherwise by now, in words */
             clashes: string[];
+            /** @description Of a lesson that is under way; else null */
+            clock: null | components["schemas"]["LessonClock"];
             /** Format: date */
             date: string;
             id: string;

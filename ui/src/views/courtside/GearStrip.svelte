@@ -48,7 +48,7 @@
         >Filled, {hopper} balls</button
       >
     {:else}
-      {#if machine.stopped && !stands.running}<p role="status">It stands: {machine.stopped}.</p>{/if}
+      {#if machine.stopped && !stands.running}<p role="status">It stopped: {machine.stopped}.</p>{/if}
       {#if stands.running}
         <button class="btn btn-primary" onclick={() => void gear.tell({ do: 'pause' })}
           >Pause the machine</button

@@ -8,11 +8,11 @@
   /** The lesson that is on or next, on a phone: where to go, what to carry, what to walk off. */
   interface Props {
     brief: LessonBrief
-    minute: number
+    now: Date
     /** All of it is there that will be: what stands below it stays where it is. */
     whole: boolean
   }
-  let { brief, minute, whole = $bindable() }: Props = $props()
+  let { brief, now, whole = $bindable() }: Props = $props()
   const lesson = createQuery(() => ({
     queryKey: keys.lesson(brief.id),
     queryFn: () => answer(api.GET('/api/lessons/{id}', { params: { path: { id: brief.id } } })),
@@ -61,7 +61,7 @@
 {/snippet}
 
 <section class="sheet" aria-label="On or next">
-  <p class="when">{whenIs(brief, minute)}</p>
+  <p class="when">{whenIs(brief, now)}</p>
   <h2 class="text-xl font-semibold">
     <span class="drum-digits">{brief.start}</span>
     <a class="link-hover" href="#/lessons/{brief.id}">{brief.title}</a>

@@ -13,10 +13,9 @@
   import Unclosed from './Unclosed.svelte'
   import { dayName } from '../../lib/words'
 
-  const minuteOf = (now: Date) => 60 * now.getHours() + now.getMinutes()
-  let minute = $state(minuteOf(new Date()))
+  let now = $state.raw(new Date())
   $effect(() => {
-    const ticking = setInterval(() => (minute = minuteOf(new Date())), 10_000)
+    const ticking = setInterval(() => (now = new Date()), 10_000)
     return () => clearInterval(ticking)
   })
 
@@ -28,10 +27,10 @@
 <h1>Today</h1>
 <Async {query}>
   {#snippet children(data)}
-    {@const first = narrow.current ? leading(data.lessons, data.today, minute) : undefined}
+    {@const first = narrow.current ? leading(data.lessons, data.today, now) : undefined}
     {#if first}
       {#key first.id}<div class="mt-3">
-          <Part name={first.title}><OnOrNext brief={first} {minute} bind:whole /></Part>
+          <Part name={first.title}><OnOrNext brief={first} {now} bind:whole /></Part>
         </div>{/key}
     {/if}
     {#if whole || !first}
