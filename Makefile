@@ -89,13 +89,13 @@ format: node_modules/.installed
 fuzz:
 	HODOMETER_LONG=1 go test -run TestBodiesAtTheirExtremes -timeout 30m -v ./api
 	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
-	go test -run '^$$' -fuzz '^FuzzRead$$' -fuzztime 60s ./core/shorthand
-	go test -run '^$$' -fuzz FuzzReadGame -fuzztime 60s ./core/shorthand
+	go test -run '^$$' -fuzz '^FuzzRead$$' -fuzztime 60s ./core/exchange/shorthand
+	go test -run '^$$' -fuzz FuzzReadGame -fuzztime 60s ./core/exchange/shorthand
 	go test -run '^$$' -fuzz FuzzReplay -fuzztime 60s ./core/game
-	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/units
+	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/basics/units
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./sheets
 	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./calendar
-	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/catalogue
+	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/drill/catalogue
 
 screenshots: build /usr/bin/chromium
 	npx tsx e2e/screenshots.ts

@@ -15,7 +15,7 @@ import (
 
 	"golang.org/x/crypto/argon2"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // How a passphrase is turned into what is stored: Argon2id, the second recommended setting of RFC 9106, section 4.

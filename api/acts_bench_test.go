@@ -4,7 +4,7 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
 )
 
 // Five thousand counts of six, as a device sends them after a lesson without the network: ten requests.

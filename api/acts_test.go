@@ -9,11 +9,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/count/tally"
+	"hodometer/core/drill/library"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 

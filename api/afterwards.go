@@ -7,13 +7,13 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/closing"
-	"hodometer/core/feed"
+	"hodometer/core/count/tally"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
-	"hodometer/core/tally"
-	"hodometer/core/template"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/template"
+	"hodometer/core/live/closing"
+	"hodometer/core/live/underway"
+	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 

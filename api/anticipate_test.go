@@ -8,9 +8,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/anticipate"
-	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/people/anticipate"
+	"hodometer/core/people/coach"
 )
 
 var standAsked = map[string]any{

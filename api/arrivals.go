@@ -8,9 +8,9 @@ import (
 
 	"github.com/google/uuid"
 
-	"hodometer/core/invalid"
-	"hodometer/core/roster"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/exchange/roster"
+	"hodometer/core/people/student"
 	"hodometer/sheets"
 	"hodometer/store"
 )

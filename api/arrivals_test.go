@@ -11,9 +11,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/plan"
-	"hodometer/core/roster"
-	"hodometer/core/student"
+	"hodometer/core/exchange/roster"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/people/student"
 	"hodometer/sheets"
 )
 

@@ -16,7 +16,7 @@ import (
 	"github.com/santhosh-tekuri/jsonschema/v6"
 	"github.com/santhosh-tekuri/jsonschema/v6/kind"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // bodies holds the schema of every route's body by the route's name.

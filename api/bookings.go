@@ -4,11 +4,11 @@ import (
 	"context"
 	"fmt"
 
-	"hodometer/core/booking"
-	"hodometer/core/editing"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/exchange/booking"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
 	"hodometer/store"
 )
 

@@ -13,9 +13,9 @@ import (
 	"github.com/google/uuid"
 
 	"hodometer/calendar"
-	"hodometer/core/booking"
-	"hodometer/core/invalid"
-	"hodometer/core/roster"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/exchange/booking"
+	"hodometer/core/exchange/roster"
 	"hodometer/store"
 )
 

@@ -12,7 +12,7 @@ import (
 
 	"hodometer/api"
 	"hodometer/calendar"
-	"hodometer/core/plan"
+	"hodometer/core/lesson/plan"
 )
 
 func (c *club) bookings() map[string]api.Booking {

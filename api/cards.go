@@ -9,11 +9,11 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
-	"hodometer/core/coach"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/exchange"
-	"hodometer/core/invalid"
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/people/coach"
 	"hodometer/handover"
 	"hodometer/paper"
 )
@@ -24,8 +24,8 @@ const pdfType = "application/pdf"
 const mostCards = 200
 
 // cardOut hands out a drill as a card.
-func (s *server) cardOut(c *echo.Context, kind exchange.Kind, id string) error {
-	if kind != exchange.Drill || checkID(id) != nil {
+func (s *server) cardOut(c *echo.Context, kind sharing.Kind, id string) error {
+	if kind != sharing.Drill || checkID(id) != nil {
 		return echo.ErrNotFound
 	}
 	size := paper.Size(cmp.Or(c.QueryParam("paper"), string(paper.A5)))

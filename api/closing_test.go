@@ -8,10 +8,10 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/closing"
-	"hodometer/core/editing"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/closing"
 )
 
 // A lesson is run shorter than planned, closed later, and the next one is proposed.

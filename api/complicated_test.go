@@ -7,8 +7,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/court"
 	"hodometer/core/game"
+	"hodometer/core/sport/court"
 )
 
 // Little matches with two bonuses are among the costliest games there are: what would be fair may take too long, and then that is said; all the rest is told.

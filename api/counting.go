@@ -10,8 +10,8 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/core/lesson"
-	"hodometer/core/schedule"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/live/underway"
 	"hodometer/handover"
 	"hodometer/paper"
 )

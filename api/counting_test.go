@@ -7,9 +7,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/plan"
-	"hodometer/core/score"
-	"hodometer/core/underway"
+	"hodometer/core/count/score"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/underway"
 )
 
 // counted counts events towards a goal, and returns the counters; see ran.

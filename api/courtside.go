@@ -7,8 +7,8 @@ import (
 	"time"
 
 	"hodometer/core/lesson"
-	"hodometer/core/schedule"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/live/underway"
 	"hodometer/store"
 )
 

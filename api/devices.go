@@ -9,7 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"hodometer/access"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/store"
 )
 

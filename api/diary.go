@@ -4,11 +4,11 @@ import (
 	"context"
 	"time"
 
-	"hodometer/core/diary"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
-	"hodometer/core/schedule"
+	"hodometer/core/lesson/diary"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/schedule"
 	"hodometer/store"
 )
 

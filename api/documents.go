@@ -10,10 +10,10 @@ import (
 
 	"github.com/google/uuid"
 
-	"hodometer/core/exchange"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/sharing"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
 	"hodometer/handover"
 	"hodometer/store"
 )
@@ -31,17 +31,17 @@ const (
 // Looked is a document that was found in a file.
 type Looked struct {
 	Passed
-	File     string        `json:"file" description:"In a collection"`
-	Kind     exchange.Kind `json:"kind"`
-	ID       string        `json:"id"`
-	Name     string        `json:"name"`
-	Wrong    []string      `json:"wrong" description:"Why it cannot come in"`
-	Older    int           `json:"older" description:"The format that it was written in, where that is an earlier one; 0 else"`
-	There    There         `json:"there" description:"Whether there is a document of its identifier here"`
-	Mine     *Passed       `json:"mine" description:"The other one that is here; null where there is none"`
-	Revision int64         `json:"revision" description:"Of the one that is here; 0 where there is none"`
-	People   int           `json:"people" description:"Of a lesson: how many it was planned for"`
-	Needs    []string      `json:"needs" description:"Of a lesson: drills and games that are neither here nor in the file"`
+	File     string       `json:"file" description:"In a collection"`
+	Kind     sharing.Kind `json:"kind"`
+	ID       string       `json:"id"`
+	Name     string       `json:"name"`
+	Wrong    []string     `json:"wrong" description:"Why it cannot come in"`
+	Older    int          `json:"older" description:"The format that it was written in, where that is an earlier one; 0 else"`
+	There    There        `json:"there" description:"Whether there is a document of its identifier here"`
+	Mine     *Passed      `json:"mine" description:"The other one that is here; null where there is none"`
+	Revision int64        `json:"revision" description:"Of the one that is here; 0 where there is none"`
+	People   int          `json:"people" description:"Of a lesson: how many it was planned for"`
+	Needs    []string     `json:"needs" description:"Of a lesson: drills and games that are neither here nor in the file"`
 }
 
 // DocumentsLooked are the documents in a file.
@@ -123,7 +123,7 @@ func (s *server) lookAt(ctx context.Context, file []byte) (DocumentsLooked, erro
 func (s *server) look(ctx context.Context, one handover.Opened) (Looked, error) {
 	l := Looked{File: one.File, Kind: one.Piece.Hodometer, ID: one.Piece.ID, Name: one.Piece.Name(), Wrong: []string{}, Needs: []string{}, There: NotThere}
 	if one.Err != nil {
-		l.Kind, l.Wrong = exchange.Drill, []string{one.Err.Error()}
+		l.Kind, l.Wrong = sharing.Drill, []string{one.Err.Error()}
 		return l, nil
 	}
 	text := []byte(one.Piece.Document)
@@ -187,25 +187,25 @@ func (s *server) find(ctx context.Context, l *Looked) error {
 }
 
 // mine is the document of an identifier that is here. A lesson is compared without its people.
-func (s *server) mine(ctx context.Context, kind exchange.Kind, id string) (Passed, int64, error) {
+func (s *server) mine(ctx context.Context, kind sharing.Kind, id string) (Passed, int64, error) {
 	switch kind {
-	case exchange.Drill:
+	case sharing.Drill:
 		d, err := s.drill(ctx, id)
 		return Passed{Drill: &d.Document}, d.Revision, err
-	case exchange.Game:
+	case sharing.Game:
 		if document, ready := library.FindGame(id); ready {
 			return Passed{Game: &document}, 1, nil
 		}
 		record, err := s.store.Games.Get(ctx, id)
 		return Passed{Game: &record.Document}, record.Revision, err
-	case exchange.Ladder:
+	case sharing.Ladder:
 		return Passed{}, 0, store.ErrNotFound // they belong to a student, and have no identifier of their own
 	default:
 		record, err := s.store.Lessons.Get(ctx, id)
 		if err != nil {
 			return Passed{}, 0, err
 		}
-		nameless := exchange.Nameless(record.Document, placeholder)
+		nameless := sharing.Nameless(record.Document, placeholder)
 		return Passed{Lesson: &nameless}, record.Revision, nil
 	}
 }
@@ -218,11 +218,11 @@ func (s *server) missing(ctx context.Context, l *Looked, all []Looked) error {
 	if l.Lesson == nil {
 		return nil
 	}
-	drills, games := exchange.Needs(*l.Lesson)
+	drills, games := sharing.Needs(*l.Lesson)
 	for _, need := range []struct {
-		kind exchange.Kind
+		kind sharing.Kind
 		ids  []string
-	}{{exchange.Drill, drills}, {exchange.Game, games}} {
+	}{{sharing.Drill, drills}, {sharing.Game, games}} {
 		for _, id := range need.ids {
 			if slices.ContainsFunc(all, func(other Looked) bool { return other.Kind == need.kind && other.ID == id && len(other.Wrong) == 0 }) {
 				continue
@@ -261,9 +261,9 @@ func (s *server) bringIn(ctx context.Context, _ None, body DocumentsComing) (Doc
 	for i, c := range body.Documents {
 		at := invalid.Join("documents", i)
 		if c.Lesson != nil {
-			recast := exchange.Renamed(*c.Lesson, renamed)
+			recast := sharing.Renamed(*c.Lesson, renamed)
 			if len(body.Students) > 0 {
-				recast = exchange.Cast(recast, body.Students)
+				recast = sharing.Cast(recast, body.Students)
 			}
 			if body.Date != "" {
 				recast.Date = body.Date
@@ -297,10 +297,10 @@ func (s *server) bringIn(ctx context.Context, _ None, body DocumentsComing) (Doc
 }
 
 // mayReplace says whether what is here may be replaced.
-func (s *server) mayReplace(kind exchange.Kind, id string) error {
+func (s *server) mayReplace(kind sharing.Kind, id string) error {
 	_, drill := library.Find(id)
 	_, ready := library.FindGame(id)
-	if kind == exchange.Drill && drill || kind == exchange.Game && ready {
+	if kind == sharing.Drill && drill || kind == sharing.Game && ready {
 		return errors.New("what is built in stays as it is; take it beside the one here")
 	}
 	return nil

@@ -11,9 +11,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/exchange"
-	"hodometer/core/library"
-	"hodometer/core/plan"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/lesson/plan"
 	"hodometer/handover"
 )
 
@@ -43,7 +43,7 @@ func TestWhatGoesOutComesInTheSame(t *testing.T) {
 	drills, games := schema("drill.json"), schema("game.json")
 	check := func(kind, id string, compiled *jsonschema.Schema) {
 		text := c.out(kind + "/" + id + ".json")
-		piece, err := exchange.Read([]byte(text))
+		piece, err := sharing.Read([]byte(text))
 		require.NoError(t, err)
 		loose, err := jsonschema.UnmarshalJSON(strings.NewReader(string(piece.Document)))
 		require.NoError(t, err)
@@ -211,9 +211,9 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	}
 	text := c.out("ladder/" + id + ".json")
 	require.NotContains(t, text, ada().Name)
-	piece, err := exchange.Read([]byte(text))
+	piece, err := sharing.Read([]byte(text))
 	require.NoError(t, err)
-	require.Equal(t, exchange.Ladder, piece.Hodometer)
+	require.Equal(t, sharing.Ladder, piece.Hodometer)
 	compiler := jsonschema.NewCompiler()
 	document, err := jsonschema.UnmarshalJSON(strings.NewReader(c.ask("GET", "/api/schemas/ladder.json", nil).Body.String()))
 	require.NoError(t, err)

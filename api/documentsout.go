@@ -11,11 +11,11 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/coach"
-	"hodometer/core/exchange"
-	"hodometer/core/feed"
-	"hodometer/core/progress"
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/feed"
 	"hodometer/handover"
 	"hodometer/picture"
 )
@@ -23,7 +23,7 @@ import (
 // documentOut hands a drill, a game or a lesson out. A lesson goes with the drills and games of the coach's own that it plays, and without its people.
 func (s *server) documentOut(c *echo.Context) error {
 	ctx, id := c.Request().Context(), strings.TrimSuffix(c.Param("file"), ".json")
-	kind := exchange.Kind(c.Param("kind"))
+	kind := sharing.Kind(c.Param("kind"))
 	id, zipped := strings.CutSuffix(id, ".zip")
 	switch ending := path.Ext(id); ending {
 	case ".svg", ".png":
@@ -34,18 +34,18 @@ func (s *server) documentOut(c *echo.Context) error {
 	if kind.Current() == 0 || checkID(id) != nil {
 		return echo.ErrNotFound
 	}
-	if kind == exchange.Ladder {
+	if kind == sharing.Ladder {
 		return s.laddersOut(c, id)
 	}
 	passed, _, err := s.mine(ctx, kind, id)
 	if err != nil {
 		return err
 	}
-	text, err := exchange.Write(kind, id, passed.document())
+	text, err := sharing.Write(kind, id, passed.document())
 	if err != nil {
 		return err
 	}
-	piece, err := exchange.Read(text)
+	piece, err := sharing.Read(text)
 	if err != nil {
 		return err
 	}
@@ -55,7 +55,7 @@ func (s *server) documentOut(c *echo.Context) error {
 	}
 	files := []handover.Packed{{Name: fmt.Sprintf("%s (%s).json", name, kind), Data: text}}
 	if passed.Lesson != nil {
-		drills, games := exchange.Needs(*passed.Lesson)
+		drills, games := sharing.Needs(*passed.Lesson)
 		more, err := s.ownOnes(ctx, drills, games)
 		if err != nil {
 			return err
@@ -95,7 +95,7 @@ func (s *server) laddersOut(c *echo.Context, student string) error {
 	if len(l.Reached) == 0 {
 		return problem(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
 	}
-	text, err := exchange.Write(exchange.Ladder, "", l)
+	text, err := sharing.Write(sharing.Ladder, "", l)
 	if err != nil {
 		return err
 	}
@@ -106,9 +106,9 @@ func (s *server) laddersOut(c *echo.Context, student string) error {
 const pixels = 1000
 
 // courtOut hands out the court of a drill, or of a game, as a picture.
-func (s *server) courtOut(c *echo.Context, kind exchange.Kind, id, ending string) error {
+func (s *server) courtOut(c *echo.Context, kind sharing.Kind, id, ending string) error {
 	ctx := c.Request().Context()
-	if checkID(id) != nil || kind != exchange.Drill && kind != exchange.Game {
+	if checkID(id) != nil || kind != sharing.Drill && kind != sharing.Game {
 		return echo.ErrNotFound
 	}
 	passed, _, err := s.mine(ctx, kind, id)
@@ -165,8 +165,8 @@ func (s *server) ownOnes(ctx context.Context, drills, games []string) ([]handove
 	if err != nil {
 		return nil, err
 	}
-	add := func(kind exchange.Kind, id, name string, document Passed) error {
-		text, err := exchange.Write(kind, id, document.document())
+	add := func(kind sharing.Kind, id, name string, document Passed) error {
+		text, err := sharing.Write(kind, id, document.document())
 		file := fmt.Sprintf("%s (%s) %s", handover.FileName(name), kind, id[len(id)-6:])
 		files = append(files, handover.Packed{Name: file + ".json", Data: text})
 		if _, drawn, err := document.drawn(settings); err == nil { // one that makes no sense any more has no picture
@@ -176,14 +176,14 @@ func (s *server) ownOnes(ctx context.Context, drills, games []string) ([]handove
 	}
 	for _, id := range drills {
 		if r, is := own[id]; is {
-			if err := add(exchange.Drill, id, r.Document.Name, Passed{Drill: &r.Document}); err != nil {
+			if err := add(sharing.Drill, id, r.Document.Name, Passed{Drill: &r.Document}); err != nil {
 				return nil, err
 			}
 		}
 	}
 	for _, id := range games {
 		if r, is := played[id]; is {
-			if err := add(exchange.Game, id, r.Document.Name, Passed{Game: &r.Document}); err != nil {
+			if err := add(sharing.Game, id, r.Document.Name, Passed{Game: &r.Document}); err != nil {
 				return nil, err
 			}
 		}

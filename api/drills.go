@@ -6,17 +6,17 @@ import (
 	"net/http"
 	"slices"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/footwork"
-	"hodometer/core/invalid"
-	"hodometer/core/library"
-	"hodometer/core/playerfit"
-	"hodometer/core/report"
-	"hodometer/core/simulation"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/drill/suit"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 
@@ -64,14 +64,14 @@ type DrillPreview struct {
 	Version string `json:"version,omitempty" maxLength:"60" description:"Instead of steps: one of its versions, with the measures that it has of its own"`
 }
 
-// FitAsked is a drill whose goal or target is to be fitted to somebody.
-type FitAsked struct {
+// AdaptAsked is a drill whose goal or target is to be adapted to somebody.
+type AdaptAsked struct {
 	Tried
-	Fit playerfit.FitRequest `json:"fit"`
+	To suit.AdaptRequest `json:"to"`
 }
 
-// Fitted is a drill that was fitted. Nothing is saved.
-type Fitted struct {
+// Adapted is a drill that was adapted. Nothing is saved.
+type Adapted struct {
 	Document drill.Document `json:"document" description:"As written for a right-hander"`
 	Sentence string         `json:"sentence" description:"What changed, in a sentence"`
 }
@@ -112,11 +112,11 @@ type ofCourt struct {
 
 // WorkedDrill is a drill worked out.
 type WorkedDrill struct {
-	Document   drill.Document        `json:"document" description:"With the place moved, as written for a right-hander"`
-	Report     report.Report         `json:"report" description:"For the hand that was asked for"`
-	Simulation simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
-	PlayerFit  playerfit.Fit         `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
-	Sentences  []string              `json:"sentences" description:"What each transformation changed"`
+	Document    drill.Document        `json:"document" description:"With the place moved, as written for a right-hander"`
+	Report      report.Report         `json:"report" description:"For the hand that was asked for"`
+	Simulation  simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
+	Suitability suit.Suitability      `json:"suitability" description:"How goal and target suit whoever it is tried on"`
+	Sentences   []string              `json:"sentences" description:"What each transformation changed"`
 
 	Replies []drill.Reply `json:"replies" description:"The tasks whose replies go to a place in words, and to which"`
 }
@@ -198,7 +198,7 @@ func (s *server) drillRoutes() []Route {
 		}),
 		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
 		route("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
-		route("POST", "/api/drills/fit", "fitDrill", "Fit a drill's goal or target to somebody without saving it", s.fitDrill),
+		route("POST", "/api/drills/adapt", "adaptDrill", "Adapt a drill's goal or target to somebody without saving it", s.adaptDrill),
 	}
 }
 
@@ -261,13 +261,13 @@ func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (W
 	if worked.Simulation, err = simulation.Run(ctx, seen, player, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.PlayerFit, err = playerfit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
+	worked.Suitability, err = suit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
 	return worked, err
 }
 
 // evidenceFor is the player that a drill is tried on, and what is known of them, in the order of the measures of the
 // drill as it is tried.
-func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []playerfit.Evidence, error) {
+func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []suit.Evidence, error) {
 	if body.Student != "" {
 		record, err := s.store.Students.Get(ctx, body.Student)
 		if err != nil {
@@ -284,18 +284,18 @@ func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) 
 	return body.Document.PlayerFor(level, body.Hand), ofLevel(level, d), nil
 }
 
-func (s *server) fitDrill(ctx context.Context, _ None, body FitAsked) (Fitted, error) {
+func (s *server) adaptDrill(ctx context.Context, _ None, body AdaptAsked) (Adapted, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
-		return Fitted{}, err
+		return Adapted{}, err
 	}
 	seen := body.Document.For(body.Hand)
 	player, evidence, err := s.evidenceFor(ctx, body.Tried, seen)
 	if err != nil {
-		return Fitted{}, err
+		return Adapted{}, err
 	}
-	fitted, phrase, err := playerfit.Fitted(ctx, seen, body.Fit, evidence, player, body.People, settings)
-	return Fitted{Document: fitted.For(body.Hand), Sentence: phrase}, err
+	fitted, phrase, err := suit.Adapt(ctx, seen, body.To, evidence, player, body.People, settings)
+	return Adapted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 
 func (s *server) transferDrill(ctx context.Context, _ None, body TransferAsked) (Transferred, error) {

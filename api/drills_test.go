@@ -9,11 +9,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/report"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/feed"
 )
 
 func TestTwoTabsThatEditTheSameDrill(t *testing.T) {

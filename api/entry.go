@@ -7,7 +7,7 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Needs is what somebody has to do to be let in.

@@ -5,10 +5,10 @@ import (
 	"errors"
 	"net/http"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/throwing"
-	"hodometer/core/underway"
+	"hodometer/core/live/throwing"
+	"hodometer/core/live/underway"
 	"hodometer/equipment"
 )
 

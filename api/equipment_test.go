@@ -11,11 +11,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/court"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
-	"hodometer/core/throwing"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/throwing"
+	"hodometer/core/live/underway"
+	"hodometer/core/sport/court"
 	"hodometer/equipment"
 )
 

@@ -13,7 +13,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/handover"
 	"hodometer/internal/partial"
 )
@@ -163,7 +163,7 @@ func (w *works) close() {
 	w.end()
 }
 
-func sharing(set func(func(*Work))) handover.Progress {
+func showShare(set func(func(*Work))) handover.Progress {
 	return func(share float64) { set(func(w *Work) { w.Share = share }) }
 }
 
@@ -174,7 +174,7 @@ func (s *server) exportAll(ctx context.Context, set func(func(*Work))) error {
 	if err != nil {
 		return err
 	}
-	err = handover.Whole(ctx, s.keeper.Data, folder, file, s.now(), sharing(set))
+	err = handover.Whole(ctx, s.keeper.Data, folder, file, s.now(), showShare(set))
 	info, statErr := file.Stat()
 	if err = errors.Join(err, statErr, file.Close()); err != nil {
 		return errors.Join(err, os.Remove(file.Name()))
@@ -223,7 +223,7 @@ func (s *server) importAll(_ context.Context, p withTheirs, body Stream) (Work, 
 	}
 	work, err := s.works.begin(Importing, func(ctx context.Context, set func(func(*Work))) error {
 		defer drop()
-		done, kept, err := s.keeper.Import(ctx, file, size, p.Theirs, sharing(set))
+		done, kept, err := s.keeper.Import(ctx, file, size, p.Theirs, showShare(set))
 		if err != nil {
 			return err
 		}

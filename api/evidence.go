@@ -8,21 +8,21 @@ import (
 
 	"golang.org/x/sync/errgroup"
 
-	"hodometer/core/court"
+	"hodometer/core/count/odds"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/footwork"
+	"hodometer/core/drill/suit"
 	"hodometer/core/lesson"
-	"hodometer/core/odds"
-	"hodometer/core/playerfit"
-	"hodometer/core/schedule"
-	"hodometer/core/score"
-	"hodometer/core/student"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 	"hodometer/store"
 )
 
 // evidence is what a student of a level did at the measures of a drill and on others for the same strokes, and where
 // their balls landed: in the order of the measures.
-func (s *server) evidence(ctx context.Context, studentID string, level student.Level, drillID string, d drill.Document) ([]playerfit.Evidence, error) {
+func (s *server) evidence(ctx context.Context, studentID string, level student.Level, drillID string, d drill.Document) ([]suit.Evidence, error) {
 	rows, err := s.practice.of(ctx, s.store, []string{studentID})
 	if err != nil {
 		return nil, err
@@ -52,8 +52,8 @@ func (s *server) evidence(ctx context.Context, studentID string, level student.L
 }
 
 // ofLevel is what is known of somebody of a level who did nothing yet, measure by measure.
-func ofLevel(level student.Level, d drill.Document) []playerfit.Evidence {
-	list := make([]playerfit.Evidence, len(d.Measures))
+func ofLevel(level student.Level, d drill.Document) []suit.Evidence {
+	list := make([]suit.Evidence, len(d.Measures))
 	for i := range list {
 		list[i].Level = level
 	}
@@ -117,7 +117,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 		}
 	}
 	var rows []store.Practice
-	var known []playerfit.Known
+	var known []suit.Known
 	var work errgroup.Group
 	work.Go(func() (err error) {
 		rows, err = s.practice.of(ctx, s.store, students)
@@ -145,7 +145,7 @@ func (s *server) rates(ctx context.Context, d lesson.Document, in schedule.Input
 			i := slices.Index(students, person.ID)
 			rated := schedule.Rated{Stroke: known[next].Stroke, Measures: make([]odds.Estimates, len(known[next].Priors))}
 			for k, prior := range known[next].Priors {
-				rated.Measures[k] = playerfit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(prior)
+				rated.Measures[k] = suit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(prior)
 			}
 			of[person.ID] = rated
 			next++

@@ -20,7 +20,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
 	"hodometer/demo"
 	"hodometer/internal/long"
 	"hodometer/keeping"

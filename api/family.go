@@ -9,11 +9,11 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/family"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/progress"
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/family"
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/feed"
 	"hodometer/handover"
 	"hodometer/paper"
 	"hodometer/store"

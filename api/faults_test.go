@@ -8,9 +8,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/plan"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/count/tally"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/underway"
 )
 
 // A fault that is seen is one tap: undone like any other, no ball, told afterwards, and over the lessons on the student's page.

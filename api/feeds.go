@@ -15,9 +15,9 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/calendar"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 

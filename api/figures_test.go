@@ -9,18 +9,18 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/coach"
+	"hodometer/core/count/odds"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/load"
-	"hodometer/core/odds"
-	"hodometer/core/plan"
-	"hodometer/core/prospect"
-	"hodometer/core/schedule"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/prospect"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 )
 
 // players are so many students of several levels, ages and hands.
@@ -79,7 +79,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 					}
 					for k, m := range written.Measures {
 						p := expected(t, planned.Plan.Prospects[i], ids[who], m.Number)
-						fit, said := worked.PlayerFit.Measures[k], worked.Report.Measures[k]
+						fit, said := worked.Suitability.Measures[k], worked.Report.Measures[k]
 						require.InDelta(t, fit.Goals[0].Rate, p.Rate, 1e-12, name)
 						require.Equal(t, fit.Attempts, p.Attempts, name)
 						require.True(t, strings.HasPrefix(p.Tries, fmt.Sprint(p.Attempts)), p.Tries)

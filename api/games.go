@@ -6,15 +6,15 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/device"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/metric"
+	"hodometer/core/count/ranking"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
 	"hodometer/core/game"
-	"hodometer/core/invalid"
-	"hodometer/core/library"
-	"hodometer/core/metric"
-	"hodometer/core/ranking"
-	"hodometer/core/report"
+	"hodometer/core/live/device"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 	"hodometer/store"
 )
 

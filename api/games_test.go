@@ -13,13 +13,13 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/coach"
-	"hodometer/core/finding"
+	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/scoreboard"
+	"hodometer/core/lesson/finding"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/scoreboard"
+	"hodometer/core/people/coach"
 )
 
 func readyGame(t *testing.T, name string) library.StoredGame {

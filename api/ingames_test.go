@@ -7,11 +7,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/feed"
+	"hodometer/core/count/odds"
 	"hodometer/core/game"
-	"hodometer/core/odds"
-	"hodometer/core/plan"
-	"hodometer/core/scoreboard"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/scoreboard"
+	"hodometer/core/sport/feed"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.

@@ -8,7 +8,7 @@ import (
 	"net/http"
 	"time"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/keeping"
 	"hodometer/store"
 )

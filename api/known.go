@@ -9,11 +9,11 @@ import (
 
 	"golang.org/x/sync/errgroup"
 
-	"hodometer/core/coach"
 	"hodometer/core/drill"
-	"hodometer/core/footwork"
-	"hodometer/core/playerfit"
-	"hodometer/core/student"
+	"hodometer/core/drill/suit"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
 )
 
 // maxKnown is how many drills as one player plays them are remembered: those of several large lessons.
@@ -22,7 +22,7 @@ const maxKnown = 2000
 // known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored.
 type known struct {
 	mu   sync.Mutex
-	list map[[sha256.Size]byte]playerfit.Known
+	list map[[sha256.Size]byte]suit.Known
 }
 
 // asked is a drill as one player plays it.
@@ -33,8 +33,8 @@ type asked struct {
 }
 
 // all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is asked.
-func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]playerfit.Known, error) {
-	found := make([]playerfit.Known, len(list))
+func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]suit.Known, error) {
+	found := make([]suit.Known, len(list))
 	var work errgroup.Group
 	work.SetLimit(runtime.GOMAXPROCS(0))
 	for i, each := range list {
@@ -47,10 +47,10 @@ func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]play
 }
 
 // of works out, or recalls, what is thought of a player at a drill.
-func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (playerfit.Known, error) {
+func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (suit.Known, error) {
 	text, err := json.Marshal([]any{d, player, level, s})
 	if err != nil {
-		return playerfit.Known{}, err
+		return suit.Known{}, err
 	}
 	key := sha256.Sum256(text)
 	k.mu.Lock()
@@ -59,14 +59,14 @@ func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player
 	if ok {
 		return found, nil
 	}
-	found, err = playerfit.Know(ctx, d, player, level, s)
+	found, err = suit.Know(ctx, d, player, level, s)
 	if err != nil {
 		return found, err
 	}
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	if k.list == nil || len(k.list) >= maxKnown {
-		k.list = make(map[[sha256.Size]byte]playerfit.Known)
+		k.list = make(map[[sha256.Size]byte]suit.Known)
 	}
 	k.list[key] = found
 	return found, nil

@@ -3,8 +3,8 @@ package api
 import (
 	"context"
 
-	"hodometer/core/invalid"
-	"hodometer/core/units"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
 )
 
 // LengthAsked is a length to be read from words or, without words, to be written.

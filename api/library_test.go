@@ -10,8 +10,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/coach"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
 )
 
 // find looks for drills.

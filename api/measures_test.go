@@ -7,12 +7,12 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/prospect"
-	"hodometer/core/student"
-	"hodometer/core/underway"
+	"hodometer/core/drill/library"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/prospect"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/feed"
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.

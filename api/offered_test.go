@@ -11,13 +11,13 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/coach"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/load"
-	"hodometer/core/schedule"
-	"hodometer/core/student"
-	"hodometer/core/template"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/lesson/template"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 	"hodometer/internal/long"
 )
 

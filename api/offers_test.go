@@ -10,7 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
 )
 
 func (c *club) offers(query url.Values) []api.Offer {

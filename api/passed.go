@@ -8,12 +8,12 @@ import (
 
 	"github.com/santhosh-tekuri/jsonschema/v6"
 
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/exchange"
+	"hodometer/core/exchange/sharing"
 	"hodometer/core/game"
-	"hodometer/core/invalid"
 	"hodometer/core/lesson"
-	"hodometer/core/progress"
+	"hodometer/core/people/progress"
 )
 
 // Passed is a document that is passed on: one of the four.
@@ -24,27 +24,27 @@ type Passed struct {
 	Ladder *progress.Ladders `json:"ladder,omitempty"`
 }
 
-func passedOf(kind exchange.Kind, text []byte) (Passed, error) {
+func passedOf(kind sharing.Kind, text []byte) (Passed, error) {
 	switch kind {
-	case exchange.Drill:
+	case sharing.Drill:
 		var d drill.Document
-		return Passed{Drill: &d}, exchange.Strict(text, &d)
-	case exchange.Game:
+		return Passed{Drill: &d}, sharing.Strict(text, &d)
+	case sharing.Game:
 		var d game.Document
-		return Passed{Game: &d}, exchange.Strict(text, &d)
-	case exchange.Ladder:
+		return Passed{Game: &d}, sharing.Strict(text, &d)
+	case sharing.Ladder:
 		var d progress.Ladders
-		return Passed{Ladder: &d}, exchange.Strict(text, &d)
+		return Passed{Ladder: &d}, sharing.Strict(text, &d)
 	default:
 		var d lesson.Document
-		return Passed{Lesson: &d}, exchange.Strict(text, &d)
+		return Passed{Lesson: &d}, sharing.Strict(text, &d)
 	}
 }
 
 // kind is what a document is; empty where it is none, or more than one.
-func (p Passed) kind() exchange.Kind {
-	var is []exchange.Kind
-	for kind, there := range map[exchange.Kind]bool{exchange.Drill: p.Drill != nil, exchange.Game: p.Game != nil, exchange.Lesson: p.Lesson != nil, exchange.Ladder: p.Ladder != nil} {
+func (p Passed) kind() sharing.Kind {
+	var is []sharing.Kind
+	for kind, there := range map[sharing.Kind]bool{sharing.Drill: p.Drill != nil, sharing.Game: p.Game != nil, sharing.Lesson: p.Lesson != nil, sharing.Ladder: p.Ladder != nil} {
 		if there {
 			is = append(is, kind)
 		}
@@ -57,13 +57,13 @@ func (p Passed) kind() exchange.Kind {
 
 func (p Passed) check() error {
 	switch p.kind() {
-	case exchange.Drill:
+	case sharing.Drill:
 		return p.Drill.Check()
-	case exchange.Game:
+	case sharing.Game:
 		return p.Game.Check()
-	case exchange.Lesson:
+	case sharing.Lesson:
 		return p.Lesson.Check()
-	case exchange.Ladder:
+	case sharing.Ladder:
 		return p.Ladder.Check()
 	}
 	return invalid.Fields{{Path: "", Message: "say what it is: a drill, a game, a lesson or a ladder"}}
@@ -71,11 +71,11 @@ func (p Passed) check() error {
 
 func (p Passed) document() any {
 	switch p.kind() {
-	case exchange.Drill:
+	case sharing.Drill:
 		return p.Drill
-	case exchange.Game:
+	case sharing.Game:
 		return p.Game
-	case exchange.Ladder:
+	case sharing.Ladder:
 		return p.Ladder
 	default:
 		return p.Lesson
@@ -99,8 +99,8 @@ func said(err error) []string {
 }
 
 // document holds a document against the schema that the body of saving it has.
-func (b bodies) document(kind exchange.Kind, text []byte) error {
-	name := map[exchange.Kind]string{exchange.Drill: "saveDrill", exchange.Game: "saveGame", exchange.Lesson: "saveLesson", exchange.Ladder: laddersSchema}[kind]
+func (b bodies) document(kind sharing.Kind, text []byte) error {
+	name := map[sharing.Kind]string{sharing.Drill: "saveDrill", sharing.Game: "saveGame", sharing.Lesson: "saveLesson", sharing.Ladder: laddersSchema}[kind]
 	if wrong, _, err := unsound(text); err != nil || wrong.Err() != nil {
 		return cmp.Or(err, wrong.Err())
 	}

@@ -8,12 +8,12 @@ import (
 	"strings"
 
 	"hodometer/access"
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/exchange"
-	"hodometer/core/invalid"
-	"hodometer/core/library"
-	"hodometer/core/shorthand"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/exchange/shorthand"
+	"hodometer/core/sport/court"
 )
 
 // DrillCode is a drill to be passed on without a file.
@@ -33,26 +33,26 @@ func lineOf(d drill.Document) string {
 }
 
 // fromLine is the drill of such a line; false where a text is none. What the line does not say is as in a new drill.
-func fromLine(text string) (exchange.Piece, bool, error) {
+func fromLine(text string) (sharing.Piece, bool, error) {
 	parts := strings.SplitN(strings.TrimSpace(text), "|", lineParts)
 	if len(parts) < lineParts || strings.ContainsAny(parts[0], "{\n\x00") {
-		return exchange.Piece{}, false, nil
+		return sharing.Piece{}, false, nil
 	}
 	on, err := court.Find(court.ID(strings.TrimSpace(parts[0])))
 	if err != nil {
-		return exchange.Piece{}, true, fmt.Errorf("this line begins with a court that is not known here: %s", strings.TrimSpace(parts[0]))
+		return sharing.Piece{}, true, fmt.Errorf("this line begins with a court that is not known here: %s", strings.TrimSpace(parts[0]))
 	}
 	d, err := library.Begun(on.ID, court.Point{Y: -on.Length / 4})
 	if err != nil {
-		return exchange.Piece{}, true, err
+		return sharing.Piece{}, true, err
 	}
 	d, words, err := shorthand.Applied(d, strings.TrimSpace(parts[2]))
 	if err != nil {
-		return exchange.Piece{}, true, fmt.Errorf("this line was not understood: %s", lineWrong(words, err))
+		return sharing.Piece{}, true, fmt.Errorf("this line was not understood: %s", lineWrong(words, err))
 	}
 	d.Name = strings.TrimSpace(parts[1])
 	document, err := json.Marshal(d)
-	return exchange.Piece{Hodometer: exchange.Drill, Document: document}, true, err
+	return sharing.Piece{Hodometer: sharing.Drill, Document: document}, true, err
 }
 
 // reads says whether a line says all that its drill needs: one with start places of its own for several players does not fit in a line.
@@ -61,7 +61,7 @@ func reads(line string) bool {
 	if err != nil {
 		return false
 	}
-	passed, err := passedOf(exchange.Drill, piece.Document)
+	passed, err := passedOf(sharing.Drill, piece.Document)
 	return err == nil && passed.check() == nil
 }
 
@@ -101,5 +101,5 @@ func codeOf(id string, d drill.Document) (string, error) {
 	if err != nil {
 		return "", err
 	}
-	return exchange.Code(exchange.Piece{Hodometer: exchange.Drill, ID: id, Document: document})
+	return sharing.Code(sharing.Piece{Hodometer: sharing.Drill, ID: id, Document: document})
 }

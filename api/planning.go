@@ -14,18 +14,18 @@ import (
 	"github.com/google/uuid"
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/catalogue"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/editing"
-	"hodometer/core/invalid"
+	"hodometer/core/drill/catalogue"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/drill/suit"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/playerfit"
-	"hodometer/core/report"
-	"hodometer/core/runsheet"
-	"hodometer/core/schedule"
-	"hodometer/core/template"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/runsheet"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/lesson/template"
 	"hodometer/paper"
 )
 
@@ -197,7 +197,7 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	var evidence []playerfit.Evidence
+	var evidence []suit.Evidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		block := body.Document.Blocks[i]

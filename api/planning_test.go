@@ -7,13 +7,13 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/editing"
+	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/schedule"
-	"hodometer/core/student"
-	"hodometer/core/template"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/lesson/template"
+	"hodometer/core/people/student"
 )
 
 func named(name string, age student.AgeBand) student.Profile {

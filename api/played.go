@@ -5,12 +5,12 @@ import (
 	"errors"
 	"time"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/ranking"
 	"hodometer/core/game"
-	"hodometer/core/invalid"
-	"hodometer/core/ranking"
-	"hodometer/core/scoreboard"
+	"hodometer/core/live/scoreboard"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 	"hodometer/store"
 )
 

@@ -10,7 +10,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/store"
 )
 

@@ -6,14 +6,14 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/count/odds"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/footwork"
-	"hodometer/core/odds"
-	"hodometer/core/progress"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/tally"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/progress"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 

@@ -4,18 +4,18 @@ import (
 	"context"
 	"errors"
 
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/odds"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/flight"
-	"hodometer/core/invalid"
-	"hodometer/core/library"
-	"hodometer/core/odds"
-	"hodometer/core/playerfit"
-	"hodometer/core/report"
-	"hodometer/core/score"
-	"hodometer/core/simulation"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/drill/suit"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/core/sport/flight"
 )
 
 // GoalAsked is a goal for somebody who makes so many.
@@ -53,11 +53,11 @@ type TargetAsked struct {
 
 // TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
 type TargetReckoned struct {
-	Document  drill.Document `json:"document" description:"The least drill with this target"`
-	Report    report.Report  `json:"report"`
-	PlayerFit playerfit.Fit  `json:"playerFit"`
-	Aim       string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
-	Size      string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
+	Document    drill.Document   `json:"document" description:"The least drill with this target"`
+	Report      report.Report    `json:"report"`
+	Suitability suit.Suitability `json:"suitability"`
+	Aim         string           `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size        string           `json:"size" description:"How large the target has to be for the wanted share, in words"`
 }
 
 // RallyAsked is two players who are to rally as fast as they can.
@@ -128,13 +128,13 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 	if err != nil {
 		return r, err
 	}
-	if r.PlayerFit, err = playerfit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
+	if r.Suitability, err = suit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
 		return r, err
 	}
-	if _, r.Aim, err = playerfit.Fitted(ctx, r.Document, playerfit.FitRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
+	if _, r.Aim, err = suit.Adapt(ctx, r.Document, suit.AdaptRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
 		return r, err
 	}
-	_, r.Size, err = playerfit.Fitted(ctx, r.Document, playerfit.FitRequest{Hit: body.Hit}, evidence, player, 1, settings)
+	_, r.Size, err = suit.Adapt(ctx, r.Document, suit.AdaptRequest{Hit: body.Hit}, evidence, player, 1, settings)
 	var none invalid.Fields
 	if errors.As(err, &none) {
 		r.Size, err = none[0].Message, nil // no size will do, which is an answer too

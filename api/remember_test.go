@@ -10,9 +10,9 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/court"
-	"hodometer/core/plan"
-	"hodometer/core/student"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 )
 
 func TestWhatIsReadAgainIsAnsweredInAWord(t *testing.T) {

@@ -8,8 +8,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
-	"hodometer/core/plan"
+	"hodometer/core/drill/library"
+	"hodometer/core/lesson/plan"
 )
 
 // A drill that gets another name is called so in the lessons to come; what the coach called otherwise, and what was given, stays.

@@ -4,7 +4,7 @@ import (
 	"context"
 	"slices"
 
-	"hodometer/core/roster"
+	"hodometer/core/exchange/roster"
 	"hodometer/store"
 )
 

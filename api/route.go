@@ -9,7 +9,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Route is one line of the route table. Routing, the OpenAPI document and the client's types are all

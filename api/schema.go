@@ -11,7 +11,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
-	"hodometer/core/progress"
+	"hodometer/core/people/progress"
 )
 
 // documentSchema serves the JSON Schemas of the documents that can be exchanged, made when one is first

@@ -12,7 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
 	"hodometer/demo"
 )
 

@@ -3,7 +3,7 @@ package api
 import (
 	"context"
 
-	"hodometer/core/coach"
+	"hodometer/core/people/coach"
 )
 
 // Settings are the coach's settings with their revision.

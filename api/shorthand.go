@@ -4,10 +4,10 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
+	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
-	"hodometer/core/invalid"
-	"hodometer/core/shorthand"
 )
 
 // LineAsked is a line in words for the pattern of a drill.

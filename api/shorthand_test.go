@@ -6,8 +6,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/library"
-	"hodometer/core/shorthand"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/shorthand"
 )
 
 // So are the rules of a game.

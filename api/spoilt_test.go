@@ -8,9 +8,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/anticipate"
-	"hodometer/core/library"
-	"hodometer/core/plan"
+	"hodometer/core/drill/library"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/people/anticipate"
 )
 
 // raw is a document as JSON, to be spoilt.

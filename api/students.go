@@ -5,7 +5,7 @@ import (
 	"net/http"
 	"time"
 
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 

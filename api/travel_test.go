@@ -7,8 +7,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/plan"
-	"hodometer/core/underway"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/live/underway"
 )
 
 // A lesson that is held goes on where it stood, as much later; what was lost is taken from what is left when that is asked for.

@@ -7,7 +7,7 @@ import (
 	"io"
 	"net/http"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // How much JSON is read: more than any document of Hodometer has, and so little that refusing it costs next to nothing.

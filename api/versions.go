@@ -3,10 +3,10 @@ package api
 import (
 	"context"
 
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/invalid"
-	"hodometer/core/report"
-	"hodometer/core/simulation"
+	"hodometer/core/drill/report"
+	"hodometer/core/drill/simulation"
 )
 
 // Version is one rung of a drill's ladder, worked out beside the drill as it is written.

@@ -8,12 +8,12 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
-	"hodometer/core/coach"
 	"hodometer/core/drill"
-	"hodometer/core/finding"
+	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
+	"hodometer/core/lesson/finding"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/people/coach"
 )
 
 // A version is chosen for a block of a lesson, for one student in it, and it is what is planned, expected and counted.

@@ -3,15 +3,15 @@ package api
 import (
 	"context"
 
-	"hodometer/core/court"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
+	"hodometer/core/drill/rotation"
+	"hodometer/core/exchange/roster"
 	"hodometer/core/lesson"
-	"hodometer/core/progress"
-	"hodometer/core/roster"
-	"hodometer/core/rotation"
-	"hodometer/core/score"
-	"hodometer/core/student"
+	"hodometer/core/people/progress"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Vocabulary are what a coach can choose from, in the order in which it is offered.

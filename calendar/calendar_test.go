@@ -12,7 +12,7 @@ import (
 	"pgregory.net/rapid"
 
 	"hodometer/calendar"
-	"hodometer/core/booking"
+	"hodometer/core/exchange/booking"
 	"hodometer/internal/long"
 )
 

@@ -12,8 +12,8 @@ import (
 	ics "github.com/arran4/golang-ical"
 	"github.com/teambition/rrule-go"
 
-	"hodometer/core/booking"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/exchange/booking"
 )
 
 // The largest calendar that is read.

@@ -53,10 +53,20 @@ func TestRoomsOfCoreBuildOnOneAnother(t *testing.T) {
 		if len(cells) < 3 {
 			continue
 		}
-		for _, room := range regexp.MustCompile("`core/([a-z]+)`").FindAllStringSubmatch(cells[1], -1) {
+		for _, room := range regexp.MustCompile("`core/([a-z/]+)`").FindAllStringSubmatch(cells[1], -1) {
 			rooms = append(rooms, room[1])
 		}
 	}
+	groups := slices.Compact(slices.Collect(func(yield func(string) bool) {
+		for _, room := range rooms {
+			group, _, _ := strings.Cut(room, "/")
+			if !yield(group) {
+				return
+			}
+		}
+	}))
+	require.LessOrEqual(t, len(groups), 9, "a newcomer reads no more at a glance: %v", groups)
+	require.Len(t, slices.Compact(slices.Sorted(slices.Values(groups))), len(groups), "each group stands in one piece")
 	out, err := exec.CommandContext(t.Context(), "go", "list", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...").Output()
 	require.NoError(t, err)
 	for _, line := range strings.Split(strings.TrimSpace(string(out)), "\n") {

@@ -7,7 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/demo"
 	"hodometer/store"
 )

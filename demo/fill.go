@@ -7,13 +7,13 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/court"
+	"hodometer/core/count/tally"
 	"hodometer/core/drill"
+	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 	"hodometer/store"
 )
 

@@ -5,11 +5,11 @@ import (
 	"errors"
 	"time"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
+	"hodometer/core/drill/library"
 	"hodometer/core/game"
-	"hodometer/core/library"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // games enters what the young tennis players of the club played against each other on three evenings: the older they are the better.

@@ -3,9 +3,9 @@ package demo
 import (
 	"sync"
 
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/rotation"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/rotation"
 )
 
 // series is a lesson that comes every week, with how often its students make a ball of each drill.

@@ -1,8 +1,8 @@
 package demo
 
 import (
-	"hodometer/core/court"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 )
 
 // The students of Millbrook Lane, all invented, by their place in the list.

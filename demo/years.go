@@ -5,11 +5,11 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/court"
+	"hodometer/core/count/tally"
 	"hodometer/core/lesson"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 )
 
 // MaxYears is how many years a demo can go back.

@@ -10,8 +10,8 @@ import (
 	"github.com/santhosh-tekuri/jsonschema/v6"
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
+	"hodometer/core/sport/court"
 )
 
 // docs/devices.md is true: its examples are taken, and all that the simulated devices say is of the shape of its schema.

@@ -8,7 +8,7 @@ import (
 	"sync"
 	"time"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 )
 
 // Equipment is what is joined to this machine.

@@ -10,7 +10,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 	"hodometer/equipment"
 )
 

@@ -8,7 +8,7 @@ import (
 	"fmt"
 	"io"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 )
 
 // Kind is what a device is.

@@ -11,7 +11,7 @@ import (
 
 	"golang.org/x/time/rate"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 )
 
 // What a device may say, at most, so that it neither stops nor slows a lesson.

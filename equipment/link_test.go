@@ -11,8 +11,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
+	"hodometer/core/sport/court"
 	"hodometer/equipment"
 )
 

@@ -11,7 +11,7 @@ import (
 
 	"golang.org/x/time/rate"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 )
 
 // Simulated is a device that ships with Hodometer.

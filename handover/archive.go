@@ -8,8 +8,8 @@ import (
 	"strings"
 	"time"
 
-	"hodometer/core/exchange"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/exchange/sharing"
 )
 
 // The largest collection that is opened.
@@ -51,7 +51,7 @@ func Pack(files []Packed) ([]byte, error) {
 // Opened is a document that was found in a file, or why what was found is none.
 type Opened struct {
 	File  string // in a collection; empty: the file itself
-	Piece exchange.Piece
+	Piece sharing.Piece
 	Err   error
 }
 
@@ -60,9 +60,9 @@ type Opened struct {
 func Open(data []byte) ([]Opened, error) {
 	if !bytes.HasPrefix(data, []byte("PK")) {
 		text := bytes.TrimSpace(bytes.TrimPrefix(data, []byte("\xef\xbb\xbf")))
-		read := exchange.Read
-		if exchange.IsCode(string(text)) {
-			read = func(text []byte) (exchange.Piece, error) { return exchange.Decode(string(text)) }
+		read := sharing.Read
+		if sharing.IsCode(string(text)) {
+			read = func(text []byte) (sharing.Piece, error) { return sharing.Decode(string(text)) }
 		}
 		piece, err := read(text)
 		if err != nil {
@@ -89,7 +89,7 @@ func Open(data []byte) ([]Opened, error) {
 		}
 		left -= int64(len(text))
 		one := Opened{File: path.Base(file.Name)}
-		one.Piece, one.Err = exchange.Read(text)
+		one.Piece, one.Err = sharing.Read(text)
 		found = append(found, one)
 	}
 	if len(found) == 0 {

@@ -10,8 +10,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/exchange"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
+	"hodometer/core/exchange/sharing"
 	"hodometer/handover"
 	"hodometer/internal/long"
 )
@@ -19,7 +19,7 @@ import (
 func collection(t testing.TB) []byte {
 	var files []handover.Packed
 	for _, d := range library.All()[:3] {
-		text, err := exchange.Write(exchange.Drill, d.ID, d.Document)
+		text, err := sharing.Write(sharing.Drill, d.ID, d.Document)
 		require.NoError(t, err)
 		files = append(files, handover.Packed{Name: handover.FileName(d.Document.Name) + ".json", Data: text})
 	}
@@ -54,7 +54,7 @@ func TestWhatIsInAZipLeadsNowhereAndStaysSmall(t *testing.T) {
 	}
 	_, err := handover.Open(packed("bomb.json", 100<<20, "{}"))
 	require.ErrorContains(t, err, "too large")
-	text, err := exchange.Write(exchange.Drill, library.All()[0].ID, library.All()[0].Document)
+	text, err := sharing.Write(sharing.Drill, library.All()[0].ID, library.All()[0].Document)
 	require.NoError(t, err)
 	opened, err := handover.Open(packed("../../etc/cron.d/drill.json", 0, string(text)))
 	require.NoError(t, err)
@@ -67,7 +67,7 @@ func TestWhatIsInAZipLeadsNowhereAndStaysSmall(t *testing.T) {
 
 func TestSpoiledCollectionsAreToldAndTakeNoTime(t *testing.T) {
 	draw := rand.New(rand.NewPCG(1, 0)) //nolint:gosec // a sample, not a secret
-	text, err := exchange.Write(exchange.Drill, library.All()[0].ID, library.All()[0].Document)
+	text, err := sharing.Write(sharing.Drill, library.All()[0].ID, library.All()[0].Document)
 	require.NoError(t, err)
 	for _, good := range [][]byte{collection(t), text} {
 		for range long.Rounds(1000, 10_000) {

@@ -13,7 +13,7 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/internal/partial"
 	"hodometer/store"
 )

@@ -7,8 +7,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/exchange"
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
+	"hodometer/core/exchange/sharing"
 	"hodometer/picture"
 	"hodometer/store"
 )
@@ -48,7 +48,7 @@ func (w *whole) documents(t store.Table, column int) ([]string, error) {
 // spread writes the text of a document so that a person can read it, in a file by which a drill, a game or a lesson can be brought in by itself; false where
 // it would not come back as it was.
 func spread(kind, id, text string) ([]byte, bool) {
-	file, err := exchange.Piece{Hodometer: exchange.Kind(kind), ID: id, Document: json.RawMessage(text)}.Spread()
+	file, err := sharing.Piece{Hodometer: sharing.Kind(kind), ID: id, Document: json.RawMessage(text)}.Spread()
 	if err != nil {
 		return nil, false
 	}
@@ -58,7 +58,7 @@ func spread(kind, id, text string) ([]byte, bool) {
 
 // gather reads the text of a document from its file.
 func gather(file []byte) (string, error) {
-	var p exchange.Piece
+	var p sharing.Piece
 	if err := json.Unmarshal(file, &p); err != nil {
 		return "", err
 	}

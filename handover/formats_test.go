@@ -11,13 +11,13 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/calendar"
-	"hodometer/core/booking"
-	"hodometer/core/court"
-	"hodometer/core/exchange"
+	"hodometer/core/exchange/booking"
+	"hodometer/core/exchange/roster"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
-	"hodometer/core/progress"
-	"hodometer/core/roster"
-	"hodometer/core/shorthand"
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/court"
 	"hodometer/handover"
 	"hodometer/sheets"
 )
@@ -36,15 +36,15 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			opened, err := handover.Open([]byte(example[3]))
 			require.NoError(t, err)
 			require.NoError(t, opened[0].Err)
-			if opened[0].Piece.Hodometer == exchange.Ladder {
+			if opened[0].Piece.Hodometer == sharing.Ladder {
 				var d progress.Ladders
-				require.NoError(t, exchange.Strict(opened[0].Piece.Document, &d))
+				require.NoError(t, sharing.Strict(opened[0].Piece.Document, &d))
 				require.NoError(t, d.Check())
 				continue
 			}
-			require.Equal(t, exchange.Game, opened[0].Piece.Hodometer)
+			require.Equal(t, sharing.Game, opened[0].Piece.Hodometer)
 			var d game.Document
-			require.NoError(t, exchange.Strict(opened[0].Piece.Document, &d))
+			require.NoError(t, sharing.Strict(opened[0].Piece.Document, &d))
 			require.NoError(t, d.Check())
 			continue
 		}

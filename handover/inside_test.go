@@ -8,7 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // ThereAndBack writes a text into a table and reads it again.

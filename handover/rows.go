@@ -8,7 +8,7 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/sheets"
 )
 

@@ -7,8 +7,8 @@ import (
 	"strings"
 	"time"
 
-	"hodometer/core/student"
-	"hodometer/core/tally"
+	"hodometer/core/count/tally"
+	"hodometer/core/people/student"
 	"hodometer/sheets"
 	"hodometer/store"
 )

@@ -20,8 +20,8 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/invalid"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/student"
 	"hodometer/demo"
 	"hodometer/handover"
 	"hodometer/internal/long"

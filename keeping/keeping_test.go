@@ -19,7 +19,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/keeping"
 	"hodometer/store"
 )

@@ -6,7 +6,7 @@ import (
 	"strings"
 
 	"hodometer/core/drill"
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
 	"hodometer/picture"
 )
 

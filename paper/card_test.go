@@ -7,9 +7,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/library"
-	"hodometer/core/report"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/people/coach"
 	"hodometer/paper"
 )
 

@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"io"
 
-	"hodometer/core/progress"
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
+	"hodometer/core/people/progress"
 )
 
 // Certificate is a milestone that a player passed.

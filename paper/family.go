@@ -4,8 +4,8 @@ import (
 	"fmt"
 	"io"
 
-	"hodometer/core/family"
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
+	"hodometer/core/exchange/family"
 )
 
 // FamilyPage is what a player and those at home are told.

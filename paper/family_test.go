@@ -7,8 +7,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/family"
-	"hodometer/core/progress"
+	"hodometer/core/exchange/family"
+	"hodometer/core/people/progress"
 	"hodometer/paper"
 )
 

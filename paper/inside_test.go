@@ -6,7 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/runsheet"
+	"hodometer/core/lesson/runsheet"
 )
 
 func TestACardSaysHowMuchMoreIsOnTheSheet(t *testing.T) {

@@ -5,9 +5,9 @@ import (
 	"fmt"
 	"io"
 
-	"hodometer/core/report"
-	"hodometer/core/runsheet"
-	"hodometer/core/schedule"
+	"hodometer/core/drill/report"
+	"hodometer/core/lesson/runsheet"
+	"hodometer/core/lesson/schedule"
 )
 
 // Size is a size of paper.

@@ -9,15 +9,15 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
 	"hodometer/core/drill"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/report"
-	"hodometer/core/runsheet"
-	"hodometer/core/schedule"
-	"hodometer/core/student"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/runsheet"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 	"hodometer/paper"
 )
 

@@ -3,7 +3,7 @@ package paper
 import (
 	"slices"
 
-	"hodometer/core/progress"
+	"hodometer/core/people/progress"
 )
 
 // ladderRoad draws the ladder of a stroke as a road from a place on, so wide: a milestone for each rung, filled where it is behind the player,

@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"strings"
 
-	"hodometer/core/runsheet"
+	"hodometer/core/lesson/runsheet"
 )
 
 func (s *sheet) write() {

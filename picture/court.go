@@ -5,9 +5,9 @@ import (
 	"math"
 	"strconv"
 
-	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
+	"hodometer/core/sport/court"
 )
 
 // view is a court scaled into a box, the near end at its foot.

@@ -12,7 +12,7 @@ import (
 	"golang.org/x/image/math/fixed"
 	"golang.org/x/image/vector"
 
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
 )
 
 // pngPen draws pixels.

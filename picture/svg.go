@@ -7,7 +7,7 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/report"
+	"hodometer/core/drill/report"
 )
 
 // svgPen writes SVG. All lengths are millimetres.

@@ -7,7 +7,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // The largest table that is read.

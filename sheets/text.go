@@ -12,7 +12,7 @@ import (
 
 	"golang.org/x/text/encoding/charmap"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // separators are what stands between cells, the likelier first where two divide a table as well.

@@ -12,7 +12,7 @@ import (
 
 	"github.com/xuri/excelize/v2"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // largestUnpacked is how large what is packed in a workbook may be: what a small file can swell to is bounded.

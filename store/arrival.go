@@ -8,8 +8,8 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/roster"
-	"hodometer/core/student"
+	"hodometer/core/exchange/roster"
+	"hodometer/core/people/student"
 )
 
 // Arrival is what comes in from another place together.

@@ -7,11 +7,11 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/score"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
+	"hodometer/core/live/underway"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Attempt is what one student did at one measure of a drill in one block, from all devices, and what that amounts to.

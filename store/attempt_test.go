@@ -10,13 +10,13 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/court"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 	"hodometer/internal/long"
 	"hodometer/store"
 )

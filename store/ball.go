@@ -9,8 +9,8 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/court"
-	"hodometer/core/tally"
+	"hodometer/core/count/tally"
+	"hodometer/core/sport/court"
 )
 
 // ballsOfRun is how many keys of balls a run has: one more than the largest number of a tap on its device.

@@ -8,7 +8,7 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/booking"
+	"hodometer/core/exchange/booking"
 )
 
 // Calendar is where bookings come from.

@@ -6,19 +6,19 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/exchange"
-	"hodometer/core/progress"
+	"hodometer/core/exchange/sharing"
+	"hodometer/core/people/progress"
 )
 
 // written is at which step of the file's own history the formats of documents stood: a document of a format is put into a file of that step, and
 // goes the way that files go.
-var written = map[exchange.Kind]map[int]int64{
-	exchange.Drill:  {1: 1, 2: 7, 3: 10},
-	exchange.Lesson: {1: 3, 2: 7, 3: 10},
+var written = map[sharing.Kind]map[int]int64{
+	sharing.Drill:  {1: 1, 2: 7, 3: 10},
+	sharing.Lesson: {1: 3, 2: 7, 3: 10},
 }
 
 // BringUp brings a document of an earlier format up to the current one, as files are brought up. It fails where the format was never written.
-func BringUp(ctx context.Context, p exchange.Piece) (text []byte, err error) {
+func BringUp(ctx context.Context, p sharing.Piece) (text []byte, err error) {
 	step, known := written[p.Hodometer][p.Version()]
 	if !known {
 		return nil, fmt.Errorf("there was never a %s of format %d", p.Hodometer, p.Version())
@@ -54,7 +54,7 @@ func BringUp(ctx context.Context, p exchange.Piece) (text []byte, err error) {
 
 // Brought is a document that comes in.
 type Brought struct {
-	Kind     exchange.Kind
+	Kind     sharing.Kind
 	ID       string
 	Revision int64 // that it replaces; 0: it is new
 	Text     []byte

@@ -7,8 +7,8 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/closing"
 	"hodometer/core/lesson"
+	"hodometer/core/live/closing"
 )
 
 // Planned is a lesson as it was planned when it was begun; nil where it was not, or that was not kept.

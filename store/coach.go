@@ -7,7 +7,7 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/coach"
+	"hodometer/core/people/coach"
 )
 
 // Settings returns the coach's settings and their revision; the defaults, at revision 0, before the

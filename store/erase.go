@@ -11,8 +11,8 @@ import (
 	"unicode"
 	"unicode/utf8"
 
-	"hodometer/core/student"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/student"
 )
 
 // Erased stands where somebody was named who was erased.

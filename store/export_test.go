@@ -9,7 +9,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/tally"
+	"hodometer/core/count/tally"
 )
 
 // FileOf makes a file as it was after a migration, and fills it.

@@ -6,7 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 

@@ -5,8 +5,8 @@ import (
 	"database/sql"
 	"time"
 
-	"hodometer/core/feed"
-	"hodometer/core/progress"
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/feed"
 )
 
 // LadderPosition is a rung that a student came to.

@@ -10,8 +10,8 @@ import (
 
 	"github.com/pressly/goose/v3"
 
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/score"
 )
 
 //go:embed steps/measures.sql

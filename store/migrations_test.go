@@ -8,16 +8,16 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
+	"hodometer/core/drill/rotation"
 	"hodometer/core/lesson"
-	"hodometer/core/progress"
-	"hodometer/core/rotation"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/tally"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
+	"hodometer/core/people/progress"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 

@@ -7,7 +7,7 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Loading is a file that is being made from tables which were handed over.

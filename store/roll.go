@@ -6,9 +6,9 @@ import (
 	"encoding/json"
 	"slices"
 
-	"hodometer/core/closing"
+	"hodometer/core/exchange/roster"
 	"hodometer/core/lesson"
-	"hodometer/core/roster"
+	"hodometer/core/live/closing"
 )
 
 // Attended is whether a student was at a lesson.

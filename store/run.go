@@ -6,7 +6,7 @@ import (
 	"errors"
 	"fmt"
 
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
 )
 
 // AddTaps stores taps of runs, making the runs and their attempts where they are new, and brings the attempts' summaries

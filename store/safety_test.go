@@ -18,7 +18,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/lesson"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 	"hodometer/internal/long"
 	"hodometer/store"
 )

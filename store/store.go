@@ -22,7 +22,7 @@ import (
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
 )
 
 // ErrNotFound says that there is nothing under an identifier.

@@ -9,10 +9,10 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
+	"hodometer/core/basics/units"
 	"hodometer/core/drill"
-	"hodometer/core/student"
-	"hodometer/core/units"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 	"hodometer/store"
 )
 

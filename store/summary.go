@@ -10,9 +10,9 @@ import (
 
 	"github.com/pressly/goose/v3"
 
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
 	"hodometer/core/drill"
-	"hodometer/core/score"
-	"hodometer/core/tally"
 )
 
 //go:embed steps/compact_balls.sql

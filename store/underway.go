@@ -7,7 +7,7 @@ import (
 	"fmt"
 
 	"hodometer/core/lesson"
-	"hodometer/core/underway"
+	"hodometer/core/live/underway"
 )
 
 // Underway is a lesson as it stands under way, all of it at one instant.

@@ -77,7 +77,7 @@ def median(work, times):
 
 scipy = {"Follow": median(served, 50), "Aim": median(aimed, 10)}
 told = subprocess.run(
-    ["go", "test", "-run", "^$", "-bench", "^Benchmark(Follow|Aim)$", "-count", "5", "./core/flight"],
+    ["go", "test", "-run", "^$", "-bench", "^Benchmark(Follow|Aim)$", "-count", "5", "./core/sport/flight"],
     capture_output=True, text=True, check=True,
 ).stdout
 for name, seconds in scipy.items():

@@ -7,7 +7,7 @@ package main
 import (
 	"syscall/js"
 
-	"hodometer/core/device"
+	"hodometer/core/live/device"
 )
 
 func main() {

@@ -13,7 +13,7 @@ import (
 	"time"
 
 	"hodometer/api"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 	"hodometer/keeping"
 )
 

@@ -9,7 +9,7 @@ import (
 
 	"github.com/spf13/cobra"
 
-	"hodometer/core/throwing"
+	"hodometer/core/live/throwing"
 	"hodometer/equipment"
 )
 

@@ -3,7 +3,7 @@ package drill
 import (
 	"slices"
 
-	"hodometer/core/feed"
+	"hodometer/core/sport/feed"
 )
 
 // Alone says whether one player can do a drill without anybody else: every ball of it is dropped, served or comes off a wall, or there is none.

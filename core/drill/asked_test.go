@@ -6,10 +6,10 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 

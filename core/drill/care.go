@@ -4,8 +4,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // mentions says whether any line has one of the words in it.

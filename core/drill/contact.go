@@ -5,9 +5,9 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/feed"
 )
 
 // contactTask is the task whose contact a handle names: pattern.tasks.1.contact.

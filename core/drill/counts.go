@@ -3,9 +3,9 @@ package drill
 import (
 	"slices"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
-	"hodometer/core/score"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/score"
+	"hodometer/core/sport/court"
 )
 
 // CountBy is what a make is about.

@@ -3,8 +3,8 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/sport/court"
 )
 
 // CriterionKind is what is looked at in how a player moves.

@@ -6,12 +6,12 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
-	"hodometer/core/progress"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/progress"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // FormatVersion is the version of the document's format that this code reads and writes.

@@ -6,13 +6,13 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/invalid"
-	"hodometer/core/library"
-	"hodometer/core/report"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/report"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 	"hodometer/internal/sample"
 )
 

@@ -4,10 +4,10 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/invalid"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
 )
 
 // Edit is what a coach does to a drill on its court or in the table beside it. The steps that are there

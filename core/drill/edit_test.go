@@ -5,14 +5,14 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
-	"hodometer/core/report"
-	"hodometer/core/simulation"
-	"hodometer/core/student"
+	"hodometer/core/drill/report"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 

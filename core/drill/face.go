@@ -1,8 +1,8 @@
 package drill
 
 import (
-	"hodometer/core/feed"
-	"hodometer/core/score"
+	"hodometer/core/count/score"
+	"hodometer/core/sport/feed"
 )
 
 // Face is the clock by which a measure is counted beside that of the lesson: work and rest in turn, or one time.

@@ -5,9 +5,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/library"
-	"hodometer/core/score"
+	"hodometer/core/drill/library"
 )
 
 // Twenty seconds on, twenty off, six times (common practice, no source); a challenge of a minute; and no clock where there is no time.

@@ -5,8 +5,8 @@ import (
 	"math"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // How near to a line of play somebody stands in it, metres, and how far up a net player stands at most. Our own choice.

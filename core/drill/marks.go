@@ -5,8 +5,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/sport/court"
 )
 
 // NamedMark is one mark of a drill: where it stands in the document, what it is, and the mark itself.

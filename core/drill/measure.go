@@ -6,11 +6,11 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
-	"hodometer/core/progress"
-	"hodometer/core/score"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/score"
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // MaxMeasures is how many measures a drill can have: as many as a coach tells apart on one court.

@@ -6,12 +6,12 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/score"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 

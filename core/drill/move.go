@@ -1,8 +1,8 @@
 package drill
 
 import (
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/sport/court"
 )
 
 // Move is a place that was dragged to somewhere else.

@@ -5,8 +5,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
-	"hodometer/core/library"
+	"hodometer/core/drill/library"
+	"hodometer/core/sport/court"
 )
 
 // Every drill of tennis can be played on the court of every ball stage: it stays on the court, keeps its balls and its measures, and

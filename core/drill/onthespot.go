@@ -1,9 +1,9 @@
 package drill
 
 import (
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Sized is a measure with its target so many times as large; as it is where it has none, or that would be none.

@@ -4,10 +4,10 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // pressed adds a ball that lands where the court of a player of a hand was pressed, as the last one comes. Offsets become multiples of the grain, in

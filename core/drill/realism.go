@@ -3,8 +3,8 @@ package drill
 import (
 	"slices"
 
-	"hodometer/core/feed"
-	"hodometer/core/score"
+	"hodometer/core/count/score"
+	"hodometer/core/sport/feed"
 )
 
 // Realism is how near to play the balls of a measure are.

@@ -3,10 +3,10 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Reply is where the reply to one ball goes, in words.

@@ -5,12 +5,12 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // In every drill of the library the reply to every ball can be said in words, by players of either hand, and is known by them

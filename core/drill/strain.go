@@ -4,9 +4,9 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/student"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // What counts as wide running: so many metres between two things to do, sideways or to a place that is touched; on small courts this share of the

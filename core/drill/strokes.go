@@ -3,8 +3,8 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // AboveHead says whether the drill has serves or other strokes above the head.

@@ -3,9 +3,9 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
-	"hodometer/core/units"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
+	"hodometer/core/sport/court"
 )
 
 // maxPlaces is how many people and things a drill has at most.

@@ -8,12 +8,12 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )

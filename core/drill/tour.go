@@ -5,12 +5,12 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/flight"
-	"hodometer/core/invalid"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/core/sport/flight"
 )
 
 // Tour is work in each depth region of a court in turn, from the last one in to the net.

@@ -5,14 +5,14 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/footwork"
-	"hodometer/core/library"
-	"hodometer/core/simulation"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // begun is a drill that was begun by pressing a court.

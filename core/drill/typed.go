@@ -4,10 +4,10 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/invalid"
-	"hodometer/core/units"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 )
 
 // typed returns the drill with one length read from words.

@@ -6,10 +6,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Difficulty is which way a variation goes.

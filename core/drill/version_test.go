@@ -6,11 +6,11 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/library"
-	"hodometer/core/score"
+	"hodometer/core/drill/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 

@@ -5,8 +5,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/score"
 	"hodometer/internal/sample"
 )
 

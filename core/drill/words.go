@@ -6,9 +6,9 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Ball is what a turn of a drill is counted in: balls, shuttles in badminton, and rallies where each reply is the next feed.

@@ -3,12 +3,12 @@ package drill
 import (
 	"context"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/flight"
-	"hodometer/core/footwork"
-	"hodometer/core/invalid"
-	"hodometer/core/student"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/flight"
 )
 
 // Written is the level a drill is written for.

@@ -4,7 +4,7 @@ import (
 	"cmp"
 	"slices"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Chances are how often things happen in a game, each between 0 and 1.

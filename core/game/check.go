@@ -4,9 +4,9 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 )
 
 // Check says what is wrong with the rules of a game on a court, by field: also that a game could never end.

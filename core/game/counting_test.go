@@ -7,9 +7,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
 	"hodometer/core/game"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // thirds are rules in which the third stroke is counted, made with its award, and every return.

@@ -6,8 +6,8 @@ import (
 
 	"gonum.org/v1/gonum/stat/distuv"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/sport/court"
 )
 
 // Tempo is how long rallies are and take.
@@ -18,7 +18,7 @@ type Tempo struct {
 }
 
 // tempos are how long rallies of players at a club are and take. Strokes and pauses are common practice, from memory, no source; the
-// seconds of a stroke are those that rallies come out at (core/footwork: tennis 38 to 44 strokes a minute, badminton 52).
+// seconds of a stroke are those that rallies come out at (core/people/footwork: tennis 38 to 44 strokes a minute, badminton 52).
 var tempos = map[court.Sport]Tempo{
 	court.Tennis:      {Strokes: 4, Stroke: 1.45, Between: 15},
 	court.Pickleball:  {Strokes: 6, Stroke: 1.1, Between: 12},

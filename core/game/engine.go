@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Coach is the identifier of the coach where one fills a place, CoachName what they are called.

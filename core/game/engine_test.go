@@ -12,9 +12,9 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
-	"hodometer/core/court"
-	"hodometer/core/feed"
 	"hodometer/core/game"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/internal/long"
 )
 

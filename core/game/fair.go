@@ -9,7 +9,7 @@ import (
 
 	"gonum.org/v1/gonum/mathext"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Pair is what both sides need in a game, with what comes of it.

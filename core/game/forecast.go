@@ -3,7 +3,7 @@ package game
 import (
 	"context"
 
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
 )
 
 // Forecast is what a game comes to by its chances.

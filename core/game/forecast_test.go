@@ -13,8 +13,8 @@ import (
 
 	"hodometer/internal/long"
 
+	"hodometer/core/count/odds"
 	"hodometer/core/game"
-	"hodometer/core/odds"
 )
 
 // duel is rallies between two players to some points.

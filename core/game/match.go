@@ -6,9 +6,9 @@ import (
 	"strings"
 	"time"
 
-	"hodometer/core/court"
-	"hodometer/core/invalid"
-	"hodometer/core/ranking"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/ranking"
+	"hodometer/core/sport/court"
 )
 
 // MatchVersion is the version of the format of a match that this code reads and writes.

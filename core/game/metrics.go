@@ -3,8 +3,8 @@ package game
 import (
 	"fmt"
 
-	"hodometer/core/metric"
-	"hodometer/core/units"
+	"hodometer/core/basics/metric"
+	"hodometer/core/basics/units"
 )
 
 // Metrics are the figures of a game, with how they came about: who wins, how many rallies it has and how long it takes.

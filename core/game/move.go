@@ -5,10 +5,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Move is a start place or a target that was moved on court.

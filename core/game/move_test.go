@@ -5,9 +5,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
 	"hodometer/core/game"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 )
 
 // On every court a game of any size can be set up, and carried over to every other one, where each side keeps its players and its end.

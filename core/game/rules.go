@@ -2,7 +2,7 @@
 // about a rule before it is played.
 package game
 
-import "hodometer/core/court"
+import "hodometer/core/sport/court"
 
 // Side is one of the two sides of a game, by the end of the court from which it begins.
 type Side string

@@ -1,6 +1,6 @@
 package game_test
 
-import "hodometer/core/court"
+import "hodometer/core/sport/court"
 import "hodometer/core/game"
 
 // spots are so many start places on both sides.

@@ -5,8 +5,8 @@ import (
 	"fmt"
 	"time"
 
-	"hodometer/core/seeded"
-	"hodometer/core/units"
+	"hodometer/core/basics/seeded"
+	"hodometer/core/basics/units"
 )
 
 // samples is how many games are played where they cannot be worked out.

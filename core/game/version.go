@@ -4,9 +4,9 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 )
 
 // Version is a game that is played otherwise: on another court with the ball that goes with it, on half of the court, from one side of the

@@ -5,10 +5,10 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
-	"hodometer/core/court"
+	"hodometer/core/drill/library"
 	"hodometer/core/game"
-	"hodometer/core/library"
+	"hodometer/core/people/coach"
+	"hodometer/core/sport/court"
 )
 
 // Every ready game can be played in each of its usual versions, and each is another game.

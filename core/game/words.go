@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"strings"
 
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
 )
 
 // Sentences are the rules in words, in the order in which a coach would tell them.

@@ -7,11 +7,11 @@ import (
 	"strings"
 	"time"
 
+	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/invalid"
-	"hodometer/core/load"
-	"hodometer/core/rotation"
+	"hodometer/core/drill/load"
+	"hodometer/core/drill/rotation"
+	"hodometer/core/sport/feed"
 )
 
 // FormatVersion is the version of the document's format that this code reads and writes.

@@ -7,11 +7,11 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/editing"
-	"hodometer/core/invalid"
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/score"
 	"hodometer/core/lesson"
-	"hodometer/core/plan"
-	"hodometer/core/score"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
 	"hodometer/internal/sample"
 )
 

@@ -6,10 +6,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/court"
+	"hodometer/core/basics/units"
 	"hodometer/core/drill"
-	"hodometer/core/feed"
-	"hodometer/core/units"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 )
 
 // Changed says what is changed in the drill of a block on the spot; empty where nothing is.

@@ -1,6 +1,6 @@
 package lesson
 
-import "hodometer/core/student"
+import "hodometer/core/people/student"
 
 // Person is a student of the lesson.
 type Person struct {

@@ -3,8 +3,8 @@ package lesson
 import (
 	"slices"
 
-	"hodometer/core/court"
-	"hodometer/core/rotation"
+	"hodometer/core/drill/rotation"
+	"hodometer/core/sport/court"
 )
 
 // warmUp is how a sport speaks of two who warm up with the ball: where each is, and what is called in turn.

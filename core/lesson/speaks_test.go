@@ -5,8 +5,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/court"
 	"hodometer/core/lesson"
+	"hodometer/core/sport/court"
 )
 
 func TestAWarmUpSpeaksTheSport(t *testing.T) {

@@ -1,8 +1,8 @@
 package lesson
 
 import (
-	"hodometer/core/court"
-	"hodometer/core/rotation"
+	"hodometer/core/drill/rotation"
+	"hodometer/core/sport/court"
 )
 
 // Starters returns a block of every kind but a drill, in the order of a lesson, to begin a plan with, in the words of a sport;

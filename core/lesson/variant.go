@@ -4,10 +4,10 @@ import (
 	"fmt"
 	"slices"
 
+	"hodometer/core/basics/units"
+	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/score"
-	"hodometer/core/student"
-	"hodometer/core/units"
+	"hodometer/core/people/student"
 )
 
 // Drawn is whether somebody plays a drill as it is drawn, or mirrored.

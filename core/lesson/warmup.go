@@ -5,8 +5,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/student"
-	"hodometer/core/units"
+	"hodometer/core/basics/units"
+	"hodometer/core/people/student"
 )
 
 // Degrees Celsius below which a body wants longer to get warm, and from which it wants less. Common practice, no source.

@@ -1,9 +1,9 @@
 package sample
 
 import (
+	"hodometer/core/count/odds"
 	"hodometer/core/drill"
-	"hodometer/core/odds"
-	"hodometer/core/schedule"
+	"hodometer/core/lesson/schedule"
 )
 
 // Rated is somebody who makes so much of one at every measure of a drill.

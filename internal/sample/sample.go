@@ -7,15 +7,15 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/core/coach"
 	"hodometer/core/drill"
-	"hodometer/core/editing"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/rotation"
 	"hodometer/core/lesson"
-	"hodometer/core/library"
-	"hodometer/core/plan"
-	"hodometer/core/rotation"
-	"hodometer/core/schedule"
-	"hodometer/core/student"
+	"hodometer/core/lesson/editing"
+	"hodometer/core/lesson/plan"
+	"hodometer/core/lesson/schedule"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
 )
 
 // Coin is the first drill of the library.

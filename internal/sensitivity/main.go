@@ -8,15 +8,15 @@ import (
 	"log"
 	"os"
 
-	"hodometer/core/anticipate"
-	"hodometer/core/coach"
-	"hodometer/core/court"
-	"hodometer/core/flight"
-	"hodometer/core/footwork"
-	"hodometer/core/library"
-	"hodometer/core/playerfit"
-	"hodometer/core/simulation"
-	"hodometer/core/student"
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/drill/suit"
+	"hodometer/core/people/anticipate"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/flight"
 )
 
 // answers are what the model says, in the order of the library and of the situations.
@@ -32,7 +32,7 @@ func main() {
 	for _, stored := range library.All() {
 		d := stored.Document
 		player := d.PlayerFor(d.Written(), student.RightHand)
-		known, err := playerfit.Know(ctx, d, player, d.Written(), s)
+		known, err := suit.Know(ctx, d, player, d.Written(), s)
 		if err != nil {
 			log.Fatal(err)
 		}

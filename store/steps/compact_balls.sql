@@ -15,7 +15,7 @@ CREATE TABLE attempt (
     goal      TEXT NOT NULL,
     aim       TEXT,
     at        INTEGER NOT NULL,
-    -- The summary; see core/tally.Summary.
+    -- The summary; see core/count/tally.Summary.
     made      INTEGER NOT NULL DEFAULT 0,
     balls     INTEGER NOT NULL DEFAULT 0,
     streak    INTEGER NOT NULL DEFAULT 0,

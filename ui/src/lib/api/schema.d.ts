@@ -395,6 +395,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills/adapt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adapt a drill's goal or target to somebody without saving it */
+        post: operations["adaptDrill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills/begin": {
         parameters: {
             query?: never;
@@ -406,23 +423,6 @@ export interface paths {
         put?: never;
         /** A new drill, begun by pressing the court */
         post: operations["beginDrill"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/drills/fit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Fit a drill's goal or target to somebody without saving it */
-        post: operations["fitDrill"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1939,6 +1939,25 @@ export interface components {
              */
             sent: string;
         };
+        AdaptAsked: {
+            document: components["schemas"]["DrillDocument"];
+            /** @description Worked out for a player of this hand */
+            hand: components["schemas"]["StudentHand"];
+            /** @description Which drill it is, for what was counted on it */
+            id?: string;
+            /** @description Tried on somebody of this level; neither word means the level it is written for */
+            level?: components["schemas"]["StudentLevel"];
+            people: number;
+            /** @description Tried on this student */
+            student?: string;
+            to: components["schemas"]["SuitAdaptRequest"];
+        };
+        Adapted: {
+            /** @description As written for a right-hander */
+            document: components["schemas"]["DrillDocument"];
+            /** @description What changed, in a sentence */
+            sentence: string;
+        };
         Afterwards: {
             /** @description How long each block was to go, and went; none where the plan was not kept, or it was not begun */
             against: components["schemas"]["ClosingRan"][];
@@ -3265,8 +3284,6 @@ export interface components {
             equipment: components["schemas"]["Equipment"];
             events: components["schemas"]["EquipmentSaidEvent"][];
         };
-        /** @enum {string} */
-        ExchangeKind: "drill" | "game" | "lesson" | "ladder";
         Feed: {
             /** Format: date-time */
             at: string;
@@ -3523,25 +3540,6 @@ export interface components {
         };
         /** @enum {string} */
         FindingSeverity: "note" | "warning" | "problem";
-        FitAsked: {
-            document: components["schemas"]["DrillDocument"];
-            fit: components["schemas"]["PlayerfitFitRequest"];
-            /** @description Worked out for a player of this hand */
-            hand: components["schemas"]["StudentHand"];
-            /** @description Which drill it is, for what was counted on it */
-            id?: string;
-            /** @description Tried on somebody of this level; neither word means the level it is written for */
-            level?: components["schemas"]["StudentLevel"];
-            people: number;
-            /** @description Tried on this student */
-            student?: string;
-        };
-        Fitted: {
-            /** @description As written for a right-hander */
-            document: components["schemas"]["DrillDocument"];
-            /** @description What changed, in a sentence */
-            sentence: string;
-        };
         /** @enum {string} */
         FlightBy: "height" | "clearance" | "speed" | "time" | "wall";
         Folder: {
@@ -4677,7 +4675,7 @@ export interface components {
             file: string;
             game?: components["schemas"]["GameDocument"];
             id: string;
-            kind: components["schemas"]["ExchangeKind"];
+            kind: components["schemas"]["SharingKind"];
             ladder?: components["schemas"]["ProgressLadders"];
             lesson?: components["schemas"]["LessonDocument"];
             /** @description The other one that is here; null where there is none */
@@ -5081,103 +5079,6 @@ export interface components {
         PlayedPage: {
             played: components["schemas"]["ScoreboardPlayed"][];
             total: number;
-        };
-        PlayerfitAimed: {
-            /** @description Where they are aimed */
-            at: components["schemas"]["CourtPoint"];
-            derivation: components["schemas"]["MetricDerivation"];
-            /** @description Where they were logged, on the court */
-            landings: components["schemas"]["CourtPoint"][];
-            scatter: components["schemas"]["OddsScatter"];
-            sentence: string;
-            shares: components["schemas"]["OddsShares"];
-            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
-            upright: boolean;
-        };
-        PlayerfitBall: {
-            /**
-             * Format: double
-             * @description To make it
-             */
-            chance: number;
-            /**
-             * Format: double
-             * @description How often the reply goes into the target
-             */
-            in: number;
-            /**
-             * Format: double
-             * @description How much more the reply scatters than at ease
-             */
-            loose: number;
-            /**
-             * Format: double
-             * @description How often it is reached
-             */
-            reach: number;
-            sequence: number;
-            /**
-             * Format: double
-             * @description As the reply leaves, m/s; 0 where there is none
-             */
-            speed: number;
-            /** @description In the pattern, from 0; of a rally the stroke */
-            task: number;
-        };
-        PlayerfitFit: {
-            /** @description In the order of the drill's */
-            measures: components["schemas"]["PlayerfitMeasure"][];
-            metrics: components["schemas"]["Metric"][];
-        };
-        PlayerfitFitRequest: {
-            /**
-             * Format: double
-             * @description The target to the best aim that keeps errors under a share
-             */
-            errors?: number;
-            /** @description Which of its goals, from 0 */
-            goal?: number;
-            /**
-             * Format: double
-             * @description The target to a share of balls that hit it
-             */
-            hit?: number;
-            /** @description The number of the measure; empty: the first */
-            measure?: number;
-            /**
-             * Format: double
-             * @description The goal to so many minutes, met 4 times in 5
-             */
-            minutes?: number;
-        };
-        PlayerfitGoalFit: {
-            /** @description What the goal takes; null where it cannot be worked out */
-            answer: null | components["schemas"]["OddsAnswer"];
-            /** @description How this player's attempts come */
-            clock: components["schemas"]["OddsClock"];
-            /**
-             * Format: double
-             * @description Chance of one attempt
-             */
-            rate: number;
-            /** @description Why there is no answer, in words; else empty */
-            why: string;
-        };
-        PlayerfitMeasure: {
-            /** @description How many the player has in the turns that the drill gives */
-            attempts: number;
-            /** @description Of one turn, in order; none where it is not known what becomes of them */
-            balls: components["schemas"]["PlayerfitBall"][];
-            /** @description In the order of the measure's */
-            goals: components["schemas"]["PlayerfitGoalFit"][];
-            number: number;
-            rates: components["schemas"]["OddsEstimates"];
-            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
-            target: null | components["schemas"]["PlayerfitAimed"];
-            /** @description Why there is no target, in words; else empty */
-            why: string;
-            /** @description What they are called: balls, strokes, rallies */
-            word: string;
         };
         Problem: {
             detail: string;
@@ -6218,6 +6119,8 @@ export interface components {
             revision: number;
             settings: components["schemas"]["CoachSettings"];
         };
+        /** @enum {string} */
+        SharingKind: "drill" | "game" | "lesson" | "ladder";
         Sheet: {
             content: components["schemas"]["RunsheetContent"];
             drills: components["schemas"]["DrillOnSheet"][];
@@ -6451,6 +6354,103 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        SuitAdaptRequest: {
+            /**
+             * Format: double
+             * @description The target to the best aim that keeps errors under a share
+             */
+            errors?: number;
+            /** @description Which of its goals, from 0 */
+            goal?: number;
+            /**
+             * Format: double
+             * @description The target to a share of balls that hit it
+             */
+            hit?: number;
+            /** @description The number of the measure; empty: the first */
+            measure?: number;
+            /**
+             * Format: double
+             * @description The goal to so many minutes, met 4 times in 5
+             */
+            minutes?: number;
+        };
+        SuitAimed: {
+            /** @description Where they are aimed */
+            at: components["schemas"]["CourtPoint"];
+            derivation: components["schemas"]["MetricDerivation"];
+            /** @description Where they were logged, on the court */
+            landings: components["schemas"]["CourtPoint"][];
+            scatter: components["schemas"]["OddsScatter"];
+            sentence: string;
+            shares: components["schemas"]["OddsShares"];
+            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
+            upright: boolean;
+        };
+        SuitBall: {
+            /**
+             * Format: double
+             * @description To make it
+             */
+            chance: number;
+            /**
+             * Format: double
+             * @description How often the reply goes into the target
+             */
+            in: number;
+            /**
+             * Format: double
+             * @description How much more the reply scatters than at ease
+             */
+            loose: number;
+            /**
+             * Format: double
+             * @description How often it is reached
+             */
+            reach: number;
+            sequence: number;
+            /**
+             * Format: double
+             * @description As the reply leaves, m/s; 0 where there is none
+             */
+            speed: number;
+            /** @description In the pattern, from 0; of a rally the stroke */
+            task: number;
+        };
+        SuitGoalSuitability: {
+            /** @description What the goal takes; null where it cannot be worked out */
+            answer: null | components["schemas"]["OddsAnswer"];
+            /** @description How this player's attempts come */
+            clock: components["schemas"]["OddsClock"];
+            /**
+             * Format: double
+             * @description Chance of one attempt
+             */
+            rate: number;
+            /** @description Why there is no answer, in words; else empty */
+            why: string;
+        };
+        SuitMeasure: {
+            /** @description How many the player has in the turns that the drill gives */
+            attempts: number;
+            /** @description Of one turn, in order; none where it is not known what becomes of them */
+            balls: components["schemas"]["SuitBall"][];
+            /** @description In the order of the measure's */
+            goals: components["schemas"]["SuitGoalSuitability"][];
+            number: number;
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["SuitAimed"];
+            /** @description Why there is no target, in words; else empty */
+            why: string;
+            /** @description What they are called: balls, strokes, rallies */
+            word: string;
+        };
+        SuitSuitability: {
+            /** @description In the order of the drill's */
+            measures: components["schemas"]["SuitMeasure"][];
+            metrics: components["schemas"]["Metric"][];
+        };
         TakenBack: {
             /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in */
             stayed: string[];
@@ -6557,10 +6557,10 @@ export interface components {
             aim: string;
             /** @description The least drill with this target */
             document: components["schemas"]["DrillDocument"];
-            playerFit: components["schemas"]["PlayerfitFit"];
             report: components["schemas"]["Report"];
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
+            suitability: components["schemas"]["SuitSuitability"];
         };
         Telling: {
             command: components["schemas"]["ThrowingCommand"];
@@ -7115,8 +7115,6 @@ export interface components {
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
-            /** @description How goal and target suit whoever it is tried on */
-            playerFit: components["schemas"]["PlayerfitFit"];
             /** @description The tasks whose replies go to a place in words, and to which */
             replies: components["schemas"]["DrillReply"][];
             /** @description For the hand that was asked for */
@@ -7125,6 +7123,8 @@ export interface components {
             sentences: string[];
             /** @description One turn, ball by ball */
             simulation: components["schemas"]["Simulation"];
+            /** @description How goal and target suit whoever it is tried on */
+            suitability: components["schemas"]["SuitSuitability"];
         };
         WorkedGame: {
             /** @description Those that it was worked out with, all of them */
@@ -7888,6 +7888,38 @@ export interface operations {
             };
         };
     };
+    adaptDrill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdaptAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Adapted"];
+                };
+            };
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     beginDrill: {
         parameters: {
             query?: never;
@@ -7908,38 +7940,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrillDocument"];
-                };
-            };
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    fitDrill: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FitAsked"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Fitted"];
                 };
             };
             default: {

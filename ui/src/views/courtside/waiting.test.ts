@@ -12,10 +12,10 @@ interface Case {
   taps: number
 }
 const cases = JSON.parse(
-  readFileSync(new URL('../../../../core/tally/testdata/waiting.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../../../core/count/tally/testdata/waiting.json', import.meta.url), 'utf8'),
 ) as Case[]
 
-/** The server's part of the count; core/tally is tested against the same file. */
+/** The server's part of the count; core/count/tally is tested against the same file. */
 const answered = (entries: Entry[]) =>
   withWaiting({ made: 0, balls: 0, taps: 0 } as Counter['count'], entries) as unknown as Counter['count']
 

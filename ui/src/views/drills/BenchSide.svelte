@@ -168,7 +168,7 @@
           {builtIn}
           errors={under(errors, `variations.${nth}`)}
           ontype={(path, text) => bench.editVersion(nth, { typed: { path, text } })}
-          onfit={(fit) => bench.fitVersion(nth, fit)}
+          onfit={(fit) => bench.adaptVersion(nth, fit)}
         />
       {:else}
         <Measures
@@ -179,7 +179,7 @@
           {builtIn}
           {errors}
           ontype={type}
-          onfit={(fit) => bench.fit(fit)}
+          onfit={(fit) => bench.adapt(fit)}
         />
       {/if}
     {:else if bench.tab === 'versions'}

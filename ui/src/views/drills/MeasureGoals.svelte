@@ -2,7 +2,14 @@
   import type { MeasuredDraft } from './versionMeasures'
   import GoalAnswer from '../../goal/GoalAnswer.svelte'
   import GoalFields from '../../goal/GoalFields.svelte'
-  import type { Derivation, FitRequest, Goal, Measure, MeasureFit, Vocabulary } from '../../lib/api/client'
+  import type {
+    Derivation,
+    AdaptRequest,
+    Goal,
+    Measure,
+    MeasureSuitability,
+    Vocabulary,
+  } from '../../lib/api/client'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import { beneath } from '../../lib/fields'
   import FitForm from './FitForm.svelte'
@@ -12,11 +19,11 @@
     draft: MeasuredDraft
     nth: number
     measure: Measure
-    fit: MeasureFit | undefined
+    fit: MeasureSuitability | undefined
     vocabulary: Vocabulary | undefined
     builtIn: boolean
     errors: Record<string, string>
-    onfit: (fit: FitRequest) => void
+    onfit: (fit: AdaptRequest) => void
   }
   let { draft, nth, measure, fit, vocabulary, builtIn, errors, onfit }: Props = $props()
   const most = 6

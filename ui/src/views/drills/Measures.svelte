@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { MeasuredDraft } from './versionMeasures'
-  import type { DrillDocument, FitRequest, Report, Vocabulary } from '../../lib/api/client'
+  import type { DrillDocument, AdaptRequest, Report, Vocabulary } from '../../lib/api/client'
   import type { Bench } from './bench.svelte'
   import Measured from './Measured.svelte'
   import MeasureGoals from './MeasureGoals.svelte'
@@ -18,7 +18,7 @@
     builtIn: boolean
     errors: Record<string, string>
     ontype: (path: string, text: string) => void
-    onfit: (fit: FitRequest) => void
+    onfit: (fit: AdaptRequest) => void
   }
   let { draft, bench, report, vocabulary, builtIn, errors, ontype, onfit }: Props = $props()
   const list = $derived(draft.document.measures)
@@ -26,7 +26,7 @@
   const measure = $derived(list[nth])
   const said = $derived(measure && report.measures.find((each) => each.number === measure.number))
   const fit = $derived(
-    measure && bench.worked?.playerFit.measures.find((each) => each.number === measure.number),
+    measure && bench.worked?.suitability.measures.find((each) => each.number === measure.number),
   )
   const orders = {
     'side by side': 'side by side: every ball counts for all that it belongs to',

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import type { Derivation, FitRequest, MeasureFit } from '../../lib/api/client'
+  import type { Derivation, AdaptRequest, MeasureSuitability } from '../../lib/api/client'
   import DerivationDialog from '../../lib/DerivationDialog.svelte'
   import FitForm from './FitForm.svelte'
 
   /** What becomes of balls that are aimed at the target of a measure, and fitting it. */
   interface Props {
-    fit: MeasureFit
+    fit: MeasureSuitability
     builtIn: boolean
-    onfit: (fit: FitRequest) => void
+    onfit: (fit: AdaptRequest) => void
   }
   let { fit, builtIn, onfit }: Props = $props()
   const dots = $derived(fit.target?.landings.length ?? 0)

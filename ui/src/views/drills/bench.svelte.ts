@@ -4,7 +4,7 @@ import {
   api,
   type DrillEdit,
   type DrillDocument,
-  type FitRequest,
+  type AdaptRequest,
   type Moved,
   type Place,
   type Point,
@@ -83,7 +83,7 @@ export class Bench {
 
   /** What whoever it is tried on makes of each measure. */
   get fits() {
-    return this.worked?.playerFit.measures ?? []
+    return this.worked?.suitability.measures ?? []
   }
 
   /** A variation is being tried: it is shown, and cannot be changed. */
@@ -177,7 +177,7 @@ export class Bench {
 
   /** Where balls aimed at the target of the measure that is open land. */
   get aimed() {
-    const measures = this.worked?.playerFit.measures
+    const measures = this.worked?.suitability.measures
     return measures?.[Math.min(this.measure, measures.length - 1)]?.target ?? undefined
   }
 
@@ -255,15 +255,15 @@ export class Bench {
     this.asking.inTurn(make)
   }
 
-  /** fit has the goal or the target fitted to whoever the drill is tried on. */
-  fit(fit: FitRequest) {
+  /** adapt has the goal or the target adapted to whoever the drill is tried on. */
+  adapt(to: AdaptRequest) {
     const make = async () => {
-      const fitted = await this.draft.upToDate((document) => {
-        const body = { ...this.#tried(document), fit }
-        return answer(api.POST('/api/drills/fit', { body }))
+      const adapted = await this.draft.upToDate((document) => {
+        const body = { ...this.#tried(document), to }
+        return answer(api.POST('/api/drills/adapt', { body }))
       })
-      this.sentence = fitted.sentence
-      this.draft.replace(fitted.document)
+      this.sentence = adapted.sentence
+      this.draft.replace(adapted.document)
     }
     this.asking.inTurn(make)
   }
@@ -273,13 +273,13 @@ export class Bench {
     this.#inVersion(version, async (document) => (await this.#preview(document, edit)).document)
   }
 
-  /** fitVersion fits a goal or a target of a version to whoever the drill is tried on. */
-  fitVersion(version: number, fit: FitRequest) {
+  /** adaptVersion adapts a goal or a target of a version to whoever the drill is tried on. */
+  adaptVersion(version: number, to: AdaptRequest) {
     this.#inVersion(version, async (document) => {
-      const body = { ...this.#tried(this.worked?.document ?? document), fit }
-      const fitted = await answer(api.POST('/api/drills/fit', { body }))
-      this.sentence = fitted.sentence
-      return fitted.document
+      const body = { ...this.#tried(this.worked?.document ?? document), to }
+      const adapted = await answer(api.POST('/api/drills/adapt', { body }))
+      this.sentence = adapted.sentence
+      return adapted.document
     })
   }
 

@@ -1,0 +1,40 @@
+package library
+
+import (
+	"hodometer/core/count/score"
+	"hodometer/core/drill"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+)
+
+// one is the only measure of a drill: every ball counts, into one target.
+func one(target court.Target, goals ...score.Goal) []drill.Measure {
+	return []drill.Measure{{Number: 1, What: goals[0].Unit(), Target: &target, Goals: goals}}
+}
+
+// repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the feet.
+func repeated(goals ...score.Goal) []drill.Measure {
+	return []drill.Measure{{Number: 1, What: score.Repetition, Stroke: feed.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
+}
+
+// counted has measures count in their own way.
+func counted(by drill.Counts, measures []drill.Measure) []drill.Measure {
+	for i := range measures {
+		measures[i].Counts = by
+	}
+	return measures
+}
+
+// numbered numbers measures in their order.
+func numbered(measures ...drill.Measure) []drill.Measure {
+	for i := range measures {
+		measures[i].Number = i + 1
+	}
+	return measures
+}
+
+// target is a target to be pointed at.
+func target(t court.Target) *court.Target { return &t }
+
+// farHalf is the whole other half.
+func farHalf() court.Target { return court.Target{Kind: court.BoxTarget, Box: "far-half"} }

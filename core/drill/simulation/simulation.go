@@ -1,0 +1,158 @@
+// Package simulation works one turn of a drill out, ball by ball, for one player, and explains it.
+package simulation
+
+import (
+	"context"
+	"fmt"
+	"math"
+
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/metric"
+	"hodometer/core/basics/units"
+	"hodometer/core/drill"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/feed"
+)
+
+// Simulation is one turn of a drill worked out ball by ball for one player.
+type Simulation struct {
+	Player   footwork.Player    `json:"player"`
+	Timeline footwork.Timeline  `json:"timeline"`
+	Tempos   []footwork.Tempo   `json:"tempos" description:"What other gaps make of it; none for a rally"`
+	Fastest  []footwork.Fastest `json:"fastest"`
+	Problems invalid.Fields     `json:"problems" description:"By field: balls that cannot be fed"`
+	Tasks    []Explained        `json:"tasks" description:"Of each task, or of each ball of a rally, in words, as it first comes"`
+	Metres   []float64          `json:"metres" description:"What each live player runs in a turn: the mean of several where no turn is like another"`
+	Metrics  []metric.Metric    `json:"metrics"`
+	Verdict  string             `json:"verdict" description:"In a sentence"`
+	Runs     []string           `json:"runs" description:"What each live player runs in the turn, in words"`
+}
+
+// Explained is one task in words, and how its figures came about.
+type Explained struct {
+	Met      footwork.Interception `json:"met" description:"Without its trail; one of the timeline's, or of a later turn where it does not come up in that one"`
+	Sentence string                `json:"sentence"`
+	Facts    []metric.Input        `json:"facts" description:"Its figures in the coach's units"`
+	Flight   metric.Derivation     `json:"flight"`
+	Running  metric.Derivation     `json:"running"`
+}
+
+// MetresOf is how far a player runs in one turn of a drill, worked out for the one it is written for: where several are live,
+// the mean of their ways, since they change roles from turn to turn. It returns invalid.Fields, or ctx.Err() when cancelled.
+func MetresOf(ctx context.Context, d drill.Document, s coach.Settings) (float64, error) {
+	work, err := timingOf(ctx, d, d.PlayerFor(d.Written(), student.RightHand), s)
+	if err != nil {
+		return 0, err
+	}
+	metres, err := work.Metres(ctx)
+	if err != nil || len(metres) == 0 {
+		return 0, err
+	}
+	sum := 0.0
+	for _, each := range metres {
+		sum += each
+	}
+	return sum / float64(len(metres)), nil
+}
+
+// TurnOf works one turn of a drill out for a player, without the ways of its balls. It returns invalid.Fields, or ctx.Err() when cancelled.
+func TurnOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timeline, error) {
+	work, err := timingOf(ctx, d, player, s)
+	if err != nil {
+		return footwork.Timeline{}, err
+	}
+	return work.Reached(ctx, 0)
+}
+
+// timingOf is a drill for a player, ready to be worked out turn by turn.
+func timingOf(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (footwork.Timing, error) {
+	drill, err := d.Resolved(s)
+	if err != nil {
+		return footwork.Timing{}, err
+	}
+	return drill.Timing(ctx, player)
+}
+
+// AnswerGap is how many seconds pass in the mean from a stroke to the answer to it; 0 where there are no answers.
+func AnswerGap(d drill.Document, line footwork.Timeline) float64 {
+	sum, n := 0.0, 0
+	for _, m := range line.Interceptions {
+		if d.Pattern.Rally == nil && d.Pattern.MethodOf(d.Pattern.Tasks[m.Task]) == feed.Answer && !m.Skipped {
+			sum, n = sum+m.Contact-m.Release, n+1
+		}
+	}
+	if n == 0 {
+		return 0
+	}
+	return sum / float64(n)
+}
+
+// StrokeGap is how many seconds pass from stroke to stroke of a rally; 0 where a drill has none.
+func StrokeGap(d drill.Document, line footwork.Timeline) float64 {
+	strokes := len(line.Interceptions)
+	if d.Pattern.Rally == nil || strokes == 0 {
+		return 0
+	}
+	return max(shortestStroke, (line.Seconds-d.Pattern.Pause)/float64(strokes))
+}
+
+const shortestStroke = 0.1 // seconds
+
+// Run works one turn of a drill out for a player. The drill is taken as it stands: one for a
+// left-hander has to be mirrored first. It returns invalid.Fields, or ctx.Err() when cancelled.
+func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.Settings) (Simulation, error) {
+	if err := d.Check(); err != nil {
+		return Simulation{}, err
+	}
+	work, err := timingOf(ctx, d, player, s)
+	if err != nil {
+		return Simulation{}, err
+	}
+	p := Simulation{Player: player, Problems: invalid.Fields{}, Tasks: []Explained{}}
+	if p.Timeline, err = work.Turn(ctx, 0); err != nil {
+		return Simulation{}, err
+	}
+	if p.Tempos, err = work.Tempos(ctx); err != nil {
+		return Simulation{}, err
+	}
+	if p.Fastest, err = work.Fastest(ctx); err != nil {
+		return Simulation{}, err
+	}
+	if p.Metres, err = work.Metres(ctx); err != nil {
+		return Simulation{}, err
+	}
+	if err := p.explain(ctx, work, s); err != nil {
+		return Simulation{}, err
+	}
+	p.Metrics = simulationMetrics(d, p, s)
+	p.Verdict = p.sentence()
+	p.Runs = []string{}
+	for i, r := range p.Timeline.Runners {
+		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
+	}
+	return p, nil
+}
+
+// sentence sums the turn up.
+func (p Simulation) sentence() string {
+	if len(p.Problems) > 0 {
+		return p.Problems[0].Message
+	}
+	count := map[footwork.Verdict]int{}
+	for _, m := range p.Timeline.Interceptions {
+		if !m.Meant && !m.Skipped {
+			count[m.Verdict]++
+		}
+	}
+	switch {
+	case count[footwork.OutOfReach] > 0:
+		return fmt.Sprintf("%s of this turn cannot be reached.", units.Count(count[footwork.OutOfReach], "ball", "balls"))
+	case count[footwork.Stretched] > 0:
+		return fmt.Sprintf("All can be reached, %d of them only at a stretch.", count[footwork.Stretched])
+	case count[footwork.Working] > 0:
+		return "All can be reached with honest work."
+	}
+	return "All can be reached with ease."
+}

@@ -1,0 +1,92 @@
+package simulation_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/drill/library"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/student"
+	"hodometer/internal/sample"
+)
+
+func TestMetresOfATurn(t *testing.T) {
+	wide, err := simulation.MetresOf(t.Context(), sample.Drill(t, "Both Verges"), coach.Default())
+	require.NoError(t, err)
+	near, err := simulation.MetresOf(t.Context(), sample.Drill(t, "Two Hops Beyond"), coach.Default())
+	require.NoError(t, err)
+	require.Greater(t, wide, 15.0)
+	require.Less(t, near, 3.0)
+}
+
+// Whoever plays so many turns runs what the live players of a turn run in the mean: they change roles. A stroke of a rally
+// takes neither less than a ball can nor more than one does (relation R13).
+func TestWhatIsRunIsTheMeanOfAllRoles(t *testing.T) {
+	several := 0
+	for _, stored := range library.All() {
+		d := stored.Document
+		metres, err := simulation.MetresOf(t.Context(), d, coach.Default())
+		require.NoError(t, err)
+		seen, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), coach.Default())
+		require.NoError(t, err)
+		sum := 0.0
+		for i, runner := range seen.Timeline.Runners {
+			sum += seen.Metres[i]
+			if !d.Pattern.Varies() {
+				require.InDelta(t, runner.Metres, seen.Metres[i], 1e-9, d.Name)
+			}
+		}
+		require.InDelta(t, sum, metres*float64(len(seen.Timeline.Runners)), 1e-9, d.Name)
+		gap := simulation.StrokeGap(d, seen.Timeline)
+		require.Equal(t, d.Pattern.Rally != nil, gap > 0.3, d.Name)
+		require.Less(t, gap, 4.0, d.Name)
+		if d.Pattern.StrokesPerTurn() > 5*d.Pattern.BallsPerTurn() && d.Pattern.Rally == nil {
+			require.InEpsilon(t, d.Pattern.TurnSeconds(), seen.Timeline.Seconds+d.Pattern.Pause, 0.2, "%s: the gap is about what the strokes take", d.Name)
+			require.InEpsilon(t, d.Pattern.Gap, simulation.AnswerGap(d, seen.Timeline), 0.15, d.Name)
+		}
+		if len(seen.Timeline.Runners) > 1 {
+			several++
+		}
+	}
+	require.Greater(t, several, 3)
+}
+
+func BenchmarkMetres(b *testing.B) {
+	d := sample.Drill(b, "Both Verges")
+	for b.Loop() {
+		if _, err := simulation.MetresOf(b.Context(), d, coach.Default()); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
+
+// Who gets back to the middle by rote runs farther than who waits where the next ball comes; in a figure of eight it comes on the
+// other side each time, so that the way across is the same. The metres are told by role.
+func TestTheBasePositionSavesMetres(t *testing.T) {
+	for _, name := range []string{"Safe Lane", "Crossroads", "Pair Against One"} {
+		d := sample.Drill(t, name)
+		run := func(school coach.Recovery) simulation.Simulation {
+			s := coach.Default()
+			s.Recovery = school
+			turn, err := simulation.Run(t.Context(), d, d.PlayerFor(d.Written(), student.RightHand), s)
+			require.NoError(t, err)
+			return turn
+		}
+		base, middle := run(coach.ToTheBase), run(coach.ToTheMiddle)
+		all := func(s simulation.Simulation) (sum float64) {
+			for _, metres := range s.Metres {
+				sum += metres
+			}
+			return sum
+		}
+		if name == "Crossroads" {
+			require.InEpsilon(t, all(middle), all(base), 0.05)
+		} else {
+			require.Less(t, all(base), all(middle), name)
+		}
+		require.Contains(t, base.Runs[0], "The student, "+string(d.Pattern.Rally.Near)+": ")
+		require.Contains(t, base.Runs[1], string(d.Pattern.Rally.Far))
+	}
+}

@@ -1,0 +1,376 @@
+package shorthand
+
+import (
+	"fmt"
+	"slices"
+	"strconv"
+	"strings"
+
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/units"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+)
+
+// Word is a part of a line, and what it was understood to mean.
+type Word struct {
+	From  int    `json:"from" description:"In characters of the line, from 0"`
+	To    int    `json:"to"`
+	Text  string `json:"text"`
+	Means string `json:"means" description:"In words; empty for what only divides"`
+	Wrong string `json:"wrong" description:"Why it was not understood; empty where it was"`
+}
+
+// longest is how many characters a line may have.
+const longest = 20_000
+
+// scanner goes through the words of a line.
+type scanner struct {
+	court  court.Court
+	tokens []token
+	at     int
+	words  []Word
+	wrong  bool
+}
+
+// reader reads a pattern.
+type reader struct {
+	scanner
+	p      feed.Pattern
+	aim    *Aim
+	groups []group // all of them
+	open   []group // those that are not closed yet
+}
+
+// group is a group or a branch that has begun.
+type group struct {
+	repeat *feed.Repeat
+	branch *feed.Branch
+}
+
+// Read reads a line for a court. What was understood of each word is always given; the pattern only where all of it was, else
+// invalid.Fields under "line".
+func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
+	s, err := scan(line, on)
+	if err != nil {
+		return feed.Pattern{}, nil, []Word{}, err
+	}
+	r := reader{scanner: s, p: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 1}}
+	if len(on.Walls) > 0 {
+		r.p.Method = feed.Partner
+	}
+	if len(r.tokens) == 0 {
+		return feed.Pattern{}, nil, r.words, invalid.Fields{{Path: "line", Message: "say at least one ball: deep FH"}}
+	}
+	for r.at < len(r.tokens) {
+		r.part()
+	}
+	for range r.open {
+		r.wrong = true
+		r.words[len(r.words)-1].Wrong = "a group that was opened with { is not closed"
+	}
+	for _, g := range r.groups { // in the order in which they were opened
+		if g.repeat != nil {
+			r.p.Repeats = append(r.p.Repeats, *g.repeat)
+		} else {
+			r.p.Branches = append(r.p.Branches, *g.branch)
+		}
+	}
+	if !r.wrong && len(r.p.Tasks) == 0 {
+		return feed.Pattern{}, nil, r.words, invalid.Fields{{Path: "line", Message: "say at least one ball: deep FH"}}
+	}
+	if err := r.misread(); err != nil {
+		return feed.Pattern{}, nil, r.words, err
+	}
+	return r.p, r.aim, r.words, nil
+}
+
+// scan cuts a line up. It returns invalid.Fields under "line".
+func scan(line string, on court.Court) (scanner, error) {
+	if len([]rune(line)) > longest {
+		return scanner{}, invalid.Fields{{Path: "line", Message: fmt.Sprintf("a line has at most %d characters", longest)}}
+	}
+	return scanner{court: on, tokens: lex(line), words: []Word{}}, nil
+}
+
+// misread says the first thing that was not understood; nil where all was.
+func (r *scanner) misread() error {
+	i := slices.IndexFunc(r.words, func(w Word) bool { return w.Wrong != "" })
+	if i < 0 {
+		return nil
+	}
+	return invalid.Fields{{Path: "line", Message: fmt.Sprintf("%s: %s", r.words[i].Text, r.words[i].Wrong)}}
+}
+
+func (r *scanner) peek() (token, bool) {
+	if r.at >= len(r.tokens) {
+		return token{}, false
+	}
+	return r.tokens[r.at], true
+}
+
+// understood notes what some tokens mean.
+func (r *scanner) understood(first, last token, means string) {
+	text := first.text
+	if last.from > first.from {
+		text += " " + last.text
+	}
+	r.words = append(r.words, Word{From: first.from, To: last.to, Text: text, Means: means})
+}
+
+func (r *scanner) failed(t token, why string) {
+	r.wrong = true
+	r.words = append(r.words, Word{From: t.from, To: t.to, Text: t.text, Wrong: why})
+}
+
+// part reads what stands between two semicolons: tasks, or a setting.
+func (r *reader) part() {
+	if r.setting() {
+		r.end()
+		return
+	}
+	for r.at < len(r.tokens) && r.tokens[r.at].text != ";" {
+		r.item()
+	}
+	r.end()
+}
+
+// end takes a semicolon; whatever stands before it was not understood.
+func (r *scanner) end() {
+	for t, ok := r.peek(); ok; t, ok = r.peek() {
+		r.at++
+		if t.text == ";" {
+			return
+		}
+		r.failed(t, "was not expected here")
+	}
+}
+
+// item reads a task, or what opens and closes groups.
+func (r *reader) item() {
+	t := r.tokens[r.at]
+	switch t.text {
+	case ",":
+		r.at++
+		return
+	case "}":
+		r.at++
+		r.close(t)
+		return
+	case "{":
+		r.at++
+		r.failed(t, "say how often before it: 3x { … }, or 20s { … }")
+		return
+	}
+	if r.at+1 < len(r.tokens) && r.tokens[r.at+1].text == "{" {
+		r.at += 2
+		r.begin(t)
+		return
+	}
+	r.task()
+}
+
+// begin opens a group or a branch.
+func (r *reader) begin(t token) {
+	from := len(r.p.Tasks)
+	if word, chance, ok := strings.Cut(t.text, ":"); ok && cases[strings.ToLower(word)] != "" {
+		share, err := strconv.ParseFloat(chance, 64)
+		if err != nil || !(share >= 0.01 && share <= 1) {
+			r.failed(t, "how often it is played is a share between 0.01 and 1")
+		}
+		b := feed.Branch{From: from, Case: cases[strings.ToLower(word)], Chance: share}
+		r.opened(group{branch: &b})
+		r.understood(t, t, fmt.Sprintf("%s, %s of 1", b.Case, chance))
+		return
+	}
+	rest, whose, _ := strings.Cut(t.text, "/")
+	often, nearer, _ := strings.Cut(rest, "+")
+	repeat := feed.Repeat{From: from}
+	var err, also, third error
+	if whose != "" {
+		repeat.Whose, err = strconv.Atoi(whose)
+	}
+	if nearer != "" {
+		repeat.Nearer, also = strconv.ParseFloat(nearer, 64)
+	}
+	times, seconds, both := strings.Cut(often, "x")
+	if !both {
+		times, seconds = "", often
+	}
+	if times != "" {
+		repeat.Times, third = strconv.Atoi(times)
+	}
+	if text, ok := strings.CutSuffix(seconds, "s"); ok && third == nil {
+		repeat.Seconds, third = strconv.ParseFloat(text, 64)
+	} else if seconds != "" {
+		third = strconv.ErrSyntax
+	}
+	if err != nil || also != nil || third != nil || times == "" && seconds == "" {
+		r.failed(t, "before a group stands how often it is played: 3x, or 20s, 3x+0.5 for half a metre nearer each time")
+	} else {
+		r.understood(t, t, "a group, "+often)
+	}
+	r.opened(group{repeat: &repeat})
+}
+
+func (r *reader) opened(g group) {
+	r.groups, r.open = append(r.groups, g), append(r.open, g)
+}
+
+// close ends the group that was opened last.
+func (r *reader) close(t token) {
+	if len(r.open) == 0 {
+		r.failed(t, "there is no group to be closed")
+		return
+	}
+	last := r.open[len(r.open)-1]
+	r.open = r.open[:len(r.open)-1]
+	to := len(r.p.Tasks) - 1
+	r.understood(t, t, "")
+	if last.repeat != nil {
+		last.repeat.To = to
+	} else {
+		last.branch.To = to
+	}
+}
+
+// setting reads a part that is no task; false where it is none.
+func (r *reader) setting() bool {
+	t, ok := r.peek()
+	if !ok {
+		return false
+	}
+	word := strings.ToLower(t.text)
+	next, more := token{}, r.at+1 < len(r.tokens)
+	if more {
+		next = r.tokens[r.at+1]
+	}
+	if n, err := strconv.Atoi(strings.TrimPrefix(word, "x")); err == nil && strings.HasPrefix(word, "x") {
+		r.at++
+		r.p.Sequences = n
+		r.understood(t, t, units.Count(n, "sequence a turn", "sequences a turn"))
+		return true
+	}
+	if v, err := strconv.ParseFloat(strings.TrimSuffix(word, "s"), 64); err == nil && (strings.HasSuffix(word, "s") && next.text != "{" || more && next.text == "s") {
+		r.at++
+		if next.text == "s" {
+			r.at++
+		} else {
+			next = t
+		}
+		r.p.Gap = v
+		r.understood(t, next, units.Decimal(v, 2)+" s between balls")
+		return true
+	}
+	set, ok := settings[word]
+	if !ok || !more {
+		return false
+	}
+	if word == "aim" {
+		r.at++
+		r.aimed()
+		return true
+	}
+	if word == "rally" {
+		r.at++
+		r.understood(t, t, "each reply is the next feed")
+		r.rally()
+		return true
+	}
+	value, last := next.text, next
+	if r.at+2 < len(r.tokens) { // shuffled, or two words for one: half way
+		if both := value + "-" + r.tokens[r.at+2].text; set(&r.p, both) {
+			r.at += 3
+			r.understood(t, r.tokens[r.at-1], word+" "+both)
+			return true
+		}
+	}
+	r.at += 2
+	if !set(&r.p, value) {
+		r.failed(last, "is not known after "+word)
+		return true
+	}
+	if unit, ok := r.peek(); ok && unit.text == "s" { // pause 8 s
+		r.at++
+		last = unit
+	}
+	r.understood(t, last, word+" "+value)
+	return true
+}
+
+// settings are what can stand in a part of its own: a word, and what it sets; false for a value that it does not know.
+var settings = map[string]func(p *feed.Pattern, value string) bool{
+	"by":       chosen(func(p *feed.Pattern, v feed.Method) { p.Method = v }, feed.Method("").Enum()),
+	"ends":     chosen(func(p *feed.Pattern, v feed.Ending) { p.Ends = v }, feed.Ending("").Enum()),
+	"next":     chosen(func(p *feed.Pattern, v feed.Next) { p.Next = v }, feed.Next("").Enum()),
+	"order":    chosen(func(p *feed.Pattern, v feed.Order) { p.Order = v }, feed.Order("").Enum()),
+	"get-back": chosen(func(p *feed.Pattern, v feed.Back) { p.Back = v }, feed.Back("").Enum()),
+	"pause":    figured(func(p *feed.Pattern, v float64) { p.Pause = v }),
+	"work":     figured(func(p *feed.Pattern, v float64) { p.On = v }),
+	"overlap":  figured(func(p *feed.Pattern, v float64) { p.Overlap = v }),
+	"most":     figured(func(p *feed.Pattern, v float64) { p.MaxSequences = int(v) }),
+	"seed":     figured(func(p *feed.Pattern, v float64) { p.Seed = uint64(max(0, v)) }),
+	"rally":    nil,
+	"aim":      nil,
+}
+
+func chosen[T ~string](set func(*feed.Pattern, T), values []any) func(*feed.Pattern, string) bool {
+	return func(p *feed.Pattern, word string) bool {
+		value, ok := named[T](values, word)
+		if ok {
+			set(p, value)
+		}
+		return ok
+	}
+}
+
+func figured(set func(*feed.Pattern, float64)) func(*feed.Pattern, string) bool {
+	return func(p *feed.Pattern, text string) bool {
+		v, err := strconv.ParseFloat(strings.TrimSuffix(text, "s"), 64)
+		if err != nil || !(v >= 0 && v < 1e10) {
+			return false
+		}
+		set(p, v)
+		return true
+	}
+}
+
+// rally reads the rules of a rally.
+func (r *reader) rally() {
+	rally := feed.Rally{Near: feed.CrossCourt, Far: feed.CrossCourt, Shots: 10, Deep: 2, Wide: 1}
+	for t, ok := r.peek(); ok && t.text != ";"; t, ok = r.peek() {
+		r.at++
+		near, far, both := strings.Cut(t.text, "/")
+		first, known := named[feed.Direction](feed.Direction("").Enum(), near)
+		second, also := named[feed.Direction](feed.Direction("").Enum(), far)
+		pace, paced := named[feed.Pace](feed.Pace("").Enum(), t.text)
+		unit, more := r.peek()
+		v, err := strconv.ParseFloat(t.text, 64)
+		switch {
+		case both && known && also:
+			rally.Near, rally.Far = first, second
+			r.understood(t, t, fmt.Sprintf("you %s, they %s", first, second))
+			continue
+		case t.text == "pair":
+			rally.Pair = true
+		case paced:
+			rally.Pace = pace
+		case err == nil && more && unit.text == "strokes":
+			rally.Shots = int(v)
+		case err == nil && more && unit.text == "deep":
+			rally.Deep = v
+		case err == nil && more && unit.text == "wide":
+			rally.Wide = v
+		default:
+			r.failed(t, "is not known of a rally")
+			continue
+		}
+		if err == nil {
+			r.at++
+			r.understood(t, unit, t.text+" "+unit.text)
+			continue
+		}
+		r.understood(t, t, t.text)
+	}
+	r.p.Rally = &rally
+}

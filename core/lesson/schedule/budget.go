@@ -1,0 +1,125 @@
+package schedule
+
+import (
+	"math"
+	"slices"
+
+	"hodometer/core/lesson"
+	"hodometer/core/people/student"
+)
+
+// Budget is what comes to one student in a lesson. Times are seconds.
+type Budget struct {
+	Student   string  `json:"student"`
+	Name      string  `json:"name"`
+	Short     string  `json:"short" description:"What to call them on court"`
+	Balls     int     `json:"balls" description:"Balls fed to them, and hit in warm-ups with a rotation"`
+	Overheads int     `json:"overheads" description:"Strokes above the head, serves included"`
+	Serves    int     `json:"serves"`
+	Metres    float64 `json:"metres" description:"Run in drills"`
+	Ran       string  `json:"ran" description:"The same in the coach's units"`
+	Playing   float64 `json:"playing" description:"In drills and rotations"`
+	Waiting   float64 `json:"waiting" description:"In drills and rotations"`
+	Rest      float64 `json:"rest" description:"Breaks and talks"`
+	Fault     string  `json:"fault" description:"What to watch in them"`
+	Rests     string  `json:"rests" description:"What they are spared while something hurts, in words; empty: nothing"`
+}
+
+// budgets add up what comes to each student.
+func (p Timetable) budgets(list []Prepared, in Inputs) []Budget {
+	budgets := make([]Budget, len(in.People))
+	for i, person := range in.People {
+		b := Budget{Student: person.ID, Name: person.Profile.Name, Short: person.Short, Fault: person.Profile.Watching(), Rests: student.Joined(person.Profile.Rests())}
+		for k, l := range list {
+			b.Add(l.ComesTo(person.ID, p.Blocks[k], in), 1)
+		}
+		b.Ran = in.Settings.Units.Length(math.Round(b.Metres))
+		budgets[i] = b
+	}
+	return budgets
+}
+
+// Add takes in so many times what comes to the student elsewhere. Balls are counted whole.
+func (b *Budget) Add(more Budget, times float64) {
+	whole := func(n int) int { return int(math.Round(float64(n) * times)) }
+	b.Balls += whole(more.Balls)
+	b.Overheads += whole(more.Overheads)
+	b.Serves += whole(more.Serves)
+	b.Metres += more.Metres * times
+	b.Playing += more.Playing * times
+	b.Waiting += more.Waiting * times
+	b.Rest += more.Rest * times
+}
+
+// ComesTo is what comes to a student in the block as it stands on the clock; nothing where they are not in it.
+func (l Prepared) ComesTo(student string, s ScheduledBlock, in Inputs) (b Budget) {
+	at := slices.IndexFunc(l.People, func(other lesson.Person) bool { return other.ID == student })
+	if at < 0 {
+		return b
+	}
+	switch {
+	case l.Block.Kind.Rests():
+		b.Rest += s.End - s.Start
+	case s.Load != nil:
+		b.Balls += s.Load.Each
+		b.Overheads += s.Load.Overheads
+		b.Serves += s.Load.Serves
+		b.Metres += float64(s.Load.Turns) * in.Metres[l.Block.Plays()]
+		own := math.Min(s.Load.Feeding, float64(s.Load.Turns)*l.Document.Pattern.TurnSeconds())
+		if s.Table != nil {
+			own = s.Load.Feeding - s.Table.People[at].Waited
+		}
+		b.Playing += own
+		b.Waiting += s.Load.Feeding - own
+	case s.Table != nil:
+		share := s.Table.People[at]
+		b.Playing += share.Played
+		b.Waiting += share.Waited
+		b.Balls += share.Balls
+	default:
+		b.Playing += s.Work
+	}
+	return b
+}
+
+// carry lists what to bring: of each piece as many as one block needs at most, and no more full baskets, tubes or boxes
+// than the fullest drill feeds and the coach has.
+func (p Timetable) carry(list []Prepared, in Inputs) []Piece {
+	carry, full := []Piece{}, []Piece{}
+	for i, l := range list {
+		if !l.Drilled {
+			continue
+		}
+		carried := in.Settings.Container(l.Document.Sport)
+		if n := min(p.Blocks[i].Load.Baskets, carried.Has); n > 0 && l.FromABasket() {
+			full = more(full, Piece{Count: n, Name: carried.Many})
+		}
+		for _, piece := range Pieces(l.Document.Carry()) {
+			if piece.contains() {
+				continue
+			}
+			carry = more(carry, piece)
+		}
+	}
+	for i, p := range full {
+		if p.Count == 1 {
+			full[i].Name = singular(p.Name)
+		}
+	}
+	return append(full, carry...)
+}
+
+// more is a list that has so many of a piece at least.
+func more(list []Piece, p Piece) []Piece {
+	if k := slices.IndexFunc(list, p.same); k < 0 {
+		list = append(list, p)
+	} else if list[k].Count < p.Count {
+		list[k] = p
+	}
+	return list
+}
+
+// FromABasket says whether the balls of the block come out of a basket, a tube or a box.
+func (l Prepared) FromABasket() bool {
+	return l.Drilled && slices.ContainsFunc(Pieces(l.Document.Carry()), Piece.contains)
+}

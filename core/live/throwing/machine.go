@@ -1,0 +1,224 @@
+package throwing
+
+import (
+	"fmt"
+	"math"
+
+	"hodometer/core/basics/invalid"
+	"hodometer/core/basics/seeded"
+	"hodometer/core/sport/court"
+)
+
+// Do is what a machine or an eye is told.
+type Do string
+
+// What it is told.
+const (
+	Load  Do = "load"  // a program; it begins at its first ball
+	Start Do = "start" // throw
+	Pause Do = "pause"
+	One   Do = "one"   // throw the next ball, once
+	Gap   Do = "gap"   // wait so many times as long from now on
+	Fill  Do = "fill"  // the hopper holds so many balls now
+	Clear Do = "clear" // a jam is cleared
+	Watch Do = "watch" // of an eye: a player plays at a target now
+	State Do = "state" // say how it stands
+	Alive Do = "alive" // somebody watches still: nothing is said to it
+)
+
+// Command is one thing that a machine or an eye is told.
+type Command struct {
+	Do      Do           `json:"do"`
+	Program *Program     `json:"program,omitempty" description:"Of load"`
+	Times   float64      `json:"times,omitempty" minimum:"0" maximum:"10" description:"Of gap: 2 is half as fast"`
+	Balls   int          `json:"balls,omitempty" minimum:"0" maximum:"2000" description:"Of fill; of start: after how many it stops, 0: not by itself"`
+	Aim     *court.Point `json:"aim,omitempty" description:"Of watch: where the player aims"`
+	Ball    int          `json:"ball,omitempty" minimum:"0" maximum:"1000000000" description:"Of watch: which ball of the machine it is, by its number; 0: of none"`
+}
+
+// Happened is what a machine or an eye says.
+type Happened string
+
+// What it says.
+const (
+	Stands  Happened = "state"
+	Thrown  Happened = "ball"
+	Empty   Happened = "empty"
+	Jam     Happened = "jam"
+	Landed  Happened = "landing"
+	Refused Happened = "refused"
+)
+
+// Event is one thing that a machine or an eye says.
+type Event struct {
+	Event   Happened     `json:"event"`
+	N       int          `json:"n,omitempty" description:"Balls thrown, or landings seen, since it was switched on"`
+	Ball    int          `json:"ball,omitempty" description:"Of a ball: which one of the program, from 1; of a landing: the number that the eye was told of its ball, 0: it was told none"`
+	At      *court.Point `json:"at,omitempty" description:"Where it lands: of a ball where it is to, of a landing where it did"`
+	Left    int          `json:"left,omitempty" description:"Balls in the hopper"`
+	Running bool         `json:"running,omitempty"`
+	Jammed  bool         `json:"jammed,omitempty"`
+	Times   float64      `json:"times,omitempty" description:"So many times as long as the program says is waited"`
+	Program string       `json:"program,omitempty" description:"The name of what is loaded"`
+	Why     string       `json:"why,omitempty" description:"Of what is refused; of state: why it stopped by itself"`
+}
+
+// Make is how a machine is made.
+type Make struct {
+	Hopper int     // balls in it at first
+	Jitter float64 // how much a wait differs from what it should be, as a share of it
+	Jams   float64 // how likely a ball jams
+	Seed   uint64
+}
+
+// Machine is a ball machine. Times are seconds of any clock that goes on. It is for one user at a time.
+type Machine struct {
+	made    Make
+	chance  *seeded.Numbers
+	program Program
+	next    int     // ball of the program
+	due     float64 // when it is thrown
+	last    float64 // when one was thrown last
+	running bool
+	jammed  bool
+	left    int
+	thrown  int
+	toGo    int // balls until it stops; 0: it does not by itself
+	times   float64
+	told    float64 // when it was told something last
+}
+
+// NewMachine is a machine that was switched on.
+func NewMachine(m Make) *Machine {
+	return &Machine{made: m, chance: seeded.From(m.Seed), left: m.Hopper, times: 1, last: math.Inf(-1)}
+}
+
+// Do has the machine do something, and returns what it says.
+func (m *Machine) Do(c Command, now float64) []Event {
+	refuse := func(why string) []Event { return []Event{{Event: Refused, Why: why}} }
+	m.told = now
+	switch c.Do {
+	case Alive:
+		return nil
+	case Load:
+		if c.Program == nil {
+			return refuse("there is no program in it")
+		}
+		if err := c.Program.Check(); err != nil {
+			return refuse(invalid.Sentence(err))
+		}
+		m.program, m.next = *c.Program, 0
+		m.due = max(now, m.due)
+	case Start:
+		if why := m.cannot(); why != nil {
+			return why
+		}
+		if c.Balls < 0 || c.Balls > 2000 {
+			return refuse("0 to 2000 balls")
+		}
+		if !m.running {
+			m.running, m.due = true, max(now, m.last+ShortestWait)
+		}
+		m.toGo = c.Balls
+	case Pause:
+		m.running = false
+	case One:
+		if why := m.cannot(); why != nil {
+			return why
+		}
+		if now < m.last+ShortestWait {
+			return refuse("the last ball is still on its way")
+		}
+		return append(m.throw(now), m.state())
+	case Gap:
+		if !(c.Times >= 0.2 && c.Times <= 10) {
+			return refuse("between a fifth and ten times as long")
+		}
+		m.times = c.Times
+	case Fill:
+		if c.Balls < 0 || c.Balls > 2000 {
+			return refuse("0 to 2000 balls")
+		}
+		m.left = c.Balls
+		m.running = m.running && m.left > 0
+	case Clear:
+		m.jammed = false
+	case State:
+	default:
+		return refuse(fmt.Sprintf("it cannot do %.40q", string(c.Do)))
+	}
+	return []Event{m.state()}
+}
+
+// cannot says why no ball can be thrown; nothing where one can.
+func (m *Machine) cannot() []Event {
+	switch {
+	case len(m.program.Balls) == 0:
+		return []Event{{Event: Refused, Why: "no program is loaded"}}
+	case m.jammed:
+		return []Event{{Event: Refused, Why: "it is jammed: clear it first"}}
+	case m.left == 0:
+		return []Event{{Event: Refused, Why: "the hopper is empty"}, {Event: Empty, N: m.thrown}}
+	}
+	return nil
+}
+
+func (m *Machine) state() Event {
+	return Event{Event: Stands, N: m.thrown, Left: m.left, Running: m.running, Jammed: m.jammed, Times: m.times, Program: m.program.Name}
+}
+
+// Due is when the machine throws next, if it is told something until then; ok is false where it does not.
+func (m *Machine) Due() (at float64, ok bool) { return m.due, m.running }
+
+// Wakes is when the machine throws next, or stops because it was told nothing; ok is false where it does neither.
+func (m *Machine) Wakes() (at float64, ok bool) { return min(m.due, m.told+AloneFor), m.running }
+
+// Pass has the time go on, and returns what the machine says of what it did meanwhile.
+func (m *Machine) Pass(now float64) []Event {
+	var said []Event
+	for m.running && m.due <= now {
+		if m.due > m.told+AloneFor {
+			break
+		}
+		said = append(said, m.throw(m.due)...)
+		if !m.running {
+			stands := m.state()
+			if m.left > 0 && !m.jammed {
+				stands.Why = "all the balls that it was started for are thrown"
+			}
+			said = append(said, stands)
+		}
+	}
+	if m.running && now >= m.told+AloneFor {
+		m.running = false
+		stands := m.state()
+		stands.Why = "it was told nothing for 5 s, and stopped by itself"
+		said = append(said, stands)
+	}
+	return said
+}
+
+// throw throws the next ball at an instant, if it can.
+func (m *Machine) throw(now float64) []Event {
+	if m.made.Jams > 0 && m.chance.Share() < m.made.Jams {
+		m.running, m.jammed = false, true
+		return []Event{{Event: Jam, N: m.thrown}}
+	}
+	ball := m.program.Balls[m.next]
+	m.left--
+	m.thrown++
+	m.last = now
+	m.next = (m.next + 1) % len(m.program.Balls)
+	said := []Event{{Event: Thrown, N: m.thrown, Ball: (m.next+len(m.program.Balls)-1)%len(m.program.Balls) + 1, At: &ball.To, Left: m.left}}
+	m.due = now + max(ShortestWait, ball.Wait*m.times*(1+m.made.Jitter*(2*m.chance.Share()-1)))
+	if m.toGo > 0 && m.running {
+		if m.toGo--; m.toGo == 0 {
+			m.running = false
+		}
+	}
+	if m.left == 0 {
+		m.running = false
+		said = append(said, Event{Event: Empty, N: m.thrown})
+	}
+	return said
+}

@@ -1,0 +1,346 @@
+package footwork
+
+import (
+	"math"
+
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/core/sport/flight"
+)
+
+// Verdict is how hard a task is for a player.
+type Verdict string
+
+// The verdicts, from the easiest.
+const (
+	Easy       Verdict = "easy"
+	Working    Verdict = "working"
+	Stretched  Verdict = "stretched"
+	OutOfReach Verdict = "out of reach"
+)
+
+// Worse says whether one verdict is harder than another.
+func (v Verdict) Worse(than Verdict) bool { return v.rank() > than.rank() }
+
+func (v Verdict) rank() int {
+	switch v {
+	case Easy:
+		return 0
+	case Working:
+		return 1
+	case Stretched:
+		return 2
+	case OutOfReach:
+		return 3
+	}
+	return -1
+}
+
+const (
+	easyShare  = 0.75 // of the time there is: what is needed at most for an easy ball
+	settle     = 0.15 // seconds to set the feet after a run, common practice, no source
+	quick      = 0.05 // the same at a table
+	noRun      = 0.25 // metres that need no run
+	follow     = 0.30 // seconds from the contact to the first step back, common practice, no source
+	known      = 0.6  // of the reaction is needed for a ball that the player knows before
+	lowest     = 0.20 // metres above the court at which a ball is still met
+	comfort    = 0.42 // of the overhead reach: where a ball that bounces high is met
+	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
+	fullReach  = 0.97 // of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
+	upwards    = 0.45 // of the lunge: how far a ball above the head is met from the body in a stretch, common practice, no source
+	backwards  = 0.15 // how much longer a way away from the net takes, as a share of it, common practice, no source
+	raised     = 0.55 // of it: above, a ball out of the air is a high one
+)
+
+// contact is a place and moment at which a ball may be met.
+type contact struct {
+	at   flight.State
+	how  feed.Moment
+	late bool // later than was wanted, or in another way
+}
+
+// contacts lists where a ball of a task may be met: the wanted moment first, then later ones until the
+// second bounce, for who does not get there in time.
+func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
+	first, bounced := path.Bounce(0)
+	end := path.End()
+	second, twice := path.Bounce(1)
+	if twice {
+		end = second.T
+	}
+	var list []contact
+	within := func(from, to, low, high float64, steps int, how feed.Moment, late bool) {
+		for i := range steps {
+			s := path.At(from + (to-from)*(float64(i)+0.5)/float64(steps))
+			if z := s.P.Z + d.World.Court.Above; z >= low && z <= high && d.onHalf(s.P, f) {
+				list = append(list, contact{s, how, late})
+			}
+		}
+	}
+	floor := lowest + d.World.Court.Above
+	if f.task.Served() {
+		if s, ok := path.Passes(d.served(p), 0, false); ok {
+			list = append(list, contact{s, feed.OutOfTheAir, false})
+		}
+		return list
+	}
+	above := d.aboveHead(f.task.Stroke)
+	if f.moment == feed.OutOfTheAir {
+		stop := end
+		if bounced {
+			stop = first.T
+		}
+		from := stop / 3
+		if f.net != nil {
+			from = f.net.T
+		}
+		if above {
+			at, ok := path.Passes(fullReach*p.High-d.World.Court.Above, from, false)
+			if !ok {
+				at = path.Top // it does not come so high
+			}
+			if at.T >= from && at.T <= stop && d.onHalf(at.P, f) {
+				list = append(list, contact{at, feed.OutOfTheAir, !ok && at.P.Z < volleyHigh*p.High})
+			}
+			within(math.Max(from, at.T), stop, floor, fullReach*p.High, 10, feed.OutOfTheAir, true) // met lower
+			return list
+		}
+		within(from, stop, floor, volleyHigh*p.High, 10, feed.OutOfTheAir, false)
+		if bounced && d.World.Ball.Bounces() {
+			within(first.T, end, floor, p.High, 6, feed.Falling, true) // it was let bounce
+		}
+		return list
+	}
+	if !bounced {
+		return nil
+	}
+	top := d.top(path, first, end)
+	ground := first.P.Z
+	wanted, how := top, f.moment
+	if high := 0.5 * p.High; f.task.Contact == "" && top.P.Z > high { // too high to be met in comfort
+		if s, ok := path.Passes(comfort*p.High, top.T, false); ok {
+			wanted, how = s, feed.Falling
+		}
+	}
+	switch f.moment {
+	case feed.Rising:
+		if s, ok := path.Passes(ground+0.6*(top.P.Z-ground), first.T+1e-6, true); ok {
+			wanted = s
+		}
+	case feed.Falling:
+		if s, ok := path.Passes(math.Max(ground+0.7*(top.P.Z-ground), math.Min(0.4, top.P.Z)), top.T, false); ok {
+			wanted = s
+		}
+	case feed.AtHeight:
+		if s, ok := path.Passes(f.task.At, top.T, false); ok {
+			wanted = s
+		}
+	}
+	list = append(list, contact{wanted, how, false})
+	within(wanted.T, end, floor, p.High, 8, feed.Falling, true)
+	return list
+}
+
+// met is what a stroke is called that is met so high above the court: out of the air and above the shoulder it is a high one.
+func (d Drill) met(p Player, stroke feed.Stroke, how feed.Moment, high float64) string {
+	if how != feed.OutOfTheAir || d.aboveHead(stroke) || high+d.World.Court.Above <= raised*p.High {
+		return string(stroke)
+	}
+	switch {
+	case stroke.Volleyed():
+		return "high " + string(stroke)
+	case stroke == feed.Forehand || stroke == feed.Backhand || stroke == feed.Approach || stroke == feed.Return:
+		if d.World.Ball.Bounces() {
+			return "high volley"
+		}
+		return "overhead " + string(stroke)
+	}
+	return string(stroke)
+}
+
+// onHalf says whether a place is on the half on which a ball is to be met: the one where it lands.
+func (d Drill) onHalf(at flight.Vec, f flown) bool {
+	return d.World.Court.Net.HalfUp == 0 || at.Y*f.place.Y > 0
+}
+
+// top is the highest point between two bounces.
+func (d Drill) top(path flight.Path, first flight.State, end float64) flight.State {
+	low, high := first.T+1e-6, end
+	for range 24 {
+		a, b := low+(high-low)/3, high-(high-low)/3
+		if path.At(a).P.Z < path.At(b).P.Z {
+			low = a
+		} else {
+			high = b
+		}
+	}
+	return path.At((low + high) / 2)
+}
+
+func (d Drill) aboveHead(s feed.Stroke) bool { return feed.AboveHead(d.World.Court.Sport)(s) }
+
+// served is how high above the court a player serves: as high as somebody of their size does.
+func (d Drill) served(p Player) float64 {
+	of, above := d.World.Court.Sport, d.World.Court.Above
+	share := p.High / feed.In(of).High
+	return math.Max((feed.ServingIn(of).Met+above)*share-above, 0.15)
+}
+
+// stand is where the body is when a ball is met in comfort: beside it, and a little behind; a tennis serve is met farther in
+// front of the feet (common practice, no source).
+func (d Drill) stand(p Player, at flight.Vec, stroke feed.Stroke) court.Point {
+	behind, facing := 0.3, d.facing(at.Floor())
+	if stroke == feed.Serve {
+		behind = 0.5
+	}
+	side := -facing // a right-hander's forehand is met to the right of the body
+	if p.Hand == student.LeftHand {
+		side = -side
+	}
+	reach := p.Reach
+	switch {
+	case d.aboveHead(stroke):
+		return court.Point{X: at.X, Y: at.Y - facing*behind}
+	case stroke.OnBackhand():
+		side = -side
+		if p.Backhand == student.TwoHanded {
+			reach *= 0.85
+		}
+	}
+	return court.Point{X: at.X + side*reach, Y: at.Y - facing*behind}
+}
+
+// arrival is what intercepting a ball asks for.
+type arrival struct {
+	contact
+	body             court.Point // where the body is when the ball is met
+	run              Route
+	needed, reaching float64 // seconds from the release: in comfort, and in a lunge
+	available        float64
+	loose            float64 // see loosened
+}
+
+// verdict grades an arrival.
+func (a arrival) verdict() Verdict {
+	switch {
+	case a.reaching > a.available+1e-9:
+		return OutOfReach
+	case a.late, a.needed > a.available:
+		return Stretched
+	case a.needed > easyShare*a.available:
+		return Working
+	}
+	return Easy
+}
+
+// What loosens a reply: hurry, from the share of the time on at which a ball is no longer easy, being too late for comfort,
+// meeting it later than wanted, and meeting it below the net. Our own choice, tried on relations: no source.
+const (
+	byHurry = 0.8
+	byShort = 0.3
+	byLate  = 0.3
+	byLow   = 0.5
+	byFast  = 0.25 // for each time that it comes in faster than at rally pace
+	bySpin  = 0.1  // where its rim turns as fast as a ball of rally pace flies
+)
+
+// fierce is how much more the reply scatters for how fast a ball comes in and how it spins: 1 for one that is no faster than rally
+// pace and has no spin.
+func (d Drill) fierce(f flown, at flight.State) float64 {
+	rally := feed.RallyPace.Speed(d.World.Court)
+	rim := d.World.Ball.Radius() * f.launch.Spin.Norm()
+	return 1 + byFast*math.Max(0, at.V.Norm()/rally-1) + bySpin*math.Min(1, rim/rally)
+}
+
+// loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
+func (d Drill) loosened(a arrival) float64 {
+	loose := a.hurriedBy()
+	if net := d.World.Court.Net.Centre; d.World.Court.Net.HalfUp > 0 && a.at.P.Z < net {
+		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
+	}
+	return loose
+}
+
+// hurriedBy is the part of it that is hurry, and being late.
+func (a arrival) hurriedBy() float64 {
+	loose := 1 + byHurry*math.Max(0, a.needed/math.Max(a.available, 1e-3)-easyShare)
+	if a.needed > a.available {
+		loose += byShort
+	}
+	if a.late {
+		loose += byLate
+	}
+	return loose
+}
+
+// stance is a contact as a player goes for it: where the body is in comfort, and how far from it the ball is met in a lunge.
+type stance struct {
+	contact
+	body  court.Point
+	lunge float64
+}
+
+func (d Drill) stance(c contact, stroke feed.Stroke, p Player) stance {
+	s := stance{contact: c, body: d.stand(p, c.at.P, stroke), lunge: p.LungeReach}
+	if d.aboveHead(stroke) {
+		s.lunge *= upwards
+	}
+	return s
+}
+
+// times are the seconds from the release until a player is at a contact: in comfort, by a way of so many metres from a place
+// that they leave so many seconds after the release, and in a lunge.
+func (d *Drill) times(s *stance, p *Player, from court.Point, metres, leaves float64) (needed, reaching float64) {
+	facing := d.facing(from)
+	back := backwards * math.Max(0, (from.Y-s.body.Y)*facing) // turned, away from the net
+	needed = leaves + p.Seconds(metres+back)
+	if metres > noRun {
+		if d.World.Court.Above > 0 {
+			needed += quick
+		} else {
+			needed += settle
+		}
+	}
+	toBall := from.Distance(s.at.P.Floor())
+	short := toBall - s.lunge
+	if short <= 0 {
+		return needed, math.Min(needed, leaves)
+	}
+	short += backwards * math.Max(0, (from.Y-s.at.P.Y)*facing) * short / toBall
+	short += math.Max(0, metres-from.Distance(s.body)) // the way round an obstacle
+	return needed, math.Min(needed, leaves+p.Seconds(short))
+}
+
+// arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
+// many seconds after the release.
+func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
+	s := d.stance(c, stroke, p)
+	a := arrival{contact: c, body: s.body, available: c.at.T, run: d.way(from, s.body, WayOut)}
+	a.needed, a.reaching = d.times(&s, &p, from, a.run.Length, leaves)
+	a.loose = d.loosened(a)
+	if a.needed > a.available { // met in a lunge, as near as the time allows
+		a.run = a.run.upTo(p.Metres(a.available - leaves))
+		a.body = a.run.Places[len(a.run.Places)-1]
+	}
+	return a
+}
+
+// best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then the one
+// with the most time to spare, and wanted ones before late ones.
+func (d Drill) best(list []contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
+	var best arrival
+	found := false
+	for _, c := range list {
+		if found && c.late && best.verdict() != OutOfReach {
+			break
+		}
+		a := d.arrive(c, stroke, p, from, leaves)
+		better := best.verdict().Worse(a.verdict()) ||
+			best.verdict() == a.verdict() && (a.loose < best.loose || a.loose == best.loose && a.available-a.needed > best.available-best.needed)
+		if !found || better {
+			best, found = a, true
+		}
+	}
+	return best, found
+}

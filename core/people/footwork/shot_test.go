@@ -1,0 +1,125 @@
+package footwork_test
+
+import (
+	"math"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/core/sport/flight"
+	"hodometer/internal/long"
+)
+
+// shuttle is the reply of a stroke of badminton by somebody of a level.
+func shuttle(t *testing.T, level student.Level, stroke feed.Stroke, pace feed.Pace, from flight.Vec, to court.Point) (flight.Launch, flight.Path) {
+	c, err := court.Find("badminton")
+	require.NoError(t, err)
+	d := footwork.Drill{World: flight.On(c, ""), Power: footwork.For(court.Badminton, student.Adult, level, student.RightHand, student.OneHanded).Power}
+	l, err := d.Reply(feed.Task{Stroke: stroke, ReplyPace: pace}, from, to)
+	require.NoError(t, err)
+	return l, d.World.Follow(l, 1)
+}
+
+// A smash over 8 m at 40 to 60 m/s takes 0.36 to 0.54 s (by the drag law of Cohen, Darbois-Texier, Quéré and Clanet, New J.
+// Phys. 17 (2015) 063001; range from memory), a clear and a lift go over everybody's reach, and a drive stays low.
+func TestShuttlesFlyAsTheyDoInPlay(t *testing.T) {
+	for _, level := range []student.Level{student.Club, student.Tournament} {
+		smash, path := shuttle(t, level, feed.Smash, feed.GamePace, flight.Vec{Y: -2.3, Z: 2.6}, court.Point{Y: 5.7})
+		require.True(t, smash.Velocity.Norm() >= 40 && smash.Velocity.Norm() <= 60, "%s: %g m/s", level, smash.Velocity.Norm())
+		landed, ok := path.Bounce(0)
+		require.True(t, ok)
+		require.True(t, landed.T > 0.34 && landed.T < 0.60, "%s: %g s", level, landed.T)
+		drive, low := shuttle(t, level, feed.Drive, feed.RallyPace, flight.Vec{Y: -3.5, Z: 1.5}, court.Point{X: 1, Y: 4.5})
+		require.Less(t, low.Top.P.Z, 2.2, "a drive stays low")
+		require.Less(t, drive.Velocity.Norm(), smash.Velocity.Norm())
+	}
+	for _, stroke := range []feed.Stroke{feed.Clear, feed.Lift} {
+		_, path := shuttle(t, student.Club, stroke, "", flight.Vec{Y: -2, Z: 1}, court.Point{X: 1, Y: 6})
+		require.Greater(t, path.Top.P.Z, 4.5, "nobody reaches a %s on its way", stroke)
+	}
+	slow, _ := shuttle(t, student.Beginner, feed.Smash, feed.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
+	fast, _ := shuttle(t, student.Tournament, feed.Smash, feed.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
+	require.Less(t, slow.Velocity.Norm(), fast.Velocity.Norm(), "by level")
+}
+
+// What is met above the head is met near the full reach: 1.35 to 1.55 of the body, of an adult 1.76 m (common practice, no
+// source), whenever there is time.
+func TestOverheadsAreMetNearTheFullReach(t *testing.T) {
+	long.Check(t, func(t *rapid.T) {
+		d := sideToSide(t, 6)
+		x, y := rapid.Float64Range(-2.5, 2.5).Draw(t, "x"), rapid.Float64Range(-7, -4.5).Draw(t, "y")
+		d.Starts = []court.Point{{X: 0, Y: -5}}
+		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Overhead, Landing: court.At(x, y), By: flight.ByApex, Value: rapid.Float64Range(5, 8).Draw(t, "apex")}}
+		m := line(t, d, clubPlayer).Interceptions[0]
+		require.NotNil(t, m.Where)
+		if !m.Late {
+			require.True(t, m.Where.Z >= 1.35*1.76 && m.Where.Z <= 1.55*1.76, "met at %g m", m.Where.Z)
+		}
+		require.Equal(t, feed.OutOfTheAir, m.How)
+	})
+}
+
+// A ball that is met out of the air above the shoulder is a high volley, and is said to be; after a bounce nothing is out of
+// the air.
+func TestAHighVolleyIsSaidToBe(t *testing.T) {
+	d := sideToSide(t, 6)
+	d.Starts = []court.Point{{X: 0, Y: -3}}
+	d.Pattern.Sequences = 1
+	volley := func(high float64) footwork.Interception {
+		d.Pattern.Tasks = []feed.Task{{Stroke: feed.ForehandVolley, Landing: court.At(0.6, -6.5), By: flight.ByClearance, Value: high}}
+		return line(t, d, clubPlayer).Interceptions[0]
+	}
+	require.Equal(t, "forehand volley", volley(0.2).Label)
+	high := volley(1.1)
+	require.Greater(t, high.Where.Z, 1.43)
+	require.Equal(t, "high forehand volley", high.Label)
+	long.Check(t, func(t *rapid.T) {
+		d := sideToSide(t, rapid.Float64Range(1, 4).Draw(t, "gap"))
+		for i := range d.Pattern.Tasks {
+			d.Pattern.Tasks[i].Stroke = rapid.SampledFrom(feed.StrokesOf(court.Tennis)).Draw(t, "stroke")
+			d.Pattern.Tasks[i].Contact = rapid.SampledFrom([]feed.Moment{"", feed.OutOfTheAir, feed.Rising, feed.Falling}).Draw(t, "contact")
+		}
+		for _, m := range line(t, d, clubPlayer).Interceptions {
+			if m.How == feed.OutOfTheAir {
+				require.Nil(t, m.Bounce, "out of the air is before the bounce")
+			}
+		}
+	})
+}
+
+// A ball that comes in faster than at rally pace, or with spin, scatters the reply more: by hand, a tennis ball that comes in at 22
+// m/s, where rally pace is 17, makes it 1 + 0.25 × (22/17 − 1) = 1.07 times as wide.
+func TestAFastOrSpinningBallIsHarder(t *testing.T) {
+	volley := func(speed, rpm float64) footwork.Interception {
+		d := sideToSide(t, 8)
+		d.Starts, d.Pattern.Sequences = []court.Point{{X: -0.3, Y: -2.5}}, 1
+		d.Feeder = court.Point{Y: 11}
+		d.Pattern.Tasks = []feed.Task{{Stroke: feed.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed, RPM: rpm}}
+		m := line(t, d, clubPlayer).Interceptions[0]
+		require.NotNil(t, m.Where, "%g m/s", speed)
+		return m
+	}
+	easy, fast := volley(19, 0), volley(27, 0)
+	require.Greater(t, fast.Incoming, easy.Incoming)
+	for _, c := range []struct {
+		m    footwork.Interception
+		spin float64 // of the rim against rally pace: 0.0335 m × 2500 turns a minute ÷ 17 m/s
+	}{{easy, 0}, {fast, 0}, {volley(19, 2500), 0.0335 * 2500 * 2 * math.Pi / 60 / 17}} {
+		m := c.m
+		low := 1 + 0.5*math.Max(0, 1-m.Where.Z/0.914)
+		hurry := 1 + 0.8*math.Max(0, m.Needed/m.Available-0.75)
+		if m.Needed > m.Available {
+			hurry += 0.3
+		}
+		if m.Late {
+			hurry += 0.3
+		}
+		require.InDelta(t, hurry*low*(1+0.25*math.Max(0, m.Incoming/17-1)+0.1*c.spin), m.Loose, 0.003)
+	}
+	require.InDelta(t, 1.0735, 1+0.25*(22.0/17-1), 1e-3)
+}

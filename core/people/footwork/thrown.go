@@ -1,0 +1,53 @@
+package footwork
+
+import (
+	"fmt"
+
+	"hodometer/core/basics/units"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/core/sport/flight"
+)
+
+// How fast a hand throws, m/s, and from what height on it throws overarm, metres. Common practice, no source.
+const (
+	underarm  = 9.0
+	overarm   = 14.0
+	overarmAt = 1.6
+)
+
+// fed is how a task's ball leaves the feeder. A hand throws only so fast; where that is too little, the error says from how
+// much nearer the ball goes.
+func (d Drill) fed(t feed.Task, from, landing court.Point) (flight.Launch, bool, error) {
+	l, slower, err := d.launch(t, from, landing)
+	if err != nil || d.Pattern.MethodOf(t) != feed.ByHand {
+		return l, slower, err
+	}
+	most, how := underarm, "underarm"
+	if l.From.Z >= overarmAt {
+		most, how = overarm, "overarm"
+	}
+	speed := l.Velocity.Norm()
+	if speed <= most {
+		return l, slower, nil
+	}
+	why := fmt.Sprintf("a hand throws %s at up to %g m/s, and this takes %s m/s", how, most, units.Decimal(speed, 1))
+	if nearer, ok := d.nearer(t, from, landing, most); ok {
+		return l, slower, fmt.Errorf("%w: %s; it goes from %s nearer", flight.ErrImpossible, why, units.Metres.Length(nearer))
+	}
+	return l, slower, fmt.Errorf("%w: %s", flight.ErrImpossible, why)
+}
+
+// nearer is how many metres nearer to the landing a hand has to be so that it throws at most so fast, to the next tenth;
+// false where it does not from anywhere on the way.
+func (d Drill) nearer(t feed.Task, from, landing court.Point, most float64) (float64, bool) {
+	far := from.Distance(landing)
+	for metres := 0.1; metres < far-0.5; metres += 0.1 {
+		share := metres / far
+		at := court.Point{X: from.X + share*(landing.X-from.X), Y: from.Y + share*(landing.Y-from.Y)}
+		if l, _, err := d.launch(t, at, landing); err == nil && l.Velocity.Norm() <= most {
+			return metres, true
+		}
+	}
+	return 0, false
+}
