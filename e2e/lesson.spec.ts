@@ -250,7 +250,7 @@ test('somebody comes late to a lesson that runs', async ({ page, demo }) => {
   await counting.getByRole('button', { name: 'Missed', exact: true }).click()
   await expect(counting.getByText('0 of 1', { exact: true })).toBeVisible()
   await page.reload()
-  await expect(counting.getByRole('button', { name: 'Wren' })).toBeVisible()
+  await expect(counting.getByRole('button', { name: 'Wren', exact: true })).toBeVisible()
 })
 
 test('a drill is begun from a lesson, in its sport, and stands in it at once', async ({ page, demo }) => {
