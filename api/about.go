@@ -6,6 +6,8 @@ import (
 	"io/fs"
 	"net/http"
 
+	"hodometer/api/request"
+
 	"github.com/labstack/echo/v5"
 )
 
@@ -21,14 +23,14 @@ type Latest struct {
 	Write string `json:"write" description:"Another one whenever anything was stored, or the program was started again"`
 }
 
-func (s *server) aboutRoutes() []Route {
-	return []Route{
-		route("GET", "/api/about", "getAbout", "Which Hodometer this is", func(context.Context, None, None) (About, error) {
+func (s *server) aboutRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/about", "getAbout", "Which Hodometer this is", func(context.Context, request.None, request.None) (About, error) {
 			return s.about, nil
 		}),
-		route("GET", "/api/latest", "getLatest", "Whether anything was stored since", func(context.Context, None, None) (Latest, error) {
+		request.Make("GET", "/api/latest", "getLatest", "Whether anything was stored since", func(context.Context, request.None, request.None) (Latest, error) {
 			return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.store.Writes())}, nil
-		}).anew(),
+		}).Anew(),
 	}
 }
 

@@ -7,6 +7,7 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/count/tally"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/plan"
@@ -86,38 +87,38 @@ type ofLesson struct {
 	Student string `param:"student" path:"student" format:"uuid"`
 }
 
-func (s *server) afterwardsRoutes() []Route {
-	return []Route{
-		route("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
-		route("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body Remark) (Afterwards, error) {
+func (s *server) afterwardsRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
+		request.Make("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body Remark) (Afterwards, error) {
 			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
 				return Afterwards{}, err
 			}
 			if !slices.Contains(record.Document.Students, p.Student) {
-				return Afterwards{}, problem(http.StatusNotFound, "This student is not in the lesson.")
+				return Afterwards{}, request.Refusal(http.StatusNotFound, "This student is not in the lesson.")
 			}
 			err = s.store.SetRemark(ctx, store.Remark{Lesson: p.ID, Student: p.Student, Engagement: body.Engagement, Effort: body.Effort, Remark: body.Remark})
 			if errors.Is(err, store.ErrNotFound) {
-				return Afterwards{}, problem(http.StatusNotFound, "This student was erased, and remarks on them went with them.")
+				return Afterwards{}, request.Refusal(http.StatusNotFound, "This student was erased, and remarks on them went with them.")
 			}
 			if err != nil {
 				return Afterwards{}, err
 			}
-			return s.afterwards(ctx, byID{ID: p.ID}, None{})
+			return s.afterwards(ctx, request.ByID{ID: p.ID}, request.None{})
 		}),
-		route("PUT", "/api/lessons/:id/closing", "keepClosing", "What the coach says of a lesson at its end", func(ctx context.Context, p byID, body closing.Document) (Afterwards, error) {
+		request.Make("PUT", "/api/lessons/:id/closing", "keepClosing", "What the coach says of a lesson at its end", func(ctx context.Context, p request.ByID, body closing.Document) (Afterwards, error) {
 			if err := s.store.SetClosing(ctx, p.ID, body); err != nil {
 				return Afterwards{}, err
 			}
-			return s.afterwards(ctx, p, None{})
+			return s.afterwards(ctx, p, request.None{})
 		}),
-		route("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and are not closed yet", s.unclosed).anew(),
-		route("POST", "/api/lessons/:id/next", "proposeNext", "The next lesson of the same students, a week later, with drills for their next steps, without saving it", s.next),
+		request.Make("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and are not closed yet", s.unclosed).Anew(),
+		request.Make("POST", "/api/lessons/:id/next", "proposeNext", "The next lesson of the same students, a week later, with drills for their next steps, without saving it", s.next),
 	}
 }
 
-func (s *server) afterwards(ctx context.Context, p byID, _ None) (Afterwards, error) {
+func (s *server) afterwards(ctx context.Context, p request.ByID, _ request.None) (Afterwards, error) {
 	kit, _, err := s.kit(ctx, p.ID, nil)
 	if err != nil {
 		return Afterwards{}, err
@@ -254,7 +255,7 @@ const (
 	mostOpen    = 5
 )
 
-func (s *server) unclosed(ctx context.Context, _ None, _ None) (Unclosed, error) {
+func (s *server) unclosed(ctx context.Context, _ request.None, _ request.None) (Unclosed, error) {
 	records, err := s.store.Unclosed(ctx, s.now().AddDate(0, 0, -closingDays).Format(time.DateOnly), mostOpen)
 	list := Unclosed{Lessons: []UnclosedLesson{}}
 	for _, r := range records {
@@ -264,7 +265,7 @@ func (s *server) unclosed(ctx context.Context, _ None, _ None) (Unclosed, error)
 }
 
 // next proposes the next lesson of the same students.
-func (s *server) next(ctx context.Context, p byID, _ None) (lesson.Document, error) {
+func (s *server) next(ctx context.Context, p request.ByID, _ request.None) (lesson.Document, error) {
 	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return lesson.Document{}, err
@@ -285,12 +286,12 @@ func (s *server) next(ctx context.Context, p byID, _ None) (lesson.Document, err
 	}
 	shape, ok := template.Suiting(len(in.People), was.Minutes, in.Court(was).Sport)
 	if !ok {
-		return lesson.Document{}, problem(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
+		return lesson.Document{}, request.Refusal(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
 	}
 	next := lesson.Document{
 		FormatVersion: lesson.FormatVersion, Title: was.Title, Date: day.AddDate(0, 0, 7).Format(time.DateOnly), Start: was.Start, Minutes: was.Minutes,
 		Space: was.Space, Students: lesson.IDs(in.People), Blocks: []lesson.Block{},
 	}
-	filled, err := s.fill(ctx, None{}, LessonFillAsked{Document: next, Template: shape.Name})
+	filled, err := s.fill(ctx, request.None{}, LessonFillAsked{Document: next, Template: shape.Name})
 	return filled.Document, err
 }

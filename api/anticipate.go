@@ -5,6 +5,7 @@ import (
 	"errors"
 	"slices"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/drill"
@@ -91,18 +92,18 @@ type ReadingAsked struct {
 	Level     student.Level        `json:"level"`
 }
 
-func (s *server) anticipateRoutes() []Route {
-	return []Route{
-		route("GET", "/api/situations", "listSituations", "What opponents may play, by situation", s.situations),
-		route("POST", "/api/reckoner/stand", "reckonStand", "Where to wait for what an opponent may play", s.reckonStand),
-		route("POST", "/api/reckoner/angles", "reckonAngles", "How wide a ball can be played from a place", s.reckonAngles),
-		route("POST", "/api/situations/drill", "makeReading", "A drill in which the feeder chooses from the likely replies", func(ctx context.Context, _ None, body ReadingAsked) (drill.Document, error) {
+func (s *server) anticipateRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/situations", "listSituations", "What opponents may play, by situation", s.situations),
+		request.Make("POST", "/api/reckoner/stand", "reckonStand", "Where to wait for what an opponent may play", s.reckonStand),
+		request.Make("POST", "/api/reckoner/angles", "reckonAngles", "How wide a ball can be played from a place", s.reckonAngles),
+		request.Make("POST", "/api/situations/drill", "makeReading", "A drill in which the feeder chooses from the likely replies", func(ctx context.Context, _ request.None, body ReadingAsked) (drill.Document, error) {
 			return library.Reading(ctx, body.Court, body.Situation, body.Level)
 		}),
 	}
 }
 
-func (s *server) situations(ctx context.Context, p ofSport, _ None) (Situations, error) {
+func (s *server) situations(ctx context.Context, p ofSport, _ request.None) (Situations, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return Situations{}, err
@@ -140,7 +141,7 @@ func (s *server) worldOn(ctx context.Context, id court.ID) (flight.World, coach.
 	return world, settings, nil
 }
 
-func (s *server) reckonStand(ctx context.Context, _ None, body StandAsked) (StandReckoned, error) {
+func (s *server) reckonStand(ctx context.Context, _ request.None, body StandAsked) (StandReckoned, error) {
 	world, settings, err := s.worldOn(ctx, body.Court)
 	if err != nil {
 		return StandReckoned{}, err
@@ -176,7 +177,7 @@ func (s *server) reckonStand(ctx context.Context, _ None, body StandAsked) (Stan
 	return r, nil
 }
 
-func (s *server) reckonAngles(ctx context.Context, _ None, body AnglesAsked) (AnglesReckoned, error) {
+func (s *server) reckonAngles(ctx context.Context, _ request.None, body AnglesAsked) (AnglesReckoned, error) {
 	world, settings, err := s.worldOn(ctx, body.Court)
 	if err != nil {
 		return AnglesReckoned{}, err

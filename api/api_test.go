@@ -19,6 +19,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/api/request"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -113,10 +114,10 @@ func read[T any](t testing.TB, w *httptest.ResponseRecorder) T {
 	return v
 }
 
-func readProblem(t testing.TB, w *httptest.ResponseRecorder, status int) api.Problem {
+func readProblem(t testing.TB, w *httptest.ResponseRecorder, status int) request.Problem {
 	require.Equal(t, status, w.Code, w.Body.String())
 	require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"))
-	var p api.Problem
+	var p request.Problem
 	require.NoError(t, json.Unmarshal(w.Body.Bytes(), &p))
 	require.Equal(t, status, p.Status)
 	require.NotEmpty(t, p.Title)

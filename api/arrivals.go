@@ -8,6 +8,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/exchange/roster"
 	"hodometer/core/people/student"
@@ -32,29 +33,29 @@ type TakenBack struct {
 	Stayed []string `json:"stayed" description:"Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in"`
 }
 
-func (s *server) arrivalRoutes() []Route {
-	return []Route{
-		route("POST", "/api/tables", "readTable", "Read a table from a spreadsheet's file, or from pasted cells", func(_ context.Context, _ None, body File) (sheets.Table, error) {
+func (s *server) arrivalRoutes() []request.Route {
+	return []request.Route{
+		request.Make("POST", "/api/tables", "readTable", "Read a table from a spreadsheet's file, or from pasted cells", func(_ context.Context, _ request.None, body request.File) (sheets.Table, error) {
 			table, err := sheets.Read(body)
 			if errors.Is(err, sheets.ErrUnreadable) {
-				return table, problem(http.StatusUnprocessableEntity, "This table cannot be read.", invalid.Field{Path: "table", Message: err.Error()})
+				return table, request.Refusal(http.StatusUnprocessableEntity, "This table cannot be read.", invalid.Field{Path: "table", Message: err.Error()})
 			}
 			return table, err
 		}),
-		route("POST", "/api/arrivals/students/look", "lookAtStudents", "Read students out of a table, and bring nothing in", func(ctx context.Context, _ None, body roster.Asked) (roster.Reading, error) {
+		request.Make("POST", "/api/arrivals/students/look", "lookAtStudents", "Read students out of a table, and bring nothing in", func(ctx context.Context, _ request.None, body roster.Asked) (roster.Reading, error) {
 			reading, _, err := s.readStudents(ctx, body)
 			return reading, err
-		}).forFiles(),
-		route("PUT", "/api/arrivals/:id/students", "bringInStudents", "Bring the students of a table in: all of them, or none", func(ctx context.Context, p byID, body roster.Asked) (Arrived, error) {
+		}).ForFiles(),
+		request.Make("PUT", "/api/arrivals/:id/students", "bringInStudents", "Bring the students of a table in: all of them, or none", func(ctx context.Context, p request.ByID, body roster.Asked) (Arrived, error) {
 			return s.bringInStudents(ctx, p.ID, body)
-		}).forFiles(),
-		route("POST", "/api/arrivals/attendance/look", "lookAtAttendance", "Read out of a table who was there, and bring nothing in", func(ctx context.Context, _ None, body roster.AttendanceAsked) (roster.AttendanceReading, error) {
+		}).ForFiles(),
+		request.Make("POST", "/api/arrivals/attendance/look", "lookAtAttendance", "Read out of a table who was there, and bring nothing in", func(ctx context.Context, _ request.None, body roster.AttendanceAsked) (roster.AttendanceReading, error) {
 			return s.readAttendance(ctx, body)
-		}).forFiles(),
-		route("PUT", "/api/arrivals/:id/attendance", "bringInAttendance", "Bring in who was there: all of a table, or nothing", func(ctx context.Context, p byID, body roster.AttendanceAsked) (Arrived, error) {
+		}).ForFiles(),
+		request.Make("PUT", "/api/arrivals/:id/attendance", "bringInAttendance", "Bring in who was there: all of a table, or nothing", func(ctx context.Context, p request.ByID, body roster.AttendanceAsked) (Arrived, error) {
 			return s.bringInAttendance(ctx, p.ID, body)
-		}).forFiles(),
-		route("GET", "/api/arrivals", "listArrivals", "What came in of late and can be taken back", func(ctx context.Context, _ None, _ None) ([]Arrived, error) {
+		}).ForFiles(),
+		request.Make("GET", "/api/arrivals", "listArrivals", "What came in of late and can be taken back", func(ctx context.Context, _ request.None, _ request.None) ([]Arrived, error) {
 			list, err := s.store.Arrivals(ctx, s.now().Add(-arrivalsShown))
 			answers := make([]Arrived, len(list))
 			for i, a := range list {
@@ -62,7 +63,7 @@ func (s *server) arrivalRoutes() []Route {
 			}
 			return answers, err
 		}),
-		route("DELETE", "/api/arrivals/:id", "takeArrivalBack", "Take back what came in together", func(ctx context.Context, p byID, _ None) (TakenBack, error) {
+		request.Make("DELETE", "/api/arrivals/:id", "takeArrivalBack", "Take back what came in together", func(ctx context.Context, p request.ByID, _ request.None) (TakenBack, error) {
 			stayed, err := s.store.TakeBack(ctx, p.ID)
 			return TakenBack{Stayed: stayed}, err
 		}),
@@ -91,7 +92,7 @@ func (s *server) readStudents(ctx context.Context, asked roster.Asked) (roster.R
 }
 
 func (s *server) bringInStudents(ctx context.Context, id string, asked roster.Asked) (Arrived, error) {
-	if err := checkID(id); err != nil {
+	if err := request.CheckID(id); err != nil {
 		return Arrived{}, err
 	}
 	reading, there, err := s.readStudents(ctx, asked)
@@ -150,7 +151,7 @@ func (s *server) readAttendance(ctx context.Context, asked roster.AttendanceAske
 }
 
 func (s *server) bringInAttendance(ctx context.Context, id string, asked roster.AttendanceAsked) (Arrived, error) {
-	if err := checkID(id); err != nil {
+	if err := request.CheckID(id); err != nil {
 		return Arrived{}, err
 	}
 	reading, err := s.readAttendance(ctx, asked)

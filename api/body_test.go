@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/api/request"
 )
 
 // with changes one value of a document at a dotted path.
@@ -151,12 +152,12 @@ func TestUnsoundTextIsFoundWhereItStands(t *testing.T) {
 		`{"a":[1,{"b":0,"b":0}]}`:   "a.1.b",
 		`{"a":[0,-1e309]}`:          "a.1",
 	} {
-		found, _, _ := api.Unsound([]byte(text))
+		found, _, _ := request.Unsound([]byte(text))
 		require.Len(t, found, 1, text)
 		require.Equal(t, path, found[0].Path, text)
 	}
 	for _, text := range []string{`{}`, `{"a":{"a":1},"b":[{"a":1},{"a":1}]}`, `"a"`, `[1,1]`, ``, `{"a"`, `{"a":1,`, `{1:2}`, `nonsense`} {
-		found, _, err := api.Unsound([]byte(text))
+		found, _, err := request.Unsound([]byte(text))
 		require.NoError(t, err)
 		require.Empty(t, found, text)
 	}
@@ -200,7 +201,7 @@ func manyKeys(size int) string {
 func TestABombIsRefusedForNextToNothing(t *testing.T) {
 	c := newClub(t)
 	for name, body := range bombs() {
-		_, steps, _ := api.Unsound([]byte(body))
+		_, steps, _ := request.Unsound([]byte(body))
 		require.LessOrEqual(t, steps, 100_001, name)
 		for _, to := range []string{"PUT /api/drills/" + newID(), "PUT /api/lessons/" + newID(), "POST /api/lessons/" + newID() + "/acts", "POST /api/entry"} {
 			method, path, _ := strings.Cut(to, " ")

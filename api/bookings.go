@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/exchange/booking"
 	"hodometer/core/lesson"
@@ -35,7 +36,7 @@ type BookingChange struct {
 	Ignored  *bool    `json:"ignored,omitempty"`
 }
 
-func (s *server) bookings(ctx context.Context, _ None, _ None) (Bookings, error) {
+func (s *server) bookings(ctx context.Context, _ request.None, _ request.None) (Bookings, error) {
 	calendars, err := s.store.Calendars(ctx)
 	if err != nil {
 		return Bookings{}, err
@@ -100,28 +101,28 @@ func moved(k store.Kept, d lesson.Document) []string {
 	return []string{fmt.Sprintf("%s has it on %s, %s, %d min by now. Move it under Lessons, Calendar.", k.From, k.Date, k.Start, k.Minutes)}
 }
 
-func (s *server) changeBooking(ctx context.Context, p byID, body BookingChange) (None, error) {
+func (s *server) changeBooking(ctx context.Context, p request.ByID, body BookingChange) (request.None, error) {
 	k, err := s.store.Booking(ctx, p.ID)
 	if err != nil {
-		return None{}, err
+		return request.None{}, err
 	}
 	if body.Students != nil {
 		k.Students = body.Students
 	}
 	if body.Lesson != "" {
 		if _, err := s.store.Lessons.Get(ctx, body.Lesson); err != nil {
-			return None{}, err
+			return request.None{}, err
 		}
 		k.Lesson = body.Lesson
 	}
 	if body.Ignored != nil {
 		k.Ignored = *body.Ignored
 	}
-	return None{}, s.store.KeepBooking(ctx, k)
+	return request.None{}, s.store.KeepBooking(ctx, k)
 }
 
 // moveBooked moves a lesson to where its booking is by now, and fits its blocks to another length. Of a booking that was cancelled it archives the lesson.
-func (s *server) moveBooked(ctx context.Context, p byID, _ None) (plan.Lesson, error) {
+func (s *server) moveBooked(ctx context.Context, p request.ByID, _ request.None) (plan.Lesson, error) {
 	k, err := s.store.Booking(ctx, p.ID)
 	if err != nil {
 		return plan.Lesson{}, err

@@ -12,6 +12,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"hodometer/api/request"
 	"hodometer/calendar"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/exchange/booking"
@@ -57,36 +58,36 @@ type fileNamed struct {
 	Name string `query:"name" description:"What the file is called"`
 }
 
-func (s *server) calendarRoutes() []Route {
-	return []Route{
-		route("GET", "/api/bookings", "listBookings", "The bookings from today on, and where they come from", s.bookings),
-		route("PUT", "/api/bookings/:id", "changeBooking", "Say who comes, what it became, or that it is not wanted", s.changeBooking),
-		route("POST", "/api/bookings/:id/move", "moveBookedLesson", "Move the lesson of a booking to where the calendar has it", s.moveBooked),
-		route("POST", "/api/calendars/file", "readCalendarFile", "Read the bookings of an .ics file; the same calendar again changes what it brought", func(ctx context.Context, p fileNamed, body File) (CalendarRead, error) {
+func (s *server) calendarRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/bookings", "listBookings", "The bookings from today on, and where they come from", s.bookings),
+		request.Make("PUT", "/api/bookings/:id", "changeBooking", "Say who comes, what it became, or that it is not wanted", s.changeBooking),
+		request.Make("POST", "/api/bookings/:id/move", "moveBookedLesson", "Move the lesson of a booking to where the calendar has it", s.moveBooked),
+		request.Make("POST", "/api/calendars/file", "readCalendarFile", "Read the bookings of an .ics file; the same calendar again changes what it brought", func(ctx context.Context, p fileNamed, body request.File) (CalendarRead, error) {
 			return s.readCalendarFile(ctx, p.Name, body)
 		}),
-		route("POST", "/api/calendars", "connectCalendar", "Read a calendar at an address, now and from time to time", func(ctx context.Context, _ None, body CalendarAt) (CalendarRead, error) {
+		request.Make("POST", "/api/calendars", "connectCalendar", "Read a calendar at an address, now and from time to time", func(ctx context.Context, _ request.None, body CalendarAt) (CalendarRead, error) {
 			return s.connectCalendar(ctx, body.Address)
 		}),
-		route("POST", "/api/calendars/simulated", "simulateClub", "Start a stand-in for a club's calendar, and connect it", s.simulateClub),
-		route("POST", "/api/calendars/:id/read", "readCalendarAgain", "Read a calendar at its address again", func(ctx context.Context, p byID, _ None) (CalendarRead, error) {
+		request.Make("POST", "/api/calendars/simulated", "simulateClub", "Start a stand-in for a club's calendar, and connect it", s.simulateClub),
+		request.Make("POST", "/api/calendars/:id/read", "readCalendarAgain", "Read a calendar at its address again", func(ctx context.Context, p request.ByID, _ request.None) (CalendarRead, error) {
 			return s.readAgain(ctx, p.ID)
 		}),
-		route("DELETE", "/api/calendars/:id", "leaveCalendar", "Forget a calendar and its bookings; lessons stay", func(ctx context.Context, p byID, _ None) (None, error) {
-			return None{}, s.store.LeaveCalendar(ctx, p.ID)
+		request.Make("DELETE", "/api/calendars/:id", "leaveCalendar", "Forget a calendar and its bookings; lessons stay", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+			return request.None{}, s.store.LeaveCalendar(ctx, p.ID)
 		}),
-		route("GET", "/api/feeds", "listFeeds", "Addresses under which calendar programs read the lessons", func(ctx context.Context, _ None, _ None) ([]Feed, error) {
+		request.Make("GET", "/api/feeds", "listFeeds", "Addresses under which calendar programs read the lessons", func(ctx context.Context, _ request.None, _ request.None) ([]Feed, error) {
 			list, err := s.store.Feeds(ctx)
 			feeds := make([]Feed, len(list))
 			for i, f := range list {
 				feeds[i] = Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At}
 			}
 			return feeds, err
-		}).forTheCoach(),
-		route("POST", "/api/feeds", "addFeed", "Make an address for a calendar program", s.addFeed).forTheCoach(),
-		route("DELETE", "/api/feeds/:id", "revokeFeed", "Take an address back", func(ctx context.Context, p byID, _ None) (None, error) {
-			return None{}, s.store.RevokeFeed(ctx, p.ID)
-		}).forTheCoach(),
+		}).ForTheCoach(),
+		request.Make("POST", "/api/feeds", "addFeed", "Make an address for a calendar program", s.addFeed).ForTheCoach(),
+		request.Make("DELETE", "/api/feeds/:id", "revokeFeed", "Take an address back", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+			return request.None{}, s.store.RevokeFeed(ctx, p.ID)
+		}).ForTheCoach(),
 	}
 }
 
@@ -233,7 +234,7 @@ type clubs struct {
 	ctx     context.Context //nolint:containedctx // they go on until the program ends
 }
 
-func (s *server) simulateClub(ctx context.Context, _ None, _ None) (CalendarRead, error) {
+func (s *server) simulateClub(ctx context.Context, _ request.None, _ request.None) (CalendarRead, error) {
 	s.clubs.lock.Lock()
 	defer s.clubs.lock.Unlock()
 	if s.clubs.address == "" {

@@ -9,6 +9,7 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/report"
@@ -25,7 +26,7 @@ const mostCards = 200
 
 // cardOut hands out a drill as a card.
 func (s *server) cardOut(c *echo.Context, kind sharing.Kind, id string) error {
-	if kind != sharing.Drill || checkID(id) != nil {
+	if kind != sharing.Drill || request.CheckID(id) != nil {
 		return echo.ErrNotFound
 	}
 	size := paper.Size(cmp.Or(c.QueryParam("paper"), string(paper.A5)))
@@ -49,7 +50,7 @@ func (s *server) cardOut(c *echo.Context, kind sharing.Kind, id string) error {
 	if err := paper.WriteCard(&pdf, card, size); err != nil {
 		return err
 	}
-	return s.handOut(c, fmt.Sprintf("%s %s.pdf", handover.FileName(d.Document.Name), size), pdfType, pdf.Bytes())
+	return request.HandOut(c, fmt.Sprintf("%s %s.pdf", handover.FileName(d.Document.Name), size), pdfType, pdf.Bytes())
 }
 
 // cardOf is a drill as a card shows it, with its code where it fits in one.
@@ -93,7 +94,7 @@ func (s *server) bookOut(c *echo.Context) error {
 	if err := paper.WriteBook(&pdf, title, cards); err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(title)+".pdf", pdfType, pdf.Bytes())
+	return request.HandOut(c, handover.FileName(title)+".pdf", pdfType, pdf.Bytes())
 }
 
 // collected are the drills of a collection, with its name; without one the coach's own.

@@ -9,6 +9,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/live/underway"
@@ -20,7 +21,7 @@ import (
 func (s *server) countingOut(c *echo.Context) error {
 	ctx := c.Request().Context()
 	id := strings.TrimSuffix(c.Param("file"), ".pdf")
-	if err := checkID(id); err != nil {
+	if err := request.CheckID(id); err != nil {
 		return err
 	}
 	kit, _, err := s.kit(ctx, id, nil)
@@ -36,7 +37,7 @@ func (s *server) countingOut(c *echo.Context) error {
 	if err := paper.WriteCounting(&pdf, sheets); err != nil {
 		return err
 	}
-	return s.handOut(c, fmt.Sprintf("%s %s, counting.pdf", sheets.Date, handover.FileName(sheets.Lesson)), pdfType, pdf.Bytes())
+	return request.HandOut(c, fmt.Sprintf("%s %s, counting.pdf", sheets.Date, handover.FileName(sheets.Lesson)), pdfType, pdf.Bytes())
 }
 
 // countingSheets are the sheets of a lesson, with the turns that are planned.

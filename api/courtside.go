@@ -6,6 +6,7 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/live/underway"
@@ -18,16 +19,16 @@ type Acts struct {
 	Acts []underway.Act `json:"acts" minItems:"1" maxItems:"500"`
 }
 
-func (s *server) courtsideRoutes() []Route {
-	return []Route{
-		route("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run", func(ctx context.Context, p byID, _ None) (underway.Courtside, error) {
+func (s *server) courtsideRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/lessons/:id/courtside", "getCourtside", "A lesson as it is run", func(ctx context.Context, p request.ByID, _ request.None) (underway.Courtside, error) {
 			return s.courtside(ctx, p.ID)
-		}).anew(),
-		route("GET", "/api/lessons/:id/kit", "getKit", "All that a lesson is run from, to take along to where there is no network", func(ctx context.Context, p byID, _ None) (underway.Kit, error) {
+		}).Anew(),
+		request.Make("GET", "/api/lessons/:id/kit", "getKit", "All that a lesson is run from, to take along to where there is no network", func(ctx context.Context, p request.ByID, _ request.None) (underway.Kit, error) {
 			kit, _, err := s.kit(ctx, p.ID, nil)
 			return kit, err
-		}).anew(),
-		route("POST", "/api/lessons/:id/acts", "act", "Do things with a lesson under way: count, hold, go on, change; the same acts may be sent again", s.act),
+		}).Anew(),
+		request.Make("POST", "/api/lessons/:id/acts", "act", "Do things with a lesson under way: count, hold, go on, change; the same acts may be sent again", s.act),
 	}
 }
 
@@ -79,7 +80,7 @@ func (s *server) kit(ctx context.Context, id string, acts []underway.Act) (under
 }
 
 // act does what a device did, in order, and keeps all of it at once. What cannot be done is told and left out.
-func (s *server) act(ctx context.Context, p byID, body Acts) (underway.Answered, error) {
+func (s *server) act(ctx context.Context, p request.ByID, body Acts) (underway.Answered, error) {
 	acts := inTime(body, s.now())
 	// Another device may do something meanwhile: then it is done with what that made of the lesson.
 	const tries = 5

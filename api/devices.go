@@ -9,6 +9,7 @@ import (
 	"github.com/google/uuid"
 
 	"hodometer/access"
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/store"
 )
@@ -48,22 +49,22 @@ type PairingAsked struct {
 	Name string `json:"name" maxLength:"40" description:"What the device is called"`
 }
 
-func (s *server) deviceRoutes() []Route {
-	return []Route{
-		route("GET", "/api/devices", "listDevices", "Devices that are paired", s.devices).anew().forTheCoach(),
-		route("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer", func(ctx context.Context, p byID, _ None) (None, error) {
-			return None{}, s.store.RemoveDevice(ctx, p.ID)
-		}).forTheCoach(),
-		route("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", s.openPairing).forTheCoach(),
-		route("DELETE", "/api/pairing", "closePairing", "Make the code void", func(context.Context, None, None) (None, error) {
+func (s *server) deviceRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/devices", "listDevices", "Devices that are paired", s.devices).Anew().ForTheCoach(),
+		request.Make("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
+			return request.None{}, s.store.RemoveDevice(ctx, p.ID)
+		}).ForTheCoach(),
+		request.Make("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", s.openPairing).ForTheCoach(),
+		request.Make("DELETE", "/api/pairing", "closePairing", "Make the code void", func(context.Context, request.None, request.None) (request.None, error) {
 			s.entrance.pairing.Withdraw()
-			return None{}, nil
-		}).forTheCoach(),
-		route("POST", "/api/pairing/device", "pair", "Let this device in, by a code", s.pair).forAll(),
+			return request.None{}, nil
+		}).ForTheCoach(),
+		request.Make("POST", "/api/pairing/device", "pair", "Let this device in, by a code", s.pair).ForAll(),
 	}
 }
 
-func (s *server) devices(ctx context.Context, _ None, _ None) (Devices, error) {
+func (s *server) devices(ctx context.Context, _ request.None, _ request.None) (Devices, error) {
 	list := Devices{Devices: []PairedDevice{}}
 	if n := s.entrance.network; n != nil && n.Authority != nil {
 		list.Fingerprint = n.Authority.Fingerprint()
@@ -78,15 +79,15 @@ func (s *server) devices(ctx context.Context, _ None, _ None) (Devices, error) {
 	return list, err
 }
 
-func (s *server) openPairing(ctx context.Context, _ None, _ None) (PairingCode, error) {
+func (s *server) openPairing(ctx context.Context, _ request.None, _ request.None) (PairingCode, error) {
 	passphrase, err := s.store.Passphrase(ctx)
 	switch {
 	case err != nil:
 		return PairingCode{}, err
 	case s.entrance.network == nil:
-		return PairingCode{}, problem(http.StatusConflict, "Other devices cannot reach this machine: start Hodometer with --lan.")
+		return PairingCode{}, request.Refusal(http.StatusConflict, "Other devices cannot reach this machine: start Hodometer with --lan.")
 	case passphrase.Hash == "":
-		return PairingCode{}, problem(http.StatusConflict, "Set a passphrase first: whoever comes to this machine could let devices in.")
+		return PairingCode{}, request.Refusal(http.StatusConflict, "Set a passphrase first: whoever comes to this machine could let devices in.")
 	}
 	code := PairingCode{Addresses: []Way{}}
 	code.Code, code.Until = s.entrance.pairing.Issue(s.now())
@@ -101,9 +102,9 @@ func (s *server) openPairing(ctx context.Context, _ None, _ None) (PairingCode, 
 	return code, nil
 }
 
-func (s *server) pair(ctx context.Context, _ None, body PairingAsked) (DoorState, error) {
+func (s *server) pair(ctx context.Context, _ request.None, body PairingAsked) (DoorState, error) {
 	if door(ctx) != networkDoor {
-		return DoorState{}, problem(http.StatusForbidden, "This is the coach’s own machine: it needs no pairing.")
+		return DoorState{}, request.Refusal(http.StatusForbidden, "This is the coach’s own machine: it needs no pairing.")
 	}
 	name := strings.TrimSpace(body.Name)
 	if name == "" {

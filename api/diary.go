@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/diary"
@@ -57,7 +58,7 @@ type ofWeek struct {
 	Week int `query:"week" description:"Weeks after that of today; less than 0 for weeks before it" minimum:"-5200" maximum:"5200"`
 }
 
-func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
+func (s *server) diary(ctx context.Context, p between, _ request.None) (Diary, error) {
 	var wrong invalid.Fields
 	const year = 366
 	if p.Ahead < 0 || p.Ahead > year {
@@ -73,7 +74,7 @@ func (s *server) diary(ctx context.Context, p between, _ None) (Diary, error) {
 	return s.days(ctx, day(-p.Back), day(p.Ahead))
 }
 
-func (s *server) week(ctx context.Context, p ofWeek, _ None) (Week, error) {
+func (s *server) week(ctx context.Context, p ofWeek, _ request.None) (Week, error) {
 	if p.Week < -maxWeeks || p.Week > maxWeeks {
 		return Week{}, invalid.Fields{{Path: "week", Message: "within a hundred years"}}
 	}
@@ -125,7 +126,7 @@ func (s *server) days(ctx context.Context, from, to string) (Diary, error) {
 	for i, record := range records {
 		d := record.Document
 		if err := d.Check(); err != nil {
-			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: record.ID, Name: d.Title, Why: why(err)})
+			diary.Unreadable = append(diary.Unreadable, Unreadable{Kind: StoredLesson, ID: record.ID, Name: d.Title, Why: request.Why(err)})
 			continue
 		}
 		at, started := begun[record.ID]

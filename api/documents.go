@@ -10,6 +10,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/sharing"
@@ -79,13 +80,13 @@ type DocumentsCame struct {
 	IDs []string `json:"ids"`
 }
 
-func (s *server) documentRoutes() []Route {
-	return []Route{
-		route("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games, lessons and ladders in a file, and bring nothing in", func(ctx context.Context, _ None, body File) (DocumentsLooked, error) {
+func (s *server) documentRoutes() []request.Route {
+	return []request.Route{
+		request.Make("POST", "/api/documents/look", "lookAtDocuments", "Find drills, games, lessons and ladders in a file, and bring nothing in", func(ctx context.Context, _ request.None, body request.File) (DocumentsLooked, error) {
 			return s.lookAt(ctx, body)
 		}),
-		route("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
-		route("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).forFiles(),
+		request.Make("GET", "/api/drills/:id/code", "getDrillCode", "A drill as a code that a camera reads, and as a line in words", s.drillCode),
+		request.Make("POST", "/api/documents", "bringInDocuments", "Bring documents in: all of them, or none", s.bringIn).ForFiles(),
 	}
 }
 
@@ -135,7 +136,7 @@ func (s *server) look(ctx context.Context, one handover.Opened) (Looked, error) 
 		}
 		l.Older, text = version, brought
 	}
-	if err := s.schemas.document(l.Kind, text); err != nil {
+	if err := s.schemas.Check(bodyOf[l.Kind], text); err != nil {
 		l.Wrong = said(err)
 		return l, nil
 	}
@@ -149,7 +150,7 @@ func (s *server) look(ctx context.Context, one handover.Opened) (Looked, error) 
 		l.People = len(l.Lesson.Students)
 	}
 	if l.ID != "" {
-		if err := checkID(l.ID); err != nil {
+		if err := request.CheckID(l.ID); err != nil {
 			l.ID = ""
 			return l, nil //nolint:nilerr // it gets another one
 		}
@@ -241,7 +242,7 @@ func (s *server) missing(ctx context.Context, l *Looked, all []Looked) error {
 	return nil
 }
 
-func (s *server) bringIn(ctx context.Context, _ None, body DocumentsComing) (DocumentsCame, error) {
+func (s *server) bringIn(ctx context.Context, _ request.None, body DocumentsComing) (DocumentsCame, error) {
 	ids, renamed := make([]string, len(body.Documents)), map[string]string{}
 	for i, c := range body.Documents {
 		ids[i] = c.ID

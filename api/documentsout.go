@@ -11,6 +11,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/drill/report"
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/people/coach"
@@ -31,7 +32,7 @@ func (s *server) documentOut(c *echo.Context) error {
 	case ".pdf":
 		return s.cardOut(c, kind, strings.TrimSuffix(id, ending))
 	}
-	if kind.Current() == 0 || checkID(id) != nil {
+	if kind.Current() == 0 || request.CheckID(id) != nil {
 		return echo.ErrNotFound
 	}
 	if kind == sharing.Ladder {
@@ -51,7 +52,7 @@ func (s *server) documentOut(c *echo.Context) error {
 	}
 	name := handover.FileName(piece.Name())
 	if !zipped {
-		return s.handOut(c, fmt.Sprintf("%s (%s).json", name, kind), "application/json", text)
+		return request.HandOut(c, fmt.Sprintf("%s (%s).json", name, kind), "application/json", text)
 	}
 	files := []handover.Packed{{Name: fmt.Sprintf("%s (%s).json", name, kind), Data: text}}
 	if passed.Lesson != nil {
@@ -66,7 +67,7 @@ func (s *server) documentOut(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	return s.handOut(c, name+".zip", "application/zip", data)
+	return request.HandOut(c, name+".zip", "application/zip", data)
 }
 
 // laddersOut hands the ladders of a student out, for another coach: the rungs they came to, and where they stand on a stroke that they were never put on one of.
@@ -93,13 +94,13 @@ func (s *server) laddersOut(c *echo.Context, student string) error {
 	// Those of another sport, from before somebody changed, stay.
 	l.Reached = slices.DeleteFunc(l.Reached, func(r progress.Reached) bool { return !slices.Contains(feed.LaddersOf(sport), r.Stroke) })
 	if len(l.Reached) == 0 {
-		return problem(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
+		return request.Refusal(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
 	}
 	text, err := sharing.Write(sharing.Ladder, "", l)
 	if err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(record.Document.Name)+", ladders.json", "application/json", text)
+	return request.HandOut(c, handover.FileName(record.Document.Name)+", ladders.json", "application/json", text)
 }
 
 // pixels is how wide a picture of a court is.
@@ -108,7 +109,7 @@ const pixels = 1000
 // courtOut hands out the court of a drill, or of a game, as a picture.
 func (s *server) courtOut(c *echo.Context, kind sharing.Kind, id, ending string) error {
 	ctx := c.Request().Context()
-	if checkID(id) != nil || kind != sharing.Drill && kind != sharing.Game {
+	if request.CheckID(id) != nil || kind != sharing.Drill && kind != sharing.Game {
 		return echo.ErrNotFound
 	}
 	passed, _, err := s.mine(ctx, kind, id)
@@ -124,13 +125,13 @@ func (s *server) courtOut(c *echo.Context, kind sharing.Kind, id, ending string)
 		return err
 	}
 	if ending == ".svg" {
-		return s.handOut(c, handover.FileName(name)+ending, "image/svg+xml", picture.SVG(name, drawn))
+		return request.HandOut(c, handover.FileName(name)+ending, "image/svg+xml", picture.SVG(name, drawn))
 	}
 	data, err := picture.PNG(drawn, pixels)
 	if err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(name)+ending, "image/png", data)
+	return request.HandOut(c, handover.FileName(name)+ending, "image/png", data)
 }
 
 // drawn is what a document is called, and what is drawn of it.
@@ -221,5 +222,5 @@ func (s *server) collectionOut(c *echo.Context) error {
 	if err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(name)+".zip", "application/zip", data)
+	return request.HandOut(c, handover.FileName(name)+".zip", "application/zip", data)
 }

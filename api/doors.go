@@ -12,6 +12,7 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
+	"hodometer/api/request"
 	"hodometer/store"
 )
 
@@ -34,15 +35,6 @@ const (
 	coachLasts, coachIdle   = 30 * 24 * time.Hour, 12 * time.Hour
 	deviceLasts, deviceIdle = 180 * 24 * time.Hour, 30 * 24 * time.Hour
 	seenEvery               = 5 * time.Minute // how exactly the last sign of life is known
-)
-
-// right says who may use a route.
-type right int
-
-const (
-	whoIsIn   right = iota // the coach at this machine, and paired devices
-	anybody                // also who is not let in yet
-	coachOnly              // the coach at this machine
 )
 
 // entrance lets people in.
@@ -75,7 +67,7 @@ func newEntrance(o Options) *entrance {
 		m.ErrorFunc = func(w http.ResponseWriter, _ *http.Request, err error) {
 			o.Log.Error("a session", "error", err)
 			w.Header().Del(echo.HeaderContentEncoding)
-			refuse(w, http.StatusInternalServerError, "Something went wrong in Hodometer itself.")
+			request.Refuse(w, http.StatusInternalServerError, "Something went wrong in Hodometer itself.")
 		}
 		return m
 	}
@@ -94,7 +86,7 @@ func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
 			ctx := context.WithValue(r.Context(), doorOf{}, door)
 			next.ServeHTTP(w, r.WithContext(context.WithValue(ctx, addressOf{}, address(r))))
 		})
-		return Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
+		return request.Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
 	}
 	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.Close(); s.works.close(); stop() }}
 }
@@ -131,26 +123,26 @@ func (s *server) session(ctx context.Context) *scs.SessionManager {
 }
 
 // admit lets in who may use a route; what is not in the table is for who is in.
-func (s *server) admit(table []Route) echo.MiddlewareFunc {
-	rights := map[string]right{}
+func (s *server) admit(table []request.Route) echo.MiddlewareFunc {
+	rights := map[string]request.Right{}
 	for _, r := range table {
-		rights[r.Method+" "+r.Path] = r.right
+		rights[r.Method+" "+r.Path] = r.Right()
 	}
-	rights["GET /api/authority.crt"], rights["GET "+outPath+everythingFile] = anybody, coachOnly
+	rights["GET /api/authority.crt"], rights["GET "+outPath+everythingFile] = request.Anybody, request.CoachOnly
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
 			if !strings.HasPrefix(c.Request().URL.Path, "/api/") {
 				return next(c)
 			}
 			ctx, right := c.Request().Context(), rights[c.Request().Method+" "+c.Path()]
-			if right == anybody {
+			if right == request.Anybody {
 				// Who is not in has little to say.
 				r := c.Request()
-				r.Body = http.MaxBytesReader(c.Response(), r.Body, strangers)
+				r.Body = http.MaxBytesReader(c.Response(), r.Body, request.Strangers)
 				return next(c)
 			}
-			if right == coachOnly && door(ctx) != machineDoor {
-				return problem(http.StatusForbidden, "This is done at the coach’s own machine only.")
+			if right == request.CoachOnly && door(ctx) != machineDoor {
+				return request.Refusal(http.StatusForbidden, "This is done at the coach’s own machine only.")
 			}
 			if err := s.mustBeIn(ctx); err != nil {
 				return err
@@ -167,9 +159,9 @@ func (s *server) mustBeIn(ctx context.Context) error {
 	case err != nil || in:
 		return err
 	case door(ctx) == machineDoor:
-		return problem(http.StatusUnauthorized, "Type the passphrase first.")
+		return request.Refusal(http.StatusUnauthorized, "Type the passphrase first.")
 	default:
-		return problem(http.StatusUnauthorized, "This device is not paired, or not any more.")
+		return request.Refusal(http.StatusUnauthorized, "This device is not paired, or not any more.")
 	}
 }
 
@@ -231,7 +223,7 @@ func (s *server) letIn(ctx context.Context, device string) error {
 // try counts one try of a passphrase or a code at a door, by where it comes from; too many are refused.
 func (s *server) try(ctx context.Context) error {
 	if !s.entrance.tries[door(ctx)].Allow(from(ctx), s.now()) {
-		return problem(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
+		return request.Refusal(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
 	}
 	return nil
 }

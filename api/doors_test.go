@@ -18,6 +18,7 @@ import (
 
 	"hodometer/access"
 	"hodometer/api"
+	"hodometer/api/request"
 	"hodometer/equipment"
 	"hodometer/store"
 )
@@ -92,7 +93,7 @@ func TestEveryRouteIsForWhoItIs(t *testing.T) {
 	type line struct{ method, path string }
 	lines := map[line]string{}
 	for _, r := range api.RouteTable() {
-		lines[line{r.Method, strings.NewReplacer(":id", newID(), ":kind", "drills", ":name", "drill").Replace(r.Path)}] = r.For()
+		lines[line{r.Method, strings.NewReplacer(":id", newID(), ":kind", "drills", ":name", "drill").Replace(r.Path)}] = map[request.Right]string{request.WhoIsIn: "who is in", request.Anybody: "anybody", request.CoachOnly: "the coach"}[r.Right()]
 	}
 	for _, path := range []string{"/api/openapi.json", "/api/notices", "/api/schemas/drill", "/api/lessons/" + newID() + "/sheet.pdf", "/api/stored/drill/" + newID(), "/api/nothing"} {
 		lines[line{"GET", path}] = "who is in"

@@ -6,6 +6,7 @@ import (
 	"net/http"
 	"slices"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -140,13 +141,13 @@ type Begin struct {
 	At    court.Point `json:"at"`
 }
 
-func (s *server) drillRoutes() []Route {
-	return []Route{
-		route("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, None, None) ([]court.Court, error) {
+func (s *server) drillRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, request.None, request.None) ([]court.Court, error) {
 			return court.All(), nil
 		}),
-		route("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
-		route("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p byID, _ None) (Drill, error) {
+		request.Make("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
+		request.Make("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p request.ByID, _ request.None) (Drill, error) {
 			found, err := s.drill(ctx, p.ID)
 			if err != nil {
 				return Drill{}, err
@@ -154,21 +155,21 @@ func (s *server) drillRoutes() []Route {
 			settings, _, err := s.store.Settings(ctx)
 			return found.worked(settings), err
 		}),
-		route("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p keep, body drill.Document) (Drill, error) {
+		request.Make("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p request.Keep, body drill.Document) (Drill, error) {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
 			record, err := saveNamed(ctx, s, s.store.Drills, p, body, func(d drill.Document) string { return d.Name })
 			return asDrill(record), err
 		}),
-		route("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p byID, body Archiving) (Drill, error) {
+		request.Make("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p request.ByID, body Archiving) (Drill, error) {
 			if err := refuseBuiltIn(p.ID); err != nil {
 				return Drill{}, err
 			}
 			record, err := s.store.Drills.Archive(ctx, p.ID, body.Archived)
 			return asDrill(record), err
 		}),
-		route("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p byID, body Duplicate) (Drill, error) {
+		request.Make("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p request.ByID, body Duplicate) (Drill, error) {
 			original, err := s.drill(ctx, p.ID)
 			if err != nil {
 				return Drill{}, err
@@ -176,10 +177,10 @@ func (s *server) drillRoutes() []Route {
 			record, err := s.store.Drills.Create(ctx, body.ID, original.Document.Copy())
 			return asDrill(record), err
 		}),
-		route("POST", "/api/drills/begin", "beginDrill", "A new drill, begun by pressing the court", func(_ context.Context, _ None, body Begin) (drill.Document, error) {
+		request.Make("POST", "/api/drills/begin", "beginDrill", "A new drill, begun by pressing the court", func(_ context.Context, _ request.None, body Begin) (drill.Document, error) {
 			return library.Begun(body.Court, body.At)
 		}),
-		route("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p byID, _ None) ([]Use, error) {
+		request.Make("GET", "/api/drills/:id/uses", "listUses", "Lessons from today on that have a drill in them", func(ctx context.Context, p request.ByID, _ request.None) ([]Use, error) {
 			record, err := s.store.LessonsWith(ctx, p.ID, s.today())
 			uses := make([]Use, len(record))
 			for i, k := range record {
@@ -187,24 +188,24 @@ func (s *server) drillRoutes() []Route {
 			}
 			return uses, err
 		}),
-		route("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
-		route("POST", "/api/drills/transfer", "transferDrill", "Carry a drill over to another court without saving it", s.transferDrill),
-		route("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ None, body Dragged) (report.Moved, error) {
+		request.Make("GET", "/api/courts/:id/regions", "listRegions", "The schemes of depth regions of a court", s.regions),
+		request.Make("POST", "/api/drills/transfer", "transferDrill", "Carry a drill over to another court without saving it", s.transferDrill),
+		request.Make("POST", "/api/drills/moved", "movePlace", "Read off a place that is being dragged", func(ctx context.Context, _ request.None, body Dragged) (report.Moved, error) {
 			settings, _, err := s.store.Settings(ctx)
 			if err != nil {
 				return report.Moved{}, err
 			}
 			return report.AfterMove(body.Document, body.Move, body.Hand, settings)
 		}),
-		route("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
-		route("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
-		route("POST", "/api/drills/adapt", "adaptDrill", "Adapt a drill's goal or target to somebody without saving it", s.adaptDrill),
+		request.Make("POST", "/api/drills/preview", "previewDrill", "Work a drill out without saving it", s.previewDrill),
+		request.Make("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
+		request.Make("POST", "/api/drills/adapt", "adaptDrill", "Adapt a drill's goal or target to somebody without saving it", s.adaptDrill),
 	}
 }
 
 func refuseBuiltIn(id string) error {
 	if _, builtIn := library.Find(id); builtIn {
-		return problem(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
+		return request.Refusal(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
 	}
 	return nil
 }
@@ -227,7 +228,7 @@ func (s *server) drills(ctx context.Context, withArchived bool) ([]Drill, error)
 	return drills, err
 }
 
-func (s *server) previewDrill(ctx context.Context, _ None, body DrillPreview) (WorkedDrill, error) {
+func (s *server) previewDrill(ctx context.Context, _ request.None, body DrillPreview) (WorkedDrill, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return WorkedDrill{}, err
@@ -284,7 +285,7 @@ func (s *server) evidenceFor(ctx context.Context, body Tried, d drill.Document) 
 	return body.Document.PlayerFor(level, body.Hand), ofLevel(level, d), nil
 }
 
-func (s *server) adaptDrill(ctx context.Context, _ None, body AdaptAsked) (Adapted, error) {
+func (s *server) adaptDrill(ctx context.Context, _ request.None, body AdaptAsked) (Adapted, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return Adapted{}, err
@@ -298,7 +299,7 @@ func (s *server) adaptDrill(ctx context.Context, _ None, body AdaptAsked) (Adapt
 	return Adapted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 
-func (s *server) transferDrill(ctx context.Context, _ None, body TransferAsked) (Transferred, error) {
+func (s *server) transferDrill(ctx context.Context, _ request.None, body TransferAsked) (Transferred, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return Transferred{}, err
@@ -314,7 +315,7 @@ func (s *server) transferDrill(ctx context.Context, _ None, body TransferAsked) 
 	return answer, nil
 }
 
-func (s *server) regions(ctx context.Context, p ofCourt, _ None) ([]Regions, error) {
+func (s *server) regions(ctx context.Context, p ofCourt, _ request.None) ([]Regions, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return nil, err

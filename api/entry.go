@@ -7,6 +7,7 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/access"
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 )
 
@@ -40,14 +41,14 @@ type NewPassphrase struct {
 	Devices bool   `json:"devices" description:"All paired devices are to be paired again"`
 }
 
-func (s *server) entryRoutes() []Route {
-	return []Route{
-		route("GET", "/api/door", "getDoor", "Whether one is let in, and what is missing", func(ctx context.Context, _ None, _ None) (DoorState, error) {
+func (s *server) entryRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/door", "getDoor", "Whether one is let in, and what is missing", func(ctx context.Context, _ request.None, _ request.None) (DoorState, error) {
 			return s.doorState(ctx)
-		}).anew().forAll(),
-		route("POST", "/api/entry", "enter", "Let the coach in at their own machine", s.enter).forAll(),
-		route("DELETE", "/api/entry", "leave", "End this session; a device is paired no longer", s.leave),
-		route("PUT", "/api/passphrase", "setPassphrase", "Set, change or take away the coach’s passphrase; all other sessions at this machine end", s.setPassphrase).forTheCoach(),
+		}).Anew().ForAll(),
+		request.Make("POST", "/api/entry", "enter", "Let the coach in at their own machine", s.enter).ForAll(),
+		request.Make("DELETE", "/api/entry", "leave", "End this session; a device is paired no longer", s.leave),
+		request.Make("PUT", "/api/passphrase", "setPassphrase", "Set, change or take away the coach’s passphrase; all other sessions at this machine end", s.setPassphrase).ForTheCoach(),
 	}
 }
 
@@ -65,9 +66,9 @@ func (s *server) doorState(ctx context.Context) (DoorState, error) {
 	return state, err
 }
 
-func (s *server) enter(ctx context.Context, _ None, body Entering) (DoorState, error) {
+func (s *server) enter(ctx context.Context, _ request.None, body Entering) (DoorState, error) {
 	if door(ctx) != machineDoor {
-		return DoorState{}, problem(http.StatusForbidden, "This is done at the coach’s own machine only.")
+		return DoorState{}, request.Refusal(http.StatusForbidden, "This is done at the coach’s own machine only.")
 	}
 	if err := s.isPassphrase(ctx, "passphrase", body.Passphrase); err != nil {
 		return DoorState{}, err
@@ -78,7 +79,7 @@ func (s *server) enter(ctx context.Context, _ None, body Entering) (DoorState, e
 	return s.doorState(ctx)
 }
 
-func (s *server) leave(ctx context.Context, _ None, _ None) (DoorState, error) {
+func (s *server) leave(ctx context.Context, _ request.None, _ request.None) (DoorState, error) {
 	session := s.session(ctx)
 	if id := session.GetString(ctx, deviceKey); id != "" {
 		if err := s.store.RemoveDevice(ctx, id); err != nil {
@@ -107,7 +108,7 @@ func (s *server) isPassphrase(ctx context.Context, path, passphrase string) erro
 	return err
 }
 
-func (s *server) setPassphrase(ctx context.Context, _ None, body NewPassphrase) (DoorState, error) {
+func (s *server) setPassphrase(ctx context.Context, _ request.None, body NewPassphrase) (DoorState, error) {
 	if err := s.isPassphrase(ctx, "old", body.Old); err != nil {
 		return DoorState{}, err
 	}

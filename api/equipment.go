@@ -5,6 +5,7 @@ import (
 	"errors"
 	"net/http"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/live/throwing"
@@ -53,7 +54,7 @@ type byKind struct {
 
 func (p byKind) check() error {
 	if p.Kind != equipment.Machine && p.Kind != equipment.Eye {
-		return problem(http.StatusNotFound, "A device is a machine or an eye.")
+		return request.Refusal(http.StatusNotFound, "A device is a machine or an eye.")
 	}
 	return nil
 }
@@ -63,26 +64,26 @@ type afterEvent struct {
 	After int `query:"after" minimum:"-1" description:"The last event that is known; -1: what comes from now on"`
 }
 
-func (s *server) equipmentRoutes() []Route {
-	return []Route{
-		route("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, None, None) (equipment.Equipment, error) {
+func (s *server) equipmentRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, request.None, request.None) (equipment.Equipment, error) {
 			return s.gear.Stands(), nil
-		}).anew(),
-		route("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", s.join),
-		route("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ None) (equipment.Equipment, error) {
+		}).Anew(),
+		request.Make("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", s.join),
+		request.Make("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ request.None) (equipment.Equipment, error) {
 			return s.gear.Leave(p.Kind), nil
 		}),
-		route("POST", "/api/equipment/:kind/simulated", "simulateDevice", "Start a simulated device, and join it", s.simulate),
-		route("POST", "/api/equipment/machine/started", "startMachine", "Have the machine throw what feeds the drill of the block that is on", s.startMachine),
-		route("POST", "/api/equipment/machine/watched", "watchMachine", "Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word", s.watchMachine),
-		route("POST", "/api/equipment/machine/told", "tellMachine", "Have the machine do something that throws nothing", s.tellMachine),
-		route("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ None) (equipment.SaidEvents, error) {
+		request.Make("POST", "/api/equipment/:kind/simulated", "simulateDevice", "Start a simulated device, and join it", s.simulate),
+		request.Make("POST", "/api/equipment/machine/started", "startMachine", "Have the machine throw what feeds the drill of the block that is on", s.startMachine),
+		request.Make("POST", "/api/equipment/machine/watched", "watchMachine", "Say that a page watches the machine, and what is on; it stands where that is not what it was started for, and 3 s after the last word", s.watchMachine),
+		request.Make("POST", "/api/equipment/machine/told", "tellMachine", "Have the machine do something that throws nothing", s.tellMachine),
+		request.Make("GET", "/api/equipment/events", "listEvents", "What devices said after an event; where there is nothing it is waited for a while", func(ctx context.Context, p afterEvent, _ request.None) (equipment.SaidEvents, error) {
 			said, err := s.gear.Events(ctx, p.After)
 			if err != nil {
 				return said, err
 			}
 			return said, s.mustBeIn(ctx) // who was taken out while they waited is told nothing
-		}).anew(),
+		}).Anew(),
 	}
 }
 
@@ -91,11 +92,11 @@ func toldWhy(e equipment.Equipment, err error, field string) (equipment.Equipmen
 	var refused equipment.RefusedError
 	switch {
 	case errors.Is(err, equipment.ErrNotJoined):
-		err = problem(http.StatusConflict, "It is not joined any more.")
+		err = request.Refusal(http.StatusConflict, "It is not joined any more.")
 	case errors.As(err, &refused) && field != "":
 		err = invalid.Fields{{Path: field, Message: refused.Why}}
 	case errors.As(err, &refused):
-		err = problem(http.StatusConflict, "The machine stands: "+refused.Why+".")
+		err = request.Refusal(http.StatusConflict, "The machine stands: "+refused.Why+".")
 	}
 	return e, err
 }
@@ -122,7 +123,7 @@ func (s *server) simulate(ctx context.Context, p byKind, body Simulating) (equip
 	return toldWhy(e, err, "")
 }
 
-func (s *server) startMachine(ctx context.Context, _ None, body Starting) (equipment.Equipment, error) {
+func (s *server) startMachine(ctx context.Context, _ request.None, body Starting) (equipment.Equipment, error) {
 	if body.Block.ID != body.On.Block {
 		return equipment.Equipment{}, invalid.Fields{{Path: "block", Message: "this is not the block that is on"}}
 	}
@@ -158,7 +159,7 @@ func (s *server) program(ctx context.Context, id string, block lesson.Block) (th
 	return throwing.Of(ctx, mine, mine.PlayerFor(mine.Written(), there[0].Profile.Hand), in.Settings)
 }
 
-func (s *server) watchMachine(ctx context.Context, _ None, body Watching) (equipment.Equipment, error) {
+func (s *server) watchMachine(ctx context.Context, _ request.None, body Watching) (equipment.Equipment, error) {
 	e := s.gear.Watched(body.Watcher, body.On, body.Next)
 	if id := s.gear.For(); id != "" {
 		// A page that goes away while it asks has been heard all the same.
@@ -199,7 +200,7 @@ func (s *server) machineHears(kit underway.Kit) {
 	}
 }
 
-func (s *server) tellMachine(_ context.Context, _ None, body Telling) (equipment.Equipment, error) {
+func (s *server) tellMachine(_ context.Context, _ request.None, body Telling) (equipment.Equipment, error) {
 	var e equipment.Equipment
 	var err error
 	switch body.Command.Do {

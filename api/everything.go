@@ -13,6 +13,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/handover"
 	"hodometer/internal/partial"
@@ -70,17 +71,17 @@ type works struct {
 	gone   bool               // no more is begun
 }
 
-func (s *server) everythingRoutes() []Route {
-	return []Route{
-		route("GET", keepingPath+"/work", "getWork", "How far everything going out or coming in is", func(context.Context, None, None) (Work, error) { return s.works.get(), nil }).anew().forTheCoach(),
-		route("POST", keepingPath+"/export", "exportEverything", "Begin to export everything", func(context.Context, None, None) (Work, error) {
+func (s *server) everythingRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", keepingPath+"/work", "getWork", "How far everything going out or coming in is", func(context.Context, request.None, request.None) (Work, error) { return s.works.get(), nil }).Anew().ForTheCoach(),
+		request.Make("POST", keepingPath+"/export", "exportEverything", "Begin to export everything", func(context.Context, request.None, request.None) (Work, error) {
 			return s.works.begin(Exporting, s.exportAll)
-		}).forTheCoach(),
-		route("POST", keepingPath+"/import", "importEverything", "Begin to bring an export of everything in, all of it or nothing", s.importAll).forTheCoach(),
-		route("DELETE", keepingPath+"/work", "stopWork", "Stop what is done, or forget what was", func(context.Context, None, None) (Work, error) {
+		}).ForTheCoach(),
+		request.Make("POST", keepingPath+"/import", "importEverything", "Begin to bring an export of everything in, all of it or nothing", s.importAll).ForTheCoach(),
+		request.Make("DELETE", keepingPath+"/work", "stopWork", "Stop what is done, or forget what was", func(context.Context, request.None, request.None) (Work, error) {
 			s.works.end()
 			return s.works.get(), nil
-		}).forTheCoach(),
+		}).ForTheCoach(),
 	}
 }
 
@@ -98,7 +99,7 @@ func (w *works) begin(what What, do func(ctx context.Context, set func(func(*Wor
 	w.mu.Lock()
 	if w.gone || w.stop != nil && !w.now.Ended {
 		w.mu.Unlock()
-		return Work{}, problem(http.StatusConflict, "Everything is going out or coming in already. Wait for its end, or stop it.")
+		return Work{}, request.Refusal(http.StatusConflict, "Everything is going out or coming in already. Wait for its end, or stop it.")
 	}
 	w.forget()
 	ctx, stop := context.WithCancel(context.Background())
@@ -199,7 +200,7 @@ func (s *server) everythingOut(c *echo.Context) error {
 		return err
 	}
 	defer func() { _ = file.Close() }()
-	fileHead(c, fmt.Sprintf("hodometer %s.zip", s.today()))
+	request.FileHead(c, fmt.Sprintf("hodometer %s.zip", s.today()))
 	return c.Stream(http.StatusOK, "application/zip", file)
 }
 
@@ -209,7 +210,7 @@ type withTheirs struct {
 }
 
 // importAll takes an export into a file beside the data, and begins to bring it in.
-func (s *server) importAll(_ context.Context, p withTheirs, body Stream) (Work, error) {
+func (s *server) importAll(_ context.Context, p withTheirs, body request.Stream) (Work, error) {
 	folder := filepath.Dir(s.keeper.Data)
 	file, err := partial.File(folder, partial.Import, ".zip")
 	if err != nil {

@@ -9,6 +9,7 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/family"
@@ -22,7 +23,7 @@ import (
 // studentOut hands out what is for one student: page.pdf for them and those at home, certificate.pdf of a milestone, everything.zip with all that is held
 // about them.
 func (s *server) studentOut(c *echo.Context) error {
-	if err := checkID(c.Param("id")); err != nil {
+	if err := request.CheckID(c.Param("id")); err != nil {
 		return err
 	}
 	switch c.Param("file") {
@@ -45,7 +46,7 @@ func (s *server) studentsEverythingOut(c *echo.Context, id string) error {
 	if err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(record.Document.Name)+", everything.zip", "application/zip", data)
+	return request.HandOut(c, handover.FileName(record.Document.Name)+", everything.zip", "application/zip", data)
 }
 
 func (s *server) certificateOut(c *echo.Context, id string) error {
@@ -70,7 +71,7 @@ func (s *server) certificateOut(c *echo.Context, id string) error {
 		if err := paper.WriteCertificate(&pdf, certificate); err != nil {
 			return err
 		}
-		return s.handOut(c, handover.FileName(fmt.Sprintf("%s, %s, %s", record.Document.Name, stroke, rung))+".pdf", pdfType, pdf.Bytes())
+		return request.HandOut(c, handover.FileName(fmt.Sprintf("%s, %s, %s", record.Document.Name, stroke, rung))+".pdf", pdfType, pdf.Bytes())
 	}
 	return echo.ErrNotFound
 }
@@ -97,7 +98,7 @@ func (s *server) familyPageOut(c *echo.Context, id string) error {
 	if err := paper.WriteFamilyPage(&pdf, paper.FamilyPage{Page: page, Span: span}); err != nil {
 		return err
 	}
-	return s.handOut(c, handover.FileName(fmt.Sprintf("%s, %s to %s", page.Player, from, to))+".pdf", pdfType, pdf.Bytes())
+	return request.HandOut(c, handover.FileName(fmt.Sprintf("%s, %s to %s", page.Player, from, to))+".pdf", pdfType, pdf.Bytes())
 }
 
 // toldAtHome is what a page for a student and those at home is made from.

@@ -14,6 +14,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/calendar"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
@@ -39,7 +40,7 @@ type FeedAsked struct {
 
 const feedPath = "/calendar/"
 
-func (s *server) addFeed(ctx context.Context, _ None, body FeedAsked) (Feed, error) {
+func (s *server) addFeed(ctx context.Context, _ request.None, body FeedAsked) (Feed, error) {
 	id, err := uuid.NewV7()
 	if err != nil {
 		return Feed{}, err

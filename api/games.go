@@ -6,6 +6,7 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/count/ranking"
@@ -125,25 +126,25 @@ type WorkedGame struct {
 // shownRallies is how many rallies of a game that is played through are shown.
 const shownRallies = 60
 
-func (s *server) gameRoutes() []Route {
-	return []Route{
-		route("GET", "/api/games", "listGames", "Games, the coach's own and the ready ones", s.games),
-		route("GET", "/api/games/:id", "getGame", "One game", func(ctx context.Context, p byID, _ None) (Game, error) { return s.game(ctx, p.ID) }),
-		route("PUT", "/api/games/:id", "saveGame", "Add or change a game", func(ctx context.Context, p keep, body game.Document) (Game, error) {
+func (s *server) gameRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/games", "listGames", "Games, the coach's own and the ready ones", s.games),
+		request.Make("GET", "/api/games/:id", "getGame", "One game", func(ctx context.Context, p request.ByID, _ request.None) (Game, error) { return s.game(ctx, p.ID) }),
+		request.Make("PUT", "/api/games/:id", "saveGame", "Add or change a game", func(ctx context.Context, p request.Keep, body game.Document) (Game, error) {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
 			record, err := saveNamed(ctx, s, s.store.Games, p, body, func(d game.Document) string { return d.Name })
 			return s.asGame(ctx, record, err)
 		}),
-		route("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p byID, body Archiving) (Game, error) {
+		request.Make("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p request.ByID, body Archiving) (Game, error) {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
 			record, err := s.store.Games.Archive(ctx, p.ID, body.Archived)
 			return s.asGame(ctx, record, err)
 		}),
-		route("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p byID, body Duplicate) (Game, error) {
+		request.Make("POST", "/api/games/:id/duplicate", "duplicateGame", "Make an own version of a game", func(ctx context.Context, p request.ByID, body Duplicate) (Game, error) {
 			original, err := s.game(ctx, p.ID)
 			if err != nil {
 				return Game{}, err
@@ -151,14 +152,14 @@ func (s *server) gameRoutes() []Route {
 			record, err := s.store.Games.Create(ctx, body.ID, original.Document.Copy())
 			return s.asGame(ctx, record, err)
 		}),
-		route("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ None, body NewGame) (game.Document, error) {
+		request.Make("POST", "/api/games/begin", "beginGame", "A new game, which is not saved yet", func(_ context.Context, _ request.None, body NewGame) (game.Document, error) {
 			return library.NewGame(body.Court)
 		}),
-		route("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ None, body device.VersionAsked) (game.Document, error) {
+		request.Make("POST", "/api/games/version", "versionGame", "A version of a game, as it is played in a lesson", func(_ context.Context, _ request.None, body device.VersionAsked) (game.Document, error) {
 			return body.Document.InLesson(body.Version, body.Court)
 		}),
-		route("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
-		route("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),
+		request.Make("POST", "/api/games/handicap", "handicapGame", "A fair score of a game for two, from what they have won against each other", s.handicap),
+		request.Make("POST", "/api/games/preview", "previewGame", "Work a game out without saving it", s.previewGame),
 	}
 }
 
@@ -171,7 +172,7 @@ type HandicapAsked struct {
 }
 
 // handicap rests on the points that two have won against each other, alone or with partners, and at first on what the ranking thinks.
-func (s *server) handicap(ctx context.Context, _ None, body HandicapAsked) (game.Handicap, error) {
+func (s *server) handicap(ctx context.Context, _ request.None, body HandicapAsked) (game.Handicap, error) {
 	if body.Near == body.Far {
 		return game.Handicap{}, invalid.Fields{{Path: "far", Message: "choose two different students"}}
 	}
@@ -198,7 +199,7 @@ func (s *server) handicap(ctx context.Context, _ None, body HandicapAsked) (game
 
 func refuseReady(id string) error {
 	if _, ready := library.FindGame(id); ready {
-		return problem(http.StatusForbidden, "A ready game stays as it is. Duplicate it and change your own version.")
+		return request.Refusal(http.StatusForbidden, "A ready game stays as it is. Duplicate it and change your own version.")
 	}
 	return nil
 }
@@ -212,7 +213,7 @@ func (s *server) game(ctx context.Context, id string) (Game, error) {
 	return s.asGame(ctx, record, err)
 }
 
-func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
+func (s *server) games(ctx context.Context, p gamesOf, _ request.None) ([]Game, error) {
 	own, err := s.store.Games.List(ctx, false)
 	if err != nil {
 		return nil, err
@@ -236,7 +237,7 @@ func (s *server) games(ctx context.Context, p gamesOf, _ None) ([]Game, error) {
 // longestSearch is how long it is looked for a fair score, and for one that suits the time.
 const longestSearch = 4 * time.Second
 
-func (s *server) previewGame(ctx context.Context, _ None, body GameAsked) (WorkedGame, error) {
+func (s *server) previewGame(ctx context.Context, _ request.None, body GameAsked) (WorkedGame, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return WorkedGame{}, err

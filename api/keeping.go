@@ -8,6 +8,7 @@ import (
 	"net/http"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/keeping"
 	"hodometer/store"
@@ -53,22 +54,22 @@ type RestoredCopy struct {
 	Kept     string `json:"kept" description:"Where what was there before is"`
 }
 
-func (s *server) keepingRoutes() []Route {
-	return []Route{
-		route("GET", keepingPath, "getKeeping", "Safe copies", func(context.Context, None, None) (SafeCopies, error) { return s.kept(), nil }).anew().forTheCoach(),
-		route("POST", keepingPath+"/copies", "makeCopy", "Make a safe copy now", func(ctx context.Context, _ None, _ None) (SafeCopies, error) {
+func (s *server) keepingRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", keepingPath, "getKeeping", "Safe copies", func(context.Context, request.None, request.None) (SafeCopies, error) { return s.kept(), nil }).Anew().ForTheCoach(),
+		request.Make("POST", keepingPath+"/copies", "makeCopy", "Make a safe copy now", func(ctx context.Context, _ request.None, _ request.None) (SafeCopies, error) {
 			if _, err := s.keeper.Make(ctx, keeping.OnDemand); err != nil {
-				return SafeCopies{}, problem(http.StatusConflict, err.Error())
+				return SafeCopies{}, request.Refusal(http.StatusConflict, err.Error())
 			}
 			return s.kept(), nil
-		}).forTheCoach(),
-		route("PUT", keepingPath+"/folder", "chooseFolder", "Have safe copies made in another folder", func(_ context.Context, _ None, body Folder) (SafeCopies, error) {
+		}).ForTheCoach(),
+		request.Make("PUT", keepingPath+"/folder", "chooseFolder", "Have safe copies made in another folder", func(_ context.Context, _ request.None, body Folder) (SafeCopies, error) {
 			if err := keeping.Choose(s.keeper.Data, body.Folder); err != nil {
 				return SafeCopies{}, invalid.Fields{{Path: "folder", Message: err.Error()}}
 			}
 			return s.kept(), nil
-		}).forTheCoach(),
-		route("POST", keepingPath+"/restore", "restoreCopy", "Put a safe copy in the place of what is there; that is kept as a copy", s.restore).forTheCoach(),
+		}).ForTheCoach(),
+		request.Make("POST", keepingPath+"/restore", "restoreCopy", "Put a safe copy in the place of what is there; that is kept as a copy", s.restore).ForTheCoach(),
 	}
 }
 
@@ -85,13 +86,13 @@ func (s *server) kept() SafeCopies {
 	return k
 }
 
-func (s *server) restore(ctx context.Context, _ None, body NamedCopy) (RestoredCopy, error) {
+func (s *server) restore(ctx context.Context, _ request.None, body NamedCopy) (RestoredCopy, error) {
 	done, err := s.keeper.Restore(ctx, body.Name)
 	switch {
 	case errors.Is(err, fs.ErrNotExist):
-		return RestoredCopy{}, problem(http.StatusNotFound, "This copy is not there any more.")
+		return RestoredCopy{}, request.Refusal(http.StatusNotFound, "This copy is not there any more.")
 	case errors.Is(err, store.ErrDamaged), errors.Is(err, store.ErrNewer), errors.Is(err, store.ErrForeign):
-		return RestoredCopy{}, problem(http.StatusConflict, "This copy cannot be restored: "+err.Error()+". Nothing was changed.")
+		return RestoredCopy{}, request.Refusal(http.StatusConflict, "This copy cannot be restored: "+err.Error()+". Nothing was changed.")
 	case err != nil:
 		return RestoredCopy{}, err
 	}

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 )
@@ -19,9 +20,9 @@ type Length struct {
 	Text   string  `json:"text" description:"Exactly, to be typed again"`
 }
 
-func (s *server) lengthRoutes() []Route {
-	return []Route{
-		route("POST", "/api/lengths", "readLength", "Read a length in words, or write one", func(ctx context.Context, _ None, body LengthAsked) (Length, error) {
+func (s *server) lengthRoutes() []request.Route {
+	return []request.Route{
+		request.Make("POST", "/api/lengths", "readLength", "Read a length in words, or write one", func(ctx context.Context, _ request.None, body LengthAsked) (Length, error) {
 			settings, _, err := s.store.Settings(ctx)
 			if err != nil {
 				return Length{}, err

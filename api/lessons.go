@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -18,56 +19,56 @@ import (
 	"hodometer/store"
 )
 
-func (s *server) lessonRoutes() []Route {
-	return []Route{
-		route("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
-		route("GET", "/api/lessons/week", "listWeek", "The lessons of a week, and which weeks have lessons before and after it", s.week),
-		route("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p byID, _ None) (plan.Lesson, error) {
+func (s *server) lessonRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/lessons", "listLessons", "The lessons around today", s.diary),
+		request.Make("GET", "/api/lessons/week", "listWeek", "The lessons of a week, and which weeks have lessons before and after it", s.week),
+		request.Make("GET", "/api/lessons/:id", "getLesson", "One lesson on the clock", func(ctx context.Context, p request.ByID, _ request.None) (plan.Lesson, error) {
 			record, err := s.store.Lessons.Get(ctx, p.ID)
 			if err != nil {
 				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p keep, body lesson.Document) (plan.Lesson, error) {
+		request.Make("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p request.Keep, body lesson.Document) (plan.Lesson, error) {
 			record, err := save(ctx, s.store.Lessons, p, body)
 			if err != nil {
 				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p byID, body Archiving) (plan.Lesson, error) {
+		request.Make("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p request.ByID, body Archiving) (plan.Lesson, error) {
 			record, err := s.store.Lessons.Archive(ctx, p.ID, body.Archived)
 			if err != nil {
 				return plan.Lesson{}, err
 			}
 			return s.lesson(ctx, record)
 		}),
-		route("GET", "/api/lessons/offers", "listOffers", "What can be put into a lesson, looked for in one place", s.offers).anew(),
-		route("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, None, None) ([]template.Template, error) {
+		request.Make("GET", "/api/lessons/offers", "listOffers", "What can be put into a lesson, looked for in one place", s.offers).Anew(),
+		request.Make("GET", "/api/lessons/templates", "listTemplates", "The shapes of lessons", func(context.Context, request.None, request.None) ([]template.Template, error) {
 			return template.Templates(), nil
 		}),
-		route("POST", "/api/lessons/begin", "beginLesson", "A lesson to begin with, without saving it", s.begin),
-		route("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),
-		route("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
-		route("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
-		route("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
-		route("POST", "/api/lessons/preview", "previewLesson", "Schedule a lesson without saving it", func(ctx context.Context, _ None, body lesson.Document) (plan.Plan, error) {
+		request.Make("POST", "/api/lessons/begin", "beginLesson", "A lesson to begin with, without saving it", s.begin),
+		request.Make("POST", "/api/lessons/fill", "fillLesson", "Fill a lesson from a template with drills for its students' next steps, without saving it", s.fill),
+		request.Make("POST", "/api/lessons/edit", "editLesson", "Do one thing to a lesson and fit the rest, without saving it", s.editLesson),
+		request.Make("POST", "/api/lessons/propose", "proposeVariant", "What would suit one student in one drill of a lesson", s.propose),
+		request.Make("POST", "/api/lessons/courts", "planCourts", "Where everything stands in a lesson, and in which order it is walked off", s.courts),
+		request.Make("POST", "/api/lessons/preview", "previewLesson", "Schedule a lesson without saving it", func(ctx context.Context, _ request.None, body lesson.Document) (plan.Plan, error) {
 			in, err := s.rated(ctx, body)
 			if err != nil {
 				return plan.Plan{}, err
 			}
 			return planned(ctx, body, in)
 		}),
-		route("POST", "/api/lessons/:id/clashes", "findClashes", "Which other lessons a lesson would overlap with, without saving it", func(ctx context.Context, p byID, body lesson.Document) ([]string, error) {
+		request.Make("POST", "/api/lessons/:id/clashes", "findClashes", "Which other lessons a lesson would overlap with, without saving it", func(ctx context.Context, p request.ByID, body lesson.Document) ([]string, error) {
 			in, err := s.inputs(ctx, body)
 			if err != nil {
 				return nil, err
 			}
 			return s.clashes(ctx, p.ID, body, in)
 		}),
-		route("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
-		route("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
+		request.Make("POST", "/api/lessons/:id/copies", "copyLesson", "Copy a lesson to another day, or to the same day of some weeks; the same copies may be asked for again", s.copies),
+		request.Make("GET", "/api/lessons/:id/sheet", "getSheet", "The run sheet of a lesson with the courts of its drills", s.sheet),
 	}
 }
 
@@ -181,7 +182,7 @@ func (s *server) lesson(ctx context.Context, record store.Record[lesson.Document
 func (s *server) clashes(ctx context.Context, id string, d lesson.Document, in schedule.Inputs) ([]string, error) {
 	day, err := time.Parse(time.DateOnly, d.Date)
 	if err != nil {
-		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
+		return nil, invalid.Fields{{Path: "date", Message: request.Formats["date"]}}
 	}
 	near, _, err := s.store.LessonsBetween(ctx, day.AddDate(0, 0, -1).Format(time.DateOnly), day.AddDate(0, 0, 1).Format(time.DateOnly))
 	if err != nil {

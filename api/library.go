@@ -11,6 +11,7 @@ import (
 	"time"
 	"unicode/utf8"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
@@ -147,7 +148,7 @@ func checkText(text string) error {
 }
 
 // search finds drills. What is not shown is not worked out.
-func (s *server) search(ctx context.Context, p sought, _ None) (Found, error) {
+func (s *server) search(ctx context.Context, p sought, _ request.None) (Found, error) {
 	if err := checkText(p.Text); err != nil {
 		return Found{}, err
 	}

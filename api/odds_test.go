@@ -156,6 +156,6 @@ func TestADrillIsFitted(t *testing.T) {
 	require.InDelta(t, right.Document.Main().Target.Radius, left.Document.Main().Target.Radius, 0.06)
 	// A left-hander's drill is handed back as it is written for a right-hander.
 	require.Equal(t, coin().Main().Target.Mark, left.Document.Main().Target.Mark)
-	p := readProblem(t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": "right", "fit": map[string]any{}}), http.StatusUnprocessableEntity)
+	p := readProblem(t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": "right", "to": map[string]any{}}), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "what is to be fitted")
 }

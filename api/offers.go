@@ -7,6 +7,7 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
@@ -54,7 +55,7 @@ const (
 )
 
 // offers finds what can be put into a lesson: drills of its sport first, and the next steps of its students on top.
-func (s *server) offers(ctx context.Context, p offersAsked, _ None) ([]Offer, error) {
+func (s *server) offers(ctx context.Context, p offersAsked, _ request.None) ([]Offer, error) {
 	if err := checkText(p.Text); err != nil {
 		return nil, err
 	}

@@ -3,12 +3,12 @@ package api
 import (
 	"cmp"
 	"fmt"
-	"net/http"
 	"strings"
 	"time"
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/handover"
 	"hodometer/sheets"
@@ -30,7 +30,7 @@ func (s *server) tablesOut(c *echo.Context) error {
 	}
 	span := handover.Span{From: from, To: to, Student: c.QueryParam("student")}
 	if span.Student != "" {
-		if err := checkID(span.Student); err != nil {
+		if err := request.CheckID(span.Student); err != nil {
 			return err
 		}
 	}
@@ -40,7 +40,7 @@ func (s *server) tablesOut(c *echo.Context) error {
 		if err != nil {
 			return err
 		}
-		return s.handOut(c, fmt.Sprintf("hodometer %s to %s.xlsx", span.From, span.To), workbookType, book)
+		return request.HandOut(c, fmt.Sprintf("hodometer %s to %s.xlsx", span.From, span.To), workbookType, book)
 	}
 	all, err := handover.Tables(ctx, s.store, span)
 	if err != nil {
@@ -49,7 +49,7 @@ func (s *server) tablesOut(c *echo.Context) error {
 	for _, sheet := range all {
 		if file, is := strings.CutSuffix(name, ".csv"); is && file == handover.File(sheet) {
 			// Written as it is read: twenty years of counts are hundreds of megabytes.
-			fileHead(c, fmt.Sprintf("%s %s to %s.csv", file, span.From, span.To))
+			request.FileHead(c, fmt.Sprintf("%s %s to %s.csv", file, span.From, span.To))
 			c.Response().Header().Set("Content-Type", csvType)
 			return sheets.WriteCSV(c.Response(), sheet)
 		}
@@ -68,16 +68,4 @@ func (s *server) spanOf(c *echo.Context, months int) (from, to string, err error
 		}
 	}
 	return from, to, wrong.Err()
-}
-
-// handOut answers with a file to be kept.
-func (s *server) handOut(c *echo.Context, name, media string, data []byte) error {
-	fileHead(c, name)
-	return c.Blob(http.StatusOK, media, data)
-}
-
-// fileHead says of an answer that it is a file to be kept.
-func fileHead(c *echo.Context, name string) {
-	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
-	c.Response().Header().Set("Cache-Control", "no-store")
 }

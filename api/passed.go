@@ -1,13 +1,10 @@
 package api
 
 import (
-	"bytes"
-	"cmp"
 	"errors"
 	"strings"
 
-	"github.com/santhosh-tekuri/jsonschema/v6"
-
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/exchange/sharing"
@@ -82,6 +79,9 @@ func (p Passed) document() any {
 	}
 }
 
+// bodyOf is the body by which a kind of document is saved.
+var bodyOf = map[sharing.Kind]string{sharing.Drill: "saveDrill", sharing.Game: "saveGame", sharing.Lesson: "saveLesson", sharing.Ladder: request.LaddersSchema}
+
 // said is what is wrong in sentences, each with where it is.
 func said(err error) []string {
 	var fields invalid.Fields
@@ -96,23 +96,4 @@ func said(err error) []string {
 		list[i] = strings.TrimPrefix(f.Path+": "+f.Message, ": ")
 	}
 	return list
-}
-
-// document holds a document against the schema that the body of saving it has.
-func (b bodies) document(kind sharing.Kind, text []byte) error {
-	name := map[sharing.Kind]string{sharing.Drill: "saveDrill", sharing.Game: "saveGame", sharing.Lesson: "saveLesson", sharing.Ladder: laddersSchema}[kind]
-	if wrong, _, err := unsound(text); err != nil || wrong.Err() != nil {
-		return cmp.Or(err, wrong.Err())
-	}
-	loose, err := jsonschema.UnmarshalJSON(bytes.NewReader(text))
-	if err != nil {
-		return err
-	}
-	var wrong *jsonschema.ValidationError
-	if err := b[name].Validate(loose); errors.As(err, &wrong) {
-		return describeAll(wrong)
-	} else if err != nil {
-		return err
-	}
-	return nil
 }

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"hodometer/access"
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -75,7 +76,7 @@ func lineWrong(words []shorthand.Word, err error) string {
 	return invalid.Sentence(err)
 }
 
-func (s *server) drillCode(ctx context.Context, p byID, _ None) (DrillCode, error) {
+func (s *server) drillCode(ctx context.Context, p request.ByID, _ request.None) (DrillCode, error) {
 	d, err := s.drill(ctx, p.ID)
 	if err != nil {
 		return DrillCode{}, err
@@ -86,7 +87,7 @@ func (s *server) drillCode(ctx context.Context, p byID, _ None) (DrillCode, erro
 	}
 	rows, err := access.QR(text)
 	if err != nil {
-		return DrillCode{}, problem(http.StatusUnprocessableEntity, "This drill is too large for a code. Hand it out as a file.")
+		return DrillCode{}, request.Refusal(http.StatusUnprocessableEntity, "This drill is too large for a code. Hand it out as a file.")
 	}
 	line := lineOf(d.Document)
 	if !reads(line) {

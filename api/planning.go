@@ -14,6 +14,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
@@ -51,7 +52,7 @@ type LessonBegun struct {
 }
 
 // begin makes a lesson to begin with: a block of every kind but drills.
-func (s *server) begin(ctx context.Context, _ None, body LessonBegun) (lesson.Document, error) {
+func (s *server) begin(ctx context.Context, _ request.None, body LessonBegun) (lesson.Document, error) {
 	d := lesson.Document{
 		FormatVersion: lesson.FormatVersion, Title: body.Title, Date: cmp.Or(body.Date, s.today()), Start: body.Start,
 		Minutes: body.Minutes, Students: body.Students, Blocks: []lesson.Block{},
@@ -141,7 +142,7 @@ func (s *server) planned(ctx context.Context, changed editing.Edited, err error)
 	return EditedLesson{Edited: changed, Plan: scheduled}, err
 }
 
-func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (EditedLesson, error) {
+func (s *server) editLesson(ctx context.Context, _ request.None, body LessonEditAsked) (EditedLesson, error) {
 	in, err := s.inputs(ctx, body.Edit.With(body.Document))
 	if err != nil {
 		return EditedLesson{}, err
@@ -154,7 +155,7 @@ func (s *server) editLesson(ctx context.Context, _ None, body LessonEditAsked) (
 	return s.planned(ctx, changed, err)
 }
 
-func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (EditedLesson, error) {
+func (s *server) fill(ctx context.Context, _ request.None, body LessonFillAsked) (EditedLesson, error) {
 	shape, known := template.FindTemplate(body.Template)
 	if !known {
 		return EditedLesson{}, invalid.Fields{{Path: "template", Message: "there is no such shape of a lesson"}}
@@ -185,7 +186,7 @@ func (s *server) fill(ctx context.Context, _ None, body LessonFillAsked) (Edited
 	return s.planned(ctx, changed, err)
 }
 
-func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson.Variant, error) {
+func (s *server) propose(ctx context.Context, _ request.None, body VariantAsked) (lesson.Variant, error) {
 	if err := body.Document.Check(); err != nil {
 		return lesson.Variant{}, err
 	}
@@ -208,7 +209,7 @@ func (s *server) propose(ctx context.Context, _ None, body VariantAsked) (lesson
 	return plan.Propose(ctx, body.Document, body.Block, body.Student, evidence, in)
 }
 
-func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]schedule.CourtPlan, error) {
+func (s *server) courts(ctx context.Context, _ request.None, body lesson.Document) ([]schedule.CourtPlan, error) {
 	in, err := s.inputs(ctx, body)
 	if err != nil {
 		return nil, err
@@ -221,19 +222,19 @@ func (s *server) courts(ctx context.Context, _ None, body lesson.Document) ([]sc
 }
 
 // copies keeps copies of a lesson and returns them, scheduled with their clashes.
-func (s *server) copies(ctx context.Context, p byID, body Copies) ([]plan.Lesson, error) {
+func (s *server) copies(ctx context.Context, p request.ByID, body Copies) ([]plan.Lesson, error) {
 	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return nil, err
 	}
 	day, err := time.Parse(time.DateOnly, body.Date)
 	if err != nil {
-		return nil, invalid.Fields{{Path: "date", Message: formats["date"]}}
+		return nil, invalid.Fields{{Path: "date", Message: request.Formats["date"]}}
 	}
 	again := make([]lesson.Document, len(body.IDs))
 	for i, id := range body.IDs {
 		again[i] = record.Document.Again(day.AddDate(0, 0, 7*i).Format(time.DateOnly))
-		if err := errors.Join(checkID(id), again[i].Check()); err != nil {
+		if err := errors.Join(request.CheckID(id), again[i].Check()); err != nil {
 			return nil, err
 		}
 	}
@@ -250,7 +251,7 @@ func (s *server) copies(ctx context.Context, p byID, body Copies) ([]plan.Lesson
 	return made, nil
 }
 
-func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
+func (s *server) sheet(ctx context.Context, p request.ByID, _ request.None) (Sheet, error) {
 	record, err := s.store.Lessons.Get(ctx, p.ID)
 	if err != nil {
 		return Sheet{}, err
@@ -277,7 +278,7 @@ func (s *server) sheet(ctx context.Context, p byID, _ None) (Sheet, error) {
 		}
 		report, err := report.Of(document, max(1, len(in.People)), in.Settings)
 		if err != nil {
-			return Sheet{}, problem(http.StatusConflict, block.Title+" can no longer be drawn: "+err.Error())
+			return Sheet{}, request.Refusal(http.StatusConflict, block.Title+" can no longer be drawn: "+err.Error())
 		}
 		sheet.Drills = append(sheet.Drills, DrillOnSheet{ID: block.Plays(), Document: document, Report: report})
 	}
@@ -290,7 +291,7 @@ func (s *server) paper(c *echo.Context) error {
 	if size != paper.A4 && size != paper.A5 {
 		return invalid.Fields{{Path: "paper", Message: "choose A4 or A5"}}
 	}
-	sheet, err := s.sheet(c.Request().Context(), byID{ID: c.Param("id")}, None{})
+	sheet, err := s.sheet(c.Request().Context(), request.ByID{ID: c.Param("id")}, request.None{})
 	if err != nil {
 		return err
 	}

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/ranking"
 	"hodometer/core/game"
@@ -56,31 +57,31 @@ const (
 	rankedDays   = 365 // of which results count
 )
 
-func (s *server) playedRoutes() []Route {
-	return []Route{
-		route("GET", "/api/played", "listPlayed", "Games that were played, the newest first, some at a time", s.playedPage),
-		route("GET", "/api/played/ranking", "rankPlayers", "Players in order from their games, with even matches and teams", s.ranked),
-		route("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p byID, _ None) (scoreboard.Played, error) {
+func (s *server) playedRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/played", "listPlayed", "Games that were played, the newest first, some at a time", s.playedPage),
+		request.Make("GET", "/api/played/ranking", "rankPlayers", "Players in order from their games, with even matches and teams", s.ranked),
+		request.Make("GET", "/api/played/:id", "getPlayed", "One game that was or is played", func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Played, error) {
 			record, err := s.store.Played.Get(ctx, p.ID)
 			return s.asPlayed(ctx, record, err)
 		}),
-		route("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p keep, body game.Match) (scoreboard.Played, error) {
+		request.Make("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p request.Keep, body game.Match) (scoreboard.Played, error) {
 			record, err := save(ctx, s.store.Played, p, body)
 			return s.asPlayed(ctx, record, err)
 		}),
-		route("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p byID, body Archiving) (scoreboard.Played, error) {
+		request.Make("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p request.ByID, body Archiving) (scoreboard.Played, error) {
 			record, err := s.store.Played.Archive(ctx, p.ID, body.Archived)
 			return s.asPlayed(ctx, record, err)
 		}),
-		route("GET", "/api/played/:id/kit", "getGameKit", "All that a game is played from, to take along to where there is no network", func(ctx context.Context, p byID, _ None) (scoreboard.Kit, error) {
+		request.Make("GET", "/api/played/:id/kit", "getGameKit", "All that a game is played from, to take along to where there is no network", func(ctx context.Context, p request.ByID, _ request.None) (scoreboard.Kit, error) {
 			record, err := s.store.Played.Get(ctx, p.ID)
 			return s.gameKit(ctx, record, err)
 		}),
-		route("POST", "/api/played/:id/events", "addEvents", "What happened in a game; what is there already changes nothing", s.addEvents),
+		request.Make("POST", "/api/played/:id/events", "addEvents", "What happened in a game; what is there already changes nothing", s.addEvents),
 	}
 }
 
-func (s *server) playedPage(ctx context.Context, p playedOf, _ None) (PlayedPage, error) {
+func (s *server) playedPage(ctx context.Context, p playedOf, _ request.None) (PlayedPage, error) {
 	records, total, err := s.store.PlayedOf(ctx, p.Student, max(0, p.Skip), playedAtOnce)
 	page := PlayedPage{Total: total, Played: []scoreboard.Played{}}
 	if err != nil {
@@ -140,7 +141,7 @@ func kitOf(k store.Record[game.Match], names map[string]string, settings coach.S
 	return scoreboard.Kit{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: k.Document, Names: names, Settings: settings}
 }
 
-func (s *server) addEvents(ctx context.Context, p byID, body GameEvents) (scoreboard.Scored, error) {
+func (s *server) addEvents(ctx context.Context, p request.ByID, body GameEvents) (scoreboard.Scored, error) {
 	// Two devices may count at once: whoever comes second counts on what the first one stored.
 	const tries = 5
 	for try := 1; ; try++ {
@@ -189,7 +190,7 @@ func (s *server) results(ctx context.Context, sport court.Sport) ([]ranking.Resu
 	return results, err
 }
 
-func (s *server) ranked(ctx context.Context, p rankingOf, _ None) (Ranked, error) {
+func (s *server) ranked(ctx context.Context, p rankingOf, _ request.None) (Ranked, error) {
 	results, err := s.results(ctx, p.Sport)
 	if err != nil {
 		return Ranked{}, err

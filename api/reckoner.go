@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
@@ -75,15 +76,15 @@ type RallyAsked struct {
 	Restart float64   `json:"restart" minimum:"0" maximum:"60" description:"Seconds from a miss to the next ball"`
 }
 
-func (s *server) reckonerRoutes() []Route {
-	return []Route{
-		route("POST", "/api/reckoner/goal", "reckonGoal", "How many balls and minutes a goal takes", reckonGoal),
-		route("POST", "/api/reckoner/target", "reckonTarget", "What becomes of balls aimed at a mark", s.reckonTarget),
-		route("POST", "/api/reckoner/rally", "reckonRally", "How fast two players can rally", s.reckonRally),
+func (s *server) reckonerRoutes() []request.Route {
+	return []request.Route{
+		request.Make("POST", "/api/reckoner/goal", "reckonGoal", "How many balls and minutes a goal takes", reckonGoal),
+		request.Make("POST", "/api/reckoner/target", "reckonTarget", "What becomes of balls aimed at a mark", s.reckonTarget),
+		request.Make("POST", "/api/reckoner/rally", "reckonRally", "How fast two players can rally", s.reckonRally),
 	}
 }
 
-func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, error) {
+func reckonGoal(ctx context.Context, _ request.None, body GoalAsked) (GoalReckoned, error) {
 	q := odds.Question{Goal: body.Goal, Unit: body.Unit, Rate: body.Rate, Partner: body.Partner, Clock: body.Clock, Seconds: 60 * body.Minutes}
 	r := GoalReckoned{Slider: body.Goal.Slider()}
 	var err error
@@ -101,7 +102,7 @@ func reckonGoal(ctx context.Context, _ None, body GoalAsked) (GoalReckoned, erro
 	return r, err
 }
 
-func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (TargetReckoned, error) {
+func (s *server) reckonTarget(ctx context.Context, _ request.None, body TargetAsked) (TargetReckoned, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return TargetReckoned{}, err
@@ -142,7 +143,7 @@ func (s *server) reckonTarget(ctx context.Context, _ None, body TargetAsked) (Ta
 	return r, err
 }
 
-func (s *server) reckonRally(ctx context.Context, _ None, body RallyAsked) (odds.Rallied, error) {
+func (s *server) reckonRally(ctx context.Context, _ request.None, body RallyAsked) (odds.Rallied, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return odds.Rallied{}, err

@@ -89,26 +89,3 @@ func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
 		require.Equal(t, whole.State, brief.State)
 	}
 }
-
-// An answer that took until the next minute, or until something was stored, is not remembered, and nothing newer is forgotten for it; nor
-// is it where the clock was put back.
-func TestAnAnswerThatComesLateClearsNothing(t *testing.T) {
-	for name, later := range map[string]func(writes *uint64, now *time.Time){
-		"the next minute":    func(_ *uint64, now *time.Time) { *now = now.Add(time.Minute) },
-		"something is kept":  func(writes *uint64, _ *time.Time) { *writes++ },
-		"the clock put back": func(_ *uint64, now *time.Time) { *now = now.Add(-time.Hour) },
-	} {
-		t.Run(name, func(t *testing.T) {
-			writes, now := uint64(1), time.Date(2026, 3, 10, 16, 0, 59, 0, time.UTC)
-			m := api.NewMemory(func() uint64 { return writes }, func() time.Time { return now })
-			_, late := m.Recall("/slow")
-			later(&writes, &now)
-			_, keep := m.Recall("/quick")
-			keep("new")
-			late("old")
-			quick, _ := m.Recall("/quick")
-			slow, _ := m.Recall("/slow")
-			require.Equal(t, []string{"new", ""}, []string{quick, slow})
-		})
-	}
-}

@@ -7,6 +7,7 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"hodometer/api/request"
 	"hodometer/store"
 )
 
@@ -14,7 +15,7 @@ import (
 const longestTitle = 80
 
 // saveNamed saves what blocks play; see retitled.
-func saveNamed[T checked](ctx context.Context, s *server, c store.Collection[T], p keep, body T, name func(T) string) (store.Record[T], error) {
+func saveNamed[T checked](ctx context.Context, s *server, c store.Collection[T], p request.Keep, body T, name func(T) string) (store.Record[T], error) {
 	before, known := c.Get(ctx, p.ID)
 	record, err := save(ctx, c, p, body)
 	if err == nil && known == nil {

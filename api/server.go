@@ -15,6 +15,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"hodometer/api/request"
 	"hodometer/equipment"
 	"hodometer/keeping"
 	"hodometer/store"
@@ -33,7 +34,7 @@ type server struct {
 	entrance *entrance
 	gear     *equipment.Hub
 	clubs    clubs
-	schemas  bodies
+	schemas  request.Bodies
 	keeper   *keeping.Keeper
 	works    works
 }
@@ -53,14 +54,13 @@ type Options struct {
 }
 
 const (
-	largestBody   = 1 << 20
 	longestAnswer = 10 * time.Second
 	longestFile   = 28 * time.Second // to hand out; a connection is written to for 30
 )
 
 // routes is the route table. Routing, the OpenAPI document and the client's types are made from it.
-func (s *server) routes() []Route {
-	var table []Route
+func (s *server) routes() []request.Route {
+	var table []request.Route
 	table = append(table, s.studentRoutes()...)
 	table = append(table, s.drillRoutes()...)
 	table = append(table, s.lessonRoutes()...)
@@ -93,31 +93,31 @@ func (s *server) routes() []Route {
 var committed []byte
 
 // OpenAPI makes the OpenAPI document of the route table.
-func OpenAPI() ([]byte, error) { return describe((&server{}).routes()) }
+func OpenAPI() ([]byte, error) { return request.Describe((&server{}).routes()) }
 
 // New makes the handlers for everything. The caller closes the store.
 func New(o Options) (Doors, error) {
 	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: equipment.NewHub(), keeper: o.Keeper}
 	table := s.routes()
-	schemas, err := compileBodies(table, committed)
+	schemas, err := request.CompileBodies(table, committed)
 	if err != nil {
 		return Doors{}, err
 	}
 	s.schemas = schemas
 	e := echo.New()
 	e.Logger = o.Log
-	e.HTTPErrorHandler = answerProblems(o.Log)
+	e.HTTPErrorHandler = request.AnswerProblems(o.Log)
 	// What is read comes compressed already, and so does core; see memory and pages.
 	packed := middleware.GzipWithConfig(middleware.GzipConfig{Skipper: func(c *echo.Context) bool {
 		path := c.Request().URL.Path
 		return c.Request().Method == http.MethodGet && (strings.HasPrefix(path, "/api/") || strings.HasSuffix(path, ".wasm"))
 	}})
 	e.Use(middleware.Recover(), headers, packed)
-	e.Use(limitBodies(table)...)
+	e.Use(request.LimitBodies(table)...)
 	e.Use(limitTime, s.admit(table))
-	known := newMemory(o.Store.Writes, o.Now)
+	known := request.NewMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
-		e.Add(r.Method, r.Path, r.handle(schemas, known))
+		e.Add(r.Method, r.Path, r.Handle(schemas, known))
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/notices", notices(o))

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 
+	"hodometer/api/request"
 	"hodometer/core/people/coach"
 )
 
@@ -26,14 +27,14 @@ type keepOne struct {
 	IfMatch string `header:"If-Match" description:"The revision that the change builds on, in quotes"`
 }
 
-func (s *server) settingsRoutes() []Route {
-	return []Route{
-		route("GET", "/api/settings", "getSettings", "The coach's settings", func(ctx context.Context, _ None, _ None) (Settings, error) {
+func (s *server) settingsRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/settings", "getSettings", "The coach's settings", func(ctx context.Context, _ request.None, _ request.None) (Settings, error) {
 			settings, revision, err := s.store.Settings(ctx)
 			return asSettings(settings, revision), err
 		}),
-		route("PUT", "/api/settings", "keepSettings", "Change the coach's settings", func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
-			revision, _, err := keep{IfMatch: p.IfMatch}.revision()
+		request.Make("PUT", "/api/settings", "keepSettings", "Change the coach's settings", func(ctx context.Context, p keepOne, body coach.Settings) (Settings, error) {
+			revision, _, err := request.Keep{IfMatch: p.IfMatch}.Revision()
 			if err != nil {
 				return Settings{}, err
 			}

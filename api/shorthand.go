@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/exchange/shorthand"
@@ -38,14 +39,14 @@ type GameLineRead struct {
 	Wrong    string           `json:"wrong" description:"What was not understood, in a sentence; else empty"`
 }
 
-func (s *server) shorthandRoutes() []Route {
-	return []Route{
-		route("POST", "/api/games/line", "readGameLine", "The rules of a game as one line in words", readGameLine),
-		route("POST", "/api/drills/line", "readLine", "A pattern as one line in words", readLine),
+func (s *server) shorthandRoutes() []request.Route {
+	return []request.Route{
+		request.Make("POST", "/api/games/line", "readGameLine", "The rules of a game as one line in words", readGameLine),
+		request.Make("POST", "/api/drills/line", "readLine", "A pattern as one line in words", readLine),
 	}
 }
 
-func readLine(_ context.Context, _ None, body LineAsked) (r LineRead, err error) {
+func readLine(_ context.Context, _ request.None, body LineAsked) (r LineRead, err error) {
 	r = LineRead{Line: body.Line, Words: []shorthand.Word{}}
 	if body.Line == "" {
 		r.Line = shorthand.Of(body.Document)
@@ -55,7 +56,7 @@ func readLine(_ context.Context, _ None, body LineAsked) (r LineRead, err error)
 	return r, err
 }
 
-func readGameLine(_ context.Context, _ None, body GameLineAsked) (r GameLineRead, err error) {
+func readGameLine(_ context.Context, _ request.None, body GameLineAsked) (r GameLineRead, err error) {
 	r = GameLineRead{Line: body.Line, Words: []shorthand.Word{}}
 	if body.Line == "" {
 		r.Line = shorthand.OfGame(body.Document)

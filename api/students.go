@@ -5,6 +5,7 @@ import (
 	"net/http"
 	"time"
 
+	"hodometer/api/request"
 	"hodometer/core/people/student"
 	"hodometer/store"
 )
@@ -36,29 +37,29 @@ type listed struct {
 	Archived bool `query:"archived" description:"Also what is archived"`
 }
 
-func (s *server) studentRoutes() []Route {
-	return []Route{
-		route("GET", "/api/students", "listStudents", "All students", func(ctx context.Context, p listed, _ None) ([]Student, error) {
+func (s *server) studentRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/students", "listStudents", "All students", func(ctx context.Context, p listed, _ request.None) ([]Student, error) {
 			return list(ctx, s.store.Students, p.Archived, asStudent)
 		}),
-		route("GET", "/api/students/:id", "getStudent", "One student", func(ctx context.Context, p byID, _ None) (Student, error) {
+		request.Make("GET", "/api/students/:id", "getStudent", "One student", func(ctx context.Context, p request.ByID, _ request.None) (Student, error) {
 			record, err := s.store.Students.Get(ctx, p.ID)
 			return asStudent(record), err
 		}),
-		route("PUT", "/api/students/:id", "saveStudent", "Add or change a student", func(ctx context.Context, p keep, body student.Profile) (Student, error) {
+		request.Make("PUT", "/api/students/:id", "saveStudent", "Add or change a student", func(ctx context.Context, p request.Keep, body student.Profile) (Student, error) {
 			record, err := save(ctx, s.store.Students, p, body)
 			return asStudent(record), err
 		}),
-		route("PUT", "/api/students/:id/archived", "archiveStudent", "Archive a student, or bring them back", func(ctx context.Context, p byID, body Archiving) (Student, error) {
+		request.Make("PUT", "/api/students/:id/archived", "archiveStudent", "Archive a student, or bring them back", func(ctx context.Context, p request.ByID, body Archiving) (Student, error) {
 			record, err := s.store.Students.Archive(ctx, p.ID, body.Archived)
 			return asStudent(record), err
 		}),
-		route("GET", "/api/students/:id/copies", "listCopiesOf", "Safe copies that hold a student", s.copiesOf).anew().forTheCoach(),
-		route("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", s.eraseStudent),
-		route("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p byID, _ None) (Progress, error) {
+		request.Make("GET", "/api/students/:id/copies", "listCopiesOf", "Safe copies that hold a student", s.copiesOf).Anew().ForTheCoach(),
+		request.Make("DELETE", "/api/students/:id", "eraseStudent", "Erase a student and all that was counted, for good", s.eraseStudent),
+		request.Make("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p request.ByID, _ request.None) (Progress, error) {
 			return s.progress(ctx, p.ID)
 		}),
-		route("POST", "/api/students/:id/ladder-position", "setLadderPosition", "Put a student on a rung", func(ctx context.Context, p byID, body LadderPosition) (Progress, error) {
+		request.Make("POST", "/api/students/:id/ladder-position", "setLadderPosition", "Put a student on a rung", func(ctx context.Context, p request.ByID, body LadderPosition) (Progress, error) {
 			if _, err := s.store.Students.Get(ctx, p.ID); err != nil {
 				return Progress{}, err
 			}
@@ -75,8 +76,8 @@ func (s *server) studentRoutes() []Route {
 type checked interface{ Check() error }
 
 // save keeps a checked document, new or over the revision it builds on.
-func save[T checked](ctx context.Context, collection store.Collection[T], p keep, document T) (store.Record[T], error) {
-	revision, isNew, err := p.revision()
+func save[T checked](ctx context.Context, collection store.Collection[T], p request.Keep, document T) (store.Record[T], error) {
+	revision, isNew, err := p.Revision()
 	if err != nil {
 		return store.Record[T]{}, err
 	}
@@ -125,7 +126,7 @@ type erasing struct {
 }
 
 // copiesOf are the safe copies that hold a student.
-func (s *server) copiesOf(ctx context.Context, p byID, _ None) ([]SafeCopy, error) {
+func (s *server) copiesOf(ctx context.Context, p request.ByID, _ request.None) ([]SafeCopy, error) {
 	holding, err := s.keeper.Copies().Holding(ctx, p.ID)
 	list := []SafeCopy{}
 	for _, one := range holding {
@@ -135,15 +136,15 @@ func (s *server) copiesOf(ctx context.Context, p byID, _ None) ([]SafeCopy, erro
 }
 
 // eraseStudent erases a student, here and where that is wished in the safe copies, and says which copies still hold them.
-func (s *server) eraseStudent(ctx context.Context, p erasing, _ None) (Gone, error) {
+func (s *server) eraseStudent(ctx context.Context, p erasing, _ request.None) (Gone, error) {
 	copies := s.keeper.Copies()
 	changes := p.Copies == CopiesErased || p.Copies == CopiesDelete
 	if changes && door(ctx) != machineDoor {
-		return Gone{}, problem(http.StatusForbidden, "Safe copies are seen to at the coach’s own machine only.")
+		return Gone{}, request.Refusal(http.StatusForbidden, "Safe copies are seen to at the coach’s own machine only.")
 	}
 	holding, err := copies.Holding(ctx, p.ID)
 	if err != nil && changes {
-		return Gone{}, problem(http.StatusConflict, err.Error())
+		return Gone{}, request.Refusal(http.StatusConflict, err.Error())
 	}
 	if err := s.store.EraseStudent(ctx, p.ID); err != nil {
 		return Gone{}, err

@@ -4,12 +4,12 @@ import (
 	"cmp"
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"net/http"
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/store"
 )
@@ -37,9 +37,9 @@ type ofKind struct {
 	Kind Stored `query:"kind" required:"true"`
 }
 
-func (s *server) unreadableRoutes() []Route {
-	return []Route{
-		route("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ None) ([]Unreadable, error) {
+func (s *server) unreadableRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ request.None) ([]Unreadable, error) {
 			collection, err := s.stored(p.Kind)
 			if err != nil {
 				return nil, err
@@ -71,7 +71,7 @@ func (s *server) stored(kind Stored) (documents, error) {
 func asUnreadable(kind Stored, broken []store.Unreadable) []Unreadable {
 	list := make([]Unreadable, len(broken))
 	for i, each := range broken {
-		list[i] = Unreadable{Kind: kind, ID: each.ID, Name: nameIn(each.Text), Why: why(each.Err)}
+		list[i] = Unreadable{Kind: kind, ID: each.ID, Name: nameIn(each.Text), Why: request.Why(each.Err)}
 	}
 	return list
 }
@@ -85,19 +85,6 @@ func nameIn(text string) string {
 	title, _ := name.Title.(string)
 	own, _ := name.Name.(string)
 	return cmp.Or(title, own)
-}
-
-// why says what is wrong with a stored document, in a coach's words.
-func why(err error) string {
-	var wrongType *json.UnmarshalTypeError
-	var fields invalid.Fields
-	switch {
-	case errors.As(err, &fields) && len(fields) > 0:
-		return fmt.Sprintf("%s: %s", fields[0].Path, fields[0].Message)
-	case errors.As(err, &wrongType):
-		return fmt.Sprintf("%s: a %s cannot be used here", wrongType.Field, wrongType.Value)
-	}
-	return "its text is damaged"
 }
 
 // storedText answers with a document as it is stored, to be saved as a file.

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/report"
@@ -22,7 +23,7 @@ type Version struct {
 }
 
 // versions works out every version of a drill, from the easiest to the hardest.
-func (s *server) versions(ctx context.Context, _ None, body Tried) ([]Version, error) {
+func (s *server) versions(ctx context.Context, _ request.None, body Tried) ([]Version, error) {
 	settings, _, err := s.store.Settings(ctx)
 	if err != nil {
 		return nil, err

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 
+	"hodometer/api/request"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/rotation"
@@ -84,9 +85,9 @@ func sports() []SportWords {
 	return list
 }
 
-func (s *server) vocabularyRoutes() []Route {
-	return []Route{
-		route("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, None, None) (Vocabulary, error) {
+func (s *server) vocabularyRoutes() []request.Route {
+	return []request.Route{
+		request.Make("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, request.None, request.None) (Vocabulary, error) {
 			return Vocabulary{
 				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
 				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),

@@ -12,7 +12,7 @@ import (
 	"path/filepath"
 	"time"
 
-	"hodometer/api"
+	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/keeping"
 )
@@ -48,12 +48,12 @@ func (s service) rescue(ctx context.Context, listener net.Listener, d *keeping.D
 		w.Header().Set("Content-Type", "application/problem+json")
 		w.Header().Set(rescueHeader, "/restore")
 		w.WriteHeader(http.StatusServiceUnavailable)
-		_ = json.NewEncoder(w).Encode(api.Problem{Type: "about:blank", Title: "Your file is damaged", Status: http.StatusServiceUnavailable, Detail: d.Error(), Fields: invalid.Fields{}}) // whoever asked has gone
+		_ = json.NewEncoder(w).Encode(request.Problem{Type: "about:blank", Title: "Your file is damaged", Status: http.StatusServiceUnavailable, Detail: d.Error(), Fields: invalid.Fields{}}) // whoever asked has gone
 	})
 	mux.HandleFunc("/", func(w http.ResponseWriter, _ *http.Request) {
 		rescuePage(w, map[string]any{"Damaged": d, "Made": d.Newest.At.Format("Monday, 2 January 2006, 15:04"), "Copy": copied, "Token": token})
 	})
-	server := s.server(api.Guard(mux, s.hosts), 0)
+	server := s.server(request.Guard(mux, s.hosts), 0)
 	go func() {
 		if err := server.Serve(listener); !errors.Is(err, http.ErrServerClosed) {
 			restored <- err

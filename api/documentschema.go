@@ -8,6 +8,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/swaggest/jsonschema-go"
 
+	"hodometer/api/request"
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
@@ -19,7 +20,7 @@ import (
 func documentSchema() echo.HandlerFunc {
 	schemas := sync.OnceValues(func() (map[string]jsonschema.Schema, error) {
 		made := map[string]jsonschema.Schema{}
-		reflector := jsonschema.Reflector{DefaultOptions: schemaOptions()}
+		reflector := jsonschema.Reflector{DefaultOptions: request.SchemaOptions()}
 		for name, document := range map[string]any{"drill.json": drill.Document{}, "game.json": game.Document{}, "lesson.json": lesson.Document{}, "ladder.json": progress.Ladders{}} {
 			schema, err := reflector.Reflect(document)
 			if err != nil {

@@ -1,4 +1,6 @@
-package api
+// Package request carries requests: lines of the route table with their schemas, bodies read strictly and within bounds, answers remembered, and errors
+// as problem documents. It knows no route.
+package request
 
 import (
 	"context"
@@ -22,9 +24,9 @@ type Route struct {
 
 	live                 bool // the answer is another one every time
 	large                bool // its body may be as large as a file
-	right                right
+	right                Right
 	params, body, answer any // values of the shapes; nil for none
-	work                 func(ctx context.Context, c *echo.Context, schemas bodies) (any, error)
+	work                 func(ctx context.Context, c *echo.Context, schemas Bodies) (any, error)
 }
 
 // None is the shape of nothing: no parameters, no body, or no answer.
@@ -33,10 +35,23 @@ type None struct{}
 // tagged is an answer with a revision, which becomes its ETag.
 type tagged interface{ Tag() int64 }
 
-// route makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
-func route[P, B, A any](method, path, name, summary string, work func(ctx context.Context, params P, body B) (A, error)) Route {
+// Right says who may use a route.
+type Right int
+
+// The rights.
+const (
+	WhoIsIn   Right = iota // the coach at this machine, and paired devices
+	Anybody                // also who is not let in yet
+	CoachOnly              // the coach at this machine
+)
+
+// Right is who may use it.
+func (r Route) Right() Right { return r.right }
+
+// Make makes a line of the table. P holds path, query and header parameters, B the body, A the answer.
+func Make[P, B, A any](method, path, name, summary string, work func(ctx context.Context, params P, body B) (A, error)) Route {
 	r := Route{Method: method, Path: path, Name: name, Summary: summary, params: shape[P](), body: shape[B](), answer: shape[A]()}
-	r.work = func(ctx context.Context, c *echo.Context, schemas bodies) (any, error) {
+	r.work = func(ctx context.Context, c *echo.Context, schemas Bodies) (any, error) {
 		var params P
 		var body B
 		if err := bindParams(c, &params); err != nil {
@@ -47,7 +62,7 @@ func route[P, B, A any](method, path, name, summary string, work func(ctx contex
 				return nil, err
 			}
 		} else if r.body != nil {
-			if err := schemas.read(c.Request(), name, &body); err != nil {
+			if err := schemas.Read(c.Request(), name, &body); err != nil {
 				return nil, err
 			}
 		}
@@ -67,7 +82,7 @@ func shape[T any]() any {
 func bindParams(c *echo.Context, params any) error {
 	for _, bind := range []func(*echo.Context, any) error{echo.BindPathValues, echo.BindQueryParams, echo.BindHeaders} {
 		if err := bind(c, params); err != nil {
-			return problem(http.StatusBadRequest, "A number was expected in the address: "+strings.Join(queryNames(params), ", "))
+			return Refusal(http.StatusBadRequest, "A number was expected in the address: "+strings.Join(queryNames(params), ", "))
 		}
 	}
 	return nil
@@ -83,26 +98,26 @@ func queryNames(params any) []string {
 	return names
 }
 
-// anew marks a line of the table whose answer is another one every time, so that it is not remembered.
-func (r Route) anew() Route {
+// Anew marks a line of the table whose answer is another one every time, so that it is not remembered.
+func (r Route) Anew() Route {
 	r.live = true
 	return r
 }
 
-// forAll marks a line of the table that also who is not let in yet may use.
-func (r Route) forAll() Route {
-	r.right = anybody
+// ForAll marks a line of the table that also who is not let in yet may use.
+func (r Route) ForAll() Route {
+	r.right = Anybody
 	return r
 }
 
-// forTheCoach marks a line of the table that is for the coach at their own machine.
-func (r Route) forTheCoach() Route {
-	r.right = coachOnly
+// ForTheCoach marks a line of the table that is for the coach at their own machine.
+func (r Route) ForTheCoach() Route {
+	r.right = CoachOnly
 	return r
 }
 
-// handle turns a line of the table into a handler. What is read is remembered; see memory.
-func (r Route) handle(schemas bodies, memory *memory) echo.HandlerFunc {
+// Handle turns a line of the table into a handler. What is read is remembered; see memory.
+func (r Route) Handle(schemas Bodies, memory *Memory) echo.HandlerFunc {
 	if r.Method == http.MethodGet && !r.live {
 		return func(c *echo.Context) error {
 			request := c.Request().RequestURI
@@ -138,26 +153,26 @@ func (r Route) handle(schemas bodies, memory *memory) echo.HandlerFunc {
 	}
 }
 
-// byID is the parameter of a route about one thing.
-type byID struct {
+// ByID is the parameter of a route about one thing.
+type ByID struct {
 	ID string `param:"id" path:"id" format:"uuid"`
 }
 
-// keep is the parameter of a route that saves one thing: new with If-None-Match: *, or over the
-// revision in If-Match.
-type keep struct {
+// Keep is the parameter of a route that saves one thing: new with If-None-Match: *, or over the
+// Revision in If-Match.
+type Keep struct {
 	ID          string `param:"id" path:"id" format:"uuid"`
 	IfMatch     string `header:"If-Match" description:"The revision that the change builds on, in quotes"`
 	IfNoneMatch string `header:"If-None-Match" description:"* for something new"`
 }
 
-// revision returns the revision a change builds on; isNew says that there is none yet.
-func (k keep) revision() (revision int64, isNew bool, err error) {
+// Revision returns the revision a change builds on; isNew says that there is none yet.
+func (k Keep) Revision() (revision int64, isNew bool, err error) {
 	if k.IfNoneMatch == "*" {
-		return 0, true, checkID(k.ID)
+		return 0, true, CheckID(k.ID)
 	}
 	if k.IfMatch == "" {
-		return 0, false, problem(http.StatusPreconditionRequired, "Say which revision this change builds on, so that nothing newer is lost.",
+		return 0, false, Refusal(http.StatusPreconditionRequired, "Say which revision this change builds on, so that nothing newer is lost.",
 			invalid.Field{Path: "If-Match", Message: "the revision in quotes, or If-None-Match: * for something new"})
 	}
 	text, err := strconv.Unquote(k.IfMatch)
@@ -166,7 +181,7 @@ func (k keep) revision() (revision int64, isNew bool, err error) {
 		revision, err = strconv.ParseInt(text, 10, 64)
 	}
 	if err != nil {
-		return 0, false, problem(http.StatusBadRequest, "The revision in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a revision in quotes was expected, "3"`})
+		return 0, false, Refusal(http.StatusBadRequest, "The revision in If-Match cannot be read.", invalid.Field{Path: "If-Match", Message: `a revision in quotes was expected, "3"`})
 	}
 	return revision, false, nil
 }

@@ -1,4 +1,4 @@
-package api
+package request
 
 import (
 	"encoding/json"
@@ -14,32 +14,32 @@ import (
 func Guard(next http.Handler, hosts []string) http.Handler {
 	protection := http.NewCrossOriginProtection()
 	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
-		refuse(w, http.StatusForbidden, "A page from elsewhere asked for this.")
+		Refuse(w, http.StatusForbidden, "A page from elsewhere asked for this.")
 	}))
 	protected := protection.Handler(next)
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		if !ours(r, hosts) {
-			refuse(w, http.StatusMisdirectedRequest, "Hodometer does not answer under this name. Use its address, or start it with --host and the name.")
+		if !Ours(r, hosts) {
+			Refuse(w, http.StatusMisdirectedRequest, "Hodometer does not answer under this name. Use its address, or start it with --host and the name.")
 			return
 		}
 		protected.ServeHTTP(w, r)
 	})
 }
 
-// refuse answers with a problem before a request comes to the routes.
-func refuse(w http.ResponseWriter, status int, why string) {
-	text, err := json.Marshal(problem(status, why))
+// Refuse answers with a problem before a request comes to the routes.
+func Refuse(w http.ResponseWriter, status int, why string) {
+	text, err := json.Marshal(Refusal(status, why))
 	if err != nil {
 		text = nil // a problem is always JSON
 	}
-	w.Header().Set("Content-Type", problemType)
+	w.Header().Set("Content-Type", ProblemType)
 	w.Header().Set("X-Content-Type-Options", "nosniff")
 	w.WriteHeader(status)
 	_, _ = w.Write(text)
 }
 
-// ours says whether a request names this machine, the address that it came in at, or one of hosts.
-func ours(r *http.Request, hosts []string) bool {
+// Ours says whether a request names this machine, the address that it came in at, or one of hosts.
+func Ours(r *http.Request, hosts []string) bool {
 	host, _, err := net.SplitHostPort(r.Host)
 	if err != nil {
 		host = strings.Trim(r.Host, "[]")

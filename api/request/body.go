@@ -1,4 +1,4 @@
-package api
+package request
 
 import (
 	"bytes"
@@ -19,11 +19,11 @@ import (
 	"hodometer/core/basics/invalid"
 )
 
-// bodies holds the schema of every route's body by the route's name.
-type bodies map[string]*jsonschema.Schema
+// Bodies holds the schema of every route's body by the route's name.
+type Bodies map[string]*jsonschema.Schema
 
-// compileBodies takes the schemas of the bodies out of the OpenAPI document.
-func compileBodies(routes []Route, openapi []byte) (bodies, error) {
+// CompileBodies takes the schemas of the bodies out of the OpenAPI document.
+func CompileBodies(routes []Route, openapi []byte) (Bodies, error) {
 	document, err := jsonschema.UnmarshalJSON(bytes.NewReader(openapi))
 	if err != nil {
 		return nil, err
@@ -33,7 +33,7 @@ func compileBodies(routes []Route, openapi []byte) (bodies, error) {
 	if err := compiler.AddResource("openapi.json", document); err != nil {
 		return nil, err
 	}
-	compiled := bodies{}
+	compiled := Bodies{}
 	for _, r := range routes {
 		if r.body == nil || isFile(r.body) {
 			continue
@@ -46,25 +46,25 @@ func compileBodies(routes []Route, openapi []byte) (bodies, error) {
 		compiled[r.Name] = schema
 	}
 	// Nothing saves ladders but what brings documents in.
-	compiled[laddersSchema], err = compiler.Compile("openapi.json#/components/schemas/" + laddersSchema)
+	compiled[LaddersSchema], err = compiler.Compile("openapi.json#/components/schemas/" + LaddersSchema)
 	return compiled, err
 }
 
-// laddersSchema is the name of the schema of ladders.
-const laddersSchema = "ProgressLadders"
+// LaddersSchema is the name of the schema of ladders.
+const LaddersSchema = "ProgressLadders"
 
-// read reads a body strictly: JSON, of the shape its schema says, with nothing unknown in it. Its
+// Read reads a body strictly: JSON, of the shape its schema says, with nothing unknown in it. Its
 // error is a problem or a list of fields.
-func (b bodies) read(r *http.Request, name string, into any) error {
+func (b Bodies) Read(r *http.Request, name string, into any) error {
 	if media, _, err := mime.ParseMediaType(r.Header.Get("Content-Type")); err != nil || media != "application/json" {
-		return problem(http.StatusUnsupportedMediaType, "Send this as application/json.")
+		return Refusal(http.StatusUnsupportedMediaType, "Send this as application/json.")
 	}
 	text, err := io.ReadAll(r.Body)
 	if err != nil {
 		return err
 	}
 	// How much is in it comes first: what follows costs as much.
-	if wrong, _, err := unsound(text); err != nil {
+	if wrong, _, err := Unsound(text); err != nil {
 		return err
 	} else if wrong.Err() != nil {
 		return cmp.Or(unreadableIn(text), wrong.Err())
@@ -73,12 +73,8 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 	if err := json.Unmarshal(text, &loose); err != nil {
 		return unreadable(err)
 	}
-	if err := b[name].Validate(loose); err != nil {
-		var wrong *jsonschema.ValidationError
-		if !errors.As(err, &wrong) {
-			return err
-		}
-		return describeAll(wrong)
+	if err := b.validate(name, loose); err != nil {
+		return err
 	}
 	decoder := json.NewDecoder(bytes.NewReader(text))
 	decoder.DisallowUnknownFields()
@@ -86,6 +82,27 @@ func (b bodies) read(r *http.Request, name string, into any) error {
 		return unreadable(err)
 	}
 	return nil
+}
+
+// Check holds a text against the schema of a body, or of LaddersSchema, by its name. Its error is a problem or a list of fields.
+func (b Bodies) Check(name string, text []byte) error {
+	if wrong, _, err := Unsound(text); err != nil || wrong.Err() != nil {
+		return cmp.Or(err, wrong.Err())
+	}
+	loose, err := jsonschema.UnmarshalJSON(bytes.NewReader(text))
+	if err != nil {
+		return err
+	}
+	return b.validate(name, loose)
+}
+
+func (b Bodies) validate(name string, loose any) error {
+	err := b[name].Validate(loose)
+	var wrong *jsonschema.ValidationError
+	if errors.As(err, &wrong) {
+		return describeAll(wrong)
+	}
+	return err
 }
 
 // unreadableIn says why a text is no JSON; nil where it is.
@@ -101,7 +118,7 @@ func unreadable(err error) error {
 	if errors.As(err, &wrongType) {
 		return invalid.Fields{{Path: wrongType.Field, Message: "this number cannot be used here: " + wrongType.Value}}
 	}
-	return problem(http.StatusBadRequest, "This is not readable JSON.", invalid.Field{Path: "body", Message: err.Error()})
+	return Refusal(http.StatusBadRequest, "This is not readable JSON.", invalid.Field{Path: "body", Message: err.Error()})
 }
 
 // describeAll lists what a schema found, a line for each field, in words: the first ones, by their paths.
@@ -166,14 +183,15 @@ func describeViolation(found jsonschema.ErrorKind) string {
 		want, _ := k.Want.Float64()
 		return fmt.Sprintf("at most %g", want)
 	case *kind.Format:
-		return formats[k.Want]
+		return Formats[k.Want]
 	case *kind.Pattern:
 		return "write it as hours:minutes, 16:30"
 	}
 	return "this does not fit here"
 }
 
-var formats = map[string]string{
+// Formats says by its name how a text of a format is written.
+var Formats = map[string]string{
 	"uuid":      "an identifier was expected (a UUID)",
 	"date":      "write the day as year-month-day, 2026-03-09",
 	"date-time": "write the instant as 2026-03-09T16:30:00Z",
@@ -191,9 +209,10 @@ func typeNames(types ...string) string {
 	return strings.Join(phrases, " or ")
 }
 
-func checkID(id string) error {
+// CheckID refuses what is no identifier.
+func CheckID(id string) error {
 	if err := uuid.Validate(id); err != nil || len(id) != 36 {
-		return problem(http.StatusBadRequest, "The identifier in the address is not a UUID.", invalid.Field{Path: "id", Message: formats["uuid"]})
+		return Refusal(http.StatusBadRequest, "The identifier in the address is not a UUID.", invalid.Field{Path: "id", Message: Formats["uuid"]})
 	}
 	return nil
 }

@@ -1,4 +1,4 @@
-package api
+package request
 
 import (
 	"bytes"
@@ -18,8 +18,8 @@ import (
 // rememberedBytes is how much the answers may take together.
 const rememberedBytes = 16 << 20
 
-// memory remembers computed answers until something they depend on changes: anything that is stored, or the minute.
-type memory struct {
+// Memory remembers computed answers until something they depend on changes: anything that is stored, or the minute.
+type Memory struct {
 	writes func() uint64
 	now    func() time.Time
 
@@ -42,12 +42,13 @@ type remembered struct {
 	tag    string
 }
 
-func newMemory(writes func() uint64, now func() time.Time) *memory {
-	return &memory{writes: writes, now: now, answers: map[string]*remembered{}}
+// NewMemory remembers answers by how much was written, and when.
+func NewMemory(writes func() uint64, now func() time.Time) *Memory {
+	return &Memory{writes: writes, now: now, answers: map[string]*remembered{}}
 }
 
 // recall returns the answer to a request that holds now, nil where there is none, and the moment that is now. What held before is forgotten.
-func (m *memory) recall(request string) (*remembered, moment) {
+func (m *Memory) recall(request string) (*remembered, moment) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
 	if now := (moment{m.writes(), m.now().Unix() / 60}); m.at != now {
@@ -57,9 +58,9 @@ func (m *memory) recall(request string) (*remembered, moment) {
 	return m.answers[request], m.at
 }
 
-// keep remembers the answer to a request as it was worked out from a moment on, if that is not over. Where the answers take too much, all
+// Keep remembers the answer to a request as it was worked out from a moment on, if that is not over. Where the answers take too much, all
 // of them are forgotten.
-func (m *memory) keep(request string, at moment, answer *remembered) {
+func (m *Memory) keep(request string, at moment, answer *remembered) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
 	size := len(answer.body) + len(answer.packed) + len(request)
@@ -72,7 +73,7 @@ func (m *memory) keep(request string, at moment, answer *remembered) {
 	m.answers[request], m.bytes = answer, m.bytes+size
 }
 
-func (m *memory) forget() {
+func (m *Memory) forget() {
 	m.bytes = 0
 	clear(m.answers)
 }

@@ -1,7 +1,8 @@
-package api
+package request
 
 import (
 	"cmp"
+	"fmt"
 	"io"
 	"net/http"
 	"reflect"
@@ -16,8 +17,11 @@ import (
 // File is the body of a route that takes a file as it is.
 type File []byte
 
-// largestFile is how large a file that is read can be.
-const largestFile = 8 << 20
+// LargestBody is how large a document that is sent can be.
+const LargestBody = 1 << 20
+
+// LargestFile is how large a file that is read can be.
+const LargestFile = 8 << 20
 
 // Stream is the body of a route that takes a file which is too large to be held: it is read once, as it comes.
 type Stream struct{ From io.Reader }
@@ -44,28 +48,40 @@ func describeFile(body *openapi31.RequestBody) {
 	body.WithRequired(true).WithContentItem("application/octet-stream", openapi31.MediaType{Schema: map[string]any{"type": "string", "format": "binary"}})
 }
 
-// forFiles marks a line of the table whose body may be as large as a file.
-func (r Route) forFiles() Route {
+// ForFiles marks a line of the table whose body may be as large as a file.
+func (r Route) ForFiles() Route {
 	r.large = true
 	return r
 }
 
-// limitBodies refuses bodies that are larger than their route takes, by what they say of themselves before anything is read.
-func limitBodies(table []Route) []echo.MiddlewareFunc {
+// LimitBodies refuses bodies that are larger than their route takes, by what they say of themselves before anything is read.
+func LimitBodies(table []Route) []echo.MiddlewareFunc {
 	limits := map[string]int64{}
 	for _, r := range table {
 		switch {
 		case isStream(r.body):
 			limits[r.Path] = handover.LargestExport
 		case r.large || isFile(r.body):
-			limits[r.Path] = max(limits[r.Path], largestFile)
+			limits[r.Path] = max(limits[r.Path], LargestFile)
 		}
 	}
 	limit := func(bytes int64) echo.MiddlewareFunc {
 		return middleware.BodyLimitWithConfig(middleware.BodyLimitConfig{
 			LimitBytes: bytes,
-			Skipper:    func(c *echo.Context) bool { return cmp.Or(limits[c.Path()], largestBody) != bytes },
+			Skipper:    func(c *echo.Context) bool { return cmp.Or(limits[c.Path()], LargestBody) != bytes },
 		})
 	}
-	return []echo.MiddlewareFunc{limit(largestBody), limit(largestFile), limit(handover.LargestExport)}
+	return []echo.MiddlewareFunc{limit(LargestBody), limit(LargestFile), limit(handover.LargestExport)}
+}
+
+// FileHead says of an answer that it is a file to be kept.
+func FileHead(c *echo.Context, name string) {
+	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", name))
+	c.Response().Header().Set("Cache-Control", "no-store")
+}
+
+// HandOut answers with a file to be kept.
+func HandOut(c *echo.Context, name, media string, data []byte) error {
+	FileHead(c, name)
+	return c.Blob(http.StatusOK, media, data)
 }

@@ -1,8 +1,9 @@
-package api
+package request
 
 import (
 	"encoding/json"
 	"net/http"
+	"path"
 	"reflect"
 	"regexp"
 	"strings"
@@ -17,11 +18,11 @@ var pathParameter = regexp.MustCompile(`:(\w+)`)
 // openapiPath writes a route's path the way OpenAPI does: /students/{id}.
 func openapiPath(path string) string { return pathParameter.ReplaceAllString(path, "{$1}") }
 
-// describe makes the OpenAPI document of a route table.
-func describe(routes []Route) ([]byte, error) {
+// Describe makes the OpenAPI document of a route table.
+func Describe(routes []Route) ([]byte, error) {
 	reflector := openapi31.NewReflector()
 	reflector.Spec.Info.WithTitle("Hodometer").WithVersion("1")
-	reflector.JSONSchemaReflector().DefaultOptions = append(reflector.JSONSchemaReflector().DefaultOptions, schemaOptions()...)
+	reflector.JSONSchemaReflector().DefaultOptions = append(reflector.JSONSchemaReflector().DefaultOptions, SchemaOptions()...)
 	for _, r := range routes {
 		if err := describeRoute(reflector, r); err != nil {
 			return nil, err
@@ -64,13 +65,13 @@ func describeRoute(reflector *openapi31.Reflector, r Route) error {
 		operation.AddRespStructure(nil, openapi.WithHTTPStatus(http.StatusNoContent))
 	}
 	operation.AddRespStructure(Problem{}, func(cu *openapi.ContentUnit) {
-		cu.IsDefault, cu.ContentType = true, problemType
+		cu.IsDefault, cu.ContentType = true, ProblemType
 	})
 	return reflector.AddOperation(operation)
 }
 
-// schemaOptions are how Go types become schemas, in the OpenAPI document and in the documents' own.
-func schemaOptions() []func(*jsonschema.ReflectContext) {
+// SchemaOptions are how Go types become schemas, in the OpenAPI document and in the documents' own.
+func SchemaOptions() []func(*jsonschema.ReflectContext) {
 	return []func(*jsonschema.ReflectContext){
 		jsonschema.InterceptDefName(oneName()),
 		jsonschema.InterceptProp(requireProperty),
@@ -79,12 +80,15 @@ func schemaOptions() []func(*jsonschema.ReflectContext) {
 	}
 }
 
-// oneName names a type after its package and itself, those of this package after themselves, and a type that is
+// oneName names a type after its package and itself, those of the rooms of api after themselves, and a type that is
 // called like its package once. Where two would share a name, the later one keeps its package.
 func oneName() func(t reflect.Type, name string) string {
 	taken := map[string]reflect.Type{}
 	return func(t reflect.Type, name string) string {
-		short := strings.TrimPrefix(name, "Api")
+		short := name
+		if room := t.PkgPath(); room == "hodometer/api" || strings.HasPrefix(room, "hodometer/api/") {
+			short = name[len(path.Base(room)):]
+		}
 		if short == t.Name()+t.Name() {
 			short = t.Name()
 		}
