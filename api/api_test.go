@@ -19,6 +19,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -34,7 +35,7 @@ import (
 type club struct {
 	t     testing.TB
 	http  http.Handler
-	doors api.Doors
+	doors door.Doors
 	log   bytes.Buffer
 	now   time.Time
 	store *store.Store

@@ -12,6 +12,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/calendar"
 	"hodometer/core/basics/invalid"
@@ -173,7 +174,7 @@ func (s *server) readAs(ctx context.Context, from store.Calendar, same func(stor
 
 func (s *server) connectCalendar(ctx context.Context, address string) (CalendarRead, error) {
 	address = strings.TrimSpace(address)
-	if door(ctx) == networkDoor && calendar.OnThisMachine(address) {
+	if door.At(ctx) == door.FromNetwork && calendar.OnThisMachine(address) {
 		all, err := s.store.Calendars(ctx)
 		if err != nil {
 			return CalendarRead{}, err

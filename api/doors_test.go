@@ -18,6 +18,7 @@ import (
 
 	"hodometer/access"
 	"hodometer/api"
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/equipment"
 	"hodometer/store"
@@ -61,7 +62,7 @@ func house(t *testing.T, open bool) (machine, network func() *browser, c *club) 
 	if open {
 		authority, err := access.OpenAuthority(t.TempDir(), time.Now())
 		require.NoError(t, err)
-		o.Network = &api.Network{Addresses: func() []string { return []string{"https://192.168.1.20:7443"} }, Authority: authority}
+		o.Network = &door.Network{Addresses: func() []string { return []string{"https://192.168.1.20:7443"} }, Authority: authority}
 	}
 	doors, err := api.New(o)
 	require.NoError(t, err)
@@ -72,16 +73,16 @@ func house(t *testing.T, open bool) (machine, network func() *browser, c *club) 
 }
 
 // set sets a passphrase.
-func (b *browser) set(old, secret string) api.DoorState {
-	return read[api.DoorState](b.t, b.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: old, New: secret}))
+func (b *browser) set(old, secret string) door.Status {
+	return read[door.Status](b.t, b.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: old, New: secret}))
 }
 
 // paired lets a device in.
 func paired(t *testing.T, coach, device *browser, name string) {
 	t.Helper()
-	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
-	state := read[api.DoorState](t, device.ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: name}))
-	require.Equal(t, api.NeedsNothing, state.Needs)
+	code := read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	state := read[door.Status](t, device.ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: name}))
+	require.Equal(t, door.NeedsNothing, state.Needs)
 }
 
 // Every line of the route table, and everything beside it, is refused to who may not use it.
@@ -138,9 +139,9 @@ func TestEveryRouteIsForWhoItIs(t *testing.T) {
 func TestWithoutAPassphraseTheMachineIsOpenAndTheNetworkIsNot(t *testing.T) {
 	machine, network, _ := house(t, true)
 	coach, phone := machine(), network()
-	require.Equal(t, api.DoorState{Coach: true, Network: true}, read[api.DoorState](t, coach.ask("GET", "/api/door", nil)))
+	require.Equal(t, door.Status{Coach: true, Network: true}, read[door.Status](t, coach.ask("GET", "/api/door", nil)))
 	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
-	require.Equal(t, api.NeedsPairing, read[api.DoorState](t, phone.ask("GET", "/api/door", nil)).Needs)
+	require.Equal(t, door.NeedsPairing, read[door.Status](t, phone.ask("GET", "/api/door", nil)).Needs)
 	readProblem(t, phone.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 	refused := readProblem(t, coach.ask("POST", "/api/pairing", nil), http.StatusConflict)
 	require.Contains(t, refused.Detail, "Set a passphrase first")
@@ -157,32 +158,32 @@ func TestWithoutAPassphraseTheMachineIsOpenAndTheNetworkIsNot(t *testing.T) {
 func TestThePassphraseLetsTheCoachIn(t *testing.T) {
 	machine, _, c := house(t, true)
 	coach, other := machine(), machine()
-	wrong := readProblem(t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: "too short"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: "too short"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "new", wrong.Fields[0].Path)
 	state := coach.set("", secret)
-	require.Equal(t, api.DoorState{Coach: true, Passphrase: true, Network: true}, state)
+	require.Equal(t, door.Status{Coach: true, Passphrase: true, Network: true}, state)
 
 	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	wrong = readProblem(t, other.ask("POST", "/api/entry", api.Entering{Passphrase: "something else entirely"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(t, other.ask("POST", "/api/entry", door.Entering{Passphrase: "something else entirely"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "passphrase", wrong.Fields[0].Path)
 	other.cookies["hodometer"] = "planted"
-	require.Equal(t, api.NeedsNothing, read[api.DoorState](t, other.ask("POST", "/api/entry", api.Entering{Passphrase: secret})).Needs)
+	require.Equal(t, door.NeedsNothing, read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret})).Needs)
 	require.NotEqual(t, "planted", other.cookies["hodometer"], "a new token for whoever comes in")
 	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
 
 	// A new one ends all other sessions, and the old one is asked for.
-	wrong = readProblem(t, other.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: "not this", New: "another good passphrase"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(t, other.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "not this", New: "another good passphrase"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "old", wrong.Fields[0].Path)
 	c.now = c.now.Add(time.Minute)
 	coach.set(secret, "another good passphrase")
 	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
 	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	wrong = readProblem(t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: "another good passphrase"}), http.StatusUnprocessableEntity)
+	wrong = readProblem(t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "another good passphrase"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "new", wrong.Fields[0].Path, "with other devices one is needed")
 
 	// Leaving ends the session itself, not only the cookie.
 	kept := map[string]string{"hodometer": coach.cookies["hodometer"]}
-	require.Equal(t, api.NeedsPassphrase, read[api.DoorState](t, coach.ask("DELETE", "/api/entry", nil)).Needs)
+	require.Equal(t, door.NeedsPassphrase, read[door.Status](t, coach.ask("DELETE", "/api/entry", nil)).Needs)
 	coach.cookies = kept
 	readProblem(t, coach.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 }
@@ -193,7 +194,7 @@ func TestSessionsEnd(t *testing.T) {
 	coach.set("", secret)
 	paired(t, coach, phone, "my phone")
 	in := func(b *browser) bool {
-		return read[api.DoorState](t, b.ask("GET", "/api/door", nil)).Needs == api.NeedsNothing
+		return read[door.Status](t, b.ask("GET", "/api/door", nil)).Needs == door.NeedsNothing
 	}
 	// As long as somebody is there they stay in, up to a limit.
 	for day := 0.0; day < 29.5; day += 0.4 {
@@ -204,7 +205,7 @@ func TestSessionsEnd(t *testing.T) {
 	c.now = c.now.Add(12 * time.Hour)
 	require.False(t, in(coach), "thirty days are over")
 	require.True(t, in(phone))
-	read[api.DoorState](t, coach.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	read[door.Status](t, coach.ask("POST", "/api/entry", door.Entering{Passphrase: secret}))
 	c.now = c.now.Add(12*time.Hour - time.Second)
 	require.True(t, in(coach))
 	c.now = c.now.Add(12 * time.Hour)
@@ -212,7 +213,7 @@ func TestSessionsEnd(t *testing.T) {
 	c.now = c.now.Add(29*24*time.Hour + 12*time.Hour)
 	require.False(t, in(phone), "it was away for thirty days")
 
-	read[api.DoorState](t, coach.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	read[door.Status](t, coach.ask("POST", "/api/entry", door.Entering{Passphrase: secret}))
 	other := network()
 	paired(t, coach, other, "the other one")
 	for range 9 {
@@ -231,7 +232,7 @@ func TestDevicesAreNamedAndTakenOut(t *testing.T) {
 	paired(t, coach, second, "the club’s tablet")
 	c.now = c.now.Add(10 * time.Minute)
 	read[[]api.Student](t, first.ask("GET", "/api/students", nil))
-	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil))
+	list := read[door.Devices](t, coach.ask("GET", "/api/devices", nil))
 	require.Len(t, list.Devices, 2)
 	require.Equal(t, "the club’s tablet", list.Devices[0].Name)
 	require.Equal(t, c.now, list.Devices[1].Seen)
@@ -243,18 +244,18 @@ func TestDevicesAreNamedAndTakenOut(t *testing.T) {
 	readProblem(t, coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil), http.StatusNotFound)
 
 	// With a new passphrase all of them can be put out at once.
-	read[api.DoorState](t, coach.ask("PUT", "/api/passphrase", api.NewPassphrase{Old: secret, New: "another good passphrase", Devices: true}))
+	read[door.Status](t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: secret, New: "another good passphrase", Devices: true}))
 	readProblem(t, second.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	require.Empty(t, read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices)
+	require.Empty(t, read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices)
 }
 
 func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	machine, network, c := house(t, true)
 	coach := machine()
 	coach.set("", secret)
-	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	code := read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	require.Equal(t, "https://192.168.1.20:7443", code.Addresses[0].Address)
-	seen := read[api.Devices](t, coach.ask("GET", "/api/devices", nil))
+	seen := read[door.Devices](t, coach.ask("GET", "/api/devices", nil))
 	require.True(t, seen.Until.Equal(code.Until), "that it goes is seen")
 	require.Zero(t, seen.Unheard)
 	feed := read[api.Feed](t, coach.ask("POST", "/api/feeds", api.FeedAsked{Name: "my phone"}))
@@ -262,33 +263,33 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	for _, row := range code.Addresses[0].QR {
 		require.Len(t, row, len(code.Addresses[0].QR))
 	}
-	nameless := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: " "}), http.StatusUnprocessableEntity)
+	nameless := readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: " "}), http.StatusUnprocessableEntity)
 	require.Equal(t, "name", nameless.Fields[0].Path)
 	statuses := map[int]int{}
 	for range 40 {
-		statuses[network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: "22222-22222", Name: "x"}).Code]++
+		statuses[network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: "22222-22222", Name: "x"}).Code]++
 	}
 	require.Equal(t, map[int]int{http.StatusUnprocessableEntity: 10, http.StatusTooManyRequests: 30}, statuses)
-	require.Equal(t, 1, read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Unheard, "a code that is dead for a phone is told")
-	read[api.DoorState](t, machine().ask("POST", "/api/entry", api.Entering{Passphrase: secret})) // the coach comes in all the same
+	require.Equal(t, 1, read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Unheard, "a code that is dead for a phone is told")
+	read[door.Status](t, machine().ask("POST", "/api/entry", door.Entering{Passphrase: secret})) // the coach comes in all the same
 	c.now = c.now.Add(time.Minute)
-	late := readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	late := readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "code", late.Fields[0].Path, "after ten wrong ones that address is heard no more")
 
-	code = read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	code = read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	c.now = c.now.Add(access.CodeLasts)
-	readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
-	code = read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	code = read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
 	coach.ask("DELETE", "/api/pairing", nil)
-	readProblem(t, network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
+	readProblem(t, network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "x"}), http.StatusUnprocessableEntity)
 }
 
 func TestCookiesAreForNobodyElse(t *testing.T) {
 	machine, network, c := house(t, true)
 	coach := machine()
-	w := coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: secret})
-	code := read[api.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
-	p := network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "my phone"})
+	w := coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: secret})
+	code := read[door.PairingCode](t, coach.ask("POST", "/api/pairing", nil))
+	p := network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "my phone"})
 	for _, each := range []struct {
 		answer *httptest.ResponseRecorder
 		name   string
@@ -353,7 +354,7 @@ func TestATokenOpensItsOwnDoorOnly(t *testing.T) {
 	readProblem(t, turned.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
 	read[[]api.Student](t, phone.ask("GET", "/api/students", nil))
-	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
+	list := read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
 	stolen := phone.cookies["__Host-hodometer"]
 	coach.ask("DELETE", "/api/devices/"+list[0].ID, nil)
 	thief.cookies["hodometer"] = stolen
@@ -366,7 +367,7 @@ func TestAClockThatIsSetBackShutsNobodyOut(t *testing.T) {
 	coach, other := machine(), machine()
 	coach.set("", secret)
 	c.now = c.now.AddDate(-1, 0, 0)
-	read[api.DoorState](t, other.ask("POST", "/api/entry", api.Entering{Passphrase: secret}))
+	read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret}))
 	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
 	c.now = c.now.AddDate(0, 0, -1)
 	other.set(secret, "another good passphrase")
@@ -387,7 +388,7 @@ func TestWhoIsTakenOutHearsNothingMore(t *testing.T) {
 	<-waits
 	go func() { waits <- phone.ask("GET", "/api/equipment/events?after=-1", nil) }()
 	time.Sleep(50 * time.Millisecond)
-	list := read[api.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
+	list := read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
 	coach.ask("DELETE", "/api/devices/"+list[0].ID, nil)
 	coach.ask("DELETE", "/api/equipment/machine", nil)
 	readProblem(t, <-waits, http.StatusUnauthorized)
@@ -399,9 +400,9 @@ func TestEveryRefusalIsAProblem(t *testing.T) {
 	machine().set("", secret)
 	for name, w := range map[string]*httptest.ResponseRecorder{
 		"not let in":          network().ask("GET", "/api/students", nil),
-		"a page of elsewhere": machine().ask("POST", "/api/entry", api.Entering{}, "Origin", "https://evil.example"),
+		"a page of elsewhere": machine().ask("POST", "/api/entry", door.Entering{}, "Origin", "https://evil.example"),
 		"no such page":        network().ask("GET", "/api/nothing", nil),
-		"a long story":        network().ask("POST", "/api/pairing/device", api.PairingAsked{Code: strings.Repeat("x", 5000)}),
+		"a long story":        network().ask("POST", "/api/pairing/device", door.PairingAsked{Code: strings.Repeat("x", 5000)}),
 	} {
 		require.GreaterOrEqual(t, w.Code, 400, name)
 		require.Equal(t, "application/problem+json", w.Header().Get("Content-Type"), name)
@@ -438,10 +439,10 @@ func TestAPageFromElsewhereIsRefused(t *testing.T) {
 	machine, _, _ := house(t, false)
 	coach := machine()
 	for _, header := range [][2]string{{"Sec-Fetch-Site", "cross-site"}, {"Sec-Fetch-Site", "same-site"}, {"Origin", "https://evil.example"}} {
-		w := coach.ask("PUT", "/api/passphrase", api.NewPassphrase{New: secret}, header[0], header[1])
+		w := coach.ask("PUT", "/api/passphrase", door.NewPassphrase{New: secret}, header[0], header[1])
 		require.Equal(t, http.StatusForbidden, w.Code, header)
 	}
-	require.False(t, read[api.DoorState](t, coach.ask("GET", "/api/door", nil)).Passphrase)
+	require.False(t, read[door.Status](t, coach.ask("GET", "/api/door", nil)).Passphrase)
 }
 
 // docs/security.md names the test that shows each point: all of them are there.

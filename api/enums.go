@@ -13,11 +13,6 @@ func (InCopies) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Needs) Enum() []any {
-	return []any{NeedsNothing, NeedsPassphrase, NeedsPairing}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (OfferKind) Enum() []any {
 	return []any{OfferBlock, OfferDrill, OfferVersion, OfferShape, OfferGame}
 }
@@ -35,9 +30,4 @@ func (There) Enum() []any {
 // Enum lists the values in the order in which they are offered.
 func (What) Enum() []any {
 	return []any{NoWork, Exporting, Importing}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (doorKind) Enum() []any {
-	return []any{machineDoor, networkDoor}
 }

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"net/http"
 
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
@@ -82,7 +83,7 @@ func (s *server) equipmentRoutes() []request.Route {
 			if err != nil {
 				return said, err
 			}
-			return said, s.mustBeIn(ctx) // who was taken out while they waited is told nothing
+			return said, s.entrance.MustBeIn(ctx) // who was taken out while they waited is told nothing
 		}).Anew(),
 	}
 }
@@ -106,7 +107,7 @@ func (s *server) join(ctx context.Context, p byKind, body Joining) (equipment.Eq
 		return equipment.Equipment{}, err
 	}
 	switch {
-	case door(ctx) == machineDoor:
+	case door.At(ctx) == door.FromMachine:
 		s.gear.Typed(body.Address)
 	case !s.gear.Known(body.Address):
 		return equipment.Equipment{}, invalid.Fields{{Path: "address", Message: "this address is joined at the coach’s own machine the first time"}}

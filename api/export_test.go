@@ -1,6 +1,9 @@
 package api
 
-import "hodometer/api/request"
+import (
+	"hodometer/api/door"
+	"hodometer/api/request"
+)
 
 // RouteTable is the route table.
-func RouteTable() []request.Route { return (&server{}).routes() }
+func RouteTable() []request.Route { return (&server{entrance: &door.Entrance{}}).routes() }

@@ -53,7 +53,7 @@ func (s *server) addFeed(ctx context.Context, _ request.None, body FeedAsked) (F
 		return Feed{}, err
 	}
 	made := Feed{ID: f.ID, Name: f.Name, Names: f.Names, At: f.At, Path: feedPath + secret + ".ics"}
-	if n := s.entrance.network; n != nil {
+	if n := s.entrance.Network; n != nil {
 		for _, address := range n.Addresses() {
 			made.Ways = append(made.Ways, address+made.Path)
 		}

@@ -15,6 +15,7 @@ import (
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/equipment"
 	"hodometer/keeping"
@@ -31,7 +32,7 @@ type server struct {
 	practice practice
 	known    known
 	index    drillIndex
-	entrance *entrance
+	entrance *door.Entrance
 	gear     *equipment.Hub
 	clubs    clubs
 	schemas  request.Bodies
@@ -46,10 +47,10 @@ type Options struct {
 	Log     *slog.Logger
 	Pages   fs.FS // the built interface
 	About   About
-	Modules string   // licences of the modules that ship in the program
-	Hosts   []string // names to answer under, besides localhost and the address that a request came in at
-	Cookie  string   // what sets its cookies apart from those of another Hodometer on this machine
-	Network *Network // how other devices reach it; nil where they do not
+	Modules string        // licences of the modules that ship in the program
+	Hosts   []string      // names to answer under, besides localhost and the address that a request came in at
+	Cookie  string        // what sets its cookies apart from those of another Hodometer on this machine
+	Network *door.Network // how other devices reach it; nil where they do not
 	Keeper  *keeping.Keeper
 }
 
@@ -75,8 +76,7 @@ func (s *server) routes() []request.Route {
 	table = append(table, s.shorthandRoutes()...)
 	table = append(table, s.unreadableRoutes()...)
 	table = append(table, s.courtsideRoutes()...)
-	table = append(table, s.entryRoutes()...)
-	table = append(table, s.deviceRoutes()...)
+	table = append(table, s.entrance.Routes()...)
 	table = append(table, s.equipmentRoutes()...)
 	table = append(table, s.arrivalRoutes()...)
 	table = append(table, s.calendarRoutes()...)
@@ -93,15 +93,17 @@ func (s *server) routes() []request.Route {
 var committed []byte
 
 // OpenAPI makes the OpenAPI document of the route table.
-func OpenAPI() ([]byte, error) { return request.Describe((&server{}).routes()) }
+func OpenAPI() ([]byte, error) {
+	return request.Describe((&server{entrance: &door.Entrance{}}).routes())
+}
 
 // New makes the handlers for everything. The caller closes the store.
-func New(o Options) (Doors, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: newEntrance(o), gear: equipment.NewHub(), keeper: o.Keeper}
+func New(o Options) (door.Doors, error) {
+	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: door.New(door.Options{Store: o.Store, Now: o.Now, Log: o.Log, Cookie: o.Cookie, Network: o.Network}), gear: equipment.NewHub(), keeper: o.Keeper}
 	table := s.routes()
 	schemas, err := request.CompileBodies(table, committed)
 	if err != nil {
-		return Doors{}, err
+		return door.Doors{}, err
 	}
 	s.schemas = schemas
 	e := echo.New()
@@ -114,14 +116,16 @@ func New(o Options) (Doors, error) {
 	}})
 	e.Use(middleware.Recover(), headers, packed)
 	e.Use(request.LimitBodies(table)...)
-	e.Use(limitTime, s.admit(table))
+	e.Use(limitTime, s.entrance.Admit(table, map[string]request.Right{
+		"GET /api/authority.crt": request.Anybody, "GET " + outPath + everythingFile: request.CoachOnly,
+	}))
 	known := request.NewMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
 		e.Add(r.Method, r.Path, r.Handle(schemas, known))
 	}
 	e.GET("/api/openapi.json", func(c *echo.Context) error { return c.Blob(http.StatusOK, "application/json", committed) })
 	e.GET("/api/notices", notices(o))
-	e.GET("/api/authority.crt", s.authority)
+	e.GET("/api/authority.crt", s.entrance.Authority)
 	e.GET("/api/schemas/:name", documentSchema())
 	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
 	e.GET("/api/stored/:kind/:id", s.storedText)
@@ -139,7 +143,7 @@ func New(o Options) (Doors, error) {
 	running, stop := context.WithCancel(context.Background())
 	s.clubs.ctx = running
 	go s.readCalendars(running)
-	return s.doors(e, o.Hosts, stop), nil
+	return s.entrance.Doors(e, o.Hosts, func() { s.gear.Close(); s.works.close(); stop() }), nil
 }
 
 // today is the day it is, year-month-day.

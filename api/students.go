@@ -5,6 +5,7 @@ import (
 	"net/http"
 	"time"
 
+	"hodometer/api/door"
 	"hodometer/api/request"
 	"hodometer/core/people/student"
 	"hodometer/store"
@@ -139,7 +140,7 @@ func (s *server) copiesOf(ctx context.Context, p request.ByID, _ request.None) (
 func (s *server) eraseStudent(ctx context.Context, p erasing, _ request.None) (Gone, error) {
 	copies := s.keeper.Copies()
 	changes := p.Copies == CopiesErased || p.Copies == CopiesDelete
-	if changes && door(ctx) != machineDoor {
+	if changes && door.At(ctx) != door.FromMachine {
 		return Gone{}, request.Refusal(http.StatusForbidden, "Safe copies are seen to at the coach’s own machine only.")
 	}
 	holding, err := copies.Holding(ctx, p.ID)

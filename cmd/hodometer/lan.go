@@ -11,7 +11,7 @@ import (
 	"time"
 
 	"hodometer/access"
-	"hodometer/api"
+	"hodometer/api/door"
 )
 
 // lan is how other devices are let in.
@@ -103,11 +103,11 @@ func (o *opened) addresses() []string {
 }
 
 // asSeen is the door as the page shows it.
-func (o *opened) asSeen() *api.Network {
+func (o *opened) asSeen() *door.Network {
 	if o == nil {
 		return nil
 	}
-	return &api.Network{Addresses: o.addresses, Authority: o.authority}
+	return &door.Network{Addresses: o.addresses, Authority: o.authority}
 }
 
 // said is where other devices find the page, in lines.

@@ -16,9 +16,9 @@ import (
 	"testing"
 	"time"
 
-	"github.com/stretchr/testify/require"
+	"hodometer/api/door"
 
-	"hodometer/api"
+	"github.com/stretchr/testify/require"
 )
 
 // device is another device in the network, or the coach's own browser.
@@ -65,11 +65,11 @@ func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
 	coach := device{t, "http://" + address, client()}
 	status, _ := coach.ask("GET", "/api/students", nil)
 	require.Equal(t, http.StatusUnauthorized, status, "the passphrase goes for this machine, too")
-	status, _ = coach.ask("POST", "/api/entry", api.Entering{Passphrase: secret})
+	status, _ = coach.ask("POST", "/api/entry", door.Entering{Passphrase: secret})
 	require.Equal(t, http.StatusOK, status)
 	status, text := coach.ask("POST", "/api/pairing", nil)
 	require.Equal(t, http.StatusOK, status, text)
-	var code api.PairingCode
+	var code door.PairingCode
 	require.NoError(t, json.Unmarshal([]byte(text), &code))
 
 	printed := regexp.MustCompile(`https://\S+`).FindAllString(out.String(), -1)
@@ -87,13 +87,13 @@ func TestAPhoneIsLetInOverTheNetwork(t *testing.T) {
 	status, text = phone.ask("GET", "/api/authority.crt", nil)
 	require.Equal(t, http.StatusOK, status)
 	require.Equal(t, string(certificate), text)
-	status, text = phone.ask("POST", "/api/pairing/device", api.PairingAsked{Code: code.Code, Name: "my phone"})
+	status, text = phone.ask("POST", "/api/pairing/device", door.PairingAsked{Code: code.Code, Name: "my phone"})
 	require.Equal(t, http.StatusOK, status, text)
 	status, _ = phone.ask("GET", "/api/students", nil)
 	require.Equal(t, http.StatusOK, status)
 
 	_, text = coach.ask("GET", "/api/devices", nil)
-	var list api.Devices
+	var list door.Devices
 	require.NoError(t, json.Unmarshal([]byte(text), &list))
 	require.Equal(t, "my phone", list.Devices[0].Name)
 	require.Contains(t, out.String(), list.Fingerprint)

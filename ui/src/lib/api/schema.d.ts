@@ -2818,16 +2818,6 @@ export interface components {
         DocumentsLooked: {
             documents: components["schemas"]["Looked"][];
         };
-        DoorState: {
-            /** @description This is the coach’s own machine: devices and the passphrase are seen to here */
-            coach: boolean;
-            /** @description Empty where they are let in */
-            needs: components["schemas"]["Needs"];
-            /** @description Other devices can be let in */
-            network: boolean;
-            /** @description One is set */
-            passphrase: boolean;
-        };
         Dragged: {
             document: components["schemas"]["DrillDocument"];
             /** @description Seen by a player of this hand */
@@ -6248,6 +6238,16 @@ export interface components {
             /** @description Of the page, chosen by it when it is opened */
             watcher: string;
         };
+        Status: {
+            /** @description This is the coach’s own machine: devices and the passphrase are seen to here */
+            coach: boolean;
+            /** @description Empty where they are let in */
+            needs: components["schemas"]["Needs"];
+            /** @description Other devices can be let in */
+            network: boolean;
+            /** @description One is set */
+            passphrase: boolean;
+        };
         /** @enum {string} */
         Stored: "student" | "drill" | "lesson";
         StrokeInGames: {
@@ -7823,7 +7823,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoorState"];
+                    "application/json": components["schemas"]["Status"];
                 };
             };
             default: {
@@ -8328,7 +8328,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoorState"];
+                    "application/json": components["schemas"]["Status"];
                 };
             };
             default: {
@@ -8356,7 +8356,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoorState"];
+                    "application/json": components["schemas"]["Status"];
                 };
             };
             default: {
@@ -10180,7 +10180,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoorState"];
+                    "application/json": components["schemas"]["Status"];
                 };
             };
             default: {
@@ -10212,7 +10212,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DoorState"];
+                    "application/json": components["schemas"]["Status"];
                 };
             };
             default: {

@@ -1,8 +1,11 @@
-package api
+// Package door lets people in: the two ways into the program, sessions, the coach's passphrase, and devices that are paired.
+package door
 
 import (
 	"context"
 	"errors"
+	"log/slog"
+	"maps"
 	"net"
 	"net/http"
 	"strings"
@@ -19,15 +22,16 @@ import (
 // Doors are the two ways in: from this machine itself, and from other devices in the network.
 type Doors struct {
 	Machine, Network http.Handler
-	Closing          func() // ends what waits, and lets devices go, before the program ends
+	Closing          func() // ends what waits, and lets ball machines go, before the program ends
 }
 
-// doorKind is where a request came in.
-type doorKind string
+// Kind is where a request came in.
+type Kind string
 
+// The ways.
 const (
-	machineDoor doorKind = "machine"
-	networkDoor doorKind = "network"
+	FromMachine Kind = "machine"
+	FromNetwork Kind = "network"
 )
 
 // How long sessions go: in all, and without a sign of life.
@@ -37,12 +41,24 @@ const (
 	seenEvery               = 5 * time.Minute // how exactly the last sign of life is known
 )
 
-// entrance lets people in.
-type entrance struct {
-	sessions map[doorKind]*scs.SessionManager
+// Entrance lets people in.
+type Entrance struct {
+	Network *Network // nil where other devices are not served
+
+	store    *store.Store
+	now      func() time.Time
+	sessions map[Kind]*scs.SessionManager
 	pairing  access.Pairing
-	tries    map[doorKind]*access.Tries // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
-	network  *Network                   // nil where other devices are not served
+	tries    map[Kind]*access.Tries // of passphrases and of codes: who tries codes from outside shuts nobody out at the machine
+}
+
+// Options are what an entrance is made from.
+type Options struct {
+	Store   *store.Store
+	Now     func() time.Time
+	Log     *slog.Logger
+	Cookie  string   // what sets its cookies apart from those of another Hodometer on this machine
+	Network *Network // how other devices reach it; nil where they do not
 }
 
 // Network is how other devices reach this machine.
@@ -59,8 +75,9 @@ const (
 	deviceKey = "device" // whose it is
 )
 
-func newEntrance(o Options) *entrance {
-	manager := func(door doorKind, lasts time.Duration, name string, secure bool) *scs.SessionManager {
+// New is an entrance where nobody is yet.
+func New(o Options) *Entrance {
+	manager := func(door Kind, lasts time.Duration, name string, secure bool) *scs.SessionManager {
 		m := scs.New()
 		m.Store, m.Lifetime, m.HashTokenInStore = store.Sessions{Store: o.Store, Kind: string(door)}, lasts, true
 		m.Cookie.Name, m.Cookie.Secure, m.Cookie.SameSite = name, secure, http.SameSiteStrictMode
@@ -73,22 +90,23 @@ func newEntrance(o Options) *entrance {
 	}
 	// Browsers keep the cookies of all ports of a machine together.
 	name := "hodometer" + o.Cookie
-	return &entrance{
-		sessions: map[doorKind]*scs.SessionManager{machineDoor: manager(machineDoor, coachLasts, name, false), networkDoor: manager(networkDoor, deviceLasts, "__Host-"+name, true)},
-		tries:    map[doorKind]*access.Tries{machineDoor: {}, networkDoor: {}}, network: o.Network,
+	return &Entrance{
+		Network: o.Network, store: o.Store, now: o.Now,
+		sessions: map[Kind]*scs.SessionManager{FromMachine: manager(FromMachine, coachLasts, name, false), FromNetwork: manager(FromNetwork, deviceLasts, "__Host-"+name, true)},
+		tries:    map[Kind]*access.Tries{FromMachine: {}, FromNetwork: {}},
 	}
 }
 
-// doors are both ways into a handler.
-func (s *server) doors(next http.Handler, hosts []string, stop func()) Doors {
-	at := func(door doorKind) http.Handler {
+// Doors are both ways into a handler, under the names of hosts; closing is what is done before the program ends.
+func (e *Entrance) Doors(next http.Handler, hosts []string, closing func()) Doors {
+	at := func(door Kind) http.Handler {
 		entered := http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 			ctx := context.WithValue(r.Context(), doorOf{}, door)
-			next.ServeHTTP(w, r.WithContext(context.WithValue(ctx, addressOf{}, address(r))))
+			next.ServeHTTP(w, r.WithContext(context.WithValue(ctx, addressOf{}, Address(r))))
 		})
-		return request.Guard(s.entrance.sessions[door].LoadAndSave(entered), hosts)
+		return request.Guard(e.sessions[door].LoadAndSave(entered), hosts)
 	}
-	return Doors{Machine: at(machineDoor), Network: at(networkDoor), Closing: func() { s.gear.Close(); s.works.close(); stop() }}
+	return Doors{Machine: at(FromMachine), Network: at(FromNetwork), Closing: closing}
 }
 
 type (
@@ -96,8 +114,8 @@ type (
 	addressOf struct{}
 )
 
-// address is where a request came from.
-func address(r *http.Request) string {
+// Address is where a request came from.
+func Address(r *http.Request) string {
 	host, _, err := net.SplitHostPort(r.RemoteAddr)
 	if err != nil {
 		return r.RemoteAddr
@@ -105,30 +123,29 @@ func address(r *http.Request) string {
 	return host
 }
 
-// from is where the request of a context came from.
-func from(ctx context.Context) string {
+// From is where the request of a context came from.
+func From(ctx context.Context) string {
 	at, _ := ctx.Value(addressOf{}).(string)
 	return at
 }
 
-// door is where a request came in.
-func door(ctx context.Context) doorKind {
-	at, _ := ctx.Value(doorOf{}).(doorKind)
+// At is where a request came in.
+func At(ctx context.Context) Kind {
+	at, _ := ctx.Value(doorOf{}).(Kind)
 	return at
 }
 
 // session is how the session of a request is managed.
-func (s *server) session(ctx context.Context) *scs.SessionManager {
-	return s.entrance.sessions[door(ctx)]
+func (e *Entrance) session(ctx context.Context) *scs.SessionManager {
+	return e.sessions[At(ctx)]
 }
 
-// admit lets in who may use a route; what is not in the table is for who is in.
-func (s *server) admit(table []request.Route) echo.MiddlewareFunc {
-	rights := map[string]request.Right{}
+// Admit lets in who may use a route: by the table, by what others say of lines that stand in none, as "GET /page"; the rest is for who is in.
+func (e *Entrance) Admit(table []request.Route, others map[string]request.Right) echo.MiddlewareFunc {
+	rights := maps.Clone(others)
 	for _, r := range table {
 		rights[r.Method+" "+r.Path] = r.Right()
 	}
-	rights["GET /api/authority.crt"], rights["GET "+outPath+everythingFile] = request.Anybody, request.CoachOnly
 	return func(next echo.HandlerFunc) echo.HandlerFunc {
 		return func(c *echo.Context) error {
 			if !strings.HasPrefix(c.Request().URL.Path, "/api/") {
@@ -141,10 +158,10 @@ func (s *server) admit(table []request.Route) echo.MiddlewareFunc {
 				r.Body = http.MaxBytesReader(c.Response(), r.Body, request.Strangers)
 				return next(c)
 			}
-			if right == request.CoachOnly && door(ctx) != machineDoor {
+			if right == request.CoachOnly && At(ctx) != FromMachine {
 				return request.Refusal(http.StatusForbidden, "This is done at the coach’s own machine only.")
 			}
-			if err := s.mustBeIn(ctx); err != nil {
+			if err := e.MustBeIn(ctx); err != nil {
 				return err
 			}
 			return next(c)
@@ -152,13 +169,13 @@ func (s *server) admit(table []request.Route) echo.MiddlewareFunc {
 	}
 }
 
-// mustBeIn refuses who is not let in, or not any more.
-func (s *server) mustBeIn(ctx context.Context) error {
-	in, err := s.isIn(ctx)
+// MustBeIn refuses who is not let in, or not any more.
+func (e *Entrance) MustBeIn(ctx context.Context) error {
+	in, err := e.isIn(ctx)
 	switch {
 	case err != nil || in:
 		return err
-	case door(ctx) == machineDoor:
+	case At(ctx) == FromMachine:
 		return request.Refusal(http.StatusUnauthorized, "Type the passphrase first.")
 	default:
 		return request.Refusal(http.StatusUnauthorized, "This device is not paired, or not any more.")
@@ -166,29 +183,29 @@ func (s *server) mustBeIn(ctx context.Context) error {
 }
 
 // isIn says whether whoever asks is let in: at this machine without a passphrase everybody is.
-func (s *server) isIn(ctx context.Context) (bool, error) {
-	passphrase, err := s.store.Passphrase(ctx)
+func (e *Entrance) isIn(ctx context.Context) (bool, error) {
+	passphrase, err := e.store.Passphrase(ctx)
 	if err != nil {
 		return false, err
 	}
 	if passphrase.Hash == "" {
-		return door(ctx) == machineDoor, nil
+		return At(ctx) == FromMachine, nil
 	}
-	session, now := s.session(ctx), s.now()
+	session, now := e.session(ctx), e.now()
 	since, seen := time.UnixMilli(session.GetInt64(ctx, sinceKey)), time.UnixMilli(session.GetInt64(ctx, seenKey))
 	lasts, idle := coachLasts, coachIdle
-	if door(ctx) == networkDoor {
+	if At(ctx) == FromNetwork {
 		lasts, idle = deviceLasts, deviceIdle
 	}
 	if !session.Exists(ctx, sinceKey) {
 		return false, nil
 	}
-	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || door(ctx) == machineDoor && session.GetInt64(ctx, numberKey) != passphrase.Number {
+	if now.Sub(since) >= lasts || now.Sub(seen) >= idle || At(ctx) == FromMachine && session.GetInt64(ctx, numberKey) != passphrase.Number {
 		return false, session.Destroy(ctx)
 	}
 	id := session.GetString(ctx, deviceKey)
-	if door(ctx) == networkDoor {
-		if _, err := s.store.Device(ctx, id); errors.Is(err, store.ErrNotFound) {
+	if At(ctx) == FromNetwork {
+		if _, err := e.store.Device(ctx, id); errors.Is(err, store.ErrNotFound) {
 			return false, session.Destroy(ctx)
 		} else if err != nil {
 			return false, err
@@ -197,16 +214,16 @@ func (s *server) isIn(ctx context.Context) (bool, error) {
 	if now.Sub(seen) >= seenEvery {
 		session.Put(ctx, seenKey, now.UnixMilli())
 		if id != "" {
-			return true, s.store.SeeDevice(ctx, id, now)
+			return true, e.store.SeeDevice(ctx, id, now)
 		}
 	}
 	return true, nil
 }
 
 // letIn begins a session, under a new token.
-func (s *server) letIn(ctx context.Context, device string) error {
-	session, now := s.session(ctx), s.now()
-	passphrase, err := s.store.Passphrase(ctx)
+func (e *Entrance) letIn(ctx context.Context, device string) error {
+	session, now := e.session(ctx), e.now()
+	passphrase, err := e.store.Passphrase(ctx)
 	if err != nil {
 		return err
 	}
@@ -221,8 +238,8 @@ func (s *server) letIn(ctx context.Context, device string) error {
 }
 
 // try counts one try of a passphrase or a code at a door, by where it comes from; too many are refused.
-func (s *server) try(ctx context.Context) error {
-	if !s.entrance.tries[door(ctx)].Allow(from(ctx), s.now()) {
+func (e *Entrance) try(ctx context.Context) error {
+	if !e.tries[At(ctx)].Allow(From(ctx), e.now()) {
 		return request.Refusal(http.StatusTooManyRequests, "Too many tries. Wait a minute, then try again.")
 	}
 	return nil

@@ -1,4 +1,4 @@
-package api
+package door
 
 import (
 	"context"
@@ -49,49 +49,49 @@ type PairingAsked struct {
 	Name string `json:"name" maxLength:"40" description:"What the device is called"`
 }
 
-func (s *server) deviceRoutes() []request.Route {
+func (e *Entrance) deviceRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/devices", "listDevices", "Devices that are paired", s.devices).Anew().ForTheCoach(),
+		request.Make("GET", "/api/devices", "listDevices", "Devices that are paired", e.devices).Anew().ForTheCoach(),
 		request.Make("DELETE", "/api/devices/:id", "removeDevice", "Let a device in no longer", func(ctx context.Context, p request.ByID, _ request.None) (request.None, error) {
-			return request.None{}, s.store.RemoveDevice(ctx, p.ID)
+			return request.None{}, e.store.RemoveDevice(ctx, p.ID)
 		}).ForTheCoach(),
-		request.Make("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", s.openPairing).ForTheCoach(),
+		request.Make("POST", "/api/pairing", "openPairing", "Make a code that lets one device in; the one before is void", e.openPairing).ForTheCoach(),
 		request.Make("DELETE", "/api/pairing", "closePairing", "Make the code void", func(context.Context, request.None, request.None) (request.None, error) {
-			s.entrance.pairing.Withdraw()
+			e.pairing.Withdraw()
 			return request.None{}, nil
 		}).ForTheCoach(),
-		request.Make("POST", "/api/pairing/device", "pair", "Let this device in, by a code", s.pair).ForAll(),
+		request.Make("POST", "/api/pairing/device", "pair", "Let this device in, by a code", e.pair).ForAll(),
 	}
 }
 
-func (s *server) devices(ctx context.Context, _ request.None, _ request.None) (Devices, error) {
+func (e *Entrance) devices(ctx context.Context, _ request.None, _ request.None) (Devices, error) {
 	list := Devices{Devices: []PairedDevice{}}
-	if n := s.entrance.network; n != nil && n.Authority != nil {
+	if n := e.Network; n != nil && n.Authority != nil {
 		list.Fingerprint = n.Authority.Fingerprint()
 	}
-	if until, unheard, ok := s.entrance.pairing.Open(s.now()); ok {
+	if until, unheard, ok := e.pairing.Open(e.now()); ok {
 		list.Until, list.Unheard = &until, unheard
 	}
-	all, err := s.store.Devices(ctx)
+	all, err := e.store.Devices(ctx)
 	for _, d := range all {
 		list.Devices = append(list.Devices, PairedDevice(d))
 	}
 	return list, err
 }
 
-func (s *server) openPairing(ctx context.Context, _ request.None, _ request.None) (PairingCode, error) {
-	passphrase, err := s.store.Passphrase(ctx)
+func (e *Entrance) openPairing(ctx context.Context, _ request.None, _ request.None) (PairingCode, error) {
+	passphrase, err := e.store.Passphrase(ctx)
 	switch {
 	case err != nil:
 		return PairingCode{}, err
-	case s.entrance.network == nil:
+	case e.Network == nil:
 		return PairingCode{}, request.Refusal(http.StatusConflict, "Other devices cannot reach this machine: start Hodometer with --lan.")
 	case passphrase.Hash == "":
 		return PairingCode{}, request.Refusal(http.StatusConflict, "Set a passphrase first: whoever comes to this machine could let devices in.")
 	}
 	code := PairingCode{Addresses: []Way{}}
-	code.Code, code.Until = s.entrance.pairing.Issue(s.now())
-	for _, address := range s.entrance.network.Addresses() {
+	code.Code, code.Until = e.pairing.Issue(e.now())
+	for _, address := range e.Network.Addresses() {
 		// Behind the #, so that no list of addresses that were opened has it but the device's own.
 		rows, err := access.QR(address + "/#/pair/" + code.Code)
 		if err != nil {
@@ -102,30 +102,30 @@ func (s *server) openPairing(ctx context.Context, _ request.None, _ request.None
 	return code, nil
 }
 
-func (s *server) pair(ctx context.Context, _ request.None, body PairingAsked) (DoorState, error) {
-	if door(ctx) != networkDoor {
-		return DoorState{}, request.Refusal(http.StatusForbidden, "This is the coach’s own machine: it needs no pairing.")
+func (e *Entrance) pair(ctx context.Context, _ request.None, body PairingAsked) (Status, error) {
+	if At(ctx) != FromNetwork {
+		return Status{}, request.Refusal(http.StatusForbidden, "This is the coach’s own machine: it needs no pairing.")
 	}
 	name := strings.TrimSpace(body.Name)
 	if name == "" {
-		return DoorState{}, invalid.Fields{{Path: "name", Message: "say what this device is called, as “my phone”"}}
+		return Status{}, invalid.Fields{{Path: "name", Message: "say what this device is called, as “my phone”"}}
 	}
-	if err := s.try(ctx); err != nil {
-		return DoorState{}, err
+	if err := e.try(ctx); err != nil {
+		return Status{}, err
 	}
-	now := s.now()
-	if !s.entrance.pairing.Pair(body.Code, from(ctx), now) {
-		return DoorState{}, invalid.Fields{{Path: "code", Message: "this code is not valid, or not any more: have a new one made on the coach’s machine"}}
+	now := e.now()
+	if !e.pairing.Pair(body.Code, From(ctx), now) {
+		return Status{}, invalid.Fields{{Path: "code", Message: "this code is not valid, or not any more: have a new one made on the coach’s machine"}}
 	}
 	id, err := uuid.NewV7()
 	if err != nil {
-		return DoorState{}, err
+		return Status{}, err
 	}
-	if err := s.store.AddDevice(ctx, store.Device{ID: id.String(), Name: name, Paired: now, Seen: now}); err != nil {
-		return DoorState{}, err
+	if err := e.store.AddDevice(ctx, store.Device{ID: id.String(), Name: name, Paired: now, Seen: now}); err != nil {
+		return Status{}, err
 	}
-	if err := s.letIn(ctx, id.String()); err != nil {
-		return DoorState{}, err
+	if err := e.letIn(ctx, id.String()); err != nil {
+		return Status{}, err
 	}
-	return s.doorState(ctx)
+	return e.doorState(ctx)
 }
