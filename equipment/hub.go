@@ -1,6 +1,7 @@
 package equipment
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"net"
@@ -176,13 +177,16 @@ func (h *Hub) stands() Equipment {
 				_, d.Watcher = h.station.Guard.For()
 			}
 			if j.rate != nil {
-				d.Rate = j.rate(max(d.Stands.Times, 0.2))
+				d.Rate = j.rate(waits(d.Stands))
 			}
 		}
 		return &d
 	}
 	return Equipment{Machine: of(Machine), Eye: of(Eye), Seq: h.seq, Tally: h.station.Booking.Tally}
 }
+
+// waits is how many times as long a machine waits between balls as its program says: just as long, as long as it has not said.
+func waits(stands throwing.Event) float64 { return max(cmp.Or(stands.Times, 1), 0.2) }
 
 // Join joins a device of a kind for a lesson; the one before is let go. It returns a RefusedError where that cannot be.
 func (h *Hub) Join(ctx context.Context, kind Kind, address, lesson string) (Equipment, error) {
