@@ -9,9 +9,7 @@ import (
 
 	"hodometer/api/request"
 	"hodometer/core/count/tally"
-	"hodometer/core/lesson"
 	"hodometer/core/lesson/plan"
-	"hodometer/core/lesson/template"
 	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
 	"hodometer/core/sport/feed"
@@ -74,13 +72,6 @@ type Result struct {
 	Next []StrokeProgress `json:"next" description:"The next step of each stroke that was counted in this lesson"`
 }
 
-// Remark is how a student's lesson was.
-type Remark struct {
-	Engagement int    `json:"engagement" minimum:"0" maximum:"10" description:"Out of ten; 0 for none"`
-	Effort     *int   `json:"effort,omitempty" minimum:"0" maximum:"10" description:"How hard it felt, from 0; empty where it was not asked"`
-	Remark     string `json:"remark" maxLength:"1000"`
-}
-
 // ofLesson is the parameter of something about one student in one lesson.
 type ofLesson struct {
 	ID      string `param:"id" path:"id" format:"uuid"`
@@ -114,7 +105,6 @@ func (s *server) afterwardsRoutes() []request.Route {
 			return s.afterwards(ctx, p, request.None{})
 		}),
 		request.Make("GET", "/api/lessons/unclosed", "listUnclosed", "Lessons of the last fortnight that were run and are not closed yet", s.unclosed).Anew(),
-		request.Make("POST", "/api/lessons/:id/next", "proposeNext", "The next lesson of the same students, a week later, with drills for their next steps, without saving it", s.next),
 	}
 }
 
@@ -262,36 +252,4 @@ func (s *server) unclosed(ctx context.Context, _ request.None, _ request.None) (
 		list.Lessons = append(list.Lessons, UnclosedLesson{r.ID, r.Document.Title, r.Document.Date})
 	}
 	return list, err
-}
-
-// next proposes the next lesson of the same students.
-func (s *server) next(ctx context.Context, p request.ByID, _ request.None) (lesson.Document, error) {
-	record, err := s.store.Lessons.Get(ctx, p.ID)
-	if err != nil {
-		return lesson.Document{}, err
-	}
-	was := record.Document
-	if planned, err := s.store.Planned(ctx, p.ID); err != nil {
-		return lesson.Document{}, err
-	} else if planned != nil {
-		was.Minutes, was.Start = planned.Minutes, planned.Start // before it was fitted to a late begin
-	}
-	day, err := time.Parse(time.DateOnly, was.Date)
-	if err != nil {
-		return lesson.Document{}, err
-	}
-	in, err := s.inputs(ctx, was)
-	if err != nil {
-		return lesson.Document{}, err
-	}
-	shape, ok := template.Suiting(len(in.People), was.Minutes, in.Court(was).Sport)
-	if !ok {
-		return lesson.Document{}, request.Refusal(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
-	}
-	next := lesson.Document{
-		FormatVersion: lesson.FormatVersion, Title: was.Title, Date: day.AddDate(0, 0, 7).Format(time.DateOnly), Start: was.Start, Minutes: was.Minutes,
-		Space: was.Space, Students: lesson.IDs(in.People), Blocks: []lesson.Block{},
-	}
-	filled, err := s.fill(ctx, request.None{}, LessonFillAsked{Document: next, Template: shape.Name})
-	return filled.Document, err
 }

@@ -3,7 +3,6 @@ package api
 import (
 	"context"
 	"errors"
-	"net/http"
 	"slices"
 
 	"hodometer/api/request"
@@ -13,38 +12,11 @@ import (
 	"hodometer/core/drill/report"
 	"hodometer/core/drill/simulation"
 	"hodometer/core/drill/suit"
-	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
-	"hodometer/store"
 )
-
-// Drill is a drill on the list, built-in or a coach's own.
-type Drill struct {
-	ID       string         `json:"id"`
-	Revision int64          `json:"revision"`
-	Archived bool           `json:"archived" description:"Out of the lists; can be brought back"`
-	BuiltIn  bool           `json:"builtIn" description:"Stays as it is; duplicate it to change it"`
-	Document drill.Document `json:"document"`
-	Report   *report.Report `json:"report" description:"For one right-hander; null where the document no longer makes sense"`
-}
-
-// Tag is the revision.
-func (d Drill) Tag() int64 { return d.Revision }
-
-// worked adds the report to a drill.
-func (d Drill) worked(s coach.Settings) Drill {
-	if report, err := report.Of(d.Document, 1, s); err == nil {
-		d.Report = &report
-	}
-	return d
-}
-
-func asDrill(k store.Record[drill.Document]) Drill {
-	return Drill{ID: k.ID, Revision: k.Revision, Archived: k.Archived, Document: k.Document}
-}
 
 // Tried is a drill that is tried on somebody.
 type Tried struct {
@@ -201,31 +173,6 @@ func (s *server) drillRoutes() []request.Route {
 		request.Make("POST", "/api/drills/versions", "listVersions", "Every version of a drill, from the easiest to the hardest, worked out without saving it", s.versions),
 		request.Make("POST", "/api/drills/adapt", "adaptDrill", "Adapt a drill's goal or target to somebody without saving it", s.adaptDrill),
 	}
-}
-
-func refuseBuiltIn(id string) error {
-	if _, builtIn := library.Find(id); builtIn {
-		return request.Refusal(http.StatusForbidden, "A built-in drill stays as it is. Duplicate it and change your own version.")
-	}
-	return nil
-}
-
-// drill finds a drill, built-in or kept.
-func (s *server) drill(ctx context.Context, id string) (Drill, error) {
-	if document, ok := library.Find(id); ok {
-		return Drill{ID: id, Revision: 1, BuiltIn: true, Document: document}, nil
-	}
-	record, err := s.store.Drills.Get(ctx, id)
-	return asDrill(record), err
-}
-
-// drills are the coach's own drills and the built-in ones after them, without their reports.
-func (s *server) drills(ctx context.Context, withArchived bool) ([]Drill, error) {
-	drills, err := list(ctx, s.store.Drills, withArchived, asDrill)
-	for _, stored := range library.All() {
-		drills = append(drills, Drill{ID: stored.ID, Revision: 1, BuiltIn: true, Document: stored.Document})
-	}
-	return drills, err
 }
 
 func (s *server) previewDrill(ctx context.Context, _ request.None, body DrillPreview) (WorkedDrill, error) {

@@ -11,7 +11,6 @@ import (
 	"strings"
 	"time"
 
-	"github.com/google/uuid"
 	"github.com/labstack/echo/v5"
 
 	"hodometer/api/request"
@@ -114,19 +113,6 @@ type DrillOnSheet struct {
 	ID       string         `json:"id"`
 	Document drill.Document `json:"document"`
 	Report   report.Report  `json:"report"`
-}
-
-// fresh makes so many identifiers.
-func fresh(n int) ([]string, error) {
-	ids := make([]string, n)
-	for i := range ids {
-		id, err := uuid.NewV7()
-		if err != nil {
-			return nil, err
-		}
-		ids[i] = id.String()
-	}
-	return ids, nil
 }
 
 // planned schedules a changed lesson.
@@ -310,4 +296,36 @@ func (s *server) paper(c *echo.Context) error {
 	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("inline; filename=%q", name))
 	c.Response().Header().Set("Cache-Control", "no-store")
 	return c.Blob(http.StatusOK, pdfType, pdf.Bytes())
+}
+
+// next proposes the next lesson of the same students.
+func (s *server) next(ctx context.Context, p request.ByID, _ request.None) (lesson.Document, error) {
+	record, err := s.store.Lessons.Get(ctx, p.ID)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	was := record.Document
+	if planned, err := s.store.Planned(ctx, p.ID); err != nil {
+		return lesson.Document{}, err
+	} else if planned != nil {
+		was.Minutes, was.Start = planned.Minutes, planned.Start // before it was fitted to a late begin
+	}
+	day, err := time.Parse(time.DateOnly, was.Date)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	in, err := s.inputs(ctx, was)
+	if err != nil {
+		return lesson.Document{}, err
+	}
+	shape, ok := template.Suiting(len(in.People), was.Minutes, in.Court(was).Sport)
+	if !ok {
+		return lesson.Document{}, request.Refusal(http.StatusConflict, "There is no shape of a lesson for so many students: copy this lesson instead.")
+	}
+	next := lesson.Document{
+		FormatVersion: lesson.FormatVersion, Title: was.Title, Date: day.AddDate(0, 0, 7).Format(time.DateOnly), Start: was.Start, Minutes: was.Minutes,
+		Space: was.Space, Students: lesson.IDs(in.People), Blocks: []lesson.Block{},
+	}
+	filled, err := s.fill(ctx, request.None{}, LessonFillAsked{Document: next, Template: shape.Name})
+	return filled.Document, err
 }

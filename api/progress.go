@@ -295,3 +295,10 @@ func histories(done []store.Attempt) []DrillHistory {
 func timeOf(a store.Attempt) DrillTime {
 	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goal(), Realism: a.Measure.Realism, Detail: a.Measure.Constraint, Standing: a.Standing}
 }
+
+// Remark is how a student's lesson was.
+type Remark struct {
+	Engagement int    `json:"engagement" minimum:"0" maximum:"10" description:"Out of ten; 0 for none"`
+	Effort     *int   `json:"effort,omitempty" minimum:"0" maximum:"10" description:"How hard it felt, from 0; empty where it was not asked"`
+	Remark     string `json:"remark" maxLength:"1000"`
+}

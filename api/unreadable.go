@@ -4,10 +4,6 @@ import (
 	"cmp"
 	"context"
 	"encoding/json"
-	"fmt"
-	"net/http"
-
-	"github.com/labstack/echo/v5"
 
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -30,24 +26,6 @@ type Unreadable struct {
 	ID   string `json:"id"`
 	Name string `json:"name" description:"As far as it can be made out; empty where it cannot"`
 	Why  string `json:"why"`
-}
-
-// ofKind is the parameter of a list of one kind of document.
-type ofKind struct {
-	Kind Stored `query:"kind" required:"true"`
-}
-
-func (s *server) unreadableRoutes() []request.Route {
-	return []request.Route{
-		request.Make("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ request.None) ([]Unreadable, error) {
-			collection, err := s.stored(p.Kind)
-			if err != nil {
-				return nil, err
-			}
-			broken, err := collection.Unreadable(ctx)
-			return asUnreadable(p.Kind, broken), err
-		}),
-	}
 }
 
 // documents are those of one kind, whatever is in them.
@@ -85,20 +63,4 @@ func nameIn(text string) string {
 	title, _ := name.Title.(string)
 	own, _ := name.Name.(string)
 	return cmp.Or(title, own)
-}
-
-// storedText answers with a document as it is stored, to be saved as a file.
-func (s *server) storedText(c *echo.Context) error {
-	kind, id := Stored(c.Param("kind")), c.Param("id")
-	collection, err := s.stored(kind)
-	if err != nil {
-		return err
-	}
-	text, err := collection.Text(c.Request().Context(), id)
-	if err != nil {
-		return err
-	}
-	c.Response().Header().Set("Content-Disposition", fmt.Sprintf("attachment; filename=%q", fmt.Sprintf("%s %s.json", kind, id)))
-	c.Response().Header().Set("Cache-Control", "no-store")
-	return c.Blob(http.StatusOK, "application/json", []byte(text))
 }
