@@ -8,7 +8,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
@@ -126,8 +126,8 @@ func TestADrillIsChangedWhileItIsPlayed(t *testing.T) {
 	require.Equal(t, 4, acted.Counters[0].Count.Made)
 	require.Zero(t, acted.Counters[1].Count.Balls)
 	c.count(id, rest.ID, student, 1, 1, 0)
-	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
-	require.Equal(t, []api.Changed{{At: c.now, Said: acted.Sentences, Why: underway.Stiff}}, after.Changes)
+	after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+	require.Equal(t, []courtside.Changed{{At: c.now, Said: acted.Sentences, Why: underway.Stiff}}, after.Changes)
 	kept, err := c.store.AttemptsOfLesson(t.Context(), id)
 	require.NoError(t, err)
 	require.Equal(t, []string{"forehand", "backhand"}, []string{string(kept[0].Stroke), string(kept[1].Stroke)}, "each counts for its own stroke")

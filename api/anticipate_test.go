@@ -7,7 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/drill"
 	"hodometer/core/people/anticipate"
 	"hodometer/core/people/coach"
@@ -17,8 +17,8 @@ var standAsked = map[string]any{
 	"court": "badminton", "level": "club player", "opponent": "club player", "hand": "right", "theirHand": "right",
 }
 
-func (c *club) situations(sport string) api.Situations {
-	return read[api.Situations](c.t, c.ask("GET", "/api/situations?sport="+sport, nil))
+func (c *club) situations(sport string) desk.Situations {
+	return read[desk.Situations](c.t, c.ask("GET", "/api/situations?sport="+sport, nil))
 }
 
 func TestWhereToStand(t *testing.T) {
@@ -27,7 +27,7 @@ func TestWhereToStand(t *testing.T) {
 	require.GreaterOrEqual(t, len(list.Situations), 12)
 	require.Contains(t, list.Replies, "straight drop")
 	asked := with(t, standAsked, "situation", list.Situations[0].Situation)
-	r := read[api.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", asked))
+	r := read[desk.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", asked))
 	require.Len(t, r.Said, len(r.Answer.Stands))
 	require.Contains(t, r.Said[1], "to the side of the ball")
 	require.Contains(t, r.Cost, "Back to the middle costs")
@@ -35,10 +35,10 @@ func TestWhereToStand(t *testing.T) {
 	require.NotEmpty(t, r.Worked[1].Inputs)
 
 	// What was seen draws the player to it; a place on the court stands instead of the situation's own.
-	seen := read[api.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", with(t, asked, "seen", []int{0, 60, 0, 0})))
+	seen := read[desk.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", with(t, asked, "seen", []int{0, 60, 0, 0})))
 	require.Greater(t, seen.Situation.Likely[1].Chance, 0.7)
 	require.Greater(t, seen.Answer.Stands[1].At.X, r.Answer.Stands[1].At.X, "the cross drop lands on the right")
-	moved := read[api.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", with(t, asked, "at", map[string]any{"x": 2, "y": 6})))
+	moved := read[desk.StandReckoned](t, c.ask("POST", "/api/reckoner/stand", with(t, asked, "at", map[string]any{"x": 2, "y": 6})))
 	require.InDelta(t, 2, moved.Answer.From.X, 1e-9)
 	require.InDelta(t, 6, moved.Answer.From.Y, 1e-9)
 
@@ -65,10 +65,10 @@ func TestWhereToStand(t *testing.T) {
 // The coach's own chances are kept with the settings and come with the situation.
 func TestOwnChances(t *testing.T) {
 	c := newClub(t)
-	settings := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	own := settings.Settings
 	own.Likely = []coach.Likely{{Situation: "badminton-1", Replies: []coach.Reply{{Reply: "straight drop", Chance: 0.9, Seen: 3}, {Reply: "cross drop", Chance: 0.1}}}}
-	read[api.Settings](t, c.ask("PUT", "/api/settings", own, "If-Match", fmt.Sprintf(`"%d"`, settings.Revision)))
+	read[desk.Settings](t, c.ask("PUT", "/api/settings", own, "If-Match", fmt.Sprintf(`"%d"`, settings.Revision)))
 	first := c.situations("badminton").Situations[0]
 	require.True(t, first.Own)
 	require.Equal(t, []int{3, 0}, first.Seen)
@@ -84,7 +84,7 @@ func TestAngles(t *testing.T) {
 		map[string]any{"name": "the middle", "at": map[string]any{"x": 0, "y": 11.9}, "high": 0.9},
 		map[string]any{"name": "the corner", "at": map[string]any{"x": 3.8, "y": 11.9}, "high": 0.9},
 	}}
-	r := read[api.AnglesReckoned](t, c.ask("POST", "/api/reckoner/angles", asked))
+	r := read[desk.AnglesReckoned](t, c.ask("POST", "/api/reckoner/angles", asked))
 	require.Len(t, r.Sectors, 2)
 	require.Contains(t, r.Said[1], "the way across is")
 	require.Contains(t, r.Change, "From the corner the steepest ball leaves at 28")

@@ -19,8 +19,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
 	"hodometer/api/door"
 	"hodometer/api/request"
+	"hodometer/api/shelf"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -138,7 +141,7 @@ func ada() student.Profile {
 
 func (c *club) student(p student.Profile) string {
 	id := newID()
-	read[api.Student](c.t, c.ask("PUT", "/api/students/"+id, p, fresh, "*"))
+	read[desk.Student](c.t, c.ask("PUT", "/api/students/"+id, p, fresh, "*"))
 	return id
 }
 
@@ -167,7 +170,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	c.now = began.Add(9 * time.Minute)
 	run = read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
 	require.InDelta(t, 540, run.Second, 1e-9)
-	today := func() api.LessonBrief { return read[api.Diary](t, c.ask("GET", "/api/lessons", nil)).Lessons[0] }
+	today := func() desk.LessonBrief { return read[desk.Diary](t, c.ask("GET", "/api/lessons", nil)).Lessons[0] }
 	require.Equal(t, run.Clock, today().Clock, "what is left is told by the same clock on every page")
 	require.InDelta(t, 17*60, today().Planned, 1e-9)
 
@@ -187,9 +190,9 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 
 	require.Equal(t, plan.Finished, c.clock(id, 1020, false, true).Lesson.State)
 	require.Nil(t, today().Clock)
-	after := read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
-	p := read[api.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
-	require.Equal(t, api.Result{
+	after := read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
+	p := read[shelf.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
+	require.Equal(t, courtside.Result{
 		Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Faults: []tally.Seen{}, Engagement: 8, Effort: new(int), Remark: "bright",
 		Played: "23 of 24 strokes, ran 121 m of 126 m", Counted: 1, Next: p.Strokes,
 	}, after.Students[0], "the next step is the same as on the student's page")
@@ -197,7 +200,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.EqualValues(t, "direction", p.Strokes[0].Advice.Rung)
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
 	c.now = c.now.Add(time.Hour)
-	p = read[api.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
+	p = read[shelf.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
 	require.EqualValues(t, "depth", p.Strokes[0].Advice.Rung)
 	require.Zero(t, p.Strokes[0].Advice.Balls, "a new rung starts with no evidence")
 	require.NotContains(t, c.log.String(), "level=ERROR")
@@ -235,26 +238,26 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 func TestPutAwayAndErase(t *testing.T) {
 	c := newClub(t)
 	id := c.student(ada())
-	require.True(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", api.Archiving{Archived: true})).Archived)
-	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
-	require.Len(t, read[[]api.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
-	require.False(t, read[api.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", api.Archiving{})).Archived)
+	require.True(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", shelf.Archiving{Archived: true})).Archived)
+	require.Empty(t, read[[]desk.Student](t, c.ask("GET", "/api/students", nil)))
+	require.Len(t, read[[]desk.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
+	require.False(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", shelf.Archiving{})).Archived)
 	require.Equal(t, http.StatusOK, c.ask("DELETE", "/api/students/"+id, nil).Code)
 	readProblem(t, c.ask("GET", "/api/students/"+id, nil), http.StatusNotFound)
 }
 
 func TestSettings(t *testing.T) {
 	c := newClub(t)
-	s := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	s := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	s.Settings.Units = "feet"
-	record := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	record := read[desk.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
 	require.EqualValues(t, 1, record.Revision)
-	again := read[api.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
+	again := read[desk.Settings](t, c.ask("PUT", "/api/settings", s.Settings, "If-Match", `"0"`))
 	require.Equal(t, record, again, "sent again, it is answered like the first time")
 	other := s.Settings
 	other.Basket++
 	readProblem(t, c.ask("PUT", "/api/settings", other, "If-Match", `"0"`), http.StatusPreconditionFailed)
-	report := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
+	report := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 2, "hand": "right"}))
 	require.Contains(t, report.Report.Measures[0].Aim, "4 ft 6 in")
 }
 

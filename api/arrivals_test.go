@@ -10,7 +10,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
+	"hodometer/api/exchange"
+	"hodometer/api/shelf"
 	"hodometer/core/exchange/roster"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
@@ -24,7 +26,7 @@ func (c *club) tabled(file string) [][]string {
 
 func (c *club) names() []string {
 	var names []string
-	for _, s := range read[[]api.Student](c.t, c.ask("GET", "/api/students", nil)) {
+	for _, s := range read[[]desk.Student](c.t, c.ask("GET", "/api/students", nil)) {
 		names = append(names, s.Profile.Name)
 	}
 	return names
@@ -46,27 +48,27 @@ func TestATableOfStudentsComesInWholeOrNotAtAll(t *testing.T) {
 
 	rows[2][1] = "28.2.2015"
 	asked := roster.Asked{Rows: rows, KeepBirthdays: true, Do: []roster.Chosen{{Row: 4, Do: roster.Change}}}
-	came := read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked))
+	came := read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked))
 	require.Equal(t, []int{2, 1}, []int{came.Added, came.Changed})
-	require.Equal(t, came, read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked)), "sent again, nothing comes twice")
+	require.Equal(t, came, read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/students", asked)), "sent again, nothing comes twice")
 	require.ElementsMatch(t, []string{"Ada", "Ben Okoro", "Cleo Marsh"}, c.names())
-	require.Equal(t, student.RightHand, read[api.Student](t, c.ask("GET", "/api/students/"+there, nil)).Profile.Hand)
+	require.Equal(t, student.RightHand, read[desk.Student](t, c.ask("GET", "/api/students/"+there, nil)).Profile.Hand)
 
 	// Taken back: who was added goes, who was changed is as before; who is in a lesson by now stays, and so does who was changed since.
-	var ben api.Student
-	for _, s := range read[[]api.Student](t, c.ask("GET", "/api/students", nil)) {
+	var ben desk.Student
+	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
 		if s.Profile.Name == "Ben Okoro" {
 			ben = s
 		}
 	}
 	ben.Profile.Note = "quick"
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/students/"+ben.ID, ben.Profile, "If-Match", `"1"`).Code)
-	require.Len(t, read[[]api.Arrived](t, c.ask("GET", "/api/arrivals", nil)), 1)
-	back := read[api.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+id, nil))
+	require.Len(t, read[[]exchange.Arrived](t, c.ask("GET", "/api/arrivals", nil)), 1)
+	back := read[exchange.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+id, nil))
 	require.Equal(t, []string{"Ben Okoro"}, back.Stayed)
 	require.ElementsMatch(t, []string{"Ada", "Ben Okoro"}, c.names())
-	require.Equal(t, student.LeftHand, read[api.Student](t, c.ask("GET", "/api/students/"+there, nil)).Profile.Hand)
-	require.Empty(t, read[[]api.Arrived](t, c.ask("GET", "/api/arrivals", nil)))
+	require.Equal(t, student.LeftHand, read[desk.Student](t, c.ask("GET", "/api/students/"+there, nil)).Profile.Hand)
+	require.Empty(t, read[[]exchange.Arrived](t, c.ask("GET", "/api/arrivals", nil)))
 	readProblem(t, c.ask("DELETE", "/api/arrivals/"+newID(), nil), http.StatusNotFound)
 }
 
@@ -82,20 +84,20 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 	p := readProblem(t, c.ask("PUT", "/api/arrivals/"+id+"/attendance", asked), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "say who “Cleo” is")
 	asked.People = []roster.Person{{Name: "Cleo"}}
-	require.Equal(t, 4, read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/attendance", asked)).Presences)
+	require.Equal(t, 4, read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+id+"/attendance", asked)).Presences)
 	p = readProblem(t, c.ask("PUT", "/api/arrivals/"+newID()+"/attendance", asked), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "nothing in it that is not kept already")
 
-	for _, s := range read[[]api.Student](t, c.ask("GET", "/api/students", nil)) {
-		roll := read[api.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll
+	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
+		roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll
 		require.Equal(t, 2, roll.Of)
 		require.Equal(t, map[string]int{"Ada": 2, "Ben Okoro": 1}[s.Profile.Name], roll.Came)
 		require.Equal(t, "2026-03-04", roll.Each[0].Day, "the newest first")
 		require.Nil(t, roll.Each[0].Minutes)
 	}
 	c.ask("DELETE", "/api/arrivals/"+id, nil)
-	for _, s := range read[[]api.Student](t, c.ask("GET", "/api/students", nil)) {
-		require.Zero(t, read[api.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll.Of)
+	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
+		require.Zero(t, read[shelf.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll.Of)
 	}
 }
 
@@ -103,12 +105,12 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
 	c := newClub(t)
 	students, attendance := newID(), newID()
-	read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+students+"/students", roster.Asked{Rows: c.tabled("Name;Hand\nBen Okoro;l\nCleo Marsh;r\n")}))
-	read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+attendance+"/attendance", roster.AttendanceAsked{Rows: c.tabled("Name;2026-03-03\nBen Okoro;x\n")}))
-	back := read[api.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+students, nil))
+	read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+students+"/students", roster.Asked{Rows: c.tabled("Name;Hand\nBen Okoro;l\nCleo Marsh;r\n")}))
+	read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+attendance+"/attendance", roster.AttendanceAsked{Rows: c.tabled("Name;2026-03-03\nBen Okoro;x\n")}))
+	back := read[exchange.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+students, nil))
 	require.Equal(t, []string{"Ben Okoro"}, back.Stayed)
 	require.Equal(t, []string{"Ben Okoro"}, c.names())
-	roll := read[api.Progress](t, c.ask("GET", "/api/students/"+read[[]api.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
+	roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+read[[]desk.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
 	require.Equal(t, 1, roll.Of)
 }
 
@@ -119,7 +121,7 @@ func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 	p.Born, p.Objective, p.Note = "2014-05-01", "=SUM(A1:A9)", "a, \"b\"; c"
 	c.student(p)
 	rows := c.tabled("Name,Date,Lesson,Came\nAda,2026-03-03,Juniors,yes\nAda,2026-03-04,Juniors,no\n")
-	read[api.Arrived](t, c.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: rows}))
+	read[exchange.Arrived](t, c.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: rows}))
 
 	other := newClub(t)
 	for _, file := range []string{"students.csv", "hodometer.xlsx"} {
@@ -129,8 +131,8 @@ func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 		asked := roster.Asked{Rows: other.tabled(w.Body.String()), KeepBirthdays: true}
 		if file == "students.csv" {
 			require.NotContains(t, w.Body.String(), ",=SUM", "no formula in a spreadsheet program")
-			read[api.Arrived](t, other.ask("PUT", "/api/arrivals/"+newID()+"/students", asked))
-			require.Equal(t, p, read[[]api.Student](t, other.ask("GET", "/api/students", nil))[0].Profile)
+			read[exchange.Arrived](t, other.ask("PUT", "/api/arrivals/"+newID()+"/students", asked))
+			require.Equal(t, p, read[[]desk.Student](t, other.ask("GET", "/api/students", nil))[0].Profile)
 			continue
 		}
 		look := read[roster.Reading](t, other.ask("POST", "/api/arrivals/students/look", asked))
@@ -138,7 +140,7 @@ func TestTablesThatAreHandedOutComeIn(t *testing.T) {
 		require.NotNil(t, look.Rows[0].Double, "the same student, from the workbook")
 	}
 	attendance := c.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-01&to=2026-03-31", nil).Body.String()
-	read[api.Arrived](t, other.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: other.tabled(attendance)}))
+	read[exchange.Arrived](t, other.ask("PUT", "/api/arrivals/"+newID()+"/attendance", roster.AttendanceAsked{Rows: other.tabled(attendance)}))
 	require.Equal(t, attendance, other.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-01&to=2026-03-31", nil).Body.String())
 	require.Equal(t, 1, strings.Count(c.ask("GET", "/api/out/tables/attendance.csv?from=2026-03-04", nil).Body.String(), "Ada"))
 	readProblem(t, c.ask("GET", "/api/out/tables/attendance.csv?from=soon", nil), http.StatusUnprocessableEntity)
@@ -167,7 +169,7 @@ func BenchmarkFiveHundredStudentsComeIn(b *testing.B) {
 		rows := c.tabled(file.String())
 		look := read[roster.Reading](b, c.ask("POST", "/api/arrivals/students/look", roster.Asked{Rows: rows}))
 		require.Equal(b, 500, look.Add)
-		came := read[api.Arrived](b, c.ask("PUT", "/api/arrivals/"+newID()+"/students", roster.Asked{Rows: rows}))
+		came := read[exchange.Arrived](b, c.ask("PUT", "/api/arrivals/"+newID()+"/students", roster.Asked{Rows: rows}))
 		require.Equal(b, 500, came.Added)
 	}
 }
@@ -183,7 +185,7 @@ func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
 		{"seq": 0, "kind": "turn", "made": 9, "of": 12, "at": c.now}, {"seq": 1, "kind": "made", "at": c.now}, {"seq": 2, "kind": "undo", "at": c.now}, {"seq": 3, "kind": "missed", "miss": "long", "at": c.now},
 	}})
 	c.clock(id, 540, false, true)
-	roll := read[api.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil)).Roll
+	roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil)).Roll
 	require.Equal(t, []int{1, 1}, []int{roll.Came, roll.Of})
 	require.InDelta(t, 9, *roll.Each[0].Minutes, 0.01)
 

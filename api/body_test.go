@@ -10,7 +10,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/api/request"
 )
 
@@ -141,7 +141,7 @@ func TestBadRequests(t *testing.T) {
 		})
 	}
 	require.Empty(t, c.log.String(), "bad input is nobody's fault here")
-	require.Empty(t, read[[]api.Student](t, c.ask("GET", "/api/students", nil)))
+	require.Empty(t, read[[]desk.Student](t, c.ask("GET", "/api/students", nil)))
 }
 
 func TestUnsoundTextIsFoundWhereItStands(t *testing.T) {

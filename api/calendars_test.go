@@ -10,14 +10,16 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
+	"hodometer/api/exchange"
+	"hodometer/api/shelf"
 	"hodometer/calendar"
 	"hodometer/core/lesson/plan"
 )
 
-func (c *club) bookings() map[string]api.Booking {
-	found := map[string]api.Booking{}
-	for _, b := range read[api.Bookings](c.t, c.ask("GET", "/api/bookings", nil)).Bookings {
+func (c *club) bookings() map[string]exchange.Booking {
+	found := map[string]exchange.Booking{}
+	for _, b := range read[exchange.Bookings](c.t, c.ask("GET", "/api/bookings", nil)).Bookings {
 		found[b.Title+" "+b.Date] = b
 	}
 	return found
@@ -34,7 +36,7 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	stand := &calendar.Club{From: c.now}
 	server := httptest.NewServer(stand)
 	t.Cleanup(server.Close)
-	first := read[api.CalendarRead](t, c.ask("POST", "/api/calendars", api.CalendarAt{Address: server.URL + calendar.ClubPath}))
+	first := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}))
 	require.Equal(t, "Club bookings", first.Calendar.Name)
 	require.Equal(t, 7, first.New, "four weeks of one, and three")
 	booked := c.bookings()
@@ -48,10 +50,10 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	planned := lessonFor(newID(), priya.Students[0])
 	planned["date"], planned["start"] = priya.Date, priya.Start
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, planned, fresh, "*"))
-	require.Equal(t, http.StatusNoContent, c.ask("PUT", "/api/bookings/"+priya.ID, api.BookingChange{Lesson: id}).Code)
+	require.Equal(t, http.StatusNoContent, c.ask("PUT", "/api/bookings/"+priya.ID, exchange.BookingChange{Lesson: id}).Code)
 	require.Equal(t, "The lesson is planned for 2026-03-12, 18:30, 30 min.", c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart)
 
-	again := read[api.CalendarRead](t, c.ask("POST", "/api/calendars/"+first.Calendar.ID+"/read", nil))
+	again := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/"+first.Calendar.ID+"/read", nil))
 	require.Equal(t, []int{1, 1, 1, 5}, []int{again.New, again.Changed, again.Cancelled, again.Same})
 	booked = c.bookings()
 	require.Len(t, booked, 8)
@@ -60,24 +62,24 @@ func TestBookingsOfAClubBecomeLessonsAndFollowIt(t *testing.T) {
 	// It shows where the coach looks: on Today and on the lesson.
 	told := "Club bookings has it on 2026-03-12, 19:30, 60 min by now. Move it under Lessons, Calendar."
 	require.Contains(t, read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil)).Clashes, told)
-	for _, brief := range read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=7", nil)).Lessons {
+	for _, brief := range read[desk.Diary](t, c.ask("GET", "/api/lessons?ahead=7", nil)).Lessons {
 		require.Equal(t, brief.ID == id, slices.Contains(brief.Clashes, told))
 	}
 	moved := read[plan.Lesson](t, c.ask("POST", "/api/bookings/"+priya.ID+"/move", nil))
 	require.Equal(t, []any{"2026-03-12", "19:30", 60}, []any{moved.Document.Date, moved.Document.Start, moved.Document.Minutes})
 	require.Empty(t, c.bookings()["Lesson Priya Dunmore 2026-03-12"].Apart)
 	require.NotContains(t, read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil)).Clashes, told)
-	third := read[api.CalendarRead](t, c.ask("POST", "/api/calendars", api.CalendarAt{Address: server.URL + calendar.ClubPath}))
+	third := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: server.URL + calendar.ClubPath}))
 	require.Equal(t, 8, third.Same)
 
 	// It is away: that is told and kept with it; what it brought stays.
 	server.Close()
 	p := readProblem(t, c.ask("POST", "/api/calendars/"+first.Calendar.ID+"/read", nil), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "nothing answers at this address now")
-	require.NotEmpty(t, read[api.Bookings](t, c.ask("GET", "/api/bookings", nil)).Calendars[0].Wrong)
+	require.NotEmpty(t, read[exchange.Bookings](t, c.ask("GET", "/api/bookings", nil)).Calendars[0].Wrong)
 	require.Len(t, c.bookings(), 8)
 	for _, address := range []string{"http://club.example/bookings.ics", "webcal://club.example/x", "file:///etc/passwd", "no address"} {
-		readProblem(t, c.ask("POST", "/api/calendars", api.CalendarAt{Address: address}), http.StatusUnprocessableEntity)
+		readProblem(t, c.ask("POST", "/api/calendars", exchange.CalendarAt{Address: address}), http.StatusUnprocessableEntity)
 	}
 
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/calendars/"+first.Calendar.ID, nil).Code)
@@ -91,11 +93,11 @@ func TestACalendarFileThatIsReadAgainNeverDoubles(t *testing.T) {
 		"BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:x", "X-WR-CALNAME:School", "BEGIN:VEVENT", "UID:a", "DTSTAMP:20260101T000000Z", "SUMMARY:Ada", "DTSTART:20260311T100000Z", "DURATION:PT1H", "RRULE:FREQ=WEEKLY;COUNT=3", "END:VEVENT",
 		"BEGIN:VEVENT", "UID:b", "DTSTAMP:20260101T000000Z", "SUMMARY:Sports day", "DTSTART;VALUE=DATE:20260312", "END:VEVENT", "END:VCALENDAR", "",
 	}, "\r\n")
-	first := read[api.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=term.ics", file))
+	first := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=term.ics", file))
 	require.Equal(t, 3, first.New)
 	require.Len(t, first.Left, 1)
 	require.Equal(t, "School", first.Calendar.Name)
-	again := read[api.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=other.ics", strings.Replace(file, "COUNT=3", "COUNT=2", 1)))
+	again := read[exchange.CalendarRead](t, c.ask("POST", "/api/calendars/file?name=other.ics", strings.Replace(file, "COUNT=3", "COUNT=2", 1)))
 	require.Equal(t, []int{0, 2, 1}, []int{again.New, again.Same, again.Cancelled})
 	require.Equal(t, first.Calendar.ID, again.Calendar.ID)
 	p := readProblem(t, c.ask("POST", "/api/calendars/file", "Name,Born\nAda,2016"), http.StatusUnprocessableEntity)
@@ -107,9 +109,9 @@ func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
 	c := newClub(t)
 	student, id := c.student(ada()), newID()
 	saved := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(newID(), student), fresh, "*"))
-	full := read[api.Feed](t, c.ask("POST", "/api/feeds", api.FeedAsked{Name: "My phone", Names: true}))
-	quiet := read[api.Feed](t, c.ask("POST", "/api/feeds", api.FeedAsked{Name: "The club"}))
-	for _, f := range read[[]api.Feed](t, c.ask("GET", "/api/feeds", nil)) {
+	full := read[exchange.Feed](t, c.ask("POST", "/api/feeds", exchange.FeedAsked{Name: "My phone", Names: true}))
+	quiet := read[exchange.Feed](t, c.ask("POST", "/api/feeds", exchange.FeedAsked{Name: "The club"}))
+	for _, f := range read[[]exchange.Feed](t, c.ask("GET", "/api/feeds", nil)) {
 		require.Empty(t, f.Path, "a secret is told once")
 	}
 	get := func(path string) string {
@@ -129,7 +131,7 @@ func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+id, changed, "If-Match", `"1"`).Code)
 	require.Contains(t, get(full.Path), "SEQUENCE:1")
 	require.Contains(t, get(full.Path), "T170000")
-	c.ask("PUT", "/api/lessons/"+id+"/archived", api.Archiving{Archived: true})
+	c.ask("PUT", "/api/lessons/"+id+"/archived", shelf.Archiving{Archived: true})
 	require.Contains(t, get(full.Path), "STATUS:CANCELLED")
 
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/feeds/"+full.ID, nil).Code)

@@ -7,7 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/plan"
@@ -19,11 +19,11 @@ func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
 	c := newClub(t)
 	student, block, id := c.student(ada()), newID(), newID()
 	planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, lessonFor(block, student), fresh, "*"))
-	afterwards := func() api.Afterwards {
-		return read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+	afterwards := func() courtside.Afterwards {
+		return read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 	}
-	open := func() []api.UnclosedLesson {
-		return read[api.Unclosed](t, c.ask("GET", "/api/lessons/unclosed", nil)).Lessons
+	open := func() []courtside.UnclosedLesson {
+		return read[courtside.Unclosed](t, c.ask("GET", "/api/lessons/unclosed", nil)).Lessons
 	}
 	before := afterwards()
 	require.Empty(t, before.Against, "it is not begun")
@@ -46,14 +46,14 @@ func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
 	require.Contains(t, result.Played, "12 of 24 strokes", "as many as were counted, of four turns of six balls")
 	require.NotEmpty(t, result.Next)
 	require.NotEmpty(t, result.Next[0].Advice.Reason)
-	require.Equal(t, []api.UnclosedLesson{{ID: id, Title: "Tuesday", Date: "2026-03-10"}}, open())
+	require.Equal(t, []courtside.UnclosedLesson{{ID: id, Title: "Tuesday", Date: "2026-03-10"}}, open())
 
 	effort := 7
 	said := closing.Document{Happened: "The rain came early.", Worked: "the split step", Next: "deeper returns", Blocks: []closing.Marked{{Block: block, Engagement: 8, Effort: &effort}}}
-	require.Equal(t, said, read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said)).Closing)
+	require.Equal(t, said, read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said)).Closing)
 	require.Len(t, open(), 1, "there may be more to say")
 	said.Done = true
-	read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said))
+	read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said))
 	require.Empty(t, open())
 	require.Equal(t, said, afterwards().Closing)
 	readProblem(t, c.ask("PUT", "/api/lessons/"+newID()+"/closing", said), http.StatusNotFound)
@@ -67,6 +67,6 @@ func TestALessonIsSetAgainstItsPlanAndClosedLater(t *testing.T) {
 
 	c.now = c.now.AddDate(0, 0, 20)
 	said.Done = false
-	read[api.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said))
+	read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/closing", said))
 	require.Empty(t, open(), "after a fortnight it is no longer told")
 }

@@ -10,15 +10,16 @@ import (
 	"github.com/santhosh-tekuri/jsonschema/v6"
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/exchange"
+	"hodometer/api/shelf"
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/lesson/plan"
 	"hodometer/handover"
 )
 
-func (c *club) looked(file string) []api.Looked {
-	return read[api.DocumentsLooked](c.t, c.ask("POST", "/api/documents/look", file)).Documents
+func (c *club) looked(file string) []exchange.Looked {
+	return read[exchange.DocumentsLooked](c.t, c.ask("POST", "/api/documents/look", file)).Documents
 }
 
 func (c *club) out(path string) string {
@@ -51,7 +52,7 @@ func TestWhatGoesOutComesInTheSame(t *testing.T) {
 		looked := c.looked(text)
 		require.Len(t, looked, 1)
 		require.Empty(t, looked[0].Wrong)
-		require.Equal(t, api.SameThere, looked[0].There)
+		require.Equal(t, exchange.SameThere, looked[0].There)
 		require.Contains(t, c.out(kind+"/"+id+".svg"), "<title>")
 	}
 	require.True(t, strings.HasPrefix(c.out("drill/"+library.All()[0].ID+".png"), "\x89PNG"))
@@ -97,21 +98,21 @@ func TestALessonGoesToAnotherMachineWithItsDrillsAndWithoutItsPeople(t *testing.
 	require.Len(t, looked, 2)
 	require.Equal(t, 1, looked[0].People)
 	require.Empty(t, looked[0].Needs)
-	coming := api.DocumentsComing{Students: []string{theirs}, Date: "2026-03-12"}
+	coming := exchange.DocumentsComing{Students: []string{theirs}, Date: "2026-03-12"}
 	for _, l := range looked {
-		coming.Documents = append(coming.Documents, api.Coming{Passed: l.Passed, ID: l.ID, As: api.AsNew})
+		coming.Documents = append(coming.Documents, exchange.Coming{Passed: l.Passed, ID: l.ID, As: exchange.AsNew})
 	}
-	came := read[api.DocumentsCame](t, other.ask("POST", "/api/documents", coming))
+	came := read[exchange.DocumentsCame](t, other.ask("POST", "/api/documents", coming))
 	there := read[plan.Lesson](t, other.ask("GET", "/api/lessons/"+came.IDs[0], nil)).Document
 	require.Equal(t, []string{theirs}, there.Students)
 	require.Equal(t, "2026-03-12", there.Date)
-	require.Equal(t, api.SameThere, other.looked(c.out("drill/" + own + ".json"))[0].There)
+	require.Equal(t, exchange.SameThere, other.looked(c.out("drill/" + own + ".json"))[0].There)
 
 	// Without its drill it says what it needs; without students it does not come in, and neither does anything with it.
 	third := newClub(t)
 	alone := third.looked(c.out("lesson/" + id + ".json"))
 	require.Len(t, alone[0].Needs, 1)
-	readProblem(t, third.ask("POST", "/api/documents", api.DocumentsComing{Documents: coming.Documents}), http.StatusUnprocessableEntity)
+	readProblem(t, third.ask("POST", "/api/documents", exchange.DocumentsComing{Documents: coming.Documents}), http.StatusUnprocessableEntity)
 	require.Equal(t, http.StatusNotFound, third.ask("GET", "/api/drills/"+own, nil).Code)
 }
 
@@ -125,22 +126,22 @@ func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
 	document.Name = "Corner, changed here"
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`).Code)
 	l := c.looked(text)[0]
-	require.Equal(t, api.OtherHere, l.There)
+	require.Equal(t, exchange.OtherHere, l.There)
 	require.Equal(t, "Corner, changed here", l.Mine.Drill.Name)
 	require.Equal(t, "Corner", l.Drill.Name)
 
-	coming := api.DocumentsComing{Documents: []api.Coming{{Passed: l.Passed, ID: l.ID, As: api.AsNew}}}
+	coming := exchange.DocumentsComing{Documents: []exchange.Coming{{Passed: l.Passed, ID: l.ID, As: exchange.AsNew}}}
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusConflict)
-	coming.Documents[0].As = api.AsBoth
-	beside := read[api.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs[0]
+	coming.Documents[0].As = exchange.AsBoth
+	beside := read[exchange.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs[0]
 	require.NotEqual(t, id, beside)
-	coming.Documents[0].As, coming.Documents[0].Revision = api.AsInstead, l.Revision
-	require.Equal(t, []string{id}, read[api.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs)
-	require.Equal(t, "Corner", read[api.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Name)
+	coming.Documents[0].As, coming.Documents[0].Revision = exchange.AsInstead, l.Revision
+	require.Equal(t, []string{id}, read[exchange.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs)
+	require.Equal(t, "Corner", read[shelf.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Name)
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusPreconditionFailed)
 
 	built := library.All()[0]
-	coming.Documents[0] = api.Coming{Passed: api.Passed{Drill: &built.Document}, ID: built.ID, As: api.AsInstead, Revision: 1}
+	coming.Documents[0] = exchange.Coming{Passed: exchange.Passed{Drill: &built.Document}, ID: built.ID, As: exchange.AsInstead, Revision: 1}
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusUnprocessableEntity)
 }
 
@@ -172,8 +173,8 @@ func TestDocumentsOfEarlierFormatsAreBroughtUpAndOthersToldInWords(t *testing.T)
 func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 	c, lines := newClub(t), 0
 	for _, d := range library.All() {
-		passed := read[api.DrillCode](t, c.ask("GET", "/api/drills/"+d.ID+"/code", nil))
-		require.Equal(t, api.SameThere, c.looked(passed.Text)[0].There)
+		passed := read[exchange.DrillCode](t, c.ask("GET", "/api/drills/"+d.ID+"/code", nil))
+		require.Equal(t, exchange.SameThere, c.looked(passed.Text)[0].There)
 		require.Len(t, passed.QR, len(passed.QR[0]), "it is square")
 		require.LessOrEqual(t, len(passed.QR), 125, "%s: so large that no camera reads it from a card", d.Document.Name)
 		if passed.Line == "" {
@@ -186,7 +187,7 @@ func TestADrillIsPassedOnAsALineAndAsACode(t *testing.T) {
 		require.Equal(t, d.Document.Name, l.Drill.Name)
 		require.Equal(t, d.Document.Court, l.Drill.Court)
 		require.Equal(t, d.Document.Pattern.Tasks, l.Drill.Pattern.Tasks, passed.Line)
-		require.Equal(t, api.NotThere, l.There)
+		require.Equal(t, exchange.NotThere, l.There)
 	}
 	require.Greater(t, 4*lines, 3*len(library.All()), "most drills fit in a line")
 	for text, says := range map[string]string{
@@ -206,7 +207,7 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	id := c.student(ada())
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/ladder/"+id+".json", nil).Code, "nothing is known yet")
 	for _, rung := range []string{"consistency", "direction", "depth"} {
-		read[api.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
+		read[shelf.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
 		c.now = c.now.Add(time.Hour)
 	}
 	text := c.out("ladder/" + id + ".json")
@@ -227,15 +228,15 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	looked := other.looked(text)
 	require.Len(t, looked, 1)
 	require.Empty(t, looked[0].Wrong)
-	coming := api.DocumentsComing{Documents: []api.Coming{{Passed: looked[0].Passed, As: api.AsNew}}}
+	coming := exchange.DocumentsComing{Documents: []exchange.Coming{{Passed: looked[0].Passed, As: exchange.AsNew}}}
 	wrong := readProblem(t, other.ask("POST", "/api/documents", coming), http.StatusUnprocessableEntity)
 	require.Contains(t, wrong.Fields[0].Message, "whose ladders")
 	coming.Students = []string{other.student(ada())}
 	for range 2 { // sent again it changes nothing
-		require.Equal(t, coming.Students, read[api.DocumentsCame](t, other.ask("POST", "/api/documents", coming)).IDs)
+		require.Equal(t, coming.Students, read[exchange.DocumentsCame](t, other.ask("POST", "/api/documents", coming)).IDs)
 	}
-	strokes := func(c *club, id string) []api.StrokeProgress {
-		return read[api.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
+	strokes := func(c *club, id string) []shelf.StrokeProgress {
+		return read[shelf.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
 	}
 	require.Equal(t, strokes(c, id), strokes(other, coming.Students[0]))
 	require.Len(t, strokes(c, id)[0].Milestones, 2)

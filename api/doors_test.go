@@ -18,7 +18,10 @@ import (
 
 	"hodometer/access"
 	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
 	"hodometer/api/door"
+	"hodometer/api/exchange"
 	"hodometer/api/request"
 	"hodometer/equipment"
 	"hodometer/store"
@@ -140,7 +143,7 @@ func TestWithoutAPassphraseTheMachineIsOpenAndTheNetworkIsNot(t *testing.T) {
 	machine, network, _ := house(t, true)
 	coach, phone := machine(), network()
 	require.Equal(t, door.Status{Coach: true, Network: true}, read[door.Status](t, coach.ask("GET", "/api/door", nil)))
-	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, coach.ask("GET", "/api/students", nil))
 	require.Equal(t, door.NeedsPairing, read[door.Status](t, phone.ask("GET", "/api/door", nil)).Needs)
 	readProblem(t, phone.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 	refused := readProblem(t, coach.ask("POST", "/api/pairing", nil), http.StatusConflict)
@@ -169,14 +172,14 @@ func TestThePassphraseLetsTheCoachIn(t *testing.T) {
 	other.cookies["hodometer"] = "planted"
 	require.Equal(t, door.NeedsNothing, read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret})).Needs)
 	require.NotEqual(t, "planted", other.cookies["hodometer"], "a new token for whoever comes in")
-	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
 
 	// A new one ends all other sessions, and the old one is asked for.
 	wrong = readProblem(t, other.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "not this", New: "another good passphrase"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "old", wrong.Fields[0].Path)
 	c.now = c.now.Add(time.Minute)
 	coach.set(secret, "another good passphrase")
-	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, coach.ask("GET", "/api/students", nil))
 	readProblem(t, other.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 	wrong = readProblem(t, coach.ask("PUT", "/api/passphrase", door.NewPassphrase{Old: "another good passphrase"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "new", wrong.Fields[0].Path, "with other devices one is needed")
@@ -231,7 +234,7 @@ func TestDevicesAreNamedAndTakenOut(t *testing.T) {
 	c.now = c.now.Add(10 * time.Minute)
 	paired(t, coach, second, "the club’s tablet")
 	c.now = c.now.Add(10 * time.Minute)
-	read[[]api.Student](t, first.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, first.ask("GET", "/api/students", nil))
 	list := read[door.Devices](t, coach.ask("GET", "/api/devices", nil))
 	require.Len(t, list.Devices, 2)
 	require.Equal(t, "the club’s tablet", list.Devices[0].Name)
@@ -240,7 +243,7 @@ func TestDevicesAreNamedAndTakenOut(t *testing.T) {
 
 	coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil)
 	readProblem(t, first.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	read[[]api.Student](t, second.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, second.ask("GET", "/api/students", nil))
 	readProblem(t, coach.ask("DELETE", "/api/devices/"+list.Devices[1].ID, nil), http.StatusNotFound)
 
 	// With a new passphrase all of them can be put out at once.
@@ -258,7 +261,7 @@ func TestACodeForPairingIsGuessedByNobody(t *testing.T) {
 	seen := read[door.Devices](t, coach.ask("GET", "/api/devices", nil))
 	require.True(t, seen.Until.Equal(code.Until), "that it goes is seen")
 	require.Zero(t, seen.Unheard)
-	feed := read[api.Feed](t, coach.ask("POST", "/api/feeds", api.FeedAsked{Name: "my phone"}))
+	feed := read[exchange.Feed](t, coach.ask("POST", "/api/feeds", exchange.FeedAsked{Name: "my phone"}))
 	require.Equal(t, []string{"https://192.168.1.20:7443" + feed.Path}, feed.Ways, "an address that a phone reaches")
 	for _, row := range code.Addresses[0].QR {
 		require.Len(t, row, len(code.Addresses[0].QR))
@@ -352,8 +355,8 @@ func TestATokenOpensItsOwnDoorOnly(t *testing.T) {
 		readProblem(t, thief.ask("GET", path, nil), http.StatusUnauthorized)
 	}
 	readProblem(t, turned.ask("GET", "/api/students", nil), http.StatusUnauthorized)
-	read[[]api.Student](t, coach.ask("GET", "/api/students", nil))
-	read[[]api.Student](t, phone.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, coach.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, phone.ask("GET", "/api/students", nil))
 	list := read[door.Devices](t, coach.ask("GET", "/api/devices", nil)).Devices
 	stolen := phone.cookies["__Host-hodometer"]
 	coach.ask("DELETE", "/api/devices/"+list[0].ID, nil)
@@ -368,10 +371,10 @@ func TestAClockThatIsSetBackShutsNobodyOut(t *testing.T) {
 	coach.set("", secret)
 	c.now = c.now.AddDate(-1, 0, 0)
 	read[door.Status](t, other.ask("POST", "/api/entry", door.Entering{Passphrase: secret}))
-	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
 	c.now = c.now.AddDate(0, 0, -1)
 	other.set(secret, "another good passphrase")
-	read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
 	readProblem(t, coach.ask("GET", "/api/students", nil), http.StatusUnauthorized)
 }
 
@@ -381,7 +384,7 @@ func TestWhoIsTakenOutHearsNothingMore(t *testing.T) {
 	coach, phone := machine(), network()
 	coach.set("", secret)
 	paired(t, coach, phone, "my phone")
-	seq := read[equipment.Equipment](t, coach.ask("POST", "/api/equipment/machine/simulated", api.Simulating{})).Seq
+	seq := read[equipment.Equipment](t, coach.ask("POST", "/api/equipment/machine/simulated", courtside.Simulating{})).Seq
 	waits := make(chan *httptest.ResponseRecorder)
 	go func() { waits <- phone.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", seq+100), nil) }()
 	time.Sleep(50 * time.Millisecond) // it may wait by now; either way it is told nothing
@@ -427,12 +430,12 @@ func TestADeviceFindsNoPorts(t *testing.T) {
 	at := strings.TrimPrefix(open.URL, "http://")
 	told := map[string]bool{}
 	for _, address := range []string{at, "127.0.0.1:1"} {
-		told[readProblem(t, phone.ask("PUT", "/api/equipment/machine", api.Joining{Address: address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
-		told[readProblem(t, phone.ask("POST", "/api/calendars", api.CalendarAt{Address: "http://" + address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
+		told[readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
+		told[readProblem(t, phone.ask("POST", "/api/calendars", exchange.CalendarAt{Address: "http://" + address}), http.StatusUnprocessableEntity).Fields[0].Message] = true
 	}
 	require.Len(t, told, 2, "open and closed are the same")
-	require.Contains(t, readProblem(t, coach.ask("PUT", "/api/equipment/machine", api.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
-	require.Contains(t, readProblem(t, phone.ask("PUT", "/api/equipment/machine", api.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
+	require.Contains(t, readProblem(t, coach.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
+	require.Contains(t, readProblem(t, phone.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: at}), http.StatusUnprocessableEntity).Fields[0].Message, "it says nothing that can be understood")
 }
 
 func TestAPageFromElsewhereIsRefused(t *testing.T) {

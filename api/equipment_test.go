@@ -10,7 +10,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/throwing"
@@ -37,14 +37,14 @@ func (c *club) said(after int, kind throwing.Happened) (found equipment.SaidEven
 
 func (c *club) tell(command throwing.Command) equipment.Equipment {
 	c.t.Helper()
-	return read[equipment.Equipment](c.t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: command}))
+	return read[equipment.Equipment](c.t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: command}))
 }
 
 // clockIs sets the clock of a lesson, as a device does.
 func (c *club) clockIs(lesson string, clock underway.ClockChange) {
 	c.t.Helper()
 	now := c.now
-	acts := api.Acts{Sent: now, Acts: []underway.Act{{ID: newID(), At: now, Clock: &clock}}}
+	acts := courtside.Acts{Sent: now, Acts: []underway.Act{{ID: newID(), At: now, Clock: &clock}}}
 	require.Empty(c.t, read[underway.Answered](c.t, c.ask("POST", "/api/lessons/"+lesson+"/acts", acts)).Refused)
 }
 
@@ -58,14 +58,14 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	inIt := kept.Plan.Blocks[at].Start + 1
 	on := throwing.On{Lesson: id, Block: block, Played: "as written", Running: true}
 	aim := &court.Shape{Kind: court.Circle, Centre: court.Point{X: 1, Y: 9}, Radius: 30, Corners: []court.Point{}}
-	starting := api.Starting{
+	starting := courtside.Starting{
 		Watcher: "page", On: on, Block: kept.Document.Blocks[at], Drill: "The drill", Planned: 3, One: true,
 		Players: []throwing.Player{{Student: student, Party: student, Measure: 1, Aim: aim}},
 	}
 	readProblem(t, c.ask("POST", "/api/equipment/machine/started", starting), http.StatusConflict)
 
 	for _, kind := range []string{"machine", "eye"} {
-		read[equipment.Equipment](t, c.ask("POST", "/api/equipment/"+kind+"/simulated", api.Simulating{Lesson: id}))
+		read[equipment.Equipment](t, c.ask("POST", "/api/equipment/"+kind+"/simulated", courtside.Simulating{Lesson: id}))
 	}
 	joined := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil))
 	require.Equal(t, "Simulated ball machine", joined.Machine.Name)
@@ -80,7 +80,7 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	held.On.Running = false
 	require.Contains(t, readProblem(t, c.ask("POST", "/api/equipment/machine/started", held), http.StatusConflict).Detail, "the lesson is held")
 	for _, do := range []throwing.Do{throwing.Start, throwing.One, throwing.Load, throwing.Alive} {
-		readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: do}}), http.StatusUnprocessableEntity)
+		readProblem(t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: do}}), http.StatusUnprocessableEntity)
 	}
 
 	one := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting))
@@ -105,7 +105,7 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	c.clockIs(id, underway.ClockChange{Second: inIt, Running: true, Finished: false})
 	starting.One = false
 	require.Equal(t, "page", read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/started", starting)).Machine.Watcher)
-	watched := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/watched", api.Watching{Watcher: "page", On: on}))
+	watched := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/machine/watched", courtside.Watching{Watcher: "page", On: on}))
 	require.Equal(t, "page", watched.Machine.Watcher)
 	c.clockIs(id, underway.ClockChange{Second: inIt + 5, Running: false, Finished: false})
 	stands := read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine
@@ -136,19 +136,19 @@ func TestADeviceThatIsLostIsTold(t *testing.T) {
 		_, _ = conn.Write([]byte("{\"event\":\"ball\","))
 		_ = conn.Close()
 	}()
-	wrong := readProblem(t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: "192.168.1.9:7501"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: "192.168.1.9:7501"}), http.StatusUnprocessableEntity)
 	require.Contains(t, wrong.Fields[0].Message, "on this machine only")
-	joined := read[equipment.Equipment](t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: listener.Addr().String()}))
+	joined := read[equipment.Equipment](t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: listener.Addr().String()}))
 	require.Equal(t, "Old", joined.Machine.Name)
 	require.Equal(t, 7, c.said(0, throwing.Stands).Event.Left)
 	close(gone)
 	require.Eventually(t, func() bool {
 		return read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Lost != ""
 	}, 20*time.Second, 5*time.Millisecond)
-	readProblem(t, c.ask("POST", "/api/equipment/machine/told", api.Telling{Command: throwing.Command{Do: throwing.State}}), http.StatusConflict)
+	readProblem(t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: throwing.State}}), http.StatusConflict)
 
-	eye := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", api.Simulating{}))
-	wrong = readProblem(t, c.ask("PUT", "/api/equipment/machine", api.Joining{Address: eye.Eye.Address}), http.StatusUnprocessableEntity)
+	eye := read[equipment.Equipment](t, c.ask("POST", "/api/equipment/eye/simulated", courtside.Simulating{}))
+	wrong = readProblem(t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: eye.Eye.Address}), http.StatusUnprocessableEntity)
 	require.NotEmpty(t, wrong.Fields[0].Message)
 	c.ask("DELETE", "/api/equipment/eye", nil)
 }

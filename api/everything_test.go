@@ -9,17 +9,18 @@ import (
 	"testing"
 	"time"
 
-	"github.com/stretchr/testify/require"
+	"hodometer/api/desk"
+	"hodometer/api/safekeeping"
 
-	"hodometer/api"
+	"github.com/stretchr/testify/require"
 )
 
 // worked waits for the end of what is done with everything.
-func (c *club) worked() api.Work {
+func (c *club) worked() safekeeping.Work {
 	c.t.Helper()
-	var w api.Work
+	var w safekeeping.Work
 	require.Eventually(c.t, func() bool {
-		w = read[api.Work](c.t, c.ask("GET", "/api/keeping/work", nil))
+		w = read[safekeeping.Work](c.t, c.ask("GET", "/api/keeping/work", nil))
 		return w.Ended
 	}, 20*time.Second, 5*time.Millisecond)
 	return w
@@ -27,10 +28,10 @@ func (c *club) worked() api.Work {
 
 func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
 	c, other := newClub(t), newClub(t)
-	require.Equal(t, api.NoWork, read[api.Work](t, c.ask("GET", "/api/keeping/work", nil)).What)
+	require.Equal(t, safekeeping.NoWork, read[safekeeping.Work](t, c.ask("GET", "/api/keeping/work", nil)).What)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/everything.zip", nil).Code)
 	c.student(ada())
-	require.Equal(t, api.Exporting, read[api.Work](t, c.ask("POST", "/api/keeping/export", nil)).What)
+	require.Equal(t, safekeeping.Exporting, read[safekeeping.Work](t, c.ask("POST", "/api/keeping/export", nil)).What)
 	done := c.worked()
 	require.Empty(t, done.Wrong)
 	out := c.ask("GET", "/api/out/everything.zip", nil)
@@ -39,7 +40,7 @@ func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
 	require.Contains(t, out.Header().Get("Content-Disposition"), "hodometer 2026-03-10.zip")
 	everything := out.Body.String()
 
-	require.Equal(t, api.Importing, read[api.Work](t, other.ask("POST", "/api/keeping/import", everything)).What)
+	require.Equal(t, safekeeping.Importing, read[safekeeping.Work](t, other.ask("POST", "/api/keeping/import", everything)).What)
 	came := other.worked()
 	require.Empty(t, came.Wrong)
 	require.Equal(t, 1, came.CameIn.Students)
@@ -48,22 +49,22 @@ func TestEverythingGoesOutAndComesInOnThePage(t *testing.T) {
 	require.Equal(t, c.ask("GET", "/api/students", nil).Body.String(), other.ask("GET", "/api/students", nil).Body.String())
 
 	// Changed on both: what is here stays, or goes where the coach says so; and is a copy before.
-	students := read[[]api.Student](t, other.ask("GET", "/api/students", nil))
+	students := read[[]desk.Student](t, other.ask("GET", "/api/students", nil))
 	changed := students[0].Profile
 	changed.Note = "changed here"
-	read[api.Student](t, other.ask("PUT", "/api/students/"+students[0].ID, changed, "If-Match", `"1"`))
+	read[desk.Student](t, other.ask("PUT", "/api/students/"+students[0].ID, changed, "If-Match", `"1"`))
 	for _, theirs := range []string{"", "?theirs=true"} {
-		read[api.Work](t, other.ask("POST", "/api/keeping/import"+theirs, everything))
+		read[safekeeping.Work](t, other.ask("POST", "/api/keeping/import"+theirs, everything))
 		came = other.worked()
-		require.Equal(t, []api.Differs{{Kind: "student", Name: changed.Name}}, came.CameIn.Differs)
+		require.Equal(t, []safekeeping.Differs{{Kind: "student", Name: changed.Name}}, came.CameIn.Differs)
 		require.NotEmpty(t, came.CameIn.Kept)
-		note := read[[]api.Student](t, other.ask("GET", "/api/students", nil))[0].Profile.Note
+		note := read[[]desk.Student](t, other.ask("GET", "/api/students", nil))[0].Profile.Note
 		require.Equal(t, theirs == "", note == "changed here")
 	}
 
-	read[api.Work](t, other.ask("POST", "/api/keeping/import", "no zip at all"))
+	read[safekeeping.Work](t, other.ask("POST", "/api/keeping/import", "no zip at all"))
 	require.Contains(t, other.worked().Wrong, "Nothing was brought in")
-	require.Equal(t, api.NoWork, read[api.Work](t, c.ask("DELETE", "/api/keeping/work", nil)).What)
+	require.Equal(t, safekeeping.NoWork, read[safekeeping.Work](t, c.ask("DELETE", "/api/keeping/work", nil)).What)
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/everything.zip", nil).Code, "it is forgotten")
 }
 
@@ -90,12 +91,12 @@ func TestEverythingAboutOneStudentGoesOutAndIsErased(t *testing.T) {
 	readProblem(t, c.ask("GET", "/api/out/students/"+newID()+"/everything.zip", nil), http.StatusNotFound)
 
 	c.ask("POST", "/api/keeping/copies", nil)
-	gone := read[api.Gone](t, c.ask("DELETE", "/api/students/"+id, nil))
+	gone := read[safekeeping.Gone](t, c.ask("DELETE", "/api/students/"+id, nil))
 	require.Equal(t, 1, gone.Copies)
 	require.True(t, gone.Newest.Equal(c.now))
 	c.now = c.now.Add(time.Hour)
 	c.ask("POST", "/api/keeping/copies", nil)
 	fresh := c.student(ada())
-	require.Zero(t, read[api.Gone](t, c.ask("DELETE", "/api/students/"+fresh, nil)).Copies, "nobody copied them")
+	require.Zero(t, read[safekeeping.Gone](t, c.ask("DELETE", "/api/students/"+fresh, nil)).Copies, "nobody copied them")
 	readProblem(t, c.ask("DELETE", "/api/students/"+fresh, nil), http.StatusNotFound)
 }

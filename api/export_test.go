@@ -1,9 +1,8 @@
 package api
 
 import (
-	"hodometer/api/door"
 	"hodometer/api/request"
 )
 
 // RouteTable is the route table.
-func RouteTable() []request.Route { return (&server{entrance: &door.Entrance{}}).routes() }
+func RouteTable() []request.Route { return newServer(Options{}).routes() }

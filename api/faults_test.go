@@ -7,7 +7,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/shelf"
 	"hodometer/core/count/tally"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/underway"
@@ -37,7 +38,7 @@ func TestFaultsThatAreSeen(t *testing.T) {
 		taps := map[string]any{"run": run, "block": block, "student": student, "entries": entries}
 		c.tap(id, taps)
 		c.tap(id, taps)
-		after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+		after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 		require.Equal(t, []tally.Seen{{Fault: "late split step", Times: times}}, after.Students[0].Faults, "sent twice and seen once")
 		require.Equal(t, balls, after.Students[0].Balls, "a fault is no ball")
 		return read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
@@ -46,7 +47,7 @@ func TestFaultsThatAreSeen(t *testing.T) {
 	require.Equal(t, []tally.Seen{{Fault: "late split step", Times: 8}, {Fault: "drops the racket head"}}, first.Counters[0].Faults)
 	require.Equal(t, 1, first.Counters[0].Count.Taps)
 	seen(10, 2, 40)
-	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
+	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
 	require.Len(t, progress.Faults, 1)
 	require.Equal(t, "down", progress.Faults[0].Going)
 	require.Equal(t, "in 10 balls 2 at first and 0.5 lately: going down", progress.Faults[0].Sentence)

@@ -8,7 +8,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -56,11 +57,11 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 				"version": 4, "space": map[string]any{}, "title": "All", "date": "2026-03-10", "start": "16:00", "minutes": 600, "students": ids, "note": "", "blocks": blocks,
 			}
 			planned := read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, body, fresh, "*"))
-			courtside := read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
-			after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
-			sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
-			require.Equal(t, courtside.Counters, after.Counters)
-			require.Equal(t, planned.Plan.Blocks, courtside.Lesson.Plan.Blocks)
+			run := read[underway.Courtside](t, c.ask("GET", "/api/lessons/"+id+"/courtside", nil))
+			after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+			sheet := read[desk.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+			require.Equal(t, run.Counters, after.Counters)
+			require.Equal(t, planned.Plan.Blocks, run.Lesson.Plan.Blocks)
 			balls := map[string]int{}
 			for i, block := range planned.Document.Blocks {
 				written, ok := library.Find(block.Drill)
@@ -69,7 +70,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 				written.Turns = load.Turns
 				for _, who := range []int{0, people - 1} {
 					name := fmt.Sprintf("%s, %d players, %s", written.Name, people, profiles[who].Name)
-					worked := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
+					worked := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{
 						"id": block.Drill, "document": written, "people": people, "hand": profiles[who].Hand, "student": ids[who],
 					}))
 					on := worked.Report.Load
@@ -90,11 +91,11 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 								require.InEpsilon(t, min(g.Answer.Mean, 99_999), p.Needs, 1e-6, name)
 							}
 						}
-						at := slices.IndexFunc(courtside.Counters, func(c underway.Counter) bool {
+						at := slices.IndexFunc(run.Counters, func(c underway.Counter) bool {
 							return c.Block == block.ID && c.Student == ids[who] && c.Measure == m.Number
 						})
 						require.GreaterOrEqual(t, at, 0, name)
-						counter := courtside.Counters[at]
+						counter := run.Counters[at]
 						require.Equal(t, []string{p.Goal, p.Called, string(p.Unit)}, []string{counter.Goal, counter.Called, string(counter.Unit)}, name)
 						if written.Pattern.Rally == nil && !written.Order.Follow() {
 							require.InDelta(t, counter.Turn*load.Turns, p.Attempts, float64(load.Turns)/2, name)
@@ -131,8 +132,8 @@ func needs(m drill.Measure, rate float64) (sum float64) {
 }
 
 // requireOnSheet looks for a goal on the run sheet.
-func requireOnSheet(t *testing.T, sheet api.Sheet, d drill.Document, p prospect.Prospect) {
-	i := slices.IndexFunc(sheet.Drills, func(s api.DrillOnSheet) bool { return s.Document.Name == d.Name })
+func requireOnSheet(t *testing.T, sheet desk.Sheet, d drill.Document, p prospect.Prospect) {
+	i := slices.IndexFunc(sheet.Drills, func(s desk.DrillOnSheet) bool { return s.Document.Name == d.Name })
 	require.GreaterOrEqual(t, i, 0)
 	k := slices.IndexFunc(d.Measures, func(m drill.Measure) bool { return m.Number == p.Measure })
 	require.Equal(t, p.Goal, sheet.Drills[i].Report.Measures[k].Goal)

@@ -12,7 +12,9 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
+	"hodometer/api/shelf"
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
@@ -38,23 +40,23 @@ func asked(d game.Document) map[string]any {
 
 func TestGamesAreKept(t *testing.T) {
 	c := newClub(t)
-	list := read[[]api.Game](t, c.ask("GET", "/api/games", nil))
+	list := read[[]desk.Game](t, c.ask("GET", "/api/games", nil))
 	require.Len(t, list, len(library.Games()))
 	for _, g := range list {
 		require.NotNil(t, g.Length, g.Document.Name)
 		require.NotEmpty(t, g.Sentences)
 	}
-	squash := read[[]api.Game](t, c.ask("GET", "/api/games?sport=squash", nil))
+	squash := read[[]desk.Game](t, c.ask("GET", "/api/games?sport=squash", nil))
 	require.Less(t, len(squash), len(list))
 
 	ready := readyGame(t, "Three Openings")
 	id := newID()
-	own := read[api.Game](t, c.ask("POST", "/api/games/"+ready.ID+"/duplicate", map[string]any{"id": id}))
+	own := read[desk.Game](t, c.ask("POST", "/api/games/"+ready.ID+"/duplicate", map[string]any{"id": id}))
 	require.Equal(t, "Three Openings (my version)", own.Document.Name)
 	own.Document.Rules.Mini.Swept = 3
-	saved := read[api.Game](t, c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"1"`))
+	saved := read[desk.Game](t, c.ask("PUT", "/api/games/"+id, own.Document, "If-Match", `"1"`))
 	require.EqualValues(t, 2, saved.Revision)
-	require.Equal(t, 3, read[api.Game](t, c.ask("GET", "/api/games/"+id, nil)).Document.Rules.Mini.Swept)
+	require.Equal(t, 3, read[desk.Game](t, c.ask("GET", "/api/games/"+id, nil)).Document.Rules.Mini.Swept)
 	readProblem(t, c.ask("PUT", "/api/games/"+ready.ID, own.Document, "If-Match", `"1"`), http.StatusForbidden)
 
 	own.Document.Rules.End = game.End{}
@@ -62,8 +64,8 @@ func TestGamesAreKept(t *testing.T) {
 	require.Equal(t, "rules.end", problem.Fields[0].Path)
 	require.Contains(t, problem.Fields[0].Message, "never ends")
 
-	read[api.Game](t, c.ask("PUT", "/api/games/"+id+"/archived", map[string]any{"archived": true}))
-	require.Len(t, read[[]api.Game](t, c.ask("GET", "/api/games", nil)), len(library.Games()))
+	read[desk.Game](t, c.ask("PUT", "/api/games/"+id+"/archived", map[string]any{"archived": true}))
+	require.Len(t, read[[]desk.Game](t, c.ask("GET", "/api/games", nil)), len(library.Games()))
 
 	begun := read[game.Document](t, c.ask("POST", "/api/games/begin", map[string]any{"court": "pickleball"}))
 	require.NoError(t, begun.Check())
@@ -74,7 +76,7 @@ func TestAGameIsWorkedOut(t *testing.T) {
 	c := newClub(t)
 	for _, stored := range library.Games() {
 		d := stored.Document
-		w := read[api.WorkedGame](t, c.ask("POST", "/api/games/preview", asked(d)))
+		w := read[desk.WorkedGame](t, c.ask("POST", "/api/games/preview", asked(d)))
 		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), game.TempoOf(d.Sport))
 		require.NoError(t, err)
 		require.InDelta(t, f.Near, w.Near, 1e-12)
@@ -96,7 +98,7 @@ func TestAGameIsWorkedOut(t *testing.T) {
 	duel := readyGame(t, "Ten for Five").Document
 	wrong := asked(duel)
 	wrong["chances"] = map[string]any{"nearFeeds": 1, "farFeeds": 1}
-	w := read[api.WorkedGame](t, c.ask("POST", "/api/games/preview", wrong))
+	w := read[desk.WorkedGame](t, c.ask("POST", "/api/games/preview", wrong))
 	require.Empty(t, w.Fair)
 	require.Contains(t, w.FairWhy, "no fair score")
 }
@@ -114,10 +116,10 @@ func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
 		events = append(events, game.Event{ID: newID(), At: c.now.Add(time.Duration(rally) * time.Second), Kind: game.Won, Rally: rally, Side: game.Far})
 	}
 	at := "/api/played/" + newID()
-	readProblem(t, c.ask("POST", at+"/events", api.GameEvents{Events: events}), http.StatusNotFound)
+	readProblem(t, c.ask("POST", at+"/events", courtside.GameEvents{Events: events}), http.StatusNotFound)
 	var before scoreboard.Scored
 	for range 3 {
-		before = read[scoreboard.Scored](t, c.ask("POST", at+"/events", api.GameEvents{Begin: &match, Events: events}))
+		before = read[scoreboard.Scored](t, c.ask("POST", at+"/events", courtside.GameEvents{Begin: &match, Events: events}))
 		require.Equal(t, [2]int{0, 3}, before.State.Points)
 		require.Empty(t, before.LeftOut)
 	}
@@ -136,7 +138,7 @@ func TestAGameIsBegunWithoutTheNetwork(t *testing.T) {
 	require.Equal(t, before.State.Points, kit.View().State.Points)
 
 	match.Players = []string{a}
-	wrong := readProblem(t, c.ask("POST", "/api/played/"+newID()+"/events", api.GameEvents{Begin: &match, Events: []game.Event{}}), http.StatusUnprocessableEntity)
+	wrong := readProblem(t, c.ask("POST", "/api/played/"+newID()+"/events", courtside.GameEvents{Begin: &match, Events: []game.Event{}}), http.StatusUnprocessableEntity)
 	require.Equal(t, "begin.players", wrong.Fields[0].Path)
 }
 
@@ -182,16 +184,16 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	require.Len(t, read[scoreboard.Scored](t, c.ask("POST", "/api/played/"+id+"/events", send(tap("tablet", 11, game.Near)))).LeftOut, 1)
 
 	// It is a result between two sides, and nobody's balls.
-	page := read[api.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
+	page := read[courtside.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
 	require.Equal(t, 1, page.Total)
-	progress := read[api.Progress](t, c.ask("GET", "/api/students/"+b+"/progress", nil))
+	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+b+"/progress", nil))
 	require.Empty(t, progress.Drills)
 
-	ranked := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil))
+	ranked := read[courtside.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil))
 	require.Equal(t, a, ranked.Standings[0].Player)
 	require.Equal(t, "Ben", ranked.Names[b])
 	require.Len(t, ranked.Singles, 1)
-	uneven := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis&by=games", nil))
+	uneven := read[courtside.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis&by=games", nil))
 	require.Equal(t, 1, uneven.LeftOut)
 	// What they won against each other makes a fair score, for the stronger one more points.
 	asked := map[string]any{"document": ready.Document, "near": a, "far": b, "rallies": 14}
@@ -206,7 +208,7 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	readProblem(t, c.ask("POST", "/api/games/handicap", asked), http.StatusUnprocessableEntity)
 
 	read[scoreboard.Played](t, c.ask("PUT", "/api/played/"+id+"/archived", map[string]any{"archived": true}))
-	require.Empty(t, read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil)).Standings)
+	require.Empty(t, read[courtside.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil)).Standings)
 }
 
 func TestARoundRobinIsEntered(t *testing.T) {
@@ -231,7 +233,7 @@ func TestARoundRobinIsEntered(t *testing.T) {
 		played += line.Played
 	}
 	require.Equal(t, 42, played)
-	ranked := read[api.Ranked](t, c.ask("GET", "/api/played/ranking?sport=squash&by=games", nil))
+	ranked := read[courtside.Ranked](t, c.ask("GET", "/api/played/ranking?sport=squash&by=games", nil))
 	require.Equal(t, 21, ranked.Games)
 	require.Len(t, ranked.Standings, 7)
 	require.Len(t, ranked.Singles, 3)
@@ -251,7 +253,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	two.Name = "Ben"
 	students := []string{c.student(one), c.student(two)}
 	offers := c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"four and four"}})
-	at := slices.IndexFunc(offers, func(o api.Offer) bool { return o.Title == "Four and Four: orange court" })
+	at := slices.IndexFunc(offers, func(o desk.Offer) bool { return o.Title == "Four and Four: orange court" })
 	require.GreaterOrEqual(t, at, 0)
 	block := *offers[at].Block
 	require.Equal(t, "orange court", block.Version)
@@ -264,7 +266,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	require.Contains(t, small.Game.Rules, "To 7.")
 
 	edit := map[string]any{"document": d, "edit": map[string]any{"kind": "version", "block": block.ID, "text": coach.AsWritten}}
-	edited := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", edit))
+	edited := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", edit))
 	written := edited.Plan.Blocks[0]
 	require.Empty(t, written.Version)
 	require.Contains(t, written.Game.Rules, "To 11.")
@@ -274,7 +276,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	d.Space.Court = "tennis-red"
 	id := newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-None-Match", "*"))
-	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	sheet := read[desk.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.EqualValues(t, "tennis-red", sheet.Games[0].OnCourt.Court.ID)
 	d.Blocks[0].Version = "never heard of"
 	gone := preview()
@@ -292,7 +294,7 @@ func TestAGameInALesson(t *testing.T) {
 	students := []string{c.student(one), c.student(two)}
 	var block map[string]any
 	for _, offer := range c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"three openings"}}) {
-		if offer.Kind == api.OfferGame {
+		if offer.Kind == desk.OfferGame {
 			require.Nil(t, block, "it is offered once")
 			text, err := json.Marshal(offer.Block)
 			require.NoError(t, err)
@@ -301,7 +303,7 @@ func TestAGameInALesson(t *testing.T) {
 	}
 	require.NotNil(t, block)
 	for _, offer := range c.offers(url.Values{"students": {students[0]}}) {
-		if offer.Kind == api.OfferGame {
+		if offer.Kind == desk.OfferGame {
 			require.Contains(t, offer.Detail, "tennis", "without words only games of the sport are offered")
 		}
 	}
@@ -315,10 +317,10 @@ func TestAGameInALesson(t *testing.T) {
 	require.Equal(t, 1, on.Game.Games)
 	ready := readyGame(t, "Three Openings")
 	require.Equal(t, ready.Document.Rules.Sentences(), on.Game.Rules)
-	listed := read[api.Game](t, c.ask("GET", "/api/games/"+ready.ID, nil))
+	listed := read[desk.Game](t, c.ask("GET", "/api/games/"+ready.ID, nil))
 	require.Equal(t, listed.Length.Minutes, on.Game.Minutes, "it takes as long wherever it is told")
 
-	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	sheet := read[desk.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Len(t, sheet.Games, 1)
 	require.Len(t, sheet.Games[0].OnCourt.Spots, 2)
 	text, err := json.Marshal(sheet.Content)

@@ -10,18 +10,20 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/safekeeping"
 	"hodometer/keeping"
 	"hodometer/store"
 )
 
 func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	c := newClub(t)
-	kept := func() api.SafeCopies { return read[api.SafeCopies](t, c.ask("GET", "/api/keeping", nil)) }
+	kept := func() safekeeping.SafeCopies {
+		return read[safekeeping.SafeCopies](t, c.ask("GET", "/api/keeping", nil))
+	}
 	require.Empty(t, kept().Copies)
 	require.True(t, kept().Usual)
 	c.student(ada())
-	made := read[api.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil))
+	made := read[safekeeping.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil))
 	require.Len(t, made.Copies, 1)
 	require.Equal(t, keeping.OnDemand, made.Copies[0].Why)
 	require.True(t, made.Copies[0].At.Equal(c.now))
@@ -30,7 +32,7 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.NotEqual(t, before, c.ask("GET", "/api/students", nil).Body.String())
 
 	c.now = c.now.Add(time.Hour)
-	done := read[api.RestoredCopy](t, c.ask("POST", "/api/keeping/restore", api.NamedCopy{Name: made.Copies[0].Name}))
+	done := read[safekeeping.RestoredCopy](t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}))
 	require.Equal(t, 1, done.Students)
 	require.Equal(t, before, c.ask("GET", "/api/students", nil).Body.String())
 	list := kept().Copies
@@ -38,17 +40,17 @@ func TestSafeCopiesAreMadeToldAndRestored(t *testing.T) {
 	require.Equal(t, filepath.Join(kept().Folder, list[0].Name), done.Kept)
 
 	require.NoError(t, os.WriteFile(filepath.Join(kept().Folder, made.Copies[0].Name), []byte("spoiled"), 0o600))
-	readProblem(t, c.ask("POST", "/api/keeping/restore", api.NamedCopy{Name: made.Copies[0].Name}), http.StatusConflict)
-	readProblem(t, c.ask("POST", "/api/keeping/restore", api.NamedCopy{Name: "../club.db"}), http.StatusNotFound)
+	readProblem(t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: made.Copies[0].Name}), http.StatusConflict)
+	readProblem(t, c.ask("POST", "/api/keeping/restore", safekeeping.NamedCopy{Name: "../club.db"}), http.StatusNotFound)
 	require.Equal(t, before, c.ask("GET", "/api/students", nil).Body.String())
 
-	wrong := readProblem(t, c.ask("PUT", "/api/keeping/folder", api.Folder{Folder: "stick"}), http.StatusUnprocessableEntity)
+	wrong := readProblem(t, c.ask("PUT", "/api/keeping/folder", safekeeping.Folder{Folder: "stick"}), http.StatusUnprocessableEntity)
 	require.Equal(t, "folder", wrong.Fields[0].Path)
 	stick := t.TempDir()
-	chosen := read[api.SafeCopies](t, c.ask("PUT", "/api/keeping/folder", api.Folder{Folder: stick}))
+	chosen := read[safekeeping.SafeCopies](t, c.ask("PUT", "/api/keeping/folder", safekeeping.Folder{Folder: stick}))
 	require.Equal(t, stick, chosen.Folder)
 	require.False(t, chosen.Usual)
-	require.Len(t, read[api.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil)).Copies, 1)
+	require.Len(t, read[safekeeping.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil)).Copies, 1)
 }
 
 // The safe copies that hold somebody are listed, and whoever is erased is erased of them, or they are deleted: as the coach says.
@@ -64,18 +66,18 @@ func TestWhoIsErasedIsErasedOfTheCopies(t *testing.T) {
 			p.Name, p.Note = "Zsuzsannika Quartermain", "quarrelsome"
 			gone, stays := c.student(p), c.student(ada())
 			for range 2 {
-				read[api.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil))
+				read[safekeeping.SafeCopies](t, c.ask("POST", "/api/keeping/copies", nil))
 				c.now = c.now.Add(time.Hour)
 			}
-			require.Len(t, read[[]api.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), 2)
+			require.Len(t, read[[]safekeeping.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), 2)
 			path := "/api/students/" + gone
 			if then.copies != "" {
 				path += "?copies=" + then.copies
 			}
-			require.Equal(t, then.still, read[api.Gone](t, c.ask("DELETE", path, nil)).Copies)
-			kept := read[api.SafeCopies](t, c.ask("GET", "/api/keeping", nil))
+			require.Equal(t, then.still, read[safekeeping.Gone](t, c.ask("DELETE", path, nil)).Copies)
+			kept := read[safekeeping.SafeCopies](t, c.ask("GET", "/api/keeping", nil))
 			require.Len(t, kept.Copies, then.left)
-			require.Len(t, read[[]api.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), then.still)
+			require.Len(t, read[[]safekeeping.SafeCopy](t, c.ask("GET", "/api/students/"+gone+"/copies", nil)), then.still)
 			for _, one := range kept.Copies {
 				data, err := os.ReadFile(filepath.Join(kept.Folder, one.Name))
 				require.NoError(t, err)

@@ -9,14 +9,15 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
+	"hodometer/api/shelf"
 	"hodometer/core/drill/library"
 	"hodometer/core/people/coach"
 )
 
 // find looks for drills.
-func (c *club) find(query url.Values) api.Found {
-	return read[api.Found](c.t, c.ask("GET", "/api/drills?"+query.Encode(), nil))
+func (c *club) find(query url.Values) desk.Found {
+	return read[desk.Found](c.t, c.ask("GET", "/api/drills?"+query.Encode(), nil))
 }
 
 func TestDrillsAreFoundSomeAtATime(t *testing.T) {
@@ -41,17 +42,17 @@ func TestDrillsAreFoundSomeAtATime(t *testing.T) {
 
 	// What is changed or added is found at once, and what is archived is not.
 	id := newID()
-	read[api.Drill](t, c.ask("POST", "/api/drills/"+coin.Drills[0].ID+"/duplicate", map[string]any{"id": id}))
+	read[shelf.Drill](t, c.ask("POST", "/api/drills/"+coin.Drills[0].ID+"/duplicate", map[string]any{"id": id}))
 	own := c.find(url.Values{"text": {"coin my"}})
 	require.Equal(t, 1, own.Total)
 	document := own.Drills[0].Document
 	document.Name = "Zigzag for Zoe"
-	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
+	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
 	require.Equal(t, 0, c.find(url.Values{"text": {"coin my"}}).Total)
 	changed := c.find(url.Values{"text": {"zig"}}).Drills[0]
 	require.Equal(t, []any{id, int64(2)}, []any{changed.ID, changed.Revision})
 	require.Equal(t, id, c.find(url.Values{}).Drills[0].ID, "the coach's own come first")
-	read[api.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
+	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
 	require.Zero(t, c.find(url.Values{"text": {"zig"}}).Total)
 	require.Equal(t, 1, c.find(url.Values{"text": {"zig"}, "archived": {"true"}}).Total)
 }
@@ -75,10 +76,10 @@ func TestDrillsAreOrderedForAStudentAndByUse(t *testing.T) {
 
 func TestACollectionIsTheCoachsOwn(t *testing.T) {
 	c := newClub(t)
-	settings := read[api.Settings](t, c.ask("GET", "/api/settings", nil))
+	settings := read[desk.Settings](t, c.ask("GET", "/api/settings", nil))
 	all := library.All()
 	settings.Settings.Collections = append(settings.Settings.Collections, coach.Collection{Name: "Rainy days", Drills: []string{all[2].ID, all[5].ID}})
-	read[api.Settings](t, c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf("%q", fmt.Sprint(settings.Revision))))
+	read[desk.Settings](t, c.ask("PUT", "/api/settings", settings.Settings, "If-Match", fmt.Sprintf("%q", fmt.Sprint(settings.Revision))))
 	require.Equal(t, 2, c.find(url.Values{"collection": {"Rainy days"}}).Total)
 	p := readProblem(t, c.ask("GET", "/api/drills?collection=Sunny", nil), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "no such collection")

@@ -7,7 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/count/odds"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
@@ -21,7 +21,7 @@ var goalAsked = map[string]any{
 
 func TestAGoalIsReckoned(t *testing.T) {
 	c := newClub(t)
-	r := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
+	r := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", goalAsked))
 	require.Equal(t, "about 30 balls, 2.5 min; 9 times in 10 within 64, 5 min and 1 pick-up", r.Answer.Sentence)
 	require.Equal(t, 5, r.Fitted.Count)
 	require.Contains(t, r.Sentence, "4 times in 5: 5 in a row")
@@ -42,15 +42,15 @@ func TestAGoalIsReckoned(t *testing.T) {
 		p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, goalAsked, "rate", rate)), http.StatusUnprocessableEntity)
 		require.Contains(t, p.Fields[0].Message, "between 0 and 10 of 10")
 	}
-	hopeless := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
+	hopeless := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, with(t, goalAsked, "rate", 0.01), "goal.sets", 3)))
 	require.Nil(t, hopeless.Fitted)
 	require.Contains(t, hopeless.Sentence, "Even the smallest goal")
 
 	race := with(t, with(t, with(t, goalAsked, "goal", map[string]any{"kind": "first to", "count": 11}), "rate", 0.62), "length", 15)
-	fair := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", race))
+	fair := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", race))
 	require.Greater(t, fair.Fair.Count, fair.Fair.Against, "the better side needs more points")
 	require.Contains(t, fair.FairSentence, "Fair at 6.2 of 10: ")
-	even := read[api.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, race, "goal", map[string]any{"kind": "first to", "count": fair.Fair.Count, "against": fair.Fair.Against})))
+	even := read[desk.GoalReckoned](t, c.ask("POST", "/api/reckoner/goal", with(t, race, "goal", map[string]any{"kind": "first to", "count": fair.Fair.Count, "against": fair.Fair.Against})))
 	require.InDelta(t, 0.5, *even.Answer.Chance, 0.06)
 	p := readProblem(t, c.ask("POST", "/api/reckoner/goal", with(t, race, "rate", 1)), http.StatusUnprocessableEntity)
 	require.Contains(t, p.Fields[0].Message, "no fair score")
@@ -59,7 +59,7 @@ func TestAGoalIsReckoned(t *testing.T) {
 func TestATargetIsReckoned(t *testing.T) {
 	c := newClub(t)
 	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
-	r := read[api.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
+	r := read[desk.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
 	require.Contains(t, r.Suitability.Measures[0].Target.Sentence, "of 100 balls")
 	require.Contains(t, r.Aim, "Best aim: ")
 	require.Contains(t, r.Size, "is hit 7 of 10")
@@ -88,8 +88,8 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	id := library.All()[0].ID
 	lessonID, block := newID(), newID()
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+lessonID, lessonFor(block, studentID), fresh, "*").Code)
-	preview := func() api.WorkedDrill {
-		return read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
+	preview := func() desk.WorkedDrill {
+		return read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	}
 	before := preview()
 	require.False(t, before.Suitability.Measures[0].Rates.Rate.Known)
@@ -129,7 +129,7 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	require.Less(t, after.Suitability.Measures[0].Target.Scatter.SY, before.Suitability.Measures[0].Target.Scatter.SY)
 
 	// Another drill for the same stroke knows a little of it.
-	other := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
+	other := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	require.Equal(t, 10, other.Suitability.Measures[0].Rates.Rate.Related)
 
 	scheduled := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
@@ -146,8 +146,8 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 
 func TestADrillIsFitted(t *testing.T) {
 	c := newClub(t)
-	fit := func(hand string, fit map[string]any) api.Adapted {
-		return read[api.Adapted](t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": hand, "to": fit}))
+	fit := func(hand string, fit map[string]any) desk.Adapted {
+		return read[desk.Adapted](t, c.ask("POST", "/api/drills/adapt", map[string]any{"document": coin(), "people": 1, "hand": hand, "to": fit}))
 	}
 	short := fit("right", map[string]any{"minutes": 3})
 	require.Less(t, short.Document.Main().Goals[0].Count, coin().Main().Goals[0].Count)

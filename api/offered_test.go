@@ -10,7 +10,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
@@ -57,7 +57,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		}
 		var blocks []lesson.Block
 		for _, text := range append([]string{"", "warm-up"}, drillNames()...) {
-			var offers []api.Offer
+			var offers []desk.Offer
 			require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/offers?students="+strings.Join(students, ",")+"&text="+url.QueryEscape(text), nil), &offers))
 			require.NotEmpty(t, offers, text)
 			for _, offer := range offers {
@@ -74,7 +74,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		}
 		for _, template := range template.Templates() {
 			empty := lesson.Document{FormatVersion: lesson.FormatVersion, Title: template.Name, Date: "2026-03-10", Start: "16:00", Minutes: 60, Students: students, Blocks: []lesson.Block{}}
-			var filled api.EditedLesson
+			var filled desk.EditedLesson
 			w := c.ask("POST", "/api/lessons/fill", map[string]any{"document": empty, "template": template.Name})
 			if w.Code == http.StatusUnprocessableEntity {
 				continue // a shape for another number of people, which is told
@@ -84,7 +84,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 			roundTrip(t, c, "lessons", filled.Document)
 			for _, finding := range filled.Plan.Findings {
 				for _, remedy := range finding.Remedies {
-					var changed api.EditedLesson
+					var changed desk.EditedLesson
 					require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": remedy.Edit}), &changed), remedy.Label)
 					roundTrip(t, c, "lessons", changed.Document)
 				}
@@ -135,7 +135,7 @@ func TestALessonOfTheMostBlocksTakesALateComer(t *testing.T) {
 		d.Blocks = append(d.Blocks, block)
 	}
 	edit := map[string]any{"kind": "attendance", "attendance": map[string]any{"present": []string{first, late}, "second": 450, "space": map[string]any{}}}
-	var changed api.EditedLesson
+	var changed desk.EditedLesson
 	require.NoError(t, json.Unmarshal(c.ok("POST", "/api/lessons/edit", map[string]any{"document": d, "edit": edit}), &changed))
 	require.Len(t, changed.Document.Blocks, lesson.MaxBlocks)
 	require.Contains(t, changed.Sentences[0], "is not cut, because a lesson has at most 20 blocks")

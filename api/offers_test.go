@@ -9,12 +9,12 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/drill/library"
 )
 
-func (c *club) offers(query url.Values) []api.Offer {
-	return read[[]api.Offer](c.t, c.ask("GET", "/api/lessons/offers?"+query.Encode(), nil))
+func (c *club) offers(query url.Values) []desk.Offer {
+	return read[[]desk.Offer](c.t, c.ask("GET", "/api/lessons/offers?"+query.Encode(), nil))
 }
 
 func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
@@ -23,7 +23,7 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 	p.Sport, p.Hand, p.Level, p.Age = "badminton", "right", "improver", "adult"
 	student := c.student(p)
 	all := c.offers(url.Values{"students": {student}})
-	kinds := map[api.OfferKind]int{}
+	kinds := map[desk.OfferKind]int{}
 	ids := []string{}
 	for i, offer := range all {
 		kinds[offer.Kind]++
@@ -31,20 +31,20 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 			require.False(t, slices.Contains(ids, offer.Block.ID), "each has an identifier of its own")
 			ids = append(ids, offer.Block.ID)
 		}
-		if offer.Kind == api.OfferDrill {
-			sport := func(o api.Offer) bool { return strings.Contains(o.Detail, "badminton") }
-			require.True(t, sport(offer) || !slices.ContainsFunc(all[i:], func(o api.Offer) bool { return o.Kind == api.OfferDrill && sport(o) }), "drills of the sport come first")
+		if offer.Kind == desk.OfferDrill {
+			sport := func(o desk.Offer) bool { return strings.Contains(o.Detail, "badminton") }
+			require.True(t, sport(offer) || !slices.ContainsFunc(all[i:], func(o desk.Offer) bool { return o.Kind == desk.OfferDrill && sport(o) }), "drills of the sport come first")
 		}
 	}
-	require.NotZero(t, kinds[api.OfferBlock])
-	require.NotZero(t, kinds[api.OfferDrill])
-	require.NotZero(t, kinds[api.OfferShape])
+	require.NotZero(t, kinds[desk.OfferBlock])
+	require.NotZero(t, kinds[desk.OfferDrill])
+	require.NotZero(t, kinds[desk.OfferShape])
 
 	found := c.offers(url.Values{"students": {student}, "text": {"wat"}})
-	require.Equal(t, []any{api.OfferBlock, "Water"}, []any{found[0].Kind, found[0].Title})
+	require.Equal(t, []any{desk.OfferBlock, "Water"}, []any{found[0].Kind, found[0].Title})
 	found = c.offers(url.Values{"students": {student}, "text": {"coin corner"}})
 	require.Equal(t, "Coin in the Corner", found[0].Title)
-	require.Equal(t, api.OfferVersion, found[1].Kind, "what is found for certain is offered with its versions")
+	require.Equal(t, desk.OfferVersion, found[1].Kind, "what is found for certain is offered with its versions")
 	require.NotEmpty(t, found[1].Block.Version)
 	require.Empty(t, c.offers(url.Values{"text": {"xylophone"}}))
 
@@ -53,9 +53,9 @@ func TestOneFieldFindsAllThatGoesIntoALesson(t *testing.T) {
 	stored, _ := library.Find(drill)
 	swap := c.offers(url.Values{"students": {student}, "swap": {drill}})
 	for i := range stored.Variations {
-		require.Equal(t, []any{api.OfferVersion, drill}, []any{swap[i].Kind, swap[i].Block.Drill})
+		require.Equal(t, []any{desk.OfferVersion, drill}, []any{swap[i].Kind, swap[i].Block.Drill})
 	}
-	require.False(t, slices.ContainsFunc(swap, func(o api.Offer) bool { return o.Kind == api.OfferBlock || o.Kind == api.OfferShape }))
+	require.False(t, slices.ContainsFunc(swap, func(o desk.Offer) bool { return o.Kind == desk.OfferBlock || o.Kind == desk.OfferShape }))
 	readProblem(t, c.ask("GET", "/api/lessons/offers?text="+strings.Repeat("x", 200), nil), http.StatusUnprocessableEntity)
 }
 
@@ -67,6 +67,6 @@ func TestTheNextStepsOfTheStudentsComeOnTop(t *testing.T) {
 	id, block, _ := lessonWith(t, c, "Last Stretch", student)
 	c.count(id, block, student, 1, 3, 7)
 	top := c.offers(url.Values{"students": {student}})[0]
-	require.Equal(t, api.OfferDrill, top.Kind)
+	require.Equal(t, desk.OfferDrill, top.Kind)
 	require.Contains(t, top.Detail, "the next step of "+p.Name)
 }

@@ -6,7 +6,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
@@ -41,7 +42,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	changed := read[editing.Edited](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": filled.Document, "edit": editing.Edit{Kind: editing.Resize, Block: first.ID, Minutes: 15}}))
 	require.InDelta(t, 15, changed.Document.Blocks[2].Minutes, 1e-9)
 	water := map[string]any{"kind": "insert", "to": 3, "new": map[string]any{"id": newID(), "kind": "break", "title": "Water", "minutes": 3, "effort": 0, "calls": []any{}}}
-	put := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}))
+	put := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": changed.Document, "edit": water}))
 	require.Len(t, put.Document.Blocks, 8)
 
 	variant := read[lesson.Variant](t, c.ask("POST", "/api/lessons/propose", map[string]any{"document": put.Document, "block": first.ID, "student": ada}))
@@ -61,7 +62,7 @@ func TestALessonIsFilledChangedAndCopied(t *testing.T) {
 	require.Equal(t, made[0].Revision, again[0].Revision, "asked twice, made once")
 	sameHour := read[[]plan.Lesson](t, c.ask("POST", "/api/lessons/"+id+"/copies", map[string]any{"ids": []string{newID()}, "date": "2026-03-10"}))
 	require.Equal(t, "Overlaps with Pair, 16:00 to 17:00; Ada and Ben are in both.", sameHour[0].Clashes[0])
-	diary := read[api.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
+	diary := read[desk.Diary](t, c.ask("GET", "/api/lessons?ahead=0&back=0", nil))
 	require.Len(t, diary.Lessons, 2)
 	require.Equal(t, sameHour[0].Clashes, diary.Lessons[0].Clashes)
 	readProblem(t, c.ask("POST", "/api/lessons/"+newID()+"/copies", copies), 404)
@@ -89,7 +90,7 @@ func TestSomebodyComesLateToALessonThatRuns(t *testing.T) {
 			require.Equal(t, 8, counter.Count.Made, "balls count on")
 		}
 	}
-	after := read[api.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
+	after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
 	require.Equal(t, 8, after.Students[0].Made, "and are counted once")
 	require.Len(t, after.Counters, 2)
 }
@@ -103,7 +104,7 @@ func TestTheSheetOfALesson(t *testing.T) {
 	studentID, id := c.student(ada()), newID()
 	document := lessonFor(newID(), studentID)
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, document, fresh, "*"))
-	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	sheet := read[desk.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, library.All()[0].ID, sheet.Drills[0].ID)
 	require.Equal(t, "Coin", sheet.Content.Sections[1].Title)
 	require.Contains(t, sheet.Content.Sections[1].Lines[0].Text, "Put down ")

@@ -9,7 +9,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -66,9 +66,9 @@ func TestARememberedAnswerHoldsUntilSomethingIsStored(t *testing.T) {
 	require.Equal(t, "Ada Lovell", now.People[0].Name)
 
 	// Nor the passing of a day.
-	today := read[api.Diary](t, c.ask("GET", "/api/lessons", nil)).Today
+	today := read[desk.Diary](t, c.ask("GET", "/api/lessons", nil)).Today
 	c.now = c.now.Add(24 * time.Hour)
-	require.NotEqual(t, today, read[api.Diary](t, c.ask("GET", "/api/lessons", nil)).Today)
+	require.NotEqual(t, today, read[desk.Diary](t, c.ask("GET", "/api/lessons", nil)).Today)
 }
 
 func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
@@ -77,7 +77,7 @@ func TestFiguresOfAListAreThoseOfThePlan(t *testing.T) {
 		studentID := c.student(student.Profile{Name: "Ada " + strconv.Itoa(i), Age: student.Adult, Hand: student.RightHand, Backhand: student.TwoHanded, Sport: court.Tennis, Level: student.Club})
 		c.ok("PUT", "/api/lessons/"+newID(), with(t, lessonFor(newID(), studentID), "start", strconv.Itoa(10+i)+":00"), fresh, "*")
 	}
-	week := read[api.Week](t, c.ask("GET", "/api/lessons/week", nil))
+	week := read[desk.Week](t, c.ask("GET", "/api/lessons/week", nil))
 	require.Len(t, week.Lessons, 3)
 	for _, brief := range week.Lessons {
 		whole := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+brief.ID, nil))

@@ -7,7 +7,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
+	"hodometer/api/shelf"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
 )
@@ -16,12 +17,12 @@ import (
 func TestARenamedDrillIsCalledSoInLessonsToCome(t *testing.T) {
 	c := newClub(t)
 	studentID := c.student(ada())
-	own := read[api.Drill](t, c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", api.Duplicate{ID: newID()}))
+	own := read[shelf.Drill](t, c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", desk.Duplicate{ID: newID()}))
 	rename := func(name string) {
 		t.Helper()
 		document := own.Document
 		document.Name = name
-		own = read[api.Drill](t, c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`))
+		own = read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`))
 	}
 	was := own.Document.Name
 	lessonOn := func(date string) string {

@@ -9,35 +9,37 @@ import (
 	"mime"
 	"net/http"
 	"path/filepath"
+	"slices"
 	"strings"
 	"time"
 
 	"github.com/labstack/echo/v5"
 	"github.com/labstack/echo/v5/middleware"
 
+	"hodometer/api/courtside"
+	"hodometer/api/desk"
 	"hodometer/api/door"
+	"hodometer/api/exchange"
 	"hodometer/api/request"
+	"hodometer/api/safekeeping"
+	"hodometer/api/shelf"
 	"hodometer/equipment"
 	"hodometer/keeping"
 	"hodometer/store"
 )
 
-// server is what the routes share.
+// server is all rooms, and what it says of itself.
 type server struct {
-	store *store.Store
-	now   func() time.Time
-
 	about    About
 	started  time.Time
-	practice practice
-	known    known
-	index    drillIndex
 	entrance *door.Entrance
 	gear     *equipment.Hub
-	clubs    clubs
-	schemas  request.Bodies
-	keeper   *keeping.Keeper
-	works    works
+
+	desk        *desk.Desk
+	courtside   *courtside.Courtside
+	exchange    *exchange.Exchange
+	safekeeping *safekeeping.Safekeeping
+	shelf       *shelf.Shelf
 }
 
 // Options are what a server is made from.
@@ -59,31 +61,23 @@ const (
 	longestFile   = 28 * time.Second // to hand out; a connection is written to for 30
 )
 
+// newServer makes all rooms. Without a store it is good for its route table.
+func newServer(o Options) *server {
+	shelf := shelf.New(o.Store, o.Now)
+	gear := equipment.NewHub()
+	entrance := door.New(door.Options{Store: o.Store, Now: o.Now, Log: o.Log, Cookie: o.Cookie, Network: o.Network})
+	return &server{
+		about: o.About, started: time.Now(), entrance: entrance, gear: gear, shelf: shelf,
+		desk:        &desk.Desk{Shelf: shelf},
+		courtside:   &courtside.Courtside{Shelf: shelf, Gear: gear, Entrance: entrance},
+		exchange:    &exchange.Exchange{Shelf: shelf, Entrance: entrance},
+		safekeeping: &safekeeping.Safekeeping{Shelf: shelf, Keeper: o.Keeper},
+	}
+}
+
 // routes is the route table. Routing, the OpenAPI document and the client's types are made from it.
 func (s *server) routes() []request.Route {
-	var table []request.Route
-	table = append(table, s.studentRoutes()...)
-	table = append(table, s.drillRoutes()...)
-	table = append(table, s.lessonRoutes()...)
-	table = append(table, s.gameRoutes()...)
-	table = append(table, s.playedRoutes()...)
-	table = append(table, s.settingsRoutes()...)
-	table = append(table, s.aboutRoutes()...)
-	table = append(table, s.lengthRoutes()...)
-	table = append(table, s.vocabularyRoutes()...)
-	table = append(table, s.reckonerRoutes()...)
-	table = append(table, s.anticipateRoutes()...)
-	table = append(table, s.shorthandRoutes()...)
-	table = append(table, s.unreadableRoutes()...)
-	table = append(table, s.courtsideRoutes()...)
-	table = append(table, s.entrance.Routes()...)
-	table = append(table, s.equipmentRoutes()...)
-	table = append(table, s.arrivalRoutes()...)
-	table = append(table, s.calendarRoutes()...)
-	table = append(table, s.documentRoutes()...)
-	table = append(table, s.keepingRoutes()...)
-	table = append(table, s.everythingRoutes()...)
-	return append(table, s.afterwardsRoutes()...)
+	return slices.Concat(s.aboutRoutes(), s.entrance.Routes(), s.desk.Routes(), s.courtside.Routes(), s.exchange.Routes(), s.safekeeping.Routes())
 }
 
 // committed is the OpenAPI document as it was last made from the route table; a test keeps it fresh.
@@ -94,18 +88,18 @@ var committed []byte
 
 // OpenAPI makes the OpenAPI document of the route table.
 func OpenAPI() ([]byte, error) {
-	return request.Describe((&server{entrance: &door.Entrance{}}).routes())
+	return request.Describe(newServer(Options{}).routes())
 }
 
 // New makes the handlers for everything. The caller closes the store.
 func New(o Options) (door.Doors, error) {
-	s := &server{store: o.Store, now: o.Now, about: o.About, started: time.Now(), entrance: door.New(door.Options{Store: o.Store, Now: o.Now, Log: o.Log, Cookie: o.Cookie, Network: o.Network}), gear: equipment.NewHub(), keeper: o.Keeper}
+	s := newServer(o)
 	table := s.routes()
 	schemas, err := request.CompileBodies(table, committed)
 	if err != nil {
 		return door.Doors{}, err
 	}
-	s.schemas = schemas
+	s.exchange.Schemas = schemas
 	e := echo.New()
 	e.Logger = o.Log
 	e.HTTPErrorHandler = request.AnswerProblems(o.Log)
@@ -117,7 +111,7 @@ func New(o Options) (door.Doors, error) {
 	e.Use(middleware.Recover(), headers, packed)
 	e.Use(request.LimitBodies(table)...)
 	e.Use(limitTime, s.entrance.Admit(table, map[string]request.Right{
-		"GET /api/authority.crt": request.Anybody, "GET " + outPath + everythingFile: request.CoachOnly,
+		"GET /api/authority.crt": request.Anybody, "GET " + safekeeping.EverythingPath: request.CoachOnly,
 	}))
 	known := request.NewMemory(o.Store.Writes, o.Now)
 	for _, r := range table {
@@ -127,33 +121,24 @@ func New(o Options) (door.Doors, error) {
 	e.GET("/api/notices", notices(o))
 	e.GET("/api/authority.crt", s.entrance.Authority)
 	e.GET("/api/schemas/:name", documentSchema())
-	e.GET("/api/lessons/:id/sheet.pdf", s.paper)
-	e.GET("/api/stored/:kind/:id", s.storedText)
-	e.GET(outPath+"tables/:file", s.tablesOut)
-	e.GET(outPath+"lessons.ics", s.lessonsOut)
-	e.GET(outPath+"collection.zip", s.collectionOut)
-	e.GET(outPath+"book.pdf", s.bookOut)
-	e.GET(outPath+"counting/:file", s.countingOut)
-	e.GET(outPath+everythingFile, s.everythingOut)
-	e.GET(outPath+"students/:id/:file", s.studentOut)
-	e.GET(outPath+":kind/:file", s.documentOut)
-	e.GET(feedPath+":file", s.feed)
+	e.GET("/api/lessons/:id/sheet.pdf", s.desk.Paper)
+	for _, files := range []map[string]echo.HandlerFunc{s.exchange.Out(), s.safekeeping.Out()} {
+		for path, out := range files {
+			e.GET(path, out)
+		}
+	}
 	e.GET("/api/*", func(*echo.Context) error { return echo.ErrNotFound })
 	e.GET("/*", pages(o.Pages))
 	running, stop := context.WithCancel(context.Background())
-	s.clubs.ctx = running
-	go s.readCalendars(running)
-	return s.entrance.Doors(e, o.Hosts, func() { s.gear.Close(); s.works.close(); stop() }), nil
+	s.exchange.Begin(running)
+	return s.entrance.Doors(e, o.Hosts, func() { s.gear.Close(); s.safekeeping.Close(); stop() }), nil
 }
-
-// today is the day it is, year-month-day.
-func (s *server) today() string { return s.now().Format(time.DateOnly) }
 
 // limitTime stops work that nobody waits for any more.
 func limitTime(next echo.HandlerFunc) echo.HandlerFunc {
 	return func(c *echo.Context) error {
 		longest := longestAnswer
-		if path := c.Request().URL.Path; strings.HasPrefix(path, outPath) || strings.HasPrefix(path, keepingPath) {
+		if path := c.Request().URL.Path; strings.HasPrefix(path, request.OutPath) || strings.HasPrefix(path, safekeeping.KeepingPath) {
 			longest = longestFile
 		}
 		ctx, cancel := context.WithTimeout(c.Request().Context(), longest)

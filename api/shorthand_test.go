@@ -5,7 +5,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/shorthand"
 )
@@ -14,8 +14,8 @@ import (
 func TestAGameInWords(t *testing.T) {
 	c := newClub(t)
 	d := readyGame(t, "The Third Is Soft").Document
-	line := func(line string) api.GameLineRead {
-		return read[api.GameLineRead](t, c.ask("POST", "/api/games/line", map[string]any{"document": d, "line": line}))
+	line := func(line string) desk.GameLineRead {
+		return read[desk.GameLineRead](t, c.ask("POST", "/api/games/line", map[string]any{"document": d, "line": line}))
 	}
 	written := line("")
 	require.Equal(t, shorthand.OfGame(d), written.Line)
@@ -35,16 +35,16 @@ func TestAGameInWords(t *testing.T) {
 func TestALineInWords(t *testing.T) {
 	c := newClub(t)
 	d := library.All()[0].Document
-	written := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": ""}))
+	written := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": ""}))
 	require.Equal(t, shorthand.Of(d), written.Line)
-	again := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": written.Line}))
+	again := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": written.Line}))
 	require.Empty(t, again.Wrong)
 	require.Equal(t, d.Pattern, again.Document.Pattern)
 	require.NotEmpty(t, again.Words)
-	wrong := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH, shrot FH"}))
+	wrong := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH, shrot FH"}))
 	require.Nil(t, wrong.Document)
 	require.Contains(t, wrong.Wrong, "shrot")
 	// What is understood and makes no drill is said too.
-	alone := read[api.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH player=3"}))
+	alone := read[desk.LineRead](t, c.ask("POST", "/api/drills/line", map[string]any{"document": d, "line": "deep FH player=3"}))
 	require.Contains(t, alone.Wrong, "no start place for player 3")
 }

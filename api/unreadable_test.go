@@ -10,7 +10,8 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
+	"hodometer/api/shelf"
 	"hodometer/store"
 )
 
@@ -45,7 +46,7 @@ func damaged(t *testing.T) (c *club, lesson string, broken map[string]string) {
 
 func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 	c, good, broken := damaged(t)
-	diary := read[api.Diary](t, c.ask("GET", "/api/lessons", nil))
+	diary := read[desk.Diary](t, c.ask("GET", "/api/lessons", nil))
 	require.Len(t, diary.Lessons, 1)
 	require.Len(t, diary.Unreadable, 2)
 	names := []string{diary.Unreadable[0].Name, diary.Unreadable[1].Name}
@@ -56,11 +57,11 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 		}[each.Name], each.Why)
 	}
 	c.now = c.now.Add(48 * time.Hour)
-	require.Len(t, read[api.Week](t, c.ask("GET", "/api/lessons/week", nil)).Unreadable, 2)
+	require.Len(t, read[desk.Week](t, c.ask("GET", "/api/lessons/week", nil)).Unreadable, 2)
 	c.now = c.now.Add(-48 * time.Hour)
 	for kind, list := range map[string]string{"student": "/api/students", "drill": "/api/drills"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", list, nil).Code)
-		told := read[[]api.Unreadable](t, c.ask("GET", "/api/unreadable?kind="+kind, nil))
+		told := read[[]shelf.Unreadable](t, c.ask("GET", "/api/unreadable?kind="+kind, nil))
 		require.Len(t, told, 1)
 		require.Equal(t, broken[kind], told[0].ID)
 	}
@@ -124,11 +125,11 @@ func TestLessonsComeInWeeks(t *testing.T) {
 	}
 	seen := map[string]bool{}
 	last := "9"
-	week := read[api.Week](t, c.ask("GET", "/api/lessons/week", nil))
+	week := read[desk.Week](t, c.ask("GET", "/api/lessons/week", nil))
 	require.Len(t, week.Days, 7)
 	require.Nil(t, week.Later)
 	for at := week.Earlier; at != nil; at = week.Earlier {
-		week = read[api.Week](t, c.ask("GET", "/api/lessons/week?week="+strconv.Itoa(*at), nil))
+		week = read[desk.Week](t, c.ask("GET", "/api/lessons/week?week="+strconv.Itoa(*at), nil))
 		require.NotEmpty(t, week.Lessons, "weeks without lessons are passed over")
 		require.NotNil(t, week.Days)
 		for _, l := range week.Lessons {

@@ -7,7 +7,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api"
+	"hodometer/api/desk"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson"
@@ -26,9 +26,9 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	stored, ok := library.Find(before.Document.Blocks[0].Drill)
 	require.True(t, ok)
 
-	ladder := read[[]api.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
+	ladder := read[[]desk.Version](t, c.ask("POST", "/api/drills/versions", map[string]any{"document": stored, "people": 1, "hand": "right"}))
 	require.Len(t, ladder, len(stored.Variations)+1)
-	written := slices.IndexFunc(ladder, func(v api.Version) bool { return v.Name == coach.AsWritten })
+	written := slices.IndexFunc(ladder, func(v desk.Version) bool { return v.Name == coach.AsWritten })
 	for i, v := range ladder {
 		require.Empty(t, v.Problem)
 		require.NotNil(t, v.Report)
@@ -44,12 +44,12 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	own[0].Goals[0].Count = 7
 	i := slices.IndexFunc(changed.Variations, func(v drill.Variation) bool { return v.Name == ladder[0].Name })
 	changed.Variations[i].Measures = own
-	tried := read[api.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name}))
+	tried := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": ladder[0].Name}))
 	require.Equal(t, 7, tried.Document.Main().Goals[0].Count)
 	require.Equal(t, ladder[0].Sentences, tried.Sentences)
 	readProblem(t, c.ask("POST", "/api/drills/preview", map[string]any{"document": changed, "people": 1, "hand": "right", "version": "never heard of"}), http.StatusUnprocessableEntity)
 
-	edited := read[api.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": ladder[0].Name}}))
+	edited := read[desk.EditedLesson](t, c.ask("POST", "/api/lessons/edit", map[string]any{"document": before.Document, "edit": map[string]any{"kind": "version", "block": block, "text": ladder[0].Name}}))
 	require.Equal(t, ladder[0].Name, edited.Document.Blocks[0].Version)
 	document := edited.Document
 	document.Blocks[0].Variants = append(document.Blocks[0].Variants, lesson.Variant{Student: second, Version: ladder[len(ladder)-1].Name})
@@ -61,7 +61,7 @@ func TestAVersionIsPlayedInALesson(t *testing.T) {
 	for _, each := range saved.Plan.Prospects[0].Students {
 		require.NotZero(t, each.Rate)
 	}
-	sheet := read[api.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
+	sheet := read[desk.Sheet](t, c.ask("GET", "/api/lessons/"+id+"/sheet", nil))
 	require.Equal(t, easier.Pattern, sheet.Drills[0].Document.Pattern, "the sheet draws the version")
 	require.Equal(t, "Coin in the Corner: "+ladder[0].Name, sheet.Content.Sections[0].Title, "and says which it is")
 

@@ -85,3 +85,9 @@ func HandOut(c *echo.Context, name, media string, data []byte) error {
 	FileHead(c, name)
 	return c.Blob(http.StatusOK, media, data)
 }
+
+// PDF is the media type of what is printed.
+const PDF = "application/pdf"
+
+// OutPath is where files are handed out that may take longer than an answer.
+const OutPath = "/api/out/"

@@ -1,0 +1,322 @@
+package shelf
+
+import (
+	"context"
+	"maps"
+	"slices"
+	"time"
+
+	"hodometer/core/count/odds"
+	"hodometer/core/count/ranking"
+	"hodometer/core/count/score"
+	"hodometer/core/count/tally"
+	"hodometer/core/drill"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/progress"
+	"hodometer/core/people/student"
+	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
+	"hodometer/store"
+)
+
+// LadderPosition is a rung to put a student on.
+type LadderPosition struct {
+	Stroke feed.Stroke   `json:"stroke"`
+	Rung   progress.Rung `json:"rung"`
+}
+
+// Progress is a student's history and what it says.
+type Progress struct {
+	Strokes []StrokeProgress      `json:"strokes"`
+	Drills  []DrillHistory        `json:"drills"`
+	InGames []StrokeInGames       `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
+	Faults  []progress.FaultTrend `json:"faults" description:"What was seen courtside, and whether it is going down"`
+	Remarks []DatedRemark         `json:"remarks" description:"Newest first"`
+	Roll    Attendance            `json:"roll" description:"How often they came"`
+	Grown   *student.AgeBand      `json:"grown" description:"The age band by their birthday, where the profile has another one; null else"`
+	Running footwork.Quickness    `json:"running" description:"How quick they are taken to be"`
+	Today   string                `json:"today" description:"The day it is where Hodometer runs"`
+}
+
+// StrokeProgress is where a student stands with one stroke.
+type StrokeProgress struct {
+	Stroke feed.Stroke     `json:"stroke"`
+	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
+	Advice progress.Advice `json:"advice"`
+	Rests  bool            `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
+
+	Milestones []progress.Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
+}
+
+// StrokeInGames is how often a student makes a stroke in games, and the same stroke in drills, of late.
+type StrokeInGames struct {
+	Stroke   feed.Stroke    `json:"stroke"`
+	Games    odds.Done      `json:"games"`
+	Transfer *odds.Transfer `json:"transfer" description:"Beside drills; null where the stroke was not counted in any"`
+}
+
+// DrillHistory is every time a student did one drill, oldest first.
+type DrillHistory struct {
+	Drill  string        `json:"drill"`
+	Name   string        `json:"name"`
+	Stroke feed.Stroke   `json:"stroke"`
+	Rung   progress.Rung `json:"rung"`
+	Times  []DrillTime   `json:"times"`
+}
+
+// DrillTime is one time a student did a drill.
+type DrillTime struct {
+	Lesson   string         `json:"lesson"`
+	At       time.Time      `json:"at"`
+	Count    tally.Count    `json:"count"`
+	Measure  string         `json:"measure" description:"What was counted, where the drill had several measures; else empty"`
+	Unit     score.Unit     `json:"unit" description:"Of the count"`
+	Goal     string         `json:"goal"`
+	Realism  drill.Realism  `json:"realism,omitempty" description:"How near to play it was; empty where that is not known"`
+	Detail   string         `json:"detail" description:"The constraint; empty for none"`
+	Standing score.Standing `json:"standing" description:"How far along the goal it came"`
+}
+
+// DatedRemark is a remark with the day of its lesson.
+type DatedRemark struct {
+	Lesson     string `json:"lesson"`
+	Date       string `json:"date"`
+	Engagement int    `json:"engagement" description:"Out of ten; 0 where none was given"`
+	Effort     *int   `json:"effort" description:"How hard it felt, 0 to 10; null where it was not asked"`
+	Remark     string `json:"remark"`
+}
+
+// Progress is what a student did, and the next step.
+func (s *Shelf) Progress(ctx context.Context, id string) (Progress, error) {
+	at, err := s.Standing(ctx, id)
+	if err != nil {
+		return Progress{}, err
+	}
+	inGames, err := s.inGames(ctx, id, at.done)
+	if err != nil {
+		return Progress{}, err
+	}
+	roll, err := s.Attendance(ctx, id, s.Now().AddDate(-1, 0, 0).Format(time.DateOnly), s.Today())
+	if err != nil {
+		return Progress{}, err
+	}
+	var grown *student.AgeBand
+	if band, other := at.of.Grown(s.Now()); other {
+		grown = &band
+	}
+	return Progress{
+		Roll: roll, Grown: grown,
+		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
+		Running: footwork.QuicknessOf(at.of, s.Now()), Today: s.Today(),
+	}, nil
+}
+
+// Standing is what is known of a student's work so far.
+type Standing struct {
+	done      []store.Attempt
+	Positions []store.LadderPosition
+	remarks   []DatedRemark // the newest first
+	of        student.Profile
+}
+
+// Standing is all that a student's next step is told from.
+func (s *Shelf) Standing(ctx context.Context, id string) (at Standing, err error) {
+	if at.done, err = s.Store.AttemptsOfStudent(ctx, id); err != nil {
+		return at, err
+	}
+	if at.Positions, err = s.Store.LadderPositions(ctx, id); err != nil {
+		return at, err
+	}
+	if at.remarks, err = s.datedRemarks(ctx, id); err != nil {
+		return at, err
+	}
+	record, err := s.Store.Students.Get(ctx, id)
+	at.of = record.Document
+	return at, err
+}
+
+// Strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is none.
+func (at Standing) Strokes() []StrokeProgress {
+	engagement := 0
+	for _, remark := range slices.Backward(at.remarks) {
+		if remark.Engagement > 0 {
+			engagement = remark.Engagement
+		}
+	}
+	list := Strokes(at.done, at.Positions, engagement)
+	for i, each := range list {
+		if spared := at.of.Spared(drill.Document{Sport: at.of.Sport, Stroke: each.Stroke}.Strains()); len(spared) > 0 {
+			list[i].Rests, list[i].Advice = true, each.Advice.Resting(student.Joined(spared))
+		}
+	}
+	return list
+}
+
+func (s *Shelf) datedRemarks(ctx context.Context, id string) ([]DatedRemark, error) {
+	remarks, err := s.Store.RemarksOfStudent(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	dated := make([]DatedRemark, len(remarks))
+	for i, r := range remarks {
+		lesson, err := s.Store.Lessons.Get(ctx, r.Lesson)
+		if err != nil {
+			return nil, err
+		}
+		dated[len(remarks)-1-i] = DatedRemark{Lesson: r.Lesson, Date: lesson.Document.Date, Engagement: r.Engagement, Effort: r.Effort, Remark: r.Remark}
+	}
+	return dated, nil
+}
+
+// Strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
+func Strokes(done []store.Attempt, positions []store.LadderPosition, engagement int) []StrokeProgress {
+	var order []feed.Stroke
+	stands, began := map[feed.Stroke][]progress.Stand{}, map[feed.Stroke]progress.Rung{}
+	for _, position := range positions {
+		if len(stands[position.Stroke]) == 0 {
+			order = append(order, position.Stroke)
+			began[position.Stroke] = position.Rung
+		}
+		stands[position.Stroke] = append(stands[position.Stroke], progress.Stand{Rung: position.Rung, At: position.At})
+	}
+	evidence := map[feed.Stroke][]progress.Evidence{}
+	for _, a := range done {
+		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
+		if len(evidence[a.Stroke]) == 0 && (len(stands[a.Stroke]) == 0 || a.At.Before(stands[a.Stroke][0].At)) {
+			if _, seen := began[a.Stroke]; !seen {
+				order = append(order, a.Stroke)
+			}
+			began[a.Stroke] = a.Rung
+		}
+		e := progress.Evidence{At: a.At, Drill: a.Name, Rung: a.Rung}
+		if a.Measure.What.OfBalls() {
+			e.Made, e.Missed = a.Made, a.Missed()
+		}
+		evidence[a.Stroke] = append(evidence[a.Stroke], e)
+	}
+	slices.Sort(order)
+	list := make([]StrokeProgress, len(order))
+	for i, stroke := range order {
+		here := progress.Stand{Rung: began[stroke]}
+		if n := len(stands[stroke]); n > 0 {
+			here = stands[stroke][n-1]
+		}
+		onIt := slices.DeleteFunc(slices.Clone(evidence[stroke]), func(e progress.Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) })
+		list[i] = StrokeProgress{
+			Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(here.Rung, onIt, engagement),
+			Milestones: progress.Milestones(began[stroke], stands[stroke], evidence[stroke]),
+		}
+	}
+	return list
+}
+
+// transferDays are the days of which drills and games are set against each other: long enough for some games, short enough for one form.
+const transferDays = 120
+
+// inGames sets the strokes that were counted in a student's games against the same strokes in drills.
+func (s *Shelf) inGames(ctx context.Context, id string, done []store.Attempt) ([]StrokeInGames, error) {
+	from := s.Now().AddDate(0, 0, -transferDays)
+	matches, err := s.Store.MeasuredOf(ctx, id, from.Format(time.DateOnly))
+	if err != nil {
+		return nil, err
+	}
+	games, drills := map[feed.Stroke]odds.Done{}, map[feed.Stroke]odds.Done{}
+	for _, match := range matches {
+		for _, c := range match.Document.Counts() {
+			if c.Player == id {
+				games[c.Stroke] = games[c.Stroke].Add(odds.Done{Made: c.Made, Missed: c.Missed})
+			}
+		}
+	}
+	for _, a := range done {
+		if a.At.After(from) && a.Measure.What.OfBalls() {
+			drills[a.Stroke] = drills[a.Stroke].Add(odds.Done{Made: a.Made, Missed: a.Missed()})
+		}
+	}
+	list := []StrokeInGames{}
+	for _, stroke := range slices.Sorted(maps.Keys(games)) {
+		one := StrokeInGames{Stroke: stroke, Games: games[stroke]}
+		if transfer, ok := odds.TransferOf(drills[stroke], games[stroke]); ok {
+			one.Transfer = &transfer
+		}
+		list = append(list, one)
+	}
+	return list, nil
+}
+
+// faults are the faults that were seen, each over the lessons since it was seen first.
+func faults(done []store.Attempt) []progress.FaultTrend {
+	list := []progress.FaultTrend{}
+	var names []string
+	for _, a := range done {
+		for _, seen := range a.Faults {
+			if !slices.Contains(names, seen.Fault) {
+				names = append(names, seen.Fault)
+			}
+		}
+	}
+	for _, name := range names {
+		var lessons []progress.Watched
+		last := ""
+		for _, a := range done {
+			times := 0
+			for _, seen := range a.Faults {
+				if seen.Fault == name {
+					times = seen.Times
+				}
+			}
+			if len(lessons) == 0 && times == 0 {
+				continue
+			}
+			if a.Lesson != last {
+				lessons, last = append(lessons, progress.Watched{At: a.At}), a.Lesson
+			}
+			now := &lessons[len(lessons)-1]
+			now.Times, now.Balls = now.Times+times, now.Balls+a.Balls
+		}
+		list = append(list, progress.TrendOf(name, lessons))
+	}
+	return list
+}
+
+func histories(done []store.Attempt) []DrillHistory {
+	list := []DrillHistory{}
+	for _, a := range done {
+		if a.Taps == 0 && len(a.Faults) > 0 {
+			continue // nothing was counted but what was seen
+		}
+		i := slices.IndexFunc(list, func(h DrillHistory) bool { return h.Drill == a.Drill })
+		if i < 0 {
+			i = len(list)
+			list = append(list, DrillHistory{Drill: a.Drill, Name: a.Name, Stroke: a.Stroke, Rung: a.Rung})
+		}
+		list[i].Name = a.Name // as it was last called
+		list[i].Times = append(list[i].Times, timeOf(a))
+	}
+	return list
+}
+
+func timeOf(a store.Attempt) DrillTime {
+	return DrillTime{Lesson: a.Lesson, At: a.At, Count: a.Count, Measure: a.Measure.Name, Unit: a.Measure.What, Goal: a.Measure.Goal(), Realism: a.Measure.Realism, Detail: a.Measure.Constraint, Standing: a.Standing}
+}
+
+// Remark is how a student's lesson was.
+type Remark struct {
+	Engagement int    `json:"engagement" minimum:"0" maximum:"10" description:"Out of ten; 0 for none"`
+	Effort     *int   `json:"effort,omitempty" minimum:"0" maximum:"10" description:"How hard it felt, from 0; empty where it was not asked"`
+	Remark     string `json:"remark" maxLength:"1000"`
+}
+
+// rankedDays are those of which results count in a ranking.
+const rankedDays = 365
+
+// Results are those of a sport that count in a ranking.
+func (s *Shelf) Results(ctx context.Context, sport court.Sport) ([]ranking.Result, error) {
+	from := s.Now().AddDate(0, 0, -rankedDays).Format(time.DateOnly)
+	records, err := s.Store.PlayedSince(ctx, string(sport), from)
+	var results []ranking.Result
+	for _, k := range records {
+		results = append(results, k.Document.Results()...)
+	}
+	return results, err
+}
