@@ -175,7 +175,7 @@ func pages(files fs.FS) echo.HandlerFunc {
 		}
 		h.Set("Cache-Control", cache)
 		h.Add("Vary", "Accept-Encoding")
-		if strings.Contains(c.Request().Header.Get("Accept-Encoding"), "br") {
+		if request.Accepts(c.Request().Header, "br") {
 			if packed, err := fs.ReadFile(files, strings.TrimPrefix(path, "/")+".br"); err == nil {
 				h.Set("Content-Encoding", "br")
 				return c.Blob(http.StatusOK, mime.TypeByExtension(filepath.Ext(path)), packed)

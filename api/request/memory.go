@@ -12,27 +12,31 @@ import (
 	"sync"
 	"time"
 
+	"github.com/hashicorp/golang-lru/v2/simplelru"
 	"github.com/labstack/echo/v5"
 )
 
-// rememberedBytes is how much the answers may take together.
-const rememberedBytes = 16 << 20
+// How much is remembered together.
+const (
+	rememberedBytes   = 16 << 20
+	rememberedAnswers = 4096
+)
 
-// Memory remembers computed answers until something they depend on changes: anything that is stored, or the minute.
+// Memory remembers computed answers by what they depend on: the request, all that was stored, and the minute. What is asked for no more goes first.
 type Memory struct {
 	writes func() uint64
 	now    func() time.Time
 
 	mu      sync.Mutex
-	at      moment
-	answers map[string]*remembered
+	answers *simplelru.LRU[dependence, *remembered]
 	bytes   int
 }
 
-// moment is when an answer holds.
-type moment struct {
-	writes uint64
-	minute int64
+// dependence is what an answer depends on.
+type dependence struct {
+	request string
+	writes  uint64
+	minute  int64
 }
 
 // remembered is an answer as it is sent.
@@ -42,40 +46,36 @@ type remembered struct {
 	tag    string
 }
 
+func (r *remembered) size() int { return len(r.body) + len(r.packed) }
+
 // NewMemory remembers answers by how much was written, and when.
 func NewMemory(writes func() uint64, now func() time.Time) *Memory {
-	return &Memory{writes: writes, now: now, answers: map[string]*remembered{}}
+	m := &Memory{writes: writes, now: now}
+	gone := func(of dependence, answer *remembered) { m.bytes -= answer.size() + len(of.request) }
+	m.answers, _ = simplelru.NewLRU(rememberedAnswers, gone) // fails for a size below 1 only
+	return m
 }
 
-// recall returns the answer to a request that holds now, nil where there is none, and the moment that is now. What held before is forgotten.
-func (m *Memory) recall(request string) (*remembered, moment) {
+// recall returns the answer to a request that holds now, nil where there is none, and what an answer depends on that is worked out from now on.
+func (m *Memory) recall(request string) (*remembered, dependence) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
-	if now := (moment{m.writes(), m.now().Unix() / 60}); m.at != now {
-		m.forget()
-		m.at = now
-	}
-	return m.answers[request], m.at
+	now := dependence{request, m.writes(), m.now().Unix() / 60}
+	answer, _ := m.answers.Get(now)
+	return answer, now
 }
 
-// Keep remembers the answer to a request as it was worked out from a moment on, if that is not over. Where the answers take too much, all
-// of them are forgotten.
-func (m *Memory) keep(request string, at moment, answer *remembered) {
+// keep remembers an answer.
+func (m *Memory) keep(of dependence, answer *remembered) {
 	m.mu.Lock()
 	defer m.mu.Unlock()
-	size := len(answer.body) + len(answer.packed) + len(request)
-	if m.at != at || size > rememberedBytes || m.answers[request] != nil {
-		return
+	if size := answer.size() + len(of.request); size <= rememberedBytes && !m.answers.Contains(of) {
+		m.answers.Add(of, answer)
+		m.bytes += size
 	}
-	if m.bytes+size > rememberedBytes {
-		m.forget()
+	for m.bytes > rememberedBytes {
+		m.answers.RemoveOldest()
 	}
-	m.answers[request], m.bytes = answer, m.bytes+size
-}
-
-func (m *Memory) forget() {
-	m.bytes = 0
-	clear(m.answers)
 }
 
 // packedFrom is the size from which an answer is worth compressing.
@@ -121,7 +121,7 @@ func (r *remembered) send(c *echo.Context) error {
 	if strings.Contains(c.Request().Header.Get("If-None-Match"), r.tag) {
 		return c.NoContent(http.StatusNotModified)
 	}
-	if r.packed != nil && strings.Contains(c.Request().Header.Get("Accept-Encoding"), "gzip") {
+	if r.packed != nil && Accepts(c.Request().Header, "gzip") {
 		h.Set("Content-Encoding", "gzip")
 		return c.Blob(http.StatusOK, "application/json", r.packed)
 	}

@@ -1,6 +1,7 @@
 package request
 
 import (
+	"strings"
 	"testing"
 	"time"
 
@@ -9,11 +10,11 @@ import (
 
 // recall is what is remembered of a request, a text, and what keeps an answer that is worked out from now on.
 func recall(m *Memory, request string) (text string, keep func(text string)) {
-	known, at := m.recall(request)
+	known, of := m.recall(request)
 	if known != nil {
 		text = string(known.body)
 	}
-	return text, func(text string) { m.keep(request, at, &remembered{body: []byte(text)}) }
+	return text, func(text string) { m.keep(of, &remembered{body: []byte(text)}) }
 }
 
 // An answer that took until the next minute, or until something was stored, is not remembered, and nothing newer is forgotten for it; nor
@@ -37,4 +38,31 @@ func TestAnAnswerThatComesLateClearsNothing(t *testing.T) {
 			require.Equal(t, []string{"new", ""}, []string{quick, slow})
 		})
 	}
+}
+
+// What is asked for most of late stays, within bounds; nothing else is forgotten.
+func TestWhatIsAskedForNoMoreGoesFirst(t *testing.T) {
+	m := NewMemory(func() uint64 { return 1 }, func() time.Time { return time.Unix(0, 0) })
+	large := strings.Repeat("x", rememberedBytes/4)
+	for _, request := range []string{"/a", "/b", "/c"} {
+		_, keep := recall(m, request)
+		keep(large)
+	}
+	_, _ = recall(m, "/a")
+	for _, request := range []string{"/d", "/e"} {
+		_, keep := recall(m, request)
+		keep(large)
+		keep(large) // the same again counts once
+	}
+	there := map[string]bool{}
+	for _, request := range []string{"/a", "/b", "/c", "/d", "/e"} {
+		text, _ := recall(m, request)
+		there[request] = text != ""
+	}
+	require.Equal(t, map[string]bool{"/a": true, "/b": false, "/c": false, "/d": true, "/e": true}, there)
+	require.LessOrEqual(t, m.bytes, rememberedBytes)
+	_, keep := recall(m, "/huge")
+	keep(strings.Repeat("x", rememberedBytes+1))
+	text, _ := recall(m, "/huge")
+	require.Empty(t, text)
 }

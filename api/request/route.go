@@ -120,8 +120,7 @@ func (r Route) ForTheCoach() Route {
 func (r Route) Handle(schemas Bodies, memory *Memory) echo.HandlerFunc {
 	if r.Method == http.MethodGet && !r.live {
 		return func(c *echo.Context) error {
-			request := c.Request().RequestURI
-			known, at := memory.recall(request)
+			known, of := memory.recall(c.Request().RequestURI)
 			if known != nil {
 				return known.send(c)
 			}
@@ -133,7 +132,7 @@ func (r Route) Handle(schemas Bodies, memory *Memory) echo.HandlerFunc {
 			if err != nil {
 				return err
 			}
-			memory.keep(request, at, packed)
+			memory.keep(of, packed)
 			return packed.send(c)
 		}
 	}
