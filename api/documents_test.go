@@ -15,6 +15,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/lesson/plan"
+	"hodometer/core/people/progress"
 	"hodometer/handover"
 )
 
@@ -235,7 +236,7 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	for range 2 { // sent again it changes nothing
 		require.Equal(t, coming.Students, read[exchange.DocumentsCame](t, other.ask("POST", "/api/documents", coming)).IDs)
 	}
-	strokes := func(c *club, id string) []shelf.StrokeProgress {
+	strokes := func(c *club, id string) []progress.OnStroke {
 		return read[shelf.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
 	}
 	require.Equal(t, strokes(c, id), strokes(other, coming.Students[0]))

@@ -9,9 +9,9 @@ import (
 
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
+	"hodometer/core/drill/suit"
 	"hodometer/core/live/underway"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Attempt is what one student did at one measure of a drill in one block, from all devices, and what that amounts to.
@@ -93,21 +93,10 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 	return a, nil
 }
 
-// Practice is how one attempt went, without what it was for.
-type Practice struct {
-	Student int // which of those that were asked for
-	Drill   string
-	Measure int // its number
-	Stroke  feed.Stroke
-	At      time.Time
-	Unit    score.Unit // of made and missed; strokes are balls
-	tally.Count
-}
-
 // Practised returns how all attempts of some students went, each student's oldest first.
-func (s *Store) Practised(ctx context.Context, students []string) ([]Practice, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (Practice, error) {
-		var p Practice
+func (s *Store) Practised(ctx context.Context, students []string) ([]suit.Practice, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (suit.Practice, error) {
+		var p suit.Practice
 		var at int64
 		unit := 0
 		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit, &p.Net, &p.Long, &p.Wide)

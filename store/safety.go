@@ -6,13 +6,14 @@ import (
 	"database/sql"
 	"errors"
 	"fmt"
-	"hodometer/internal/partial"
 	"io"
 	"io/fs"
 	"os"
 	"path/filepath"
 	"slices"
 	"syscall"
+
+	"hodometer/internal/partial"
 
 	"modernc.org/sqlite"
 	sqlite3 "modernc.org/sqlite/lib"

@@ -13,6 +13,7 @@ import (
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
+	"hodometer/core/people/progress"
 	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
@@ -70,7 +71,7 @@ type Result struct {
 	Played     string       `json:"played" description:"What they really played of what was planned, in words; empty where it was not begun"`
 	Counted    int          `json:"counted" description:"In how many blocks that is known from what was counted; in the others from the time"`
 
-	Next []shelf.StrokeProgress `json:"next" description:"The next step of each stroke that was counted in this lesson"`
+	Next []progress.OnStroke `json:"next" description:"The next step of each stroke that was counted in this lesson"`
 }
 
 // ofLesson is the parameter of something about one student in one lesson.
@@ -208,8 +209,8 @@ func (s *Courtside) ran(ctx context.Context, a *Afterwards, kit underway.Kit, ru
 }
 
 // nextSteps are those of a student with the strokes that were counted of them in a lesson.
-func (s *Courtside) nextSteps(ctx context.Context, id string, attempts []store.Attempt) ([]shelf.StrokeProgress, error) {
-	list := []shelf.StrokeProgress{}
+func (s *Courtside) nextSteps(ctx context.Context, id string, attempts []store.Attempt) ([]progress.OnStroke, error) {
+	list := []progress.OnStroke{}
 	strokes := map[feed.Stroke]bool{}
 	for _, a := range attempts {
 		if a.Student == id {

@@ -4,12 +4,10 @@ import (
 	"context"
 	"slices"
 	"sync"
-	"time"
 
 	"golang.org/x/sync/errgroup"
 
 	"hodometer/core/count/odds"
-	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/suit"
 	"hodometer/core/lesson"
@@ -33,11 +31,11 @@ func (s *Shelf) Evidence(ctx context.Context, studentID string, level student.Le
 	}
 	list := OfLevel(level, d)
 	for i, m := range d.Measures {
-		done := practised(rows, 1, drillID, d, m, s.Now())[0]
-		list[i].Own, list[i].Related = done.own, done.related
+		done := suit.Practised(rows, 1, drillID, d, m, s.Now())[0]
+		list[i].Own, list[i].Related = done.Own, done.Related
 		for _, a := range attempts {
 			if a.Aim != nil && a.Measure.Number == m.Number {
-				list[i].Zones = addZones(list[i].Zones, a)
+				list[i].Zones = suit.Zoned(list[i].Zones, a.Zones, *a.Aim)
 			}
 		}
 		landings, err := s.Store.Landings(ctx, studentID, drillID, m.Number)
@@ -60,45 +58,6 @@ func OfLevel(level student.Level, d drill.Document) []suit.Evidence {
 	return list
 }
 
-// history is what one student did on a drill, and on others for the same stroke.
-type history struct{ own, related []odds.Practised }
-
-// practised sorts how so many students did by what it says about a measure of a drill.
-func practised(rows []store.Practice, students int, drillID string, d drill.Document, m drill.Measure, now time.Time) []history {
-	inBalls := func(u score.Unit) bool { return u.OfBalls() || u == score.Point }
-	stroke := d.StrokeOf(m)
-	list := make([]history, students)
-	for _, row := range rows {
-		of := &list[row.Student]
-		did := odds.Practised{Days: now.Sub(row.At).Hours() / 24, Made: row.Made, Missed: row.Missed(), Right: row.Right, Wrong: row.Wrong, InPoints: row.Unit == score.Point, Net: row.Net, Long: row.Long, Wide: row.Wide}
-		switch {
-		case row.Unit != m.What && (!inBalls(row.Unit) || !inBalls(m.What)):
-			// a sequence or a repetition says nothing about a ball
-		case row.Drill == drillID && row.Measure == m.Number:
-			of.own = append(of.own, did)
-		case row.Stroke == stroke:
-			of.related = append(of.related, did)
-		}
-	}
-	return list
-}
-
-// addZones adds what landed in the zones of an attempt, as offsets from the middle of its target.
-func addZones(list []odds.Zone, a store.Attempt) []odds.Zone {
-	for _, z := range a.Zones {
-		counted := odds.Zone{Left: z.Zone.Left - a.Aim.X, Right: z.Zone.Right - a.Aim.X, Bottom: z.Zone.Bottom - a.Aim.Y, Top: z.Zone.Top - a.Aim.Y}
-		i := slices.IndexFunc(list, func(other odds.Zone) bool {
-			other.Count = 0
-			return other == counted
-		})
-		if i < 0 {
-			i, list = len(list), append(list, counted)
-		}
-		list[i].Count += z.Balls
-	}
-	return list
-}
-
 // rates are what the people of a lesson make of its drills as they play them: by block, then by student.
 func (s *Shelf) rates(ctx context.Context, d lesson.Document, in schedule.Inputs) (map[string]map[string]schedule.Rated, error) {
 	rates := make(map[string]map[string]schedule.Rated, len(d.Blocks))
@@ -116,7 +75,7 @@ func (s *Shelf) rates(ctx context.Context, d lesson.Document, in schedule.Inputs
 			}
 		}
 	}
-	var rows []store.Practice
+	var rows []suit.Practice
 	var known []suit.Known
 	var work errgroup.Group
 	work.Go(func() (err error) {
@@ -136,16 +95,16 @@ func (s *Shelf) rates(ctx context.Context, d lesson.Document, in schedule.Inputs
 		if !ok {
 			continue
 		}
-		done := make([][]history, len(document.Measures))
+		done := make([][]suit.History, len(document.Measures))
 		for k, m := range document.Measures {
-			done[k] = practised(rows, len(students), block.Drill, document, m, now)
+			done[k] = suit.Practised(rows, len(students), block.Drill, document, m, now)
 		}
 		of := make(map[string]schedule.Rated, len(in.People))
 		for _, person := range in.In(block) {
 			i := slices.Index(students, person.ID)
 			rated := schedule.Rated{Stroke: known[next].Stroke, Measures: make([]odds.Estimates, len(known[next].Priors))}
 			for k, prior := range known[next].Priors {
-				rated.Measures[k] = suit.Evidence{Own: done[k][i].own, Related: done[k][i].related}.Rates(prior)
+				rated.Measures[k] = suit.Evidence{Own: done[k][i].Own, Related: done[k][i].Related}.Rates(prior)
 			}
 			of[person.ID] = rated
 			next++
@@ -161,10 +120,10 @@ type practice struct {
 	mu       sync.Mutex
 	writes   uint64
 	students []string
-	rows     []store.Practice
+	rows     []suit.Practice
 }
 
-func (p *practice) of(ctx context.Context, from *store.Store, students []string) ([]store.Practice, error) {
+func (p *practice) of(ctx context.Context, from *store.Store, students []string) ([]suit.Practice, error) {
 	writes := from.Writes()
 	p.mu.Lock()
 	rows, known := p.rows, p.writes == writes && slices.Equal(p.students, students)

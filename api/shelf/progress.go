@@ -27,7 +27,7 @@ type LadderPosition struct {
 
 // Progress is a student's history and what it says.
 type Progress struct {
-	Strokes []StrokeProgress      `json:"strokes"`
+	Strokes []progress.OnStroke   `json:"strokes"`
 	Drills  []DrillHistory        `json:"drills"`
 	InGames []StrokeInGames       `json:"inGames" description:"Strokes that were counted in games, beside what was made in drills"`
 	Faults  []progress.FaultTrend `json:"faults" description:"What was seen courtside, and whether it is going down"`
@@ -36,16 +36,6 @@ type Progress struct {
 	Grown   *student.AgeBand      `json:"grown" description:"The age band by their birthday, where the profile has another one; null else"`
 	Running footwork.Quickness    `json:"running" description:"How quick they are taken to be"`
 	Today   string                `json:"today" description:"The day it is where Hodometer runs"`
-}
-
-// StrokeProgress is where a student stands with one stroke.
-type StrokeProgress struct {
-	Stroke feed.Stroke     `json:"stroke"`
-	Ladder []progress.Rung `json:"ladder" description:"All rungs, lowest first"`
-	Advice progress.Advice `json:"advice"`
-	Rests  bool            `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
-
-	Milestones []progress.Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
 
 // StrokeInGames is how often a student makes a stroke in games, and the same stroke in drills, of late.
@@ -104,9 +94,10 @@ func (s *Shelf) Progress(ctx context.Context, id string) (Progress, error) {
 	if band, other := at.of.Grown(s.Now()); other {
 		grown = &band
 	}
+	done, _ := at.onLadder()
 	return Progress{
 		Roll: roll, Grown: grown,
-		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: faults(at.done), Remarks: at.remarks,
+		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: progress.Trends(done), Remarks: at.remarks,
 		Running: footwork.QuicknessOf(at.of, s.Now()), Today: s.Today(),
 	}, nil
 }
@@ -136,14 +127,15 @@ func (s *Shelf) Standing(ctx context.Context, id string) (at Standing, err error
 }
 
 // Strokes asks for advice on every stroke, with how engaged the student was last; of one that they are spared there is none.
-func (at Standing) Strokes() []StrokeProgress {
+func (at Standing) Strokes() []progress.OnStroke {
 	engagement := 0
 	for _, remark := range slices.Backward(at.remarks) {
 		if remark.Engagement > 0 {
 			engagement = remark.Engagement
 		}
 	}
-	list := Strokes(at.done, at.Positions, engagement)
+	done, placed := at.onLadder()
+	list := progress.Strokes(done, placed, engagement)
 	for i, each := range list {
 		if spared := at.of.Spared(drill.Document{Sport: at.of.Sport, Stroke: each.Stroke}.Strains()); len(spared) > 0 {
 			list[i].Rests, list[i].Advice = true, each.Advice.Resting(student.Joined(spared))
@@ -168,46 +160,22 @@ func (s *Shelf) datedRemarks(ctx context.Context, id string) ([]DatedRemark, err
 	return dated, nil
 }
 
-// Strokes asks for advice on every stroke that a student was put on a rung of, or did a drill for.
-func Strokes(done []store.Attempt, positions []store.LadderPosition, engagement int) []StrokeProgress {
-	var order []feed.Stroke
-	stands, began := map[feed.Stroke][]progress.Stand{}, map[feed.Stroke]progress.Rung{}
-	for _, position := range positions {
-		if len(stands[position.Stroke]) == 0 {
-			order = append(order, position.Stroke)
-			began[position.Stroke] = position.Rung
-		}
-		stands[position.Stroke] = append(stands[position.Stroke], progress.Stand{Rung: position.Rung, At: position.At})
-	}
-	evidence := map[feed.Stroke][]progress.Evidence{}
-	for _, a := range done {
-		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
-		if len(evidence[a.Stroke]) == 0 && (len(stands[a.Stroke]) == 0 || a.At.Before(stands[a.Stroke][0].At)) {
-			if _, seen := began[a.Stroke]; !seen {
-				order = append(order, a.Stroke)
-			}
-			began[a.Stroke] = a.Rung
-		}
-		e := progress.Evidence{At: a.At, Drill: a.Name, Rung: a.Rung}
+// onLadder is what was done and where the student was put, as the ladder looks at it.
+func (at Standing) onLadder() (done []progress.Done, placed []progress.Placed) {
+	for _, a := range at.done {
+		d := progress.Done{Lesson: a.Lesson, At: a.At, Name: a.Name, Stroke: a.Stroke, Rung: a.Rung, Balls: a.Balls, Faults: map[string]int{}}
 		if a.Measure.What.OfBalls() {
-			e.Made, e.Missed = a.Made, a.Missed()
+			d.Made, d.Missed = a.Made, a.Missed()
 		}
-		evidence[a.Stroke] = append(evidence[a.Stroke], e)
+		for _, seen := range a.Faults {
+			d.Faults[seen.Fault] += seen.Times
+		}
+		done = append(done, d)
 	}
-	slices.Sort(order)
-	list := make([]StrokeProgress, len(order))
-	for i, stroke := range order {
-		here := progress.Stand{Rung: began[stroke]}
-		if n := len(stands[stroke]); n > 0 {
-			here = stands[stroke][n-1]
-		}
-		onIt := slices.DeleteFunc(slices.Clone(evidence[stroke]), func(e progress.Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) })
-		list[i] = StrokeProgress{
-			Stroke: stroke, Ladder: progress.Ladder(), Advice: progress.Advise(here.Rung, onIt, engagement),
-			Milestones: progress.Milestones(began[stroke], stands[stroke], evidence[stroke]),
-		}
+	for _, p := range at.Positions {
+		placed = append(placed, progress.Placed{Stroke: p.Stroke, Stand: progress.Stand{Rung: p.Rung, At: p.At}})
 	}
-	return list
+	return done, placed
 }
 
 // transferDays are the days of which drills and games are set against each other: long enough for some games, short enough for one form.
@@ -242,41 +210,6 @@ func (s *Shelf) inGames(ctx context.Context, id string, done []store.Attempt) ([
 		list = append(list, one)
 	}
 	return list, nil
-}
-
-// faults are the faults that were seen, each over the lessons since it was seen first.
-func faults(done []store.Attempt) []progress.FaultTrend {
-	list := []progress.FaultTrend{}
-	var names []string
-	for _, a := range done {
-		for _, seen := range a.Faults {
-			if !slices.Contains(names, seen.Fault) {
-				names = append(names, seen.Fault)
-			}
-		}
-	}
-	for _, name := range names {
-		var lessons []progress.Watched
-		last := ""
-		for _, a := range done {
-			times := 0
-			for _, seen := range a.Faults {
-				if seen.Fault == name {
-					times = seen.Times
-				}
-			}
-			if len(lessons) == 0 && times == 0 {
-				continue
-			}
-			if a.Lesson != last {
-				lessons, last = append(lessons, progress.Watched{At: a.At}), a.Lesson
-			}
-			now := &lessons[len(lessons)-1]
-			now.Times, now.Balls = now.Times+times, now.Balls+a.Balls
-		}
-		list = append(list, progress.TrendOf(name, lessons))
-	}
-	return list
 }
 
 func histories(done []store.Attempt) []DrillHistory {

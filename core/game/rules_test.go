@@ -1,7 +1,9 @@
 package game_test
 
-import "hodometer/core/sport/court"
-import "hodometer/core/game"
+import (
+	"hodometer/core/game"
+	"hodometer/core/sport/court"
+)
 
 // spots are so many start places on both sides.
 func spots(near, far int) []game.Spot {

@@ -5092,7 +5092,7 @@ export interface components {
             roll: components["schemas"]["Attendance"];
             /** @description How quick they are taken to be */
             running: components["schemas"]["FootworkQuickness"];
-            strokes: components["schemas"]["StrokeProgress"][];
+            strokes: components["schemas"]["ProgressOnStroke"][];
             /** @description The day it is where Hodometer runs */
             today: string;
         };
@@ -5137,6 +5137,16 @@ export interface components {
             next: components["schemas"]["ProgressRung"];
             /** @description That is behind them */
             rung: components["schemas"]["ProgressRung"];
+        };
+        ProgressOnStroke: {
+            advice: components["schemas"]["ProgressAdvice"];
+            /** @description All rungs, lowest first */
+            ladder: components["schemas"]["ProgressRung"][];
+            /** @description That are behind the student, the lowest rung first */
+            milestones: components["schemas"]["ProgressMilestone"][];
+            /** @description The student is spared it while something hurts: nothing is proposed */
+            rests: boolean;
+            stroke: components["schemas"]["FeedStroke"];
         };
         ProgressReached: {
             /** Format: date-time */
@@ -5478,7 +5488,7 @@ export interface components {
             made: number;
             name: string;
             /** @description The next step of each stroke that was counted in this lesson */
-            next: components["schemas"]["StrokeProgress"][];
+            next: components["schemas"]["ProgressOnStroke"][];
             /** @description What they really played of what was planned, in words; empty where it was not begun */
             played: string;
             remark: string;
@@ -6255,16 +6265,6 @@ export interface components {
             stroke: components["schemas"]["FeedStroke"];
             /** @description Beside drills; null where the stroke was not counted in any */
             transfer: null | components["schemas"]["OddsTransfer"];
-        };
-        StrokeProgress: {
-            advice: components["schemas"]["ProgressAdvice"];
-            /** @description All rungs, lowest first */
-            ladder: components["schemas"]["ProgressRung"][];
-            /** @description That are behind the student, the lowest rung first */
-            milestones: components["schemas"]["ProgressMilestone"][];
-            /** @description The student is spared it while something hurts: nothing is proposed */
-            rests: boolean;
-            stroke: components["schemas"]["FeedStroke"];
         };
         StruckAt: {
             at: components["schemas"]["CourtPoint"];

@@ -1,0 +1,107 @@
+package progress
+
+import (
+	"maps"
+	"slices"
+	"time"
+
+	"hodometer/core/sport/feed"
+)
+
+// Done is how one attempt of a student went. Where something else than balls was counted, Made and Missed are 0.
+type Done struct {
+	Lesson string
+	At     time.Time
+	Name   string // of the drill
+	Stroke feed.Stroke
+	Rung   Rung
+	Balls  int
+	Made   int
+	Missed int
+	Faults map[string]int // how often each was seen
+}
+
+// Placed is a rung that a student was put on.
+type Placed struct {
+	Stroke feed.Stroke
+	Stand
+}
+
+// OnStroke is where a student stands with one stroke.
+type OnStroke struct {
+	Stroke feed.Stroke `json:"stroke"`
+	Ladder []Rung      `json:"ladder" description:"All rungs, lowest first"`
+	Advice Advice      `json:"advice"`
+	Rests  bool        `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
+
+	Milestones []Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
+}
+
+// Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name. Attempts and rungs come
+// oldest first; engagement is how engaged the student was last, out of ten, and 0 where that is not known.
+func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
+	var order []feed.Stroke
+	stands, began := map[feed.Stroke][]Stand{}, map[feed.Stroke]Rung{}
+	for _, p := range placed {
+		if len(stands[p.Stroke]) == 0 {
+			order = append(order, p.Stroke)
+			began[p.Stroke] = p.Rung
+		}
+		stands[p.Stroke] = append(stands[p.Stroke], p.Stand)
+	}
+	evidence := map[feed.Stroke][]Evidence{}
+	for _, d := range done {
+		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
+		if len(evidence[d.Stroke]) == 0 && (len(stands[d.Stroke]) == 0 || d.At.Before(stands[d.Stroke][0].At)) {
+			if _, seen := began[d.Stroke]; !seen {
+				order = append(order, d.Stroke)
+			}
+			began[d.Stroke] = d.Rung
+		}
+		evidence[d.Stroke] = append(evidence[d.Stroke], Evidence{At: d.At, Drill: d.Name, Rung: d.Rung, Made: d.Made, Missed: d.Missed})
+	}
+	slices.Sort(order)
+	list := make([]OnStroke, len(order))
+	for i, stroke := range order {
+		here := Stand{Rung: began[stroke]}
+		if n := len(stands[stroke]); n > 0 {
+			here = stands[stroke][n-1]
+		}
+		onIt := slices.DeleteFunc(slices.Clone(evidence[stroke]), func(e Evidence) bool { return e.Rung != here.Rung || !e.At.After(here.At) })
+		list[i] = OnStroke{
+			Stroke: stroke, Ladder: Ladder(), Advice: Advise(here.Rung, onIt, engagement),
+			Milestones: Milestones(began[stroke], stands[stroke], evidence[stroke]),
+		}
+	}
+	return list
+}
+
+// Trends are the faults that were seen, in the order in which they were seen first, each over the lessons since then.
+func Trends(done []Done) []FaultTrend {
+	list := []FaultTrend{}
+	var names []string
+	for _, d := range done {
+		for _, fault := range slices.Sorted(maps.Keys(d.Faults)) {
+			if !slices.Contains(names, fault) {
+				names = append(names, fault)
+			}
+		}
+	}
+	for _, name := range names {
+		var lessons []Watched
+		last := ""
+		for _, d := range done {
+			times := d.Faults[name]
+			if len(lessons) == 0 && times == 0 {
+				continue
+			}
+			if d.Lesson != last {
+				lessons, last = append(lessons, Watched{At: d.At}), d.Lesson
+			}
+			now := &lessons[len(lessons)-1]
+			now.Times, now.Balls = now.Times+times, now.Balls+d.Balls
+		}
+		list = append(list, TrendOf(name, lessons))
+	}
+	return list
+}

@@ -1,0 +1,52 @@
+package progress_test
+
+import (
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"hodometer/core/people/progress"
+	"hodometer/core/sport/feed"
+)
+
+func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
+	day := func(n int) time.Time { return time.Date(2026, 3, n, 16, 0, 0, 0, time.UTC) }
+	done := []progress.Done{
+		{Lesson: "1", At: day(1), Name: "Coin", Stroke: feed.Forehand, Rung: progress.Direction, Balls: 20, Made: 15, Missed: 5},
+		{Lesson: "2", At: day(8), Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, Balls: 20, Made: 19, Missed: 1},
+		{Lesson: "3", At: day(15), Name: "Serve", Stroke: feed.Serve, Rung: progress.Consistency, Balls: 10, Made: 5, Missed: 5},
+	}
+	on := func(placed ...progress.Placed) map[feed.Stroke]progress.Rung {
+		rungs := map[feed.Stroke]progress.Rung{}
+		for _, each := range progress.Strokes(done, placed, 0) {
+			rungs[each.Stroke] = each.Advice.Rung
+		}
+		return rungs
+	}
+	require.Equal(t, map[feed.Stroke]progress.Rung{feed.Forehand: progress.Direction, feed.Serve: progress.Consistency}, on(), "the first drill says where they stand")
+	later := progress.Placed{Stroke: feed.Forehand, Stand: progress.Stand{Rung: progress.Depth, At: day(7)}}
+	require.Equal(t, progress.Depth, on(later)[feed.Forehand])
+	// On depth only what was done on it since counts: 19 of 20.
+	for _, each := range progress.Strokes(done, []progress.Placed{later}, 0) {
+		if each.Stroke == feed.Forehand {
+			require.Equal(t, 20, each.Advice.Balls)
+		}
+	}
+	volley := progress.Placed{Stroke: feed.ForehandVolley, Stand: progress.Stand{Rung: progress.Pace, At: day(2)}}
+	require.Equal(t, progress.Pace, on(volley)[feed.ForehandVolley], "also one that no drill was done for")
+}
+
+func TestFaultsAreFollowedFromTheLessonInWhichTheyWereSeenFirst(t *testing.T) {
+	day := func(n int) time.Time { return time.Date(2026, 3, n, 16, 0, 0, 0, time.UTC) }
+	trends := progress.Trends([]progress.Done{
+		{Lesson: "1", At: day(1), Balls: 10},
+		{Lesson: "2", At: day(8), Balls: 10, Faults: map[string]int{"late": 2}},
+		{Lesson: "2", At: day(8), Balls: 5, Faults: map[string]int{"late": 1, "drops": 1}},
+		{Lesson: "3", At: day(15), Balls: 20},
+	})
+	require.Len(t, trends, 2)
+	require.Equal(t, "late", trends[0].Fault)
+	require.Equal(t, []progress.Watched{{At: day(8), Times: 3, Balls: 15}, {At: day(15), Balls: 20}}, trends[0].Lessons, "two drills of a lesson are one lesson")
+	require.Empty(t, progress.Trends(nil))
+}
