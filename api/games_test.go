@@ -19,6 +19,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/finding"
+	"hodometer/core/lesson/offer"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/scoreboard"
 	"hodometer/core/people/coach"
@@ -253,7 +254,7 @@ func TestAVersionOfAGameInALesson(t *testing.T) {
 	two.Name = "Ben"
 	students := []string{c.student(one), c.student(two)}
 	offers := c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"four and four"}})
-	at := slices.IndexFunc(offers, func(o desk.Offer) bool { return o.Title == "Four and Four: orange court" })
+	at := slices.IndexFunc(offers, func(o offer.Offer) bool { return o.Title == "Four and Four: orange court" })
 	require.GreaterOrEqual(t, at, 0)
 	block := *offers[at].Block
 	require.Equal(t, "orange court", block.Version)
@@ -293,18 +294,18 @@ func TestAGameInALesson(t *testing.T) {
 	one.Sport, two.Sport, two.Name = "tennis", "tennis", "Ben"
 	students := []string{c.student(one), c.student(two)}
 	var block map[string]any
-	for _, offer := range c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"three openings"}}) {
-		if offer.Kind == desk.OfferGame {
+	for _, o := range c.offers(url.Values{"students": {strings.Join(students, ",")}, "text": {"three openings"}}) {
+		if o.Kind == offer.Game {
 			require.Nil(t, block, "it is offered once")
-			text, err := json.Marshal(offer.Block)
+			text, err := json.Marshal(o.Block)
 			require.NoError(t, err)
 			require.NoError(t, json.Unmarshal(text, &block))
 		}
 	}
 	require.NotNil(t, block)
-	for _, offer := range c.offers(url.Values{"students": {students[0]}}) {
-		if offer.Kind == desk.OfferGame {
-			require.Contains(t, offer.Detail, "tennis", "without words only games of the sport are offered")
+	for _, o := range c.offers(url.Values{"students": {students[0]}}) {
+		if o.Kind == offer.Game {
+			require.Contains(t, o.Detail, "tennis", "without words only games of the sport are offered")
 		}
 	}
 	id := newID()

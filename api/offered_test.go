@@ -14,6 +14,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/load"
 	"hodometer/core/lesson"
+	"hodometer/core/lesson/offer"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/lesson/template"
 	"hodometer/core/people/coach"
@@ -57,7 +58,7 @@ func TestEverythingThatIsOfferedCanBeSaved(t *testing.T) {
 		}
 		var blocks []lesson.Block
 		for _, text := range append([]string{"", "warm-up"}, drillNames()...) {
-			var offers []desk.Offer
+			var offers []offer.Offer
 			require.NoError(t, json.Unmarshal(c.ok("GET", "/api/lessons/offers?students="+strings.Join(students, ",")+"&text="+url.QueryEscape(text), nil), &offers))
 			require.NotEmpty(t, offers, text)
 			for _, offer := range offers {

@@ -106,7 +106,7 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	if err != nil {
 		return Found{}, err
 	}
-	of := knownOf(people)
+	of := catalogue.KnownOf(people)
 	known.Needs, known.Level = of.Needs, of.Level
 	list := catalogue.Search(all, query, p.Order, known)
 	found := Found{Total: len(list), Drills: []DrillCard{}}
@@ -114,25 +114,16 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
 			Drill:   shelf.Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.Worked(settings),
-			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: servedBy(e.Document, people), Versions: e.Document.VersionNames(),
+			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: catalogue.ServedBy(e.Document, people), Versions: e.Document.VersionNames(),
 		}
 		found.Drills = append(found.Drills, card)
 	}
 	return found, nil
 }
 
-// learner is a student with what comes next for them.
-type learner struct {
-	name  string
-	sport court.Sport
-	level student.Level
-	needs []catalogue.Need
-	rests []student.Strain
-}
-
 // learners are the students of a list of identifiers with commas between them.
-func (s *Desk) learners(ctx context.Context, ids string) ([]learner, error) {
-	var people []learner
+func (s *Desk) learners(ctx context.Context, ids string) ([]catalogue.Learner, error) {
+	var people []catalogue.Learner
 	for _, id := range strings.FieldsFunc(ids, func(r rune) bool { return r == ',' }) {
 		person, err := s.learner(ctx, id)
 		if errors.Is(err, store.ErrNotFound) {
@@ -146,13 +137,14 @@ func (s *Desk) learners(ctx context.Context, ids string) ([]learner, error) {
 	return people, nil
 }
 
-func (s *Desk) learner(ctx context.Context, id string) (learner, error) {
+func (s *Desk) learner(ctx context.Context, id string) (catalogue.Learner, error) {
 	record, err := s.Store.Students.Get(ctx, id)
 	if err != nil {
-		return learner{}, err
+		return catalogue.Learner{}, err
 	}
 	needs, err := s.needs(ctx, id)
-	return learner{record.Document.Name, record.Document.Sport, record.Document.Level, needs, record.Document.Rests()}, err
+	of := record.Document
+	return catalogue.Learner{Name: of.Name, Sport: of.Sport, Level: of.Level, Needs: needs, Rests: of.Rests()}, err
 }
 
 // needs are the rungs that a student should work on next, without what they are spared.

@@ -5,6 +5,7 @@ package main
 
 import (
 	"bytes"
+	"errors"
 	"fmt"
 	"go/ast"
 	"go/format"
@@ -24,7 +25,7 @@ func main() {
 		made, err := tree(root)
 		for path, text := range made {
 			if err == nil {
-				err = os.WriteFile(path, text, 0o600)
+				err = put(path, text)
 			}
 		}
 		if err != nil {
@@ -34,17 +35,25 @@ func main() {
 	}
 }
 
-// tree returns the files for all packages under a folder, by their path.
+// put writes a file, or takes one away that has nothing in it any more.
+func put(path string, text []byte) error {
+	if text != nil {
+		return os.WriteFile(path, text, 0o600)
+	}
+	if err := os.Remove(path); !errors.Is(err, os.ErrNotExist) {
+		return err
+	}
+	return nil
+}
+
+// tree returns the files for all packages under a folder, by their path: nil where there is to be none.
 func tree(root string) (map[string][]byte, error) {
 	made := map[string][]byte{}
 	err := filepath.WalkDir(root, func(path string, entry os.DirEntry, err error) error { //nolint:gosec // a folder of this project
 		if err != nil || !entry.IsDir() {
 			return err
 		}
-		text, err := enums(path)
-		if text != nil {
-			made[filepath.Join(path, file)] = text
-		}
+		made[filepath.Join(path, file)], err = enums(path)
 		return err
 	})
 	return made, err

@@ -15,6 +15,10 @@ func TestTheFilesAreFresh(t *testing.T) {
 		require.NotEmpty(t, made)
 		for path, want := range made {
 			there, err := os.ReadFile(path)
+			if want == nil {
+				require.ErrorIs(t, err, os.ErrNotExist, "run make generate")
+				continue
+			}
 			require.NoError(t, err)
 			require.Equal(t, string(want), string(there), "run make generate")
 		}
@@ -72,4 +76,13 @@ func (Side) Enum() []any {
 	text, err = enums(t.TempDir())
 	require.NoError(t, err)
 	require.Nil(t, text)
+}
+
+func TestAFileThatHasNothingInItAnyMoreGoes(t *testing.T) {
+	path := filepath.Join(t.TempDir(), file)
+	require.NoError(t, put(path, []byte("package court\n")))
+	require.FileExists(t, path)
+	require.NoError(t, put(path, nil))
+	require.NoFileExists(t, path)
+	require.NoError(t, put(path, nil))
 }
