@@ -24,9 +24,9 @@ export default ts.config(
     languageOptions: { parserOptions: { parser: ts.parser, svelteConfig } },
   },
   {
-    // A browser may keep nothing: lib/kept.ts goes on without.
+    // A browser may keep nothing: lib/page/kept.ts goes on without.
     files: ['ui/src/**'],
-    ignores: ['ui/src/lib/kept.ts', 'ui/src/lib/kept.test.ts'],
+    ignores: ['ui/src/lib/page/kept.ts', 'ui/src/lib/page/kept.test.ts'],
     rules: { 'no-restricted-globals': ['error', 'localStorage', 'sessionStorage'] },
   },
   {

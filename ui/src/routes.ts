@@ -1,6 +1,6 @@
 import type { RouteDefinition } from 'svelte-spa-router'
 import { wrap } from 'svelte-spa-router/wrap'
-import Unreached from './lib/Unreached.svelte'
+import Unreached from './lib/parts/Unreached.svelte'
 import NotFound from './views/NotFound.svelte'
 import Today from './views/today/Today.svelte'
 
@@ -16,7 +16,7 @@ export const routes: RouteDefinition = {
   '/students': later(() => import('./views/students/Students.svelte')),
   '/students/bring-in': later(() => import('./views/students/bringin/BringIn.svelte')),
   '/students/:id': later(() => import('./views/students/Student.svelte')),
-  '/drills': later(() => import('./views/drills/Drills.svelte')),
+  '/drills': later(() => import('./views/drills/list/Drills.svelte')),
   '/drills/:id': later(() => import('./views/drills/Drill.svelte')),
   '/games': later(() => import('./views/games/Games.svelte')),
   '/games/played': later(() => import('./views/games/PlayedGames.svelte')),

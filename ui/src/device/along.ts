@@ -1,4 +1,4 @@
-import { diary } from '../lib/data'
+import { diary } from '../lib/page/data'
 import { Games } from './games'
 import { Kits } from './kits'
 import type { DeviceStore } from './store'

@@ -1,6 +1,6 @@
 import { answer, api, describe, patience, Unreachable } from '../lib/api/client'
-import { notices } from '../lib/notice.svelte'
-import { inRounds } from '../lib/rounds'
+import { notices } from '../lib/parts/notice.svelte'
+import { inRounds } from '../lib/page/rounds'
 import type { Kept } from './log'
 import type { Queue } from './queue'
 

@@ -1,4 +1,4 @@
-import { inTab } from '../lib/kept'
+import { inTab } from '../lib/page/kept'
 import type { Kept } from './log'
 
 /**

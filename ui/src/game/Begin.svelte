@@ -5,9 +5,9 @@
   import type { Here } from '../device/beginning'
   import { orHere } from '../device/here'
   import { answer, api, describe, isNew, type GameDocument } from '../lib/api/client'
-  import { keys, renew, studentsQuery } from '../lib/data'
-  import SelectField from '../lib/SelectField.svelte'
-  import { today } from '../lib/words'
+  import { keys, renew, studentsQuery } from '../lib/page/data'
+  import SelectField from '../lib/fields/SelectField.svelte'
+  import { today } from '../lib/words/words'
 
   /** Who plays a game: pressed in the order of the start places, and the game begins. */
   interface Props {

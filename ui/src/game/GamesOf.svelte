@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../lib/api/client'
-  import { keys } from '../lib/data'
-  import { onDay } from '../lib/words'
+  import { keys } from '../lib/page/data'
+  import { onDay } from '../lib/words/words'
   import ResultLines from './ResultLines.svelte'
 
   /** What a student has played, the newest first: results between sides, beside what was counted in drills. */

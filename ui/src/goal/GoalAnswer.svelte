@@ -11,8 +11,8 @@
     type Derivation,
     type Unit,
   } from '../lib/api/client'
-  import { keys } from '../lib/data'
-  import DerivationDialog from '../lib/DerivationDialog.svelte'
+  import { keys } from '../lib/page/data'
+  import DerivationDialog from '../lib/parts/DerivationDialog.svelte'
   import GoalDots from './GoalDots.svelte'
 
   /** A goal says what it takes somebody, with a slider over it. */

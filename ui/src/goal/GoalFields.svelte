@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Goal, Unit, Vocabulary } from '../lib/api/client'
-  import NumberField from '../lib/NumberField.svelte'
-  import SelectField from '../lib/SelectField.svelte'
+  import NumberField from '../lib/fields/NumberField.svelte'
+  import SelectField from '../lib/fields/SelectField.svelte'
   import { numbersOf, ofForm } from './goals'
 
   /** What is to be reached, field by field as its kind needs them. */

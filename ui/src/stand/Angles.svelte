@@ -12,9 +12,9 @@
     type Point,
     type Settings,
   } from '../lib/api/client'
-  import { keys, vocabularyQuery } from '../lib/data'
-  import LengthField from '../lib/LengthField.svelte'
-  import SelectField from '../lib/SelectField.svelte'
+  import { keys, vocabularyQuery } from '../lib/page/data'
+  import LengthField from '../lib/fields/LengthField.svelte'
+  import SelectField from '../lib/fields/SelectField.svelte'
   import SectorLayer from './SectorLayer.svelte'
   import { sign } from './sign'
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import NumberInput from '../lib/NumberInput.svelte'
+  import NumberInput from '../lib/fields/NumberInput.svelte'
   import type { Likely, StandAnswer } from '../lib/api/client'
 
   /** What may come, how likely, and what is held of it; chances are typed, and what came is tapped. */

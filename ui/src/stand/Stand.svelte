@@ -15,12 +15,12 @@
     type Settings,
     type StandAsked,
   } from '../lib/api/client'
-  import { keys, levelsOf, renew, vocabularyQuery } from '../lib/data'
-  import DerivationDialog from '../lib/DerivationDialog.svelte'
+  import { keys, levelsOf, renew, vocabularyQuery } from '../lib/page/data'
+  import DerivationDialog from '../lib/parts/DerivationDialog.svelte'
   import { drafts } from '../lib/drafts/drafts.svelte'
-  import { notices } from '../lib/notice.svelte'
-  import SaveState from '../lib/SaveState.svelte'
-  import SelectField from '../lib/SelectField.svelte'
+  import { notices } from '../lib/parts/notice.svelte'
+  import SaveState from '../lib/drafts/SaveState.svelte'
+  import SelectField from '../lib/fields/SelectField.svelte'
   import Replies from './Replies.svelte'
   import { sign } from './sign'
   import StandLayer from './StandLayer.svelte'

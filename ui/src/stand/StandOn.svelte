@@ -1,7 +1,7 @@
 <script lang="ts">
-  import Async from '../lib/Async.svelte'
+  import Async from '../lib/parts/Async.svelte'
   import { type Point } from '../lib/api/client'
-  import { courtsQuery, settingsQuery } from '../lib/data'
+  import { courtsQuery, settingsQuery } from '../lib/page/data'
   import { drafts } from '../lib/drafts/drafts.svelte'
   import Stand from './Stand.svelte'
   import type { Standing } from './standing'

@@ -1,5 +1,5 @@
 import createClient from 'openapi-fetch'
-import { inWords } from '../fields'
+import { inWords } from '../fields/fields'
 import type { components, paths } from './schema'
 
 type Schemas = components['schemas']

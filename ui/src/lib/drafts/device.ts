@@ -1,6 +1,6 @@
 import Dexie, { type Table, type Transaction } from 'dexie'
 import { v7 } from 'uuid'
-import { inTab } from '../kept'
+import { inTab } from '../page/kept'
 import { toFourthFormat, toThirdFormat } from './formats'
 
 /** Stored is a draft as it is written down on this device until the server has answered. */

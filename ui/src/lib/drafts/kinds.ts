@@ -11,7 +11,7 @@ import {
   type Remark,
   type Settings,
 } from '../api/client'
-import { keys } from '../data'
+import { keys } from '../page/data'
 import type { Revision } from './draft.svelte'
 
 /** Documents are what a draft can be of, by its kind. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
+  import Async from '../../lib/parts/Async.svelte'
 
   const query = createQuery(() => ({ queryKey: ['about'], queryFn: () => answer(api.GET('/api/about')) }))
 </script>

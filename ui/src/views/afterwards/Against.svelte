@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Afterwards } from '../../lib/api/client'
-  import { lasting } from '../../lib/words'
+  import { lasting } from '../../lib/words/words'
 
   /** How long each block was to go, and went. */
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Afterwards, Closing } from '../../lib/api/client'
   import { drafts } from '../../lib/drafts/drafts.svelte'
-  import SaveState from '../../lib/SaveState.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import SaveState from '../../lib/drafts/SaveState.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
   import Against from './Against.svelte'
   import BothMarks from './BothMarks.svelte'
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Afterwards, Remark } from '../../lib/api/client'
-  import { commonest } from '../../lib/words'
+  import { commonest } from '../../lib/words/words'
   import { remarkDraft } from './remarks'
   import BothMarks from './BothMarks.svelte'
 

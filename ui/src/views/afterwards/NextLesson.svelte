@@ -3,8 +3,8 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import { answer, api, isNew } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
+  import { keys, renew } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
 
   /** The next lesson of the same students, with drills for their next steps. */
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Afterwards, Counter } from '../../lib/api/client'
-  import SaveState from '../../lib/SaveState.svelte'
-  import TextField from '../../lib/TextField.svelte'
-  import { counted, misses, outcome } from '../../lib/words'
+  import SaveState from '../../lib/drafts/SaveState.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
+  import { counted, misses, outcome } from '../../lib/words/words'
   import BothMarks from './BothMarks.svelte'
   import { remarkDraft } from './remarks'
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Counter, Entry, Point } from '../../lib/api/client'
-  import { onDevice } from '../../lib/kept'
-  import { counted } from '../../lib/words'
+  import { onDevice } from '../../lib/page/kept'
+  import { counted } from '../../lib/words/words'
   import type { Tap, Whose } from '../../device/runs'
   import type { Waiting } from './courtside.svelte'
   import { withoutUndone, withWaiting } from './waiting'

@@ -7,8 +7,8 @@
   import { Kits } from '../../device/kits'
   import { DeviceStore, TableRuns } from '../../device/store'
   import { answer, api, type Courtside } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys } from '../../lib/page/data'
   import CourtsideRun from './CourtsideRun.svelte'
 
   interface Props {

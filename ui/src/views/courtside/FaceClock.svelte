@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Face } from '../../lib/api/client'
-  import { inTab } from '../../lib/kept'
+  import { inTab } from '../../lib/page/kept'
   import { calledAt, inWords, phaseAt, type Phase } from './face'
 
   /** The clock of a measure: work and rest in turn, or a challenge; it goes by the clock of the lesson, stands with it, and goes on after a reload. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import TextField from '../../lib/TextField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
   import type { Gear, Kind } from './gear.svelte'
 
   /** Joins a ball machine and an eye for landings, or lets them go. */

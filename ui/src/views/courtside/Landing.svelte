@@ -1,7 +1,7 @@
 <script lang="ts">
   import Court from '../../court/Court.svelte'
   import { type Point, type Shape } from '../../lib/api/client'
-  import { courtsQuery } from '../../lib/data'
+  import { courtsQuery } from '../../lib/page/data'
 
   /** The half of the court with the target, to point at where a ball landed. */
   interface Props {

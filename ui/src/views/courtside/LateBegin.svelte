@@ -1,6 +1,6 @@
 <script lang="ts">
   import Play from '@lucide/svelte/icons/play'
-  import { today } from '../../lib/words'
+  import { today } from '../../lib/words/words'
   import type { Run } from './courtside.svelte'
 
   /** Begin, and where it is later than planned: to the end of the booking, or all of it. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import SelectField from '../../lib/SelectField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
   import type { Voice } from './voice.svelte'
 
   /** How the lesson is called: aloud, by tones, by shaking; tried once before it begins. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import NumberField from '../../lib/NumberField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
   import type { Tap } from '../../device/runs'
 
   /** A try on the clock: started and stopped here, or typed. */

@@ -2,8 +2,8 @@
   import Court from '../../court/Court.svelte'
   import { drawn, type Frame } from '../../court/view'
   import type { Cue, Point } from '../../lib/api/client'
-  import { courtsQuery } from '../../lib/data'
-  import { minutes } from '../../lib/words'
+  import { courtsQuery } from '../../lib/page/data'
+  import { minutes } from '../../lib/words/words'
 
   /** Who is where now, and where they go in the next round, drawn to scale. */
   interface Props {

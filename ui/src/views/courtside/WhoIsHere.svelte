@@ -1,8 +1,8 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import { describe } from '../../lib/api/client'
-  import { onDevice } from '../../lib/kept'
-  import { students as allStudents } from '../../lib/data'
+  import { onDevice } from '../../lib/page/kept'
+  import { students as allStudents } from '../../lib/page/data'
   import type { Run } from './courtside.svelte'
 
   /** Plans the rest of a running lesson for those who are there now; what was played stays. */

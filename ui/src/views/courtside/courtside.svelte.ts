@@ -21,8 +21,8 @@ import type { Kits } from '../../device/kits'
 import type { Kept } from '../../device/log'
 import type { Tap, Whose } from '../../device/runs'
 import type { Packed } from '../../device/store'
-import { notices } from '../../lib/notice.svelte'
-import { instant } from '../../lib/words'
+import { notices } from '../../lib/parts/notice.svelte'
+import { instant } from '../../lib/words/words'
 import { Taken } from './taken.svelte'
 
 const tick = 250

@@ -8,7 +8,7 @@ import {
   type MachineCommand,
   type SaidEvent,
 } from '../../lib/api/client'
-import { notices } from '../../lib/notice.svelte'
+import { notices } from '../../lib/parts/notice.svelte'
 import type { Tap, Whose } from '../../device/runs'
 
 export type Kind = SaidEvent['by']

@@ -1,5 +1,5 @@
 import type { Whose } from '../../device/runs'
-import { inTab } from '../../lib/kept'
+import { inTab } from '../../lib/page/kept'
 
 /** Strokes are those of the rallies of a block that are on. They outlive a reload. */
 export class Strokes {

@@ -1,5 +1,5 @@
 import type { Tap, Whose } from '../../device/runs'
-import { inTab } from '../../lib/kept'
+import { inTab } from '../../lib/page/kept'
 
 /** How many counts are remembered for undo. */
 const most = 200

@@ -1,4 +1,4 @@
-import { onDevice } from '../../lib/kept'
+import { onDevice } from '../../lib/page/kept'
 import { buzz, ring } from './signals'
 import type { Call } from './aloud'
 

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
-  import { door } from '../../lib/door.svelte'
-  import { notices } from '../../lib/notice.svelte'
-  import { moment } from '../../lib/words'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys } from '../../lib/page/data'
+  import { door } from '../../lib/page/door.svelte'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import { moment } from '../../lib/words/words'
   import Pairing from './Pairing.svelte'
   import Passphrase from './Passphrase.svelte'
 

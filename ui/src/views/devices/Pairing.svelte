@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onDestroy } from 'svelte'
   import { answer, api, type PairedDevice, type PairingCode } from '../../lib/api/client'
-  import { notices } from '../../lib/notice.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import { minutes } from '../../lib/words'
-  import QRCode from '../../lib/QRCode.svelte'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import { minutes } from '../../lib/words/words'
+  import QRCode from '../../lib/parts/QRCode.svelte'
 
   /** Lets one device in: a code that goes once, to be read by its camera or typed. */
   interface Props {

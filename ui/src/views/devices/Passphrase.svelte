@@ -1,8 +1,8 @@
 <script lang="ts">
   import { answer, api, describe, Refusal } from '../../lib/api/client'
-  import { door } from '../../lib/door.svelte'
-  import { notices } from '../../lib/notice.svelte'
-  import PassphraseField from '../../lib/PassphraseField.svelte'
+  import { door } from '../../lib/page/door.svelte'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import PassphraseField from '../../lib/fields/PassphraseField.svelte'
 
   /** Sets the passphrase, changes it, or takes it away. */
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Coming, Looked } from '../../lib/api/client'
-  import Differences from '../../lib/Differences.svelte'
+  import Differences from '../../lib/drafts/Differences.svelte'
   import { differences } from '../../lib/drafts/merge'
 
   interface Props {

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys, settingsQuery } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys, settingsQuery } from '../../lib/page/data'
   import { editedQuery } from '../../lib/drafts/edited'
-  import DrillBench from './DrillBench.svelte'
+  import DrillBench from './bench/DrillBench.svelte'
 
   interface Props {
     params: { id: string }

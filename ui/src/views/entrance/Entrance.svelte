@@ -2,9 +2,9 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { push, router } from 'svelte-spa-router'
   import { answer, api, describe, Refusal, type DoorState } from '../../lib/api/client'
-  import { door } from '../../lib/door.svelte'
-  import PassphraseField from '../../lib/PassphraseField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import { door } from '../../lib/page/door.svelte'
+  import PassphraseField from '../../lib/fields/PassphraseField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   /** What stands before the page until the coach, or this device, is let in. What was typed on the page stays behind it. */
   interface Props {

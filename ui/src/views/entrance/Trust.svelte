@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { door } from '../../lib/door.svelte'
+  import { door } from '../../lib/page/door.svelte'
 </script>
 
 <div class="max-w-2xl">

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readNumber } from '../../lib/numbers'
+  import { readNumber } from '../../lib/fields/numbers'
 
   /** A whole number within a sentence. */
   interface Props {

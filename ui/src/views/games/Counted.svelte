@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { GameMeasure } from '../../lib/api/client'
-  import { vocabularyQuery } from '../../lib/data'
+  import { vocabularyQuery } from '../../lib/page/data'
   import { whose } from './choices'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, type Game } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
+  import { keys, renew } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
   import Begin from '../../game/Begin.svelte'
   import GameCourt from '../../game/GameCourt.svelte'
 

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { courtsQuery, gamesQuery } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
+  import Async from '../../lib/parts/Async.svelte'
+  import { courtsQuery, gamesQuery } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
   import GameOnList from './GameOnList.svelte'
   import { keep } from './keep'
   import NewResults from './NewResults.svelte'

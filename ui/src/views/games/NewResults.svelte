@@ -3,9 +3,9 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import { answer, api, describe, isNew, type Match } from '../../lib/api/client'
-  import { keys, renew, studentsQuery } from '../../lib/data'
-  import NumberField from '../../lib/NumberField.svelte'
-  import { commonest, today } from '../../lib/words'
+  import { keys, renew, studentsQuery } from '../../lib/page/data'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import { commonest, today } from '../../lib/words/words'
 
   /** A round robin, or an evening whose results are entered: who was there. */
   const client = useQueryClient()

@@ -6,8 +6,8 @@
   import { orHere } from '../../device/here'
   import { DeviceStore } from '../../device/store'
   import { answer, api, Unreachable, type Played } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys } from '../../lib/page/data'
   import Results from './Results.svelte'
   import Scoreboard from './Scoreboard.svelte'
 

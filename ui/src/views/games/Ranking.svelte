@@ -1,9 +1,9 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type Match, type Pairing } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys, studentsQuery, vocabularyQuery } from '../../lib/data'
-  import { commonest, tenths } from '../../lib/words'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys, studentsQuery, vocabularyQuery } from '../../lib/page/data'
+  import { commonest, tenths } from '../../lib/words/words'
   import Rooms from './Rooms.svelte'
 
   /** Players in order from what they played, how sure that is, and who should play whom. */

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { readNumber } from '../../lib/numbers'
+  import { readNumber } from '../../lib/fields/numbers'
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, over, plainly, type Match, type Played, type Round } from '../../lib/api/client'
-  import { keys, renew } from '../../lib/data'
-  import TextField from '../../lib/TextField.svelte'
-  import { onDay } from '../../lib/words'
+  import { keys, renew } from '../../lib/page/data'
+  import TextField from '../../lib/fields/TextField.svelte'
+  import { onDay } from '../../lib/words/words'
 
   /** Results that are entered: of a round robin by its timetable, or of an evening, pair by pair. */
   interface Props {

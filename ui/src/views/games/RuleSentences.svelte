@@ -8,7 +8,7 @@
   import Pick from './Pick.svelte'
   import Restrictions from './Restrictions.svelte'
   import Tick from './Tick.svelte'
-  import { courtsQuery } from '../../lib/data'
+  import { courtsQuery } from '../../lib/page/data'
   import { among, changes, feeds, restarts, scores, sidesOrNone, turnings } from './choices'
 
   /** The rules of a game as sentences with choices in them. */

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { answer, api, plainly, type GameAward, type GameDocument } from '../../lib/api/client'
-  import { studentsQuery } from '../../lib/data'
-  import { tenths } from '../../lib/words'
+  import { studentsQuery } from '../../lib/page/data'
+  import { tenths } from '../../lib/words/words'
   import type { Desk } from './desk.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
   import Tick from './Tick.svelte'
 
   /** A game played through by its chances, a score that is fair, and what to play to in the time. */

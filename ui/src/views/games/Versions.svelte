@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { GameVersion } from '../../lib/api/client'
-  import { courtsQuery } from '../../lib/data'
+  import { courtsQuery } from '../../lib/page/data'
   import Count from './Count.svelte'
   import type { Desk } from './desk.svelte'
   import Phrase from './Phrase.svelte'

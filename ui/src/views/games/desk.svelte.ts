@@ -6,8 +6,8 @@ import {
   type GameRules,
   type WorkedGame,
 } from '../../lib/api/client'
-import { Asking } from '../../lib/asking.svelte'
-import { onDevice } from '../../lib/kept'
+import { Asking } from '../../lib/page/asking.svelte'
+import { onDevice } from '../../lib/page/kept'
 import type { Draft } from '../../lib/drafts/draft.svelte'
 
 /** What is asked of a game beside its document. */

@@ -2,8 +2,8 @@ import type { QueryClient } from '@tanstack/svelte-query'
 import { push } from 'svelte-spa-router'
 import { v7 } from 'uuid'
 import { answer, api, isNew, type GameDocument } from '../../lib/api/client'
-import { keys, renew } from '../../lib/data'
-import { notices } from '../../lib/notice.svelte'
+import { keys, renew } from '../../lib/page/data'
+import { notices } from '../../lib/parts/notice.svelte'
 
 /** opened opens a game that was made, or tells why none was. */
 async function opened(client: QueryClient, made: Promise<{ id: string }>) {

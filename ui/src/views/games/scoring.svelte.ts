@@ -5,8 +5,8 @@ import type { EventQueue } from '../../device/events'
 import type { Games } from '../../device/games'
 import type { PackedGame } from '../../device/store'
 import { answer, api, type GameEvent, type Played, type Scored } from '../../lib/api/client'
-import { onDevice } from '../../lib/kept'
-import { instant } from '../../lib/words'
+import { onDevice } from '../../lib/page/kept'
+import { instant } from '../../lib/words/words'
 
 /** What a tap says; when it was and in which rally is added. */
 export type Tap = Omit<GameEvent, 'id' | 'at' | 'rally'>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, type SafeCopies } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
-  import { many, moment, size } from '../../lib/words'
+  import { keys } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import { many, moment, size } from '../../lib/words/words'
 
   interface Props {
     kept: SafeCopies

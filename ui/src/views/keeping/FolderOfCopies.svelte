@@ -1,9 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, Refusal } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import { keys } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   interface Props {
     folder: string

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import Async from '../../lib/Async.svelte'
-  import { keepingQuery } from '../../lib/data'
-  import { door } from '../../lib/door.svelte'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keepingQuery } from '../../lib/page/data'
+  import { door } from '../../lib/page/door.svelte'
   import Copies from './Copies.svelte'
   import Everything from './Everything.svelte'
   import FolderOfCopies from './FolderOfCopies.svelte'

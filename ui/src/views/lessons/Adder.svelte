@@ -3,9 +3,9 @@
   import { push } from 'svelte-spa-router'
   import { tick } from 'svelte'
   import { answer, api, type Block, type Drill, type Offer } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import NewDrill from '../../library/NewDrill.svelte'
-  import { many } from '../../lib/words'
+  import { keys } from '../../lib/page/data'
+  import NewDrill from '../../drill/NewDrill.svelte'
+  import { many } from '../../lib/words/words'
   import type { Planner } from './planner.svelte'
 
   /** One field to find what goes into a lesson: blocks, drills, versions, shapes; or what a drill is swapped for. */

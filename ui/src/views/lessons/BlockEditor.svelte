@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Block, ScheduledBlock, Vocabulary, Derivation } from '../../lib/api/client'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import TextField from '../../lib/TextField.svelte'
-  import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
+  import DerivationDialog from '../../lib/parts/DerivationDialog.svelte'
   import Expected from './Expected.svelte'
   import FindingItem from './FindingItem.svelte'
   import { keyed } from './findings'

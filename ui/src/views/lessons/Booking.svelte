@@ -1,6 +1,6 @@
 <script lang="ts">
-  import NumberField from '../../lib/NumberField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
   import type { Planner } from './planner.svelte'
 
   interface Props {

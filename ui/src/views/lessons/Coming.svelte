@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { weeksQuery } from '../../lib/data'
-  import Part from '../../lib/Part.svelte'
-  import UnreadableList from '../../lib/UnreadableList.svelte'
-  import { dayName } from '../../lib/words'
+  import { weeksQuery } from '../../lib/page/data'
+  import Part from '../../lib/parts/Part.svelte'
+  import UnreadableList from '../../lib/parts/UnreadableList.svelte'
+  import { dayName } from '../../lib/words/words'
   import LessonCard from './LessonCard.svelte'
   import MoreWeeks from './MoreWeeks.svelte'
   import { later } from './week'

@@ -2,9 +2,9 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { v7 } from 'uuid'
   import { answer, api, describe, type Lesson } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import NumberField from '../../lib/NumberField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import { keys } from '../../lib/page/data'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
   import { later } from './week'
 
   /** Copies a lesson to another day, or to the same day of some weeks. */

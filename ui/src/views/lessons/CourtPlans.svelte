@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type CourtPlan } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { listed } from '../../lib/words'
+  import Async from '../../lib/parts/Async.svelte'
+  import { listed } from '../../lib/words/words'
   import type { Planner } from './planner.svelte'
 
   interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Student } from '../../lib/api/client'
   import { drafts } from '../../lib/drafts/drafts.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   /** One or two faults to watch in a student, kept with the student from lesson to lesson. */
   interface Props {

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
-  import NumberField from '../../lib/NumberField.svelte'
-  import { courtsQuery, keys, students as allStudents } from '../../lib/data'
-  import SelectField from '../../lib/SelectField.svelte'
-  import { lasting } from '../../lib/words'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import { courtsQuery, keys, students as allStudents } from '../../lib/page/data'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import { lasting } from '../../lib/words/words'
   import FaultFields from './FaultFields.svelte'
   import type { Planner } from './planner.svelte'
-  import StudentPicker from '../../lib/StudentPicker.svelte'
+  import StudentPicker from '../../lib/fields/StudentPicker.svelte'
 
   interface Props {
     planner: Planner

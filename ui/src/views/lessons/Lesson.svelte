@@ -1,7 +1,7 @@
 <script lang="ts">
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys } from '../../lib/page/data'
   import { editedQuery } from '../../lib/drafts/edited'
   import LessonPlanner from './LessonPlanner.svelte'
 

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, describe, type LessonBrief } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { listed } from '../../lib/words'
+  import { keys } from '../../lib/page/data'
+  import { listed } from '../../lib/words/words'
   import Road from '../../road/Road.svelte'
 
   interface Props {

@@ -3,13 +3,13 @@
   import { push } from 'svelte-spa-router'
   import { v7 } from 'uuid'
   import { answer, api, isNew, Refusal, describe } from '../../lib/api/client'
-  import { bookingsQuery, keys, renew, students, week } from '../../lib/data'
-  import NumberField from '../../lib/NumberField.svelte'
-  import TextField from '../../lib/TextField.svelte'
-  import { keepUnsent, unsent } from '../../lib/unsent'
+  import { bookingsQuery, keys, renew, students, week } from '../../lib/page/data'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
+  import { keepUnsent, unsent } from '../../lib/drafts/unsent'
   import Coming from './Coming.svelte'
   import Past from './Past.svelte'
-  import StudentPicker from '../../lib/StudentPicker.svelte'
+  import StudentPicker from '../../lib/fields/StudentPicker.svelte'
   import Week from './Week.svelte'
 
   const client = useQueryClient()

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { describe } from '../../lib/api/client'
-  import type { weeksQuery } from '../../lib/data'
+  import type { weeksQuery } from '../../lib/page/data'
 
   /** What stands below lessons that come week by week: the way to the next week, or why it could not be read. */
   interface Props {

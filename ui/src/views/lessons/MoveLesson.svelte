@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte'
   import type { LessonBrief, LessonDocument } from '../../lib/api/client'
-  import TextField from '../../lib/TextField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   interface Props {
     lesson: LessonBrief

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { weeksQuery } from '../../lib/data'
-  import Part from '../../lib/Part.svelte'
-  import UnreadableList from '../../lib/UnreadableList.svelte'
+  import { weeksQuery } from '../../lib/page/data'
+  import Part from '../../lib/parts/Part.svelte'
+  import UnreadableList from '../../lib/parts/UnreadableList.svelte'
   import MoreWeeks from './MoreWeeks.svelte'
 
   /** All lessons before today, the latest first, week by week. */

@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Block, RotationForm, ScheduledBlock, Vocabulary } from '../../lib/api/client'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import { elapsed, lasting } from '../../lib/words'
-  import TextField from '../../lib/TextField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import { elapsed, lasting } from '../../lib/words/words'
+  import TextField from '../../lib/fields/TextField.svelte'
   import Ring from './Ring.svelte'
   import { spotsOf, textOf } from './spots'
 

@@ -9,9 +9,9 @@
     type Variant,
     type Vocabulary,
   } from '../../lib/api/client'
-  import { beneath } from '../../lib/fields'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
+  import { beneath } from '../../lib/fields/fields'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
   import GoalFields from '../../goal/GoalFields.svelte'
   import type { Planner } from './planner.svelte'
 

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, over, type LessonBrief, type LessonDocument } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys, renew, week } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
-  import { onDay } from '../../lib/words'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys, renew, week } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import { onDay } from '../../lib/words/words'
   import MoveLesson from './MoveLesson.svelte'
 
   const client = useQueryClient()

@@ -2,8 +2,8 @@
   import GoalFields from '../../goal/GoalFields.svelte'
   import GoalAnswer from '../../goal/GoalAnswer.svelte'
   import type { Goal } from '../../lib/api/client'
-  import { settingsQuery, vocabularyQuery } from '../../lib/data'
-  import NumberField from '../../lib/NumberField.svelte'
+  import { settingsQuery, vocabularyQuery } from '../../lib/page/data'
+  import NumberField from '../../lib/fields/NumberField.svelte'
   import { remembered } from './remembered.svelte'
 
   const vocabulary = vocabularyQuery()

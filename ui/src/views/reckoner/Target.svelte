@@ -4,12 +4,12 @@
   import ScatterLayer from '../../court/ScatterLayer.svelte'
   import type { Frame } from '../../court/view'
   import { answer, api, Refusal, why, type TargetAsked, type Derivation } from '../../lib/api/client'
-  import { courtsQuery, keys, levelsOf, vocabularyQuery } from '../../lib/data'
-  import LengthField from '../../lib/LengthField.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
+  import { courtsQuery, keys, levelsOf, vocabularyQuery } from '../../lib/page/data'
+  import LengthField from '../../lib/fields/LengthField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
   import { remembered } from './remembered.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import DerivationDialog from '../../lib/parts/DerivationDialog.svelte'
 
   const vocabulary = vocabularyQuery()
   const courts = courtsQuery()

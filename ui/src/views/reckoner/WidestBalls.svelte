@@ -1,7 +1,7 @@
 <script lang="ts">
-  import Async from '../../lib/Async.svelte'
+  import Async from '../../lib/parts/Async.svelte'
   import { type AnglesAsked } from '../../lib/api/client'
-  import { courtsQuery, settingsQuery } from '../../lib/data'
+  import { courtsQuery, settingsQuery } from '../../lib/page/data'
   import Angles from '../../stand/Angles.svelte'
   import { remembered } from './remembered.svelte'
 

@@ -1,4 +1,4 @@
-import { onDevice } from '../../lib/kept'
+import { onDevice } from '../../lib/page/kept'
 
 /** remembered is a state that outlives the page: the last inputs of a tab of the reckoner, on this device. */
 export function remembered<T extends object>(name: string, first: T): T {

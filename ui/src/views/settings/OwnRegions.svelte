@@ -1,10 +1,10 @@
 <script lang="ts">
   import { type Settings } from '../../lib/api/client'
-  import { courtsQuery } from '../../lib/data'
+  import { courtsQuery } from '../../lib/page/data'
   import type { Draft } from '../../lib/drafts/draft.svelte'
-  import LengthField from '../../lib/LengthField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import LengthField from '../../lib/fields/LengthField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   /** The coach's own depth regions: names, purposes, and the line each one stops at. */
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import Async from '../../lib/Async.svelte'
-  import { settingsQuery } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { settingsQuery } from '../../lib/page/data'
   import { drafts } from '../../lib/drafts/drafts.svelte'
   import SettingsForm from './SettingsForm.svelte'
 

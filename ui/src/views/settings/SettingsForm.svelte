@@ -1,12 +1,12 @@
 <script lang="ts">
   import type { Settings } from '../../lib/api/client'
   import { drafts } from '../../lib/drafts/drafts.svelte'
-  import LengthField from '../../lib/LengthField.svelte'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SaveState from '../../lib/SaveState.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
+  import LengthField from '../../lib/fields/LengthField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SaveState from '../../lib/drafts/SaveState.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
   import OwnRegions from './OwnRegions.svelte'
-  import { theme } from '../../lib/theme.svelte'
+  import { theme } from '../../lib/page/theme.svelte'
 
   const air = [
     { key: 'celsius', label: 'Air', unit: '°C' },

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { keys } from '../../lib/data'
+  import Async from '../../lib/parts/Async.svelte'
+  import { keys } from '../../lib/page/data'
   import RunSheet from './RunSheet.svelte'
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
-  import { counted, onDay, outcome } from '../../lib/words'
+  import { counted, onDay, outcome } from '../../lib/words/words'
 
   interface Props {
     drill: Progress['drills'][number]

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { back } from '../../lib/days'
-  import SpanFields from '../../lib/SpanFields.svelte'
+  import { back } from '../../lib/words/days'
+  import SpanFields from '../../lib/fields/SpanFields.svelte'
 
   /** A page for a player and those at home. */
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Derivation, Progress } from '../../lib/api/client'
-  import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import DerivationDialog from '../../lib/parts/DerivationDialog.svelte'
 
   /** Strokes that were counted in games beside the same strokes in drills: does what works in drills work in games? */
   interface Props {

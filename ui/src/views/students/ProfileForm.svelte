@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Profile } from '../../lib/api/client'
-  import { levelsOf, vocabularyQuery } from '../../lib/data'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import { levelsOf, vocabularyQuery } from '../../lib/page/data'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
   import Sore from './Sore.svelte'
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Progress } from '../../lib/api/client'
-  import { onDay } from '../../lib/words'
+  import { onDay } from '../../lib/words/words'
 
   /** What was seen courtside, lesson by lesson, and whether it is going down. */
   interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Profile, Sore } from '../../lib/api/client'
-  import { vocabularyQuery } from '../../lib/data'
-  import SelectField from '../../lib/SelectField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import { vocabularyQuery } from '../../lib/page/data'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   /** What hurts, and what that is spared: everything that proposes heeds what is ticked. */
   interface Props {

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, type Progress, type Derivation } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { notices } from '../../lib/notice.svelte'
-  import DerivationDialog from '../../lib/DerivationDialog.svelte'
+  import { keys } from '../../lib/page/data'
+  import { notices } from '../../lib/parts/notice.svelte'
+  import DerivationDialog from '../../lib/parts/DerivationDialog.svelte'
 
   interface Props {
     student: string

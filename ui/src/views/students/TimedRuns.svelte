@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Profile, Progress } from '../../lib/api/client'
-  import NumberField from '../../lib/NumberField.svelte'
-  import SelectField from '../../lib/SelectField.svelte'
-  import TextField from '../../lib/TextField.svelte'
+  import NumberField from '../../lib/fields/NumberField.svelte'
+  import SelectField from '../../lib/fields/SelectField.svelte'
+  import TextField from '../../lib/fields/TextField.svelte'
 
   /** How quick a student is taken to be, and the runs that say so. */
   interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Kits } from '../../device/kits'
   import { DeviceStore, type Packed } from '../../device/store'
-  import { dayName, today } from '../../lib/words'
+  import { dayName, today } from '../../lib/words/words'
 
   /** Where the program does not answer: the lessons that this device has with it. */
   let list = $state.raw<Packed[]>([])

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { keepingQuery } from '../../lib/data'
+  import { keepingQuery } from '../../lib/page/data'
 
   /** Says so where no safe copy could be made. */
   const query = keepingQuery()

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api, type LessonBrief } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { onDevice } from '../../lib/kept'
+  import { keys } from '../../lib/page/data'
+  import { onDevice } from '../../lib/page/kept'
   import { whenIs } from './leading'
 
   /** The lesson that is on or next, on a phone: where to go, what to carry, what to walk off. */

@@ -1,17 +1,17 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { Unreachable } from '../../lib/api/client'
-  import Async from '../../lib/Async.svelte'
-  import { diary, keys } from '../../lib/data'
-  import { narrow } from '../../lib/narrow.svelte'
-  import Part from '../../lib/Part.svelte'
-  import UnreadableList from '../../lib/UnreadableList.svelte'
+  import Async from '../../lib/parts/Async.svelte'
+  import { diary, keys } from '../../lib/page/data'
+  import { narrow } from '../../lib/parts/narrow.svelte'
+  import Part from '../../lib/parts/Part.svelte'
+  import UnreadableList from '../../lib/parts/UnreadableList.svelte'
   import LessonCard from '../lessons/LessonCard.svelte'
   import { leading } from './leading'
   import NoCopy from './NoCopy.svelte'
   import OnOrNext from './OnOrNext.svelte'
   import Unclosed from './Unclosed.svelte'
-  import { dayName } from '../../lib/words'
+  import { dayName } from '../../lib/words/words'
 
   let now = $state.raw(new Date())
   $effect(() => {

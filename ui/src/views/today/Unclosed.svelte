@@ -1,8 +1,8 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query'
   import { answer, api } from '../../lib/api/client'
-  import { keys } from '../../lib/data'
-  import { onDay } from '../../lib/words'
+  import { keys } from '../../lib/page/data'
+  import { onDay } from '../../lib/words/words'
 
   /** Lessons that were run and of which there is more to say. */
   const query = createQuery(() => ({

@@ -2,10 +2,10 @@
   import { useQueryClient } from '@tanstack/svelte-query'
   import { push } from 'svelte-spa-router'
   import { answer, api, type Booking } from '../../../lib/api/client'
-  import { keys, renew, studentsQuery } from '../../../lib/data'
-  import { notices } from '../../../lib/notice.svelte'
-  import { keepUnsent } from '../../../lib/unsent'
-  import { onDay } from '../../../lib/words'
+  import { keys, renew, studentsQuery } from '../../../lib/page/data'
+  import { notices } from '../../../lib/parts/notice.svelte'
+  import { keepUnsent } from '../../../lib/drafts/unsent'
+  import { onDay } from '../../../lib/words/words'
 
   let { bookings }: { bookings: Booking[] } = $props()
   const client = useQueryClient()

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import Async from '../../../lib/Async.svelte'
-  import { bookingsQuery } from '../../../lib/data'
+  import Async from '../../../lib/parts/Async.svelte'
+  import { bookingsQuery } from '../../../lib/page/data'
   import BookingList from './BookingList.svelte'
   import CalendarsIn from './CalendarsIn.svelte'
   import Out from './Out.svelte'

@@ -9,10 +9,10 @@
     type CalendarFrom,
     type CalendarRead,
   } from '../../../lib/api/client'
-  import { keys, renew } from '../../../lib/data'
-  import { notices } from '../../../lib/notice.svelte'
-  import TextField from '../../../lib/TextField.svelte'
-  import { moment } from '../../../lib/words'
+  import { keys, renew } from '../../../lib/page/data'
+  import { notices } from '../../../lib/parts/notice.svelte'
+  import TextField from '../../../lib/fields/TextField.svelte'
+  import { moment } from '../../../lib/words/words'
 
   let { calendars }: { calendars: CalendarFrom[] } = $props()
   const client = useQueryClient()

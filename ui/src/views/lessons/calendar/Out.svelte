@@ -1,10 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api, Refusal, describe } from '../../../lib/api/client'
-  import { copy } from '../../../lib/copy'
-  import { keys, renew, week } from '../../../lib/data'
-  import { notices } from '../../../lib/notice.svelte'
-  import TextField from '../../../lib/TextField.svelte'
+  import { copy } from '../../../lib/words/copy'
+  import { keys, renew, week } from '../../../lib/page/data'
+  import { notices } from '../../../lib/parts/notice.svelte'
+  import TextField from '../../../lib/fields/TextField.svelte'
 
   const client = useQueryClient()
   const thisWeek = createQuery(() => ({ queryKey: keys.week(0), queryFn: () => week(0) }))

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { createQuery, useQueryClient } from '@tanstack/svelte-query'
   import { answer, api } from '../../../lib/api/client'
-  import { keys } from '../../../lib/data'
+  import { keys } from '../../../lib/page/data'
   import { inWords } from './bringin.svelte'
   import { takeBack } from './takeback'
-  import { moment } from '../../../lib/words'
+  import { moment } from '../../../lib/words/words'
 
   /** What came in of late, to be taken back. */
   const client = useQueryClient()

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query'
   import { answer, api, describe, Refusal } from '../../../lib/api/client'
-  import { keys, studentsQuery } from '../../../lib/data'
-  import SelectField from '../../../lib/SelectField.svelte'
-  import TextField from '../../../lib/TextField.svelte'
+  import { keys, studentsQuery } from '../../../lib/page/data'
+  import SelectField from '../../../lib/fields/SelectField.svelte'
+  import TextField from '../../../lib/fields/TextField.svelte'
   import type { BringIn } from './bringin.svelte'
   import Coming from './Coming.svelte'
   import OrderOfDays from './OrderOfDays.svelte'

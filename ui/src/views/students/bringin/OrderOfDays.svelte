@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { StudentsRead } from '../../../lib/api/client'
-  import SelectField from '../../../lib/SelectField.svelte'
+  import SelectField from '../../../lib/fields/SelectField.svelte'
 
   /** How the days of a table are read that can be read in two ways. */
   interface Props {

@@ -8,7 +8,7 @@ import {
   type StudentsAsked,
   type Table,
 } from '../../../lib/api/client'
-import { keepUnsent, unsent } from '../../../lib/unsent'
+import { keepUnsent, unsent } from '../../../lib/drafts/unsent'
 
 /** What a table can be about. */
 export type About = 'students' | 'attendance'

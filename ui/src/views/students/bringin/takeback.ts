@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/svelte-query'
 import { answer, api } from '../../../lib/api/client'
-import { keys, renew } from '../../../lib/data'
-import { notices } from '../../../lib/notice.svelte'
+import { keys, renew } from '../../../lib/page/data'
+import { notices } from '../../../lib/parts/notice.svelte'
 
 /** takeBack takes back what came in together, and says who stays. */
 export async function takeBack(client: QueryClient, id: string) {
