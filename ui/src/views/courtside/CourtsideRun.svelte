@@ -29,7 +29,8 @@
   import { keepAwake } from './signals'
   import Sounds from './Sounds.svelte'
   import StandPicture from './StandPicture.svelte'
-  import { turns } from './turns'
+  import { turns } from './counting'
+  import { played } from './played'
   import VersionChoice from './VersionChoice.svelte'
   import { Voice } from './voice.svelte'
   import Whereabouts from './Whereabouts.svelte'
@@ -104,13 +105,15 @@
   const onNow = $derived.by(() => {
     const block = run.data.lesson.document.blocks.find(({ id }) => id === scheduled?.block)
     if (!block || !scheduled || over) return undefined
-    // How long it is changes nothing for who stands before it; where roles change, people walk across the court.
-    const { id, drill, version, steps, size, people, lines, variants } = block
-    const own = variants?.map((each) => [each.student, each.version, each.drawn])
-    const roles = run.roles?.second ?? -1
-    const played = JSON.stringify([id, drill, version, steps, size, people, lines, own, roles])
     const planned = scheduled.load?.balls ?? 0
-    return { block, title: scheduled.title, played, running: run.running, planned, counters: inTurn }
+    return {
+      block,
+      title: scheduled.title,
+      played: played(block, run.roles?.roles ?? []),
+      running: run.running,
+      planned,
+      counters: inTurn,
+    }
   })
   const gear = new Gear({
     lesson: run.data.lesson.id,
