@@ -115,6 +115,11 @@ export class Run {
     return this.data.clock !== null
   }
 
+  /** The lesson has gone through all that is planned. */
+  get over() {
+    return this.second >= this.data.lesson.plan.planned
+  }
+
   get scheduled(): ScheduledBlock | undefined {
     const { blocks } = this.data.lesson.plan
     return blocks.find((s) => this.second < s.end) ?? blocks.at(-1)
@@ -238,6 +243,17 @@ export class Run {
     const { blocks } = this.data.lesson.plan
     const at = blocks.findIndex((each) => each.block === this.scheduled?.block)
     return this.#under({ kind: 'go back' }, (blocks[at - 1]?.end ?? 0) - 1)
+  }
+
+  /** jump goes to the next block, or to the one before. Before a lesson is begun one looks at its blocks, and begins where one is. */
+  jump(by: -1 | 1) {
+    if (this.begun) return by === 1 ? this.skip() : this.back()
+    const { blocks, planned } = this.data.lesson.plan
+    const here = blocks.findIndex((s) => s.block === this.scheduled?.block)
+    return this.set(
+      by === 1 ? (this.scheduled?.end ?? planned) : (blocks[Math.max(0, here - 1)]?.start ?? 0),
+      true,
+    )
   }
 
   #under(travel: Omit<Travel, 'block' | 'gone'>, second: number) {
