@@ -90,9 +90,11 @@
       voice.call([{ text, sign: 'call' }])
     },
   })
-  // A machine that this page started hears at once that something else is on.
+  /** Another text as soon as something else is on. */
+  const isOn = $derived(JSON.stringify([onNow?.block.id, onNow?.played, onNow?.running]))
+  // A machine that this page started hears of it at once.
   $effect(() => {
-    void [onNow?.block.id, onNow?.played, onNow?.running]
+    void isOn
     void gear.watch()
   })
   $effect(() => gear.turnIs(turn))
