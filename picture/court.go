@@ -48,7 +48,7 @@ func Court(pen Pen, r report.Report, corner Point, width, high float64) {
 	for _, l := range r.Court.Lines {
 		d.line(l.From, l.To, Stroke{Width: 0.25})
 	}
-	if r.Court.Net.HalfUp > 0 {
+	if r.Court.HasNet() {
 		d.line(court.Point{X: -r.Court.Net.HalfUp}, court.Point{X: r.Court.Net.HalfUp}, Stroke{Width: 0.5})
 	}
 	several := len(r.Measures) > 1

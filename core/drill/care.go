@@ -64,7 +64,7 @@ func (d Document) names() []string {
 // facesVolleyers says whether people wait, or stand by, beyond the net while somebody volleys or smashes.
 func (d Document) facesVolleyers() bool {
 	c, err := court.Find(d.Court)
-	if err != nil || c.Net.HalfUp == 0 || c.Sport == court.TableTennis {
+	if err != nil || !c.HasNet() || c.Sport == court.TableTennis {
 		return false
 	}
 	if !slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke.Volleyed() || feed.AboveHead(c.Sport)(t.Stroke) }) {

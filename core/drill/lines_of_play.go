@@ -105,7 +105,7 @@ func (d Document) dangers() []string {
 		if err != nil {
 			continue
 		}
-		if stands && c.Net.HalfUp > 0 && math.Abs(at.Y) <= atTheNet {
+		if stands && c.HasNet() && math.Abs(at.Y) <= atTheNet {
 			for _, ball := range balls {
 				if off, beside := ball.off(at); off < inLine && beside {
 					list = append(list, fmt.Sprintf("The %s at the net is in the line of a ball: eyes on it and racket up, or one step to the side.", strings.Replace(d.PlaceName(i), string(Start), "player", 1)))
@@ -136,7 +136,7 @@ func (d Document) dangers() []string {
 // nearWalls says whether a wall is played against, or stands round the court.
 func (d Document) nearWalls() bool {
 	c, err := court.Find(d.Court)
-	if err == nil && len(c.Walls) > 0 {
+	if err == nil && c.PlaysWalls() {
 		return true
 	}
 	for _, t := range d.Pattern.Tasks {

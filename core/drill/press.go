@@ -22,7 +22,7 @@ func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Doc
 		return d, invalid.Fields{{Path: "press", Message: "in a rally balls land where the players send them; take “each reply is the next feed” out first"}}
 	case len(d.Pattern.Tasks) >= feed.MaxTasks:
 		return d, invalid.Fields{{Path: "press", Message: fmt.Sprintf("a pattern has at most %d tasks; let a group be played several times instead", feed.MaxTasks)}}
-	case c.Net.HalfUp > 0 && at.Y >= 0:
+	case c.HasNet() && at.Y >= 0:
 		return d, invalid.Fields{{Path: "press", Message: "balls to the student land on the near half; press there, or drag the target"}}
 	}
 	d = d.Clone()

@@ -57,7 +57,7 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 		return d, err
 	case tour.Balls <= 0 && tour.Seconds <= 0:
 		return fail("say how many balls, or how many seconds, in each region")
-	case tour.OneBall && (tour.Balls <= 0 || c.Net.HalfUp == 0 || c.Sport == court.TableTennis):
+	case tour.OneBall && (tour.Balls <= 0 || !c.HasNet() || c.Sport == court.TableTennis):
 		return fail("one ball is played on over a net and counted, not timed")
 	}
 	order := []int{}
@@ -101,12 +101,12 @@ const exchangeGap = 1.3
 func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.Hand, like feed.Task, s coach.Settings) []feed.Task {
 	// Nobody waits further back than a step and a half behind the baseline, and nobody at a table leaves it.
 	wait := (band.From + math.Min(band.To, c.Length/2+2)) / 2
-	squash := c.Net.HalfUp == 0
-	if squash {
+	oneFloor := !c.HasNet()
+	if oneFloor {
 		wait = (band.From + math.Min(band.To, c.Length-1)) / 2
 	}
 	y := func(depth float64) float64 {
-		if squash {
+		if oneFloor {
 			return c.Length/2 - depth
 		}
 		return -depth
@@ -120,7 +120,7 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 	case c.Sport == court.TableTennis:
 		// The regions lie behind the table: deeper ones are for deeper balls.
 		lands = c.Length / 2 * math.Min(court.DeepShare, math.Max(court.ShortShare, court.ShortShare+(court.DeepShare-court.ShortShare)*(wait-c.Length/2)))
-	case c.Sport == court.Badminton || squash:
+	case c.Sport == court.Badminton || oneFloor:
 	case stroke.Volleyed():
 		lands = math.Min(wait+2, c.Length/2+2)
 	default:

@@ -124,7 +124,7 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 	}
 	if side == Far {
 		across = -across
-		if c.Net.HalfUp > 0 {
+		if c.HasNet() {
 			along = -along
 		}
 	}

@@ -30,7 +30,7 @@ func TestAGameGoesToEveryCourt(t *testing.T) {
 				for _, spot := range moved.Rules.Spots {
 					at, err := to.Resolve(spot.Mark)
 					require.NoError(t, err)
-					if to.Net.HalfUp > 0 {
+					if to.HasNet() {
 						require.Equal(t, spot.Side == game.Near, at.Y < 0, "each side on its own half")
 					}
 				}

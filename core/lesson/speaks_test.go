@@ -19,7 +19,7 @@ func TestAWarmUpSpeaksTheSport(t *testing.T) {
 			}
 			require.NotEmpty(t, call.Text)
 		}
-		if c.Net.HalfUp == 0 {
+		if !c.HasNet() {
 			require.NotContains(t, ball.Rotation.Spots[0].Name, "net", "squash has none")
 		}
 		require.Len(t, ball.Rotation.Spots, 2)

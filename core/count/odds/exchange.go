@@ -46,7 +46,7 @@ type Rallied struct {
 func (e Exchange) Check() error {
 	var wrong invalid.Fields
 	c := e.World.Court
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		wrong.Add("court", "%s has no net to rally over", c.Name)
 		return wrong.Err()
 	}

@@ -45,8 +45,8 @@ func OnGround(c court.Court, shape court.Shape, format court.Format) (Ground, er
 	half, end := c.InPlay(format)/2, c.Length/2
 	g := Ground{shape: shape, end: end, ahead: 1, in: rect{-half, half, 0, end}}
 	switch {
-	case c.Net.HalfUp == 0:
-		g.in.bottom, g.walls = -end, len(c.Walls) > 0
+	case !c.HasNet():
+		g.in.bottom, g.walls = -end, c.PlaysWalls()
 		if shape.Centre.Y < 0 {
 			g.ahead = -1
 		}

@@ -35,7 +35,7 @@ func Reading(ctx context.Context, on court.ID, s anticipate.Situation, level stu
 	wait := a.Stands[1]
 	const lost = 0.35 // of the balls that come there
 	p := feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 10, Order: feed.Drawn, Seed: 7}
-	if len(c.Walls) > 0 {
+	if c.PlaysWalls() {
 		p.Method = feed.Partner
 	}
 	for i, each := range a.Coming {

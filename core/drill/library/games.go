@@ -101,7 +101,7 @@ func facing(on court.ID, each int, share float64) []game.Spot {
 			}
 			if side == game.Far {
 				at.X = -at.X
-				if c.Net.HalfUp > 0 {
+				if c.HasNet() {
 					at.Y = -at.Y
 				}
 			}

@@ -53,7 +53,7 @@ func (f Form) Places(round Round, c court.Court) []court.Point {
 		if far {
 			across, y = -across, -y
 		}
-		if c.Net.HalfUp == 0 { // one floor for all, who look to the front wall
+		if !c.HasNet() { // one floor for all, who look to the front wall
 			y = c.Length * (0.5 - 2*depth)
 			if across /= 2; far {
 				across = -across

@@ -41,7 +41,7 @@ func TestEverybodyIsSomewhere(t *testing.T) {
 					}
 					for _, seat := range round.Seats {
 						for _, other := range seat.Against {
-							if c.Net.HalfUp > 0 {
+							if c.HasNet() {
 								require.Negative(t, at[seat.Person].Y*at[other].Y, "%s: over the net", said)
 							}
 						}

@@ -177,7 +177,7 @@ func (c *Counter) counted(m drill.Measure, of []done) int {
 // zones are those of the half with the target; none on a squash court, which is not played over a net.
 func zones(d drill.Document, aim court.Shape) []court.Zone {
 	c, err := court.Find(d.Court)
-	if err != nil || c.Net.HalfUp == 0 {
+	if err != nil || !c.HasNet() {
 		return []court.Zone{}
 	}
 	return c.Zones(d.Format, aim.Centre.Y > 0)

@@ -13,7 +13,7 @@ func (b board) bounds() (low, high court.Point) {
 	switch {
 	case c.Above > 0:
 		return court.Point{X: -c.Width/2 - 0.5, Y: -c.Length/2 - 1.8}, court.Point{X: c.Width/2 + 0.5, Y: -c.Length/2 - 0.3}
-	case c.Net.HalfUp == 0:
+	case !c.HasNet():
 		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: c.Length/2 - 1}
 	}
 	low = court.Point{X: -c.Singles/2 - beside, Y: -c.Length/2 - behind}

@@ -113,7 +113,7 @@ func (s Situation) Check(on court.Court) error {
 		wrong.Add("court", "%s is a court for %s, and this is a situation of %s", on.Name, on.Sport, s.Sport)
 		return wrong.Err()
 	}
-	netted := on.Net.HalfUp > 0
+	netted := on.HasNet()
 	switch {
 	case math.Abs(s.Across) > 1.4 || math.IsNaN(s.Across):
 		wrong.Add("across", "the opponent stands too far beside the court")
@@ -160,14 +160,14 @@ func (s Situation) Check(on court.Court) error {
 // place is where somebody at the far end stands on a court: across to their forehand, and so deep.
 func (s Situation) place(c court.Court, hand student.Hand) court.Point {
 	side := -1.0 // a right-hander beyond the net has the forehand to the near player's left
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		side = 1
 	}
 	if hand == student.LeftHand {
 		side = -side
 	}
 	p := court.Point{X: side * s.Across * c.Singles / 2, Y: s.Deep * c.Length / 2}
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		p.Y = c.Length/2 - s.Deep*c.Length
 	}
 	return p
@@ -179,7 +179,7 @@ func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situat
 	unit.Across, unit.Deep = 1, 0
 	s.Across = at.X / unit.place(c, hand).X
 	s.Deep = at.Y / (c.Length / 2)
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		s.Deep = (c.Length/2 - at.Y) / c.Length
 	}
 	return s

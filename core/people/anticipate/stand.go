@@ -127,7 +127,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 	}
 	middle := q.Situation.Middle(c)
 	a.Within = q.Player.Metres(reaching)
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		a.Within = q.Player.Metres(nearT)
 	}
 	places, step := b.places(middle, a.Within)

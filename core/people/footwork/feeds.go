@@ -57,7 +57,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if len(w.Court.Walls) > 0 && (method == feed.OffWall || method == feed.Partner || method == feed.Live) {
+	if w.Court.PlaysWalls() && (method == feed.OffWall || method == feed.Partner || method == feed.Live) {
 		want.By, want.Value = flight.ByWall, wallHeight[d.Pattern.PaceOf(t)]
 		l, err = w.Aim(want)
 		return l, false, err

@@ -161,7 +161,7 @@ func (d Drill) met(p Player, stroke feed.Stroke, how feed.Moment, high float64) 
 
 // onHalf says whether a place is on the half on which a ball is to be met: the one where it lands.
 func (d Drill) onHalf(at flight.Vec, f flown) bool {
-	return d.World.Court.Net.HalfUp == 0 || at.Y*f.place.Y > 0
+	return !d.World.Court.HasNet() || at.Y*f.place.Y > 0
 }
 
 // top is the highest point between two bounces.
@@ -256,7 +256,7 @@ func (d Drill) fierce(f flown, at flight.State) float64 {
 // loosened is how much more the reply to a ball scatters than at ease: 1 at ease.
 func (d Drill) loosened(a arrival) float64 {
 	loose := a.hurriedBy()
-	if net := d.World.Court.Net.Centre; d.World.Court.Net.HalfUp > 0 && a.at.P.Z < net {
+	if net := d.World.Court.Net.Centre; d.World.Court.HasNet() && a.at.P.Z < net {
 		loose *= 1 + byLow*math.Min(1, (net-a.at.P.Z)/net)
 	}
 	return loose

@@ -64,7 +64,7 @@ func legs(sport court.Sport, kind student.RunKind) []float64 {
 	switch {
 	case c.Above > 0: // around the table there is little room
 		wide, long = 3, 3
-	case c.Net.HalfUp == 0:
+	case !c.HasNet():
 		long = c.Length
 	}
 	switch kind {

@@ -81,7 +81,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 func (d Drill) base(home court.Point, ball *Sample, landing court.Point, r feed.Rally) court.Point {
 	const share = 0.5
 	along := landing.Y - ball.Y
-	if d.Middle || d.World.Court.Net.HalfUp == 0 || r.Pair && home.Y*d.Starts[0].Y < 0 || math.Abs(along) < grain {
+	if d.Middle || !d.World.Court.HasNet() || r.Pair && home.Y*d.Starts[0].Y < 0 || math.Abs(along) < grain {
 		return home
 	}
 	wide := d.World.Court.Singles/2 - home.X
@@ -126,7 +126,7 @@ func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bo
 		side = -1
 	}
 	landing := court.Point{X: side * (c.Singles/2 - r.Wide), Y: c.Length/2 - r.Deep}
-	if !near || c.Net.HalfUp == 0 {
+	if !near || !c.HasNet() {
 		landing.Y = -landing.Y
 	}
 	switch rule {
@@ -145,7 +145,7 @@ func (d Drill) reply(r feed.Rally, rule feed.Direction, from flight.Vec, near bo
 // onForehand says on which side of a player a ball comes.
 func (d Drill) onForehand(p Player, at, landing court.Point, near bool) bool {
 	right := landing.X > at.X
-	if !near && d.World.Court.Net.HalfUp > 0 {
+	if !near && d.World.Court.HasNet() {
 		right = !right
 	}
 	return right == (p.Hand != student.LeftHand)

@@ -44,7 +44,7 @@ func (d Drill) places() ([]placed, error) {
 
 // facing is the way along the court in which somebody at a place looks: 1 or -1.
 func (d Drill) facing(at court.Point) float64 {
-	if at.Y > 0 && d.World.Court.Net.HalfUp > 0 {
+	if at.Y > 0 && d.World.Court.HasNet() {
 		return -1
 	}
 	return 1

@@ -119,7 +119,7 @@ func (k Strike) check() error {
 	var wrong invalid.Fields
 	c := k.World.Court
 	switch {
-	case c.Net.HalfUp == 0:
+	case !c.HasNet():
 		wrong.Add("court", "on a court with walls the ball comes back: there are no angles past a player to be told")
 	case math.Abs(k.From.Y) < 0.3*c.Length/fullCourt:
 		wrong.Add("at", "nobody stands in the net: let the ball be met farther back")

@@ -92,6 +92,12 @@ type Net struct {
 	HalfUp float64 `json:"halfUp" description:"From the middle to a post; 0 where there is no net"`
 }
 
+// HasNet says whether a net parts it in two halves; without one both sides play on one floor.
+func (c *Court) HasNet() bool { return c.Net.HalfUp > 0 }
+
+// PlaysWalls says whether its walls are played.
+func (c *Court) PlaysWalls() bool { return len(c.Walls) > 0 }
+
 // Height is how high the net is so far from the middle: straight from the centre to the post.
 func (n Net) Height(x float64) float64 {
 	if n.HalfUp == 0 {

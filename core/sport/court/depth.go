@@ -14,7 +14,7 @@ const (
 // AtDepth is how far along the court a depth on the near half is: a share of the half from the net, and with walls of the whole
 // court from the front wall.
 func (c Court) AtDepth(share float64) float64 {
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		return c.Length/2 - share*c.Length
 	}
 	return -share * c.Length / 2
@@ -24,7 +24,7 @@ func (c Court) AtDepth(share float64) float64 {
 // it has none.
 func (c Court) Ends(left bool) (back, side LineID, ok bool) {
 	end, x := c.Length/2, c.Singles/2
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		end = -end
 	}
 	if left {

@@ -50,9 +50,9 @@ func (c Court) describe(m Mark, t Tape) string {
 
 func (c Court) beyond(y float64) string {
 	switch {
-	case c.Net.HalfUp == 0 && y < 0:
+	case !c.HasNet() && y < 0:
 		return "towards the back wall"
-	case c.Net.HalfUp == 0:
+	case !c.HasNet():
 		return "towards the front wall"
 	case y < 0:
 		return "this side of the net"

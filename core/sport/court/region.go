@@ -89,7 +89,7 @@ func (s Scheme) Bands(numbering Numbering) ([]Band, error) {
 
 // front is the y from which depth is counted: the net, or the front wall in squash.
 func (c Court) front() float64 {
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		return c.Length / 2
 	}
 	return 0
@@ -97,7 +97,7 @@ func (c Court) front() float64 {
 
 // deepest is how far the last band reaches.
 func (c Court) deepest() float64 {
-	if c.Net.HalfUp == 0 {
+	if !c.HasNet() {
 		return c.Length
 	}
 	return c.Length/2 + c.RunOff.Back
@@ -118,7 +118,7 @@ func (s Scheme) RegionOf(p Point, numbering Numbering) (Region, error) {
 	}
 	r := Region{End: NearEndPlayer, Third: "middle"}
 	depth, own := c.front()-p.Y, p.X
-	if c.Net.HalfUp > 0 && p.Y > 0 {
+	if c.HasNet() && p.Y > 0 {
 		r.End, depth, own = FarEndPlayer, p.Y, -p.X
 	}
 	if third := c.Singles / 6; own > third {

@@ -70,7 +70,7 @@ func (r ReplyPlace) At(c court.Court, landing court.Point, stroke Stroke) court.
 		across = 0
 	}
 	along := c.AtDepth(share)
-	if c.Net.HalfUp > 0 {
+	if c.HasNet() {
 		along = -along // beyond the net
 	}
 	return court.Point{X: side * across * c.Singles / 2, Y: along}

@@ -49,7 +49,7 @@ func TestRepliesInWordsOnEveryCourt(t *testing.T) {
 			require.InDelta(t, at.Y, other.Y, 1e-9)
 			require.Less(t, math.Abs(at.X), c.Singles/2)
 			require.Less(t, math.Abs(at.Y), c.Length/2)
-			if c.Net.HalfUp > 0 {
+			if c.HasNet() {
 				require.Positive(t, at.Y, "%s %s: beyond the net", c.ID, words.Words)
 			}
 			require.Equal(t, words.Place, feed.ReplyPlaceAt(at, 0.05, c, right, feed.Forehand))

@@ -239,7 +239,7 @@ func onCourt(to, was court.Point, c court.Court) court.Point {
 	}
 	wide := c.Singles/2 - edge
 	low, high := -c.Length/2+edge, c.Length/2-edge
-	if c.Net.HalfUp > 0 {
+	if c.HasNet() {
 		high = -4 * edge
 		if was.Y > 0 {
 			low, high = 4*edge, c.Length/2-edge

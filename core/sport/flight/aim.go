@@ -111,7 +111,7 @@ func (w World) sensible(want Want) error {
 		return impossible("it leaves at %s already and cannot stay below %s", metres(want.From.Z), metres(want.Value))
 	case want.By == ByApex && want.Value < ground+1e-3:
 		return impossible("its highest point is to be below where it lands")
-	case want.By == ByClearance && (w.Court.Net.HalfUp == 0 || want.From.Y*want.Landing.Y >= 0):
+	case want.By == ByClearance && (!w.Court.HasNet() || want.From.Y*want.Landing.Y >= 0):
 		return impossible("it does not cross the net")
 	case (want.By == BySpeed || want.By == ByTime) && want.Value <= 0:
 		return impossible("its %s has to be more than nothing", want.By)

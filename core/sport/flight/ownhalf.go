@@ -6,7 +6,7 @@ import "math"
 // and lands: the serve at a table.
 func (w World) aimOverOwnHalf(want Want) (Launch, error) {
 	own := math.Copysign(1, want.From.Y)
-	if w.Court.Net.HalfUp == 0 || want.From.Y*want.Landing.Y >= 0 {
+	if !w.Court.HasNet() || want.From.Y*want.Landing.Y >= 0 {
 		return Launch{}, impossible("it does not cross the net")
 	}
 	if want.First <= 0 || want.First >= math.Min(math.Abs(want.From.Y), w.Court.Length/2) {

@@ -105,7 +105,7 @@ func (w *World) meets(a, b State) (at State, kind Happening, normal Vec) {
 			consider(at, Bounced, Vec{Z: 1})
 		}
 	}
-	if w.Court.Net.HalfUp > 0 && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
+	if w.Court.HasNet() && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
 		passed := crossing(a, b, alongY, 0)
 		k := OverNet
 		if beside := passed.P.X > w.Court.Net.HalfUp || passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 && passed.P.Z > -w.Court.Above {

@@ -74,7 +74,7 @@ func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
 
 // OverNet is how far over the net a ball passes, and the standard deviation of that; false where it does not cross it.
 func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) {
-	if w.Court.Net.HalfUp <= 0 {
+	if !w.Court.HasNet() {
 		return 0, 0, false
 	}
 	passed, over := w.Follow(l, 1+l.Landing()).First(OverNet)

@@ -40,7 +40,7 @@ func (w *World) grounds() [2]float64 {
 }
 
 // walled says whether the court has walls.
-func (w *World) walled() bool { return len(w.Court.Walls) > 0 }
+func (w *World) walled() bool { return w.Court.PlaysWalls() }
 
 // Clearance is how far the lowest point of a ball that crosses the net passes over it.
 func (w World) Clearance(crossing State) float64 { return w.clearance(&crossing) }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Court, Regions } from '../lib/api/client'
   import { drawn, lies, type Frame } from './view'
+  import { hasNet } from './kind'
 
   interface Props {
     regions: Regions
@@ -10,18 +11,18 @@
     px: number
   }
   let { regions, court, frame, px }: Props = $props()
-  /** In squash depth is counted from the front wall, and there is one end only. */
-  const squash = $derived(court.net.halfUp === 0)
-  const front = $derived(squash ? court.length / 2 : 0)
-  const ends = $derived(squash ? [-1] : [-1, 1])
+  /** Without a net depth is counted from the front wall, and there is one end only. */
+  const oneFloor = $derived(!hasNet(court))
+  const front = $derived(oneFloor ? court.length / 2 : 0)
+  const ends = $derived(oneFloor ? [-1] : [-1, 1])
   const edge = $derived(court.width / 2 + court.runOff.side)
   const borders = $derived(
     ends.flatMap((end) =>
       regions.bands.map((band, i) => ({
         key: `${end} ${i}`,
         last: i === regions.bands.length - 1,
-        stop: squash ? front - band.to : end * band.to,
-        middle: squash ? front - (band.from + band.to) / 2 : (end * (band.from + band.to)) / 2,
+        stop: oneFloor ? front - band.to : end * band.to,
+        middle: oneFloor ? front - (band.from + band.to) / 2 : (end * (band.from + band.to)) / 2,
         label: `${band.number} ${band.name}`,
       })),
     ),

@@ -2,7 +2,7 @@
   import type { Court, Shape } from '../lib/api/client'
   import { drawn, lies, wallFeet, type Frame } from './view'
 
-  /** The walls of a squash court laid flat outwards, with their lines and the band that is aimed at. */
+  /** The walls of a court laid flat outwards, with their lines and the band that is aimed at. */
   interface Props {
     court: Court
     /** Of the measures; bands are drawn. */

@@ -17,6 +17,7 @@
   import SelectField from '../lib/fields/SelectField.svelte'
   import SectorLayer from './SectorLayer.svelte'
   import { sign } from './sign'
+  import { hasNet } from '../court/kind'
 
   /** How wide a ball can be played from two places, which can be moved. */
   interface Props {
@@ -26,7 +27,7 @@
   }
   let { read, courts, asked }: Props = $props()
   const vocabulary = vocabularyQuery()
-  const netted = $derived(courts.filter((each) => each.net.halfUp > 0))
+  const netted = $derived(courts.filter((each) => hasNet(each)))
   const court = $derived(netted.find((each) => each.id === asked.court) ?? netted[0])
   const query = createQuery(() => ({
     queryKey: keys.angles($state.snapshot(asked)),

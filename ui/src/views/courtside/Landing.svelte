@@ -2,6 +2,7 @@
   import Court from '../../court/Court.svelte'
   import { type Point, type Shape } from '../../lib/api/client'
   import { courtsQuery } from '../../lib/page/data'
+  import { hasNet } from '../../court/kind'
 
   /** The half of the court with the target, to point at where a ball landed. */
   interface Props {
@@ -26,7 +27,7 @@
       size: 0,
     },
   )
-  const crop = $derived(found?.net.halfUp ? (aim.centre.y > 0 ? 'far half' : 'near half') : 'all')
+  const crop = $derived(found && hasNet(found) ? (aim.centre.y > 0 ? 'far half' : 'near half') : 'all')
 </script>
 
 {#if found}

@@ -7,10 +7,11 @@
   import { remembered } from './remembered.svelte'
   import SelectField from '../../lib/fields/SelectField.svelte'
   import DerivationDialog from '../../lib/parts/DerivationDialog.svelte'
+  import { hasNet } from '../../court/kind'
 
   const vocabulary = vocabularyQuery()
   const courts = courtsQuery()
-  const netted = $derived((courts.data ?? []).filter((court) => court.net.halfUp > 0))
+  const netted = $derived((courts.data ?? []).filter((court) => hasNet(court)))
   const asked = remembered<RallyAsked>('rally', {
     court: 'tennis',
     near: 7.5,

@@ -18,6 +18,7 @@
   import type { Crop, Frame, Snapped } from '../../../court/view'
   import { keys, renew } from '../../../lib/page/data'
   import { notices } from '../../../lib/parts/notice.svelte'
+  import { hasNet, playsWalls } from '../../../court/kind'
 
   /** The court of the bench with what can be chosen about the way it is shown. */
   interface Props {
@@ -160,11 +161,11 @@
         <label for="{id}-crop">Show</label>
         <select id="{id}-crop" class="select select-sm" bind:value={shown}>
           <option value="all">the whole court</option>
-          {#if report.court.walls.length}<option value="walls">the floor and the walls laid flat</option>{/if}
-          {#if report.court.net.halfUp > 0}<option value="near half">the near half</option><option
-              value="far half">the far half</option
+          {#if playsWalls(report.court)}<option value="walls">the floor and the walls laid flat</option>{/if}
+          {#if hasNet(report.court)}<option value="near half">the near half</option><option value="far half"
+              >the far half</option
             >{/if}
-          {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || report.court.net.halfUp === 0) as box (box.id)}<option
+          {#each report.court.boxes.filter((box) => !box.id.endsWith('-half') || !hasNet(report.court)) as box (box.id)}<option
               value={box.id}>{box.name}</option
             >{/each}
         </select>

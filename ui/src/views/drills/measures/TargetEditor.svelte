@@ -4,6 +4,7 @@
   import SelectField from '../../../lib/fields/SelectField.svelte'
   import TextField from '../../../lib/fields/TextField.svelte'
   import Measured from './Measured.svelte'
+  import { playsWalls } from '../../../court/kind'
 
   interface Props {
     draft: MeasuredDraft
@@ -27,7 +28,7 @@
   const sizes = $derived(
     report.sizes.filter((size) => !size.path.startsWith('measures.') || size.path.startsWith(`${path}.`)),
   )
-  const squash = $derived(report.court.walls.length > 0)
+  const walls = $derived(playsWalls(report.court))
   const kinds = $derived<Target['kind'][]>([
     'circle',
     'strip',
@@ -35,7 +36,7 @@
     'polygon',
     'gate',
     'object',
-    squash ? 'wall band' : 'window',
+    walls ? 'wall band' : 'window',
     'double bounce',
   ])
   const names = {

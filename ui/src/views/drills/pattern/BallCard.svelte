@@ -9,6 +9,7 @@
   import TaskMore from './TaskMore.svelte'
   import { ownPlace } from './tasks'
   import VerdictSign from '../play/VerdictSign.svelte'
+  import { hasNet } from '../../../court/kind'
 
   /** One task of a sequence: its few choices, what becomes of it, and the rest on opening. */
   interface Props {
@@ -111,7 +112,7 @@
           options={[usual('none'), ...known(words?.spins, task.spin).filter((spin) => spin !== 'flat')]}
           onchange={(spin) => set({ spin: (spin || undefined) as Task['spin'] })}
         />
-        {#if report.court.net.halfUp > 0}
+        {#if hasNet(report.court)}
           <LengthField
             label="Over the net"
             metres={task.by === 'clearance'
