@@ -70,7 +70,7 @@ bench: build
 dev: node_modules/.installed ui/src/device/core.wasm
 	@trap 'kill 0' EXIT; go run ./cmd/hodometer demo & npm run dev
 
-# Has git run make check before every commit; git commit --no-verify goes without.
+# Has git run make check before every commit, and look at its message; git commit --no-verify goes without.
 hooks:
 	git config core.hooksPath .githooks
 
