@@ -88,14 +88,11 @@ format: node_modules/.installed
 # Everything that parses, a minute each; and some 50 000 bodies made of the OpenAPI document, with values at their extremes and beyond.
 fuzz:
 	HODOMETER_LONG=1 go test -run TestBodiesAtTheirExtremes -timeout 30m -v ./api
-	go test -run '^$$' -fuzz FuzzBody -fuzztime 60s ./api
-	go test -run '^$$' -fuzz '^FuzzRead$$' -fuzztime 60s ./core/exchange/shorthand
-	go test -run '^$$' -fuzz FuzzReadGame -fuzztime 60s ./core/exchange/shorthand
-	go test -run '^$$' -fuzz FuzzReplay -fuzztime 60s ./core/game
-	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./core/basics/units
-	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./sheets
-	go test -run '^$$' -fuzz FuzzRead -fuzztime 60s ./calendar
-	go test -run '^$$' -fuzz FuzzSearch -fuzztime 60s ./core/drill/catalogue
+	@for room in $$(grep -rlE "^func Fuzz" --include=*_test.go --exclude-dir=node_modules . | xargs -n 1 dirname | sort -u); do \
+		for each in $$(grep -hoE '^func Fuzz\w+' $$room/*_test.go | cut -c 6-); do \
+			echo "$$room $$each"; go test -run '^$$' -fuzz "^$$each\$$" -fuzztime 60s $$room || exit 1; \
+		done; \
+	done
 
 screenshots: build /usr/bin/chromium
 	npx tsx e2e/screenshots.ts
