@@ -58,5 +58,5 @@ func build(ctx context.Context, path string, now time.Time, years int) error {
 	if err != nil {
 		return err
 	}
-	return os.Rename(half, path)
+	return partial.Put(half, path)
 }

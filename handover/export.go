@@ -180,7 +180,7 @@ func ExportFile(ctx context.Context, data, path string, at time.Time, progress P
 	}
 	err = errors.Join(Whole(ctx, data, filepath.Dir(data), half, at, progress), half.Close())
 	if err == nil {
-		err = store.PutNew(half.Name(), path)
+		err = partial.PutNew(half.Name(), path)
 	}
 	_ = os.Remove(half.Name()) // it may have its other name by now
 	return err

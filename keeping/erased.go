@@ -54,7 +54,7 @@ func (c Copies) EraseFrom(ctx context.Context, name, id string) (err error) {
 	if _, err := store.Examine(ctx, fresh, store.Wholly); err != nil {
 		return err
 	}
-	return os.Rename(fresh, path)
+	return partial.Put(fresh, path)
 }
 
 // Delete deletes a copy.

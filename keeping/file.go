@@ -206,7 +206,7 @@ func replace(ctx context.Context, data, from string) error {
 			return err
 		}
 	}
-	if err := os.Rename(fresh, data); err != nil {
+	if err := partial.Put(fresh, data); err != nil {
 		return err
 	}
 	open, err := store.Open(ctx, data, nil)

@@ -110,8 +110,8 @@ func writeWhole(path string, data []byte) error {
 		return err
 	}
 	_, err = file.Write(data)
-	if err = errors.Join(err, file.Sync(), file.Close()); err == nil {
-		err = os.Rename(file.Name(), path)
+	if err = errors.Join(err, file.Close()); err == nil {
+		err = partial.Put(file.Name(), path)
 	}
 	if err != nil {
 		return errors.Join(err, os.Remove(file.Name()))
