@@ -29,7 +29,7 @@ func (s *server) aboutRoutes() []request.Route {
 			return s.about, nil
 		}),
 		request.Make("GET", "/api/latest", "getLatest", "Whether anything was stored since", func(context.Context, request.None, request.None) (Latest, error) {
-			return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.shelf.Store.Writes())}, nil
+			return Latest{Write: fmt.Sprintf("%x-%d", s.started.UnixNano(), s.stored.Store.Writes())}, nil
 		}).Anew(),
 	}
 }

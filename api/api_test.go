@@ -22,8 +22,8 @@ import (
 	"hodometer/api/courtside"
 	"hodometer/api/desk"
 	"hodometer/api/door"
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
@@ -191,7 +191,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.Equal(t, plan.Finished, c.clock(id, 1020, false, true).Lesson.State)
 	require.Nil(t, today().Clock)
 	after := read[courtside.Afterwards](t, c.ask("PUT", "/api/lessons/"+id+"/remarks/"+studentID, map[string]any{"engagement": 8, "effort": 0, "remark": "bright"}))
-	p := read[shelf.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
+	p := read[repository.Progress](t, c.ask("GET", "/api/students/"+studentID+"/progress", nil))
 	require.Equal(t, courtside.Result{
 		Student: studentID, Name: "Ada", Made: 23, Balls: 23, Best: 23, Faults: []tally.Seen{}, Engagement: 8, Effort: new(int), Remark: "bright",
 		Played: "23 of 24 strokes, ran 121 m of 126 m", Counted: 1, Next: p.Strokes,
@@ -200,7 +200,7 @@ func TestALessonFromPlanToNextStep(t *testing.T) {
 	require.EqualValues(t, "direction", p.Strokes[0].Advice.Rung)
 	require.Equal(t, 23, p.Drills[0].Times[0].Count.Made)
 	c.now = c.now.Add(time.Hour)
-	p = read[shelf.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
+	p = read[repository.Progress](t, c.ask("POST", "/api/students/"+studentID+"/ladder-position", map[string]any{"stroke": "forehand", "rung": "depth"}))
 	require.EqualValues(t, "depth", p.Strokes[0].Advice.Rung)
 	require.Zero(t, p.Strokes[0].Advice.Balls, "a new rung starts with no evidence")
 	require.NotContains(t, c.log.String(), "level=ERROR")
@@ -238,10 +238,10 @@ func TestTapsOfTheWrongPeopleAreRefused(t *testing.T) {
 func TestPutAwayAndErase(t *testing.T) {
 	c := newClub(t)
 	id := c.student(ada())
-	require.True(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", shelf.Archiving{Archived: true})).Archived)
+	require.True(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", repository.Archiving{Archived: true})).Archived)
 	require.Empty(t, read[[]desk.Student](t, c.ask("GET", "/api/students", nil)))
 	require.Len(t, read[[]desk.Student](t, c.ask("GET", "/api/students?archived=true", nil)), 1)
-	require.False(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", shelf.Archiving{})).Archived)
+	require.False(t, read[desk.Student](t, c.ask("PUT", "/api/students/"+id+"/archived", repository.Archiving{})).Archived)
 	require.Equal(t, http.StatusOK, c.ask("DELETE", "/api/students/"+id, nil).Code)
 	readProblem(t, c.ask("GET", "/api/students/"+id, nil), http.StatusNotFound)
 }

@@ -12,7 +12,7 @@ import (
 
 	"hodometer/api/desk"
 	"hodometer/api/exchange"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/exchange/roster"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
@@ -89,7 +89,7 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 	require.Contains(t, p.Fields[0].Message, "nothing in it that is not kept already")
 
 	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
-		roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll
+		roll := read[repository.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll
 		require.Equal(t, 2, roll.Of)
 		require.Equal(t, map[string]int{"Ada": 2, "Ben Okoro": 1}[s.Profile.Name], roll.Came)
 		require.Equal(t, "2026-03-04", roll.Each[0].Day, "the newest first")
@@ -97,7 +97,7 @@ func TestWhoWasThereComesInAndIsShownWithTheLessonsThatWereGiven(t *testing.T) {
 	}
 	c.ask("DELETE", "/api/arrivals/"+id, nil)
 	for _, s := range read[[]desk.Student](t, c.ask("GET", "/api/students", nil)) {
-		require.Zero(t, read[shelf.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll.Of)
+		require.Zero(t, read[repository.Progress](t, c.ask("GET", "/api/students/"+s.ID+"/progress", nil)).Roll.Of)
 	}
 }
 
@@ -110,7 +110,7 @@ func TestTakingStudentsBackTakesNoAttendanceAlong(t *testing.T) {
 	back := read[exchange.TakenBack](t, c.ask("DELETE", "/api/arrivals/"+students, nil))
 	require.Equal(t, []string{"Ben Okoro"}, back.Stayed)
 	require.Equal(t, []string{"Ben Okoro"}, c.names())
-	roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+read[[]desk.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
+	roll := read[repository.Progress](t, c.ask("GET", "/api/students/"+read[[]desk.Student](t, c.ask("GET", "/api/students", nil))[0].ID+"/progress", nil)).Roll
 	require.Equal(t, 1, roll.Of)
 }
 
@@ -185,7 +185,7 @@ func TestWhatHappenedCourtsideIsHandedOut(t *testing.T) {
 		{"seq": 0, "kind": "turn", "made": 9, "of": 12, "at": c.now}, {"seq": 1, "kind": "made", "at": c.now}, {"seq": 2, "kind": "undo", "at": c.now}, {"seq": 3, "kind": "missed", "miss": "long", "at": c.now},
 	}})
 	c.clock(id, 540, false, true)
-	roll := read[shelf.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil)).Roll
+	roll := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil)).Roll
 	require.Equal(t, []int{1, 1}, []int{roll.Came, roll.Of})
 	require.InDelta(t, 9, *roll.Each[0].Minutes, 0.01)
 

@@ -12,7 +12,7 @@ import (
 
 	"hodometer/api/desk"
 	"hodometer/api/exchange"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/calendar"
 	"hodometer/core/lesson/plan"
 )
@@ -131,7 +131,7 @@ func TestAFeedIsReadByItsSecretUntilItIsTakenBack(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.ask("PUT", "/api/lessons/"+id, changed, "If-Match", `"1"`).Code)
 	require.Contains(t, get(full.Path), "SEQUENCE:1")
 	require.Contains(t, get(full.Path), "T170000")
-	c.ask("PUT", "/api/lessons/"+id+"/archived", shelf.Archiving{Archived: true})
+	c.ask("PUT", "/api/lessons/"+id+"/archived", repository.Archiving{Archived: true})
 	require.Contains(t, get(full.Path), "STATUS:CANCELLED")
 
 	require.Equal(t, http.StatusNoContent, c.ask("DELETE", "/api/feeds/"+full.ID, nil).Code)

@@ -7,7 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/courtside"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/count/score"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/underway"
@@ -21,7 +21,7 @@ func counted(t *testing.T, goal map[string]any, students int, events []map[strin
 
 // ran runs a lesson of so many students with a goal, and returns what became of it and of the first student. Each event
 // is of the student with its number.
-func ran(t *testing.T, goal map[string]any, students int, events []map[string]any) (courtside.Afterwards, shelf.Progress) {
+func ran(t *testing.T, goal map[string]any, students int, events []map[string]any) (courtside.Afterwards, repository.Progress) {
 	c := newClub(t)
 	block, id := newID(), newID()
 	var people []string
@@ -51,7 +51,7 @@ func ran(t *testing.T, goal map[string]any, students int, events []map[string]an
 		c.tap(id, map[string]any{"run": devices[who], "block": block, "student": people[who], "entries": []any{entry}})
 	}
 	after := read[courtside.Afterwards](t, c.ask("GET", "/api/lessons/"+id+"/afterwards", nil))
-	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+people[0]+"/progress", nil))
+	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+people[0]+"/progress", nil))
 	require.Equal(t, after.Counters[0].Standing, progress.Drills[0].Times[0].Standing, "afterwards and on the student's page")
 	return after, progress
 }

@@ -11,7 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/exchange"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/lesson/plan"
@@ -138,7 +138,7 @@ func TestWhatClashesIsShownAndComesInBesideOrInstead(t *testing.T) {
 	require.NotEqual(t, id, beside)
 	coming.Documents[0].As, coming.Documents[0].Revision = exchange.AsInstead, l.Revision
 	require.Equal(t, []string{id}, read[exchange.DocumentsCame](t, c.ask("POST", "/api/documents", coming)).IDs)
-	require.Equal(t, "Corner", read[shelf.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Name)
+	require.Equal(t, "Corner", read[repository.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Name)
 	readProblem(t, c.ask("POST", "/api/documents", coming), http.StatusPreconditionFailed)
 
 	built := library.All()[0]
@@ -208,7 +208,7 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 	id := c.student(ada())
 	require.Equal(t, http.StatusNotFound, c.ask("GET", "/api/out/ladder/"+id+".json", nil).Code, "nothing is known yet")
 	for _, rung := range []string{"consistency", "direction", "depth"} {
-		read[shelf.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
+		read[repository.Progress](t, c.ask("POST", "/api/students/"+id+"/ladder-position", map[string]any{"stroke": "forehand", "rung": rung}))
 		c.now = c.now.Add(time.Hour)
 	}
 	text := c.out("ladder/" + id + ".json")
@@ -237,7 +237,7 @@ func TestLaddersGoToAnotherCoach(t *testing.T) {
 		require.Equal(t, coming.Students, read[exchange.DocumentsCame](t, other.ask("POST", "/api/documents", coming)).IDs)
 	}
 	strokes := func(c *club, id string) []progress.OnStroke {
-		return read[shelf.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
+		return read[repository.Progress](t, c.ask("GET", "/api/students/"+id+"/progress", nil)).Strokes
 	}
 	require.Equal(t, strokes(c, id), strokes(other, coming.Students[0]))
 	require.Len(t, strokes(c, id)[0].Milestones, 2)

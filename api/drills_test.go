@@ -9,7 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/report"
 	"hodometer/core/lesson/plan"
@@ -21,7 +21,7 @@ func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 	c := newClub(t)
 	id := newID()
 	made := c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", map[string]any{"id": id})
-	own := read[shelf.Drill](t, made)
+	own := read[repository.Drill](t, made)
 	require.Equal(t, `"1"`, made.Header().Get("ETag"))
 
 	mine, yours := own.Document, own.Document
@@ -30,13 +30,13 @@ func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
 	require.Equal(t, `"2"`, first.Header().Get("ETag"))
 	p := readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"1"`), http.StatusPreconditionFailed)
 	require.Contains(t, p.Detail, "changed somewhere else")
-	require.InDelta(t, 4, read[shelf.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Pattern.Gap, 1e-9)
+	require.InDelta(t, 4, read[repository.Drill](t, c.ask("GET", "/api/drills/"+id, nil)).Document.Pattern.Gap, 1e-9)
 
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours), http.StatusPreconditionRequired)
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", "2"), http.StatusBadRequest)
 	readProblem(t, c.ask("PUT", "/api/drills/"+library.All()[0].ID, yours, "If-Match", `"1"`), http.StatusForbidden)
 	readProblem(t, c.ask("PUT", "/api/drills/"+id, yours, fresh, "*"), http.StatusConflict)
-	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"2"`))
+	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+id, yours, "If-Match", `"2"`))
 }
 
 func TestMovingAPlaceForALeftHander(t *testing.T) {
@@ -163,7 +163,7 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 	told := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": flat, "people": 1, "hand": "right"}))
 	require.Equal(t, "pattern.tasks.0", told.Simulation.Problems[0].Path)
 	require.Contains(t, told.Simulation.Problems[0].Message, "it would clip the net by")
-	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+newID(), flat, fresh, "*"))
+	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+newID(), flat, fresh, "*"))
 }
 
 func TestWordsAndLengths(t *testing.T) {

@@ -8,7 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/courtside"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/count/tally"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/underway"
@@ -47,7 +47,7 @@ func TestFaultsThatAreSeen(t *testing.T) {
 	require.Equal(t, []tally.Seen{{Fault: "late split step", Times: 8}, {Fault: "drops the racket head"}}, first.Counters[0].Faults)
 	require.Equal(t, 1, first.Counters[0].Count.Taps)
 	seen(10, 2, 40)
-	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
+	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
 	require.Len(t, progress.Faults, 1)
 	require.Equal(t, "down", progress.Faults[0].Going)
 	require.Equal(t, "in 10 balls 2 at first and 0.5 lately: going down", progress.Faults[0].Sentence)

@@ -80,7 +80,7 @@ func TestEveryFigureIsTheSameWhereverItStands(t *testing.T) {
 					}
 					for k, m := range written.Measures {
 						p := expected(t, planned.Plan.Prospects[i], ids[who], m.Number)
-						fit, said := worked.Suitability.Measures[k], worked.Report.Measures[k]
+						fit, said := worked.PlayerFit.Measures[k], worked.Report.Measures[k]
 						require.InDelta(t, fit.Goals[0].Rate, p.Rate, 1e-12, name)
 						require.Equal(t, fit.Attempts, p.Attempts, name)
 						require.True(t, strings.HasPrefix(p.Tries, fmt.Sprint(p.Attempts)), p.Tries)

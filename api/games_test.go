@@ -14,7 +14,7 @@ import (
 
 	"hodometer/api/courtside"
 	"hodometer/api/desk"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/lesson"
@@ -187,7 +187,7 @@ func TestAGameIsPlayedFromTwoDevices(t *testing.T) {
 	// It is a result between two sides, and nobody's balls.
 	page := read[courtside.PlayedPage](t, c.ask("GET", "/api/played?student="+b, nil))
 	require.Equal(t, 1, page.Total)
-	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+b+"/progress", nil))
+	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+b+"/progress", nil))
 	require.Empty(t, progress.Drills)
 
 	ranked := read[courtside.Ranked](t, c.ask("GET", "/api/played/ranking?sport=tennis", nil))

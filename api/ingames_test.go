@@ -6,7 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/count/odds"
 	"hodometer/core/game"
 	"hodometer/core/lesson/plan"
@@ -23,7 +23,7 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	block, lesson := newID(), newID()
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+lesson, lessonFor(block, a), fresh, "*"))
 	c.count(lesson, block, a, 1, 8, 2)
-	before := read[shelf.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
+	before := read[repository.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
 	require.Empty(t, before.InGames)
 	stroke := before.Drills[0].Stroke
 
@@ -46,9 +46,9 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	require.Equal(t, game.Count{Measure: "own", Stroke: stroke, Player: a, Made: 2, Missed: 4}, played.State.Counts[0])
 	require.Equal(t, [2]int{}, played.State.Points)
 
-	after := read[shelf.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
+	after := read[repository.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
 	want, _ := odds.TransferOf(odds.Done{Made: 8, Missed: 2}, odds.Done{Made: 2, Missed: 4})
-	found := map[feed.Stroke]shelf.StrokeInGames{}
+	found := map[feed.Stroke]repository.StrokeInGames{}
 	for _, each := range after.InGames {
 		found[each.Stroke] = each
 	}
@@ -60,5 +60,5 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 
 	// What is long ago says nothing of today.
 	c.now = c.now.AddDate(0, 6, 0)
-	require.Empty(t, read[shelf.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil)).InGames)
+	require.Empty(t, read[repository.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil)).InGames)
 }

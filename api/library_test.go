@@ -10,7 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/people/coach"
 )
@@ -42,17 +42,17 @@ func TestDrillsAreFoundSomeAtATime(t *testing.T) {
 
 	// What is changed or added is found at once, and what is archived is not.
 	id := newID()
-	read[shelf.Drill](t, c.ask("POST", "/api/drills/"+coin.Drills[0].ID+"/duplicate", map[string]any{"id": id}))
+	read[repository.Drill](t, c.ask("POST", "/api/drills/"+coin.Drills[0].ID+"/duplicate", map[string]any{"id": id}))
 	own := c.find(url.Values{"text": {"coin my"}})
 	require.Equal(t, 1, own.Total)
 	document := own.Drills[0].Document
 	document.Name = "Zigzag for Zoe"
-	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
+	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+id, document, "If-Match", `"1"`))
 	require.Equal(t, 0, c.find(url.Values{"text": {"coin my"}}).Total)
 	changed := c.find(url.Values{"text": {"zig"}}).Drills[0]
 	require.Equal(t, []any{id, int64(2)}, []any{changed.ID, changed.Revision})
 	require.Equal(t, id, c.find(url.Values{}).Drills[0].ID, "the coach's own come first")
-	read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
+	read[repository.Drill](t, c.ask("PUT", "/api/drills/"+id+"/archived", map[string]any{"archived": true}))
 	require.Zero(t, c.find(url.Values{"text": {"zig"}}).Total)
 	require.Equal(t, 1, c.find(url.Values{"text": {"zig"}, "archived": {"true"}}).Total)
 }

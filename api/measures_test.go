@@ -6,7 +6,7 @@ import (
 
 	"github.com/stretchr/testify/require"
 
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/lesson/prospect"
@@ -51,7 +51,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 	require.Zero(t, on(1).Count.Balls)
 	require.True(t, on(1).On && !on(3).On, "the first direction is still the one whose turn it is")
 
-	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
+	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
 	require.Len(t, progress.Strokes, 1)
 	require.Equal(t, feed.Backhand, progress.Strokes[0].Stroke)
 	require.Equal(t, "backhand cross-court", progress.Drills[0].Times[0].Measure)
@@ -87,7 +87,7 @@ func TestWhoLeftABlockIsStillCounted(t *testing.T) {
 	d.Blocks[0].People = []string{stays}
 	read[plan.Lesson](t, c.ask("PUT", "/api/lessons/"+id, d, "If-Match", `"1"`))
 	c.count(id, block, left, 1, 3, 1)
-	progress := read[shelf.Progress](t, c.ask("GET", "/api/students/"+left+"/progress", nil))
+	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+left+"/progress", nil))
 	require.Equal(t, 3, progress.Drills[0].Times[0].Count.Made)
 }
 

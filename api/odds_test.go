@@ -60,7 +60,7 @@ func TestATargetIsReckoned(t *testing.T) {
 	c := newClub(t)
 	asked := map[string]any{"court": "tennis", "level": "club player", "back": 1.98, "side": 1.37, "radius": 1.37, "errors": 0.15, "hit": 0.7}
 	r := read[desk.TargetReckoned](t, c.ask("POST", "/api/reckoner/target", asked))
-	require.Contains(t, r.Suitability.Measures[0].Target.Sentence, "of 100 balls")
+	require.Contains(t, r.PlayerFit.Measures[0].Target.Sentence, "of 100 balls")
 	require.Contains(t, r.Aim, "Best aim: ")
 	require.Contains(t, r.Size, "is hit 7 of 10")
 	require.InDelta(t, 1.37, r.Report.Measures[0].Target.Radius, 1e-9)
@@ -92,8 +92,8 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 		return read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"id": id, "document": coin(), "people": 1, "hand": "right", "student": studentID}))
 	}
 	before := preview()
-	require.False(t, before.Suitability.Measures[0].Rates.Rate.Known)
-	require.Zero(t, before.Suitability.Measures[0].Target.Scatter.Logged)
+	require.False(t, before.PlayerFit.Measures[0].Rates.Rate.Known)
+	require.Zero(t, before.PlayerFit.Measures[0].Target.Scatter.Logged)
 	aim := before.Report.Measures[0].Target.Centre
 
 	// Nine of ten are made, all of them close to the mark; the last one was taken back.
@@ -120,17 +120,17 @@ func TestADrillSuitsTheStudentItIsTriedOn(t *testing.T) {
 	c.tap(lessonID, sent)
 
 	after := preview()
-	require.Equal(t, 10, after.Suitability.Measures[0].Rates.Rate.Balls)
-	require.Equal(t, 9, after.Suitability.Measures[0].Rates.Rate.Made)
-	require.Equal(t, []int{1, 2}, []int{after.Suitability.Measures[0].Rates.Choice.Made, after.Suitability.Measures[0].Rates.Choice.Balls})
-	require.Equal(t, 10, after.Suitability.Measures[0].Target.Scatter.Logged)
-	require.Len(t, after.Suitability.Measures[0].Target.Landings, 10)
-	require.Less(t, after.Suitability.Measures[0].Goals[0].Answer.Mean, before.Suitability.Measures[0].Goals[0].Answer.Mean)
-	require.Less(t, after.Suitability.Measures[0].Target.Scatter.SY, before.Suitability.Measures[0].Target.Scatter.SY)
+	require.Equal(t, 10, after.PlayerFit.Measures[0].Rates.Rate.Balls)
+	require.Equal(t, 9, after.PlayerFit.Measures[0].Rates.Rate.Made)
+	require.Equal(t, []int{1, 2}, []int{after.PlayerFit.Measures[0].Rates.Choice.Made, after.PlayerFit.Measures[0].Rates.Choice.Balls})
+	require.Equal(t, 10, after.PlayerFit.Measures[0].Target.Scatter.Logged)
+	require.Len(t, after.PlayerFit.Measures[0].Target.Landings, 10)
+	require.Less(t, after.PlayerFit.Measures[0].Goals[0].Answer.Mean, before.PlayerFit.Measures[0].Goals[0].Answer.Mean)
+	require.Less(t, after.PlayerFit.Measures[0].Target.Scatter.SY, before.PlayerFit.Measures[0].Target.Scatter.SY)
 
 	// Another drill for the same stroke knows a little of it.
 	other := read[desk.WorkedDrill](t, c.ask("POST", "/api/drills/preview", map[string]any{"document": coin(), "people": 1, "hand": "right", "student": studentID}))
-	require.Equal(t, 10, other.Suitability.Measures[0].Rates.Rate.Related)
+	require.Equal(t, 10, other.PlayerFit.Measures[0].Rates.Rate.Related)
 
 	scheduled := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+lessonID, nil))
 	names := []string{}

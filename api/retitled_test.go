@@ -8,7 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/plan"
 )
@@ -17,12 +17,12 @@ import (
 func TestARenamedDrillIsCalledSoInLessonsToCome(t *testing.T) {
 	c := newClub(t)
 	studentID := c.student(ada())
-	own := read[shelf.Drill](t, c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", desk.Duplicate{ID: newID()}))
+	own := read[repository.Drill](t, c.ask("POST", "/api/drills/"+library.All()[0].ID+"/duplicate", desk.Duplicate{ID: newID()}))
 	rename := func(name string) {
 		t.Helper()
 		document := own.Document
 		document.Name = name
-		own = read[shelf.Drill](t, c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`))
+		own = read[repository.Drill](t, c.ask("PUT", "/api/drills/"+own.ID, document, "If-Match", `"`+strconv.FormatInt(own.Revision, 10)+`"`))
 	}
 	was := own.Document.Name
 	lessonOn := func(date string) string {

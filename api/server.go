@@ -20,9 +20,9 @@ import (
 	"hodometer/api/desk"
 	"hodometer/api/door"
 	"hodometer/api/exchange"
+	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/api/safekeeping"
-	"hodometer/api/shelf"
 	"hodometer/equipment"
 	"hodometer/keeping"
 	"hodometer/store"
@@ -39,7 +39,7 @@ type server struct {
 	courtside   *courtside.Courtside
 	exchange    *exchange.Exchange
 	safekeeping *safekeeping.Safekeeping
-	shelf       *shelf.Shelf
+	stored      *repository.Repository
 }
 
 // Options are what a server is made from.
@@ -63,15 +63,15 @@ const (
 
 // newServer makes all rooms. Without a store it is good for its route table.
 func newServer(o Options) *server {
-	shelf := shelf.New(o.Store, o.Now)
+	stored := repository.New(o.Store, o.Now)
 	gear := equipment.NewHub()
 	entrance := door.New(door.Options{Store: o.Store, Now: o.Now, Log: o.Log, Cookie: o.Cookie, Network: o.Network})
 	return &server{
-		about: o.About, started: time.Now(), entrance: entrance, gear: gear, shelf: shelf,
-		desk:        &desk.Desk{Shelf: shelf},
-		courtside:   &courtside.Courtside{Shelf: shelf, Gear: gear, Entrance: entrance},
-		exchange:    &exchange.Exchange{Shelf: shelf, Entrance: entrance},
-		safekeeping: &safekeeping.Safekeeping{Shelf: shelf, Keeper: o.Keeper},
+		about: o.About, started: time.Now(), entrance: entrance, gear: gear, stored: stored,
+		desk:        &desk.Desk{Repository: stored},
+		courtside:   &courtside.Courtside{Repository: stored, Gear: gear, Entrance: entrance},
+		exchange:    &exchange.Exchange{Repository: stored, Entrance: entrance},
+		safekeeping: &safekeeping.Safekeeping{Repository: stored, Keeper: o.Keeper},
 	}
 }
 

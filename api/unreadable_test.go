@@ -11,7 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
-	"hodometer/api/shelf"
+	"hodometer/api/repository"
 	"hodometer/store"
 )
 
@@ -61,7 +61,7 @@ func TestWhatCannotBeReadIsToldAndHidesNothing(t *testing.T) {
 	c.now = c.now.Add(-48 * time.Hour)
 	for kind, list := range map[string]string{"student": "/api/students", "drill": "/api/drills"} {
 		require.Equal(t, http.StatusOK, c.ask("GET", list, nil).Code)
-		told := read[[]shelf.Unreadable](t, c.ask("GET", "/api/unreadable?kind="+kind, nil))
+		told := read[[]repository.Unreadable](t, c.ask("GET", "/api/unreadable?kind="+kind, nil))
 		require.Len(t, told, 1)
 		require.Equal(t, broken[kind], told[0].ID)
 	}

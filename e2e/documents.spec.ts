@@ -59,7 +59,7 @@ test('a drill and a lesson go to another machine by file, without anybody’s na
   await expect(page.getByText('Nothing is to come in.')).toBeVisible()
   await page.getByRole('button', { name: 'Another file' }).click()
   await paste(text.replace('"gap": ', '"gap": 1'))
-  await expect(page.getByText('You have another one of it. What differs:')).toBeVisible()
+  await expect(page.getByText('You have a different version of it. What differs:')).toBeVisible()
   await expect(page.getByRole('row', { name: /^Pattern, gap/ })).toBeVisible()
   await expectClean(page)
   await page.getByRole('button', { name: 'Bring in', exact: true }).click()

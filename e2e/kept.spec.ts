@@ -234,7 +234,7 @@ test('a refusal names its field, also one without an input', async ({ page, demo
   // What would be refused is not offered: this shape is for another sport.
   await page.getByRole('button', { name: 'Add to the lesson' }).click()
   await page.getByRole('combobox', { name: 'What to add' }).fill('table session')
-  await expect(page.getByText('Nothing is called so.')).toBeVisible()
+  await expect(page.getByText('Nothing has that name.')).toBeVisible()
 })
 
 test('a game and a table session are saved as they are offered', async ({ page, empty }) => {

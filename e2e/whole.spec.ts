@@ -153,7 +153,7 @@ test('what is called nothing like that is told in the one field, and nothing is 
   await page.getByRole('button', { name: 'Add to the lesson' }).click()
   const field = page.getByRole('combobox', { name: 'What to add' })
   await field.fill('xylophone')
-  await expect(page.getByText('Nothing is called so.')).toBeVisible()
+  await expect(page.getByText('Nothing has that name.')).toBeVisible()
   await field.press('Enter')
   await expect(page.getByRole('dialog', { name: 'Put into the lesson' })).toBeVisible()
   await field.press('Escape')

@@ -9,7 +9,7 @@ import (
 
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
-	"hodometer/core/drill/suit"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/live/underway"
 	"hodometer/core/sport/court"
 )
@@ -94,9 +94,9 @@ func scanAttempt(rows *sql.Rows) (Attempt, error) {
 }
 
 // Practised returns how all attempts of some students went, each student's oldest first.
-func (s *Store) Practised(ctx context.Context, students []string) ([]suit.Practice, error) {
-	return collect(ctx, s.read, func(rows *sql.Rows) (suit.Practice, error) {
-		var p suit.Practice
+func (s *Store) Practised(ctx context.Context, students []string) ([]playerfit.Practice, error) {
+	return collect(ctx, s.read, func(rows *sql.Rows) (playerfit.Practice, error) {
+		var p playerfit.Practice
 		var at int64
 		unit := 0
 		err := rows.Scan(&p.Student, &at, &p.Drill, &p.Measure, &p.Stroke, &p.Made, &p.Balls, &p.Right, &p.Wrong, &unit, &p.Net, &p.Long, &p.Wide)

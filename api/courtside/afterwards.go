@@ -7,8 +7,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/count/tally"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/closing"
@@ -83,7 +83,7 @@ type ofLesson struct {
 func (s *Courtside) afterwardsRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/lessons/:id/afterwards", "getAfterwards", "What became of a lesson", s.afterwards),
-		request.Make("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body shelf.Remark) (Afterwards, error) {
+		request.Make("PUT", "/api/lessons/:id/remarks/:student", "keepRemark", "Engagement and a remark", func(ctx context.Context, p ofLesson, body repository.Remark) (Afterwards, error) {
 			record, err := s.Store.Lessons.Get(ctx, p.ID)
 			if err != nil {
 				return Afterwards{}, err

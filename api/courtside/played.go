@@ -4,8 +4,8 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/ranking"
 	"hodometer/core/game"
@@ -65,10 +65,10 @@ func (s *Courtside) playedRoutes() []request.Route {
 			return s.asPlayed(ctx, record, err)
 		}),
 		request.Make("PUT", "/api/played/:id", "savePlayed", "Begin a game, or enter and change results", func(ctx context.Context, p request.Keep, body game.Match) (scoreboard.Played, error) {
-			record, err := shelf.Save(ctx, s.Store.Played, p, body)
+			record, err := repository.Save(ctx, s.Store.Played, p, body)
 			return s.asPlayed(ctx, record, err)
 		}),
-		request.Make("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p request.ByID, body shelf.Archiving) (scoreboard.Played, error) {
+		request.Make("PUT", "/api/played/:id/archived", "archivePlayed", "Take a game that was played out of the record, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (scoreboard.Played, error) {
 			record, err := s.Store.Played.Archive(ctx, p.ID, body.Archived)
 			return s.asPlayed(ctx, record, err)
 		}),

@@ -5,14 +5,14 @@ import (
 	"slices"
 
 	"hodometer/api/door"
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/equipment"
 )
 
 // Courtside is what its routes share.
 type Courtside struct {
-	*shelf.Shelf
+	*repository.Repository
 	Gear     *equipment.Hub
 	Entrance *door.Entrance
 }

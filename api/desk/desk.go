@@ -4,12 +4,12 @@ package desk
 import (
 	"slices"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 )
 
 // Desk is what its routes share.
-type Desk struct{ *shelf.Shelf }
+type Desk struct{ *repository.Repository }
 
 // Routes are its lines of the route table.
 func (s *Desk) Routes() []request.Route {

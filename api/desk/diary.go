@@ -4,8 +4,8 @@ import (
 	"context"
 	"time"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/diary"
@@ -33,7 +33,7 @@ type Diary struct {
 	Today   string        `json:"today" description:"The day it is where Hodometer runs"`
 	Lessons []LessonBrief `json:"lessons"`
 
-	Unreadable []shelf.Unreadable `json:"unreadable" description:"Lessons of these days, or of no day, that cannot be shown"`
+	Unreadable []repository.Unreadable `json:"unreadable" description:"Lessons of these days, or of no day, that cannot be shown"`
 }
 
 // Week is the lessons of one week.
@@ -117,8 +117,8 @@ func (s *Desk) days(ctx context.Context, from, to string) (Diary, error) {
 	if err != nil {
 		return Diary{}, err
 	}
-	diary := Diary{Today: s.Today(), Lessons: []LessonBrief{}, Unreadable: shelf.AsUnreadable(shelf.StoredLesson, broken)}
-	all := shelf.Slots(records)
+	diary := Diary{Today: s.Today(), Lessons: []LessonBrief{}, Unreadable: repository.AsUnreadable(repository.StoredLesson, broken)}
+	all := repository.Slots(records)
 	booked, err := s.Booked(ctx, ids...)
 	if err != nil {
 		return Diary{}, err
@@ -126,13 +126,13 @@ func (s *Desk) days(ctx context.Context, from, to string) (Diary, error) {
 	for i, record := range records {
 		d := record.Document
 		if err := d.Check(); err != nil {
-			diary.Unreadable = append(diary.Unreadable, shelf.Unreadable{Kind: shelf.StoredLesson, ID: record.ID, Name: d.Title, Why: request.Why(err)})
+			diary.Unreadable = append(diary.Unreadable, repository.Unreadable{Kind: repository.StoredLesson, ID: record.ID, Name: d.Title, Why: request.Why(err)})
 			continue
 		}
 		at, started := begun[record.ID]
-		clashes := all[i].Clashes(all, shelf.Names(inputs[i]))
+		clashes := all[i].Clashes(all, repository.Names(inputs[i]))
 		if now, is := booked[record.ID]; is && !started {
-			clashes = append(shelf.Moved(now, d), clashes...)
+			clashes = append(repository.Moved(now, d), clashes...)
 		}
 		var clock *lesson.Clock
 		if started && !at.Finished {

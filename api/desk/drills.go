@@ -5,14 +5,14 @@ import (
 	"errors"
 	"slices"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/report"
 	"hodometer/core/drill/simulation"
-	"hodometer/core/drill/suit"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -41,7 +41,7 @@ type DrillPreview struct {
 // AdaptAsked is a drill whose goal or target is to be adapted to somebody.
 type AdaptAsked struct {
 	Tried
-	To suit.AdaptRequest `json:"to"`
+	To playerfit.AdaptRequest `json:"to"`
 }
 
 // Adapted is a drill that was adapted. Nothing is saved.
@@ -86,11 +86,11 @@ type ofCourt struct {
 
 // WorkedDrill is a drill worked out.
 type WorkedDrill struct {
-	Document    drill.Document        `json:"document" description:"With the place moved, as written for a right-hander"`
-	Report      report.Report         `json:"report" description:"For the hand that was asked for"`
-	Simulation  simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
-	Suitability suit.Suitability      `json:"suitability" description:"How goal and target suit whoever it is tried on"`
-	Sentences   []string              `json:"sentences" description:"What each transformation changed"`
+	Document   drill.Document        `json:"document" description:"With the place moved, as written for a right-hander"`
+	Report     report.Report         `json:"report" description:"For the hand that was asked for"`
+	Simulation simulation.Simulation `json:"simulation" description:"One turn, ball by ball"`
+	PlayerFit  playerfit.Fit         `json:"playerFit" description:"How goal and target suit whoever it is tried on"`
+	Sentences  []string              `json:"sentences" description:"What each transformation changed"`
 
 	Replies []drill.Reply `json:"replies" description:"The tasks whose replies go to a place in words, and to which"`
 }
@@ -120,35 +120,35 @@ func (s *Desk) drillRoutes() []request.Route {
 			return court.All(), nil
 		}),
 		request.Make("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
-		request.Make("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p request.ByID, _ request.None) (shelf.Drill, error) {
+		request.Make("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p request.ByID, _ request.None) (repository.Drill, error) {
 			found, err := s.Drill(ctx, p.ID)
 			if err != nil {
-				return shelf.Drill{}, err
+				return repository.Drill{}, err
 			}
 			settings, _, err := s.Store.Settings(ctx)
 			return found.Worked(settings), err
 		}),
-		request.Make("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p request.Keep, body drill.Document) (shelf.Drill, error) {
-			if err := shelf.RefuseBuiltIn(p.ID); err != nil {
-				return shelf.Drill{}, err
+		request.Make("PUT", "/api/drills/:id", "saveDrill", "Add or change a drill", func(ctx context.Context, p request.Keep, body drill.Document) (repository.Drill, error) {
+			if err := repository.RefuseBuiltIn(p.ID); err != nil {
+				return repository.Drill{}, err
 			}
-			record, err := shelf.SaveNamed(ctx, s.Shelf, s.Store.Drills, p, body, func(d drill.Document) string { return d.Name })
-			return shelf.AsDrill(record), err
+			record, err := repository.SaveNamed(ctx, s.Repository, s.Store.Drills, p, body, func(d drill.Document) string { return d.Name })
+			return repository.AsDrill(record), err
 		}),
-		request.Make("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p request.ByID, body shelf.Archiving) (shelf.Drill, error) {
-			if err := shelf.RefuseBuiltIn(p.ID); err != nil {
-				return shelf.Drill{}, err
+		request.Make("PUT", "/api/drills/:id/archived", "archiveDrill", "Archive a drill, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (repository.Drill, error) {
+			if err := repository.RefuseBuiltIn(p.ID); err != nil {
+				return repository.Drill{}, err
 			}
 			record, err := s.Store.Drills.Archive(ctx, p.ID, body.Archived)
-			return shelf.AsDrill(record), err
+			return repository.AsDrill(record), err
 		}),
-		request.Make("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p request.ByID, body Duplicate) (shelf.Drill, error) {
+		request.Make("POST", "/api/drills/:id/duplicate", "duplicateDrill", "Make an own version of a drill", func(ctx context.Context, p request.ByID, body Duplicate) (repository.Drill, error) {
 			original, err := s.Drill(ctx, p.ID)
 			if err != nil {
-				return shelf.Drill{}, err
+				return repository.Drill{}, err
 			}
 			record, err := s.Store.Drills.Create(ctx, body.ID, original.Document.Copy())
-			return shelf.AsDrill(record), err
+			return repository.AsDrill(record), err
 		}),
 		request.Make("POST", "/api/drills/begin", "beginDrill", "A new drill, begun by pressing the court", func(_ context.Context, _ request.None, body Begin) (drill.Document, error) {
 			return library.Begun(body.Court, body.At)
@@ -210,13 +210,13 @@ func (s *Desk) previewDrill(ctx context.Context, _ request.None, body DrillPrevi
 	if worked.Simulation, err = simulation.Run(ctx, seen, player, settings); err != nil {
 		return WorkedDrill{}, err
 	}
-	worked.Suitability, err = suit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
+	worked.PlayerFit, err = playerfit.For(ctx, seen, worked.Simulation, evidence, body.People, settings)
 	return worked, err
 }
 
 // evidenceFor is the player that a drill is tried on, and what is known of them, in the order of the measures of the
 // drill as it is tried.
-func (s *Desk) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []suit.Evidence, error) {
+func (s *Desk) evidenceFor(ctx context.Context, body Tried, d drill.Document) (footwork.Player, []playerfit.Evidence, error) {
 	if body.Student != "" {
 		record, err := s.Store.Students.Get(ctx, body.Student)
 		if err != nil {
@@ -230,7 +230,7 @@ func (s *Desk) evidenceFor(ctx context.Context, body Tried, d drill.Document) (f
 	if level == "" {
 		level = body.Document.Written()
 	}
-	return body.Document.PlayerFor(level, body.Hand), shelf.OfLevel(level, d), nil
+	return body.Document.PlayerFor(level, body.Hand), repository.OfLevel(level, d), nil
 }
 
 func (s *Desk) adaptDrill(ctx context.Context, _ request.None, body AdaptAsked) (Adapted, error) {
@@ -243,7 +243,7 @@ func (s *Desk) adaptDrill(ctx context.Context, _ request.None, body AdaptAsked) 
 	if err != nil {
 		return Adapted{}, err
 	}
-	fitted, phrase, err := suit.Adapt(ctx, seen, body.To, evidence, player, body.People, settings)
+	fitted, phrase, err := playerfit.Adapt(ctx, seen, body.To, evidence, player, body.People, settings)
 	return Adapted{Document: fitted.For(body.Hand), Sentence: phrase}, err
 }
 

@@ -6,8 +6,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/count/ranking"
@@ -135,10 +135,10 @@ func (s *Desk) gameRoutes() []request.Route {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}
-			record, err := shelf.SaveNamed(ctx, s.Shelf, s.Store.Games, p, body, func(d game.Document) string { return d.Name })
+			record, err := repository.SaveNamed(ctx, s.Repository, s.Store.Games, p, body, func(d game.Document) string { return d.Name })
 			return s.asGame(ctx, record, err)
 		}),
-		request.Make("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p request.ByID, body shelf.Archiving) (Game, error) {
+		request.Make("PUT", "/api/games/:id/archived", "archiveGame", "Archive a game, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (Game, error) {
 			if err := refuseReady(p.ID); err != nil {
 				return Game{}, err
 			}

@@ -3,8 +3,8 @@ package desk
 import (
 	"context"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/lesson/template"
@@ -22,13 +22,13 @@ func (s *Desk) lessonRoutes() []request.Route {
 			return s.Lesson(ctx, record)
 		}),
 		request.Make("PUT", "/api/lessons/:id", "saveLesson", "Add or change a lesson", func(ctx context.Context, p request.Keep, body lesson.Document) (plan.Lesson, error) {
-			record, err := shelf.Save(ctx, s.Store.Lessons, p, body)
+			record, err := repository.Save(ctx, s.Store.Lessons, p, body)
 			if err != nil {
 				return plan.Lesson{}, err
 			}
 			return s.Lesson(ctx, record)
 		}),
-		request.Make("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p request.ByID, body shelf.Archiving) (plan.Lesson, error) {
+		request.Make("PUT", "/api/lessons/:id/archived", "archiveLesson", "Archive a lesson, or bring it back", func(ctx context.Context, p request.ByID, body repository.Archiving) (plan.Lesson, error) {
 			record, err := s.Store.Lessons.Archive(ctx, p.ID, body.Archived)
 			if err != nil {
 				return plan.Lesson{}, err
@@ -49,7 +49,7 @@ func (s *Desk) lessonRoutes() []request.Route {
 			if err != nil {
 				return plan.Plan{}, err
 			}
-			return shelf.Planned(ctx, body, in)
+			return repository.Planned(ctx, body, in)
 		}),
 		request.Make("POST", "/api/lessons/:id/clashes", "findClashes", "Which other lessons a lesson would overlap with, without saving it", func(ctx context.Context, p request.ByID, body lesson.Document) ([]string, error) {
 			in, err := s.Inputs(ctx, body)

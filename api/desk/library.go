@@ -10,8 +10,8 @@ import (
 	"time"
 	"unicode/utf8"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/people/coach"
@@ -49,7 +49,7 @@ type Found struct {
 
 // DrillCard is a drill on the list, with what is needed to choose it.
 type DrillCard struct {
-	shelf.Drill
+	repository.Drill
 	Minutes  float64  `json:"minutes" description:"That it takes one player, with setting up"`
 	Players  int      `json:"players" description:"That have a start place"`
 	Used     string   `json:"used,omitempty" description:"The day on which it was last in a lesson; none within four months"`
@@ -113,7 +113,7 @@ func (s *Desk) search(ctx context.Context, p sought, _ request.None) (Found, err
 	limit := cmp.Or(p.Limit, 24)
 	for _, e := range list[min(p.Offset, len(list)):min(p.Offset+limit, len(list))] {
 		card := DrillCard{
-			Drill:   shelf.Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.Worked(settings),
+			Drill:   repository.Drill{ID: e.ID, BuiltIn: e.BuiltIn, Archived: e.Archived, Revision: e.Revision, Document: e.Document}.Worked(settings),
 			Minutes: e.Minutes, Players: e.Document.Starts(), Used: known.Used[e.ID], Serves: catalogue.ServedBy(e.Document, people), Versions: e.Document.VersionNames(),
 		}
 		found.Drills = append(found.Drills, card)

@@ -3,8 +3,8 @@ package desk
 import (
 	"context"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/drill/library"
 	"hodometer/core/lesson/offer"
 )
@@ -44,7 +44,7 @@ func (s *Desk) offers(ctx context.Context, p offersAsked, _ request.None) ([]off
 	if err != nil {
 		return nil, err
 	}
-	ids, err := shelf.Fresh(len(list))
+	ids, err := repository.Fresh(len(list))
 	if err != nil {
 		return nil, err
 	}

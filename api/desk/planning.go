@@ -13,14 +13,14 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/drill/catalogue"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/report"
-	"hodometer/core/drill/suit"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/plan"
@@ -62,7 +62,7 @@ func (s *Desk) begin(ctx context.Context, _ request.None, body LessonBegun) (les
 		return d, err
 	}
 	d.Blocks = lesson.Starters(in.Sport())
-	ids, err := shelf.Fresh(len(d.Blocks))
+	ids, err := repository.Fresh(len(d.Blocks))
 	if err != nil {
 		return d, err
 	}
@@ -125,7 +125,7 @@ func (s *Desk) planned(ctx context.Context, changed editing.Edited, err error) (
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	scheduled, err := shelf.Planned(ctx, changed.Document, in)
+	scheduled, err := repository.Planned(ctx, changed.Document, in)
 	return EditedLesson{Edited: changed, Plan: scheduled}, err
 }
 
@@ -134,7 +134,7 @@ func (s *Desk) editLesson(ctx context.Context, _ request.None, body LessonEditAs
 	if err != nil {
 		return EditedLesson{}, err
 	}
-	ids, err := shelf.Fresh(2)
+	ids, err := repository.Fresh(2)
 	if err != nil {
 		return EditedLesson{}, err
 	}
@@ -165,7 +165,7 @@ func (s *Desk) fill(ctx context.Context, _ request.None, body LessonFillAsked) (
 	for i, d := range drills {
 		choice[i] = library.Stored{ID: d.ID, Document: d.Document}
 	}
-	ids, err := shelf.Fresh(lesson.MaxBlocks)
+	ids, err := repository.Fresh(lesson.MaxBlocks)
 	if err != nil {
 		return EditedLesson{}, err
 	}
@@ -185,7 +185,7 @@ func (s *Desk) propose(ctx context.Context, _ request.None, body VariantAsked) (
 	if err != nil {
 		return lesson.Variant{}, err
 	}
-	var evidence []suit.Evidence
+	var evidence []playerfit.Evidence
 	i := slices.IndexFunc(body.Document.Blocks, func(b lesson.Block) bool { return b.ID == body.Block })
 	if i >= 0 {
 		block := body.Document.Blocks[i]
@@ -201,7 +201,7 @@ func (s *Desk) courts(ctx context.Context, _ request.None, body lesson.Document)
 	if err != nil {
 		return nil, err
 	}
-	scheduled, err := shelf.Planned(ctx, body, in)
+	scheduled, err := repository.Planned(ctx, body, in)
 	if err != nil {
 		return nil, err
 	}

@@ -4,16 +4,16 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/report"
 	"hodometer/core/drill/simulation"
-	"hodometer/core/drill/suit"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -55,11 +55,11 @@ type TargetAsked struct {
 
 // TargetReckoned is what becomes of balls aimed at the mark, and what would suit.
 type TargetReckoned struct {
-	Document    drill.Document   `json:"document" description:"The least drill with this target"`
-	Report      report.Report    `json:"report"`
-	Suitability suit.Suitability `json:"suitability"`
-	Aim         string           `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
-	Size        string           `json:"size" description:"How large the target has to be for the wanted share, in words"`
+	Document  drill.Document `json:"document" description:"The least drill with this target"`
+	Report    report.Report  `json:"report"`
+	PlayerFit playerfit.Fit  `json:"playerFit"`
+	Aim       string         `json:"aim" description:"Where to aim so that errors stay under the share, in words"`
+	Size      string         `json:"size" description:"How large the target has to be for the wanted share, in words"`
 }
 
 // RallyAsked is two players who are to rally as fast as they can.
@@ -125,18 +125,18 @@ func (s *Desk) reckonTarget(ctx context.Context, _ request.None, body TargetAske
 	if r.Report, err = report.Of(r.Document, 1, settings); err != nil {
 		return r, err
 	}
-	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), shelf.OfLevel(body.Level, r.Document)
+	player, evidence := r.Document.PlayerFor(body.Level, student.RightHand), repository.OfLevel(body.Level, r.Document)
 	simulation, err := simulation.Run(ctx, r.Document, player, settings)
 	if err != nil {
 		return r, err
 	}
-	if r.Suitability, err = suit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
+	if r.PlayerFit, err = playerfit.For(ctx, r.Document, simulation, evidence, 1, settings); err != nil {
 		return r, err
 	}
-	if _, r.Aim, err = suit.Adapt(ctx, r.Document, suit.AdaptRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
+	if _, r.Aim, err = playerfit.Adapt(ctx, r.Document, playerfit.AdaptRequest{Errors: body.Errors}, evidence, player, 1, settings); err != nil {
 		return r, err
 	}
-	_, r.Size, err = suit.Adapt(ctx, r.Document, suit.AdaptRequest{Hit: body.Hit}, evidence, player, 1, settings)
+	_, r.Size, err = playerfit.Adapt(ctx, r.Document, playerfit.AdaptRequest{Hit: body.Hit}, evidence, player, 1, settings)
 	var none invalid.Fields
 	if errors.As(err, &none) {
 		r.Size, err = none[0].Message, nil // no size will do, which is an answer too

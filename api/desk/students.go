@@ -3,8 +3,8 @@ package desk
 import (
 	"context"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/people/student"
 	"hodometer/store"
 )
@@ -34,30 +34,30 @@ type listed struct {
 func (s *Desk) studentRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/students", "listStudents", "All students", func(ctx context.Context, p listed, _ request.None) ([]Student, error) {
-			return shelf.List(ctx, s.Store.Students, p.Archived, asStudent)
+			return repository.List(ctx, s.Store.Students, p.Archived, asStudent)
 		}),
 		request.Make("GET", "/api/students/:id", "getStudent", "One student", func(ctx context.Context, p request.ByID, _ request.None) (Student, error) {
 			record, err := s.Store.Students.Get(ctx, p.ID)
 			return asStudent(record), err
 		}),
 		request.Make("PUT", "/api/students/:id", "saveStudent", "Add or change a student", func(ctx context.Context, p request.Keep, body student.Profile) (Student, error) {
-			record, err := shelf.Save(ctx, s.Store.Students, p, body)
+			record, err := repository.Save(ctx, s.Store.Students, p, body)
 			return asStudent(record), err
 		}),
-		request.Make("PUT", "/api/students/:id/archived", "archiveStudent", "Archive a student, or bring them back", func(ctx context.Context, p request.ByID, body shelf.Archiving) (Student, error) {
+		request.Make("PUT", "/api/students/:id/archived", "archiveStudent", "Archive a student, or bring them back", func(ctx context.Context, p request.ByID, body repository.Archiving) (Student, error) {
 			record, err := s.Store.Students.Archive(ctx, p.ID, body.Archived)
 			return asStudent(record), err
 		}),
-		request.Make("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p request.ByID, _ request.None) (shelf.Progress, error) {
+		request.Make("GET", "/api/students/:id/progress", "getProgress", "What a student did, and the next step", func(ctx context.Context, p request.ByID, _ request.None) (repository.Progress, error) {
 			return s.Progress(ctx, p.ID)
 		}),
-		request.Make("POST", "/api/students/:id/ladder-position", "setLadderPosition", "Put a student on a rung", func(ctx context.Context, p request.ByID, body shelf.LadderPosition) (shelf.Progress, error) {
+		request.Make("POST", "/api/students/:id/ladder-position", "setLadderPosition", "Put a student on a rung", func(ctx context.Context, p request.ByID, body repository.LadderPosition) (repository.Progress, error) {
 			if _, err := s.Store.Students.Get(ctx, p.ID); err != nil {
-				return shelf.Progress{}, err
+				return repository.Progress{}, err
 			}
 			err := s.Store.SetLadderPosition(ctx, store.LadderPosition{Student: p.ID, Stroke: body.Stroke, Rung: body.Rung, At: s.Now()})
 			if err != nil {
-				return shelf.Progress{}, err
+				return repository.Progress{}, err
 			}
 			return s.Progress(ctx, p.ID)
 		}),

@@ -3,8 +3,8 @@ package exchange
 import (
 	"context"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/exchange/booking"
 	"hodometer/core/lesson"
@@ -62,7 +62,7 @@ func (s *Exchange) bookings(ctx context.Context, _ request.None, _ request.None)
 	for _, k := range kept {
 		b := Booking{Booking: k.Booking, ID: k.ID, Calendar: k.From, Lesson: k.Lesson, Ignored: k.Ignored}
 		if record, is := lessons[k.Lesson]; is && !record.Archived {
-			b.Apart = shelf.Apart(k.Booking, record.Document)
+			b.Apart = repository.Apart(k.Booking, record.Document)
 		}
 		answer.Bookings = append(answer.Bookings, b)
 	}
@@ -125,7 +125,7 @@ func (s *Exchange) rebooked(ctx context.Context, record store.Record[lesson.Docu
 		if err != nil {
 			return record, err
 		}
-		ids, err := shelf.Fresh(2)
+		ids, err := repository.Fresh(2)
 		if err != nil {
 			return record, err
 		}

@@ -8,13 +8,13 @@ import (
 	"github.com/labstack/echo/v5"
 
 	"hodometer/api/door"
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 )
 
 // Exchange is what its routes share.
 type Exchange struct {
-	*shelf.Shelf
+	*repository.Repository
 	Entrance *door.Entrance
 	Schemas  request.Bodies // of what documents that come in are held against
 

@@ -7,14 +7,14 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 	"hodometer/keeping"
 )
 
 // Safekeeping is what its routes share.
 type Safekeeping struct {
-	*shelf.Shelf
+	*repository.Repository
 	Keeper *keeping.Keeper
 
 	works works

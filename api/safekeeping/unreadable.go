@@ -7,31 +7,31 @@ import (
 
 	"github.com/labstack/echo/v5"
 
+	"hodometer/api/repository"
 	"hodometer/api/request"
-	"hodometer/api/shelf"
 )
 
 // ofKind is the parameter of a list of one kind of document.
 type ofKind struct {
-	Kind shelf.Stored `query:"kind" required:"true"`
+	Kind repository.Stored `query:"kind" required:"true"`
 }
 
 func (s *Safekeeping) unreadableRoutes() []request.Route {
 	return []request.Route{
-		request.Make("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ request.None) ([]shelf.Unreadable, error) {
+		request.Make("GET", "/api/unreadable", "listUnreadable", "Students or drills that are stored and cannot be read", func(ctx context.Context, p ofKind, _ request.None) ([]repository.Unreadable, error) {
 			collection, err := s.Stored(p.Kind)
 			if err != nil {
 				return nil, err
 			}
 			broken, err := collection.Unreadable(ctx)
-			return shelf.AsUnreadable(p.Kind, broken), err
+			return repository.AsUnreadable(p.Kind, broken), err
 		}),
 	}
 }
 
 // storedText answers with a document as it is stored, to be saved as a file.
 func (s *Safekeeping) storedText(c *echo.Context) error {
-	kind, id := shelf.Stored(c.Param("kind")), c.Param("id")
+	kind, id := repository.Stored(c.Param("kind")), c.Param("id")
 	collection, err := s.Stored(kind)
 	if err != nil {
 		return err

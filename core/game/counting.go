@@ -90,7 +90,7 @@ func (r *Rules) students(s State, side Side) []string {
 func (r *Rules) refuseCount(s State, e Event) error {
 	i := r.measured(e.Measure)
 	if i < 0 {
-		return fmt.Errorf("the game counts nothing that is called so")
+		return fmt.Errorf("the game counts nothing of that name")
 	}
 	m := r.Measures[i]
 	if !m.By.is(e.Side.index(), s.at) {
@@ -153,7 +153,7 @@ func (r Rules) checkMeasures(wrong *invalid.Fields, sport court.Sport) {
 			wrong.Add(path+".by", "nobody holds the net in this game")
 		}
 		if m.Award != "" && r.awarded(m.Award) < 0 {
-			wrong.Add(path+".award", "the game has nothing that is called so")
+			wrong.Add(path+".award", "the game has nothing of that name")
 		}
 	}
 }

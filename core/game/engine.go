@@ -453,7 +453,7 @@ func (r *Rules) refuse(s State, e Event) error {
 func (r *Rules) refuseAward(s State, e Event) error {
 	i := r.awarded(e.Award)
 	if i < 0 {
-		return fmt.Errorf("the game has nothing that is called so")
+		return fmt.Errorf("the game has nothing of that name")
 	}
 	a := r.Awards[i]
 	switch {

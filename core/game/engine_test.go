@@ -421,7 +421,7 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 		"a player of the other side":              {start, game.Event{Kind: game.Won, Side: game.Near, Player: "bea", Rally: 1}, "not on that side"},
 		"nobody’s rally":                          {start, game.Event{Kind: game.Won, Rally: 1}, "say which side"},
 		"after the end":                           {after(near, near, near), game.Event{Kind: game.Won, Side: game.Near, Rally: 4}, "the game is over"},
-		"an award that is not there":              {start, game.Event{Kind: game.Awarded, Award: "three", Side: game.Near, Rally: 1}, "nothing that is called so"},
+		"an award that is not there":              {start, game.Event{Kind: game.Awarded, Award: "three", Side: game.Near, Rally: 1}, "nothing of that name"},
 		"an award of the other side":              {start, game.Event{Kind: game.Awarded, Award: "two", Side: game.Far, Rally: 1}, "only for the side that feeds"},
 		"a bonus after a second serve":            {after(game.Event{Kind: game.Fault}), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "after a second serve"},
 		"a bonus of one stroke twice":             {after(two), game.Event{Kind: game.Awarded, Award: "two", Side: game.Near, Rally: 1}, "counts once in a rally"},

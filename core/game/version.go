@@ -127,7 +127,7 @@ func (d Document) checkVersions(wrong *invalid.Fields) {
 		case strings.TrimSpace(v.Name) == "":
 			wrong.Add(path+".name", "give the version a name")
 		case v.Name == coach.AsWritten:
-			wrong.Add(path+".name", "the game itself is called so")
+			wrong.Add(path+".name", "the game itself has that name")
 		case taken < i:
 			wrong.Add(path+".name", "two versions have the same name")
 		}

@@ -10,7 +10,7 @@ import (
 
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/simulation"
-	"hodometer/core/drill/suit"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/people/anticipate"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
@@ -32,7 +32,7 @@ func main() {
 	for _, stored := range library.All() {
 		d := stored.Document
 		player := d.PlayerFor(d.Written(), student.RightHand)
-		known, err := suit.Know(ctx, d, player, d.Written(), s)
+		known, err := playerfit.Know(ctx, d, player, d.Written(), s)
 		if err != nil {
 			log.Fatal(err)
 		}

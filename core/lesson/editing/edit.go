@@ -121,7 +121,7 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 			return done()
 		}
 		phrase := adapt(&d.Blocks[at], before[at], in)
-		fitted, err := FitToBooking(ctx, d, c.Block, in)
+		fitted, err := ShareOut(ctx, d, c.Block, in)
 		if err == nil && phrase != "" && d.Blocks[at].Kind.Drilled() {
 			fitted.Sentences = append([]string{phrase + "."}, fitted.Sentences...)
 		}
@@ -180,9 +180,9 @@ func Apply(ctx context.Context, d lesson.Document, c Edit, fresh []string, in sc
 		if len(d.Blocks) == 0 {
 			return done()
 		}
-		return FitToBooking(ctx, d, "", in)
+		return ShareOut(ctx, d, "", in)
 	case FitBlocks:
-		return FitToBooking(ctx, d, "", in)
+		return ShareOut(ctx, d, "", in)
 	case SetAttendance:
 		if c.Attendance == nil {
 			return Edited{}, invalid.Fields{{Path: "attendance", Message: "say who is there"}}
@@ -208,7 +208,7 @@ func insert(ctx context.Context, d lesson.Document, c Edit, in schedule.Inputs) 
 	if total <= float64(d.Minutes) {
 		return Edited{Document: d, Fits: true, Sentences: []string{}, Drop: []string{}}, nil
 	}
-	return FitToBooking(ctx, d, "", in)
+	return ShareOut(ctx, d, "", in)
 }
 
 // replay has a block play another version of its drill, or another drill: its minutes become what that takes, and the rest is fitted; where they
@@ -252,7 +252,7 @@ func replay(ctx context.Context, d lesson.Document, at int, c Edit, in schedule.
 	if err := d.Check(); err != nil {
 		return Edited{}, err
 	}
-	fitted, err := FitToBooking(ctx, d, "", in)
+	fitted, err := ShareOut(ctx, d, "", in)
 	if err != nil {
 		return fitted, err
 	}
@@ -340,7 +340,7 @@ func setAttendance(ctx context.Context, d lesson.Document, t Attendance, fresh [
 	}
 	in.People = in.Known(everybody)
 	needed(d, was, in)
-	fitted, err := FitToBooking(ctx, d, "", in)
+	fitted, err := ShareOut(ctx, d, "", in)
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err
 }

@@ -123,7 +123,7 @@ func TestAChangeThatMakesNoSenseIsTold(t *testing.T) {
 		require.Equal(t, c.path, fields[0].Path)
 	}
 	d.Blocks = nil
-	_, err := editing.FitToBooking(t.Context(), d, "", in)
+	_, err := editing.ShareOut(t.Context(), d, "", in)
 	require.ErrorContains(t, err, "nothing to fit yet")
 }
 

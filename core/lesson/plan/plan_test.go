@@ -10,8 +10,8 @@ import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/simulation"
-	"hodometer/core/drill/suit"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/lesson/runsheet"
@@ -23,7 +23,7 @@ import (
 func TestVariantsAreProposed(t *testing.T) {
 	d, in := sample.Hour()
 	in.People[0].Profile.Age, in.People[0].Profile.Level = student.Sixty, student.Beginner
-	weak := []suit.Evidence{{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}}
+	weak := []playerfit.Evidence{{Level: student.Beginner, Own: []odds.Practised{{Made: 4, Missed: 26}}}}
 	v, err := plan.Propose(t.Context(), d, "3", "ada", weak, in)
 	require.NoError(t, err)
 	require.Greater(t, v.Size, 1.1, "a larger target")
@@ -42,7 +42,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 	cancel()
 	_, err := plan.Make(gone, d, in)
 	require.ErrorIs(t, err, context.Canceled)
-	_, err = editing.FitToBooking(gone, d, "", in)
+	_, err = editing.ShareOut(gone, d, "", in)
 	require.ErrorIs(t, err, context.Canceled)
 	for _, stored := range library.All() {
 		player := stored.Document.PlayerFor(student.Club, student.RightHand)
@@ -50,7 +50,7 @@ func TestWorkStopsWhenNobodyWaitsForIt(t *testing.T) {
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 		_, err = simulation.MetresOf(gone, stored.Document, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
-		_, _, err = suit.Adapt(gone, stored.Document, suit.AdaptRequest{Minutes: 5}, make([]suit.Evidence, len(stored.Document.Measures)), player, 2, in.Settings)
+		_, _, err = playerfit.Adapt(gone, stored.Document, playerfit.AdaptRequest{Minutes: 5}, make([]playerfit.Evidence, len(stored.Document.Measures)), player, 2, in.Settings)
 		require.ErrorIs(t, err, context.Canceled, stored.Document.Name)
 	}
 }

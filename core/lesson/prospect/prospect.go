@@ -12,7 +12,7 @@ import (
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
-	"hodometer/core/drill/suit"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/schedule"
 )
 
@@ -64,20 +64,20 @@ func of(ctx context.Context, l schedule.Prepared, s schedule.ScheduledBlock, in 
 
 func measure(ctx context.Context, d drill.Document, i int, rates schedule.Rated, s schedule.ScheduledBlock, in schedule.Inputs) (Prospect, error) {
 	m := d.Measures[i]
-	p := Prospect{Unit: m.What, Goal: m.Goal(), Rate: suit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
+	p := Prospect{Unit: m.What, Goal: m.Goal(), Rate: playerfit.Chance(m, rates.Measures[i]), Joint: m.Goals.Joint(), goals: m.Goals}
 	if m.Goals.Check() != nil || !(p.Rate > 0) || p.Rate > 1 {
 		return p, nil
 	}
 	for g, goal := range m.Goals {
-		q := suit.Ask(d, m, goal, rates.Measures[i], rates.Stroke, 1, in.Settings)
-		q = suit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
+		q := playerfit.Ask(d, m, goal, rates.Measures[i], rates.Stroke, 1, in.Settings)
+		q = playerfit.Planned(q, d, m, s.Load.Turns, d.Pattern.FeedingSeconds(1, s.Load.Turns))
 		if g == 0 {
-			n, one, many := suit.Tries(q, d, m)
+			n, one, many := playerfit.Tries(q, d, m)
 			p.Attempts, p.Tries, p.Made = n, units.Count(n, one, many), p.Rate*float64(n)
 		}
 		for _, at := range d.Before(drill.GoalAt{Measure: i, Goal: g}) {
 			before := d.Measures[at.Measure]
-			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: suit.Chance(before, rates.Measures[at.Measure])})
+			q.Before = append(q.Before, odds.Leg{Goal: before.Goals[at.Goal], Rate: playerfit.Chance(before, rates.Measures[at.Measure])})
 		}
 		if before := q.Before; len(before) > 0 && (goal.Kind == score.AsManyAsPossible || before[0].Goal.Kind == score.AsManyAsPossible) {
 			q.Before = nil // each has a time of its own

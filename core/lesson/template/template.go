@@ -185,7 +185,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 		}
 		d.Blocks = append(d.Blocks, block)
 	}
-	fitted, err := editing.FitToBooking(ctx, d, "", in)
+	fitted, err := editing.ShareOut(ctx, d, "", in)
 	// What a short booking has no room for goes, the least important first; somebody has to play all the same.
 	for err == nil && !fitted.Fits && len(fitted.Drop) > 0 && len(fitted.Drop) < len(d.Blocks) {
 		var out []string
@@ -197,7 +197,7 @@ func (t Template) Fill(ctx context.Context, d lesson.Document, needs map[string]
 			return gone
 		})
 		phrases = append(phrases, fmt.Sprintf("Left out, as %d min have no room for it: %s.", d.Minutes, strings.Join(out, ", ")))
-		fitted, err = editing.FitToBooking(ctx, d, "", in)
+		fitted, err = editing.ShareOut(ctx, d, "", in)
 	}
 	fitted.Sentences = append(phrases, fitted.Sentences...)
 	return fitted, err

@@ -11,7 +11,7 @@ import (
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
-	"hodometer/core/drill/suit"
+	"hodometer/core/drill/playerfit"
 	"hodometer/core/lesson/schedule"
 )
 
@@ -51,8 +51,8 @@ func (k *Kit) chances(ctx context.Context, counters []Counter, t schedule.Timeta
 		if goals.Check() != nil || m.What == score.Time || mine.Pattern.Rally != nil {
 			continue
 		}
-		q := odds.Question{Goal: goals[0], Rate: rate, Unit: m.What, Clock: suit.Clock(mine, m, 0, 1, in.Settings)}
-		planned, one, many := suit.Tries(suit.Planned(q, mine, m, s.Load.Turns, 0), mine, m)
+		q := odds.Question{Goal: goals[0], Rate: rate, Unit: m.What, Clock: playerfit.Clock(mine, m, 0, 1, in.Settings)}
+		planned, one, many := playerfit.Tries(playerfit.Planned(q, mine, m, s.Load.Turns, 0), mine, m)
 		attempts := int(math.Round(float64(planned) * min(1, left/play)))
 		machine, states := goals.States(devices...)
 		low, high, ok, err := odds.FromHere(ctx, goals, machine, states, rate, attempts)
@@ -106,7 +106,7 @@ func RatesOf(in schedule.Inputs, k Kit) []Rates {
 			}
 			of := make([]float64, len(all))
 			for j, m := range mine.Measures {
-				of[j] = suit.Chance(m, all[j])
+				of[j] = playerfit.Chance(m, all[j])
 			}
 			r.Students, r.Of = append(r.Students, person.ID), append(r.Of, of)
 		}

@@ -1950,7 +1950,7 @@ export interface components {
             people: number;
             /** @description Tried on this student */
             student?: string;
-            to: components["schemas"]["SuitAdaptRequest"];
+            to: components["schemas"]["PlayerfitAdaptRequest"];
         };
         Adapted: {
             /** @description As written for a right-hander */
@@ -5070,6 +5070,103 @@ export interface components {
             played: components["schemas"]["ScoreboardPlayed"][];
             total: number;
         };
+        PlayerfitAdaptRequest: {
+            /**
+             * Format: double
+             * @description The target to the best aim that keeps errors under a share
+             */
+            errors?: number;
+            /** @description Which of its goals, from 0 */
+            goal?: number;
+            /**
+             * Format: double
+             * @description The target to a share of balls that hit it
+             */
+            hit?: number;
+            /** @description The number of the measure; empty: the first */
+            measure?: number;
+            /**
+             * Format: double
+             * @description The goal to so many minutes, met 4 times in 5
+             */
+            minutes?: number;
+        };
+        PlayerfitAimed: {
+            /** @description Where they are aimed */
+            at: components["schemas"]["CourtPoint"];
+            derivation: components["schemas"]["MetricDerivation"];
+            /** @description Where they were logged, on the court */
+            landings: components["schemas"]["CourtPoint"][];
+            scatter: components["schemas"]["OddsScatter"];
+            sentence: string;
+            shares: components["schemas"]["OddsShares"];
+            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
+            upright: boolean;
+        };
+        PlayerfitBall: {
+            /**
+             * Format: double
+             * @description To make it
+             */
+            chance: number;
+            /**
+             * Format: double
+             * @description How often the reply goes into the target
+             */
+            in: number;
+            /**
+             * Format: double
+             * @description How much more the reply scatters than at ease
+             */
+            loose: number;
+            /**
+             * Format: double
+             * @description How often it is reached
+             */
+            reach: number;
+            sequence: number;
+            /**
+             * Format: double
+             * @description As the reply leaves, m/s; 0 where there is none
+             */
+            speed: number;
+            /** @description In the pattern, from 0; of a rally the stroke */
+            task: number;
+        };
+        PlayerfitFit: {
+            /** @description In the order of the drill's */
+            measures: components["schemas"]["PlayerfitMeasure"][];
+            metrics: components["schemas"]["Metric"][];
+        };
+        PlayerfitGoalFit: {
+            /** @description What the goal takes; null where it cannot be worked out */
+            answer: null | components["schemas"]["OddsAnswer"];
+            /** @description How this player's attempts come */
+            clock: components["schemas"]["OddsClock"];
+            /**
+             * Format: double
+             * @description Chance of one attempt
+             */
+            rate: number;
+            /** @description Why there is no answer, in words; else empty */
+            why: string;
+        };
+        PlayerfitMeasure: {
+            /** @description How many the player has in the turns that the drill gives */
+            attempts: number;
+            /** @description Of one turn, in order; none where it is not known what becomes of them */
+            balls: components["schemas"]["PlayerfitBall"][];
+            /** @description In the order of the measure's */
+            goals: components["schemas"]["PlayerfitGoalFit"][];
+            number: number;
+            rates: components["schemas"]["OddsEstimates"];
+            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
+            target: null | components["schemas"]["PlayerfitAimed"];
+            /** @description Why there is no target, in words; else empty */
+            why: string;
+            /** @description What they are called: balls, strokes, rallies */
+            word: string;
+        };
         Problem: {
             detail: string;
             /** @description What is wrong field by field */
@@ -6354,103 +6451,6 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
-        SuitAdaptRequest: {
-            /**
-             * Format: double
-             * @description The target to the best aim that keeps errors under a share
-             */
-            errors?: number;
-            /** @description Which of its goals, from 0 */
-            goal?: number;
-            /**
-             * Format: double
-             * @description The target to a share of balls that hit it
-             */
-            hit?: number;
-            /** @description The number of the measure; empty: the first */
-            measure?: number;
-            /**
-             * Format: double
-             * @description The goal to so many minutes, met 4 times in 5
-             */
-            minutes?: number;
-        };
-        SuitAimed: {
-            /** @description Where they are aimed */
-            at: components["schemas"]["CourtPoint"];
-            derivation: components["schemas"]["MetricDerivation"];
-            /** @description Where they were logged, on the court */
-            landings: components["schemas"]["CourtPoint"][];
-            scatter: components["schemas"]["OddsScatter"];
-            sentence: string;
-            shares: components["schemas"]["OddsShares"];
-            /** @description Balls pass the target or meet it instead of landing in it: only its share in is known */
-            upright: boolean;
-        };
-        SuitBall: {
-            /**
-             * Format: double
-             * @description To make it
-             */
-            chance: number;
-            /**
-             * Format: double
-             * @description How often the reply goes into the target
-             */
-            in: number;
-            /**
-             * Format: double
-             * @description How much more the reply scatters than at ease
-             */
-            loose: number;
-            /**
-             * Format: double
-             * @description How often it is reached
-             */
-            reach: number;
-            sequence: number;
-            /**
-             * Format: double
-             * @description As the reply leaves, m/s; 0 where there is none
-             */
-            speed: number;
-            /** @description In the pattern, from 0; of a rally the stroke */
-            task: number;
-        };
-        SuitGoalSuitability: {
-            /** @description What the goal takes; null where it cannot be worked out */
-            answer: null | components["schemas"]["OddsAnswer"];
-            /** @description How this player's attempts come */
-            clock: components["schemas"]["OddsClock"];
-            /**
-             * Format: double
-             * @description Chance of one attempt
-             */
-            rate: number;
-            /** @description Why there is no answer, in words; else empty */
-            why: string;
-        };
-        SuitMeasure: {
-            /** @description How many the player has in the turns that the drill gives */
-            attempts: number;
-            /** @description Of one turn, in order; none where it is not known what becomes of them */
-            balls: components["schemas"]["SuitBall"][];
-            /** @description In the order of the measure's */
-            goals: components["schemas"]["SuitGoalSuitability"][];
-            number: number;
-            rates: components["schemas"]["OddsEstimates"];
-            /** @description What becomes of balls that are aimed at the target; null where no ball can be played there */
-            target: null | components["schemas"]["SuitAimed"];
-            /** @description Why there is no target, in words; else empty */
-            why: string;
-            /** @description What they are called: balls, strokes, rallies */
-            word: string;
-        };
-        SuitSuitability: {
-            /** @description In the order of the drill's */
-            measures: components["schemas"]["SuitMeasure"][];
-            metrics: components["schemas"]["Metric"][];
-        };
         TakenBack: {
             /** @description Names of those who stay as they are: they were changed since, or are in a lesson or a game, or other attendance of them came in */
             stayed: string[];
@@ -6557,10 +6557,10 @@ export interface components {
             aim: string;
             /** @description The least drill with this target */
             document: components["schemas"]["DrillDocument"];
+            playerFit: components["schemas"]["PlayerfitFit"];
             report: components["schemas"]["Report"];
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
-            suitability: components["schemas"]["SuitSuitability"];
         };
         Telling: {
             command: components["schemas"]["ThrowingCommand"];
@@ -7115,6 +7115,8 @@ export interface components {
         WorkedDrill: {
             /** @description With the place moved, as written for a right-hander */
             document: components["schemas"]["DrillDocument"];
+            /** @description How goal and target suit whoever it is tried on */
+            playerFit: components["schemas"]["PlayerfitFit"];
             /** @description The tasks whose replies go to a place in words, and to which */
             replies: components["schemas"]["DrillReply"][];
             /** @description For the hand that was asked for */
@@ -7123,8 +7125,6 @@ export interface components {
             sentences: string[];
             /** @description One turn, ball by ball */
             simulation: components["schemas"]["Simulation"];
-            /** @description How goal and target suit whoever it is tried on */
-            suitability: components["schemas"]["SuitSuitability"];
         };
         WorkedGame: {
             /** @description Those that it was worked out with, all of them */

@@ -57,7 +57,7 @@
       <h2 class="mt-6 text-lg">End of the lesson</h2>
       <p class="text-sm">
         {run.over
-          ? 'The time is up.'
+          ? 'The lesson is over.'
           : `${minutes(run.data.lesson.plan.planned - run.second)} min of it are left.`} What was counted is kept,
         and it can be taken up again.
       </p>

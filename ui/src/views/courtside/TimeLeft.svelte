@@ -13,8 +13,8 @@
 
 <section class="clock" aria-label="Time">
   <p class="title">
-    {run.over ? 'The time is up' : run.scheduled?.title}
-    <span class="state">{run.over ? 'over' : run.begun && !run.running ? 'held' : 'left of this block'}</span>
+    {run.over ? 'The lesson is over' : run.scheduled?.title}
+    <span class="state">{run.over ? 'by' : run.begun && !run.running ? 'held' : 'left of this block'}</span>
   </p>
   <p class="drum">
     <Rolling

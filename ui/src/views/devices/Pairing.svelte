@@ -61,7 +61,9 @@
   <p class="mt-2" role="status">The code has expired.</p>
   <button class="btn btn-primary mt-3" onclick={open}>Make a new one</button>
 {:else if dead}
-  <p class="mt-2" role="status">The code goes no more: it was used, or made anew somewhere else.</p>
+  <p class="mt-2" role="status">
+    This code is not valid any more: it was used, or a new one was made somewhere else.
+  </p>
   <button class="btn btn-primary mt-3" onclick={open}>Make a new one</button>
 {:else}
   <div class="pairing mt-3">

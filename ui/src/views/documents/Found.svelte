@@ -73,7 +73,7 @@
   {/if}
   {#if document.there === 'the same'}<p class="mt-1">You have the same one already.</p>{/if}
   {#if conflicts.length}
-    <p class="mt-1">You have another one of it. What differs:</p>
+    <p class="mt-1">You have a different version of it. What differs:</p>
     <div class="overflow-x-auto">
       <Differences list={conflicts} mine="Here" theirs="In the file" />
     </div>

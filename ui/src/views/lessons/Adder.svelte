@@ -156,7 +156,7 @@
       {/each}
     </ul>
     {#if found.data && !offers.length}
-      <p class="mt-2">Nothing is called so. Take a word away, or begin a new drill.</p>
+      <p class="mt-2">Nothing has that name. Take a word away, or begin a new drill.</p>
     {/if}
     {#if found.error}<p class="text-error mt-2" role="alert">{found.error.message}</p>{/if}
     {#if replacing}

@@ -32,7 +32,7 @@
   }))
   const errors = $derived(query.error instanceof Refusal ? query.error.fields : {})
   const target = $derived(query.error ? undefined : query.data)
-  const fit = $derived(target?.suitability.measures[0])
+  const fit = $derived(target?.playerFit.measures[0])
   /** The first message below a path of the target. */
   const under = (path: string) => Object.entries(errors).find(([at]) => at.startsWith(path))?.[1]
 

@@ -167,7 +167,7 @@
     <BenchSide {bench} vocabulary={vocabulary.data} />
     {#if report && simulation}<div class="foot" bind:offsetHeight={foot}>
         <Drums
-          metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.suitability.metrics ?? [])]}
+          metrics={[...report.metrics, ...simulation.metrics, ...(bench.worked?.playerFit.metrics ?? [])]}
         />
       </div>{/if}
   {:else}

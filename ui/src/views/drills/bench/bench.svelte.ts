@@ -83,7 +83,7 @@ export class Bench {
 
   /** What whoever it is tried on makes of each measure. */
   get fits() {
-    return this.worked?.suitability.measures ?? []
+    return this.worked?.playerFit.measures ?? []
   }
 
   /** A variation is being tried: it is shown, and cannot be changed. */
@@ -177,7 +177,7 @@ export class Bench {
 
   /** Where balls aimed at the target of the measure that is open land. */
   get aimed() {
-    const measures = this.worked?.suitability.measures
+    const measures = this.worked?.playerFit.measures
     return measures?.[Math.min(this.measure, measures.length - 1)]?.target ?? undefined
   }
 

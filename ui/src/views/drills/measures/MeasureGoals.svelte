@@ -7,7 +7,7 @@
     AdaptRequest,
     Goal,
     Measure,
-    MeasureSuitability,
+    MeasureFit,
     Vocabulary,
   } from '../../../lib/api/client'
   import DerivationDialog from '../../../lib/parts/DerivationDialog.svelte'
@@ -19,7 +19,7 @@
     draft: MeasuredDraft
     nth: number
     measure: Measure
-    fit: MeasureSuitability | undefined
+    fit: MeasureFit | undefined
     vocabulary: Vocabulary | undefined
     builtIn: boolean
     errors: Record<string, string>

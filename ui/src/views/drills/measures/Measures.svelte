@@ -26,7 +26,7 @@
   const measure = $derived(list[nth])
   const said = $derived(measure && report.measures.find((each) => each.number === measure.number))
   const fit = $derived(
-    measure && bench.worked?.suitability.measures.find((each) => each.number === measure.number),
+    measure && bench.worked?.playerFit.measures.find((each) => each.number === measure.number),
   )
   const orders = {
     'side by side': 'side by side: every ball counts for all that it belongs to',

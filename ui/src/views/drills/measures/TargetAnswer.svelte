@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { Derivation, AdaptRequest, MeasureSuitability } from '../../../lib/api/client'
+  import type { Derivation, AdaptRequest, MeasureFit } from '../../../lib/api/client'
   import DerivationDialog from '../../../lib/parts/DerivationDialog.svelte'
   import FitForm from './FitForm.svelte'
 
   /** What becomes of balls that are aimed at the target of a measure, and fitting it. */
   interface Props {
-    fit: MeasureSuitability
+    fit: MeasureFit
     builtIn: boolean
     onfit: (fit: AdaptRequest) => void
   }

@@ -1,11 +1,4 @@
-import type {
-  DrillDocument,
-  Measure,
-  MeasureSuitability,
-  Task,
-  Unit,
-  Vocabulary,
-} from '../../../lib/api/client'
+import type { DrillDocument, Measure, MeasureFit, Task, Unit, Vocabulary } from '../../../lib/api/client'
 import { ofForm } from '../../../goal/goals'
 
 /** The most measures that a drill has. */
@@ -15,11 +8,11 @@ export const mostMeasures = 8
 export const mostTasks = 60
 
 /** The balls of a task, from 0, in the first measure that it belongs to. */
-export const ballsOf = (fit: MeasureSuitability[], task: number) =>
+export const ballsOf = (fit: MeasureFit[], task: number) =>
   fit.find((m) => m.balls.some((b) => b.task === task))?.balls.filter((b) => b.task === task) ?? []
 
 /** How many of ten balls of a task are made; undefined where that is not known. */
-export function madeOf(fit: MeasureSuitability[], task: number): number | undefined {
+export function madeOf(fit: MeasureFit[], task: number): number | undefined {
   const balls = ballsOf(fit, task)
   return balls.length ? (10 * balls.reduce((sum, ball) => sum + ball.chance, 0)) / balls.length : undefined
 }

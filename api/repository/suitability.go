@@ -1,0 +1,73 @@
+package repository
+
+import (
+	"context"
+	"crypto/sha256"
+	"encoding/json"
+	"runtime"
+	"sync"
+
+	"golang.org/x/sync/errgroup"
+
+	"hodometer/core/drill"
+	"hodometer/core/drill/playerfit"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+)
+
+// maxKnown is how many drills as one player plays them are remembered: those of several large lessons.
+const maxKnown = 2000
+
+// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored.
+type known struct {
+	mu   sync.Mutex
+	list map[[sha256.Size]byte]playerfit.Known
+}
+
+// asked is a drill as one player plays it.
+type asked struct {
+	drill  drill.Document
+	player footwork.Player
+	level  student.Level
+}
+
+// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is asked.
+func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]playerfit.Known, error) {
+	found := make([]playerfit.Known, len(list))
+	var work errgroup.Group
+	work.SetLimit(runtime.GOMAXPROCS(0))
+	for i, each := range list {
+		work.Go(func() (err error) {
+			found[i], err = k.of(ctx, each.drill, each.player, each.level, s)
+			return err
+		})
+	}
+	return found, work.Wait()
+}
+
+// of works out, or recalls, what is thought of a player at a drill.
+func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (playerfit.Known, error) {
+	text, err := json.Marshal([]any{d, player, level, s})
+	if err != nil {
+		return playerfit.Known{}, err
+	}
+	key := sha256.Sum256(text)
+	k.mu.Lock()
+	found, ok := k.list[key]
+	k.mu.Unlock()
+	if ok {
+		return found, nil
+	}
+	found, err = playerfit.Know(ctx, d, player, level, s)
+	if err != nil {
+		return found, err
+	}
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	if k.list == nil || len(k.list) >= maxKnown {
+		k.list = make(map[[sha256.Size]byte]playerfit.Known)
+	}
+	k.list[key] = found
+	return found, nil
+}

@@ -1,0 +1,57 @@
+package playerfit
+
+import (
+	"context"
+	"errors"
+	"math"
+
+	"hodometer/core/basics/invalid"
+	"hodometer/core/count/odds"
+	"hodometer/core/count/score"
+	"hodometer/core/drill"
+	"hodometer/core/drill/simulation"
+	"hodometer/core/people/coach"
+	"hodometer/core/people/footwork"
+	"hodometer/core/people/student"
+)
+
+// Known is what is thought of a player at a drill before anything was counted.
+type Known struct {
+	Priors []odds.Prior // of each measure, in order
+	Stroke float64      // seconds from stroke to stroke of a rally; 0 where there is none
+}
+
+// Know works out one turn of a drill for a player, and from it what their level makes of each target. The drill is taken
+// as it stands, as For takes it. A drill that cannot be fed leaves what is usual for the level. It returns ctx.Err() when
+// cancelled.
+func Know(ctx context.Context, d drill.Document, player footwork.Player, level student.Level, s coach.Settings) (Known, error) {
+	line, err := simulation.TurnOf(ctx, d, player, s)
+	var wrong invalid.Fields
+	if err != nil && !errors.As(err, &wrong) {
+		return Known{}, err
+	}
+	k := Known{Priors: make([]odds.Prior, len(d.Measures)), Stroke: simulation.StrokeGap(d, line)}
+	for i, m := range d.Measures {
+		k.Priors[i] = priorOf(d, m, player, line, level, s)
+	}
+	return k, nil
+}
+
+// priorOf is what a level makes of one attempt at a measure: of its balls what the level makes of each, where that is known,
+// and else what is usual; of a sequence the product of its balls.
+func priorOf(d drill.Document, m drill.Measure, player footwork.Player, line footwork.Timeline, level student.Level, s coach.Settings) odds.Prior {
+	prior := odds.LevelPrior(level)
+	if j, err := judgeOf(d, m, player, level, s); err == nil && m.What != score.Point {
+		if balls := j.balls(line); len(balls) > 0 {
+			const least, most = 0.01, 0.98
+			return odds.Prior{Rate: math.Max(least, math.Min(made(m, balls), most)), Description: "what the level makes of these balls and this target"}
+		}
+	}
+	prior.Rate = math.Pow(prior.Rate, float64(d.In(m)))
+	return prior
+}
+
+// Rates are what is known of somebody's rates at a measure: what is thought of them before, moved by what was counted.
+func (e Evidence) Rates(prior odds.Prior) odds.Estimates {
+	return odds.Estimate(prior, e.Own, e.Related)
+}
