@@ -94,10 +94,9 @@ func (s *Repository) Progress(ctx context.Context, id string) (Progress, error) 
 	if band, other := at.of.Grown(s.Now()); other {
 		grown = &band
 	}
-	done, _ := at.onLadder()
 	return Progress{
 		Roll: roll, Grown: grown,
-		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: progress.Trends(done), Remarks: at.remarks,
+		Strokes: at.Strokes(), Drills: histories(at.done), InGames: inGames, Faults: progress.Trends(at.ladder), Remarks: at.remarks,
 		Running: footwork.QuicknessOf(at.of, s.Now()), Today: s.Today(),
 	}, nil
 }
@@ -105,6 +104,7 @@ func (s *Repository) Progress(ctx context.Context, id string) (Progress, error) 
 // Standing is what is known of a student's work so far.
 type Standing struct {
 	done      []store.Attempt
+	ladder    []progress.Done // the same, as the ladder looks at it
 	Positions []store.LadderPosition
 	remarks   []DatedRemark // the newest first
 	of        student.Profile
@@ -115,6 +115,7 @@ func (s *Repository) Standing(ctx context.Context, id string) (at Standing, err 
 	if at.done, err = s.Store.AttemptsOfStudent(ctx, id); err != nil {
 		return at, err
 	}
+	at.ladder = onLadder(at.done)
 	if at.Positions, err = s.Store.LadderPositions(ctx, id); err != nil {
 		return at, err
 	}
@@ -134,8 +135,7 @@ func (at Standing) Strokes() []progress.OnStroke {
 			engagement = remark.Engagement
 		}
 	}
-	done, placed := at.onLadder()
-	list := progress.Strokes(done, placed, engagement)
+	list := progress.Strokes(at.ladder, at.placed(), engagement)
 	for i, each := range list {
 		if spared := at.of.Spared(drill.Document{Sport: at.of.Sport, Stroke: each.Stroke}.Strains()); len(spared) > 0 {
 			list[i].Rests, list[i].Advice = true, each.Advice.Resting(student.Joined(spared))
@@ -160,9 +160,9 @@ func (s *Repository) datedRemarks(ctx context.Context, id string) ([]DatedRemark
 	return dated, nil
 }
 
-// onLadder is what was done and where the student was put, as the ladder looks at it.
-func (at Standing) onLadder() (done []progress.Done, placed []progress.Placed) {
-	for _, a := range at.done {
+// onLadder is what was done, as the ladder looks at it.
+func onLadder(attempts []store.Attempt) (done []progress.Done) {
+	for _, a := range attempts {
 		d := progress.Done{Lesson: a.Lesson, At: a.At, Name: a.Name, Stroke: a.Stroke, Rung: a.Rung, Balls: a.Balls, Faults: map[string]int{}}
 		if a.Measure.What.OfBalls() {
 			d.Made, d.Missed = a.Made, a.Missed()
@@ -172,10 +172,15 @@ func (at Standing) onLadder() (done []progress.Done, placed []progress.Placed) {
 		}
 		done = append(done, d)
 	}
+	return done
+}
+
+// placed is where the student was put, as the ladder looks at it.
+func (at Standing) placed() (list []progress.Placed) {
 	for _, p := range at.Positions {
-		placed = append(placed, progress.Placed{Stroke: p.Stroke, Stand: progress.Stand{Rung: p.Rung, At: p.At}})
+		list = append(list, progress.Placed{Stroke: p.Stroke, Stand: progress.Stand{Rung: p.Rung, At: p.At}})
 	}
-	return done, placed
+	return list
 }
 
 // transferDays are the days of which drills and games are set against each other: long enough for some games, short enough for one form.
