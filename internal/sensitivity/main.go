@@ -9,8 +9,8 @@ import (
 	"os"
 
 	"hodometer/core/drill/library"
-	"hodometer/core/drill/simulation"
 	"hodometer/core/drill/playerfit"
+	"hodometer/core/drill/simulation"
 	"hodometer/core/people/anticipate"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
