@@ -88,11 +88,7 @@ func Find(ctx context.Context, asked Asked) ([]Offer, error) {
 	return f.list, nil
 }
 
-func (f *finder) add(kind Kind, detail string, b lesson.Block) {
-	title := b.Title
-	if b.Version != "" {
-		title += ": " + b.Version
-	}
+func (f *finder) add(kind Kind, title, detail string, b lesson.Block) {
 	f.list = append(f.list, Offer{Kind: kind, Title: title, Detail: detail, Block: &b})
 }
 
@@ -127,7 +123,7 @@ func (f *finder) drill(e catalogue.Entry) {
 	if who := catalogue.ServedBy(e.Document, f.People); who != "" {
 		detail = "the next step of " + who + "; " + detail
 	}
-	f.add(Drill, detail, b)
+	f.add(Drill, b.Title, detail, b)
 }
 
 // versions offers the versions of a drill that are called by words, but one.
@@ -145,8 +141,7 @@ func (f *finder) versions(e catalogue.Entry, words []string, but string) {
 			name = ""
 		}
 		b := f.played(e.ID, d, name)
-		f.add(Version, fmt.Sprintf("%s, %s; %s, %s", e.Document.Name, v.Name, cmp.Or(string(v.Difficulty), "the drill itself"), minutes(b)), b)
-		f.list[len(f.list)-1].Title = e.Document.Name + ": " + v.Name
+		f.add(Version, e.Document.Name+": "+v.Name, fmt.Sprintf("%s, %s; %s, %s", e.Document.Name, v.Name, cmp.Or(string(v.Difficulty), "the drill itself"), minutes(b)), b)
 	}
 }
 
@@ -159,7 +154,7 @@ func (f *finder) blocks() {
 		if !strings.EqualFold(string(b.Kind), b.Title) {
 			detail = string(b.Kind) + ", " + detail
 		}
-		f.add(Block, detail, b)
+		f.add(Block, b.Title, detail, b)
 	}
 }
 
@@ -186,7 +181,7 @@ func (f *finder) games(ctx context.Context) error {
 			return err
 		}
 		offered++
-		f.add(Game, fmt.Sprintf("game, %s; %s; %s min", d.Sport, strings.TrimSuffix(d.Rules.Sentences()[0], "."), units.Decimal(b.Minutes, 0)), b)
+		f.add(Game, b.Title, fmt.Sprintf("game, %s; %s; %s min", d.Sport, strings.TrimSuffix(d.Rules.Sentences()[0], "."), units.Decimal(b.Minutes, 0)), b)
 		if len(f.words) == 0 {
 			continue
 		}
@@ -199,7 +194,7 @@ func (f *finder) games(ctx context.Context) error {
 				return err
 			}
 			b.Version = v.Name
-			f.add(Game, fmt.Sprintf("game, %s, version; %s min", d.Sport, units.Decimal(b.Minutes, 0)), b)
+			f.add(Game, b.Title+": "+v.Name, fmt.Sprintf("game, %s, version; %s min", d.Sport, units.Decimal(b.Minutes, 0)), b)
 		}
 	}
 	return nil
