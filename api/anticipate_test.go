@@ -5,6 +5,8 @@ import (
 	"net/http"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
@@ -72,7 +74,7 @@ func TestOwnChances(t *testing.T) {
 	first := c.situations("badminton").Situations[0]
 	require.True(t, first.Own)
 	require.Equal(t, []int{3, 0}, first.Seen)
-	require.Equal(t, []anticipate.Likely{{Reply: "straight drop", Chance: 0.9}, {Reply: "cross drop", Chance: 0.1}}, first.Situation.Likely)
+	require.Equal(t, []sports.Likely{{Reply: "straight drop", Chance: 0.9}, {Reply: "cross drop", Chance: 0.1}}, first.Situation.Likely)
 	require.Len(t, first.Usual, 4)
 	own.Likely[0].Replies[0].Chance = 0.5
 	require.ErrorContains(t, own.Check(), "likely.0: the chances add up to 60 of 100")

@@ -4,17 +4,18 @@ import (
 	"encoding/json"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
 	"hodometer/core/game"
-	"hodometer/core/sport/court"
 )
 
 // Little matches with two bonuses are among the costliest games there are: what would be fair may take too long, and then that is said; all the rest is told.
 func TestACostlyGameIsToldAsFarAsItGoes(t *testing.T) {
 	c := newClub(t)
-	begun := read[game.Document](t, c.ask("POST", "/api/games/begin", desk.NewGame{Court: court.All()[0].ID}))
+	begun := read[game.Document](t, c.ask("POST", "/api/games/begin", desk.NewGame{Court: sports.Courts()[0].ID}))
 	line := `1v1; serve, then other every 1; mini "second serve" "volley" "overhead"; bonus "cone hit" 3; bonus "ace" 2; to 21`
 	r := read[desk.GameLineRead](t, c.ask("POST", "/api/games/line", map[string]any{"line": line, "document": begun}))
 	require.Empty(t, r.Wrong)

@@ -6,6 +6,8 @@ import (
 	"net/http/httptest"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
@@ -14,7 +16,6 @@ import (
 	"hodometer/core/drill/report"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
-	"hodometer/core/sport/feed"
 )
 
 func TestTwoTabsThatEditTheSameDrill(t *testing.T) {
@@ -169,7 +170,7 @@ func TestADrillIsTriedOnSomebodyAndVaried(t *testing.T) {
 func TestWordsAndLengths(t *testing.T) {
 	c := newClub(t)
 	phrase := read[desk.Vocabulary](t, c.ask("GET", "/api/vocabulary", nil))
-	require.Contains(t, phrase.Sports[0].Strokes, feed.Overhead)
+	require.Contains(t, phrase.Sports[0].Strokes, sports.Overhead)
 	require.Len(t, phrase.Transformations, 20)
 	length := read[desk.Length](t, c.ask("POST", "/api/lengths", map[string]any{"text": "4 ft 6 in"}))
 	require.InDelta(t, 1.3716, length.Metres, 1e-9)

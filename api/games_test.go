@@ -23,6 +23,7 @@ import (
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/scoreboard"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 func readyGame(t *testing.T, name string) library.StoredGame {
@@ -78,11 +79,11 @@ func TestAGameIsWorkedOut(t *testing.T) {
 	for _, stored := range library.Games() {
 		d := stored.Document
 		w := read[desk.WorkedGame](t, c.ask("POST", "/api/games/preview", asked(d)))
-		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), game.TempoOf(d.Sport))
+		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), sports.Of(d.Sport).Tempo)
 		require.NoError(t, err)
 		require.InDelta(t, f.Near, w.Near, 1e-12)
 		require.InDelta(t, f.Rallies, w.Length.Rallies, 1e-12)
-		require.Equal(t, f.Duration(game.TempoOf(d.Sport)), w.Length.Minutes)
+		require.Equal(t, f.Duration(sports.Of(d.Sport).Tempo), w.Length.Minutes)
 		require.InDelta(t, 1, w.Near+w.Far+w.Nobody, 1e-6)
 		require.Equal(t, d.Rules.Sentences(), w.Sentences)
 		last := w.Steps[len(w.Steps)-1]

@@ -4,6 +4,8 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/repository"
@@ -11,7 +13,6 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/scoreboard"
-	"hodometer/core/sport/feed"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.
@@ -28,7 +29,7 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 	stroke := before.Drills[0].Stroke
 
 	rules := readyGame(t, "Ten for Five").Document.Rules
-	rules.Measures = []game.Measure{{ID: "own", Name: "the stroke of the day", Stroke: stroke}, {ID: "lob", Name: "lob", Stroke: feed.Lob}}
+	rules.Measures = []game.Measure{{ID: "own", Name: "the stroke of the day", Stroke: stroke}, {ID: "lob", Name: "lob", Stroke: sports.Lob}}
 	var events []game.Event
 	tap := func(measure string, side game.Side, right bool) {
 		n := len(events)
@@ -48,13 +49,13 @@ func TestAStrokeInGamesStandsBesideDrills(t *testing.T) {
 
 	after := read[repository.Progress](t, c.ask("GET", "/api/students/"+a+"/progress", nil))
 	want, _ := odds.TransferOf(odds.Done{Made: 8, Missed: 2}, odds.Done{Made: 2, Missed: 4})
-	found := map[feed.Stroke]repository.StrokeInGames{}
+	found := map[sports.Stroke]repository.StrokeInGames{}
 	for _, each := range after.InGames {
 		found[each.Stroke] = each
 	}
 	require.Equal(t, &want, found[stroke].Transfer)
-	require.Equal(t, odds.Done{Missed: 1}, found[feed.Lob].Games)
-	require.Nil(t, found[feed.Lob].Transfer, "nothing in drills to set it against")
+	require.Equal(t, odds.Done{Missed: 1}, found[sports.Lob].Games)
+	require.Nil(t, found[sports.Lob].Transfer, "nothing in drills to set it against")
 	require.Equal(t, before.Strokes, after.Strokes)
 	require.Equal(t, before.Drills, after.Drills)
 

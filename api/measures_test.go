@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/repository"
@@ -12,7 +14,6 @@ import (
 	"hodometer/core/lesson/prospect"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/student"
-	"hodometer/core/sport/feed"
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.
@@ -53,7 +54,7 @@ func TestEvidenceReachesTheRightRoad(t *testing.T) {
 
 	progress := read[repository.Progress](t, c.ask("GET", "/api/students/"+student+"/progress", nil))
 	require.Len(t, progress.Strokes, 1)
-	require.Equal(t, feed.Backhand, progress.Strokes[0].Stroke)
+	require.Equal(t, sports.Backhand, progress.Strokes[0].Stroke)
 	require.Equal(t, "backhand cross-court", progress.Drills[0].Times[0].Measure)
 
 	after := read[plan.Lesson](t, c.ask("GET", "/api/lessons/"+id, nil))

@@ -21,14 +21,14 @@ func TestDemoHoldsAClub(t *testing.T) {
 	students, err := s.Students.List(ctx, false)
 	require.NoError(t, err)
 	require.GreaterOrEqual(t, len(students), 10)
-	hands, sports, ages := map[any]int{}, map[any]int{}, map[any]int{}
+	hands, bySport, ages := map[any]int{}, map[any]int{}, map[any]int{}
 	for _, stored := range students {
 		hands[stored.Document.Hand]++
-		sports[stored.Document.Sport]++
+		bySport[stored.Document.Sport]++
 		ages[stored.Document.Age]++
 	}
 	require.Positive(t, hands[student.LeftHand])
-	require.Len(t, sports, 5)
+	require.Len(t, bySport, 5)
 	require.Len(t, ages, 6)
 
 	for _, day := range []string{"2026-03-10", "2026-03-11"} {

@@ -5,11 +5,12 @@ import (
 	"errors"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // games enters what the young tennis players of the club played against each other on three evenings: the older they are the better.
@@ -61,7 +62,7 @@ func (f *filler) duel(ctx context.Context, near, far string) error {
 		return errors.New("the ready game of the demo is gone")
 	}
 	rules := ready.Rules
-	rules.Measures = append(rules.Measures, game.Measure{ID: "backhand", Name: "backhand", Stroke: feed.Backhand})
+	rules.Measures = append(rules.Measures, game.Measure{ID: "backhand", Name: "backhand", Stroke: sports.Backhand})
 	at := f.now.AddDate(0, 0, -2)
 	m := game.Match{
 		FormatVersion: game.MatchVersion, Game: "266ce16a-0630-5f1d-bb58-2162fac3a350", Title: ready.Name, Sport: ready.Sport, Court: ready.Court,

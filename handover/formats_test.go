@@ -8,6 +8,8 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/calendar"
@@ -17,7 +19,6 @@ import (
 	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/court"
 	"hodometer/handover"
 	"hodometer/sheets"
 )
@@ -64,7 +65,7 @@ func TestExamplesOfFormatsAreRead(t *testing.T) {
 			_, line, _ := strings.Cut(example[3], " | ")
 			name, line, _ := strings.Cut(line, " | ")
 			require.Equal(t, "Corner", name)
-			on, err := court.Find("tennis")
+			on, err := sports.Court("tennis")
 			require.NoError(t, err)
 			_, _, _, err = shorthand.Read(strings.TrimSpace(line), on)
 			require.NoError(t, err)

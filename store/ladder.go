@@ -5,14 +5,15 @@ import (
 	"database/sql"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/feed"
 )
 
 // LadderPosition is a rung that a student came to.
 type LadderPosition struct {
 	Student string
-	Stroke  feed.Stroke
+	Stroke  sports.Stroke
 	Rung    progress.Rung
 	At      time.Time
 }

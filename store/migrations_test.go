@@ -6,6 +6,8 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/score"
@@ -101,7 +103,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		require.NoError(t, err)
 		require.Equal(t, []store.Attempt{{
 			Attempt: underway.Attempt{
-				Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, At: at,
+				Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth, At: at,
 				Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{}}},
 			},
 			Summary:  tally.Summary{Count: tally.Count{Made: 4, Balls: 6, Best: 1, AtLeast: true, Taps: 2}, Last: at},
@@ -109,7 +111,7 @@ func TestFilesOfEveryEarlierVersionAreKept(t *testing.T) {
 		}}, attempts)
 		positions, err := s.LadderPositions(ctx, "ada")
 		require.NoError(t, err)
-		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: feed.Forehand, Rung: progress.Depth, At: at}}, positions)
+		require.Equal(t, []store.LadderPosition{{Student: "ada", Stroke: sports.Forehand, Rung: progress.Depth, At: at}}, positions)
 	}
 }
 
@@ -176,7 +178,7 @@ func TestBallsOfEarlierFilesAreKept(t *testing.T) {
 	}
 	zone := court.Zone{Name: "long, left", Left: -4, Right: -1, Bottom: 11, Top: 15}
 	require.Equal(t, []store.Attempt{{
-		Attempt: underway.Attempt{Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth,
+		Attempt: underway.Attempt{Lesson: "l", Block: "b", Student: "ada", Drill: "d", Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth,
 			Measure: drill.Measure{Number: 1, What: score.Ball, Goals: score.Course{{Kind: score.Total, Count: 10}}}, Aim: &court.Point{X: 2.5, Y: 9}, At: at("2026-03-10T16:00:00Z")},
 		Summary: tally.Summary{
 			Count:  tally.Count{Made: 5, Balls: 7, Streak: 0, Best: 2, AtLeast: true, Right: 1, Wrong: 1, Taps: 4},

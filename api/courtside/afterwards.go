@@ -7,6 +7,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/count/tally"
@@ -14,7 +16,6 @@ import (
 	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 
@@ -211,7 +212,7 @@ func (s *Courtside) ran(ctx context.Context, a *Afterwards, kit underway.Kit, ru
 // nextSteps are those of a student with the strokes that were counted of them in a lesson.
 func (s *Courtside) nextSteps(ctx context.Context, id string, attempts []store.Attempt) ([]progress.OnStroke, error) {
 	list := []progress.OnStroke{}
-	strokes := map[feed.Stroke]bool{}
+	strokes := map[sports.Stroke]bool{}
 	for _, a := range attempts {
 		if a.Student == id {
 			strokes[a.Stroke] = true

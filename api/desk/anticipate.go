@@ -5,6 +5,8 @@ import (
 	"errors"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -33,42 +35,42 @@ type Situations struct {
 
 // Situated is a situation as the coach has it.
 type Situated struct {
-	Situation anticipate.Situation `json:"situation" description:"With the coach's own chances, where there are any"`
-	Usual     []anticipate.Likely  `json:"usual" description:"The chances as common practice has them"`
-	Seen      []int                `json:"seen" description:"How often each reply was seen"`
-	Own       bool                 `json:"own" description:"The chances are the coach's own"`
+	Situation sports.Situation `json:"situation" description:"With the coach's own chances, where there are any"`
+	Usual     []sports.Likely  `json:"usual" description:"The chances as common practice has them"`
+	Seen      []int            `json:"seen" description:"How often each reply was seen"`
+	Own       bool             `json:"own" description:"The chances are the coach's own"`
 }
 
 // StandAsked is where to wait for what an opponent may play.
 type StandAsked struct {
-	Court     court.ID             `json:"court" maxLength:"40"`
-	Situation anticipate.Situation `json:"situation"`
-	Seen      []int                `json:"seen,omitempty" maxItems:"12" description:"How often each reply was seen"`
-	At        *court.Point         `json:"at,omitempty" description:"Where the opponent hits from instead"`
-	Level     student.Level        `json:"level" description:"The player's"`
-	Opponent  student.Level        `json:"opponent" description:"The opponent's level"`
-	Hand      student.Hand         `json:"hand"`
-	TheirHand student.Hand         `json:"theirHand"`
-	Student   string               `json:"student,omitempty" format:"uuid" description:"Instead of somebody of the level"`
+	Court     court.ID         `json:"court" maxLength:"40"`
+	Situation sports.Situation `json:"situation"`
+	Seen      []int            `json:"seen,omitempty" maxItems:"12" description:"How often each reply was seen"`
+	At        *court.Point     `json:"at,omitempty" description:"Where the opponent hits from instead"`
+	Level     student.Level    `json:"level" description:"The player's"`
+	Opponent  student.Level    `json:"opponent" description:"The opponent's level"`
+	Hand      student.Hand     `json:"hand"`
+	TheirHand student.Hand     `json:"theirHand"`
+	Student   string           `json:"student,omitempty" format:"uuid" description:"Instead of somebody of the level"`
 }
 
 // StandReckoned is where to wait, in figures and in words.
 type StandReckoned struct {
-	Situation anticipate.Situation `json:"situation" description:"As it was worked out, sharpened by what was seen"`
-	Answer    anticipate.Answer    `json:"answer"`
-	Said      []string             `json:"said" description:"Each stand in words"`
-	Cost      string               `json:"cost" description:"What going back to the middle by rote costs"`
-	Worked    []metric.Derivation  `json:"worked" description:"How what is held came about, of each stand"`
+	Situation sports.Situation    `json:"situation" description:"As it was worked out, sharpened by what was seen"`
+	Answer    anticipate.Answer   `json:"answer"`
+	Said      []string            `json:"said" description:"Each stand in words"`
+	Cost      string              `json:"cost" description:"What going back to the middle by rote costs"`
+	Worked    []metric.Derivation `json:"worked" description:"How what is held came about, of each stand"`
 }
 
 // AnglesAsked is how wide a ball can be played from one place or two.
 type AnglesAsked struct {
-	Court  court.ID      `json:"court" maxLength:"40"`
-	Places []StruckAt    `json:"places" minItems:"1" maxItems:"2"`
-	Pace   feed.Pace     `json:"pace"`
-	Spin   feed.SpinKind `json:"spin,omitempty"`
-	Over   float64       `json:"over" minimum:"0" maximum:"10" description:"Metres over the net at least"`
-	Inside float64       `json:"inside" minimum:"0" maximum:"10" description:"Metres inside the lines at least"`
+	Court  court.ID        `json:"court" maxLength:"40"`
+	Places []StruckAt      `json:"places" minItems:"1" maxItems:"2"`
+	Pace   sports.Pace     `json:"pace"`
+	Spin   sports.SpinKind `json:"spin,omitempty"`
+	Over   float64         `json:"over" minimum:"0" maximum:"10" description:"Metres over the net at least"`
+	Inside float64         `json:"inside" minimum:"0" maximum:"10" description:"Metres inside the lines at least"`
 }
 
 // StruckAt is a place from which a ball is struck.
@@ -87,9 +89,9 @@ type AnglesReckoned struct {
 
 // ReadingAsked is a situation to be made a drill.
 type ReadingAsked struct {
-	Court     court.ID             `json:"court" maxLength:"40"`
-	Situation anticipate.Situation `json:"situation"`
-	Level     student.Level        `json:"level"`
+	Court     court.ID         `json:"court" maxLength:"40"`
+	Situation sports.Situation `json:"situation"`
+	Level     student.Level    `json:"level"`
 }
 
 func (s *Desk) anticipateRoutes() []request.Route {
@@ -114,7 +116,7 @@ func (s *Desk) situations(ctx context.Context, p ofSport, _ request.None) (Situa
 		if i := slices.IndexFunc(settings.Likely, func(own coach.Likely) bool { return own.Situation == situation.ID }); i >= 0 {
 			each.Own, each.Situation.Likely, each.Seen = true, nil, nil
 			for _, reply := range settings.Likely[i].Replies {
-				each.Situation.Likely = append(each.Situation.Likely, anticipate.Likely{Reply: reply.Reply, Chance: reply.Chance})
+				each.Situation.Likely = append(each.Situation.Likely, sports.Likely{Reply: reply.Reply, Chance: reply.Chance})
 				each.Seen = append(each.Seen, reply.Seen)
 			}
 		}
@@ -132,11 +134,11 @@ func (s *Desk) worldOn(ctx context.Context, id court.ID) (flight.World, coach.Se
 	if err != nil {
 		return flight.World{}, settings, err
 	}
-	c, err := court.Find(id)
+	c, err := sports.Court(id)
 	if err != nil {
 		return flight.World{}, settings, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	world := flight.On(c, "")
+	world := sports.World(c, "")
 	world.Air = settings.Flown()
 	return world, settings, nil
 }
@@ -159,9 +161,9 @@ func (s *Desk) reckonStand(ctx context.Context, _ request.None, body StandAsked)
 		q.Player = footwork.Of(world.Court.Sport, record.Document, body.Hand, s.Now())
 	}
 	if body.At != nil {
-		q.Situation = q.Situation.From(world.Court, *body.At, body.TheirHand)
+		q.Situation = anticipate.From(q.Situation, world.Court, *body.At, body.TheirHand)
 	}
-	if err := q.Situation.Check(world.Court); err != nil {
+	if err := anticipate.Check(q.Situation, world.Court); err != nil {
 		return StandReckoned{}, err
 	}
 	q.Situation.Likely = anticipate.Sharpened(q.Situation.Likely, body.Seen)

@@ -5,6 +5,8 @@ import (
 	"errors"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -117,7 +119,7 @@ type Begin struct {
 func (s *Desk) drillRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/courts", "listCourts", "The courts and their lines", func(context.Context, request.None, request.None) ([]court.Court, error) {
-			return court.All(), nil
+			return sports.Courts(), nil
 		}),
 		request.Make("GET", "/api/drills", "searchDrills", "Drills that are looked for, built in and the coach's own, some at a time", s.search),
 		request.Make("GET", "/api/drills/:id", "getDrill", "One drill", func(ctx context.Context, p request.ByID, _ request.None) (repository.Drill, error) {
@@ -269,15 +271,19 @@ func (s *Desk) regions(ctx context.Context, p ofCourt, _ request.None) ([]Region
 		return nil, err
 	}
 	list := []Regions{}
-	for i, scheme := range slices.Concat(court.Schemes(), settings.Schemes) {
-		if string(scheme.Court) != p.ID {
+	c, err := sports.Court(court.ID(p.ID))
+	if err != nil {
+		return list, nil //nolint:nilerr // a court that is not there has none
+	}
+	for i, scheme := range slices.Concat(sports.Regions(), settings.Schemes) {
+		if scheme.Court != c.ID {
 			continue
 		}
-		bands, err := scheme.Bands(settings.Numbering)
+		bands, err := scheme.Bands(c, settings.Numbering)
 		if err != nil {
 			return nil, err
 		}
-		list = append(list, Regions{Name: scheme.Name, Own: i >= len(court.Schemes()), Bands: bands})
+		list = append(list, Regions{Name: scheme.Name, Own: i >= len(sports.Regions()), Bands: bands})
 	}
 	return list, nil
 }

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -43,7 +45,7 @@ type GameLength struct {
 	Minutes game.Duration `json:"minutes"`
 }
 
-func lengthOf(f game.Forecast, t game.Tempo) GameLength {
+func lengthOf(f game.Forecast, t sports.Tempo) GameLength {
 	nearly, _ := f.Within(0.999)
 	return GameLength{Rallies: f.Rallies, Nearly: nearly, Minutes: f.Duration(t)}
 }
@@ -60,7 +62,7 @@ func (s *Desk) asGame(ctx context.Context, k store.Record[game.Document], err er
 // gameOf adds the rules in words, how long the game is, and its court.
 func gameOf(ctx context.Context, k store.Record[game.Document], builtIn bool, settings coach.Settings) Game {
 	g := Game{ID: k.ID, Revision: k.Revision, Archived: k.Archived, BuiltIn: builtIn, Document: k.Document, Sentences: k.Document.Rules.Sentences()}
-	if tempo := game.TempoOf(k.Document.Sport); builtIn || k.Document.Check() == nil {
+	if tempo := sports.Of(k.Document.Sport).Tempo; builtIn || k.Document.Check() == nil {
 		if f, err := k.Document.Rules.WithMinutes(ctx, game.Even(), tempo); err == nil {
 			length := lengthOf(f, tempo)
 			g.Length = &length
@@ -86,7 +88,7 @@ type NewGame struct {
 type GameAsked struct {
 	Document game.Document `json:"document"`
 	Chances  game.Chances  `json:"chances"`
-	Tempo    *game.Tempo   `json:"tempo,omitempty" description:"Empty: as players at a club play the sport"`
+	Tempo    *sports.Tempo `json:"tempo,omitempty" description:"Empty: as players at a club play the sport"`
 	Rallies  int           `json:"rallies" minimum:"1" maximum:"150" description:"About how long a fair game is wanted"`
 	Minutes  float64       `json:"minutes" minimum:"0" maximum:"90" description:"How much time there is; 0: it does not matter"`
 	Seed     uint64        `json:"seed" maximum:"4294967295" description:"Which game is played through"`
@@ -116,7 +118,7 @@ type WorkedGame struct {
 	Far       float64         `json:"far"`
 	Nobody    float64         `json:"nobody" description:"That neither does, or that it is won by players"`
 	Length    GameLength      `json:"length"`
-	Tempo     game.Tempo      `json:"tempo"`
+	Tempo     sports.Tempo    `json:"tempo"`
 	Fair      []game.Pair     `json:"fair" description:"Points with which both sides win about equally often, the fairest first; none where there are none"`
 	FairWhy   string          `json:"fairWhy" description:"Why there are none"`
 	ToNear    int             `json:"toNear" description:"What it can be played to in the time; 0 where no time was given or nothing fits"`
@@ -276,7 +278,7 @@ func (s *Desk) previewGame(ctx context.Context, _ request.None, body GameAsked) 
 	if d, err = d.Version(body.Version); err != nil {
 		return WorkedGame{}, err
 	}
-	tempo := game.TempoOf(d.Sport)
+	tempo := sports.Of(d.Sport).Tempo
 	if body.Tempo != nil {
 		tempo = *body.Tempo
 	}

@@ -10,6 +10,8 @@ import (
 	"time"
 	"unicode/utf8"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -18,7 +20,6 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 
@@ -27,7 +28,7 @@ type sought struct {
 	Text       string          `query:"text" maxLength:"100" description:"Words, or their beginnings, that all have to be there"`
 	Sport      court.Sport     `query:"sport"`
 	First      court.Sport     `query:"first" description:"Drills of this sport come first"`
-	Stroke     feed.Stroke     `query:"stroke" description:"Its ladder, or any of its balls"`
+	Stroke     sports.Stroke   `query:"stroke" description:"Its ladder, or any of its balls"`
 	Trains     progress.Rung   `query:"trains"`
 	Level      student.Level   `query:"level"`
 	Players    int             `query:"players" minimum:"0" maximum:"12" description:"That there are; 0: any number"`

@@ -4,6 +4,8 @@ import (
 	"context"
 	"errors"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -16,8 +18,6 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
-	"hodometer/core/sport/flight"
 )
 
 // GoalAsked is a goal for somebody who makes so many.
@@ -64,17 +64,17 @@ type TargetReckoned struct {
 
 // RallyAsked is two players who are to rally as fast as they can.
 type RallyAsked struct {
-	Court   court.ID  `json:"court" maxLength:"40"`
-	Near    float64   `json:"near" minimum:"0" maximum:"30" description:"Metres from the net at which one player meets the ball"`
-	Far     float64   `json:"far" minimum:"0" maximum:"30"`
-	Height  float64   `json:"height" minimum:"0" maximum:"12" description:"Metres over the net"`
-	Pace    feed.Pace `json:"pace" description:"The quickest they play"`
-	Volleys bool      `json:"volleys,omitempty" description:"Out of the air"`
-	Rate    float64   `json:"rate" minimum:"-100" maximum:"100" description:"Chance to keep each ball in play"`
-	Seconds float64   `json:"seconds" minimum:"1" maximum:"3600"`
-	Wanted  int       `json:"wanted" minimum:"1" maximum:"1000" description:"Balls wanted in that time"`
-	Sets    int       `json:"sets" minimum:"1" maximum:"20" description:"Balls in one set"`
-	Restart float64   `json:"restart" minimum:"0" maximum:"60" description:"Seconds from a miss to the next ball"`
+	Court   court.ID    `json:"court" maxLength:"40"`
+	Near    float64     `json:"near" minimum:"0" maximum:"30" description:"Metres from the net at which one player meets the ball"`
+	Far     float64     `json:"far" minimum:"0" maximum:"30"`
+	Height  float64     `json:"height" minimum:"0" maximum:"12" description:"Metres over the net"`
+	Pace    sports.Pace `json:"pace" description:"The quickest they play"`
+	Volleys bool        `json:"volleys,omitempty" description:"Out of the air"`
+	Rate    float64     `json:"rate" minimum:"-100" maximum:"100" description:"Chance to keep each ball in play"`
+	Seconds float64     `json:"seconds" minimum:"1" maximum:"3600"`
+	Wanted  int         `json:"wanted" minimum:"1" maximum:"1000" description:"Balls wanted in that time"`
+	Sets    int         `json:"sets" minimum:"1" maximum:"20" description:"Balls in one set"`
+	Restart float64     `json:"restart" minimum:"0" maximum:"60" description:"Seconds from a miss to the next ball"`
 }
 
 func (s *Desk) reckonerRoutes() []request.Route {
@@ -149,11 +149,11 @@ func (s *Desk) reckonRally(ctx context.Context, _ request.None, body RallyAsked)
 	if err != nil {
 		return odds.Rallied{}, err
 	}
-	c, err := court.Find(body.Court)
+	c, err := sports.Court(body.Court)
 	if err != nil {
 		return odds.Rallied{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	world := flight.On(c, "")
+	world := sports.World(c, "")
 	world.Air = settings.Flown()
 	return odds.Exchange{
 		World: world, Near: body.Near, Far: body.Far, Height: body.Height, Pace: body.Pace, Volleys: body.Volleys, Rate: body.Rate,

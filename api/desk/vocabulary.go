@@ -13,13 +13,14 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Vocabulary are what a coach can choose from, in the order in which it is offered.
 type Vocabulary struct {
 	Kinds           []feed.Kind               `json:"kinds"`
 	Methods         []feed.Method             `json:"methods"`
-	Paces           []feed.Pace               `json:"paces"`
+	Paces           []sports.Pace             `json:"paces"`
 	Moments         []feed.Moment             `json:"moments"`
 	Orders          []feed.Order              `json:"orders"`
 	Endings         []feed.Ending             `json:"endings"`
@@ -71,16 +72,18 @@ func soreParts() []SorePart {
 type SportWords struct {
 	Sport   court.Sport       `json:"sport"`
 	Levels  []student.Level   `json:"levels"`
-	Strokes []feed.Stroke     `json:"strokes"`
-	Spins   []feed.SpinKind   `json:"spins"`
+	Strokes []sports.Stroke   `json:"strokes"`
+	Spins   []sports.SpinKind `json:"spins"`
 	Replies []feed.ReplyWords `json:"replies" description:"Where a reply can go"`
-	Ladders []feed.Stroke     `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
+	Ladders []sports.Stroke   `json:"ladders" description:"What a student can stand on a rung of: the strokes, footwork and technique"`
 }
 
-func sports() []SportWords {
+func wordsOfSports() []SportWords {
 	var list []SportWords
-	for _, sport := range choices[court.Sport]() {
-		list = append(list, SportWords{Sport: sport, Levels: student.LevelsFor(sport), Strokes: feed.StrokesOf(sport), Spins: feed.SpinsOf(sport), Replies: feed.ReplyWordsOf(sport), Ladders: feed.LaddersOf(sport)})
+	for _, of := range sports.All() {
+		list = append(list, SportWords{
+			Sport: of.Name, Levels: student.LevelsFor(of.Name), Strokes: of.Strokes, Spins: of.Spins, Replies: feed.ReplyWordsOf(of.Name), Ladders: of.Ladders(),
+		})
 	}
 	return list
 }
@@ -89,9 +92,9 @@ func (s *Desk) vocabularyRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/vocabulary", "listVocabulary", "What a coach can choose from", func(context.Context, request.None, request.None) (Vocabulary, error) {
 			return Vocabulary{
-				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[feed.Pace](),
+				Kinds: choices[feed.Kind](), Methods: choices[feed.Method](), Paces: choices[sports.Pace](),
 				Moments: choices[feed.Moment](), Orders: choices[feed.Order](), Endings: choices[feed.Ending](),
-				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: sports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
+				Nexts: choices[feed.Next](), Directions: choices[feed.Direction](), Transformations: choices[feed.TransformationKind](), Sports: wordsOfSports(), Bodies: choices[feed.Body](), Cases: choices[feed.Case](), Backs: choices[feed.Back](),
 				Ages: choices[student.AgeBand](), Hands: choices[student.Hand](), TableFields: choices[roster.Field](), Backhands: choices[student.Backhand](), Limits: choices[student.LimitOf](),
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Parts: soreParts(), Sides: choices[student.Side](), Strains: choices[student.Strain](),

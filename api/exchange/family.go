@@ -7,6 +7,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/labstack/echo/v5"
 
 	"hodometer/api/request"
@@ -14,7 +16,6 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/family"
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/feed"
 	"hodometer/handover"
 	"hodometer/paper"
 	"hodometer/store"
@@ -59,7 +60,7 @@ func (s *Exchange) certificateOut(c *echo.Context, id string) error {
 	if err != nil {
 		return err
 	}
-	stroke, rung := feed.Stroke(c.QueryParam("stroke")), progress.Rung(c.QueryParam("rung"))
+	stroke, rung := sports.Stroke(c.QueryParam("stroke")), progress.Rung(c.QueryParam("rung"))
 	for _, one := range at.Strokes() {
 		i := slices.IndexFunc(one.Milestones, func(m progress.Milestone) bool { return one.Stroke == stroke && m.Rung == rung })
 		if i < 0 {
@@ -117,7 +118,7 @@ func (s *Exchange) toldAtHome(ctx context.Context, id, from, to string) (family.
 			k.Minutes += *a.Minutes
 		}
 	}
-	made, balls := map[feed.Stroke]int{}, map[feed.Stroke]int{}
+	made, balls := map[sports.Stroke]int{}, map[sports.Stroke]int{}
 	err = s.Store.AttemptsBetween(ctx, id, from, to, func(a store.Attempt, o store.Occasion) error {
 		if a.Measure.What.OfBalls() {
 			made[a.Stroke], balls[a.Stroke] = made[a.Stroke]+a.Made, balls[a.Stroke]+a.Balls

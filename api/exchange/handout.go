@@ -16,7 +16,7 @@ import (
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/handover"
 	"hodometer/picture"
 )
@@ -92,7 +92,7 @@ func (s *Exchange) laddersOut(c *echo.Context, student string) error {
 		}
 	}
 	// Those of another sport, from before somebody changed, stay.
-	l.Reached = slices.DeleteFunc(l.Reached, func(r progress.Reached) bool { return !slices.Contains(feed.LaddersOf(sport), r.Stroke) })
+	l.Reached = slices.DeleteFunc(l.Reached, func(r progress.Reached) bool { return !slices.Contains(sports.Of(sport).Ladders(), r.Stroke) })
 	if len(l.Reached) == 0 {
 		return request.Refusal(http.StatusNotFound, "Nothing is known of the ladders of this student yet.")
 	}

@@ -7,6 +7,8 @@ import (
 	"net/http"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/access"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -39,7 +41,7 @@ func fromLine(text string) (sharing.Piece, bool, error) {
 	if len(parts) < lineParts || strings.ContainsAny(parts[0], "{\n\x00") {
 		return sharing.Piece{}, false, nil
 	}
-	on, err := court.Find(court.ID(strings.TrimSpace(parts[0])))
+	on, err := sports.Court(court.ID(strings.TrimSpace(parts[0])))
 	if err != nil {
 		return sharing.Piece{}, true, fmt.Errorf("this line begins with a court that is not known here: %s", strings.TrimSpace(parts[0]))
 	}

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/count/odds"
 	"hodometer/core/count/ranking"
 	"hodometer/core/count/score"
@@ -15,13 +17,12 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/store"
 )
 
 // LadderPosition is a rung to put a student on.
 type LadderPosition struct {
-	Stroke feed.Stroke   `json:"stroke"`
+	Stroke sports.Stroke `json:"stroke"`
 	Rung   progress.Rung `json:"rung"`
 }
 
@@ -40,7 +41,7 @@ type Progress struct {
 
 // StrokeInGames is how often a student makes a stroke in games, and the same stroke in drills, of late.
 type StrokeInGames struct {
-	Stroke   feed.Stroke    `json:"stroke"`
+	Stroke   sports.Stroke  `json:"stroke"`
 	Games    odds.Done      `json:"games"`
 	Transfer *odds.Transfer `json:"transfer" description:"Beside drills; null where the stroke was not counted in any"`
 }
@@ -49,7 +50,7 @@ type StrokeInGames struct {
 type DrillHistory struct {
 	Drill  string        `json:"drill"`
 	Name   string        `json:"name"`
-	Stroke feed.Stroke   `json:"stroke"`
+	Stroke sports.Stroke `json:"stroke"`
 	Rung   progress.Rung `json:"rung"`
 	Times  []DrillTime   `json:"times"`
 }
@@ -193,7 +194,7 @@ func (s *Repository) inGames(ctx context.Context, id string, done []store.Attemp
 	if err != nil {
 		return nil, err
 	}
-	games, drills := map[feed.Stroke]odds.Done{}, map[feed.Stroke]odds.Done{}
+	games, drills := map[sports.Stroke]odds.Done{}, map[sports.Stroke]odds.Done{}
 	for _, match := range matches {
 		for _, c := range match.Document.Counts() {
 			if c.Player == id {

@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -31,9 +33,9 @@ func TestAVersionChangesWhatIsAskedFor(t *testing.T) {
 
 	attack, phrase := varied(t, d, feed.Transformation{Kind: feed.Attack})
 	require.Equal(t, "Replies at game pace: attack.", phrase)
-	require.Equal(t, feed.GamePace, attack.Pattern.Tasks[0].ReplyPace)
+	require.Equal(t, sports.GamePace, attack.Pattern.Tasks[0].ReplyPace)
 	sliced, _ := varied(t, d, feed.Transformation{Kind: feed.SliceIn})
-	require.Equal(t, feed.Slice, sliced.Pattern.Tasks[0].Spin)
+	require.Equal(t, sports.Slice, sliced.Pattern.Tasks[0].Spin)
 	held, phrase := varied(t, d, feed.Transformation{Kind: feed.Constrained, Text: " short grip "})
 	require.Equal(t, "Constrained: short grip.", phrase)
 	require.Equal(t, "short grip", held.Measures[0].Constraint)
@@ -47,7 +49,7 @@ func TestAVersionChangesWhatIsAskedFor(t *testing.T) {
 	require.Equal(t, feed.DownTheLine, line.Pattern.Rally.Near)
 	require.Equal(t, feed.CrossCourt, rally.Pattern.Rally.Near, "the first one is left alone")
 	hard, _ := varied(t, rally, feed.Transformation{Kind: feed.Attack})
-	require.Equal(t, feed.GamePace, hard.Pattern.Rally.Pace)
+	require.Equal(t, sports.GamePace, hard.Pattern.Rally.Pace)
 }
 
 // What a version asks for leaves the balls, the minutes and the tasks of every drill as they are.

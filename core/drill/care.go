@@ -4,7 +4,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/feed"
 )
 
@@ -31,8 +32,8 @@ func (d Document) Care() []string {
 	if slices.ContainsFunc(d.Measures, func(m Measure) bool { return m.Counts.Forfeit != "" }) {
 		add("Forfeits are optional and not for everybody: nobody has to, and nobody who hurts does.")
 	}
-	if d.Sport == court.Squash {
-		add("Eye protection on, always.")
+	for _, caution := range sports.Of(d.Sport).Cautions {
+		add(caution)
 	}
 	if mentions(append(d.names(), d.Equipment...), []string{"medicine ball", "elastic", " band", "bands"}) {
 		add("Elastic resistance and medicine balls only under supervision, and light for juniors.")
@@ -63,11 +64,11 @@ func (d Document) names() []string {
 
 // facesVolleyers says whether people wait, or stand by, beyond the net while somebody volleys or smashes.
 func (d Document) facesVolleyers() bool {
-	c, err := court.Find(d.Court)
-	if err != nil || !c.HasNet() || c.Sport == court.TableTennis {
+	c, err := sports.Court(d.Court)
+	if err != nil || !c.HasNet() || c.AtTable() {
 		return false
 	}
-	if !slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke.Volleyed() || feed.AboveHead(c.Sport)(t.Stroke) }) {
+	if !slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke.Volleyed() || sports.Of(c.Sport).Overhead(t.Stroke) }) {
 		return false
 	}
 	return slices.ContainsFunc(d.Places, func(p Place) bool {

@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/progress"
@@ -83,7 +85,7 @@ type Document struct {
 	Summary       string        `json:"summary" maxLength:"500"`
 	Sport         court.Sport   `json:"sport"`
 	Court         court.ID      `json:"court" maxLength:"40"`
-	Stroke        feed.Stroke   `json:"stroke" description:"The stroke whose ladder the drill stands on"`
+	Stroke        sports.Stroke `json:"stroke" description:"The stroke whose ladder the drill stands on"`
 	Rung          progress.Rung `json:"rung"`
 	Places        []Place       `json:"places" minItems:"1" maxItems:"24"`
 	Pattern       feed.Pattern  `json:"pattern"`
@@ -117,7 +119,7 @@ func (d Document) Check() error {
 	checkLines(&wrong, "cues", d.Cues)
 	checkLines(&wrong, "cautions", d.Cautions)
 	checkLines(&wrong, "equipment", d.Equipment)
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		wrong.Under("court", err)
 		return wrong.Err()
@@ -148,9 +150,9 @@ func (d Document) Check() error {
 			}
 		}
 		switch {
-		case task.Contact == feed.OutOfTheAir && c.Sport == court.TableTennis && task.Kind.Struck():
+		case task.Contact == feed.OutOfTheAir && c.AtTable() && task.Kind.Struck():
 			wrong.Add(invalid.Join(path, "contact"), "at a table the ball is met after it has bounced")
-		case task.Contact != "" && task.Contact != feed.OutOfTheAir && c.Sport == court.Badminton && task.Kind.Flies():
+		case task.Contact != "" && task.Contact != feed.OutOfTheAir && !sports.Of(c.Sport).Bounces() && task.Kind.Flies():
 			wrong.Add(invalid.Join(path, "contact"), "a shuttle does not bounce: it is met out of the air")
 		}
 		if task.Player >= max(starts, 1) {
@@ -182,7 +184,7 @@ func checkLines(wrong *invalid.Fields, path string, lines []string) {
 
 // Aimed is the target of a measure on the drill's court; false where there is none or it makes no sense there.
 func (d Document) Aimed(m Measure) (court.Shape, bool) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	target := d.TargetOf(m)
 	if err != nil || target == nil {
 		return court.Shape{}, false
@@ -197,7 +199,7 @@ func (d Document) TargetOf(m Measure) *court.Target {
 	if m.Target != nil {
 		return m.Target
 	}
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil || m.Counts.By == ByMovement {
 		return nil
 	}
@@ -207,7 +209,7 @@ func (d Document) TargetOf(m Measure) *court.Target {
 			continue
 		}
 		from, err := c.Resolve(task.Landing)
-		box, ok := c.ServedTo(from)
+		box, ok := sports.ServedTo(c, from)
 		if err != nil || !ok || !task.Served() || into != "" && into != box {
 			return nil
 		}

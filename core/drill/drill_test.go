@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
@@ -119,7 +121,7 @@ func TestADrillWithOneOfEverything(t *testing.T) {
 
 func BenchmarkResolveMarks(b *testing.B) {
 	d := full()
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	require.NoError(b, err)
 	for b.Loop() {
 		for i := range d.Places {

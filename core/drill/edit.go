@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
@@ -70,7 +72,7 @@ func (d Document) Edited(change Edit, hand student.Hand, s coach.Settings) (Docu
 }
 
 func (d Document) reworded(r Reword) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

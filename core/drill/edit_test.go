@@ -3,6 +3,8 @@ package drill_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
@@ -141,9 +143,9 @@ func TestPressingTheCourtAddsABall(t *testing.T) {
 	require.NoError(t, err)
 	require.Len(t, right.Pattern.Tasks, n+1)
 	added := right.Pattern.Tasks[n]
-	require.Equal(t, feed.Forehand, added.Stroke)
+	require.Equal(t, sports.Forehand, added.Stroke)
 	require.Equal(t, d.Pattern.Tasks[n-1].Pace, added.Pace)
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	at, err := c.Resolve(added.Landing)
 	require.NoError(t, err)
@@ -151,13 +153,13 @@ func TestPressingTheCourtAddsABall(t *testing.T) {
 	require.InDelta(t, -8.99, at.Y, 0.06)
 	left, err := press(right, -3, -9, student.RightHand)
 	require.NoError(t, err)
-	require.Equal(t, feed.Backhand, left.Pattern.Tasks[n+1].Stroke)
+	require.Equal(t, sports.Backhand, left.Pattern.Tasks[n+1].Stroke)
 	require.NoError(t, left.Check())
 	require.Len(t, d.Pattern.Tasks, n, "the drill that was pressed on is left alone")
 	// On a left-hander's court the same press is the forehand of the mirrored drill.
 	mirrored, err := press(d, -3.02, -8.99, student.LeftHand)
 	require.NoError(t, err)
-	require.Equal(t, feed.Forehand, mirrored.Pattern.Tasks[n].Stroke)
+	require.Equal(t, sports.Forehand, mirrored.Pattern.Tasks[n].Stroke)
 
 	_, err = press(d, 1, 4, student.RightHand)
 	require.ErrorContains(t, err, "near half")

@@ -5,6 +5,8 @@ import (
 	"math"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 )
@@ -93,8 +95,8 @@ func (d Document) linesOfPlay(c court.Court) (balls, runs []line) {
 // dangers are cautions that follow from what stands where: who stands at the net in the line of a feed or a reply, players whose runs cross, and a rope in
 // the way of a run. Common practice, no source.
 func (d Document) dangers() []string {
-	c, err := court.Find(d.Court)
-	if err != nil || d.Sport == court.TableTennis {
+	c, err := sports.Court(d.Court)
+	if err != nil || c.AtTable() {
 		return nil
 	}
 	var list []string
@@ -135,7 +137,7 @@ func (d Document) dangers() []string {
 
 // nearWalls says whether a wall is played against, or stands round the court.
 func (d Document) nearWalls() bool {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err == nil && c.PlaysWalls() {
 		return true
 	}

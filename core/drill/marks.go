@@ -5,6 +5,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
 )
@@ -106,11 +108,11 @@ type TransferredMark struct {
 // with the court or become plain places; the others keep their offsets. It shows for
 // every mark what each way would do. A mark that makes no sense on the new court stays as it is.
 func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) (Document, []TransferredMark, error) {
-	from, err := court.Find(d.Court)
+	from, err := sports.Court(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	to, err := court.Find(id)
+	to, err := sports.Court(id)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -133,7 +135,7 @@ func (d Document) TransferTo(id court.ID, scales, plain []string, t court.Tape) 
 // would make no sense there comes to the same share of the court. It returns invalid.Fields, and the drill as it is, where the drill
 // makes no sense on that court.
 func (d Document) OnCourt(id court.ID) (Document, error) {
-	to, err := court.Find(id)
+	to, err := sports.Court(id)
 	if err != nil || to.Sport != d.Sport || to.ID == d.Court {
 		return d, nil
 	}
@@ -174,7 +176,7 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 // WalkOff lists everything that is put down for a drill in one short walking order, from the near left
 // corner of the court as the coach comes on.
 func (d Document) WalkOff(t court.Tape) ([]court.Step, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

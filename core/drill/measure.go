@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/people/progress"
@@ -24,7 +26,7 @@ type Measure struct {
 	What   score.Unit    `json:"what" description:"What is tried, one after the other"`
 	Tasks  []int         `json:"tasks,omitempty" maxItems:"60" description:"Which tasks of the pattern belong to it, from 0; none: all"`
 	Target *court.Target `json:"target,omitempty" description:"Where balls go; none: in is enough"`
-	Stroke feed.Stroke   `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
+	Stroke sports.Stroke `json:"stroke,omitempty" description:"Whose ladder it counts on; empty: the drill's"`
 	Rung   progress.Rung `json:"rung,omitempty" description:"empty: the drill's"`
 	Who    Who           `json:"who,omitempty" description:"Who counts; empty: each player"`
 	Counts Counts        `json:"counts,omitempty" description:"What counts as made"`
@@ -76,7 +78,7 @@ func (d Document) With(i int, m Measure) Document {
 }
 
 // StrokeOf is whose ladder a measure counts on.
-func (d Document) StrokeOf(m Measure) feed.Stroke {
+func (d Document) StrokeOf(m Measure) sports.Stroke {
 	if m.Stroke != "" {
 		return m.Stroke
 	}

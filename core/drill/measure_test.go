@@ -3,6 +3,8 @@ package drill_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -63,7 +65,7 @@ func TestWhatIsWrongWithMeasures(t *testing.T) {
 // By hand: a shadow, two balls and a catch, four times a turn.
 func TestAttemptsOfATurn(t *testing.T) {
 	d := drill.Document{Pattern: feed.Pattern{Gap: 3, Sequences: 4, Tasks: []feed.Task{
-		{Kind: feed.ShadowTask}, {Stroke: feed.Forehand}, {Stroke: feed.Backhand}, {Kind: feed.CatchTask},
+		{Kind: feed.ShadowTask}, {Stroke: sports.Forehand}, {Stroke: sports.Backhand}, {Kind: feed.CatchTask},
 	}}}
 	for _, c := range []struct {
 		m    drill.Measure
@@ -138,7 +140,7 @@ func TestMeasuresKeepTheirTasks(t *testing.T) {
 			for _, m := range varied.Measures {
 				for _, task := range m.Tasks {
 					was, is := d.Pattern.Tasks[m.Number-1], varied.Pattern.Tasks[task]
-					require.Contains(t, []feed.Stroke{was.Stroke, was.Stroke.OtherWing()}, is.Stroke, "%s, %s", d.Name, kind)
+					require.Contains(t, []sports.Stroke{was.Stroke, was.Stroke.OtherWing()}, is.Stroke, "%s, %s", d.Name, kind)
 				}
 			}
 			if kind == feed.DropTask {

@@ -3,6 +3,7 @@ package drill
 import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Move is a place that was dragged to somewhere else.
@@ -17,7 +18,7 @@ type Move struct {
 // to be rounded become multiples of the grain, in metres.
 func (d Document) moved(move Move, grain float64) (Document, error) {
 	handle, to := move.Handle, move.To
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

@@ -3,10 +3,11 @@ package drill_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
-	"hodometer/core/sport/court"
 )
 
 // Every drill of tennis can be played on the court of every ball stage: it stays on the court, keeps its balls and its measures, and
@@ -14,7 +15,7 @@ import (
 func TestADrillIsPlayedOnTheCourtThatThereIs(t *testing.T) {
 	for _, stored := range library.All() {
 		d := stored.Document
-		for _, c := range court.All() {
+		for _, c := range sports.Courts() {
 			moved, err := d.OnCourt(c.ID)
 			switch {
 			case c.Sport != d.Sport || c.ID == d.Court:

@@ -2,8 +2,8 @@ package drill
 
 import (
 	"hodometer/core/basics/invalid"
-	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Sized is a measure with its target so many times as large; as it is where it has none, or that would be none.
@@ -19,7 +19,7 @@ func (m Measure) Sized(by float64) Measure {
 // OnTheSpot is the drill, in the version that it is, with some steps taken and its targets so many times as large; 0 leaves these as they are. It
 // returns invalid.Fields, and the drill as it was, where that is not possible or changes nothing.
 func (d Document) OnTheSpot(steps []feed.Transformation, size float64) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

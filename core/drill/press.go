@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -13,7 +15,7 @@ import (
 // pressed adds a ball that lands where the court of a player of a hand was pressed, as the last one comes. Offsets become multiples of the grain, in
 // metres. The error is told at "press".
 func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -42,16 +44,16 @@ func (d Document) pressed(at court.Point, hand student.Hand, grain float64) (Doc
 // strokeAt is the stroke with which a ball is likely to be met that lands at a place, after one that was met with another: on the
 // side of where the player waits, out of the air where the last one was; a shuttle by how deep it comes. Common practice, no
 // source.
-func (d Document) strokeAt(c court.Court, at court.Point, hand student.Hand, last feed.Stroke) feed.Stroke {
+func (d Document) strokeAt(c court.Court, at court.Point, hand student.Hand, last sports.Stroke) sports.Stroke {
 	const deep, short = 0.7, 0.35 // shares of the half
-	if c.Sport == court.Badminton {
+	if by := sports.Of(c.Sport).ByDepth; by != nil {
 		switch share := math.Abs(at.Y) / (c.Length / 2); {
 		case share >= deep:
-			return feed.Clear
+			return by.Deep
 		case share <= short:
-			return feed.Net
+			return by.Short
 		}
-		return feed.Drive
+		return by.Middle
 	}
 	home := court.Point{}
 	for _, kind := range []PlaceKind{Start, Recovery} {
@@ -61,9 +63,9 @@ func (d Document) strokeAt(c court.Court, at court.Point, hand student.Hand, las
 			}
 		}
 	}
-	stroke := feed.Forehand
+	stroke := sports.Forehand
 	if last.Volleyed() {
-		stroke = feed.ForehandVolley
+		stroke = sports.ForehandVolley
 	}
 	if (at.X < home.X) == (hand != student.LeftHand) {
 		return stroke.OtherWing()

@@ -3,9 +3,10 @@ package drill
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
-	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 )
 
@@ -18,7 +19,7 @@ type Reply struct {
 // replied returns the drill, as it is written, with the reply to one ball at a place in words: from the nearest lines, in multiples of
 // the grain, in metres. The error is told at "reply.task".
 func (d Document) replied(r Reply, grain float64) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -43,7 +44,7 @@ func (d Document) replied(r Reply, grain float64) (Document, error) {
 // Replies lists the tasks of the drill, as it is written, whose replies go to a place in words, and to which.
 func (d Document) Replies(s coach.Settings) []Reply {
 	replies := []Reply{}
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return replies
 	}

@@ -4,6 +4,8 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -15,15 +17,15 @@ const (
 	wideMetres  = 3.0
 	wideShare   = 0.4
 	narrowest   = 1.8
-	frontMetres = 2.5 // so near the net, or the front wall, a ball of badminton or squash is met in a lunge
+	frontMetres = 2.5 // so near the net, or the front wall, a ball is met in a lunge where that is usual
 )
 
 // Strains is what a drill asks of a body that a sore one may have to be spared, in the order in which it is offered. What a rally with a free choice
 // may come to is not foreseen.
 func (d Document) Strains() []student.Strain {
 	asks := map[student.Strain]bool{
-		student.ServesAndOverheads: d.strikes(func(s feed.Stroke) bool { return s == feed.Serve || feed.AboveHead(d.Sport)(s) }),
-		student.Backhands:          d.strikes(func(s feed.Stroke) bool { return s == feed.Backhand || s == feed.BackhandVolley }),
+		student.ServesAndOverheads: d.strikes(func(s sports.Stroke) bool { return s == sports.Serve || sports.Of(d.Sport).Overhead(s) }),
+		student.Backhands:          d.strikes(func(s sports.Stroke) bool { return s == sports.Backhand || s == sports.BackhandVolley }),
 		student.FullPace:           d.atFullPace(),
 		student.WideRunning:        d.runsWide(),
 		student.Lunges:             d.lunges() || mentions(d.said(), []string{"lunge"}),
@@ -39,7 +41,7 @@ func (d Document) Strains() []student.Strain {
 }
 
 // strikes says whether a stroke of a sort is played, or worked on.
-func (d Document) strikes(sort func(feed.Stroke) bool) bool {
+func (d Document) strikes(sort func(sports.Stroke) bool) bool {
 	return sort(d.Stroke) || d.Pattern.Count(sort) > 0 || slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool {
 		return (t.Kind.Struck() || t.Kind == feed.ShadowTask) && sort(t.Stroke)
 	})
@@ -47,11 +49,11 @@ func (d Document) strikes(sort func(feed.Stroke) bool) bool {
 
 // atFullPace says whether a ball comes, or is to go back, at game pace, or is attacked.
 func (d Document) atFullPace() bool {
-	if r := d.Pattern.Rally; r != nil && r.Pace == feed.GamePace {
+	if r := d.Pattern.Rally; r != nil && r.Pace == sports.GamePace {
 		return true
 	}
 	return slices.ContainsFunc(d.Pattern.Tasks, func(t feed.Task) bool {
-		return t.ReplyPace == feed.GamePace || t.Kind.Struck() && t.Pace == feed.GamePace
+		return t.ReplyPace == sports.GamePace || t.Kind.Struck() && t.Pace == sports.GamePace
 	})
 }
 
@@ -66,8 +68,8 @@ func (d Document) said() []string {
 
 // spots are where the player goes for each task, of players who are live beside each other apart.
 func (d Document) spots() (c court.Court, byPlayer map[int][]court.Point, ok bool) {
-	c, err := court.Find(d.Court)
-	if err != nil || d.Sport == court.TableTennis {
+	c, err := sports.Court(d.Court)
+	if err != nil || c.AtTable() {
 		return c, nil, false // at a table nobody runs far
 	}
 	byPlayer = map[int][]court.Point{}
@@ -102,15 +104,15 @@ func (d Document) runsWide() bool {
 	return false
 }
 
-// lunges says whether a ball is met so far in front that it takes a lunge, as at the net in badminton and at the front wall in squash.
+// lunges says whether a ball is met so far in front that it takes a lunge, as at the net with a shuttle and at the front wall.
 func (d Document) lunges() bool {
 	c, byPlayer, ok := d.spots()
-	if !ok || d.Sport != court.Badminton && d.Sport != court.Squash {
+	if !ok || !sports.Of(d.Sport).Lunges {
 		return false
 	}
 	for _, spots := range byPlayer {
 		if slices.ContainsFunc(spots, func(p court.Point) bool {
-			if d.Sport == court.Squash {
+			if !c.HasNet() {
 				return c.Length/2-p.Y <= frontMetres
 			}
 			return math.Abs(p.Y) <= frontMetres

@@ -3,18 +3,17 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // AboveHead says whether the drill has serves or other strokes above the head.
-func (d Document) AboveHead() bool { return d.Pattern.Count(feed.AboveHead(d.Sport)) > 0 }
+func (d Document) AboveHead() bool { return d.Pattern.Count(sports.Of(d.Sport).Overhead) > 0 }
 
 // FacesVolleys says, in a sentence, that people wait where volleys go: a queue or an on-deck place beyond the
 // net; empty where they do not.
 func (d Document) FacesVolleys() string {
-	c, err := court.Find(d.Court)
-	if err != nil || d.Pattern.Count(feed.Stroke.Volleyed) == 0 {
+	c, err := sports.Court(d.Court)
+	if err != nil || d.Pattern.Count(sports.Stroke.Volleyed) == 0 {
 		return ""
 	}
 	for _, place := range d.Places {

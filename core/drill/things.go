@@ -3,6 +3,8 @@ package drill
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
@@ -29,7 +31,7 @@ var usualLength = map[PlaceKind]float64{Obstacle: 0.6, Strip: 2, Rope: 4}
 // put returns the drill with somebody or something more, measured from the nearest lines. Offsets become multiples of the grain,
 // in metres. The error is told at "put".
 func (d Document) put(in Put, grain float64) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

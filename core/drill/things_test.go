@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -30,7 +32,7 @@ func TestThingsArePutDownNearALine(t *testing.T) {
 	d := sample.Coin().Document
 	// By hand: the near service line is 6.4 m from the net, the left singles sideline 4.115 m from the middle.
 	d = putOn(t, d, drill.Cone, -3.3, -6.9)
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	cone := len(d.Places) - 1
 	require.Equal(t, "0.5 m behind the near service line, 0.8 m inside the left singles sideline", c.Describe(d.Places[cone].Mark, coach.Default().Tape()))
@@ -66,7 +68,7 @@ func TestAThingIsWhereItWasPutForEitherHand(t *testing.T) {
 		if len(d.Places) >= 24 {
 			r.Skip("full")
 		}
-		c, err := court.Find(d.Court)
+		c, err := sports.Court(d.Court)
 		require.NoError(r, err)
 		at := court.Point{X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"), Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y")}
 		kind := rapid.SampledFrom([]drill.PlaceKind{drill.Cone, drill.Obstacle, drill.Strip, drill.Rope, drill.Basket, drill.OnDeck}).Draw(r, "kind")
@@ -131,7 +133,7 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 			d.Places = append(d.Places, drill.Place{Kind: drill.Obstacle, Size: 0.6, Mark: court.At(1, -3)})
 		}, "give way"},
 		{"a line that faces a volleyer", func(d *drill.Document) {
-			d.Pattern.Tasks[1].Stroke = feed.ForehandVolley
+			d.Pattern.Tasks[1].Stroke = sports.ForehandVolley
 			d.Places = append(d.Places, drill.Place{Kind: drill.Queue, Mark: court.At(1, 6)})
 		}, "facing a volleyer"},
 	} {
@@ -151,7 +153,7 @@ func TestCareFollowsFromWhatIsThere(t *testing.T) {
 	}))
 	// A line behind the volleyer faces nobody.
 	d := sample.Coin().Document.Clone()
-	d.Pattern.Tasks[1].Stroke = feed.ForehandVolley
+	d.Pattern.Tasks[1].Stroke = sports.ForehandVolley
 	d.Places = append(d.Places, drill.Place{Kind: drill.Queue, Mark: court.At(1, -14)})
 	require.Empty(t, slices.DeleteFunc(d.Care(), func(line string) bool { return !strings.Contains(line, "volleyer") }))
 }

@@ -5,6 +5,8 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
@@ -15,12 +17,12 @@ import (
 
 // Tour is work in each depth region of a court in turn, from the last one in to the net.
 type Tour struct {
-	Scheme  string      `json:"scheme,omitempty" maxLength:"60" description:"Whose regions; empty: those that the coach reads off on this court"`
-	Stroke  feed.Stroke `json:"stroke,omitempty" description:"What is played everywhere; empty: what is usual there"`
-	Balls   int         `json:"balls,omitempty" minimum:"0" maximum:"30" description:"In each region; 0: by seconds"`
-	Seconds float64     `json:"seconds,omitempty" minimum:"0" maximum:"120" description:"In each region, where no balls are counted"`
-	Back    bool        `json:"back,omitempty" description:"And out again"`
-	OneBall bool        `json:"oneBall,omitempty" description:"A partner plays every ball back, instead of feeding another"`
+	Scheme  string        `json:"scheme,omitempty" maxLength:"60" description:"Whose regions; empty: those that the coach reads off on this court"`
+	Stroke  sports.Stroke `json:"stroke,omitempty" description:"What is played everywhere; empty: what is usual there"`
+	Balls   int           `json:"balls,omitempty" minimum:"0" maximum:"30" description:"In each region; 0: by seconds"`
+	Seconds float64       `json:"seconds,omitempty" minimum:"0" maximum:"120" description:"In each region, where no balls are counted"`
+	Back    bool          `json:"back,omitempty" description:"And out again"`
+	OneBall bool          `json:"oneBall,omitempty" description:"A partner plays every ball back, instead of feeding another"`
 }
 
 // Corners are balls to the four corners of the near half.
@@ -36,13 +38,13 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 	fail := func(format string, args ...any) (Document, error) {
 		return d, invalid.Fields{{Path: "tour", Message: fmt.Sprintf(format, args...)}}
 	}
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	scheme, ok := s.Scheme(d.Court)
 	if tour.Scheme != "" {
-		all := slices.Concat(s.Schemes, court.Schemes())
+		all := slices.Concat(s.Schemes, sports.Regions())
 		i := slices.IndexFunc(all, func(each court.Scheme) bool { return each.Name == tour.Scheme && each.Court == d.Court })
 		if ok = i >= 0; ok {
 			scheme = all[i]
@@ -51,13 +53,13 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 	if !ok {
 		return fail("this court has no depth regions; make some of your own in the settings")
 	}
-	bands, err := scheme.Bands(court.FromNet)
+	bands, err := scheme.Bands(c, court.FromNet)
 	switch {
 	case err != nil:
 		return d, err
 	case tour.Balls <= 0 && tour.Seconds <= 0:
 		return fail("say how many balls, or how many seconds, in each region")
-	case tour.OneBall && (tour.Balls <= 0 || !c.HasNet() || c.Sport == court.TableTennis):
+	case tour.OneBall && (tour.Balls <= 0 || !c.HasNet() || c.AtTable()):
 		return fail("one ball is played on over a net and counted, not timed")
 	}
 	order := []int{}
@@ -75,7 +77,7 @@ func (d Document) toured(tour Tour, hand student.Hand, s coach.Settings) (Docume
 	if tour.OneBall {
 		pattern.Method, pattern.Gap = feed.Partner, exchangeGap
 		partner := d.partner(c)
-		pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: partner, Method: feed.SelfDrop, Player: 1}}
+		pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: partner, Method: feed.SelfDrop, Player: 1}}
 	}
 	for _, i := range order {
 		from := len(pattern.Tasks)
@@ -101,7 +103,7 @@ const exchangeGap = 1.3
 func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.Hand, like feed.Task, s coach.Settings) []feed.Task {
 	// Nobody waits further back than a step and a half behind the baseline, and nobody at a table leaves it.
 	wait := (band.From + math.Min(band.To, c.Length/2+2)) / 2
-	oneFloor := !c.HasNet()
+	of, oneFloor := sports.Of(c.Sport), !c.HasNet()
 	if oneFloor {
 		wait = (band.From + math.Min(band.To, c.Length-1)) / 2
 	}
@@ -117,10 +119,10 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 	}
 	lands := wait
 	switch {
-	case c.Sport == court.TableTennis:
+	case c.AtTable():
 		// The regions lie behind the table: deeper ones are for deeper balls.
 		lands = c.Length / 2 * math.Min(court.DeepShare, math.Max(court.ShortShare, court.ShortShare+(court.DeepShare-court.ShortShare)*(wait-c.Length/2)))
-	case c.Sport == court.Badminton || oneFloor:
+	case !of.Bounces() || oneFloor:
 	case stroke.Volleyed():
 		lands = math.Min(wait+2, c.Length/2+2)
 	default:
@@ -136,14 +138,14 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 		Move{RoundX: true, RoundY: true}.round(&m, c, grain)
 		return m
 	}
-	task := feed.Task{Stroke: stroke, Pace: feed.HalfPace, Landing: mark(court.Point{X: side, Y: y(lands)})}
-	if c.Sport != court.TableTennis {
+	task := feed.Task{Stroke: stroke, Pace: sports.HalfPace, Landing: mark(court.Point{X: side, Y: y(lands)})}
+	if !c.AtTable() {
 		home := mark(court.Point{Y: y(wait)})
 		task.Recover = &home
 	}
-	if c.Sport == court.Badminton {
+	if of.ByDepth != nil {
 		task.Pace = ""
-		if stroke != feed.Net {
+		if stroke != of.ByDepth.Short {
 			task.By, task.Value = flight.ByApex, liftedTo
 		}
 	}
@@ -151,27 +153,27 @@ func (d Document) visit(c court.Court, band court.Band, tour Tour, hand student.
 		return []feed.Task{task}
 	}
 	task.Method = feed.Answer
-	reply := feed.Task{Stroke: feed.Forehand, Pace: feed.HalfPace, Method: feed.Answer, Player: 1, Landing: mark(court.Point{X: -0.4, Y: c.Length / 2 * 0.66})}
-	if c.Sport == court.Badminton {
+	reply := feed.Task{Stroke: sports.Forehand, Pace: sports.HalfPace, Method: feed.Answer, Player: 1, Landing: mark(court.Point{X: -0.4, Y: c.Length / 2 * 0.66})}
+	if of.ByDepth != nil {
 		reply.Pace, reply.Stroke = "", like.Stroke
 	}
 	return []feed.Task{task, reply}
 }
 
-// usualFrom is what is usually played from a place in the middle, by somebody who plays a stroke elsewhere: in badminton by depth,
+// usualFrom is what is usually played from a place in the middle, by somebody who plays a stroke elsewhere: a shuttle by depth,
 // volleys in the front half of courts where balls may be volleyed, else the stroke after a bounce.
-func (d Document) usualFrom(c court.Court, at court.Point, hand student.Hand, elsewhere feed.Stroke) feed.Stroke {
-	volleys := c.Sport == court.Tennis || c.Sport == court.Pickleball
+func (d Document) usualFrom(c court.Court, at court.Point, hand student.Hand, elsewhere sports.Stroke) sports.Stroke {
+	of := sports.Of(c.Sport)
 	switch {
-	case c.Sport == court.Badminton:
-		if stroke := d.strokeAt(c, at, hand, elsewhere); stroke != feed.Drive {
+	case of.ByDepth != nil:
+		if stroke := d.strokeAt(c, at, hand, elsewhere); stroke != of.ByDepth.Middle {
 			return stroke
 		}
-		return feed.Smash // what is lifted to the middle
-	case volleys && -at.Y <= c.Length/4:
-		return feed.ForehandVolley
+		return of.ByDepth.Lifted
+	case of.Volleys && -at.Y <= c.Length/4:
+		return sports.ForehandVolley
 	case elsewhere.Volleyed():
-		return feed.Forehand
+		return sports.Forehand
 	}
 	return elsewhere
 }
@@ -199,7 +201,7 @@ func (d *Document) partner(c court.Court) court.Mark {
 
 // cornered returns the drill with balls to the corners for its pattern. The error is told at "corners".
 func (d Document) cornered(corners Corners, hand student.Hand, s coach.Settings) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

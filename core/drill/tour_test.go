@@ -3,6 +3,8 @@ package drill_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -17,7 +19,7 @@ import (
 
 // begun is a drill that was begun by pressing a court.
 func begun(t *testing.T, on court.ID) drill.Document {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	require.NoError(t, err)
 	d, err := library.Begun(on, court.Point{X: 0.15 * c.Singles, Y: c.AtDepth(0.7)})
 	require.NoError(t, err)
@@ -27,7 +29,7 @@ func begun(t *testing.T, on court.ID) drill.Document {
 // Work in each depth region for some seconds, from the baseline to the net and back (common practice, no source): by hand, three
 // regions are five visits out and back, of as many balls as the gap lets in.
 func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
 			s := coach.Default()
 			scheme, ok := s.Scheme(c.ID)
@@ -36,7 +38,7 @@ func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 				require.ErrorContains(t, err, "no depth regions")
 				return
 			}
-			bands, err := scheme.Bands(court.FromNet)
+			bands, err := scheme.Bands(c, court.FromNet)
 			require.NoError(t, err)
 			d, err := begun(t, c.ID).Edited(drill.Edit{Tour: &drill.Tour{Seconds: 20, Back: true}}, student.RightHand, s)
 			require.NoError(t, err)
@@ -48,7 +50,7 @@ func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 				}
 				at, err := c.Resolve(*task.Recover)
 				require.NoError(t, err)
-				region, err := scheme.RegionOf(at, court.FromNet)
+				region, err := scheme.RegionOf(c, at, court.FromNet)
 				require.NoError(t, err)
 				nth := len(bands) - 1 - i
 				if nth < 0 {
@@ -67,7 +69,7 @@ func TestATourGoesThroughEveryRegionOnEveryCourt(t *testing.T) {
 // Five volleys from each of four depths, in and back out, with one ball (common practice, no source): by hand, seven visits of five
 // volleys are 35, each played back.
 func TestVolleysFromEachDepthWithOneBall(t *testing.T) {
-	d, err := begun(t, "tennis").Edited(drill.Edit{Tour: &drill.Tour{Stroke: feed.ForehandVolley, Balls: 5, Back: true, OneBall: true}}, student.RightHand, coach.Default())
+	d, err := begun(t, "tennis").Edited(drill.Edit{Tour: &drill.Tour{Stroke: sports.ForehandVolley, Balls: 5, Back: true, OneBall: true}}, student.RightHand, coach.Default())
 	require.NoError(t, err)
 	require.True(t, d.Pattern.OneBall())
 	require.InDelta(t, 35, d.Pattern.CountTasks(func(_ int, t feed.Task) bool { return t.Player == 0 }), 1e-9)
@@ -85,7 +87,7 @@ func TestVolleysFromEachDepthWithOneBall(t *testing.T) {
 }
 
 func TestCornersAtRandomOnTheClock(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
 			right, err := begun(t, c.ID).Edited(drill.Edit{Corners: &drill.Corners{Seconds: 20}}, student.RightHand, coach.Default())
 			require.NoError(t, err)

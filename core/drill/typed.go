@@ -4,15 +4,16 @@ import (
 	"strconv"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/people/coach"
-	"hodometer/core/sport/court"
 )
 
 // typed returns the drill with one length read from words.
 func (d Document) typed(in coach.Typed, s coach.Settings) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

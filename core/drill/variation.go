@@ -6,6 +6,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
@@ -62,7 +64,7 @@ func (d Document) after(step feed.Transformation, n int) []Measure {
 // Transformed returns the drill after transformations, and a sentence for each on what changed. A change after
 // which a ball could no longer be fed is refused, and so is one that changes nothing.
 func (d Document) Transformed(ctx context.Context, steps []feed.Transformation, s coach.Settings) (Document, []string, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, nil, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

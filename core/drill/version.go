@@ -4,9 +4,10 @@ import (
 	"context"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
-	"hodometer/core/sport/court"
 )
 
 // Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder
@@ -42,7 +43,7 @@ func (d Document) Version(name string) (Document, error) {
 	if err != nil || i < 0 {
 		return written, err
 	}
-	c, err := court.Find(written.Court)
+	c, err := sports.Court(written.Court)
 	if err == nil {
 		var made Document
 		if made, _, err = written.stepped(written.Variations[i].Steps, c); err == nil {

@@ -7,19 +7,17 @@ import (
 	"strings"
 
 	"hodometer/core/basics/units"
-	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
-// Ball is what a turn of a drill is counted in: balls, shuttles in badminton, and rallies where each reply is the next feed.
+// Ball is what a turn of a drill is counted in: what the sport feeds, and rallies where each reply is the next feed.
 func (d Document) Ball() (one, many string) {
-	switch {
-	case d.Pattern.Rally != nil:
+	if d.Pattern.Rally != nil {
 		return "rally", "rallies"
-	case d.Sport == court.Badminton:
-		return "shuttle", "shuttles"
 	}
-	return "ball", "balls"
+	of := sports.Of(d.Sport)
+	return of.One, of.Many
 }
 
 // Part is what a live player of a pattern does: the strokes in the order in which they come.

@@ -3,12 +3,12 @@ package drill
 import (
 	"context"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
-	"hodometer/core/sport/court"
-	"hodometer/core/sport/flight"
 )
 
 // Written is the level a drill is written for.
@@ -29,14 +29,14 @@ var legs = map[Leg]footwork.Leg{OnTheWayOut: footwork.WayOut, OnTheWayBack: foot
 
 // Resolved is what a timeline is worked out from.
 func (d Document) Resolved(s coach.Settings) (footwork.Drill, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return footwork.Drill{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
-	world := flight.On(c, d.Surface)
+	world := sports.World(c, d.Surface)
 	world.Air = s.Flown()
 	if d.Written() == student.Green {
-		world.Ball = flight.BallOf(c.ID, true)
+		world.Ball = sports.BallOn(c, true)
 	}
 	drill := footwork.Drill{World: world, Pattern: d.Pattern, Scatter: s.Scatter(), Middle: s.Recovery == coach.ToTheMiddle, Power: d.PlayerFor(d.Written(), student.RightHand).Power}
 	for _, place := range d.Places {

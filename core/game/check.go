@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
@@ -195,7 +197,7 @@ func (d Document) Check() error {
 	if strings.TrimSpace(d.Name) == "" {
 		wrong.Add("name", "give the game a name")
 	}
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		wrong.Under("court", err)
 		return wrong.Err()

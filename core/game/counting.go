@@ -5,29 +5,30 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Measure is a stroke that is counted beside the score, made or missed, so that it can be set against the same stroke in drills. It gives
 // no points.
 type Measure struct {
-	ID     string      `json:"id" minLength:"1" maxLength:"24" description:"Stays, however it is called"`
-	Name   string      `json:"name" minLength:"1" maxLength:"60" description:"As its buttons say it"`
-	Stroke feed.Stroke `json:"stroke" description:"Which stroke it is"`
-	By     Whose       `json:"by,omitempty" description:"Who plays it; empty: both sides"`
-	Shot   int         `json:"shot,omitempty" minimum:"0" maximum:"9" description:"With which stroke of the rally, from 1 for the serve or the feed, so that it is counted once in a rally; 0: with any"`
-	Award  string      `json:"award,omitempty" maxLength:"24" description:"What is worth points and says that it was made, so that one tap does both"`
+	ID     string        `json:"id" minLength:"1" maxLength:"24" description:"Stays, however it is called"`
+	Name   string        `json:"name" minLength:"1" maxLength:"60" description:"As its buttons say it"`
+	Stroke sports.Stroke `json:"stroke" description:"Which stroke it is"`
+	By     Whose         `json:"by,omitempty" description:"Who plays it; empty: both sides"`
+	Shot   int           `json:"shot,omitempty" minimum:"0" maximum:"9" description:"With which stroke of the rally, from 1 for the serve or the feed, so that it is counted once in a rally; 0: with any"`
+	Award  string        `json:"award,omitempty" maxLength:"24" description:"What is worth points and says that it was made, so that one tap does both"`
 }
 
 // Count is how often a player has made and missed a measure in a game.
 type Count struct {
-	Measure string      `json:"measure" description:"Which one, by its identifier"`
-	Stroke  feed.Stroke `json:"stroke"`
-	Player  string      `json:"player"`
-	Made    int         `json:"made"`
-	Missed  int         `json:"missed"`
+	Measure string        `json:"measure" description:"Which one, by its identifier"`
+	Stroke  sports.Stroke `json:"stroke"`
+	Player  string        `json:"player"`
+	Made    int           `json:"made"`
+	Missed  int           `json:"missed"`
 }
 
 // counted is one stroke that was counted, the last one first: states share them.
@@ -146,7 +147,7 @@ func (r Rules) checkMeasures(wrong *invalid.Fields, sport court.Sport) {
 		if r.measured(m.ID) < i {
 			wrong.Add(path+".id", "two have the same identifier")
 		}
-		if !slices.Contains(feed.StrokesOf(sport), m.Stroke) {
+		if !slices.Contains(sports.Of(sport).Strokes, m.Stroke) {
 			wrong.Add(path+".stroke", "choose a stroke of %s", sport)
 		}
 		if m.By == TheHolding && r.After.Net == "" {

@@ -5,11 +5,11 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/game"
-	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // thirds are rules in which the third stroke is counted, made with its award, and every return.
@@ -17,8 +17,8 @@ func thirds(each int) game.Rules {
 	r := game.Rules{Spots: spots(each, each), Rally: 1, End: game.End{Near: 11, Far: 11}, Feed: game.Feed{Changes: game.AfterRallies, Every: 2}}
 	r.Awards = []game.Award{{ID: "soft", Name: "third stroke soft and in", By: game.TheFeeding, Points: 1}}
 	r.Measures = []game.Measure{
-		{ID: "third", Name: "third stroke", Stroke: feed.Drop, By: game.TheFeeding, Shot: 3, Award: "soft"},
-		{ID: "lob", Name: "lob", Stroke: feed.Lob},
+		{ID: "third", Name: "third stroke", Stroke: sports.Drop, By: game.TheFeeding, Shot: 3, Award: "soft"},
+		{ID: "lob", Name: "lob", Stroke: sports.Lob},
 	}
 	return r
 }
@@ -58,10 +58,10 @@ func TestStrokesAreCountedBesideTheScore(t *testing.T) {
 	require.Empty(t, left)
 	require.Equal(t, [2]int{3, 2}, s.Points, "the count gives no points")
 	require.Equal(t, []game.Count{
-		{Measure: "third", Stroke: feed.Drop, Player: "ann", Made: 1, Missed: 1},
-		{Measure: "third", Stroke: feed.Drop, Player: "bea", Made: 1, Missed: 1},
-		{Measure: "lob", Stroke: feed.Lob, Player: "ann", Made: 1, Missed: 1},
-		{Measure: "lob", Stroke: feed.Lob, Player: "bea", Made: 1},
+		{Measure: "third", Stroke: sports.Drop, Player: "ann", Made: 1, Missed: 1},
+		{Measure: "third", Stroke: sports.Drop, Player: "bea", Made: 1, Missed: 1},
+		{Measure: "lob", Stroke: sports.Lob, Player: "ann", Made: 1, Missed: 1},
+		{Measure: "lob", Stroke: sports.Lob, Player: "bea", Made: 1},
 	}, s.Counts)
 	match := game.Match{Players: []string{"ann", "bea"}, Rules: &r, Events: events}
 	require.Equal(t, s.Counts, match.Counts())
@@ -105,10 +105,10 @@ func TestWhatCannotBeCounted(t *testing.T) {
 	require.Equal(t, []string{"lob"}, two.Can(s, game.Far).Measures)
 	require.Equal(t, []string{"lob"}, one.Can(once, game.Near).Measures, "once in a rally")
 
-	c, err := court.Find("pickleball")
+	c, err := sports.Court("pickleball")
 	require.NoError(t, err)
 	wrong := one
-	wrong.Measures = []game.Measure{{ID: "a", Name: " ", Stroke: feed.Boast, Award: "none"}, {ID: "a", Name: "b", Stroke: feed.Drop, By: game.TheHolding}}
+	wrong.Measures = []game.Measure{{ID: "a", Name: " ", Stroke: sports.Boast, Award: "none"}, {ID: "a", Name: "b", Stroke: sports.Drop, By: game.TheHolding}}
 	for _, path := range []string{"measures.0.name", "measures.0.stroke", "measures.0.award", "measures.1.id", "measures.1.by"} {
 		require.ErrorContains(t, wrong.Check(c), path)
 	}

@@ -9,12 +9,13 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/internal/long"
 )
 
@@ -60,7 +61,7 @@ func anyRules(t *rapid.T) game.Rules {
 		r.End.Far = number("farTo", 9)
 	}
 	for i := range number("measures", 2) {
-		m := game.Measure{ID: fmt.Sprintf("m%d", i), Name: "a stroke", Stroke: feed.Drop, By: maybe[game.Whose](t, "played by", game.Whose("").Enum()), Shot: number("shot", 3)}
+		m := game.Measure{ID: fmt.Sprintf("m%d", i), Name: "a stroke", Stroke: sports.Drop, By: maybe[game.Whose](t, "played by", game.Whose("").Enum()), Shot: number("shot", 3)}
 		if len(r.Awards) > 0 && rapid.Bool().Draw(t, "with an award") {
 			m.Award = r.Awards[0].ID
 		}
@@ -447,7 +448,7 @@ func TestWhatMakesNoSenseIsToldAndChangesNothing(t *testing.T) {
 }
 
 func TestWhatIsWrongWithRules(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	for name, example := range map[string]struct {
 		change func(r *game.Rules)

@@ -7,6 +7,8 @@ import (
 	"os"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"gonum.org/v1/gonum/mathext"
 	"pgregory.net/rapid"
@@ -179,20 +181,20 @@ func TestDuration(t *testing.T) {
 	rules.End = game.End{Rallies: 10}
 	f, err := rules.Forecast(t.Context(), game.Even(), 0)
 	require.NoError(t, err)
-	d := f.Duration(game.Tempo{Strokes: 1, Stroke: 1, Between: 5})
+	d := f.Duration(sports.Tempo{Strokes: 1, Stroke: 1, Between: 5})
 	for _, minutes := range []float64{d.Mean, d.Low50, d.High50, d.Low80, d.High80, d.Nearly} {
 		require.InDelta(t, 1, minutes, 1e-6)
 	}
 	// By hand: rallies of 4 strokes on average, geometric, at 2 s, with 10 s between: 18 s, and a standard deviation of 2 √12 = 6.93 s;
 	// ten of them 180 s and 21.9 s, so that four of five take between 180 ∓ 1.2816 × 21.9 s: 2.53 and 3.47 minutes.
-	d = f.Duration(game.Tempo{Strokes: 4, Stroke: 2, Between: 10})
+	d = f.Duration(sports.Tempo{Strokes: 4, Stroke: 2, Between: 10})
 	require.InDelta(t, 3, d.Mean, 1e-9)
 	require.InDelta(t, 2.53, d.Low80, 0.005)
 	require.InDelta(t, 3.47, d.High80, 0.005)
 }
 
 func TestWhatToPlayToInSoManyMinutes(t *testing.T) {
-	tempo := game.Tempo{Strokes: 4, Stroke: 1.5, Between: 15}
+	tempo := sports.Tempo{Strokes: 4, Stroke: 1.5, Between: 15}
 	before := 0
 	for _, minutes := range []float64{2, 5, 8, 15} {
 		near, far, err := duel(10, 10).PointsFor(t.Context(), minutes, game.Even(), tempo)

@@ -3,12 +3,14 @@ package game
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 )
 
 // Metrics are the figures of a game, with how they came about: who wins, how many rallies it has and how long it takes.
-func (r Rules) Metrics(f Forecast, c Chances, t Tempo) []metric.Metric {
+func (r Rules) Metrics(f Forecast, c Chances, t sports.Tempo) []metric.Metric {
 	chances := []metric.Input{
 		{Name: "The near side wins, where it feeds", Value: tenths(c.NearFeeds) + " of 10 rallies"},
 		{Name: "Where the far side feeds", Value: tenths(c.FarFeeds) + " of 10 rallies"},
@@ -17,7 +19,7 @@ func (r Rules) Metrics(f Forecast, c Chances, t Tempo) []metric.Metric {
 		chances = append(chances, metric.Input{Name: units.Title(a.Name), Value: fmt.Sprintf("%s of 10 by the near side, %s by the far side", tenths(c.of(a, 0)), tenths(c.of(a, 1)))})
 	}
 	const worked, source = "Every course that the score can take, rally by rally, by the rules as they are played", "Own arithmetic; how often bonus events happen is common practice, no source, where you do not say it"
-	mean, sd := t.rally()
+	mean, sd := t.Rally()
 	d := f.Duration(t)
 	nearly, _ := f.Within(almost)
 	tempo := []metric.Input{

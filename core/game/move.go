@@ -5,10 +5,11 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Move is a start place or a target that was moved on court.
@@ -41,7 +42,7 @@ func (d *Document) mark(handle string) *court.Mark {
 // Moved returns the game with a start place or a target moved: from the lines nearest to where it is now, in multiples of the grain, in
 // metres. It returns invalid.Fields.
 func (d Document) Moved(m Move, grain float64) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -59,7 +60,7 @@ func (d Document) Moved(m Move, grain float64) (Document, error) {
 
 // Typed returns the game with a size of a target read from words. It returns invalid.Fields.
 func (d Document) Typed(in coach.Typed, s coach.Settings) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -83,7 +84,7 @@ func (d Document) Typed(in coach.Typed, s coach.Settings) (Document, error) {
 // Sized returns the game with so many start places on each side: those that are too many are taken away from the end of a side, new ones
 // stand beside the last one, 1.5 m nearer to the middle line of the side that it has. A side may have none; then the drill plays for it.
 func (d Document) Sized(near, far int) (Document, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -135,8 +136,8 @@ func usualSpot(c court.Court, side Side, n int) court.Point {
 // another sport start places to where players usually begin. A target that makes no sense there is left out; its points stay; a stroke
 // that the sport does not have is no longer counted, and versions for courts of another sport, or for this one, are gone. It returns invalid.Fields.
 func (d Document) OnCourt(id court.ID) (Document, error) {
-	from, err := court.Find(d.Court)
-	to, also := court.Find(id)
+	from, err := sports.Court(d.Court)
+	to, also := sports.Court(id)
 	if err = errors.Join(err, also); err != nil {
 		return d, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -173,9 +174,9 @@ func (d Document) OnCourt(id court.ID) (Document, error) {
 			a.Target = nil
 		}
 	}
-	d.Rules.Measures = slices.DeleteFunc(d.Rules.Measures, func(m Measure) bool { return !slices.Contains(feed.StrokesOf(to.Sport), m.Stroke) })
+	d.Rules.Measures = slices.DeleteFunc(d.Rules.Measures, func(m Measure) bool { return !slices.Contains(sports.Of(to.Sport).Strokes, m.Stroke) })
 	d.Versions = slices.DeleteFunc(d.Versions, func(v Version) bool {
-		c, err := court.Find(v.Court)
+		c, err := sports.Court(v.Court)
 		return v.Court != "" && (err != nil || c.Sport != to.Sport) || v.Court == to.ID
 	})
 	d.Court, d.Sport = to.ID, to.Sport

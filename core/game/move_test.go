@@ -3,6 +3,8 @@ package game_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/game"
@@ -12,7 +14,7 @@ import (
 
 // On every court a game of any size can be set up, and carried over to every other one, where each side keeps its players and its end.
 func TestAGameGoesToEveryCourt(t *testing.T) {
-	for _, from := range court.All() {
+	for _, from := range sports.Courts() {
 		for near := 1; near <= 6; near += 2 {
 			d := document(duel(11, 11))
 			d.Court, d.Sport = from.ID, from.Sport
@@ -21,7 +23,7 @@ func TestAGameGoesToEveryCourt(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, d.Check(), "%s, %d", from.ID, near)
 			require.Equal(t, []int{near, 2}, []int{d.Rules.On(game.Near), d.Rules.On(game.Far)})
-			for _, to := range court.All() {
+			for _, to := range sports.Courts() {
 				moved, err := d.OnCourt(to.ID)
 				require.NoError(t, err)
 				require.NoError(t, moved.Check(), "%s to %s", from.ID, to.ID)
@@ -55,7 +57,7 @@ func TestAStartPlaceIsMoved(t *testing.T) {
 	d := document(duel(11, 11))
 	moved, err := d.Moved(game.Move{Handle: game.SpotHandle(0), To: court.Point{X: 2.03, Y: -5.02}}, 0.05)
 	require.NoError(t, err)
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	at, err := c.Resolve(moved.Rules.Spots[0].Mark)
 	require.NoError(t, err)
@@ -75,7 +77,7 @@ func TestATargetIsMovedAndSized(t *testing.T) {
 	d := document(r)
 	moved, err := d.Moved(game.Move{Handle: "rules.awards.0.target.mark", To: court.Point{X: -2, Y: 6}}, 0.05)
 	require.NoError(t, err)
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	shape, err := c.Shape(*moved.Rules.Awards[0].Target, "")
 	require.NoError(t, err)

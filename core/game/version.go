@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
@@ -85,7 +87,7 @@ func (d Document) as(v Version) (Document, error) {
 // version, it is the game as it is written, with the error of Version.
 func (d Document) InLesson(version string, on court.ID) (Document, error) {
 	played, err := d.Version(version)
-	to, elsewhere := court.Find(on)
+	to, elsewhere := sports.Court(on)
 	if elsewhere != nil || to.Sport != played.Sport || to.ID == played.Court {
 		return played, err
 	}
@@ -99,17 +101,14 @@ func (d Document) InLesson(version string, on court.ID) (Document, error) {
 // from either side of the middle.
 func (d Document) UsualVersions() []Version {
 	list := []Version{}
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		if c.Sport == d.Sport && c.ID != d.Court {
 			list = append(list, Version{Name: c.Name, Court: c.ID})
 		}
 	}
 	list = append(list, Version{Name: "half court", Half: true})
-	right, left := "from the right", "from the left"
-	if d.Sport == court.Tennis {
-		right, left = "deuce side", "ad side"
-	}
-	list = append(list, Version{Name: right, Box: RightBox}, Version{Name: left, Box: LeftBox})
+	halves := sports.Of(d.Sport).Halves
+	list = append(list, Version{Name: halves[0], Box: RightBox}, Version{Name: halves[1], Box: LeftBox})
 	return slices.DeleteFunc(list, func(v Version) bool { return !d.differs(v) })
 }
 
@@ -132,7 +131,7 @@ func (d Document) checkVersions(wrong *invalid.Fields) {
 			wrong.Add(path+".name", "two versions have the same name")
 		}
 		if v.Court != "" {
-			c, err := court.Find(v.Court)
+			c, err := sports.Court(v.Court)
 			if wrong.Under(path+".court", err); err == nil && c.Sport != d.Sport {
 				wrong.Add(path+".court", "%s is a court for %s, and this is a game for %s", c.Name, c.Sport, d.Sport)
 			}

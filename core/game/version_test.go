@@ -3,12 +3,13 @@ package game_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/people/coach"
-	"hodometer/core/sport/court"
 )
 
 // Every ready game can be played in each of its usual versions, and each is another game.
@@ -42,11 +43,11 @@ func TestAVersionOfAGame(t *testing.T) {
 	require.NoError(t, err)
 	require.Equal(t, game.LeftBox, small.Rules.Feed.Box)
 	require.Equal(t, game.End{Near: 7, Far: 11}, small.Rules.End, "two ahead goes with the same points")
-	c, err := court.Find(small.Court)
+	c, err := sports.Court(small.Court)
 	require.NoError(t, err)
 	at, err := c.Resolve(small.Rules.Spots[0].Mark)
 	require.NoError(t, err)
-	full, err := court.Find(d.Court)
+	full, err := sports.Court(d.Court)
 	require.NoError(t, err)
 	was, err := full.Resolve(d.Rules.Spots[0].Mark)
 	require.NoError(t, err)

@@ -3,6 +3,8 @@ package lesson_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/lesson"
@@ -10,7 +12,7 @@ import (
 )
 
 func TestAWarmUpSpeaksTheSport(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		ball := lesson.Starters(c.Sport)[1]
 		require.Len(t, ball.Calls, 4)
 		for _, call := range ball.Calls {

@@ -8,6 +8,8 @@ import (
 	"log"
 	"os"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/simulation"
@@ -16,7 +18,6 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/flight"
 )
 
 // answers are what the model says, in the order of the library and of the situations.
@@ -53,13 +54,13 @@ func main() {
 		a.Gaps = append(a.Gaps, gap)
 	}
 	for _, id := range []court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis"} {
-		c, err := court.Find(id)
+		c, err := sports.Court(id)
 		if err != nil {
 			log.Fatal(err)
 		}
 		p := footwork.For(c.Sport, student.Adult, student.Club, student.RightHand, student.TwoHanded)
 		for _, situation := range anticipate.Situations(c.Sport)[:4] {
-			answer, err := anticipate.Question{World: flight.On(c, ""), Situation: situation, Opponent: student.RightHand, Power: p.Power, Player: p}.Answer(ctx)
+			answer, err := anticipate.Question{World: sports.World(c, ""), Situation: situation, Opponent: student.RightHand, Power: p.Power, Player: p}.Answer(ctx)
 			if err != nil {
 				log.Fatal(err)
 			}

@@ -5,12 +5,13 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 )
 
@@ -20,7 +21,7 @@ type Exchange struct {
 	Near    float64 // metres from the net at which one player meets the ball
 	Far     float64 // and the other
 	Height  float64 // metres over the net
-	Pace    feed.Pace
+	Pace    sports.Pace
 	Volleys bool    // out of the air
 	Rate    float64 // chance to keep each ball in play
 	Seconds float64 // time of the challenge
@@ -77,7 +78,7 @@ type trip struct{ speed, seconds float64 }
 // landing place between the net and where it is met.
 func (e Exchange) trips(ctx context.Context, from, to float64) ([]trip, error) {
 	c := e.World.Court
-	start := flight.Above(court.Point{Y: -from}, feed.In(c.Sport).Rally)
+	start := flight.Above(court.Point{Y: -from}, sports.Of(c.Sport).Rally)
 	const places = 24
 	deepest := math.Min(c.Length/2, 2.5*to)
 	var list []trip

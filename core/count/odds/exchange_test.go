@@ -3,20 +3,20 @@ package odds_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
-	"hodometer/core/sport/flight"
 )
 
 func pair(t testing.TB, on court.ID) odds.Exchange {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	require.NoError(t, err)
 	return odds.Exchange{
-		World: flight.On(c, ""), Near: c.Length / 2, Far: c.Length / 2, Height: 0.6, Pace: feed.GamePace,
+		World: sports.World(c, ""), Near: c.Length / 2, Far: c.Length / 2, Height: 0.6, Pace: sports.GamePace,
 		Rate: 0.95, Seconds: 60, Wanted: 50, Sets: 2, Restart: 4,
 	}
 }
@@ -79,9 +79,9 @@ func TestBadExchangesAreAnsweredInWords(t *testing.T) {
 		"rate":   func(e *odds.Exchange) { e.Rate = 0 },
 		"wanted": func(e *odds.Exchange) { e.Wanted = 0 },
 		"court": func(e *odds.Exchange) {
-			c, err := court.Find("squash")
+			c, err := sports.Court("squash")
 			require.NoError(t, err)
-			e.World = flight.On(c, "")
+			e.World = sports.World(c, "")
 		},
 	} {
 		e := pair(t, "tennis")
@@ -92,7 +92,7 @@ func TestBadExchangesAreAnsweredInWords(t *testing.T) {
 		require.Equal(t, path, wrong[0].Path)
 	}
 	e := pair(t, "pickleball")
-	e.Pace = feed.Gentle
+	e.Pace = sports.Gentle
 	_, err := e.Answer(t.Context())
 	require.ErrorContains(t, err, "it takes")
 	_, err = pair(t, "tennis").Answer(cancelled(t))

@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -11,7 +13,6 @@ import (
 	"hodometer/core/count/odds"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 	"hodometer/internal/long"
 )
@@ -70,7 +71,7 @@ func anyScatter(t *rapid.T) odds.Scatter {
 }
 
 func TestABiggerTargetIsNeverHarder(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		s, kind := anyScatter(t), rapid.SampledFrom([]string{"circle", "box"}).Draw(t, "kind")
@@ -93,7 +94,7 @@ func TestABiggerTargetIsNeverHarder(t *testing.T) {
 }
 
 func TestSharesAreAllThereIs(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		y := rapid.Float64Range(-11.5, 11.5).Filter(func(y float64) bool { return math.Abs(y) > 1 }).Draw(t, "y")
@@ -113,11 +114,11 @@ func TestSharesAreAllThereIs(t *testing.T) {
 // drive is a rally ball of a level from behind the baseline to a place on the other half.
 func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, flight.Launch, odds.Scatter) {
 	t.Helper()
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
-	w := flight.On(c, "")
+	w := sports.World(c, "")
 	from := flight.Above(court.Point{X: 0, Y: -c.Length/2 - 0.3}, 0.9)
-	speed := feed.RallyPace.Speed(c)
+	speed := sports.RallyPace.Speed(c)
 	l, err := w.Aim(flight.Want{From: from, Landing: aim, By: flight.ByTime, Value: from.Floor().Distance(aim) / speed, Spin: flight.Spin{Top: 120}})
 	require.NoError(t, err)
 	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(level))
@@ -130,13 +131,13 @@ func drive(t testing.TB, level student.Level, aim court.Point) (flight.World, fl
 // within 4–5 ft of it counting: common practice, no source. Coaches say "within" loosely, so both readings
 // are worked out for a club player; docs/figures.md says how they relate.
 func TestTheShortBallMarkForAClubPlayer(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	mark := court.Point{X: c.Singles/2 - 4.5*units.Foot, Y: c.Length/2 - 6.5*units.Foot}
-	w := flight.On(c, "")
+	w := sports.World(c, "")
 	// A short ball: met inside the service line.
 	from := flight.Above(court.Point{X: 1, Y: -5.5}, 1)
-	l, err := w.Aim(flight.Want{From: from, Landing: mark, By: flight.ByTime, Value: from.Floor().Distance(mark) / feed.RallyPace.Speed(c), Spin: flight.Spin{Top: 150}})
+	l, err := w.Aim(flight.Want{From: from, Landing: mark, By: flight.ByTime, Value: from.Floor().Distance(mark) / sports.RallyPace.Speed(c), Spin: flight.Spin{Top: 150}})
 	require.NoError(t, err)
 	over, sigma, _ := w.OverNet(l, odds.LaunchScatter(student.Club))
 	s, ok := odds.Expected(w, l, odds.LaunchScatter(student.Club), over, sigma)
@@ -176,7 +177,7 @@ func ring(t require.TestingT, c court.Court, at court.Point, radius float64) odd
 }
 
 func tennis(t require.TestingT) court.Court {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	return c
 }

@@ -8,6 +8,8 @@ import (
 	"strings"
 	"unicode"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/drill"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
@@ -79,7 +81,7 @@ func Tags(d drill.Document) []string {
 			tags = append(tags, tag)
 		}
 	}
-	if c, err := court.Find(d.Court); err == nil {
+	if c, err := sports.Court(d.Court); err == nil {
 		add(c.Name, true)
 	}
 	p := d.Pattern
@@ -107,7 +109,7 @@ func Tags(d drill.Document) []string {
 type Query struct {
 	Text      string // words, or beginnings of words, that all have to be there
 	Sport     court.Sport
-	Stroke    feed.Stroke // its ladder, or any of its balls
+	Stroke    sports.Stroke // its ladder, or any of its balls
 	Trains    progress.Rung
 	Level     student.Level
 	Players   int     // that there are; 0: any number
@@ -180,7 +182,7 @@ func ballsOnly(line string) bool {
 
 // Need is a rung of a stroke that somebody should work on next.
 type Need struct {
-	Stroke feed.Stroke
+	Stroke sports.Stroke
 	Rung   progress.Rung
 }
 

@@ -7,6 +7,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -70,8 +72,8 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 		{"level", catalogue.Query{Level: student.Club}, func(e catalogue.Entry) bool { return e.Document.Written() == student.Club }},
 		{"minutes", catalogue.Query{Minutes: 6}, func(e catalogue.Entry) bool { return e.Minutes <= 6 }},
 		{"players", catalogue.Query{Players: 1}, func(e catalogue.Entry) bool { return e.Document.Starts() == 1 }},
-		{"stroke", catalogue.Query{Stroke: feed.ForehandVolley}, func(e catalogue.Entry) bool {
-			return e.Document.Stroke == feed.ForehandVolley || slices.ContainsFunc(e.Document.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke == feed.ForehandVolley })
+		{"stroke", catalogue.Query{Stroke: sports.ForehandVolley}, func(e catalogue.Entry) bool {
+			return e.Document.Stroke == sports.ForehandVolley || slices.ContainsFunc(e.Document.Pattern.Tasks, func(t feed.Task) bool { return t.Stroke == sports.ForehandVolley })
 		}},
 		{"only balls", catalogue.Query{Equipment: catalogue.OnlyBalls}, func(e catalogue.Entry) bool {
 			return !slices.ContainsFunc(e.Document.Carry(), func(line string) bool {
@@ -98,10 +100,10 @@ func TestEachFilterIsTrueOfWhatItLeaves(t *testing.T) {
 
 func TestOrders(t *testing.T) {
 	all := many(len(library.All()))
-	need := []catalogue.Need{{Stroke: feed.Backhand, Rung: progress.Depth}}
+	need := []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Depth}}
 	known := catalogue.Known{Level: student.Club, Sport: court.Tennis, Needs: need, Used: map[string]string{"0": "2026-03-01", "1": "2026-02-01"}}
 	byNeed := catalogue.Search(all, catalogue.Query{}, catalogue.ByNeed, known)
-	require.Equal(t, []any{court.Tennis, feed.Backhand, progress.Depth}, []any{byNeed[0].Document.Sport, byNeed[0].Document.Stroke, byNeed[0].Document.Rung})
+	require.Equal(t, []any{court.Tennis, sports.Backhand, progress.Depth}, []any{byNeed[0].Document.Sport, byNeed[0].Document.Stroke, byNeed[0].Document.Rung})
 	require.NotEqual(t, court.Tennis, byNeed[len(byNeed)-1].Document.Sport, "other sports come last, and are there")
 	require.Len(t, byNeed, len(all))
 	known.Sport = ""
@@ -151,7 +153,7 @@ func FuzzSearch(f *testing.F) {
 // BenchmarkSearch looks for a word among two thousand drills; see docs/performance.md.
 func BenchmarkSearch(b *testing.B) {
 	all := many(2000)
-	known := catalogue.Known{Level: student.Club, Needs: []catalogue.Need{{Stroke: feed.Backhand, Rung: progress.Depth}}}
+	known := catalogue.Known{Level: student.Club, Needs: []catalogue.Need{{Stroke: sports.Backhand, Rung: progress.Depth}}}
 	b.ResetTimer()
 	for b.Loop() {
 		catalogue.Search(all, catalogue.Query{Text: "vol deep number"}, catalogue.ByNeed, known)

@@ -20,11 +20,11 @@ type Learner struct {
 // KnownOf is what the order of drills goes by for a group: their sport, their next steps, and the level of the last.
 func KnownOf(people []Learner) Known {
 	known := Known{}
-	sports := map[court.Sport]int{}
+	bySport := map[court.Sport]int{}
 	for _, person := range people {
 		known.Needs, known.Level = append(known.Needs, person.Needs...), person.Level
 		known.Rests = append(known.Rests, person.Rests...)
-		if sports[person.Sport]++; known.Sport == "" || sports[person.Sport] > sports[known.Sport] {
+		if bySport[person.Sport]++; known.Sport == "" || bySport[person.Sport] > bySport[known.Sport] {
 			known.Sport = person.Sport
 		}
 	}

@@ -6,6 +6,8 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -21,13 +23,13 @@ import (
 // Reading makes a drill of a situation: the feeder stands where the opponent hits from and chooses from the likely replies by
 // their chances, and the player waits where most of them are held. The right choice is marked apart from the ball that was
 // made. What is given up there is meant to be too much. Returns invalid.Fields.
-func Reading(ctx context.Context, on court.ID, s anticipate.Situation, level student.Level) (drill.Document, error) {
-	c, err := court.Find(on)
+func Reading(ctx context.Context, on court.ID, s sports.Situation, level student.Level) (drill.Document, error) {
+	c, err := sports.Court(on)
 	if err != nil {
 		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	player := footwork.For(c.Sport, footwork.Usual(level), level, student.RightHand, student.TwoHanded)
-	a, err := anticipate.Question{World: flight.On(c, ""), Situation: s, Opponent: student.RightHand, Power: player.Power, Player: player}.Answer(ctx)
+	a, err := anticipate.Question{World: sports.World(c, ""), Situation: s, Opponent: student.RightHand, Power: player.Power, Player: player}.Answer(ctx)
 	if err != nil {
 		return drill.Document{}, err
 	}
@@ -46,8 +48,8 @@ func Reading(ctx context.Context, on court.ID, s anticipate.Situation, level stu
 		if !each.Possible || task.Weight == 0 || each.Reply == "boast" { // nobody feeds a ball off the side wall alike
 			continue
 		}
-		if !slices.Contains(feed.StrokesOf(c.Sport), task.Stroke) {
-			task.Stroke = feed.Forehand
+		if !slices.Contains(sports.Of(c.Sport).Strokes, task.Stroke) {
+			task.Stroke = sports.Forehand
 		}
 		p.Tasks = append(p.Tasks, task)
 	}
@@ -60,7 +62,7 @@ func Reading(ctx context.Context, on court.ID, s anticipate.Situation, level stu
 		Stroke:  p.Tasks[0].Stroke, Rung: progress.Direction,
 		Places:  []drill.Place{at(drill.Start, spot(wait.At)), at(drill.Feeder, spot(a.From))},
 		Pattern: p, Turns: 3, SetUp: 30, Effort: 6,
-		Measures: numbered(drill.Measure{What: score.Ball, Stroke: feed.Footwork, Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 10}}}),
+		Measures: numbered(drill.Measure{What: score.Ball, Stroke: sports.Footwork, Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 10}}}),
 		Cues:     []string{"Split as the ball is struck", "Say which one it was"},
 		Cautions: []string{looseBalls}, Equipment: []string{"1 basket"},
 	}, nil
@@ -84,20 +86,20 @@ func readFromTheCorner() drill.Document {
 
 // threeOfFour covers three of four corners of a tennis court and gives the fourth one up: short angles are let go.
 func threeOfFour() drill.Document {
-	corner := func(stroke feed.Stroke, across float64, deep float64) feed.Task {
+	corner := func(stroke sports.Stroke, across float64, deep float64) feed.Task {
 		t := ball(stroke, off(court.NearBaseline, deep, court.In, across))
 		t.Weight = 3
 		return t
 	}
-	angle := paced(feed.RallyPace, feed.Backhand, off(court.NearService, 0.6, court.Out, -3.4))
+	angle := paced(sports.RallyPace, sports.Backhand, off(court.NearService, 0.6, court.Out, -3.4))
 	angle.Meant, angle.Weight = true, 1
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Three of Four", Sport: court.Tennis, Court: "tennis",
 		Summary: "Deep to either corner, or short to the forehand, in any order: cover those three. The short angle to the backhand comes now and then and is let go, on purpose.",
-		Stroke:  feed.Forehand, Rung: progress.Direction,
+		Stroke:  sports.Forehand, Rung: progress.Direction,
 		Places: []drill.Place{at(drill.Start, behind(0.5, 0.4)), at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 0))},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 5, Sequences: 2, Pause: 10, Order: feed.Drawn, Seed: 4, Tasks: []feed.Task{
-			corner(feed.Forehand, 2.4, 2.6), corner(feed.Backhand, -2, 2.6), corner(feed.Forehand, 1.6, 4.6), angle,
+			corner(sports.Forehand, 2.4, 2.6), corner(sports.Backhand, -2, 2.6), corner(sports.Forehand, 1.6, 4.6), angle,
 		}},
 		Turns: 3, SetUp: 30, Effort: 7,
 		Measures: numbered(drill.Measure{What: score.Ball, Tasks: []int{0, 1, 2}, Target: target(farHalf()), Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 10}}}),
@@ -109,14 +111,14 @@ func threeOfFour() drill.Document {
 
 // smashAndClose is a smash, and in after it: the block comes straight, or the shuttle is lifted again.
 func smashAndClose() drill.Document {
-	lift := lobbed(4.5, feed.Smash, court.From(court.Off(court.NearBaseline, 1.6, court.In), court.Off(court.NearCentre, 0.4, court.Right)))
+	lift := lobbed(4.5, sports.Smash, court.From(court.Off(court.NearBaseline, 1.6, court.In), court.Off(court.NearCentre, 0.4, court.Right)))
 	lift.Gap = 2.4
-	block := lobbed(2, feed.Net, court.From(court.Off(court.NearService, 0.7, court.In), court.Off(court.NearCentre, 0.8, court.Right)))
-	again := lobbed(4.5, feed.Clear, court.From(court.Off(court.NearBaseline, 1.2, court.In), court.Off(court.NearCentre, 0.6, court.Left)))
+	block := lobbed(2, sports.Net, court.From(court.Off(court.NearService, 0.7, court.In), court.Off(court.NearCentre, 0.8, court.Right)))
+	again := lobbed(4.5, sports.Clear, court.From(court.Off(court.NearBaseline, 1.2, court.In), court.Off(court.NearCentre, 0.6, court.Left)))
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Smash and Close", Sport: court.Badminton, Court: "badminton",
 		Summary: "Smash, and close in behind it: most shuttles are blocked short, some are lifted again. The feeder chooses; read it before the net.",
-		Stroke:  feed.Smash, Rung: progress.Direction,
+		Stroke:  sports.Smash, Rung: progress.Direction,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.4), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, court.From(court.Between(court.FarService, court.FarBaseline, 0.3), court.Off(court.FarCentre, 0, court.Right))),
@@ -127,7 +129,7 @@ func smashAndClose() drill.Document {
 		Turns: 3, SetUp: 30, Effort: 8,
 		Measures: numbered(
 			drill.Measure{Name: "smash", What: score.Ball, Tasks: []int{0}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 8}}},
-			drill.Measure{Name: "what comes back", What: score.Ball, Tasks: []int{1, 2}, Stroke: feed.Net, Target: target(farHalf()), Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 8}}},
+			drill.Measure{Name: "what comes back", What: score.Ball, Tasks: []int{1, 2}, Stroke: sports.Net, Target: target(farHalf()), Counts: drill.Counts{Choices: true}, Goals: score.Course{{Kind: score.Total, Count: 8}}},
 		),
 		Cues:     []string{"Two steps in as it leaves the racket", "Split before the answer"},
 		Cautions: []string{"Sweep shuttles off the floor between turns.", "Overhead strokes add up for growing shoulders; pain means stop."}, Equipment: []string{"1 tube of shuttles"},

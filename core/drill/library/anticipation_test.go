@@ -3,6 +3,8 @@ package library_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -19,7 +21,7 @@ import (
 // Every situation becomes a drill that can be fed, with its replies drawn by their chances, and the same ones each time.
 func TestEverySituationMakesADrill(t *testing.T) {
 	for _, on := range []court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis"} {
-		c, err := court.Find(on)
+		c, err := sports.Court(on)
 		require.NoError(t, err)
 		for _, s := range anticipate.Situations(c.Sport) {
 			d, err := library.Reading(t.Context(), on, s, student.Club)
@@ -54,7 +56,7 @@ func TestWhatIsConcededIsMeant(t *testing.T) {
 
 // A drill is begun on any court by one press, and it can be played.
 func TestADrillIsBegunByAPress(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		y := -0.3 * c.Length
 		d, err := library.Begun(c.ID, court.Point{X: 0.2 * c.Singles, Y: y})
 		require.NoError(t, err, c.ID)

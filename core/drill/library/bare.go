@@ -3,6 +3,8 @@ package library
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -18,29 +20,29 @@ import (
 // squash the mark is in the back right corner, and the ball goes there off the front wall. It returns
 // invalid.Fields.
 func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (drill.Document, error) {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	if err != nil {
 		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
 	d := drill.Document{
-		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: feed.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
+		FormatVersion: drill.FormatVersion, Name: "A mark", Sport: c.Sport, Court: c.ID, Stroke: sports.Forehand, Level: level, Turns: 1, Rung: progress.Consistency,
 		Cues: []string{}, Cautions: []string{}, Equipment: []string{},
 		Pattern: feed.Pattern{
 			Method: feed.ByRacket, Gap: 5, Sequences: 1,
-			Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0.3*c.Singles/2, -0.36*c.Length)}},
+			Tasks: []feed.Task{{Stroke: sports.Forehand, Landing: court.At(0.3*c.Singles/2, -0.36*c.Length)}},
 		},
 	}
 	feeder, start := court.At(0, c.Length/4), court.At(0, -c.Length/2)
 	if c.PlaysWalls() {
 		d.Pattern.Method, feeder, start = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9)
-		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, feed.Gentle
+		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, sports.Gentle
 	}
 	if c.Above > 0 {
 		start = court.At(0, -c.Length/2-0.5) // behind the table
 	}
-	if c.Sport == court.Badminton {
+	if !sports.Of(c.Sport).Bounces() {
 		start = court.At(0, -0.35*c.Length)
-		d.Pattern.Tasks[0] = lobbed(4, feed.Clear, court.At(0.4, -0.42*c.Length))
+		d.Pattern.Tasks[0] = lobbed(4, sports.Clear, court.At(0.4, -0.42*c.Length))
 	}
 	d.Places = []drill.Place{at(drill.Start, start), at(drill.Feeder, feeder)}
 	back, side, _ := c.Ends(false)
@@ -51,7 +53,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 // Begun is a drill that is begun by pressing the court where its first ball lands: for somebody of club level, with a mark to aim at
 // in the far corner. Returns invalid.Fields.
 func Begun(on court.ID, at court.Point) (drill.Document, error) {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	if err != nil {
 		return drill.Document{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

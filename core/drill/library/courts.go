@@ -8,6 +8,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // bollardsYourChoice is the last rung of the bollards: three balls in an order nobody knows, and the player
@@ -25,7 +26,7 @@ func bollardsYourChoice() drill.Document {
 // shuttles is a badminton drill around the base in the middle.
 func shuttles(pattern feed.Pattern, effort int) drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Sport: court.Badminton, Court: "badminton", Stroke: feed.Clear, Rung: progress.Consistency, Level: student.Improver,
+		FormatVersion: drill.FormatVersion, Sport: court.Badminton, Court: "badminton", Stroke: sports.Clear, Rung: progress.Consistency, Level: student.Improver,
 		Places: []drill.Place{
 			at(drill.Start, court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, 0, court.Right))),
 			at(drill.Feeder, off(court.FarService, 1, court.Out, 0)),
@@ -38,15 +39,15 @@ func shuttles(pattern feed.Pattern, effort int) drill.Document {
 }
 
 // corner is a task at a place measured from a line, so far to the right.
-func corner(kind feed.Kind, line court.LineID, distance, across float64, stroke feed.Stroke) feed.Task {
+func corner(kind feed.Kind, line court.LineID, distance, across float64, stroke sports.Stroke) feed.Task {
 	return feed.Task{Kind: kind, Stroke: stroke, Landing: off(line, distance, court.In, across)}
 }
 
 // twoShadows has one mirror the partner's way over the court (common practice, no source).
 func twoShadows() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.Partner, Gap: 3.2, Sequences: 8, Pause: 0, Order: feed.Drawn, Seed: 21, Tasks: []feed.Task{
-		corner(feed.ShadowTask, court.NearService, 0.2, 1.6, feed.Lift), corner(feed.ShadowTask, court.NearService, 0.2, -1.6, feed.Lift),
-		corner(feed.ShadowTask, court.NearBaseline, 1, 1.3, feed.Clear), corner(feed.ShadowTask, court.NearBaseline, 1, -1.3, feed.Clear),
+		corner(feed.ShadowTask, court.NearService, 0.2, 1.6, sports.Lift), corner(feed.ShadowTask, court.NearService, 0.2, -1.6, sports.Lift),
+		corner(feed.ShadowTask, court.NearBaseline, 1, 1.3, sports.Clear), corner(feed.ShadowTask, court.NearBaseline, 1, -1.3, sports.Clear),
 	}}, 7)
 	d.Name, d.Summary = "Two Shadows", "One leads over the court without a shuttle, the other is the mirror; after half a minute the lead changes."
 	d.Cues = []string{"Eyes on the leader's hips", "Split step as the leader turns"}
@@ -57,10 +58,10 @@ func twoShadows() drill.Document {
 // fastFeetThenGo is quick feet on the spot, then a shuttle to react to (common practice, no source).
 func fastFeetThenGo() drill.Document {
 	spot := func(across float64) feed.Task {
-		return feed.Task{Kind: feed.TouchTask, Stroke: feed.Lift, Landing: court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, across, court.Right)), Gap: 1.5}
+		return feed.Task{Kind: feed.TouchTask, Stroke: sports.Lift, Landing: court.From(court.Between(court.NearService, court.NearBaseline, 0.45), court.Off(court.NearCentre, across, court.Right)), Gap: 1.5}
 	}
-	go1 := lobbed(3.8, feed.Lift, off(court.NearService, 0.5, court.In, 1.2))
-	go2 := ball(feed.Clear, off(court.NearBaseline, 1, court.In, 0.8))
+	go1 := lobbed(3.8, sports.Lift, off(court.NearService, 0.5, court.In, 1.2))
+	go2 := ball(sports.Clear, off(court.NearBaseline, 1, court.In, 0.8))
 	go1.Gap, go2.Gap = 4, 4
 	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{spot(0.4), spot(0), go1, spot(0.4), spot(0), go2}}, 8)
 	d.Name, d.Summary = "Fast Feet, Then Go", "Quick feet over a line; then a shuttle goes up, front or back, and the feet are already moving."
@@ -73,12 +74,12 @@ func fastFeetThenGo() drill.Document {
 // roundThePosts is the run to every corner on the clock (common practice, no source).
 func roundThePosts() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.ByHand, Gap: 2.6, Sequences: 2, Pause: 20, Tasks: []feed.Task{
-		corner(feed.TouchTask, court.NearService, 0.2, 1.8, feed.Lift), corner(feed.TouchTask, court.NearService, 0.2, -1.8, feed.Lift),
-		corner(feed.TouchTask, court.NearBaseline, 3, 1.8, feed.Smash), corner(feed.TouchTask, court.NearBaseline, 3, -1.8, feed.Smash),
-		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, feed.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, feed.Clear),
+		corner(feed.TouchTask, court.NearService, 0.2, 1.8, sports.Lift), corner(feed.TouchTask, court.NearService, 0.2, -1.8, sports.Lift),
+		corner(feed.TouchTask, court.NearBaseline, 3, 1.8, sports.Smash), corner(feed.TouchTask, court.NearBaseline, 3, -1.8, sports.Smash),
+		corner(feed.TouchTask, court.NearBaseline, 1, 1.5, sports.Clear), corner(feed.TouchTask, court.NearBaseline, 1, -1.5, sports.Clear),
 	}}, 9)
 	d.Name, d.Summary = "Round the Posts", "A marker in each corner and on each side: touch them all twice, back to the base after each: the best of three runs on the clock."
-	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Stroke: feed.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
+	d.Measures = []drill.Measure{{Number: 1, What: score.Time, Stroke: sports.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.WithinATime, Count: 3, Seconds: 32}}}}
 	d.Cues = []string{"Racket foot to the marker", "Push off, do not stand up"}
 	d.Cautions = append(d.Cautions, "Hard running: a full rest and water after each turn.")
 	d.Variations = []drill.Variation{easier("More time", feed.Transformation{Kind: feed.Slow, By: 0.6}), harder("Called, in any order", feed.Transformation{Kind: feed.Shuffle, Seed: 5})}
@@ -88,8 +89,8 @@ func roundThePosts() drill.Document {
 // shuttleRain feeds many shuttles at a pace set for the player (common practice, no source).
 func shuttleRain() drill.Document {
 	d := shuttles(feed.Pattern{Method: feed.ByRacket, Gap: 3, Sequences: 3, Pause: 15, Tasks: []feed.Task{
-		ball(feed.Clear, off(court.NearBaseline, 1, court.In, 1)), ball(feed.Clear, off(court.NearBaseline, 1, court.In, -1)),
-		lobbed(3.8, feed.Lift, off(court.NearService, 0.5, court.In, 1.2)), ball(feed.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
+		ball(sports.Clear, off(court.NearBaseline, 1, court.In, 1)), ball(sports.Clear, off(court.NearBaseline, 1, court.In, -1)),
+		lobbed(3.8, sports.Lift, off(court.NearService, 0.5, court.In, 1.2)), ball(sports.Smash, off(court.NearBaseline, 2.5, court.In, 0)),
 	}}, 9)
 	d.Name, d.Summary = "Shuttle Rain", "Many shuttles, one after the other, at the pace this player can just keep up with: set the gap by the verdicts."
 	d.Rung = progress.Direction
@@ -116,12 +117,12 @@ func softOneIn() drill.Document {
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "The Soft One In", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "A deep ball comes; answer it softly into the no-volley zone and walk in behind it, then do it again from half-way.",
-		Stroke:  feed.Drop, Rung: progress.Depth,
+		Stroke:  sports.Drop, Rung: progress.Depth,
 		Places: []drill.Place{
 			at(drill.Start, behind(0.5, 0.8)), at(drill.Recovery, off(court.NearKitchen, 1.5, court.Out, 0.8)), at(drill.Feeder, off(court.FarKitchen, 0.3, court.Out, 0)),
 		},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 3, Pause: 8, Tasks: []feed.Task{
-			paced(feed.HalfPace, feed.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(feed.HalfPace, feed.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
+			paced(sports.HalfPace, sports.Drop, off(court.NearBaseline, 1.5, court.In, 1)), paced(sports.HalfPace, sports.Drop, off(court.NearKitchen, 1.6, court.Out, 0.6)),
 		}},
 		Turns: 3, SetUp: 30, Effort: 5, Measures: one(court.Target{Kind: court.BoxTarget, Box: "far-no-volley-zone"}, score.Goal{Kind: score.Total, Count: 10}),
 		Cues:     []string{"Lift, do not hit", "Walk in behind a good one, stay behind a bad one"},
@@ -133,8 +134,8 @@ func softOneIn() drill.Document {
 // halfStepCloser is closing volleys on the small court: a step nearer to the line with each (common practice,
 // no source).
 func halfStepCloser() drill.Document {
-	step := func(stroke feed.Stroke, back, across float64) feed.Task {
-		t := paced(feed.Gentle, stroke, off(court.NearKitchen, 0.4, court.Out, across))
+	step := func(stroke sports.Stroke, back, across float64) feed.Task {
+		t := paced(sports.Gentle, stroke, off(court.NearKitchen, 0.4, court.Out, across))
 		to := off(court.NearKitchen, back, court.Out, 0)
 		t.Contact, t.Recover = feed.OutOfTheAir, &to
 		return t
@@ -142,10 +143,10 @@ func halfStepCloser() drill.Document {
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Half a Step Closer", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "Volleys with a partner, half a step nearer to the no-volley line each time; never into the zone.",
-		Stroke:  feed.ForehandVolley, Rung: progress.Consistency,
+		Stroke:  sports.ForehandVolley, Rung: progress.Consistency,
 		Places: []drill.Place{at(drill.Start, off(court.NearKitchen, 1.6, court.Out, 0)), at(drill.Feeder, off(court.FarKitchen, 0.8, court.Out, 0))},
 		Pattern: feed.Pattern{Method: feed.Partner, Gap: 2.5, Sequences: 3, Pause: 8, Tasks: []feed.Task{
-			step(feed.ForehandVolley, 1.2, 0.4), step(feed.BackhandVolley, 0.8, -0.4), step(feed.ForehandVolley, 0.5, 0.4), step(feed.BackhandVolley, 1.6, -0.4),
+			step(sports.ForehandVolley, 1.2, 0.4), step(sports.BackhandVolley, 0.8, -0.4), step(sports.ForehandVolley, 0.5, 0.4), step(sports.BackhandVolley, 1.6, -0.4),
 		}},
 		Turns: 3, SetUp: 20, Effort: 5, Measures: one(farHalf(), score.Goal{Kind: score.Streak, Count: 8}),
 		Cues:     []string{"Paddle up between balls", "Feet outside the zone"},
@@ -158,7 +159,7 @@ func halfStepCloser() drill.Document {
 // on a diagonal. Paces are common practice, no source.
 func table(tasks []feed.Task, target court.Target) drill.Document {
 	return drill.Document{
-		FormatVersion: drill.FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: feed.Forehand, Rung: progress.Consistency, Level: student.Improver,
+		FormatVersion: drill.FormatVersion, Sport: court.TableTennis, Court: "table-tennis", Stroke: sports.Forehand, Rung: progress.Consistency, Level: student.Improver,
 		Places:  []drill.Place{at(drill.Start, court.At(0, -1.9)), at(drill.Recovery, court.At(0, -1.9)), at(drill.Feeder, court.At(0, 1.8))},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 8, Pause: 3, Tasks: tasks},
 		Turns:   3, SetUp: 15, Effort: 4, Measures: one(target, score.Goal{Kind: score.Total, Count: 18}),
@@ -169,7 +170,7 @@ func table(tasks []feed.Task, target court.Target) drill.Document {
 
 // diagonalForehand is the forehand at the table (common practice, no source).
 func diagonalForehand() drill.Document {
-	d := table([]feed.Task{paced(feed.HalfPace, feed.Forehand, court.At(0.45, -0.95))}, court.Ring(0.35, court.At(-0.4, 0.95)))
+	d := table([]feed.Task{paced(sports.HalfPace, sports.Forehand, court.At(0.45, -0.95))}, court.Ring(0.35, court.At(-0.4, 0.95)))
 	d.Name, d.Summary = "Forehand Diagonal", "Forehand to forehand over the long diagonal, one after the other, the same stroke every time."
 	d.Cues = []string{"Turn from the hip", "Meet it at the top of the bounce"}
 	return d
@@ -177,8 +178,8 @@ func diagonalForehand() drill.Document {
 
 // diagonalBackhand is the backhand at the table (common practice, no source).
 func diagonalBackhand() drill.Document {
-	d := table([]feed.Task{paced(feed.HalfPace, feed.Backhand, court.At(-0.45, -0.95))}, court.Ring(0.35, court.At(0.4, 0.95)))
-	d.Name, d.Summary, d.Stroke = "Backhand Diagonal", "Backhand to backhand over the other diagonal: short stroke, quick return to the middle.", feed.Backhand
+	d := table([]feed.Task{paced(sports.HalfPace, sports.Backhand, court.At(-0.45, -0.95))}, court.Ring(0.35, court.At(0.4, 0.95)))
+	d.Name, d.Summary, d.Stroke = "Backhand Diagonal", "Backhand to backhand over the other diagonal: short stroke, quick return to the middle.", sports.Backhand
 	d.Cues = []string{"Elbow in front of the body", "Short, from the forearm"}
 	return d
 }
@@ -187,7 +188,7 @@ func diagonalBackhand() drill.Document {
 // practice, no source).
 func twoAndOne() drill.Document {
 	d := table([]feed.Task{
-		paced(feed.HalfPace, feed.Backhand, court.At(-0.45, -0.95)), paced(feed.HalfPace, feed.Forehand, court.At(-0.3, -0.95)), paced(feed.HalfPace, feed.Forehand, court.At(0.5, -0.95)),
+		paced(sports.HalfPace, sports.Backhand, court.At(-0.45, -0.95)), paced(sports.HalfPace, sports.Forehand, court.At(-0.3, -0.95)), paced(sports.HalfPace, sports.Forehand, court.At(0.5, -0.95)),
 	}, court.Ring(0.4, court.At(-0.4, 0.95)))
 	d.Name, d.Summary, d.Rung = "Two and One", "Backhand, round it for a forehand, then a forehand out wide: the feet decide.", progress.Direction
 	d.Pattern.Sequences, d.Effort = 4, 6
@@ -199,12 +200,12 @@ func twoAndOne() drill.Document {
 // keeperOfTheNet is a drive and who takes it: a coach feeds a drive, the volleyer on the other side takes it out of the air,
 // and both queue for the other part (common practice, no source).
 func keeperOfTheNet() drill.Document {
-	drive := paced(feed.HalfPace, feed.Drive, off(court.NearBaseline, 1.8, court.In, 1.2))
-	take := feed.Task{Stroke: feed.ForehandVolley, Method: feed.Answer, Player: 1, Pace: feed.RallyPace, Landing: off(court.FarBaseline, 1.5, court.In, -0.6)}
+	drive := paced(sports.HalfPace, sports.Drive, off(court.NearBaseline, 1.8, court.In, 1.2))
+	take := feed.Task{Stroke: sports.ForehandVolley, Method: feed.Answer, Player: 1, Pace: sports.RallyPace, Landing: off(court.FarBaseline, 1.5, court.In, -0.6)}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Keeper of the Net", Sport: court.Pickleball, Court: "pickleball",
 		Summary: "A drive from the baseline, and the player at the other net takes it out of the air. Two queues; everybody changes over after each turn.",
-		Stroke:  feed.Drive, Rung: progress.Direction,
+		Stroke:  sports.Drive, Rung: progress.Direction,
 		Places: []drill.Place{
 			at(drill.Start, off(court.NearBaseline, 0.5, court.Out, 0.4)), at(drill.Start, off(court.FarKitchen, 0.4, court.Out, 0)),
 			at(drill.Feeder, off(court.FarBaseline, 0.5, court.In, 2)), at(drill.Queue, off(court.NearBaseline, 2, court.Out, 2)),
@@ -213,7 +214,7 @@ func keeperOfTheNet() drill.Document {
 		Turns:   6, SetUp: 30, Effort: 5,
 		Measures: numbered(
 			drill.Measure{Name: "drives", What: score.Ball, Tasks: []int{0}, Target: target(farHalf()), Goals: score.Course{{Kind: score.Total, Count: 10}}},
-			drill.Measure{Name: "volleys", What: score.Ball, Tasks: []int{1}, Stroke: feed.ForehandVolley, Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}), Goals: score.Course{{Kind: score.Total, Count: 10}}},
+			drill.Measure{Name: "volleys", What: score.Ball, Tasks: []int{1}, Stroke: sports.ForehandVolley, Target: target(court.Target{Kind: court.BoxTarget, Box: "near-half"}), Goals: score.Course{{Kind: score.Total, Count: 10}}},
 		),
 		Cues:     []string{"Drive at the feet of the volleyer", "Paddle out in front"},
 		Cautions: []string{looseBalls, eyes, "The queues wait out of the line of the drive."}, Equipment: []string{"1 basket"},

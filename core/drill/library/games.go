@@ -4,6 +4,8 @@ import (
 	"slices"
 	"sync"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
 )
@@ -59,7 +61,7 @@ func FindGame(id string) (game.Document, bool) {
 
 // NewGame is the plainest game of two sides on a court: rallies to 11, one player on each side, who serves after a rally won it.
 func NewGame(on court.ID) (game.Document, error) {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	if err != nil {
 		return game.Document{}, err
 	}
@@ -82,7 +84,7 @@ func points(sport court.Sport, on court.ID) game.Document {
 // behind each other's boxes: of one player the right-hand one, of several from left to right as each side sees it, in the order in
 // which they move on.
 func facing(on court.ID, each int, share float64) []game.Spot {
-	c, err := court.Find(on)
+	c, err := sports.Court(on)
 	if err != nil {
 		return nil
 	}
@@ -118,8 +120,6 @@ func tenForFive(sport court.Sport, on court.ID) game.Document {
 	d.Rules.Spots = facing(on, 1, 0.95)
 	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 2}
 	d.Rules.End = game.End{Near: 10, Far: 5}
-	if sport == court.Squash {
-		d.Cautions = append(d.Cautions, eyes)
-	}
+	d.Cautions = append(d.Cautions, sports.Of(sport).Cautions...)
 	return d
 }

@@ -4,7 +4,7 @@ import (
 	"hodometer/core/basics/units"
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // holdTheLine is a team game about the net for six, in which everybody keeps their own score.
@@ -29,12 +29,12 @@ func fourAndFour(sport court.Sport, on court.ID) game.Document {
 	d := points(sport, on)
 	d.Name, d.Summary = "Four and Four", "On the diagonal. Four serves each, then from the other side of the middle."
 	d.Rules.Spots = facing(on, 1, 1.02)
-	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Box: game.RightBox, BoxFor: 8, Second: sport == court.Tennis}
+	d.Rules.Feed = game.Feed{Changes: game.AfterRallies, Every: 4, Box: game.RightBox, BoxFor: 8, Second: sports.Of(sport).Second.There}
 	d.Rules.Restrictions = []game.Restriction{{Kind: game.CrossCourtOnly}}
 	if sport == court.Tennis {
 		d.Versions = []game.Version{{Name: "deuce side", Box: game.RightBox}, {Name: "ad side", Box: game.LeftBox}, {Name: "orange court", Court: "tennis-orange", Near: 7, Far: 7}}
 	}
-	d.Rules.Measures = []game.Measure{{ID: "return", Name: "return", Stroke: feed.Return, By: game.TheReceiving, Shot: 2}}
+	d.Rules.Measures = []game.Measure{{ID: "return", Name: "return", Stroke: sports.Return, By: game.TheReceiving, Shot: 2}}
 	d.Rules.End = game.End{Near: 11, Far: 11}
 	return d
 }
@@ -94,7 +94,7 @@ func bothFeetIn() game.Document {
 
 // softAndSharp is a soft game with cones that are worth three.
 func softAndSharp() game.Document {
-	c, _ := court.Find("pickleball")
+	c, _ := sports.Court("pickleball")
 	d := points(court.Pickleball, "pickleball")
 	d.Name, d.Summary = "Soft and Sharp", "Only soft balls into the no-volley zone. A cone that is hit is 3. What is out of reach in front has to bounce."
 	d.Rules.Spots = facing("pickleball", 1, 0.36)
@@ -110,14 +110,14 @@ func softAndSharp() game.Document {
 
 // thirdIsSoft pays for the third stroke of a rally.
 func thirdIsSoft() game.Document {
-	c, _ := court.Find("pickleball")
+	c, _ := sports.Court("pickleball")
 	d := points(court.Pickleball, "pickleball")
 	d.Name, d.Summary = "The Third Is Soft", "Two against two. A third stroke that lands in the no-volley zone is 1, whatever becomes of the rally."
 	d.Rules.Spots = facing("pickleball", 2, 1)
 	d.Rules.Feed = game.Feed{Changes: game.ToTheWinner}
 	zone := court.Ring(0.9, c.Nearby(court.Point{Y: 1.1}))
 	d.Rules.Awards = []game.Award{{ID: "third", Name: "third stroke soft and in", By: game.TheFeeding, Points: 1, Shot: 3, Target: &zone}}
-	d.Rules.Measures = []game.Measure{{ID: "third", Name: "third stroke", Stroke: feed.Drop, By: game.TheFeeding, Shot: 3, Award: "third"}}
+	d.Rules.Measures = []game.Measure{{ID: "third", Name: "third stroke", Stroke: sports.Drop, By: game.TheFeeding, Shot: 3, Award: "third"}}
 	d.Rules.End = game.End{Near: 11, Far: 11, WinBy: 2, Cap: 15}
 	d.Cautions = append(d.Cautions, eyes)
 	return d
@@ -183,7 +183,7 @@ func underThenLong() game.Document {
 		{Kind: game.PlayedSo, Who: game.TheFeeding, Shot: 1, Text: "with backspin"},
 		{Kind: game.PlayedSo, Who: game.TheReceiving, Shot: 2, Text: "a long push to the forehand"},
 	}
-	d.Rules.Measures = []game.Measure{{ID: "push", Name: "long push", Stroke: feed.Push, By: game.TheReceiving, Shot: 2}}
+	d.Rules.Measures = []game.Measure{{ID: "push", Name: "long push", Stroke: sports.Push, By: game.TheReceiving, Shot: 2}}
 	d.Rules.End = game.End{Near: 11, Far: 11, WinBy: 2}
 	return d
 }

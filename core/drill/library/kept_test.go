@@ -3,6 +3,8 @@ package library_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -50,7 +52,7 @@ func TestTheFastestGapCanBeKeptUp(t *testing.T) {
 				continue
 			}
 			kept++
-			c, err := court.Find(d.Court)
+			c, err := sports.Court(d.Court)
 			require.NoError(t, err)
 			home := map[int]court.Point{}
 			for _, kind := range []drill.PlaceKind{drill.Start, drill.Recovery} {
@@ -119,19 +121,19 @@ func TestRalliesAreAsFastAndAsLongAsInPlay(t *testing.T) {
 		on                court.ID
 		behind            float64 // the line
 		deep, wide        float64
-		pace              feed.Pace
+		pace              sports.Pace
 		slowest, quickest float64 // strokes of both a minute
 		least, most       float64 // metres a stroke
 	}{
-		{"tennis", 0.5, 2.5, 1.8, feed.RallyPace, 35, 50, 2, 4.5},
-		{"tennis", 0.5, 2.5, 1.8, feed.GamePace, 35, 56, 2, 4.5},
-		{"badminton", -3.5, 0.8, 0.6, feed.RallyPace, 48, 72, 1, 5},
-		{"table-tennis", 0.6, 0.25, 0.25, feed.RallyPace, 56, 110, 0.2, 1.5},
+		{"tennis", 0.5, 2.5, 1.8, sports.RallyPace, 35, 50, 2, 4.5},
+		{"tennis", 0.5, 2.5, 1.8, sports.GamePace, 35, 56, 2, 4.5},
+		{"badminton", -3.5, 0.8, 0.6, sports.RallyPace, 48, 72, 1, 5},
+		{"table-tennis", 0.6, 0.25, 0.25, sports.RallyPace, 56, 110, 0.2, 1.5},
 	} {
 		d, err := library.Bare(c.on, student.Tournament, 1, 1, 0.5)
 		require.NoError(t, err)
 		d.Measures[0].Target = nil
-		found, err := court.Find(c.on)
+		found, err := sports.Court(c.on)
 		require.NoError(t, err)
 		home := c.behind + found.Length/2
 		d.Places = []drill.Place{{Kind: drill.Start, Mark: court.At(0, -home)}, {Kind: drill.Feeder, Mark: court.At(0, home)}}

@@ -6,6 +6,8 @@ import (
 	"strings"
 	"sync"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/sport/court"
@@ -99,17 +101,17 @@ func at(kind drill.PlaceKind, mark court.Mark) drill.Place {
 	return drill.Place{Kind: kind, Mark: mark}
 }
 
-func ball(stroke feed.Stroke, mark court.Mark) feed.Task {
+func ball(stroke sports.Stroke, mark court.Mark) feed.Task {
 	return feed.Task{Stroke: stroke, Landing: mark}
 }
 
 // paced is a ball that comes at a pace.
-func paced(pace feed.Pace, stroke feed.Stroke, mark court.Mark) feed.Task {
+func paced(pace sports.Pace, stroke sports.Stroke, mark court.Mark) feed.Task {
 	return feed.Task{Stroke: stroke, Landing: mark, Pace: pace}
 }
 
 // lobbed is a ball with its highest point at a height.
-func lobbed(height float64, stroke feed.Stroke, mark court.Mark) feed.Task {
+func lobbed(height float64, stroke sports.Stroke, mark court.Mark) feed.Task {
 	return feed.Task{Stroke: stroke, Landing: mark, By: flight.ByApex, Value: height}
 }
 

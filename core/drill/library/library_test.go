@@ -5,6 +5,8 @@ import (
 	"slices"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -26,18 +28,18 @@ import (
 )
 
 func TestLibrary(t *testing.T) {
-	names, ids, sports := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
+	names, ids, bySport := map[string]bool{}, map[string]bool{}, map[court.Sport]bool{}
 	for _, stored := range library.All() {
 		d := stored.Document
 		t.Run(d.Name, func(t *testing.T) {
 			require.NoError(t, d.Check())
 			require.False(t, names[d.Name] || ids[stored.ID], "a name or an identifier is there twice")
-			names[d.Name], ids[stored.ID], sports[d.Sport] = true, true, true
+			names[d.Name], ids[stored.ID], bySport[d.Sport] = true, true, true
 			require.NotEmpty(t, d.Cues)
-			require.Contains(t, feed.StrokesOf(d.Sport), d.Stroke)
+			require.Contains(t, sports.Of(d.Sport).Strokes, d.Stroke)
 			for _, task := range d.Pattern.Tasks {
-				require.Contains(t, feed.StrokesOf(d.Sport), task.Stroke, "a stroke of the sport")
-				require.Contains(t, append(feed.SpinsOf(d.Sport), ""), task.Spin, "a spin of the sport")
+				require.Contains(t, sports.Of(d.Sport).Strokes, task.Stroke, "a stroke of the sport")
+				require.Contains(t, append(sports.Of(d.Sport).Spins, ""), task.Spin, "a spin of the sport")
 			}
 			require.NotEmpty(t, d.Cautions)
 			r, err := report.Of(d, 2, coach.Default())
@@ -65,7 +67,7 @@ func TestLibrary(t *testing.T) {
 		})
 	}
 	require.GreaterOrEqual(t, len(names), 20)
-	require.Len(t, sports, 5)
+	require.Len(t, bySport, 5)
 }
 
 // TestEveryVerdictOfTheLibrary works every built-in drill out for the level it is written for. The list is
@@ -146,7 +148,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		{"T22 the way in", "Three Doors In", func(d drill.Document) bool { return d.Pattern.Tasks[2].Stance == "closed" }},
 		{"T23 the machine", "Metronome", func(d drill.Document) bool { return d.Pattern.Method == feed.Machine && len(d.Pattern.Tasks) == 3 }},
 		{"T24 length round obstacles", "Round the Bollards", func(d drill.Document) bool { return d.Sport == court.Squash }},
-		{"T24 with a volley", "Bollards and a Volley", func(d drill.Document) bool { return d.Pattern.Tasks[1].Stroke == feed.ForehandVolley }},
+		{"T24 with a volley", "Bollards and a Volley", func(d drill.Document) bool { return d.Pattern.Tasks[1].Stroke == sports.ForehandVolley }},
 		{"T24 the player chooses", "Bollards, Your Choice", func(d drill.Document) bool { return d.Main().Counts.Choices && d.Pattern.Order == feed.Drawn }},
 		{"T25 shadows", "Shadow Six", func(d drill.Document) bool { return d.Pattern.Tasks[0].Kind == feed.ShadowTask }},
 		{"T25 mirror a partner", "Two Shadows", func(d drill.Document) bool { return d.Pattern.Method == feed.Partner }},
@@ -159,7 +161,7 @@ func TestTheLibraryCoversTheTrade(t *testing.T) {
 		}},
 		{"T26 the one-handed backhand", "Long Arm", func(d drill.Document) bool { return d.Pattern.Sequences >= 10 && d.Pattern.TurnSeconds() <= 90 }},
 		{"T29 the day before", "Last Light", func(d drill.Document) bool { return d.Effort <= 4 }},
-		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == feed.Slice }},
+		{"T31 low balls", "Under the Bar", func(d drill.Document) bool { return d.Pattern.Tasks[0].Spin == sports.Slice }},
 		{"T32 closing volleys", "Closing the Door", func(d drill.Document) bool { return d.Pattern.OneBall() && d.Pattern.Repeats[0].Nearer > 0 }},
 		{"T33 two bounces", "Two Hops Beyond", func(d drill.Document) bool { return d.Main().Target.Kind == court.DoubleBounce }},
 	} {

@@ -4,7 +4,7 @@ import (
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // one is the only measure of a drill: every ball counts, into one target.
@@ -14,7 +14,7 @@ func one(target court.Target, goals ...score.Goal) []drill.Measure {
 
 // repeated is the only measure of a drill in which tasks are done right or not, wherever a ball goes: it counts for the feet.
 func repeated(goals ...score.Goal) []drill.Measure {
-	return []drill.Measure{{Number: 1, What: score.Repetition, Stroke: feed.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
+	return []drill.Measure{{Number: 1, What: score.Repetition, Stroke: sports.Footwork, Counts: drill.Counts{By: drill.ByMovement}, Goals: goals}}
 }
 
 // counted has measures count in their own way.

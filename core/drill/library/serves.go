@@ -6,20 +6,21 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // fourThreeTwo is a loose grip: the same slow stroke with four fingers on the handle, with three and with two, a minute
 // each, counted (common practice, no source).
 func fourThreeTwo() drill.Document {
-	stroke := feed.Task{Kind: feed.ShadowTask, Stroke: feed.Forehand, Landing: behind(0.5, 0.6)}
+	stroke := feed.Task{Kind: feed.ShadowTask, Stroke: sports.Forehand, Landing: behind(0.5, 0.6)}
 	minute := func(name, grip string, hoped int) drill.Measure {
-		return drill.Measure{Name: name, What: score.Repetition, Stroke: feed.Technique, Constraint: grip,
+		return drill.Measure{Name: name, What: score.Repetition, Stroke: sports.Technique, Constraint: grip,
 			Counts: drill.Counts{By: drill.ByMovement}, Goals: score.Course{{Kind: score.AsManyAsPossible, Count: hoped, Minutes: 1}}}
 	}
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Four, Three, Two", Sport: court.Tennis, Court: "tennis",
 		Summary: "The same slow stroke with four fingers on the handle, with three and with two: a minute each, and everybody counts their own clean ones.",
-		Stroke:  feed.Forehand, Rung: progress.Consistency,
+		Stroke:  sports.Forehand, Rung: progress.Consistency,
 		Places:  []drill.Place{at(drill.Start, behind(0.5, 0)), at(drill.Feeder, off(court.FarService, 0, court.Out, 0))},
 		Pattern: feed.Pattern{Method: feed.ByHand, Gap: 3, Sequences: 1, Pause: 15, Ends: feed.ByTheClock, On: 60, Next: feed.AllAtOnce, Tasks: []feed.Task{stroke}},
 		Turns:   3, SetUp: 20, Effort: 2, Order: drill.OneByOne,
@@ -35,7 +36,7 @@ func fourThreeTwo() drill.Document {
 func fourCorners() drill.Document {
 	const inside = 1.2 // metres from the lines to the middle of the target
 	serve := func(across float64) feed.Task {
-		return feed.Task{Stroke: feed.Serve, Method: feed.SelfDrop, Landing: off(court.NearBaseline, 0.4, court.In, across)}
+		return feed.Task{Stroke: sports.Serve, Method: feed.SelfDrop, Landing: off(court.NearBaseline, 0.4, court.In, across)}
 	}
 	corner := func(name string, task int, line court.LineID, way court.Toward) drill.Measure {
 		to := court.From(court.Off(court.FarService, inside, court.In), court.Off(line, inside, way))
@@ -44,7 +45,7 @@ func fourCorners() drill.Document {
 	return drill.Document{
 		FormatVersion: drill.FormatVersion, Name: "Four Corners", Sport: court.Tennis, Court: "tennis",
 		Summary: "Serves from either side to the outer corner and to the middle of the box, one corner after the other. Begin easy, with the height; the pace comes last.",
-		Stroke:  feed.Serve, Rung: progress.Direction,
+		Stroke:  sports.Serve, Rung: progress.Direction,
 		Places:  []drill.Place{at(drill.Start, behind(0.3, 0)), at(drill.Feeder, off(court.FarService, 0, court.Out, 0))},
 		Pattern: feed.Pattern{Method: feed.SelfDrop, Gap: 8, Sequences: 6, Tasks: []feed.Task{serve(0.6), serve(-0.6)}},
 		Turns:   4, SetUp: 30, Effort: 4, Order: drill.OneByOne,

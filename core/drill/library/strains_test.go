@@ -3,6 +3,8 @@ package library_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -53,6 +55,6 @@ func TestWhatIsAskedFollowsTheDrill(t *testing.T) {
 		d := s.Document
 		require.Equal(t, d.Strains(), d.Mirrored().Strains(), d.Name)
 	}
-	require.Equal(t, []student.Strain{student.ServesAndOverheads}, drill.Document{Sport: "tennis", Stroke: feed.Serve}.Strains())
-	require.Empty(t, drill.Document{Sport: "tennis", Stroke: feed.Forehand}.Strains())
+	require.Equal(t, []student.Strain{student.ServesAndOverheads}, drill.Document{Sport: "tennis", Stroke: sports.Serve}.Strains())
+	require.Empty(t, drill.Document{Sport: "tennis", Stroke: sports.Forehand}.Strains())
 }

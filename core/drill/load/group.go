@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/drill/rotation"
@@ -63,7 +65,7 @@ func inParts(d drill.Document) bool { return byPartner(d) || AtOnce(d) > 1 }
 // Narrow says whether a drill can be played on half a court, lengthwise: its balls, its players and the
 // middle of its target stay within a band half as wide as the court for singles.
 func Narrow(d drill.Document) bool {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return false
 	}

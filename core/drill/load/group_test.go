@@ -3,6 +3,8 @@ package load_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/score"
@@ -63,8 +65,8 @@ func TestPartsHaveQueuesOfTheirOwn(t *testing.T) {
 	d := sample.Drill(t, "Two and Away")
 	d.Places = append(d.Places, drill.Place{Kind: drill.Start, Mark: court.At(-1, 4)})
 	d.Pattern = feed.Pattern{Method: feed.ByRacket, Gap: 2, Sequences: 5, Pause: 2, Tasks: []feed.Task{
-		{Stroke: feed.Drive, Landing: court.At(1, -8)},
-		{Stroke: feed.ForehandVolley, Method: feed.Answer, Player: 1, Landing: court.At(-1, 6)},
+		{Stroke: sports.Drive, Landing: court.At(1, -8)},
+		{Stroke: sports.ForehandVolley, Method: feed.Answer, Player: 1, Landing: court.At(-1, 6)},
 	}}
 	d.Measures = d.Measures[:1]
 	d.Measures[0].Tasks, d.Measures[0].What = []int{1}, score.Ball

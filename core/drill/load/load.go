@@ -5,6 +5,8 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
@@ -58,8 +60,8 @@ func For(d drill.Document, g Group, turns int, s coach.Settings) Load {
 		Baskets: (balls + carried.Holds - 1) / carried.Holds, SetUp: d.SetUp,
 		Feeding:   d.Pattern.FeedingSeconds(together(g.longest()), turns),
 		PickUp:    float64(balls) * s.PickUp / float64(people+1),
-		Overheads: mine(d.Pattern.Count(feed.AboveHead(d.Sport))),
-		Serves:    mine(d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve })),
+		Overheads: mine(d.Pattern.Count(sports.Of(d.Sport).Overhead)),
+		Serves:    mine(d.Pattern.Count(func(s sports.Stroke) bool { return s == sports.Serve })),
 		Waiting:   line.Waiting(), Rest: line.Rest(), Largest: line.Largest(s.Wait),
 	}
 	if d.Pattern.Next == feed.AllAtOnce {

@@ -15,6 +15,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Ball is one ball of a turn that belongs to a measure, and how often somebody makes it: reached × in the target, scattered
@@ -86,7 +87,7 @@ func aimAt(d drill.Document, m drill.Measure, c court.Court, shape court.Shape) 
 		return at
 	}
 	if box, ok := c.Box(target.Box); ok {
-		at.Y = box.Min.Y + feed.ServingIn(c.Sport).Deep*(box.Max.Y-box.Min.Y)
+		at.Y = box.Min.Y + sports.Of(c.Sport).Serving.Deep*(box.Max.Y-box.Min.Y)
 	}
 	return at
 }

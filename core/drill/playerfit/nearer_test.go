@@ -3,6 +3,8 @@ package playerfit
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -10,7 +12,6 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // R7: a volley that is met above the height of the net is never harder from nearer to it, at equal time to spare. How fast the
@@ -18,13 +19,13 @@ import (
 func TestAVolleyIsNeverHarderFromNearerTheNet(t *testing.T) {
 	for _, c := range []struct {
 		on     court.ID
-		stroke feed.Stroke
+		stroke sports.Stroke
 		high   []float64
 		far    []float64 // from the net
 	}{
-		{"tennis", feed.ForehandVolley, []float64{1.1, 1.4, 1.8}, []float64{1, 1.5, 2, 3, 4, 5.5, 7}},
-		{"pickleball", feed.ForehandVolley, []float64{0.95, 1.2, 1.5}, []float64{2.2, 2.6, 3, 3.6, 4.4}},
-		{"badminton", feed.Drive, []float64{1.7, 2}, []float64{0.8, 1.2, 1.8, 2.5, 3.2}},
+		{"tennis", sports.ForehandVolley, []float64{1.1, 1.4, 1.8}, []float64{1, 1.5, 2, 3, 4, 5.5, 7}},
+		{"pickleball", sports.ForehandVolley, []float64{0.95, 1.2, 1.5}, []float64{2.2, 2.6, 3, 3.6, 4.4}},
+		{"badminton", sports.Drive, []float64{1.7, 2}, []float64{0.8, 1.2, 1.8, 2.5, 3.2}},
 	} {
 		d, err := library.Bare(c.on, student.Club, 1, 1, 1)
 		require.NoError(t, err)

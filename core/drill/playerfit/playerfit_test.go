@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/odds"
@@ -177,7 +179,7 @@ func BenchmarkPlayerFit(b *testing.B) {
 }
 
 func TestABareTargetOnEveryCourt(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		t.Run(c.Name, func(t *testing.T) {
 			d, err := library.Bare(c.ID, student.Club, c.Length/12, c.Singles/8, c.Singles/8)
 			require.NoError(t, err)

@@ -4,12 +4,13 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Practice is how one attempt of one of several students went.
@@ -17,7 +18,7 @@ type Practice struct {
 	Student int // which of them
 	Drill   string
 	Measure int // its number
-	Stroke  feed.Stroke
+	Stroke  sports.Stroke
 	At      time.Time
 	Unit    score.Unit // of made and missed; strokes are balls
 	tally.Count

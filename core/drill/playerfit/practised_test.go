@@ -4,6 +4,8 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/odds"
@@ -12,7 +14,6 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {
@@ -20,9 +21,9 @@ func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {
 	d := library.All()[0]
 	m := d.Document.Measures[0]
 	stroke := d.Document.StrokeOf(m)
-	other := feed.Serve
+	other := sports.Serve
 	require.NotEqual(t, other, stroke)
-	row := func(student int, id string, number int, stroke feed.Stroke, unit score.Unit) playerfit.Practice {
+	row := func(student int, id string, number int, stroke sports.Stroke, unit score.Unit) playerfit.Practice {
 		return playerfit.Practice{Student: student, Drill: id, Measure: number, Stroke: stroke, At: now.Add(-48 * time.Hour), Unit: unit, Count: tally.Count{Made: 6, Balls: 10}}
 	}
 	list := playerfit.Practised([]playerfit.Practice{

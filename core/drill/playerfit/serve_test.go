@@ -3,6 +3,8 @@ package playerfit_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -20,11 +22,11 @@ import (
 const tall = 1.76
 
 // serving is a drill of nothing but serves into the box, tossed at a place.
-func serving(t *testing.T, on court.ID, from court.Point, pace feed.Pace) drill.Document {
+func serving(t *testing.T, on court.ID, from court.Point, pace sports.Pace) drill.Document {
 	d, err := library.Bare(on, student.Club, 1, 1, 1)
 	require.NoError(t, err)
-	d.Stroke, d.Pattern.Method = feed.Serve, feed.SelfDrop
-	d.Pattern.Tasks = []feed.Task{{Stroke: feed.Serve, Landing: court.At(from.X, from.Y), ReplyPace: pace}}
+	d.Stroke, d.Pattern.Method = sports.Serve, feed.SelfDrop
+	d.Pattern.Tasks = []feed.Task{{Stroke: sports.Serve, Landing: court.At(from.X, from.Y), ReplyPace: pace}}
 	d.Measures[0].Target = nil
 	require.NoError(t, d.Check())
 	return d
@@ -56,7 +58,7 @@ func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
 			d := serving(t, c.on, c.from, "")
 			balls, line := ballsOf(t, d, d.PlayerFor(student.Club, student.RightHand), student.Club, coach.Default())
 			m := line.Interceptions[0]
-			found, err := court.Find(c.on)
+			found, err := sports.Court(c.on)
 			require.NoError(t, err)
 			above := m.Where.Z + found.Above
 			require.True(t, above >= c.low && above <= c.high, "met at %g m", above)
@@ -80,12 +82,12 @@ func TestAServeIsAStrokeOfItsOwn(t *testing.T) {
 // A second serve goes in more often than a first one, and from nearer to the net it is no harder.
 func TestASecondServeIsTheSafeOne(t *testing.T) {
 	for _, level := range []student.Level{student.Improver, student.Club, student.Tournament} {
-		first := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.GamePace), level)
-		second := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.RallyPace), level)
+		first := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace), level)
+		second := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.RallyPace), level)
 		require.Less(t, first, second+1e-9, level)
 	}
-	far := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.HalfPace), student.Beginner)
-	near := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -8}, feed.HalfPace), student.Beginner)
+	far := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.HalfPace), student.Beginner)
+	near := rateOf(t, serving(t, "tennis", court.Point{X: 0.6, Y: -8}, sports.HalfPace), student.Beginner)
 	require.GreaterOrEqual(t, near, far-0.02)
 }
 
@@ -94,10 +96,10 @@ func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
 	served := 0
 	for _, stored := range library.All() {
 		d := stored.Document
-		if d.Pattern.Count(func(s feed.Stroke) bool { return s == feed.Serve }) == 0 {
+		if d.Pattern.Count(func(s sports.Stroke) bool { return s == sports.Serve }) == 0 {
 			continue
 		}
-		c, err := court.Find(d.Court)
+		c, err := sports.Court(d.Court)
 		require.NoError(t, err)
 		_, line := ballsOf(t, d, d.PlayerFor(d.Written(), student.RightHand), d.Written(), coach.Default())
 		for _, m := range line.Interceptions {
@@ -106,16 +108,16 @@ func TestTheLibraryServesFromBehindTheLine(t *testing.T) {
 		}
 	}
 	require.Greater(t, served, 10)
-	require.Zero(t, sample.Drill(t, "Two Hops Beyond").Pattern.Count(feed.AboveHead(court.TableTennis)), "a serve at a table does not load the shoulder")
+	require.Zero(t, sample.Drill(t, "Two Hops Beyond").Pattern.Count(sports.Of(court.TableTennis).Overhead), "a serve at a table does not load the shoulder")
 }
 
 // First serves in tennis land a little more than every other time and second ones eight to nine times in ten, as coaches of club
 // and tournament players know it (common practice, no source), and as fast as the level strikes.
 func TestServesAreAsGoodAsTheyAre(t *testing.T) {
 	for _, level := range []student.Level{student.Club, student.Tournament} {
-		d := serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.GamePace)
+		d := serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.GamePace)
 		first, _ := ballsOf(t, d, d.PlayerFor(level, student.RightHand), level, coach.Default())
-		d = serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, feed.RallyPace)
+		d = serving(t, "tennis", court.Point{X: 0.6, Y: -11.5}, sports.RallyPace)
 		second, _ := ballsOf(t, d, d.PlayerFor(level, student.RightHand), level, coach.Default())
 		require.True(t, first[0][0].Chance >= 0.5 && first[0][0].Chance <= 0.7, "%s: %g", level, first[0][0].Chance)
 		require.True(t, second[0][0].Chance >= 0.78 && second[0][0].Chance <= 0.95, "%s: %g", level, second[0][0].Chance)

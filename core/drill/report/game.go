@@ -3,6 +3,8 @@ package report
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/game"
@@ -28,7 +30,7 @@ type GameTarget struct {
 
 // OfGame puts the start places and the targets of a game on its court. It returns invalid.Fields.
 func OfGame(d game.Document, s coach.Settings) (OnCourt, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return OnCourt{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

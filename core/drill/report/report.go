@@ -4,6 +4,8 @@ package report
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
@@ -111,7 +113,7 @@ func Of(d drill.Document, people int, s coach.Settings) (Report, error) {
 	if people < 1 {
 		return Report{}, invalid.Fields{{Path: "people", Message: "a drill needs at least one player"}}
 	}
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return Report{}, err
 	}

@@ -5,6 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/rotation"
@@ -24,7 +26,7 @@ func TestEverybodyIsSomewhere(t *testing.T) {
 		"without words": {Kind: rotation.Spots, Every: 2, Spots: []rotation.Spot{{Name: "A"}, {Name: "B"}, {Name: "C"}}},
 	}
 	for name, form := range forms {
-		for _, c := range court.All() {
+		for _, c := range sports.Courts() {
 			for people := 2; people <= 12; people++ {
 				for n, round := range form.Table(people, 24*60, 0).Rounds {
 					said := fmt.Sprintf("%s, %d on %s, round %d", name, people, c.Name, n)
@@ -54,7 +56,7 @@ func TestEverybodyIsSomewhere(t *testing.T) {
 
 // By hand: at the net is nearer to it than at the back, and each one's left is theirs.
 func TestPlacesByHand(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	form := rotation.Form{Kind: rotation.Spots, Every: 2, Spots: []rotation.Spot{{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"}}}
 	round := form.Table(4, 120, 0).Rounds[0]

@@ -123,7 +123,7 @@ func region(c court.Court, m footwork.Interception, s coach.Settings) []metric.I
 	if !ok || m.Problem != "" {
 		return nil
 	}
-	at, err := scheme.RegionOf(m.Body, s.Numbering)
+	at, err := scheme.RegionOf(c, m.Body, s.Numbering)
 	if err != nil {
 		return nil
 	}

@@ -8,6 +8,8 @@ import (
 	"fmt"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/units"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
@@ -17,7 +19,6 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Known is what a page is made from: of one player, from one day to another.
@@ -34,7 +35,7 @@ type Known struct {
 
 // Worked is a stroke that was worked on: what was counted in the time, and what is advised next.
 type Worked struct {
-	Stroke      feed.Stroke
+	Stroke      sports.Stroke
 	Made, Balls int
 	Advice      progress.Advice
 }
@@ -44,7 +45,7 @@ type Met struct{ Day, Drill, Goal string }
 
 // Passed is a milestone that was passed.
 type Passed struct {
-	Stroke feed.Stroke
+	Stroke sports.Stroke
 	Rung   progress.Rung
 }
 
@@ -157,21 +158,16 @@ func next(a progress.Advice) string {
 	return fmt.Sprintf("Next milestone: %s, %s. It is reached with %s of 10; so far %d of %d on the way to it.", a.Rung, a.Rung.Plain(), units.Decimal(10*progress.MetRate, 1), a.Made, a.Balls)
 }
 
-func ball(sport court.Sport) string {
-	if sport == court.Badminton {
-		return "a shuttle"
-	}
-	return "a ball"
-}
+func ball(sport court.Sport) string { return "a " + sports.Of(sport).One }
 
 // notTossed are strokes that nobody at home tosses a ball for: who serves has the ball already, and what is no stroke needs none; one above the
 // head is not practised without somebody who watches.
-func notTossed(s feed.Stroke) bool {
-	return slices.Contains([]feed.Stroke{feed.Serve, feed.Return, feed.Footwork, feed.Technique, feed.Overhead, feed.Smash, feed.Clear}, s)
+func notTossed(s sports.Stroke) bool {
+	return slices.Contains([]sports.Stroke{sports.Serve, sports.Return, sports.Footwork, sports.Technique, sports.Overhead, sports.Smash, sports.Clear}, s)
 }
 
 // rests says whether a player is spared a stroke.
-func (k Known) rests(s feed.Stroke) bool {
+func (k Known) rests(s sports.Stroke) bool {
 	return !catalogue.Spares(drill.Document{Sport: k.Player.Sport, Stroke: s}, k.Player.Rests())
 }
 

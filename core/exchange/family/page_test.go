@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -13,7 +15,6 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 func told(t *testing.T, change func(*family.Known)) family.Page {
@@ -21,7 +22,7 @@ func told(t *testing.T, change func(*family.Known)) family.Page {
 	k := family.Known{
 		Player: student.Profile{Name: "Ada", Age: student.Eleven, Sport: court.Tennis, Level: student.Club, Hand: student.RightHand, Hurts: "knee-secret", Note: "note-secret", Objective: "objective-secret"},
 		From:   "2026-01-01", To: "2026-03-31", Came: 9, Of: 10, Minutes: 461,
-		Strokes: []family.Worked{{Stroke: feed.Backhand, Made: 80, Balls: 100, Advice: progress.Advise(progress.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0)}},
+		Strokes: []family.Worked{{Stroke: sports.Backhand, Made: 80, Balls: 100, Advice: progress.Advise(progress.Direction, []progress.Evidence{{Made: 14, Missed: 6}}, 0)}},
 		Met:     []family.Met{{"Monday", "Corner", "6 in all"}, {"Sunday", "Corner", "6 in all"}, {"Sunday", "Line", "3 in a row"}},
 	}
 	if change != nil {
@@ -89,7 +90,7 @@ func TestPracticeAloneNeedsNobody(t *testing.T) {
 		for _, limit := range []*student.Limit{nil, {Of: student.Serves, Max: 20}} {
 			p := told(t, func(k *family.Known) {
 				k.Player.Sport, k.Player.Limit = sport, limit
-				k.Strokes = []family.Worked{{Stroke: feed.Serve, Made: 3, Balls: 9, Advice: progress.Advise(progress.Direction, nil, 0)}}
+				k.Strokes = []family.Worked{{Stroke: sports.Serve, Made: 3, Balls: 9, Advice: progress.Advise(progress.Direction, nil, 0)}}
 			})
 			for _, practice := range p.Practice {
 				name, alone := strings.CutPrefix(practice.Name, "Alone: ")
@@ -108,7 +109,7 @@ func TestPracticeAloneNeedsNobody(t *testing.T) {
 func TestAPageIsGivenUpWhenNobodyWaits(t *testing.T) {
 	ctx, stop := context.WithCancel(t.Context())
 	stop()
-	_, err := family.Of(ctx, family.Known{Strokes: []family.Worked{{Stroke: feed.Backhand, Made: 1, Balls: 9}}})
+	_, err := family.Of(ctx, family.Known{Strokes: []family.Worked{{Stroke: sports.Backhand, Made: 1, Balls: 9}}})
 	require.ErrorIs(t, err, context.Canceled)
 }
 
@@ -125,7 +126,7 @@ func TestWhatIsSparedIsNotSetForHome(t *testing.T) {
 			p := told(t, func(k *family.Known) {
 				k.Player.Sport, k.Player.Sore = sport, []student.Sore{{Part: student.Wrist, Words: "wrist-secret", Rests: []student.Strain{strain}}}
 				k.Strokes = nil
-				for _, stroke := range feed.StrokesOf(sport) {
+				for _, stroke := range sports.Of(sport).Strokes {
 					k.Strokes = append(k.Strokes, family.Worked{Stroke: stroke, Made: 8, Balls: 10, Advice: progress.Advise(progress.Direction, nil, 0)})
 				}
 			})

@@ -8,6 +8,7 @@ import (
 
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // meant finds a value by a cell: by its own word, or by another that coaches use for it.
@@ -37,7 +38,13 @@ func backhandOf(cell string) (student.Backhand, bool) {
 }
 
 func sportOf(cell string) (court.Sport, bool) {
-	return meant(cell, court.Tennis.Enum(), map[string]court.Sport{"tabletennis": court.TableTennis, "tt": court.TableTennis})
+	others := map[string]court.Sport{}
+	for _, s := range sports.All() {
+		for _, name := range s.Also {
+			others[name] = s.Name
+		}
+	}
+	return meant(cell, court.Tennis.Enum(), others)
 }
 
 func levelOf(cell string) (student.Level, bool) {

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Do is what becomes of a row.
@@ -99,7 +100,7 @@ type Reading struct {
 }
 
 // usual is what stands for what a table does not say.
-var usual = student.Profile{Age: student.Adult, Hand: student.RightHand, Backhand: student.TwoHanded, Sport: court.Tennis, Level: student.Improver}
+var usual = student.Profile{Age: student.Adult, Hand: student.RightHand, Backhand: student.TwoHanded, Sport: sports.All()[0].Name, Level: student.Improver}
 
 // Read reads a table of students on a day, for a coach who has some already. Rows without anything in them are passed over. Somebody who has
 // the name of one who is here, or stands in an earlier row, is left out unless the coach chose otherwise.

@@ -6,6 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -13,7 +15,6 @@ import (
 	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/internal/long"
 )
 
@@ -102,7 +103,7 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 	}
 	for range number("measures", 3) {
 		r.Measures = append(r.Measures, game.Measure{
-			ID: rapid.SampledFrom([]string{"return", "a", "x y"}).Draw(t, "id"), Name: text("name"), Stroke: rapid.SampledFrom(feed.StrokesOf(c.Sport)).Draw(t, "stroke"),
+			ID: rapid.SampledFrom([]string{"return", "a", "x y"}).Draw(t, "id"), Name: text("name"), Stroke: rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"),
 			By: maybe[game.Whose](t, game.Whose("").Enum(), "played by"), Shot: number("with", 9), Award: rapid.SampledFrom([]string{"", "cone-hit", "x y"}).Draw(t, "award"),
 		})
 	}
@@ -141,7 +142,7 @@ func TestAGameAsACoachWritesIt(t *testing.T) {
 	require.Equal(t, court.Object, r.Awards[0].Target.Kind)
 	require.InDelta(t, 0.15, r.Awards[0].Target.Radius, 1e-9)
 	require.Equal(t, court.At(1, 2), *r.Awards[0].Target.Mark)
-	require.Equal(t, []game.Measure{{ID: "dink", Name: "dink", Stroke: feed.Dink, By: game.TheReceiving}}, r.Measures)
+	require.Equal(t, []game.Measure{{ID: "dink", Name: "dink", Stroke: sports.Dink, By: game.TheReceiving}}, r.Measures)
 	require.Equal(t, game.End{Near: 11, Far: 11, WinBy: 2, Cap: 15, Minutes: 8}, r.End)
 	require.Len(t, r.Spots, 2)
 	for _, w := range words {
@@ -228,7 +229,7 @@ func FuzzReadGame(f *testing.F) {
 	f.Add(`1v1; bonus "x`)
 	f.Add(`2v2; places near [`)
 	f.Fuzz(func(t *testing.T, line string) {
-		c, err := court.Find("tennis")
+		c, err := sports.Court("tennis")
 		require.NoError(t, err)
 		r, words, err := shorthand.ReadGame(line, c)
 		for _, w := range words {

@@ -3,15 +3,16 @@ package shorthand
 import (
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
-	"hodometer/core/sport/court"
 )
 
 // Of is the pattern of a drill as a line, with the aim of its first measure where that can be said so.
 func Of(d drill.Document) string {
 	line := Write(d.Pattern)
-	if c, err := court.Find(d.Court); err == nil {
+	if c, err := sports.Court(d.Court); err == nil {
 		if a, ok := aimOf(c, d.Main().Target); ok {
 			line += "; " + a.write()
 		}
@@ -22,7 +23,7 @@ func Of(d drill.Document) string {
 // Applied is a drill with the pattern and the aim of a line. What was understood of each word is always given. Measures of tasks
 // that are no longer there are of all tasks. Returns invalid.Fields.
 func Applied(d drill.Document, line string) (drill.Document, []Word, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, []Word{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}

@@ -6,6 +6,8 @@ import (
 	"strconv"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
@@ -343,7 +345,7 @@ func (r *reader) rally() {
 		near, far, both := strings.Cut(t.text, "/")
 		first, known := named[feed.Direction](feed.Direction("").Enum(), near)
 		second, also := named[feed.Direction](feed.Direction("").Enum(), far)
-		pace, paced := named[feed.Pace](feed.Pace("").Enum(), t.text)
+		pace, paced := named[sports.Pace](sports.Pace("").Enum(), t.text)
 		unit, more := r.peek()
 		v, err := strconv.ParseFloat(t.text, 64)
 		switch {

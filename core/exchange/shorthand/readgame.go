@@ -7,11 +7,12 @@ import (
 	"strconv"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // gameReader reads the rules of a game.
@@ -28,7 +29,7 @@ var sideBySide = regexp.MustCompile(`^(\d{1,2})v(\d{1,2})$`)
 
 // OfGame is a game as a line.
 func OfGame(d game.Document) string {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return ""
 	}
@@ -37,7 +38,7 @@ func OfGame(d game.Document) string {
 
 // AppliedGame is a game with the rules of a line. What was understood of each word is always given. Returns invalid.Fields.
 func AppliedGame(d game.Document, line string) (game.Document, []Word, error) {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil {
 		return d, []Word{}, invalid.Fields{{Path: "court", Message: err.Error()}}
 	}
@@ -351,7 +352,7 @@ func (g *gameReader) measure(string) {
 		aText: quoted(false, &m.Name, 60, "%s"), "by": picked(whoWords, &m.By, "by %s"), "stroke": whole(true, &m.Shot, 9, "stroke %d of the rally"),
 		"id=": {set: keeps(&id)}, "with=": {set: keeps(&m.Award)},
 	}
-	for _, stroke := range feed.StrokesOf(g.court.Sport) {
+	for _, stroke := range sports.Of(g.court.Sport).Strokes {
 		known[strings.ToLower(strokeWord(stroke))] = attr{set: func(string) (string, error) {
 			m.Stroke = stroke
 			return string(stroke), nil

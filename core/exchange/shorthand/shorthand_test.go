@@ -4,6 +4,8 @@ import (
 	"encoding/json"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -17,7 +19,7 @@ import (
 )
 
 func courtOf(t require.TestingT, id court.ID) court.Court {
-	c, err := court.Find(id)
+	c, err := sports.Court(id)
 	require.NoError(t, err)
 	return c
 }
@@ -111,12 +113,12 @@ func markOn(t *rapid.T, c court.Court) court.Mark {
 
 func taskOn(t *rapid.T, c court.Court) feed.Task {
 	task := feed.Task{
-		Kind: maybe[feed.Kind](t, feed.Kind("").Enum(), "kind"), Stroke: rapid.SampledFrom(feed.StrokesOf(c.Sport)).Draw(t, "stroke"), Landing: markOn(t, c),
+		Kind: maybe[feed.Kind](t, feed.Kind("").Enum(), "kind"), Stroke: rapid.SampledFrom(sports.Of(c.Sport).Strokes).Draw(t, "stroke"), Landing: markOn(t, c),
 		Toward: maybe[feed.Body](t, feed.Body("").Enum(), "toward"), Method: maybe[feed.Method](t, feed.Method("").Enum(), "method"),
-		Height: figure(t, 0.1, 4, "height"), Pace: maybe[feed.Pace](t, feed.Pace("").Enum(), "pace"), Spin: maybe[feed.SpinKind](t, feed.SpinKind("").Enum(), "spin"),
+		Height: figure(t, 0.1, 4, "height"), Pace: maybe[sports.Pace](t, sports.Pace("").Enum(), "pace"), Spin: maybe[sports.SpinKind](t, sports.SpinKind("").Enum(), "spin"),
 		RPM: figure(t, -9000, 9000, "rpm"), Contact: maybe[feed.Moment](t, feed.Moment("").Enum(), "contact"),
-		Stance: rapid.SampledFrom([]string{"", "open", `closed "a bit", wide; low {x} [y] \ ö`}).Draw(t, "stance"), ReplyPace: maybe[feed.Pace](t, feed.Pace("").Enum(), "reply pace"),
-		ReplySpin: maybe[feed.SpinKind](t, feed.SpinKind("").Enum(), "reply spin"), Gap: figure(t, 0.5, 60, "gap"), Player: rapid.IntRange(0, 3).Draw(t, "player"),
+		Stance: rapid.SampledFrom([]string{"", "open", `closed "a bit", wide; low {x} [y] \ ö`}).Draw(t, "stance"), ReplyPace: maybe[sports.Pace](t, sports.Pace("").Enum(), "reply pace"),
+		ReplySpin: maybe[sports.SpinKind](t, sports.SpinKind("").Enum(), "reply spin"), Gap: figure(t, 0.5, 60, "gap"), Player: rapid.IntRange(0, 3).Draw(t, "player"),
 		Weight: figure(t, 0.1, 100, "weight"), Meant: rapid.Bool().Draw(t, "meant"),
 	}
 	if task.Contact == feed.AtHeight {
@@ -163,7 +165,7 @@ func patternOn(t *rapid.T, c court.Court) feed.Pattern {
 	if rapid.IntRange(0, 9).Draw(t, "rally?") == 0 {
 		p.Rally = &feed.Rally{
 			Near: oneOf[feed.Direction](t, feed.Direction("").Enum(), "near"), Far: oneOf[feed.Direction](t, feed.Direction("").Enum(), "far"), Pair: rapid.Bool().Draw(t, "pair"),
-			Shots: rapid.IntRange(2, 60).Draw(t, "shots"), Deep: rapid.Float64Range(0, 10).Draw(t, "rally deep"), Wide: rapid.Float64Range(0, 5).Draw(t, "rally wide"), Pace: maybe[feed.Pace](t, feed.Pace("").Enum(), "rally pace"),
+			Shots: rapid.IntRange(2, 60).Draw(t, "shots"), Deep: rapid.Float64Range(0, 10).Draw(t, "rally deep"), Wide: rapid.Float64Range(0, 5).Draw(t, "rally wide"), Pace: maybe[sports.Pace](t, sports.Pace("").Enum(), "rally pace"),
 		}
 	}
 	return p
@@ -190,8 +192,8 @@ func TestALineAsACoachWritesIt(t *testing.T) {
 	require.Equal(t, court.At(1.44, -9.51), p.Tasks[0].Landing)
 	require.Equal(t, court.At(1.44, -4.52), p.Tasks[1].Landing)
 	require.Equal(t, court.At(-1.44, -9.51), p.Tasks[2].Landing, "a backhand comes on the other side")
-	require.Equal(t, []feed.Pace{"", "", feed.HalfPace}, []feed.Pace{p.Tasks[0].Pace, p.Tasks[1].Pace, p.Tasks[2].Pace})
-	require.Equal(t, feed.Topspin, p.Tasks[2].Spin)
+	require.Equal(t, []sports.Pace{"", "", sports.HalfPace}, []sports.Pace{p.Tasks[0].Pace, p.Tasks[1].Pace, p.Tasks[2].Pace})
+	require.Equal(t, sports.Topspin, p.Tasks[2].Spin)
 	require.Equal(t, []float64{3.5, 8}, []float64{p.Gap, p.Pause})
 	require.Equal(t, 2, p.Sequences)
 	require.Equal(t, feed.ByHand, p.Method)
@@ -269,7 +271,7 @@ func FuzzRead(f *testing.F) {
 	f.Add(`deep FH, 3x{ short BH [`)
 	f.Add(`FH [1 1] feet="\`)
 	f.Fuzz(func(t *testing.T, line string) {
-		c, err := court.Find("tennis")
+		c, err := sports.Court("tennis")
 		require.NoError(t, err)
 		p, _, words, err := shorthand.Read(line, c)
 		for _, w := range words {

@@ -6,6 +6,8 @@ import (
 	"strconv"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -128,11 +130,11 @@ func (w *writing) word(text string) (means string, ok bool) {
 		w.Stroke = stroke
 		return string(stroke), true
 	}
-	if pace, ok := named[feed.Pace](feed.Pace("").Enum(), text); ok {
+	if pace, ok := named[sports.Pace](sports.Pace("").Enum(), text); ok {
 		w.Pace = pace
 		return "comes at " + string(pace), true
 	}
-	if spin, ok := named[feed.SpinKind](feed.SpinKind("").Enum(), text); ok {
+	if spin, ok := named[sports.SpinKind](sports.SpinKind("").Enum(), text); ok {
 		w.Spin = spin
 		return "comes with " + string(spin), true
 	}
@@ -205,11 +207,11 @@ func (w *writing) pair(key, value string) (string, error) {
 		w.Stance = text
 		return "feet: " + text, err
 	case "reply":
-		pace, ok := named[feed.Pace](feed.Pace("").Enum(), value)
+		pace, ok := named[sports.Pace](sports.Pace("").Enum(), value)
 		w.ReplyPace = pace
 		return "answered at " + value, known(ok, "a pace was expected: half-pace")
 	case "cut":
-		spin, ok := named[feed.SpinKind](feed.SpinKind("").Enum(), value)
+		spin, ok := named[sports.SpinKind](sports.SpinKind("").Enum(), value)
 		w.ReplySpin = spin
 		return "answered with " + value, known(ok, "a spin was expected: slice")
 	case "player":

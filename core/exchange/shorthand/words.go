@@ -6,13 +6,15 @@ import (
 	"math"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 )
 
 // short are the short forms of strokes; the others are called by their names, joined by hyphens.
-var short = map[feed.Stroke]string{
-	feed.Forehand: "FH", feed.Backhand: "BH", feed.ForehandVolley: "FHV", feed.BackhandVolley: "BHV", feed.Overhead: "OH",
+var short = map[sports.Stroke]string{
+	sports.Forehand: "FH", sports.Backhand: "BH", sports.ForehandVolley: "FHV", sports.BackhandVolley: "BHV", sports.Overhead: "OH",
 }
 
 // joined is a name as one word.
@@ -28,20 +30,20 @@ func named[T ~string](values []any, word string) (T, bool) {
 	return "", false
 }
 
-func strokeWord(s feed.Stroke) string {
+func strokeWord(s sports.Stroke) string {
 	if word, ok := short[s]; ok {
 		return word
 	}
 	return joined(s)
 }
 
-func strokeOf(word string) (feed.Stroke, bool) {
+func strokeOf(word string) (sports.Stroke, bool) {
 	for stroke, each := range short {
 		if strings.EqualFold(each, word) {
 			return stroke, true
 		}
 	}
-	return named[feed.Stroke](feed.Stroke("").Enum(), word)
+	return named[sports.Stroke](sports.Stroke("").Enum(), word)
 }
 
 // Words for the moment of contact, for what of a player a ball comes at, for the cases of a branch.
@@ -72,7 +74,7 @@ var sides = map[string]float64{"middle": 0, "wide": court.WideShare}
 const plainly = 0.35
 
 // placed is the mark of a place in words, on the side of a stroke.
-func placed(c court.Court, deep, across float64, stroke feed.Stroke) court.Mark {
+func placed(c court.Court, deep, across float64, stroke sports.Stroke) court.Mark {
 	if stroke.OnBackhand() {
 		across = -across
 	}

@@ -3,6 +3,8 @@ package editing_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -28,8 +30,8 @@ func TestADrillIsChangedOnTheSpot(t *testing.T) {
 	require.Equal(t, "3", played.CountedAs())
 	require.Equal(t, rest.ID, rest.CountedAs(), "what was counted was another drill")
 	gathered := schedule.Gather(now.Document, in.Drills, in.Games, in.People, in.Settings)
-	require.Equal(t, feed.Forehand, gathered.Drills[played.Plays()].Stroke)
-	require.Equal(t, feed.Backhand, gathered.Drills[rest.Plays()].Stroke)
+	require.Equal(t, sports.Forehand, gathered.Drills[played.Plays()].Stroke)
+	require.Equal(t, sports.Backhand, gathered.Drills[rest.Plays()].Stroke)
 	table, list, err := schedule.Make(t.Context(), now.Document, gathered)
 	require.NoError(t, err)
 	require.Zero(t, list[3].Document.SetUp, "nothing has to be put down again")

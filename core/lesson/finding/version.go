@@ -3,11 +3,12 @@ package finding
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/schedule"
-	"hodometer/core/sport/court"
 )
 
 // elsewhere says that a drill is not played on the lesson's own court, since it makes no sense there.
@@ -15,7 +16,7 @@ func elsewhere(l schedule.Prepared, d lesson.Document) []Finding {
 	if d.Space.Court == "" {
 		return nil
 	}
-	c, err := court.Find(d.Space.Court)
+	c, err := sports.Court(d.Space.Court)
 	if err != nil || c.Sport != l.Document.Sport || l.Document.Court == c.ID {
 		return nil
 	}

@@ -3,6 +3,8 @@ package schedule
 import (
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/lesson"
 	"hodometer/core/sport/court"
 )
@@ -38,7 +40,7 @@ func CourtPlans(d lesson.Document, p Timetable, in Inputs) ([]CourtPlan, error) 
 			continue
 		}
 		id := l.Document.Court
-		c, err := court.Find(id)
+		c, err := sports.Court(id)
 		if err != nil {
 			return nil, err
 		}

@@ -10,6 +10,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/lesson"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 // GameInBlock is the game of a block: its rules, how long it takes between equals, and how a group plays it.
@@ -29,7 +30,7 @@ type GameInBlock struct {
 // ForGame returns a block that holds a game once, four times of five, in whole minutes.
 func ForGame(ctx context.Context, id string, d game.Document, s coach.Settings) (lesson.Block, error) {
 	const effort = 6 // out of ten; common practice, no source
-	tempo := game.TempoOf(d.Sport)
+	tempo := sports.Of(d.Sport).Tempo
 	f, err := d.Rules.WithMinutes(ctx, game.Even(), tempo)
 	if err != nil {
 		return lesson.Block{}, err
@@ -43,7 +44,7 @@ func (l Prepared) game(ctx context.Context, work float64) (*GameInBlock, error) 
 	if l.Game == nil || l.Game.Check() != nil {
 		return nil, nil
 	}
-	rules, tempo := l.Game.Rules, game.TempoOf(l.Game.Sport)
+	rules, tempo := l.Game.Rules, sports.Of(l.Game.Sport).Tempo
 	f, err := rules.WithMinutes(ctx, game.Even(), tempo)
 	if err != nil {
 		return nil, err

@@ -11,6 +11,7 @@ import (
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 
@@ -42,7 +43,7 @@ func TestEveryReadyGameFitsItsBlock(t *testing.T) {
 		require.Contains(t, s.Fits, "game")
 		twice := withGame(t, d, places, 1, 3*b.Minutes)
 		require.Greater(t, twice.Game.Games, s.Game.Games, d.Name)
-		tempo := game.TempoOf(d.Sport)
+		tempo := sports.Of(d.Sport).Tempo
 		f, err := d.Rules.WithMinutes(t.Context(), game.Even(), tempo)
 		require.NoError(t, err)
 		require.Equal(t, f.Duration(tempo), s.Game.Minutes, "the length is the same wherever it stands")

@@ -8,6 +8,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/drill"
@@ -144,18 +146,18 @@ func (in Inputs) Court(d lesson.Document) court.Court {
 		ids = append(ids, in.Drills[b.Plays()].Court)
 	}
 	for _, id := range ids {
-		if c, err := court.Find(id); err == nil {
+		if c, err := sports.Court(id); err == nil {
 			return c
 		}
 	}
-	all := court.All()
+	all := sports.Courts()
 	return all[max(0, slices.IndexFunc(all, func(c court.Court) bool { return c.Sport == in.Sport() }))]
 }
 
-// Sport is what most of the people play; tennis without people.
+// Sport is what most of the people play; without people the first there is.
 func (in Inputs) Sport() court.Sport {
 	counts := map[court.Sport]int{}
-	best := court.Tennis
+	best := sports.All()[0].Name
 	for _, p := range in.People {
 		counts[p.Profile.Sport]++
 		if counts[p.Profile.Sport] > counts[best] {

@@ -5,6 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/catalogue"
@@ -16,7 +18,6 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/internal/sample"
 )
 
@@ -74,7 +75,7 @@ func TestATemplateServesTheNextSteps(t *testing.T) {
 	}
 	pair, ok := template.FindTemplate("Hour for a pair")
 	require.True(t, ok)
-	needs := map[string][]catalogue.Need{"ada": {{Stroke: feed.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: feed.ForehandVolley, Rung: progress.Consistency}}}
+	needs := map[string][]catalogue.Need{"ada": {{Stroke: sports.Backhand, Rung: progress.Depth}}, "ben": {{Stroke: sports.ForehandVolley, Rung: progress.Consistency}}}
 	filled, err := pair.Fill(t.Context(), d, needs, library.All(), fresh, in)
 	require.NoError(t, err)
 	require.Contains(t, fmt.Sprint(filled.Sentences), "backhand, depth, the next step of Ada.")

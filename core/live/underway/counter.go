@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -146,7 +148,7 @@ func (c *Counter) share(w drill.Who, of lesson.Person, there []lesson.Person, li
 // detail is what makes a movement right at a measure, and its constraint, in words.
 func detail(d drill.Document, m drill.Measure) string {
 	var list []string
-	if c, err := court.Find(d.Court); err == nil {
+	if c, err := sports.Court(d.Court); err == nil {
 		for _, k := range m.Counts.Criteria {
 			list = append(list, k.Say(c, d.Format))
 		}
@@ -176,7 +178,7 @@ func (c *Counter) counted(m drill.Measure, of []done) int {
 
 // zones are those of the half with the target; none on a squash court, which is not played over a net.
 func zones(d drill.Document, aim court.Shape) []court.Zone {
-	c, err := court.Find(d.Court)
+	c, err := sports.Court(d.Court)
 	if err != nil || !c.HasNet() {
 		return []court.Zone{}
 	}

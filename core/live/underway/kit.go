@@ -7,6 +7,8 @@ import (
 	"slices"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -17,7 +19,6 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // Kit is all that a lesson is run from: what a device takes along to where there is no network.
@@ -47,7 +48,7 @@ type Attempt struct {
 	Student string        `json:"student"`
 	Drill   string        `json:"drill"`
 	Name    string        `json:"name" description:"Of the drill"`
-	Stroke  feed.Stroke   `json:"stroke"`
+	Stroke  sports.Stroke `json:"stroke"`
 	Rung    progress.Rung `json:"rung"`
 	Measure drill.Measure `json:"measure" description:"As it was then"`
 	Aim     *court.Point  `json:"aim" description:"Where the target was, on the court; null where that is not known"`

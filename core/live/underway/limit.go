@@ -4,11 +4,12 @@ import (
 	"fmt"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/people/student"
-	"hodometer/core/sport/feed"
 )
 
 // Near says how much of a limit is used up, and whether it is reached.
@@ -23,7 +24,7 @@ func sorts(d drill.Document, m drill.Measure) []student.LimitOf {
 		return []student.LimitOf{}
 	}
 	list := []student.LimitOf{student.Balls}
-	all := func(is func(feed.Stroke) bool) bool {
+	all := func(is func(sports.Stroke) bool) bool {
 		struck := false
 		for i, t := range d.Pattern.Tasks {
 			if m.Has(i) && t.Kind.Struck() {
@@ -34,10 +35,10 @@ func sorts(d drill.Document, m drill.Measure) []student.LimitOf {
 		}
 		return struck
 	}
-	if all(feed.AboveHead(d.Sport)) {
+	if all(sports.Of(d.Sport).Overhead) {
 		list = append(list, student.Overheads)
 	}
-	if all(func(s feed.Stroke) bool { return s == feed.Serve }) {
+	if all(func(s sports.Stroke) bool { return s == sports.Serve }) {
 		list = append(list, student.Serves)
 	}
 	return list

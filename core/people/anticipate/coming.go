@@ -4,22 +4,24 @@ import (
 	"fmt"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 )
 
 // plays is a reply as an opponent plays it from a place.
-func (b board) plays(l Likely, from court.Point) (Coming, ball) {
+func (b board) plays(l sports.Likely, from court.Point) (Coming, ball) {
 	r, _ := replyCalled(b.Situation.Sport, l.Reply)
 	c := b.World.Court
-	coming := Coming{Reply: l.Reply, Side: r.side, Landing: r.lands(c, from, b.Player.Hand)}
-	task := feed.Task{Stroke: r.stroke, ReplyPace: r.pace}
-	if b.Situation.Pressure == Hurried && r.pace == "" {
-		task.ReplyPace = feed.HalfPace
+	coming := Coming{Reply: l.Reply, Side: r.Side, Landing: lands(r, c, from, b.Player.Hand)}
+	task := feed.Task{Stroke: r.Stroke, ReplyPace: r.Pace}
+	if b.Situation.Pressure == sports.Hurried && r.Pace == "" {
+		task.ReplyPace = sports.HalfPace
 	}
 	leaves, sooner := flight.Above(from, b.Situation.High), 0.0
-	if r.boast {
+	if r.OffSide {
 		leaves, sooner = b.offTheSideWall(leaves)
 	}
 	launch, err := b.drill.Reply(task, leaves, coming.Landing)
@@ -27,8 +29,8 @@ func (b board) plays(l Likely, from court.Point) (Coming, ball) {
 		coming.Why = err.Error()
 		return coming, ball{}
 	}
-	hardest := feed.Hardest(c.Sport) * b.Power
-	if b.Situation.Pressure == Hurried {
+	hardest := sports.Of(c.Sport).Striking.Hardest * b.Power
+	if b.Situation.Pressure == sports.Hurried {
 		hardest *= hurriedPower
 	}
 	if speed := launch.Velocity.Norm(); speed > hardest {
@@ -40,7 +42,7 @@ func (b board) plays(l Likely, from court.Point) (Coming, ball) {
 	if wall, ok := path.First(flight.Walled); ok {
 		coming.Wall = wall.P.Z
 	}
-	return coming, ball{coming: b.drill.Coming(b.Player, launch, coming.Landing, answers(c.Sport)), chance: l.Chance, sooner: sooner}
+	return coming, ball{coming: b.drill.Coming(b.Player, launch, coming.Landing, sports.Of(c.Sport).Answers), chance: l.Chance, sooner: sooner}
 }
 
 // offTheSideWall is where a boast leaves the side wall, and how long after the strike. How fast it gets there is common
@@ -50,17 +52,4 @@ func (b board) offTheSideWall(from flight.Vec) (flight.Vec, float64) {
 	side := math.Copysign(b.World.Court.Width/2-2*b.World.Ball.Radius(), from.X)
 	at := flight.Vec{X: side, Y: from.Y + ahead, Z: from.Z + 0.3}
 	return at, at.Sub(from).Norm() / speed
-}
-
-// answers are the strokes with which a ball may be met in a sport, whichever it is.
-func answers(sport court.Sport) []feed.Stroke {
-	switch sport {
-	case court.Badminton:
-		return []feed.Stroke{feed.Clear, feed.Forehand, feed.Backhand}
-	case court.TableTennis:
-		return []feed.Stroke{feed.Forehand, feed.Backhand}
-	case court.Squash:
-		return []feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.BackhandVolley}
-	}
-	return []feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.BackhandVolley, feed.Overhead}
 }

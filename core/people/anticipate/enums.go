@@ -3,16 +3,6 @@
 package anticipate
 
 // Enum lists the values in the order in which they are offered.
-func (Pressure) Enum() []any {
-	return []any{AtEase, Hurried}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (School) Enum() []any {
 	return []any{TheMiddle, LikelyReply, CoverAndConcede, LeastBad}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (Side) Enum() []any {
-	return []any{Straight, Cross, Middle, ToForehand, ToBackhand}
 }

@@ -3,6 +3,8 @@ package anticipate
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -24,11 +26,11 @@ const (
 // ball can be played.
 func (b board) reach(from court.Point, stands []Stand) []Reached {
 	c, list := b.World.Court, []Reached{}
-	strokes := answers(c.Sport)
+	strokes := sports.Of(c.Sport).Answers
 	for row := range along {
 		for column := range across {
 			at := court.Point{X: ((float64(column)+0.5)/across - 0.5) * c.Singles, Y: c.AtDepth((float64(row) + 0.5) / along)}
-			l, err := b.drill.Reply(feed.Task{Stroke: feed.Forehand, ReplyPace: feed.GamePace}, flight.Above(from, b.Situation.High), at)
+			l, err := b.drill.Reply(feed.Task{Stroke: sports.Forehand, ReplyPace: sports.GamePace}, flight.Above(from, b.Situation.High), at)
 			if err != nil {
 				continue
 			}

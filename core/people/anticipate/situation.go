@@ -9,81 +9,29 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
-
-// Pressure is how much time an opponent has for the ball.
-type Pressure string
-
-// The pressures.
-const (
-	AtEase  Pressure = "at ease"
-	Hurried Pressure = "hurried"
-)
-
-// Situation is who hits from where, how high, under what pressure, and after which stroke.
-type Situation struct {
-	ID       string      `json:"id" maxLength:"60"`
-	Sport    court.Sport `json:"sport"`
-	Name     string      `json:"name" description:"In a coach's words"`
-	After    string      `json:"after" description:"The stroke that they answer"`
-	Pressure Pressure    `json:"pressure"`
-	Across   float64     `json:"across" minimum:"-2" maximum:"2" description:"Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side"`
-	Deep     float64     `json:"deep" minimum:"0" maximum:"5" description:"How far from the net, as a share of half the length; in squash from the front wall, of all of it"`
-	High     float64     `json:"high" minimum:"-0.76" maximum:"4" description:"Metres above the court at which they meet it"`
-	Waiting  float64     `json:"waiting" minimum:"0" maximum:"3" description:"Where players wait by rote, as deep is measured"`
-	Likely   []Likely    `json:"likely" description:"What they may play, the chances adding up to 1"`
-}
-
-// Likely is one reply with its chance.
-type Likely struct {
-	Reply  string  `json:"reply" maxLength:"40" description:"Of the replies of the sport"`
-	Chance float64 `json:"chance" minimum:"0" maximum:"1"`
-}
-
-// Side is where a reply goes.
-type Side string
-
-// The sides. Straight stays on the side of the court on which the opponent is.
-const (
-	Straight   Side = "straight"
-	Cross      Side = "cross"
-	Middle     Side = "middle"
-	ToForehand Side = "to your forehand"
-	ToBackhand Side = "to your backhand"
-)
-
-// reply is one thing that an opponent may play.
-type reply struct {
-	name   string
-	side   Side
-	deep   float64 // where it lands, as Situation.Deep on the near half
-	in     float64 // metres inside the sideline
-	stroke feed.Stroke
-	pace   feed.Pace
-	boast  bool // off the side wall first
-}
 
 // Situations are those of a sport, as common practice has them: no source. They are the caller's to change.
-func Situations(sport court.Sport) []Situation {
-	list := slices.Clone(tables[sport].situations)
+func Situations(sport court.Sport) []sports.Situation {
+	list := slices.Clone(sports.Of(sport).Situations)
 	for i := range list {
 		list[i].Likely = slices.Clone(list[i].Likely)
-		list[i].Sport = sport
 	}
 	return list
 }
 
 // Find is a situation of a sport; false where there is none of that identifier.
-func Find(sport court.Sport, id string) (Situation, bool) {
+func Find(sport court.Sport, id string) (sports.Situation, bool) {
 	list := Situations(sport)
-	i := slices.IndexFunc(list, func(s Situation) bool { return s.ID == id })
+	i := slices.IndexFunc(list, func(s sports.Situation) bool { return s.ID == id })
 	if i < 0 {
-		return Situation{}, false
+		return sports.Situation{}, false
 	}
 	return list[i], true
 }
@@ -91,23 +39,23 @@ func Find(sport court.Sport, id string) (Situation, bool) {
 // Replies are the names of what can be played in a sport.
 func Replies(sport court.Sport) []string {
 	var names []string
-	for _, r := range tables[sport].replies {
-		names = append(names, r.name)
+	for _, r := range sports.Of(sport).Replies {
+		names = append(names, r.Name)
 	}
 	return names
 }
 
-func replyCalled(sport court.Sport, name string) (reply, bool) {
-	list := tables[sport].replies
-	i := slices.IndexFunc(list, func(r reply) bool { return r.name == name })
+func replyCalled(sport court.Sport, name string) (sports.Reply, bool) {
+	list := sports.Of(sport).Replies
+	i := slices.IndexFunc(list, func(r sports.Reply) bool { return r.Name == name })
 	if i < 0 {
-		return reply{}, false
+		return sports.Reply{}, false
 	}
 	return list[i], true
 }
 
 // Check says what is wrong with a situation, by field.
-func (s Situation) Check(on court.Court) error {
+func Check(s sports.Situation, on court.Court) error {
 	var wrong invalid.Fields
 	if on.Sport != s.Sport {
 		wrong.Add("court", "%s is a court for %s, and this is a situation of %s", on.Name, on.Sport, s.Sport)
@@ -143,7 +91,7 @@ func (s Situation) Check(on court.Court) error {
 		if !(l.Chance >= 0 && l.Chance <= 1) {
 			wrong.Add(path+".chance", "a chance is from 0 to 100 of 100")
 		}
-		if slices.IndexFunc(s.Likely, func(o Likely) bool { return o.Reply == l.Reply }) != i {
+		if slices.IndexFunc(s.Likely, func(o sports.Likely) bool { return o.Reply == l.Reply }) != i {
 			wrong.Add(path+".reply", "%s is in the list twice", l.Reply)
 		}
 		chances[i] = l.Chance
@@ -157,8 +105,8 @@ func (s Situation) Check(on court.Court) error {
 	return wrong.Err()
 }
 
-// place is where somebody at the far end stands on a court: across to their forehand, and so deep.
-func (s Situation) place(c court.Court, hand student.Hand) court.Point {
+// place is where the opponent of a situation stands on a court: across to their forehand, and so deep.
+func place(s sports.Situation, c court.Court, hand student.Hand) court.Point {
 	side := -1.0 // a right-hander beyond the net has the forehand to the near player's left
 	if !c.HasNet() {
 		side = 1
@@ -173,11 +121,11 @@ func (s Situation) place(c court.Court, hand student.Hand) court.Point {
 	return p
 }
 
-// From is the situation with the opponent at a place of a court.
-func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situation {
+// From is a situation with the opponent at a place of a court.
+func From(s sports.Situation, c court.Court, at court.Point, hand student.Hand) sports.Situation {
 	unit := s
 	unit.Across, unit.Deep = 1, 0
-	s.Across = at.X / unit.place(c, hand).X
+	s.Across = at.X / place(unit, c, hand).X
 	s.Deep = at.Y / (c.Length / 2)
 	if !c.HasNet() {
 		s.Deep = (c.Length/2 - at.Y) / c.Length
@@ -186,25 +134,27 @@ func (s Situation) From(c court.Court, at court.Point, hand student.Hand) Situat
 }
 
 // Middle is where players wait by rote.
-func (s Situation) Middle(c court.Court) court.Point { return court.Point{Y: c.AtDepth(s.Waiting)} }
+func Middle(s sports.Situation, c court.Court) court.Point {
+	return court.Point{Y: c.AtDepth(s.Waiting)}
+}
 
 // lands is where a reply comes down that is played from a place, to a player of a hand.
-func (r reply) lands(c court.Court, from court.Point, hand student.Hand) court.Point {
+func lands(r sports.Reply, c court.Court, from court.Point, hand student.Hand) court.Point {
 	side := math.Copysign(1, from.X)
 	forehand := 1.0
 	if hand == student.LeftHand {
 		forehand = -1
 	}
-	wide := c.Singles/2 - r.in
-	p := court.Point{Y: c.AtDepth(r.deep)}
-	switch r.side {
-	case Straight:
+	wide := c.Singles/2 - r.In
+	p := court.Point{Y: c.AtDepth(r.Deep)}
+	switch r.Side {
+	case sports.Straight:
 		p.X = side * wide
-	case Cross:
+	case sports.Cross:
 		p.X = -side * wide
-	case ToForehand:
+	case sports.ToForehand:
 		p.X = forehand * wide
-	case ToBackhand:
+	case sports.ToBackhand:
 		p.X = -forehand * wide
 	}
 	return p
@@ -212,7 +162,7 @@ func (r reply) lands(c court.Court, from court.Point, hand student.Hand) court.P
 
 // Sharpened are chances drawn together with how often each reply was seen: what is thought before counts as twenty balls.
 // Common practice, no source.
-func Sharpened(likely []Likely, seen []int) []Likely {
+func Sharpened(likely []sports.Likely, seen []int) []sports.Likely {
 	const before = 20
 	total := before
 	for _, n := range seen {

@@ -4,11 +4,12 @@ import (
 	"context"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 )
 
@@ -26,7 +27,7 @@ const (
 // Question is where a player should wait for what an opponent may play.
 type Question struct {
 	World     flight.World
-	Situation Situation
+	Situation sports.Situation
 	Opponent  student.Hand // the hand that holds their racket
 	Power     float64      // how hard they strike; see footwork.Player
 	Player    footwork.Player
@@ -35,7 +36,7 @@ type Question struct {
 // Coming is one reply that may come.
 type Coming struct {
 	Reply    string      `json:"reply"`
-	Side     Side        `json:"side"`
+	Side     sports.Side `json:"side"`
 	Chance   float64     `json:"chance" description:"Of those that can be played at all"`
 	Possible bool        `json:"possible"`
 	Why      string      `json:"why" description:"Why it cannot be played from there; else empty"`
@@ -47,15 +48,15 @@ type Coming struct {
 
 // Stand is a standing place and what is reached from there.
 type Stand struct {
-	School School        `json:"school"`
-	At     court.Point   `json:"at"`
-	Held   float64       `json:"held" description:"Share of what may come that is reached and met well, by its chances"`
-	Least  float64       `json:"least" description:"The same of the reply that is held least"`
-	Each   []float64     `json:"each" description:"Of each reply, in order; 0 for what cannot be played"`
-	With   []feed.Stroke `json:"-"` // what each is met with; empty for what cannot be played
-	Body   []court.Point `json:"-"` // where the player is when each is met
-	After  []float64     `json:"-"` // seconds after the strike at which each is met
-	Lean   string        `json:"lean" description:"The side to lean to; empty where all are alike"`
+	School School          `json:"school"`
+	At     court.Point     `json:"at"`
+	Held   float64         `json:"held" description:"Share of what may come that is reached and met well, by its chances"`
+	Least  float64         `json:"least" description:"The same of the reply that is held least"`
+	Each   []float64       `json:"each" description:"Of each reply, in order; 0 for what cannot be played"`
+	With   []sports.Stroke `json:"-"` // what each is met with; empty for what cannot be played
+	Body   []court.Point   `json:"-"` // where the player is when each is met
+	After  []float64       `json:"-"` // seconds after the strike at which each is met
+	Lean   string          `json:"lean" description:"The side to lean to; empty where all are alike"`
 }
 
 // Answer is where to wait.
@@ -106,10 +107,10 @@ type board struct {
 // Answer works out where to wait. A situation that makes no sense is invalid.Fields; it returns ctx.Err() when cancelled.
 func (q Question) Answer(ctx context.Context) (Answer, error) {
 	c := q.World.Court
-	if err := q.Situation.Check(c); err != nil {
+	if err := Check(q.Situation, c); err != nil {
 		return Answer{}, err
 	}
-	from := q.Situation.place(c, q.Opponent)
+	from := place(q.Situation, c, q.Opponent)
 	a := Answer{From: from, High: q.Situation.High, Map: []Place{}}
 	b := board{Question: q, drill: footwork.Drill{World: q.World, Power: q.Power}}
 	sum := 0.0
@@ -125,7 +126,7 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 		b.balls[i].chance /= sum
 		a.Coming[i].Chance = b.balls[i].chance
 	}
-	middle := q.Situation.Middle(c)
+	middle := Middle(q.Situation, c)
 	a.Within = q.Player.Metres(reaching)
 	if !c.HasNet() {
 		a.Within = q.Player.Metres(nearT)
@@ -163,7 +164,7 @@ type candidate struct {
 
 // score is what a school goes by.
 func (b board) score(school School, s Stand) float64 {
-	cost := walk * s.At.Distance(b.Situation.Middle(b.World.Court))
+	cost := walk * s.At.Distance(Middle(b.Situation, b.World.Court))
 	switch school {
 	case LeastBad:
 		return 1 + s.Least + 0.01*s.Held - cost
@@ -182,7 +183,7 @@ func (b board) score(school School, s Stand) float64 {
 // stand is what is held from a place: of each reply how often it is reached, by how well it is met: 1 at ease, less the more
 // hurried.
 func (b board) stand(at court.Point) Stand {
-	s := Stand{At: at, Each: make([]float64, len(b.balls)), With: make([]feed.Stroke, len(b.balls)), Body: make([]court.Point, len(b.balls)), After: make([]float64, len(b.balls)), Least: 1}
+	s := Stand{At: at, Each: make([]float64, len(b.balls)), With: make([]sports.Stroke, len(b.balls)), Body: make([]court.Point, len(b.balls)), After: make([]float64, len(b.balls)), Least: 1}
 	lean := court.Point{}
 	for i, ball := range b.balls {
 		if ball.chance == 0 {

@@ -5,6 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -13,7 +15,6 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/flight"
 	"hodometer/internal/long"
 )
 
@@ -22,12 +23,12 @@ var usual = map[court.Sport]court.ID{
 }
 
 // asked is a situation for a player of a level, both with the same hand.
-func asked(t require.TestingT, s anticipate.Situation, level student.Level, hand student.Hand) anticipate.Question {
-	c, err := court.Find(usual[s.Sport])
+func asked(t require.TestingT, s sports.Situation, level student.Level, hand student.Hand) anticipate.Question {
+	c, err := sports.Court(usual[s.Sport])
 	require.NoError(t, err)
 	p := footwork.For(c.Sport, student.Adult, level, hand, student.TwoHanded)
 	power := footwork.For(c.Sport, student.Adult, student.Club, hand, student.TwoHanded).Power
-	return anticipate.Question{World: flight.On(c, ""), Situation: s, Opponent: hand, Power: power, Player: p}
+	return anticipate.Question{World: sports.World(c, ""), Situation: s, Opponent: hand, Power: power, Player: p}
 }
 
 func answered(t require.TestingT, q anticipate.Question) anticipate.Answer {
@@ -36,14 +37,14 @@ func answered(t require.TestingT, q anticipate.Question) anticipate.Answer {
 	return a
 }
 
-func called(t require.TestingT, sport court.Sport, id string) anticipate.Situation {
+func called(t require.TestingT, sport court.Sport, id string) sports.Situation {
 	s, ok := anticipate.Find(sport, id)
 	require.True(t, ok, id)
 	return s
 }
 
 // every is each situation of each sport.
-func every(t *testing.T, check func(t *testing.T, s anticipate.Situation)) {
+func every(t *testing.T, check func(t *testing.T, s sports.Situation)) {
 	for sport := range usual {
 		for _, s := range anticipate.Situations(sport) {
 			t.Run(s.ID, func(t *testing.T) { check(t, s) })
@@ -54,13 +55,13 @@ func every(t *testing.T, check func(t *testing.T, s anticipate.Situation)) {
 // Twelve situations a sport at least, all sound, their chances adding up, their names unlike each other.
 func TestTheTables(t *testing.T) {
 	for sport, id := range usual {
-		c, err := court.Find(id)
+		c, err := sports.Court(id)
 		require.NoError(t, err)
 		list := anticipate.Situations(sport)
 		require.GreaterOrEqual(t, len(list), 12, sport)
 		names := map[string]bool{}
 		for _, s := range list {
-			require.NoError(t, s.Check(c), s.Name)
+			require.NoError(t, anticipate.Check(s, c), s.Name)
 			require.False(t, names[s.Name], s.Name)
 			names[s.Name] = true
 			sum := 0.0
@@ -86,7 +87,7 @@ func TestABasePositionByHand(t *testing.T) {
 		court.Tennis: "down the line", court.Pickleball: "drive cross-court", court.Badminton: "cross drop", court.Squash: "straight drive", court.TableTennis: "fast to the forehand",
 	} {
 		s := anticipate.Situations(sport)[0]
-		s.Likely = []anticipate.Likely{{Reply: only, Chance: 1}}
+		s.Likely = []sports.Likely{{Reply: only, Chance: 1}}
 		q := asked(t, s, student.Club, student.RightHand)
 		a := answered(t, q)
 		base := a.Stands[1]
@@ -128,7 +129,7 @@ func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 // No school holds more than the likely reply, none has a better worst ball than the one that gives nothing away, and what is
 // held is what its parts say.
 func TestTheSchoolsAreWhatTheySay(t *testing.T) {
-	every(t, func(t *testing.T, s anticipate.Situation) {
+	every(t, func(t *testing.T, s sports.Situation) {
 		a := answered(t, asked(t, s, student.Club, student.RightHand))
 		require.Len(t, a.Stands, 4)
 		require.InDelta(t, 500, len(a.Map), 150)
@@ -149,7 +150,7 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 			require.LessOrEqual(t, st.Held, a.Stands[1].Held+0.02, st.School)
 			require.LessOrEqual(t, st.Least, a.Stands[3].Least+0.02, st.School)
 			require.NotEmpty(t, a.Say(st, court.Tape{System: units.Feet}))
-			require.LessOrEqual(t, st.At.Distance(s.Middle(asked(t, s, student.Club, student.RightHand).World.Court)), a.Within+1e-9)
+			require.LessOrEqual(t, st.At.Distance(anticipate.Middle(s, asked(t, s, student.Club, student.RightHand).World.Court)), a.Within+1e-9)
 		}
 		for _, p := range a.Map {
 			require.LessOrEqual(t, p.Held, a.Stands[1].Held+0.02)
@@ -159,7 +160,7 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 
 // Left-handers: everything the other way round (R5).
 func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
-	every(t, func(t *testing.T, s anticipate.Situation) {
+	every(t, func(t *testing.T, s sports.Situation) {
 		right := answered(t, asked(t, s, student.Club, student.RightHand))
 		left := answered(t, asked(t, s, student.Club, student.LeftHand))
 		require.InDelta(t, right.From.X, -left.From.X, 1e-9)
@@ -173,7 +174,7 @@ func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
 // A quicker player holds more from the middle, and so does one whose opponent strikes less hard; a reply that is likelier draws
 // the player to its side.
 func TestWhoIsQuickerHoldsMore(t *testing.T) {
-	every(t, func(t *testing.T, s anticipate.Situation) {
+	every(t, func(t *testing.T, s sports.Situation) {
 		last := 0.0
 		for _, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
 			held := answered(t, asked(t, s, level, student.RightHand)).Stands[1].Held
@@ -185,7 +186,7 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 		s := called(t, court.Badminton, "badminton-1")
 		p := rapid.Float64Range(0.1, 0.4).Draw(t, "chance of the straight drop")
 		at := func(p float64) float64 {
-			s.Likely = []anticipate.Likely{{Reply: "straight drop", Chance: p}, {Reply: "cross drop", Chance: 1 - p}}
+			s.Likely = []sports.Likely{{Reply: "straight drop", Chance: p}, {Reply: "cross drop", Chance: 1 - p}}
 			return answered(t, asked(t, s, student.Club, student.RightHand)).Stands[1].At.X
 		}
 		require.LessOrEqual(t, at(p+0.5), at(p)+0.1, "the straight drop lands on the left")
@@ -204,29 +205,29 @@ func TestWhatCannotBePlayed(t *testing.T) {
 
 // What is seen sharpens what is thought: twenty balls are what is thought worth.
 func TestWhatWasSeenSharpensTheChances(t *testing.T) {
-	list := anticipate.Sharpened([]anticipate.Likely{{Reply: "a", Chance: 0.5}, {Reply: "b", Chance: 0.5}}, []int{20, 0})
+	list := anticipate.Sharpened([]sports.Likely{{Reply: "a", Chance: 0.5}, {Reply: "b", Chance: 0.5}}, []int{20, 0})
 	require.InDelta(t, 0.75, list[0].Chance, 1e-12)
 	require.InDelta(t, 0.25, list[1].Chance, 1e-12)
-	require.Equal(t, 0.5, anticipate.Sharpened([]anticipate.Likely{{Chance: 0.5}, {Chance: 0.5}}, nil)[0].Chance)
+	require.Equal(t, 0.5, anticipate.Sharpened([]sports.Likely{{Chance: 0.5}, {Chance: 0.5}}, nil)[0].Chance)
 }
 
 func TestSituationsThatMakeNoSense(t *testing.T) {
 	for _, c := range []struct {
 		name    string
 		sport   court.Sport
-		spoil   func(*anticipate.Situation)
+		spoil   func(*sports.Situation)
 		at, say string
 	}{
-		{"chances", court.Tennis, func(s *anticipate.Situation) { s.Likely[0].Chance = 0.1 }, "likely", "add up to 75 of 100"},
-		{"in the net", court.Tennis, func(s *anticipate.Situation) { s.Deep = 0.01 }, "deep", "nobody stands in the net"},
-		{"own half", court.Tennis, func(s *anticipate.Situation) { s.Deep = -0.5 }, "deep", "on your own half"},
-		{"through a wall", court.Squash, func(s *anticipate.Situation) { s.Across = 1.2 }, "across", "there is a wall"},
-		{"beyond the back wall", court.Squash, func(s *anticipate.Situation) { s.Deep = 1.1 }, "deep", "too far back"},
-		{"no reply", court.Badminton, func(s *anticipate.Situation) { s.Likely = nil }, "likely", "may play"},
-		{"unknown", court.Badminton, func(s *anticipate.Situation) { s.Likely[0].Reply = "moonball" }, "likely.0.reply", "moonball"},
-		{"twice", court.Badminton, func(s *anticipate.Situation) { s.Likely[1].Reply = s.Likely[0].Reply }, "likely.1.reply", "twice"},
-		{"no number", court.Tennis, func(s *anticipate.Situation) { s.Deep = math.NaN() }, "deep", "too far"},
-		{"high", court.Tennis, func(s *anticipate.Situation) { s.High = 9 }, "high", "3.5 m"},
+		{"chances", court.Tennis, func(s *sports.Situation) { s.Likely[0].Chance = 0.1 }, "likely", "add up to 75 of 100"},
+		{"in the net", court.Tennis, func(s *sports.Situation) { s.Deep = 0.01 }, "deep", "nobody stands in the net"},
+		{"own half", court.Tennis, func(s *sports.Situation) { s.Deep = -0.5 }, "deep", "on your own half"},
+		{"through a wall", court.Squash, func(s *sports.Situation) { s.Across = 1.2 }, "across", "there is a wall"},
+		{"beyond the back wall", court.Squash, func(s *sports.Situation) { s.Deep = 1.1 }, "deep", "too far back"},
+		{"no reply", court.Badminton, func(s *sports.Situation) { s.Likely = nil }, "likely", "may play"},
+		{"unknown", court.Badminton, func(s *sports.Situation) { s.Likely[0].Reply = "moonball" }, "likely.0.reply", "moonball"},
+		{"twice", court.Badminton, func(s *sports.Situation) { s.Likely[1].Reply = s.Likely[0].Reply }, "likely.1.reply", "twice"},
+		{"no number", court.Tennis, func(s *sports.Situation) { s.Deep = math.NaN() }, "deep", "too far"},
+		{"high", court.Tennis, func(s *sports.Situation) { s.High = 9 }, "high", "3.5 m"},
 	} {
 		t.Run(c.name, func(t *testing.T) {
 			s := anticipate.Situations(c.sport)[0]
@@ -237,7 +238,7 @@ func TestSituationsThatMakeNoSense(t *testing.T) {
 		})
 	}
 	q := asked(t, anticipate.Situations(court.Tennis)[0], student.Club, student.RightHand)
-	q.World.Court, _ = court.Find("badminton")
+	q.World.Court, _ = sports.Court("badminton")
 	_, err := q.Answer(t.Context())
 	require.ErrorContains(t, err, "a situation of tennis")
 	cancelled, cancel := context.WithCancel(t.Context())

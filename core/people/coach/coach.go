@@ -5,6 +5,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"math"
 
 	"hodometer/core/basics/invalid"
@@ -126,8 +128,13 @@ func (s Settings) Check() error {
 		}
 	}
 	for i, scheme := range s.Schemes {
-		_, err := scheme.Bands(s.Numbering)
-		wrong.Under(invalid.Join("schemes", i), err)
+		c, err := sports.Court(scheme.Court)
+		if err == nil {
+			_, err = scheme.Bands(c, s.Numbering)
+			wrong.Under(invalid.Join("schemes", i), err)
+			continue
+		}
+		wrong.Under(invalid.Join("schemes", i, "court"), err)
 	}
 	for i, own := range s.Likely {
 		chances := make([]float64, len(own.Replies))
@@ -144,7 +151,7 @@ func (s Settings) Check() error {
 // Scheme is the scheme of depth regions that is told on a court: the coach's own first one, else the first that is built in.
 // False where there is none.
 func (s Settings) Scheme(on court.ID) (court.Scheme, bool) {
-	for _, scheme := range slices.Concat(s.Schemes, court.Schemes()) {
+	for _, scheme := range slices.Concat(s.Schemes, sports.Regions()) {
 		if scheme.Court == on {
 			return scheme, true
 		}

@@ -3,6 +3,7 @@ package coach
 import (
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Container is what the balls of a sport are carried in.
@@ -39,10 +40,10 @@ func (s Settings) Container(sport court.Sport) Container {
 		}
 		return usual
 	}
-	switch sport {
-	case court.Badminton:
+	switch sports.Of(sport).Carried {
+	case sports.Tubes:
 		return Container{"tube", "tubes", or(s.Tube, usualTube), or(s.Tubes, usualTubes)}
-	case court.TableTennis:
+	case sports.Boxes:
 		return Container{"box", "boxes", or(s.Box, usualBox), or(s.Boxes, usualBoxes)}
 	}
 	return Container{"basket", "baskets", s.Basket, s.Baskets}

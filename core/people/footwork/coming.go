@@ -3,6 +3,8 @@ package footwork
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -15,12 +17,12 @@ type Coming struct {
 
 // way is one stroke that may answer a ball.
 type way struct {
-	stroke  feed.Stroke
+	stroke  sports.Stroke
 	stances []stance
 }
 
 // Coming lists how a ball may be met that lands at a place, with any of some strokes.
-func (d Drill) Coming(p Player, l flight.Launch, landing court.Point, strokes []feed.Stroke) Coming {
+func (d Drill) Coming(p Player, l flight.Launch, landing court.Point, strokes []sports.Stroke) Coming {
 	f := flown{launch: l, place: landing}
 	f.follow(d.World)
 	var c Coming
@@ -39,7 +41,7 @@ func (d Drill) Coming(p Player, l flight.Launch, landing court.Point, strokes []
 // Meeting is how a player meets a ball from where they stand.
 type Meeting struct {
 	Verdict Verdict
-	Stroke  feed.Stroke
+	Stroke  sports.Stroke
 	At      flight.Vec // where it is met
 	After   float64    // seconds after it was struck
 	Body    court.Point

@@ -7,6 +7,8 @@ import (
 	"math"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -39,10 +41,10 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 	w, method := d.World, d.Pattern.MethodOf(t)
 	height := t.Height
 	if height == 0 {
-		height = feed.In(w.Court.Sport).Height(method)
+		height = method.Height(sports.Of(w.Court.Sport))
 	}
 	if t.Served() {
-		toss := feed.ServingIn(w.Court.Sport)
+		toss := sports.Of(w.Court.Sport).Serving
 		up := math.Sqrt(2 * flight.Gravity * (toss.Up - toss.Held))
 		return flight.Launch{From: flight.Above(landing, toss.Held), Velocity: flight.Vec{Z: up}}, false, nil
 	}
@@ -62,7 +64,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if lob := feed.In(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && feed.AboveHead(w.Court.Sport)(t.Stroke) {
+	if lob := sports.Of(w.Court.Sport).Lob; lob > 0 && t.Pace == "" && sports.Of(w.Court.Sport).Overhead(t.Stroke) {
 		want.By, want.Value = flight.ByApex, lob
 		l, err = w.Aim(want)
 		return l, false, err
@@ -90,7 +92,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 const toss = 0.5
 
 // wallHeight is where a ball of a pace meets the front wall, metres. Common practice, no source.
-var wallHeight = map[feed.Pace]float64{feed.Gentle: 3.4, feed.HalfPace: 3.0, feed.RallyPace: 2.4, feed.GamePace: 1.6}
+var wallHeight = map[sports.Pace]float64{sports.Gentle: 3.4, sports.HalfPace: 3.0, sports.RallyPace: 2.4, sports.GamePace: 1.6}
 
 // problem says in a coach's words why a task cannot be fed.
 func (f flown) problem(i int) string {

@@ -3,6 +3,8 @@ package footwork
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -143,14 +145,14 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 }
 
 // met is what a stroke is called that is met so high above the court: out of the air and above the shoulder it is a high one.
-func (d Drill) met(p Player, stroke feed.Stroke, how feed.Moment, high float64) string {
+func (d Drill) met(p Player, stroke sports.Stroke, how feed.Moment, high float64) string {
 	if how != feed.OutOfTheAir || d.aboveHead(stroke) || high+d.World.Court.Above <= raised*p.High {
 		return string(stroke)
 	}
 	switch {
 	case stroke.Volleyed():
 		return "high " + string(stroke)
-	case stroke == feed.Forehand || stroke == feed.Backhand || stroke == feed.Approach || stroke == feed.Return:
+	case stroke == sports.Forehand || stroke == sports.Backhand || stroke == sports.Approach || stroke == sports.Return:
 		if d.World.Ball.Bounces() {
 			return "high volley"
 		}
@@ -178,20 +180,20 @@ func (d Drill) top(path flight.Path, first flight.State, end float64) flight.Sta
 	return path.At((low + high) / 2)
 }
 
-func (d Drill) aboveHead(s feed.Stroke) bool { return feed.AboveHead(d.World.Court.Sport)(s) }
+func (d Drill) aboveHead(s sports.Stroke) bool { return sports.Of(d.World.Court.Sport).Overhead(s) }
 
 // served is how high above the court a player serves: as high as somebody of their size does.
 func (d Drill) served(p Player) float64 {
 	of, above := d.World.Court.Sport, d.World.Court.Above
-	share := p.High / feed.In(of).High
-	return math.Max((feed.ServingIn(of).Met+above)*share-above, 0.15)
+	share := p.High / sports.Of(of).High
+	return math.Max((sports.Of(of).Serving.Met+above)*share-above, 0.15)
 }
 
 // stand is where the body is when a ball is met in comfort: beside it, and a little behind; a tennis serve is met farther in
 // front of the feet (common practice, no source).
-func (d Drill) stand(p Player, at flight.Vec, stroke feed.Stroke) court.Point {
+func (d Drill) stand(p Player, at flight.Vec, stroke sports.Stroke) court.Point {
 	behind, facing := 0.3, d.facing(at.Floor())
-	if stroke == feed.Serve {
+	if stroke == sports.Serve {
 		behind = 0.5
 	}
 	side := -facing // a right-hander's forehand is met to the right of the body
@@ -248,7 +250,7 @@ const (
 // fierce is how much more the reply scatters for how fast a ball comes in and how it spins: 1 for one that is no faster than rally
 // pace and has no spin.
 func (d Drill) fierce(f flown, at flight.State) float64 {
-	rally := feed.RallyPace.Speed(d.World.Court)
+	rally := sports.RallyPace.Speed(d.World.Court)
 	rim := d.World.Ball.Radius() * f.launch.Spin.Norm()
 	return 1 + byFast*math.Max(0, at.V.Norm()/rally-1) + bySpin*math.Min(1, rim/rally)
 }
@@ -281,7 +283,7 @@ type stance struct {
 	lunge float64
 }
 
-func (d Drill) stance(c contact, stroke feed.Stroke, p Player) stance {
+func (d Drill) stance(c contact, stroke sports.Stroke, p Player) stance {
 	s := stance{contact: c, body: d.stand(p, c.at.P, stroke), lunge: p.LungeReach}
 	if d.aboveHead(stroke) {
 		s.lunge *= upwards
@@ -314,7 +316,7 @@ func (d *Drill) times(s *stance, p *Player, from court.Point, metres, leaves flo
 
 // arrive works out what it takes to meet a ball at one contact, from a place that the player leaves so
 // many seconds after the release.
-func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) arrival {
+func (d Drill) arrive(c contact, stroke sports.Stroke, p Player, from court.Point, leaves float64) arrival {
 	s := d.stance(c, stroke, p)
 	a := arrival{contact: c, body: s.body, available: c.at.T, run: d.way(from, s.body, WayOut)}
 	a.needed, a.reaching = d.times(&s, &p, from, a.run.Length, leaves)
@@ -328,7 +330,7 @@ func (d Drill) arrive(c contact, stroke feed.Stroke, p Player, from court.Point,
 
 // best picks the contact that is met with the best verdict; among equals the one whose reply is loosened least, then the one
 // with the most time to spare, and wanted ones before late ones.
-func (d Drill) best(list []contact, stroke feed.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
+func (d Drill) best(list []contact, stroke sports.Stroke, p Player, from court.Point, leaves float64) (arrival, bool) {
 	var best arrival
 	found := false
 	for _, c := range list {

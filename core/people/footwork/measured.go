@@ -5,6 +5,8 @@ import (
 	"math"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/units"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
@@ -43,11 +45,6 @@ type Run struct {
 	Seconds float64         `json:"seconds"`
 }
 
-// usualCourts are the courts on which a sport's runs are measured.
-var usualCourts = map[court.Sport]court.ID{
-	court.Tennis: "tennis", court.Pickleball: "pickleball", court.Badminton: "badminton", court.Squash: "squash", court.TableTennis: "table-tennis",
-}
-
 // legs are the straight parts of a run, each from standing to standing, the last one through the finish.
 func legs(sport court.Sport, kind student.RunKind) []float64 {
 	switch kind {
@@ -56,14 +53,15 @@ func legs(sport court.Sport, kind student.RunKind) []float64 {
 	case student.LongSprint:
 		return []float64{20}
 	}
-	c, err := court.Find(usualCourts[sport])
-	if err != nil {
+	of := sports.Of(sport)
+	if len(of.Courts) == 0 {
 		return nil
 	}
+	c := of.Courts[0].Court
 	wide, long := c.Singles, c.Length/2
 	switch {
-	case c.Above > 0: // around the table there is little room
-		wide, long = 3, 3
+	case of.Room > 0:
+		wide, long = of.Room, of.Room
 	case !c.HasNet():
 		long = c.Length
 	}

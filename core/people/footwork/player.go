@@ -10,7 +10,7 @@ import (
 
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Player is what of a player matters to running. Defaults are from For; every figure of them is common
@@ -55,7 +55,7 @@ func For(sport court.Sport, age student.AgeBand, level student.Level, hand stude
 	if !ok {
 		share = byAge[student.Adult]
 	}
-	of := feed.In(sport)
+	of := sports.Of(sport)
 	return Player{
 		Reaction: by[0] / math.Sqrt(share[0]), Speedup: by[1] * share[0], Top: by[2] * share[0], Power: by[3] * share[0], Scatter: share[2],
 		Reach: of.Reach * share[1], LungeReach: of.Lunge * share[1], High: of.High * share[1],

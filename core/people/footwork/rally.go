@@ -4,6 +4,8 @@ import (
 	"context"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
@@ -21,7 +23,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 	}
 	line := Timeline{Worst: Easy, Interceptions: []Interception{}}
 	striker := 0
-	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feed.In(d.World.Court.Sport).Height(feed.Live))
+	ball := flight.Above(court.Point{X: d.World.Court.Singles / 4, Y: d.Starts[0].Y}, feed.Live.Height(sports.Of(d.World.Court.Sport)))
 	now := 0.0
 	for shot := range r.Shots {
 		if err := ctx.Err(); err != nil {
@@ -32,7 +34,7 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 			rule = r.Far
 		}
 		landing := d.reply(r, rule, ball, striker == 0, shot)
-		f := flown{task: feed.Task{Pace: r.Pace, Stroke: feed.Forehand}, place: landing}
+		f := flown{task: feed.Task{Pace: r.Pace, Stroke: sports.Forehand}, place: landing}
 		f.moment = f.task.Moment(d.World.Ball)
 		receiver := d.receiver(r, striker, landing)
 		m := Interception{Task: shot, Player: receiver, Kind: feed.BallTask, Release: now, Chance: 1, How: f.moment, Route: []court.Point{}, Trail: []Sample{}}
@@ -44,9 +46,9 @@ func (d Drill) rally(ctx context.Context, p Player) (Timeline, error) {
 		f.follow(d.World)
 		who := &movers[receiver]
 		if d.onForehand(p, who.place, landing, receiver == 0) {
-			m.Label = string(feed.Forehand)
+			m.Label = string(sports.Forehand)
 		} else {
-			m.Label, f.task.Stroke = string(feed.Backhand), feed.Backhand
+			m.Label, f.task.Stroke = string(sports.Backhand), sports.Backhand
 		}
 		t := Timing{Drill: d, player: p}
 		t.intercept(who, &m, &aimed{flown: f, contacts: d.contacts(f, f.path, p)}, bare)

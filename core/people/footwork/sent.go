@@ -8,6 +8,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // placed are the places of one task of a pattern, as they are written.
@@ -193,7 +194,7 @@ func (d Drill) atRest(ctx context.Context) ([]flown, error) {
 		}
 		s := sent{task: i, from: way.From, to: way.To}
 		if d.Pattern.MethodOf(d.Pattern.Tasks[i]) == feed.Answer {
-			s.high = feed.In(d.World.Court.Sport).Height(feed.Live)
+			s.high = feed.Live.Height(sports.Of(d.World.Court.Sport))
 		}
 		list[i] = d.fly(s)
 	}

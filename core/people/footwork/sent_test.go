@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -29,7 +31,7 @@ func TestABallComesAtThePlayer(t *testing.T) {
 	at := func(part feed.Body, hand student.Hand, x float64) court.Point {
 		p := clubPlayer
 		p.Hand = hand
-		d := volleys(t, feed.Task{Stroke: feed.ForehandVolley, Toward: part, Landing: court.At(3, -6)})
+		d := volleys(t, feed.Task{Stroke: sports.ForehandVolley, Toward: part, Landing: court.At(3, -6)})
 		d.Starts[0].X = x
 		l := line(t, d, p)
 		require.Empty(t, l.Interceptions[0].Problem)
@@ -45,11 +47,11 @@ func TestABallComesAtThePlayer(t *testing.T) {
 		require.InDelta(t, 0.2, at(feed.TheCrossover, student.RightHand, x).X-body.X, 0.06)
 		require.InDelta(t, -0.2, at(feed.TheCrossover, student.LeftHand, x).X-body.X, 0.06)
 	}
-	d := volleys(t, feed.Task{Stroke: feed.Forehand, Toward: feed.TheFeet, Landing: court.At(0, -6), Contact: feed.Rising})
+	d := volleys(t, feed.Task{Stroke: sports.Forehand, Toward: feed.TheFeet, Landing: court.At(0, -6), Contact: feed.Rising})
 	feet := line(t, d, clubPlayer).Interceptions[0]
 	require.NotNil(t, feet.Bounce)
 	require.InDelta(t, -3.7, feet.Bounce.Y, 0.06)
-	beside := line(t, volleys(t, feed.Task{Stroke: feed.Forehand, Landing: court.At(1.2, -3.7), Contact: feed.Rising}), clubPlayer).Interceptions[0]
+	beside := line(t, volleys(t, feed.Task{Stroke: sports.Forehand, Landing: court.At(1.2, -3.7), Contact: feed.Rising}), clubPlayer).Interceptions[0]
 	require.Greater(t, feet.Needed, beside.Needed, "the body has to get out of the way")
 }
 
@@ -58,7 +60,7 @@ func TestABallLandsAnywhereInItsArea(t *testing.T) {
 	run := func(wide, deep float64) (metres float64, places map[court.Point]bool) {
 		d := sideToSide(t, 4)
 		d.Scatter = nil
-		d.Pattern.Sequences, d.Pattern.Tasks = 12, []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1.5, -8), Area: &feed.Area{Wide: wide, Deep: deep}}}
+		d.Pattern.Sequences, d.Pattern.Tasks = 12, []feed.Task{{Stroke: sports.Forehand, Landing: court.At(1.5, -8), Area: &feed.Area{Wide: wide, Deep: deep}}}
 		work, err := d.Timing(t.Context(), clubPlayer)
 		require.NoError(t, err)
 		places = map[court.Point]bool{}
@@ -88,7 +90,7 @@ func TestABallLandsAnywhereInItsArea(t *testing.T) {
 
 // A group that comes a metre nearer each time has its balls, and the player's place, a metre nearer each time.
 func TestEachTimeAStepNearer(t *testing.T) {
-	d := volleys(t, feed.Task{Stroke: feed.ForehandVolley, Landing: court.At(0.8, -8)})
+	d := volleys(t, feed.Task{Stroke: sports.ForehandVolley, Landing: court.At(0.8, -8)})
 	d.Starts[0].Y = -7
 	d.Pattern.Repeats = []feed.Repeat{{From: 0, To: 0, Times: 4, Nearer: 1}}
 	l := line(t, d, clubPlayer)
@@ -106,9 +108,9 @@ func TestEachTimeAStepNearer(t *testing.T) {
 // exchanged is one ball between a volleyer and a partner at the other baseline.
 func exchanged(t require.TestingT) footwork.Drill {
 	d := volleys(t,
-		feed.Task{Stroke: feed.ForehandVolley, Landing: court.At(0.5, -7), Method: feed.ByRacket},
-		feed.Task{Stroke: feed.Forehand, Landing: court.At(0.5, 8), Method: feed.Answer, Player: 1, Pace: feed.HalfPace},
-		feed.Task{Stroke: feed.ForehandVolley, Landing: court.At(0.5, -7), Method: feed.Answer, Pace: feed.HalfPace})
+		feed.Task{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -7), Method: feed.ByRacket},
+		feed.Task{Stroke: sports.Forehand, Landing: court.At(0.5, 8), Method: feed.Answer, Player: 1, Pace: sports.HalfPace},
+		feed.Task{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -7), Method: feed.Answer, Pace: sports.HalfPace})
 	d.Starts = []court.Point{{Y: -4}, {Y: 11.5}}
 	d.Pattern.Repeats = []feed.Repeat{{From: 1, To: 2, Times: 5}}
 	return d
@@ -141,7 +143,7 @@ func TestOneBallIsPlayedOn(t *testing.T) {
 
 func TestNobodyAnswersABallThatWasNotReached(t *testing.T) {
 	d := exchanged(t)
-	d.Pattern.Tasks[1].Landing, d.Pattern.Tasks[1].Pace = court.At(-4, 10), feed.GamePace
+	d.Pattern.Tasks[1].Landing, d.Pattern.Tasks[1].Pace = court.At(-4, 10), sports.GamePace
 	d.Starts[1] = court.Point{X: 4, Y: 3}
 	l := line(t, d, clubPlayer)
 	require.Equal(t, footwork.OutOfReach, l.Interceptions[1].Verdict)

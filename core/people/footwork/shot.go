@@ -3,6 +3,8 @@ package footwork
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -20,14 +22,14 @@ func (d Drill) Reply(t feed.Task, met flight.Vec, landing court.Point) (flight.L
 // slower than that, so that it clears the net.
 func (d Drill) shot(t feed.Task, from flight.Vec, landing court.Point) (l flight.Launch, slower bool, err error) {
 	if t.Pace == "" {
-		t.Pace = feed.RallyPace
+		t.Pace = sports.RallyPace
 	}
 	t.Height, t.Method = from.Z, feed.Live
-	if t.Stroke == feed.Serve && d.World.Court.Above > 0 {
+	if t.Stroke == sports.Serve && d.World.Court.Above > 0 {
 		l, err = d.overOwnHalf(flight.Want{From: from, Landing: landing, Spin: t.SpinOf(d.World.Court.Sport)})
 		return l, false, err
 	}
-	by, value, ok := feed.Played(d.World.Court, t.Stroke, t.Pace, d.Power, math.Abs(landing.Y))
+	by, value, ok := sports.By(d.World.Court, t.Stroke, t.Pace, d.Power, math.Abs(landing.Y))
 	if !ok {
 		return d.byPace(t, from, landing)
 	}

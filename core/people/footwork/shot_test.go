@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -16,10 +18,10 @@ import (
 )
 
 // shuttle is the reply of a stroke of badminton by somebody of a level.
-func shuttle(t *testing.T, level student.Level, stroke feed.Stroke, pace feed.Pace, from flight.Vec, to court.Point) (flight.Launch, flight.Path) {
-	c, err := court.Find("badminton")
+func shuttle(t *testing.T, level student.Level, stroke sports.Stroke, pace sports.Pace, from flight.Vec, to court.Point) (flight.Launch, flight.Path) {
+	c, err := sports.Court("badminton")
 	require.NoError(t, err)
-	d := footwork.Drill{World: flight.On(c, ""), Power: footwork.For(court.Badminton, student.Adult, level, student.RightHand, student.OneHanded).Power}
+	d := footwork.Drill{World: sports.World(c, ""), Power: footwork.For(court.Badminton, student.Adult, level, student.RightHand, student.OneHanded).Power}
 	l, err := d.Reply(feed.Task{Stroke: stroke, ReplyPace: pace}, from, to)
 	require.NoError(t, err)
 	return l, d.World.Follow(l, 1)
@@ -29,21 +31,21 @@ func shuttle(t *testing.T, level student.Level, stroke feed.Stroke, pace feed.Pa
 // Phys. 17 (2015) 063001; range from memory), a clear and a lift go over everybody's reach, and a drive stays low.
 func TestShuttlesFlyAsTheyDoInPlay(t *testing.T) {
 	for _, level := range []student.Level{student.Club, student.Tournament} {
-		smash, path := shuttle(t, level, feed.Smash, feed.GamePace, flight.Vec{Y: -2.3, Z: 2.6}, court.Point{Y: 5.7})
+		smash, path := shuttle(t, level, sports.Smash, sports.GamePace, flight.Vec{Y: -2.3, Z: 2.6}, court.Point{Y: 5.7})
 		require.True(t, smash.Velocity.Norm() >= 40 && smash.Velocity.Norm() <= 60, "%s: %g m/s", level, smash.Velocity.Norm())
 		landed, ok := path.Bounce(0)
 		require.True(t, ok)
 		require.True(t, landed.T > 0.34 && landed.T < 0.60, "%s: %g s", level, landed.T)
-		drive, low := shuttle(t, level, feed.Drive, feed.RallyPace, flight.Vec{Y: -3.5, Z: 1.5}, court.Point{X: 1, Y: 4.5})
+		drive, low := shuttle(t, level, sports.Drive, sports.RallyPace, flight.Vec{Y: -3.5, Z: 1.5}, court.Point{X: 1, Y: 4.5})
 		require.Less(t, low.Top.P.Z, 2.2, "a drive stays low")
 		require.Less(t, drive.Velocity.Norm(), smash.Velocity.Norm())
 	}
-	for _, stroke := range []feed.Stroke{feed.Clear, feed.Lift} {
+	for _, stroke := range []sports.Stroke{sports.Clear, sports.Lift} {
 		_, path := shuttle(t, student.Club, stroke, "", flight.Vec{Y: -2, Z: 1}, court.Point{X: 1, Y: 6})
 		require.Greater(t, path.Top.P.Z, 4.5, "nobody reaches a %s on its way", stroke)
 	}
-	slow, _ := shuttle(t, student.Beginner, feed.Smash, feed.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
-	fast, _ := shuttle(t, student.Tournament, feed.Smash, feed.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
+	slow, _ := shuttle(t, student.Beginner, sports.Smash, sports.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
+	fast, _ := shuttle(t, student.Tournament, sports.Smash, sports.GamePace, flight.Vec{Y: -4, Z: 2.5}, court.Point{Y: 4})
 	require.Less(t, slow.Velocity.Norm(), fast.Velocity.Norm(), "by level")
 }
 
@@ -54,7 +56,7 @@ func TestOverheadsAreMetNearTheFullReach(t *testing.T) {
 		d := sideToSide(t, 6)
 		x, y := rapid.Float64Range(-2.5, 2.5).Draw(t, "x"), rapid.Float64Range(-7, -4.5).Draw(t, "y")
 		d.Starts = []court.Point{{X: 0, Y: -5}}
-		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Overhead, Landing: court.At(x, y), By: flight.ByApex, Value: rapid.Float64Range(5, 8).Draw(t, "apex")}}
+		d.Pattern.Tasks = []feed.Task{{Stroke: sports.Overhead, Landing: court.At(x, y), By: flight.ByApex, Value: rapid.Float64Range(5, 8).Draw(t, "apex")}}
 		m := line(t, d, clubPlayer).Interceptions[0]
 		require.NotNil(t, m.Where)
 		if !m.Late {
@@ -71,7 +73,7 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 	d.Starts = []court.Point{{X: 0, Y: -3}}
 	d.Pattern.Sequences = 1
 	volley := func(high float64) footwork.Interception {
-		d.Pattern.Tasks = []feed.Task{{Stroke: feed.ForehandVolley, Landing: court.At(0.6, -6.5), By: flight.ByClearance, Value: high}}
+		d.Pattern.Tasks = []feed.Task{{Stroke: sports.ForehandVolley, Landing: court.At(0.6, -6.5), By: flight.ByClearance, Value: high}}
 		return line(t, d, clubPlayer).Interceptions[0]
 	}
 	require.Equal(t, "forehand volley", volley(0.2).Label)
@@ -81,7 +83,7 @@ func TestAHighVolleyIsSaidToBe(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, rapid.Float64Range(1, 4).Draw(t, "gap"))
 		for i := range d.Pattern.Tasks {
-			d.Pattern.Tasks[i].Stroke = rapid.SampledFrom(feed.StrokesOf(court.Tennis)).Draw(t, "stroke")
+			d.Pattern.Tasks[i].Stroke = rapid.SampledFrom(sports.Of(court.Tennis).Strokes).Draw(t, "stroke")
 			d.Pattern.Tasks[i].Contact = rapid.SampledFrom([]feed.Moment{"", feed.OutOfTheAir, feed.Rising, feed.Falling}).Draw(t, "contact")
 		}
 		for _, m := range line(t, d, clubPlayer).Interceptions {
@@ -99,7 +101,7 @@ func TestAFastOrSpinningBallIsHarder(t *testing.T) {
 		d := sideToSide(t, 8)
 		d.Starts, d.Pattern.Sequences = []court.Point{{X: -0.3, Y: -2.5}}, 1
 		d.Feeder = court.Point{Y: 11}
-		d.Pattern.Tasks = []feed.Task{{Stroke: feed.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed, RPM: rpm}}
+		d.Pattern.Tasks = []feed.Task{{Stroke: sports.ForehandVolley, Landing: court.At(0.5, -8), By: flight.BySpeed, Value: speed, RPM: rpm}}
 		m := line(t, d, clubPlayer).Interceptions[0]
 		require.NotNil(t, m.Where, "%g m/s", speed)
 		return m

@@ -3,6 +3,8 @@ package footwork_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -16,7 +18,7 @@ func thrown(t require.TestingT, from, to court.Point, height float64) footwork.D
 	d := sideToSide(t, 4)
 	d.Feeder = from
 	d.Pattern.Method, d.Pattern.Sequences = feed.ByHand, 1
-	d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(to.X, to.Y), Height: height}}
+	d.Pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: court.At(to.X, to.Y), Height: height}}
 	return d
 }
 

@@ -5,6 +5,8 @@ import (
 	"errors"
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
@@ -418,7 +420,7 @@ func (t Timing) chance(a *aimed, from court.Point, leaves float64) float64 {
 }
 
 // lunge is the most time to spare with which a ball is reached at all.
-func (t Timing) lunge(list []contact, stroke feed.Stroke, from court.Point, leaves float64) float64 {
+func (t Timing) lunge(list []contact, stroke sports.Stroke, from court.Point, leaves float64) float64 {
 	most := math.Inf(-1)
 	for _, c := range list {
 		a := t.arrive(c, stroke, t.player, from, leaves)

@@ -5,6 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -20,16 +22,16 @@ var clubPlayer = footwork.For(court.Tennis, student.Adult, student.Club, student
 
 // sideToSide feeds wide to either side of the baseline.
 func sideToSide(t require.TestingT, gap float64) footwork.Drill {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
-	ball := func(stroke feed.Stroke, x float64) feed.Task {
-		return feed.Task{Stroke: stroke, Landing: court.At(x, -9), Pace: feed.Gentle}
+	ball := func(stroke sports.Stroke, x float64) feed.Task {
+		return feed.Task{Stroke: stroke, Landing: court.At(x, -9), Pace: sports.Gentle}
 	}
 	return footwork.Drill{
-		World:  flight.On(c, "hard"),
+		World:  sports.World(c, "hard"),
 		Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 6},
 		Pattern: feed.Pattern{Method: feed.ByRacket, Gap: gap, Sequences: 2, Pause: 5,
-			Tasks: []feed.Task{ball(feed.Forehand, 3.2), ball(feed.Backhand, -3.2), ball(feed.Forehand, 3), ball(feed.Backhand, -3), ball(feed.Forehand, 2), ball(feed.Backhand, -2)}},
+			Tasks: []feed.Task{ball(sports.Forehand, 3.2), ball(sports.Backhand, -3.2), ball(sports.Forehand, 3), ball(sports.Backhand, -3), ball(sports.Forehand, 2), ball(sports.Backhand, -2)}},
 		Scatter: map[feed.Method]flight.Scatter{feed.ByRacket: {Speed: 0.04, Elevation: 0.02, Azimuth: 0.02}},
 	}
 }
@@ -121,7 +123,7 @@ func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
 		d := sideToSide(t, 4)
 		d.Pattern.Sequences = 1
-		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(rapid.Float64Range(-3.5, 3.5).Draw(t, "x"), rapid.Float64Range(-11, -3).Draw(t, "y")),
+		d.Pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: court.At(rapid.Float64Range(-3.5, 3.5).Draw(t, "x"), rapid.Float64Range(-11, -3).Draw(t, "y")),
 			Contact: rapid.SampledFrom([]feed.Moment{feed.Rising, feed.AtTheTop, feed.Falling}).Draw(t, "moment")}}
 		better := clubPlayer
 		better.Top *= rapid.Float64Range(1, 1.5).Draw(t, "faster")
@@ -136,7 +138,7 @@ func TestABetterPlayerNeverHasLessToSpare(t *testing.T) {
 func TestMomentsOfContact(t *testing.T) {
 	d := sideToSide(t, 6)
 	met := func(moment feed.Moment, height float64) footwork.Interception {
-		d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(0.8, -8), Contact: moment, At: height}}
+		d.Pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: court.At(0.8, -8), Contact: moment, At: height}}
 		m := line(t, d, clubPlayer).Interceptions[0]
 		require.NotNil(t, m.Where)
 		return m
@@ -155,9 +157,9 @@ func TestMomentsOfContact(t *testing.T) {
 func TestTouchesShadowsAndCatches(t *testing.T) {
 	d := sideToSide(t, 3)
 	d.Pattern.Tasks = []feed.Task{
-		{Kind: feed.TouchTask, Stroke: feed.Forehand, Landing: court.At(0, -0.3), Gap: 6},
-		{Kind: feed.ShadowTask, Stroke: feed.Forehand, Landing: court.At(3, -11), Gap: 5},
-		{Kind: feed.CatchTask, Stroke: feed.Forehand, Landing: court.At(2, -10)},
+		{Kind: feed.TouchTask, Stroke: sports.Forehand, Landing: court.At(0, -0.3), Gap: 6},
+		{Kind: feed.ShadowTask, Stroke: sports.Forehand, Landing: court.At(3, -11), Gap: 5},
+		{Kind: feed.CatchTask, Stroke: sports.Forehand, Landing: court.At(2, -10)},
 	}
 	l := line(t, d, clubPlayer)
 	require.Equal(t, 2, l.Runners[0].Balls, "only the caught one is a ball, in both sequences")
@@ -202,7 +204,7 @@ func TestABallThatCannotBeFedIsTold(t *testing.T) {
 
 func TestAQuickFeedComesSlowerWhereTheNetIsInItsWay(t *testing.T) {
 	d := sideToSide(t, 3)
-	d.Pattern.Tasks = []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1, -3), Pace: feed.GamePace}}
+	d.Pattern.Tasks = []feed.Task{{Stroke: sports.Forehand, Landing: court.At(1, -3), Pace: sports.GamePace}}
 	m := line(t, d, clubPlayer).Interceptions[0]
 	require.True(t, m.Slower)
 	require.InDelta(t, 0.15*0.914, *m.Clearance, 0.02)
@@ -226,13 +228,13 @@ func TestItStopsWhenNobodyWaits(t *testing.T) {
 // and on each court.
 func TestTheDownTheLinePlayerRunsMore(t *testing.T) {
 	for _, id := range []court.ID{"tennis", "tennis-orange", "pickleball", "table-tennis"} {
-		c, err := court.Find(id)
+		c, err := sports.Court(id)
 		require.NoError(t, err)
 		p := footwork.For(c.Sport, student.Adult, student.Club, student.RightHand, student.TwoHanded)
 		for _, swapped := range []bool{false, true} {
 			behind := c.Length/2 + 0.05*c.Length
-			d := footwork.Drill{World: flight.On(c, ""), Starts: []court.Point{{Y: -behind}}, Feeder: court.Point{Y: behind}}
-			r := feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: c.Length / 9, Wide: c.Singles / 6, Pace: feed.HalfPace}
+			d := footwork.Drill{World: sports.World(c, ""), Starts: []court.Point{{Y: -behind}}, Feeder: court.Point{Y: behind}}
+			r := feed.Rally{Near: feed.CrossCourt, Far: feed.DownTheLine, Shots: 12, Deep: c.Length / 9, Wide: c.Singles / 6, Pace: sports.HalfPace}
 			if swapped {
 				r.Near, r.Far = r.Far, r.Near
 			}
@@ -250,10 +252,10 @@ func TestTheDownTheLinePlayerRunsMore(t *testing.T) {
 }
 
 func TestTwoAgainstOne(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
-	d := footwork.Drill{World: flight.On(c, ""), Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 12}}
-	d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: feed.HalfPace}}
+	d := footwork.Drill{World: sports.World(c, ""), Starts: []court.Point{{Y: -12.5}}, Feeder: court.Point{Y: 12}}
+	d.Pattern = feed.Pattern{Method: feed.Live, Gap: 2, Sequences: 1, Rally: &feed.Rally{Near: feed.Alternate, Far: feed.DownTheLine, Pair: true, Shots: 12, Deep: 2.5, Wide: 1, Pace: sports.HalfPace}}
 	l := line(t, d, clubPlayer)
 	require.Len(t, l.Runners, 3)
 	for _, each := range l.Runners[1:] {

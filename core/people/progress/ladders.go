@@ -5,9 +5,10 @@ import (
 	"strings"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 )
 
 // FormatVersion is the version of the format in which ladders are handed on.
@@ -23,9 +24,9 @@ type Ladders struct {
 
 // Reached is a rung that a player came to.
 type Reached struct {
-	Stroke feed.Stroke `json:"stroke"`
-	Rung   Rung        `json:"rung"`
-	At     time.Time   `json:"at"`
+	Stroke sports.Stroke `json:"stroke"`
+	Rung   Rung          `json:"rung"`
+	At     time.Time     `json:"at"`
 }
 
 // Check says what is wrong with ladders beyond their shape.
@@ -35,7 +36,7 @@ func (l Ladders) Check() error {
 		wrong.Add("title", "say what it is")
 	}
 	for i, r := range l.Reached {
-		if !slices.Contains(feed.LaddersOf(l.Sport), r.Stroke) {
+		if !slices.Contains(sports.Of(l.Sport).Ladders(), r.Stroke) {
 			wrong.Add(invalid.Join("reached", i, "stroke"), "there is no %s in %s", r.Stroke, l.Sport)
 		}
 		if r.At.Year() < 1900 || r.At.Year() > 9998 {

@@ -5,7 +5,7 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Done is how one attempt of a student went. Where something else than balls was counted, Made and Missed are 0.
@@ -13,7 +13,7 @@ type Done struct {
 	Lesson string
 	At     time.Time
 	Name   string // of the drill
-	Stroke feed.Stroke
+	Stroke sports.Stroke
 	Rung   Rung
 	Balls  int
 	Made   int
@@ -23,16 +23,16 @@ type Done struct {
 
 // Placed is a rung that a student was put on.
 type Placed struct {
-	Stroke feed.Stroke
+	Stroke sports.Stroke
 	Stand
 }
 
 // OnStroke is where a student stands with one stroke.
 type OnStroke struct {
-	Stroke feed.Stroke `json:"stroke"`
-	Ladder []Rung      `json:"ladder" description:"All rungs, lowest first"`
-	Advice Advice      `json:"advice"`
-	Rests  bool        `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
+	Stroke sports.Stroke `json:"stroke"`
+	Ladder []Rung        `json:"ladder" description:"All rungs, lowest first"`
+	Advice Advice        `json:"advice"`
+	Rests  bool          `json:"rests" description:"The student is spared it while something hurts: nothing is proposed"`
 
 	Milestones []Milestone `json:"milestones" description:"That are behind the student, the lowest rung first"`
 }
@@ -40,8 +40,8 @@ type OnStroke struct {
 // Strokes is where a student stands with every stroke that they were put on a rung of, or did a drill for, by its name. Attempts and rungs come
 // oldest first; engagement is how engaged the student was last, out of ten, and 0 where that is not known.
 func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
-	var order []feed.Stroke
-	stands, began := map[feed.Stroke][]Stand{}, map[feed.Stroke]Rung{}
+	var order []sports.Stroke
+	stands, began := map[sports.Stroke][]Stand{}, map[sports.Stroke]Rung{}
 	for _, p := range placed {
 		if len(stands[p.Stroke]) == 0 {
 			order = append(order, p.Stroke)
@@ -49,7 +49,7 @@ func Strokes(done []Done, placed []Placed, engagement int) []OnStroke {
 		}
 		stands[p.Stroke] = append(stands[p.Stroke], p.Stand)
 	}
-	evidence := map[feed.Stroke][]Evidence{}
+	evidence := map[sports.Stroke][]Evidence{}
 	for _, d := range done {
 		// Before anybody was put on a rung, the first drill of a stroke says where they stand.
 		if len(evidence[d.Stroke]) == 0 && (len(stands[d.Stroke]) == 0 || d.At.Before(stands[d.Stroke][0].At)) {

@@ -4,37 +4,38 @@ import (
 	"testing"
 	"time"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/people/progress"
-	"hodometer/core/sport/feed"
 )
 
 func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {
 	day := func(n int) time.Time { return time.Date(2026, 3, n, 16, 0, 0, 0, time.UTC) }
 	done := []progress.Done{
-		{Lesson: "1", At: day(1), Name: "Coin", Stroke: feed.Forehand, Rung: progress.Direction, Balls: 20, Made: 15, Missed: 5},
-		{Lesson: "2", At: day(8), Name: "Coin", Stroke: feed.Forehand, Rung: progress.Depth, Balls: 20, Made: 19, Missed: 1},
-		{Lesson: "3", At: day(15), Name: "Serve", Stroke: feed.Serve, Rung: progress.Consistency, Balls: 10, Made: 5, Missed: 5},
+		{Lesson: "1", At: day(1), Name: "Coin", Stroke: sports.Forehand, Rung: progress.Direction, Balls: 20, Made: 15, Missed: 5},
+		{Lesson: "2", At: day(8), Name: "Coin", Stroke: sports.Forehand, Rung: progress.Depth, Balls: 20, Made: 19, Missed: 1},
+		{Lesson: "3", At: day(15), Name: "Serve", Stroke: sports.Serve, Rung: progress.Consistency, Balls: 10, Made: 5, Missed: 5},
 	}
-	on := func(placed ...progress.Placed) map[feed.Stroke]progress.Rung {
-		rungs := map[feed.Stroke]progress.Rung{}
+	on := func(placed ...progress.Placed) map[sports.Stroke]progress.Rung {
+		rungs := map[sports.Stroke]progress.Rung{}
 		for _, each := range progress.Strokes(done, placed, 0) {
 			rungs[each.Stroke] = each.Advice.Rung
 		}
 		return rungs
 	}
-	require.Equal(t, map[feed.Stroke]progress.Rung{feed.Forehand: progress.Direction, feed.Serve: progress.Consistency}, on(), "the first drill says where they stand")
-	later := progress.Placed{Stroke: feed.Forehand, Stand: progress.Stand{Rung: progress.Depth, At: day(7)}}
-	require.Equal(t, progress.Depth, on(later)[feed.Forehand])
+	require.Equal(t, map[sports.Stroke]progress.Rung{sports.Forehand: progress.Direction, sports.Serve: progress.Consistency}, on(), "the first drill says where they stand")
+	later := progress.Placed{Stroke: sports.Forehand, Stand: progress.Stand{Rung: progress.Depth, At: day(7)}}
+	require.Equal(t, progress.Depth, on(later)[sports.Forehand])
 	// On depth only what was done on it since counts: 19 of 20.
 	for _, each := range progress.Strokes(done, []progress.Placed{later}, 0) {
-		if each.Stroke == feed.Forehand {
+		if each.Stroke == sports.Forehand {
 			require.Equal(t, 20, each.Advice.Balls)
 		}
 	}
-	volley := progress.Placed{Stroke: feed.ForehandVolley, Stand: progress.Stand{Rung: progress.Pace, At: day(2)}}
-	require.Equal(t, progress.Pace, on(volley)[feed.ForehandVolley], "also one that no drill was done for")
+	volley := progress.Placed{Stroke: sports.ForehandVolley, Stand: progress.Stand{Rung: progress.Pace, At: day(2)}}
+	require.Equal(t, progress.Pace, on(volley)[sports.ForehandVolley], "also one that no drill was done for")
 }
 
 func TestFaultsAreFollowedFromTheLessonInWhichTheyWereSeenFirst(t *testing.T) {

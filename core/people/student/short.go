@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // ShortNames returns what to call people on court, where room is short: their first name; where two share it, with the
@@ -52,9 +53,9 @@ func initialled(name string) string {
 	return words[0] + " " + string([]rune(words[len(words)-1])[:1]) + "."
 }
 
-// LevelsFor are the levels that there are in a sport: ball stages belong to tennis.
+// LevelsFor are the levels that there are in a sport: in some children begin with slow balls, by stages.
 func LevelsFor(sport court.Sport) []Level {
-	if sport == court.Tennis {
+	if sports.Of(sport).Stages {
 		return []Level{Red, Orange, Green, Beginner, Improver, Club, Tournament}
 	}
 	return []Level{Beginner, Improver, Club, Tournament}

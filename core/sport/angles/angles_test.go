@@ -5,20 +5,21 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/sport/angles"
 	"hodometer/core/sport/court"
-	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
 	"hodometer/internal/long"
 )
 
 func strike(t require.TestingT, id court.ID, x, deep, high, pace float64) angles.Strike {
-	c, err := court.Find(id)
+	c, err := sports.Court(id)
 	require.NoError(t, err)
-	return angles.Strike{World: flight.On(c, ""), From: flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high}, Pace: pace, Name: "there"}
+	return angles.Strike{World: sports.World(c, ""), From: flight.Vec{X: x, Y: -deep * c.Length / 2, Z: high}, Pace: pace, Name: "there"}
 }
 
 func sector(t require.TestingT, k angles.Strike) angles.Sector {
@@ -34,7 +35,7 @@ const degree = math.Pi / 180
 // the court, and atan(4.11 ÷ 15.35) = 15.0°. The drives into the far corners, one metre off the lines, are 23.5 and 22.8 m long
 // from 3.8 m aside: √(22.77² + 6.91²) − √(22.77² + 0.69²) = 1.02 m.
 func TestAnglesOfTheBaseline(t *testing.T) {
-	pace := feed.RallyPace.Speed(strike(t, "tennis", 0, 1, 0.9, 17).World.Court)
+	pace := sports.RallyPace.Speed(strike(t, "tennis", 0, 1, 0.9, 17).World.Court)
 	middle := sector(t, strike(t, "tennis", 0, 1, 0.9, pace))
 	require.InDelta(t, 15.0*degree, middle.Left.Angle, 0.6*degree)
 	require.InDelta(t, middle.Left.Angle, middle.Right.Angle, 1e-3)

@@ -1,7 +1,6 @@
 package court
 
 import (
-	"cmp"
 	"slices"
 )
 
@@ -38,47 +37,4 @@ func (c Court) Box(id BoxID) (Box, bool) {
 		return Box{}, false
 	}
 	return c.Boxes[i], true
-}
-
-// bothEnds makes a box on the near half and the one that the far player has: turned half round.
-func bothEnds(id, name string, left, right, from, to float64) []Box {
-	return []Box{
-		{ID: BoxID("near-" + id), Name: "near " + name, Min: Point{left, -to}, Max: Point{right, -from}},
-		{ID: BoxID("far-" + id), Name: "far " + name, Min: Point{-right, from}, Max: Point{-left, to}},
-	}
-}
-
-// sized puts the boxes in order, smaller ones first, so that a place is found in the finest.
-func sized(groups ...[]Box) []Box {
-	boxes := slices.Concat(groups...)
-	slices.SortStableFunc(boxes, func(a, b Box) int { return cmp.Compare(a.Area(), b.Area()) })
-	return boxes
-}
-
-// halves are the parts that every court with two ends has.
-func halves(width, length float64) []Box {
-	w, l := width/2, length/2
-	return slices.Concat(
-		bothEnds("half", "half", -w, w, 0, l),
-		[]Box{
-			{ID: "left-half", Name: "left half, both ends", Min: Point{-w, -l}, Max: Point{0, l}},
-			{ID: "right-half", Name: "right half, both ends", Min: Point{0, -l}, Max: Point{w, l}},
-		},
-	)
-}
-
-// ServedTo is the box into which a serve from a place at the near end has to go: the one across, in squash the back quarter
-// across, at a table the far half. False where the court has none.
-func (c Court) ServedTo(from Point) (BoxID, bool) {
-	right := from.X >= 0
-	names := map[Sport][2]BoxID{
-		Tennis: {"far-ad-service-box", "far-deuce-service-box"}, Pickleball: {"far-left-service-court", "far-right-service-court"},
-		Badminton: {"far-left-service-court", "far-right-service-court"}, Squash: {"back-right", "back-left"}, TableTennis: {"far-half", "far-half"},
-	}[c.Sport]
-	id := names[0]
-	if right {
-		id = names[1]
-	}
-	_, ok := c.Box(id)
-	return id, ok
 }

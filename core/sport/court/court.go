@@ -6,12 +6,9 @@
 package court
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
-
-	"hodometer/core/basics/invalid"
 )
 
 // Sport is one of the racket sports a court belongs to.
@@ -95,6 +92,15 @@ type Net struct {
 // HasNet says whether a net parts it in two halves; without one both sides play on one floor.
 func (c *Court) HasNet() bool { return c.Net.HalfUp > 0 }
 
+// WithoutNet is the same court with nothing in the way between its halves.
+func (c Court) WithoutNet() Court {
+	c.Net.HalfUp = 0
+	return c
+}
+
+// AtTable says whether it stands over the floor: nobody runs on it, and no ball is met out of the air over it.
+func (c *Court) AtTable() bool { return c.Above > 0 }
+
 // PlaysWalls says whether its walls are played.
 func (c *Court) PlaysWalls() bool { return len(c.Walls) > 0 }
 
@@ -152,20 +158,4 @@ func (c Court) Margin(p Point, format Format) (Line, float64) {
 		}
 	}
 	return Line{}, margin
-}
-
-// All lists the courts in the order in which they are offered.
-func All() []Court { return slices.Clone(courts) }
-
-// Find returns a court by name; its error lists the courts there are.
-func Find(id ID) (Court, error) {
-	i := slices.IndexFunc(courts, func(c Court) bool { return c.ID == id })
-	if i >= 0 {
-		return courts[i], nil
-	}
-	names := make([]string, len(courts))
-	for i, c := range courts {
-		names[i] = string(c.ID)
-	}
-	return Court{}, invalid.Fields{{Message: fmt.Sprintf("there is no court %q; the courts are %s", id, strings.Join(names, ", "))}}
 }

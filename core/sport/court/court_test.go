@@ -4,6 +4,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -16,7 +18,7 @@ import (
 const ft = units.Foot
 
 func find(t require.TestingT, id court.ID) court.Court {
-	c, err := court.Find(id)
+	c, err := sports.Court(id)
 	require.NoError(t, err)
 	return c
 }
@@ -61,7 +63,7 @@ func TestDimensions(t *testing.T) {
 	require.InDelta(t, 3*ft, tennis.Net.Centre, 1e-9)
 	require.InDelta(t, 3.5*ft, tennis.Net.Post, 1e-9)
 	require.InDelta(t, 21*ft, tennis.Net.HalfUp, 1e-9)
-	_, err := court.Find("moon")
+	_, err := sports.Court("moon")
 	require.ErrorContains(t, err, "badminton")
 }
 
@@ -176,7 +178,7 @@ func anyPlace(t *rapid.T, c court.Court) court.Point {
 
 func TestMeasuringAPlaceAndResolvingItGivesItBack(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		c := rapid.SampledFrom(court.All()).Draw(t, "court")
+		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		p := anyPlace(t, c)
 		lines := []court.Measure{court.Off(rapid.SampledFrom([]court.LineID{court.FarBaseline, court.NearBaseline, court.NetLine}).Draw(t, "across"), 0, ""),
 			court.Off(rapid.SampledFrom([]court.LineID{court.LeftSide, court.RightSide, court.FarCentre}).Draw(t, "along"), 0, "")}
@@ -190,7 +192,7 @@ func TestMeasuringAPlaceAndResolvingItGivesItBack(t *testing.T) {
 
 func TestMirroringTwiceIsTheIdentity(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		c := rapid.SampledFrom(court.All()).Draw(t, "court")
+		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		mark := c.Measure(anyPlace(t, c), court.From(court.Off(court.FarBaseline, 0, ""), court.Off(court.LeftSide, 0, "")))
 		require.Equal(t, mark, mark.Mirrored().Mirrored())
 		once, err := c.Resolve(mark)

@@ -41,9 +41,9 @@ func (c Court) Ends(left bool) (back, side LineID, ok bool) {
 	return back, side, back != "" && side != ""
 }
 
-// Third is which third of a half of the table, from the net, a place lies in; empty on other courts and beside the table.
+// Third is which third of a half of the table, from the net, a place lies in; empty where there is none, and beside the table.
 func (c Court) Third(p Point) string {
-	if c.Sport != TableTennis || math.Abs(p.Y) > c.Length/2 || math.Abs(p.X) > c.Width/2 {
+	if !c.AtTable() || math.Abs(p.Y) > c.Length/2 || math.Abs(p.X) > c.Width/2 {
 		return ""
 	}
 	return []string{"short third", "middle third", "long third"}[min(2, int(3*math.Abs(p.Y)/(c.Length/2)))]

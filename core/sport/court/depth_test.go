@@ -3,6 +3,8 @@ package court_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -12,12 +14,12 @@ import (
 
 // By hand: half a table is 1.37 m long (ITTF, The Table, from memory), a third of it 0.457 m.
 func TestThirdsOfATable(t *testing.T) {
-	c, err := court.Find("table-tennis")
+	c, err := sports.Court("table-tennis")
 	require.NoError(t, err)
 	for y, third := range map[float64]string{-0.1: "short third", 0.45: "short third", -0.5: "middle third", 0.9: "middle third", -0.92: "long third", 1.37: "long third", -1.5: ""} {
 		require.Equal(t, third, c.Third(court.Point{X: 0.3, Y: y}), y)
 	}
-	full, err := court.Find("tennis")
+	full, err := sports.Court("tennis")
 	require.NoError(t, err)
 	require.Empty(t, full.Third(court.Point{Y: -3}))
 }
@@ -25,7 +27,7 @@ func TestThirdsOfATable(t *testing.T) {
 // A place is said from the nearest lines and is the same place again, on every court.
 func TestAPlaceIsSaidFromTheNearestLines(t *testing.T) {
 	long.Check(t, func(r *rapid.T) {
-		c := rapid.SampledFrom(court.All()).Draw(r, "court")
+		c := rapid.SampledFrom(sports.Courts()).Draw(r, "court")
 		p := court.Point{X: rapid.Float64Range(-c.Width/2, c.Width/2).Draw(r, "x"), Y: rapid.Float64Range(-c.Length/2, c.Length/2).Draw(r, "y")}
 		mark := c.Nearby(p)
 		at, err := c.Resolve(mark)

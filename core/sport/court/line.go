@@ -60,33 +60,3 @@ func mirroredName(name string) string {
 	}
 	return strings.Join(phrases, "-")
 }
-
-// across builds the two lines parallel to the net at distance d from it.
-func across(near, far LineID, d, halfWidth float64) []Line {
-	return []Line{
-		{ID: near, Name: nameOf(near), From: Point{-halfWidth, -d}, To: Point{halfWidth, -d}},
-		{ID: far, Name: nameOf(far), From: Point{-halfWidth, d}, To: Point{halfWidth, d}},
-	}
-}
-
-// sides builds the two lines parallel to the sidelines at distance d from the middle.
-func sides(left, right LineID, d, halfLength float64) []Line {
-	return []Line{
-		{ID: left, Name: nameOf(left), From: Point{-d, -halfLength}, To: Point{-d, halfLength}},
-		{ID: right, Name: nameOf(right), From: Point{d, -halfLength}, To: Point{d, halfLength}},
-	}
-}
-
-// centre builds the two centre lines between distances from and to from the net.
-func centre(from, to float64) []Line {
-	return []Line{
-		{ID: NearCentre, Name: nameOf(NearCentre), From: Point{0, -to}, To: Point{0, -from}},
-		{ID: FarCentre, Name: nameOf(FarCentre), From: Point{0, from}, To: Point{0, to}},
-	}
-}
-
-// nameOf is what a coach calls a line.
-func nameOf(id LineID) string {
-	// The replacer tries its pairs in order: the hyphen of no-volley stays.
-	return strings.NewReplacer("no-volley", "no-volley", "-", " ").Replace(string(id))
-}

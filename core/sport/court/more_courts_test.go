@@ -5,6 +5,8 @@ import (
 	"slices"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -49,7 +51,7 @@ func TestSquashAndTableDimensions(t *testing.T) {
 	// ITF Rules of Tennis, Rule 1: the net is straight from 3 ft in the middle to 3 ft 6 in at the posts.
 	require.InDelta(t, 3.25*ft, find(t, "tennis").Net.Height(-10.5*ft), 1e-9)
 	require.Zero(t, squash.Net.Height(1))
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		require.NotEmpty(t, c.Source, c.Name)
 		require.NotEmpty(t, c.Surfaces, c.Name)
 		require.NotEmpty(t, c.Boxes, c.Name)
@@ -120,7 +122,7 @@ func TestChangingTheCourt(t *testing.T) {
 
 func TestChangingTheCourtAndBackRestoresEveryMark(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		from, to := rapid.SampledFrom(court.All()).Draw(t, "from"), rapid.SampledFrom(court.All()).Draw(t, "to")
+		from, to := rapid.SampledFrom(sports.Courts()).Draw(t, "from"), rapid.SampledFrom(sports.Courts()).Draw(t, "to")
 		mark := from.Measure(anyPlace(t, from), court.From(court.Off(from.Lines[0].ID, 0, ""), court.Off(from.Lines[2].ID, 0, "")))
 		mark.Scales = rapid.Bool().Draw(t, "scales")
 		before, err := from.Resolve(mark)
@@ -214,19 +216,20 @@ func TestTargets(t *testing.T) {
 }
 
 func TestRegions(t *testing.T) {
-	for _, s := range court.Schemes() {
-		out, err := s.Bands(court.FromNet)
+	for _, s := range sports.Regions() {
+		c := find(t, s.Court)
+		out, err := s.Bands(c, court.FromNet)
 		require.NoError(t, err, s.Name)
-		in, err := s.Bands(court.FromBaseline)
+		in, err := s.Bands(c, court.FromBaseline)
 		require.NoError(t, err)
 		for i := range out {
 			require.Equal(t, len(out)+1, out[i].Number+in[i].Number, "the two schools count in opposite directions")
 			require.Less(t, out[i].From, out[i].To)
 		}
 	}
-	four := court.Schemes()[0]
+	four := sports.Regions()[0]
 	region := func(p court.Point, n court.Numbering) court.Region {
-		r, err := four.RegionOf(p, n)
+		r, err := four.RegionOf(find(t, four.Court), p, n)
 		require.NoError(t, err)
 		return r
 	}
@@ -241,9 +244,9 @@ func TestRegions(t *testing.T) {
 
 	// Common practice, no source (T13): for nine- and ten-year-olds the net is the border between the first
 	// and second of four depth regions from the net.
-	junior, err := four.JuniorNet()
+	bands, err := four.Bands(find(t, four.Court), court.FromNet)
 	require.NoError(t, err)
-	require.InDelta(t, 0.6*21*ft, junior, 1e-9)
+	require.InDelta(t, 0.6*21*ft, bands[0].To, 1e-9)
 
 	own := court.Scheme{Name: "mine", Court: "tennis", Depths: []court.Depth{
 		{Name: "a", Stop: court.Off(court.NearService, 0, court.Out)}, {Name: "b", Stop: court.Off(court.NearService, 1, court.In)}, {Name: "c"},
@@ -251,14 +254,13 @@ func TestRegions(t *testing.T) {
 	for path, change := range map[string]func(*court.Scheme){
 		"depths.1.stop":      func(*court.Scheme) {},
 		"depths":             func(s *court.Scheme) { s.Depths = s.Depths[:2] },
-		"court":              func(s *court.Scheme) { s.Court = "beach" },
 		"depths.0.stop.line": func(s *court.Scheme) { s.Depths[0].Stop.Line = "rope" },
 		"depths.0.name":      func(s *court.Scheme) { s.Depths[0].Name = " " },
 	} {
 		s := own
 		s.Depths = append([]court.Depth{}, own.Depths...)
 		change(&s)
-		_, err := s.Bands(court.FromNet)
+		_, err := s.Bands(find(t, s.Court), court.FromNet)
 		var fields invalid.Fields
 		require.ErrorAs(t, err, &fields, path)
 		require.Equal(t, path, fields[0].Path)
@@ -375,7 +377,7 @@ func TestRetypeAPlainPlaceAndOneAlongALine(t *testing.T) {
 // TestAShareIsOfABoxThatHoldsTheTarget sets circles of every size everywhere on every court.
 func TestAShareIsOfABoxThatHoldsTheTarget(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		c := rapid.SampledFrom(court.All()).Draw(t, "court")
+		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		x, y := rapid.Float64Range(-0.5, 0.5).Draw(t, "x")*c.Singles, rapid.Float64Range(-0.5, 0.5).Draw(t, "y")*c.Length
 		mark := court.At(x, y)
 		shape, err := c.Shape(court.Target{Kind: court.Circle, Mark: &mark, Radius: rapid.Float64Range(0.05, 8).Draw(t, "radius")}, "")

@@ -50,11 +50,7 @@ type Region struct {
 
 // Bands resolves a scheme on its court. The last band reaches to the end of the run-off; where bands end
 // is measured on the near half. In squash the net is the front wall.
-func (s Scheme) Bands(numbering Numbering) ([]Band, error) {
-	c, err := Find(s.Court)
-	if err != nil {
-		return nil, invalid.Fields{{Path: "court", Message: err.Error()}}
-	}
+func (s Scheme) Bands(c Court, numbering Numbering) ([]Band, error) {
 	var wrong invalid.Fields
 	const fewest, most = 3, 6
 	if len(s.Depths) < fewest || len(s.Depths) > most {
@@ -104,12 +100,8 @@ func (c Court) deepest() float64 {
 }
 
 // RegionOf says in which region of a scheme a place lies.
-func (s Scheme) RegionOf(p Point, numbering Numbering) (Region, error) {
-	bands, err := s.Bands(numbering)
-	if err != nil {
-		return Region{}, err
-	}
-	c, err := Find(s.Court)
+func (s Scheme) RegionOf(c Court, p Point, numbering Numbering) (Region, error) {
+	bands, err := s.Bands(c, numbering)
 	if err != nil {
 		return Region{}, err
 	}
@@ -132,66 +124,4 @@ func (s Scheme) RegionOf(p Point, numbering Numbering) (Region, error) {
 	}
 	r.Band = bands[i]
 	return r, nil
-}
-
-// JuniorNet is how far from the net the border between the first and the second region is: for nine- and
-// ten-year-olds that is "the net" (common practice, no source).
-func (s Scheme) JuniorNet() (float64, error) {
-	bands, err := s.Bands(FromNet)
-	if err != nil {
-		return 0, err
-	}
-	return bands[0].To, nil
-}
-
-// Schemes returns the built-in schemes, at least one for each court. Names, purposes and borders are
-// common practice, no source.
-func Schemes() []Scheme {
-	close4 := func(service LineID) []Depth {
-		return []Depth{
-			{Name: "close", Purpose: "finish", Stop: Between(NetLine, service, 0.6)},
-			{Name: "service box", Purpose: "set up", Stop: Off(service, 0, Out)},
-			{Name: "mid-court", Purpose: "rally", Stop: Between(service, NearBaseline, 0.7)},
-			{Name: "deep", Purpose: "defend"},
-		}
-	}
-	three := []Depth{
-		{Name: "net", Purpose: "finish", Stop: Off(NearService, 0, Out)},
-		{Name: "mid-court", Purpose: "set up", Stop: Off(NearBaseline, 1, In)},
-		{Name: "back", Purpose: "rally and defend"},
-	}
-	five := []Depth{
-		{Name: "on the net", Purpose: "finish", Stop: Between(NetLine, NearService, 0.4)},
-		{Name: "first volley", Purpose: "set up", Stop: Off(NearService, 0, Out)},
-		{Name: "transition", Purpose: "approach", Stop: Off(NearBaseline, 1.5, In)},
-		{Name: "baseline", Purpose: "rally", Stop: Off(NearBaseline, 1, Out)},
-		{Name: "behind", Purpose: "defend"},
-	}
-	return []Scheme{
-		{Name: "four depths", Court: "tennis", Depths: close4(NearService)},
-		{Name: "three depths", Court: "tennis", Depths: three},
-		{Name: "five depths", Court: "tennis", Depths: five},
-		{Name: "four depths, orange", Court: "tennis-orange", Depths: close4(NearService)},
-		{Name: "four depths, red", Court: "tennis-red", Depths: close4(NearService)},
-		{Name: "three depths, pickleball", Court: "pickleball", Depths: []Depth{
-			{Name: "no-volley zone", Purpose: "soft game", Stop: Off(NearKitchen, 0, Out)},
-			{Name: "transition", Purpose: "reset", Stop: Off(NearBaseline, 1.2, In)},
-			{Name: "baseline", Purpose: "drive and drop"},
-		}},
-		{Name: "three depths, badminton", Court: "badminton", Depths: []Depth{
-			{Name: "forecourt", Purpose: "net play", Stop: Off(NearService, 0.3, Out)},
-			{Name: "mid-court", Purpose: "drive and smash", Stop: Off(NearLong, 0.8, In)},
-			{Name: "rear court", Purpose: "clear and drop"},
-		}},
-		{Name: "three depths, squash", Court: "squash", Depths: []Depth{
-			{Name: "front", Purpose: "finish and retrieve", Stop: Off(ShortLine, 1, Far)},
-			{Name: "middle", Purpose: "control", Stop: Off(BoxBack, 0, Near)},
-			{Name: "back", Purpose: "length"},
-		}},
-		{Name: "three depths, table", Court: "table-tennis", Depths: []Depth{
-			{Name: "at the table", Purpose: "attack early", Stop: Off(NearEnd, 0.7, Out)},
-			{Name: "half distance", Purpose: "topspin", Stop: Off(NearEnd, 1.6, Out)},
-			{Name: "away", Purpose: "defend"},
-		}},
-	}
 }

@@ -3,6 +3,8 @@ package court_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/sport/court"
@@ -12,7 +14,7 @@ func TestEveryKindOfTargetHasItsRule(t *testing.T) {
 	seen := map[string]court.TargetKind{}
 	for _, value := range court.TargetKind("").Enum() {
 		kind, _ := value.(court.TargetKind)
-		for _, c := range court.All() {
+		for _, c := range sports.Courts() {
 			mark, other := court.At(0, c.Length/4), court.At(1, c.Length/4)
 			target := court.Target{
 				Kind: kind, Mark: &mark, Other: &other, Points: []court.Mark{mark, other, court.At(1, c.Length/5)}, Radius: 0.5, Line: c.Lines[0].ID, Depth: 0.3, Width: 0.6, Low: 1, High: 2,
@@ -32,6 +34,6 @@ func TestEveryKindOfTargetHasItsRule(t *testing.T) {
 		}
 	}
 	require.Len(t, seen, len(court.TargetKind("").Enum()))
-	_, err := court.All()[0].Shape(court.Target{Kind: "star"}, court.Singles)
+	_, err := sports.Courts()[0].Shape(court.Target{Kind: "star"}, court.Singles)
 	require.ErrorContains(t, err, "no target of this shape")
 }

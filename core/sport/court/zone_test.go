@@ -3,13 +3,15 @@ package court_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/sport/court"
 )
 
 func TestZonesTileTheHalfAndWhatIsAroundIt(t *testing.T) {
-	for _, c := range court.All() {
+	for _, c := range sports.Courts() {
 		for _, far := range []bool{true, false} {
 			zones := c.Zones(court.Singles, far)
 			require.Len(t, zones, 20)

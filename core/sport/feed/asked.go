@@ -4,6 +4,8 @@ import (
 	"slices"
 	"strings"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 )
 
@@ -21,15 +23,15 @@ func (s Transformation) asks(p *Pattern, sport court.Sport) (string, bool) {
 		p.rally(func(r *Rally) { r.Near = r.Near.other() })
 		return "Replies go to the other side.", true
 	case Attack:
-		p.replies(GamePace)
+		p.replies(sports.GamePace)
 		return "Replies at game pace: attack.", true
 	case Neutral:
-		p.replies(HalfPace)
+		p.replies(sports.HalfPace)
 		return "Replies at half pace: keep it neutral.", true
 	case SliceIn:
 		for i := range p.Tasks {
-			if t := &p.Tasks[i]; t.Kind.Struck() && t.Stroke != Serve && slices.Contains(SpinsOf(sport), Slice) {
-				t.Spin, t.RPM = Slice, 0
+			if t := &p.Tasks[i]; t.Kind.Struck() && t.Stroke != sports.Serve && slices.Contains(sports.Of(sport).Spins, sports.Slice) {
+				t.Spin, t.RPM = sports.Slice, 0
 			}
 		}
 		return "A slice comes in.", true
@@ -50,7 +52,7 @@ func (s Transformation) Constraint() string {
 }
 
 // replies has every struck ball answered at a pace.
-func (p *Pattern) replies(pace Pace) {
+func (p *Pattern) replies(pace sports.Pace) {
 	for i := range p.Tasks {
 		if t := &p.Tasks[i]; t.Kind.Struck() {
 			t.ReplyPace = pace

@@ -3,6 +3,8 @@ package feed_test
 import (
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -128,7 +130,7 @@ func TestAnswers(t *testing.T) {
 }
 
 func TestBranchesGoWithTheirTasks(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	p, _, err := feed.Transformation{Kind: feed.DropTask, Task: 2}.Apply(forked(), c)
 	require.NoError(t, err)

@@ -53,23 +53,8 @@ func (Order) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Pace) Enum() []any {
-	return []any{Gentle, HalfPace, RallyPace, GamePace}
-}
-
-// Enum lists the values in the order in which they are offered.
 func (ReplyPlace) Enum() []any {
 	return []any{DeepCross, DeepLine, DeepMiddle, ShortCross, ShortLine, ShortMiddle}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (SpinKind) Enum() []any {
-	return []any{Flat, Topspin, HeavyTopspin, Slice, HeavySlice, SideLeft, SideRight}
-}
-
-// Enum lists the values in the order in which they are offered.
-func (Stroke) Enum() []any {
-	return []any{Forehand, Backhand, ForehandVolley, BackhandVolley, Overhead, Serve, Return, Approach, Drop, Clear, Smash, Lift, Dink, Lob, Drive, Net, Boast, Push, Loop, Flick, Block, Footwork, Technique}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -8,6 +8,8 @@ import (
 	"math"
 	"slices"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
 )
@@ -26,41 +28,6 @@ const (
 	Live     Method = "live"
 	Answer   Method = "answer" // the ball that the task before sends
 )
-
-// Stroke is what the player answers with.
-type Stroke string
-
-// The strokes of the five sports.
-const (
-	Forehand       Stroke = "forehand"
-	Backhand       Stroke = "backhand"
-	ForehandVolley Stroke = "forehand volley"
-	BackhandVolley Stroke = "backhand volley"
-	Overhead       Stroke = "overhead"
-	Serve          Stroke = "serve"
-	Return         Stroke = "return"
-	Approach       Stroke = "approach"
-	Drop           Stroke = "drop"
-	Clear          Stroke = "clear"
-	Smash          Stroke = "smash"
-	Lift           Stroke = "lift"
-	Dink           Stroke = "dink"
-)
-
-// OtherWing is the same stroke from the other side of the body; strokes that have no sides stay.
-func (s Stroke) OtherWing() Stroke {
-	other := map[Stroke]Stroke{Forehand: Backhand, Backhand: Forehand, ForehandVolley: BackhandVolley, BackhandVolley: ForehandVolley}
-	if o, ok := other[s]; ok {
-		return o
-	}
-	return s
-}
-
-// OnBackhand says whether a stroke is played on the backhand side.
-func (s Stroke) OnBackhand() bool { return s == Backhand || s == BackhandVolley }
-
-// Volleyed says whether the stroke is played out of the air near the net.
-func (s Stroke) Volleyed() bool { return s == ForehandVolley || s == BackhandVolley }
 
 // Pattern is a sequence of tasks, played several times in a turn.
 type Pattern struct {
@@ -161,7 +128,7 @@ func (p Pattern) FeedingSeconds(people, turns int) float64 {
 }
 
 // Count is how many balls of a turn ask for a stroke of some sort.
-func (p Pattern) Count(sort func(Stroke) bool) int {
+func (p Pattern) Count(sort func(sports.Stroke) bool) int {
 	return p.inTurn(func(t Task) bool { return t.Kind.Struck() && sort(t.Stroke) })
 }
 
@@ -212,7 +179,7 @@ func (p Pattern) Mirrored() Pattern {
 	p = p.clone()
 	for i := range p.Tasks {
 		t := &p.Tasks[i]
-		t.Landing, t.Spin, t.ReplySpin = t.Landing.Mirrored(), t.Spin.mirrored(), t.ReplySpin.mirrored()
+		t.Landing, t.Spin, t.ReplySpin = t.Landing.Mirrored(), t.Spin.Mirrored(), t.ReplySpin.Mirrored()
 		for _, mark := range []**court.Mark{&t.From, &t.Reply, &t.Recover} {
 			if *mark != nil {
 				mirrored := (*mark).Mirrored()

@@ -5,6 +5,8 @@ import (
 	"math"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -18,7 +20,7 @@ import (
 func two() feed.Pattern {
 	return feed.Pattern{
 		Method: feed.ByRacket, Gap: 3.5, Sequences: 3, Pause: 6,
-		Tasks: []feed.Task{{Stroke: feed.Forehand, Landing: court.At(1, -5)}, {Stroke: feed.Overhead, Landing: court.At(-1, -5)}},
+		Tasks: []feed.Task{{Stroke: sports.Forehand, Landing: court.At(1, -5)}, {Stroke: sports.Overhead, Landing: court.At(-1, -5)}},
 	}
 }
 
@@ -55,7 +57,7 @@ func TestTiming(t *testing.T) {
 		releases = append(releases, r.At)
 	}
 	require.InDeltaSlice(t, []float64{0, 3.5, 13, 16.5, 26, 29.5}, releases, 1e-12)
-	require.Equal(t, 3, p.Count(feed.AboveHead(court.Tennis)))
+	require.Equal(t, 3, p.Count(sports.Of(court.Tennis).Overhead))
 	p.Tasks = append(p.Tasks, feed.Task{Kind: feed.TouchTask, Landing: court.At(0, -1), Gap: 2})
 	require.Equal(t, 6, p.BallsPerTurn(), "touching the net is no ball")
 	require.InDelta(t, 15, p.SequenceSeconds(), 1e-12)
@@ -98,18 +100,18 @@ func TestOrders(t *testing.T) {
 }
 
 func TestMoments(t *testing.T) {
-	tennis, shuttle := flight.BallOf("tennis", false), flight.BallOf("badminton", false)
-	require.Equal(t, feed.AtTheTop, feed.Task{Stroke: feed.Forehand}.Moment(tennis))
-	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: feed.Overhead}.Moment(tennis))
-	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: feed.Lift}.Moment(shuttle))
-	require.Equal(t, feed.Rising, feed.Task{Stroke: feed.Forehand, Contact: feed.Rising}.Moment(tennis))
+	tennis, shuttle := sports.Of(court.Tennis).Courts[0].Ball, sports.Of(court.Badminton).Courts[0].Ball
+	require.Equal(t, feed.AtTheTop, feed.Task{Stroke: sports.Forehand}.Moment(tennis))
+	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: sports.Overhead}.Moment(tennis))
+	require.Equal(t, feed.OutOfTheAir, feed.Task{Stroke: sports.Lift}.Moment(shuttle))
+	require.Equal(t, feed.Rising, feed.Task{Stroke: sports.Forehand, Contact: feed.Rising}.Moment(tennis))
 }
 
 func TestSpinWordsAndTurns(t *testing.T) {
-	require.InDelta(t, 1200*2*math.Pi/60, feed.Task{Spin: feed.Topspin}.SpinOf(court.Tennis).Top, 1e-9)
-	require.InDelta(t, -600*2*math.Pi/60, feed.Task{Spin: feed.Topspin, RPM: -600}.SpinOf(court.Tennis).Top, 1e-9)
-	require.Zero(t, feed.Task{Spin: feed.HeavySlice}.SpinOf(court.Badminton))
-	require.Positive(t, feed.Task{Spin: feed.SideLeft}.SpinOf(court.TableTennis).Side)
+	require.InDelta(t, 1200*2*math.Pi/60, feed.Task{Spin: sports.Topspin}.SpinOf(court.Tennis).Top, 1e-9)
+	require.InDelta(t, -600*2*math.Pi/60, feed.Task{Spin: sports.Topspin, RPM: -600}.SpinOf(court.Tennis).Top, 1e-9)
+	require.Zero(t, feed.Task{Spin: sports.HeavySlice}.SpinOf(court.Badminton))
+	require.Positive(t, feed.Task{Spin: sports.SideLeft}.SpinOf(court.TableTennis).Side)
 }
 
 func TestCheck(t *testing.T) {
@@ -138,8 +140,8 @@ func pattern(t *rapid.T) feed.Pattern {
 			}
 			return court.At(rapid.Float64Range(-4, 4).Draw(t, name+" x"), rapid.Float64Range(-11, -2).Draw(t, name+" y"))
 		}
-		task := feed.Task{Stroke: rapid.SampledFrom([]feed.Stroke{feed.Forehand, feed.Backhand, feed.ForehandVolley, feed.Overhead}).Draw(t, "stroke"), Landing: at("landing"),
-			Spin: rapid.SampledFrom([]feed.SpinKind{"", feed.Topspin, feed.SideLeft}).Draw(t, "spin")}
+		task := feed.Task{Stroke: rapid.SampledFrom([]sports.Stroke{sports.Forehand, sports.Backhand, sports.ForehandVolley, sports.Overhead}).Draw(t, "stroke"), Landing: at("landing"),
+			Spin: rapid.SampledFrom([]sports.SpinKind{"", sports.Topspin, sports.SideLeft}).Draw(t, "spin")}
 		if rapid.Bool().Draw(t, "recovers") {
 			mark := at("recover")
 			task.Recover = &mark
@@ -150,7 +152,7 @@ func pattern(t *rapid.T) feed.Pattern {
 }
 
 func TestTransformationsTwice(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
@@ -168,7 +170,7 @@ func TestTransformationsTwice(t *testing.T) {
 // TestNothingLeavesTheCourt moves places about: what was on its half of the court stays there, so that the
 // feeder can still hit it.
 func TestNothingLeavesTheCourt(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	long.Check(t, func(t *rapid.T) {
 		p := pattern(t)
@@ -190,7 +192,7 @@ func TestNothingLeavesTheCourt(t *testing.T) {
 }
 
 func TestWhatChangesIsSaid(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	for phrase, step := range map[string]feed.Transformation{
 		"Without ball 1, forehand.":                                 {Kind: feed.DropTask, Task: 1},

@@ -4,6 +4,8 @@ import (
 	"slices"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -14,7 +16,7 @@ import (
 func tasks(n int) []feed.Task {
 	list := make([]feed.Task, n)
 	for i := range list {
-		list[i] = feed.Task{Stroke: feed.Forehand, Landing: court.At(0, -5)}
+		list[i] = feed.Task{Stroke: sports.Forehand, Landing: court.At(0, -5)}
 	}
 	return list
 }
@@ -73,7 +75,7 @@ func TestWhatIsWrongWithGroups(t *testing.T) {
 // Whatever is dropped, turned round or linked on, a group stays round the tasks that were its own, and a pattern that made
 // sense makes sense.
 func TestGroupsGoWithTheirTasks(t *testing.T) {
-	c, err := court.Find("tennis")
+	c, err := sports.Court("tennis")
 	require.NoError(t, err)
 	rapid.Check(t, func(t *rapid.T) {
 		n := rapid.IntRange(2, 6).Draw(t, "tasks")

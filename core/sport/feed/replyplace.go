@@ -3,6 +3,8 @@ package feed
 import (
 	"math"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 )
 
@@ -32,7 +34,7 @@ func ReplyWordsOf(sport court.Sport) []ReplyWords {
 	for _, each := range ReplyPlace("").Enum() {
 		place, _ := each.(ReplyPlace)
 		words := string(place)
-		if sport == court.Badminton || sport == court.Squash {
+		if sports.Of(sport).Straight {
 			switch place {
 			case DeepLine:
 				words = "deep and straight"
@@ -48,7 +50,7 @@ func ReplyWordsOf(sport court.Sport) []ReplyWords {
 // At is where the reply goes to a ball that lands at a place of the near half and is met with a stroke, in metres on the court, as it
 // is written for a right-hander. A ball in the middle is met on the side of the stroke. How deep and how wide is common practice, no
 // source.
-func (r ReplyPlace) At(c court.Court, landing court.Point, stroke Stroke) court.Point {
+func (r ReplyPlace) At(c court.Court, landing court.Point, stroke sports.Stroke) court.Point {
 	const middle = 0.1 // share of half the width within which a ball comes down the middle
 	side := math.Copysign(1, landing.X)
 	if math.Abs(landing.X) <= middle*c.Singles/2 {
@@ -77,7 +79,7 @@ func (r ReplyPlace) At(c court.Court, landing court.Point, stroke Stroke) court.
 }
 
 // ReplyPlaceAt is the place of replies that a point is, to within metres; empty for none of them.
-func ReplyPlaceAt(at court.Point, within float64, c court.Court, landing court.Point, stroke Stroke) ReplyPlace {
+func ReplyPlaceAt(at court.Point, within float64, c court.Court, landing court.Point, stroke sports.Stroke) ReplyPlace {
 	for _, each := range ReplyPlace("").Enum() {
 		if place, ok := each.(ReplyPlace); ok && place.At(c, landing, stroke).Distance(at) <= within {
 			return place

@@ -3,6 +3,8 @@ package feed
 import (
 	"fmt"
 
+	"hodometer/core/sport/sports"
+
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
 )
@@ -38,29 +40,29 @@ const (
 
 // Task is one thing to do in a sequence.
 type Task struct {
-	Kind    Kind       `json:"kind,omitempty" description:"empty: a ball"`
-	Stroke  Stroke     `json:"stroke" description:"What the player answers with"`
-	Landing court.Mark `json:"landing" description:"Where the ball lands first; of a touch or a shadow stroke, the place itself"`
-	Area    *Area      `json:"area,omitempty" description:"It lands anywhere around there"`
-	Toward  Body       `json:"toward,omitempty" description:"It comes at the player, as deep as the landing; at the feet it lands in front of them"`
+	Kind    Kind          `json:"kind,omitempty" description:"empty: a ball"`
+	Stroke  sports.Stroke `json:"stroke" description:"What the player answers with"`
+	Landing court.Mark    `json:"landing" description:"Where the ball lands first; of a touch or a shadow stroke, the place itself"`
+	Area    *Area         `json:"area,omitempty" description:"It lands anywhere around there"`
+	Toward  Body          `json:"toward,omitempty" description:"It comes at the player, as deep as the landing; at the feet it lands in front of them"`
 
-	From   *court.Mark `json:"from,omitempty" description:"Where the feeder stands for it; else where the drill says"`
-	Method Method      `json:"method,omitempty" description:"How it is fed; else as the pattern says"`
-	Height float64     `json:"height,omitempty" minimum:"0" maximum:"4" description:"Metres above the court at which it leaves; else what is usual"`
-	Pace   Pace        `json:"pace,omitempty" description:"empty: rally pace, gentle by hand"`
-	By     flight.By   `json:"by,omitempty" description:"Instead of the pace, what its flight is chosen by"`
-	Value  float64     `json:"value,omitempty" minimum:"0" maximum:"100" description:"Metres, m/s or seconds, as the flight is chosen"`
-	Spin   SpinKind    `json:"spin,omitempty"`
-	RPM    float64     `json:"rpm,omitempty" minimum:"-10000" maximum:"10000" description:"Turns a minute instead of the word; less than nothing is backspin"`
+	From   *court.Mark     `json:"from,omitempty" description:"Where the feeder stands for it; else where the drill says"`
+	Method Method          `json:"method,omitempty" description:"How it is fed; else as the pattern says"`
+	Height float64         `json:"height,omitempty" minimum:"0" maximum:"4" description:"Metres above the court at which it leaves; else what is usual"`
+	Pace   sports.Pace     `json:"pace,omitempty" description:"empty: rally pace, gentle by hand"`
+	By     flight.By       `json:"by,omitempty" description:"Instead of the pace, what its flight is chosen by"`
+	Value  float64         `json:"value,omitempty" minimum:"0" maximum:"100" description:"Metres, m/s or seconds, as the flight is chosen"`
+	Spin   sports.SpinKind `json:"spin,omitempty"`
+	RPM    float64         `json:"rpm,omitempty" minimum:"-10000" maximum:"10000" description:"Turns a minute instead of the word; less than nothing is backspin"`
 
 	Contact Moment  `json:"contact,omitempty" description:"When the player meets it"`
 	At      float64 `json:"at,omitempty" minimum:"0" maximum:"4" description:"Metres above the court at which it is met falling, for a contact at a height"`
 	Stance  string  `json:"stance,omitempty" maxLength:"60" description:"A cue for the feet: open, closed"`
 
-	Reply     *court.Mark `json:"reply,omitempty" description:"Where the answer is to land; else on the drill's target"`
-	ReplyPace Pace        `json:"replyPace,omitempty"`
-	ReplySpin SpinKind    `json:"replySpin,omitempty"`
-	Recover   *court.Mark `json:"recover,omitempty" description:"Where to go afterwards; else where the drill says"`
+	Reply     *court.Mark     `json:"reply,omitempty" description:"Where the answer is to land; else on the drill's target"`
+	ReplyPace sports.Pace     `json:"replyPace,omitempty"`
+	ReplySpin sports.SpinKind `json:"replySpin,omitempty"`
+	Recover   *court.Mark     `json:"recover,omitempty" description:"Where to go afterwards; else where the drill says"`
 
 	Gap    float64 `json:"gap,omitempty" minimum:"0.5" maximum:"60" description:"Seconds until the next task; else the pattern's"`
 	Player int     `json:"player,omitempty" minimum:"0" maximum:"3" description:"Whose task it is where several players are live, from 0"`
@@ -76,14 +78,14 @@ func (t Task) Moment(ball flight.Ball) Moment {
 		return OutOfTheAir
 	case t.Contact != "":
 		return t.Contact
-	case !ball.Bounces(), t.Kind == CatchTask, t.Stroke.Volleyed(), AboveHead(ball.Sport)(t.Stroke):
+	case !ball.Bounces(), t.Kind == CatchTask, t.Stroke.Volleyed(), sports.Of(ball.Sport).Overhead(t.Stroke):
 		return OutOfTheAir
 	}
 	return AtTheTop
 }
 
 // Served says whether a task is a serve: the player's own toss, struck before it comes down.
-func (t Task) Served() bool { return t.Stroke == Serve && t.Kind.Struck() }
+func (t Task) Served() bool { return t.Stroke == sports.Serve && t.Kind.Struck() }
 
 // Label is what a coach calls a task of a sequence.
 func (t Task) Label(i int) string {

@@ -6,6 +6,8 @@ import (
 	"os"
 	"testing"
 
+	"hodometer/core/sport/sports"
+
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -15,9 +17,9 @@ import (
 )
 
 func world(t require.TestingT, id court.ID) flight.World {
-	c, err := court.Find(id)
+	c, err := sports.Court(id)
 	require.NoError(t, err)
-	return flight.On(c, "")
+	return sports.World(c, "")
 }
 
 // open is flat ground of a size, without a net; the case is followed to its stop height.
@@ -93,7 +95,7 @@ func TestReboundTests(t *testing.T) {
 		"squash ball":       {2.54, 0.26 * 2.54, 0.33 * 2.54},  // WSF ball specification at 45 °C, from memory
 		"table tennis ball": {0.30, 0.22, 0.24},                // ITTF Laws 2.01.03: about 23 cm
 	}
-	for _, ball := range flight.Balls() {
+	for _, ball := range sports.Balls() {
 		drop, ok := drops[ball.Name]
 		if !ok {
 			require.Equal(t, "shuttlecock", ball.Name)

@@ -14,7 +14,7 @@ func (w World) aimOverOwnHalf(want Want) (Launch, error) {
 	}
 	spin := want.Spin.Along(want.Landing.X-want.From.X, want.Landing.Y-want.From.Y)
 	free := w
-	free.Court.Net.HalfUp = 0
+	free.Court = w.Court.WithoutNet()
 	miss := func(v Vec) (Vec, bool) {
 		path := free.Follow(Launch{From: want.From, Velocity: v, Spin: spin}, 2)
 		first, ok := path.Bounce(0)

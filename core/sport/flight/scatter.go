@@ -68,7 +68,7 @@ type Plane struct{ X1, Y1, X2, Y2 float64 }
 // and in height. Nothing stops the ball on its way.
 func (w World) PlaneSpread(l Launch, s Scatter, plane Plane) (Spread, bool) {
 	free := w
-	free.Court.Net.HalfUp = 0
+	free.Court = w.Court.WithoutNet()
 	return free.spreadAt(l, s, plane.crossing)
 }
 
@@ -89,7 +89,7 @@ func (w World) OverNet(l Launch, s Scatter) (clearance, sigma float64, ok bool) 
 // its way.
 func (w World) PlaneCrossing(l Launch, plane Plane) (along, height float64, ok bool) {
 	free := w
-	free.Court.Net.HalfUp = 0
+	free.Court = w.Court.WithoutNet()
 	return plane.crossing(free.Follow(l, 1+l.Landing()))
 }
 

@@ -14,15 +14,6 @@ type World struct {
 	Surface Surface
 }
 
-// On is the world of a court in still air, with the ball that is played there, on a surface; no word
-// means the first that the court lists.
-func On(c court.Court, surface string) World {
-	if surface == "" && len(c.Surfaces) > 0 {
-		surface = c.Surfaces[0]
-	}
-	return World{Ball: BallOf(c.ID, false), Air: StillAir(), Court: c, Surface: SurfaceCalled(surface)}
-}
-
 // ground is how high a ball's centre is when it touches what is below a place: the court, the table, or
 // the floor beside the table.
 func (w *World) ground(p Vec) float64 {

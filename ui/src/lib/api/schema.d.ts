@@ -1981,9 +1981,9 @@ export interface components {
              * @description Metres over the net at least
              */
             over: number;
-            pace: components["schemas"]["FeedPace"];
+            pace: components["schemas"]["SportsPace"];
             places: components["schemas"]["StruckAt"][];
-            spin?: components["schemas"]["FeedSpinKind"];
+            spin?: components["schemas"]["SportsSpinKind"];
         };
         AnglesRay: {
             /**
@@ -2095,7 +2095,7 @@ export interface components {
              * @description From the strike until it lands
              */
             seconds: number;
-            side: components["schemas"]["AnticipateSide"];
+            side: components["schemas"]["SportsSide"];
             /**
              * Format: double
              * @description As it leaves, m/s
@@ -2109,19 +2109,11 @@ export interface components {
             /** @description Why it cannot be played from there; else empty */
             why: string;
         };
-        AnticipateLikely: {
-            /** Format: double */
-            chance: number;
-            /** @description Of the replies of the sport */
-            reply: string;
-        };
         AnticipatePlace: {
             at: components["schemas"]["CourtPoint"];
             /** Format: double */
             held: number;
         };
-        /** @enum {string} */
-        AnticipatePressure: "at ease" | "hurried";
         AnticipateReached: {
             at: components["schemas"]["CourtPoint"];
             /** @description How often it is reached, from each of the stands */
@@ -2129,39 +2121,6 @@ export interface components {
         };
         /** @enum {string} */
         AnticipateSchool: "back to the middle" | "to the likely reply" | "cover and concede" | "nothing given away";
-        /** @enum {string} */
-        AnticipateSide: "straight" | "cross" | "middle" | "to your forehand" | "to your backhand";
-        AnticipateSituation: {
-            /**
-             * Format: double
-             * @description Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side
-             */
-            across: number;
-            /** @description The stroke that they answer */
-            after: string;
-            /**
-             * Format: double
-             * @description How far from the net, as a share of half the length; in squash from the front wall, of all of it
-             */
-            deep: number;
-            /**
-             * Format: double
-             * @description Metres above the court at which they meet it
-             */
-            high: number;
-            id: string;
-            /** @description What they may play, the chances adding up to 1 */
-            likely: components["schemas"]["AnticipateLikely"][];
-            /** @description In a coach's words */
-            name: string;
-            pressure: components["schemas"]["AnticipatePressure"];
-            sport: components["schemas"]["CourtSport"];
-            /**
-             * Format: double
-             * @description Where players wait by rote, as deep is measured
-             */
-            waiting: number;
-        };
         AnticipateStand: {
             at: components["schemas"]["CourtPoint"];
             /** @description Of each reply, in order; 0 for what cannot be played */
@@ -2934,7 +2893,7 @@ export interface components {
             setUp: number;
             sport: components["schemas"]["CourtSport"];
             /** @description The stroke whose ladder the drill stands on */
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
             summary: string;
             /** @description The material of the court; empty: what is usual */
             surface?: string;
@@ -2982,7 +2941,7 @@ export interface components {
             drill: string;
             name: string;
             rung: components["schemas"]["ProgressRung"];
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
             times: components["schemas"]["DrillTime"][];
         };
         /** @enum {string} */
@@ -3003,7 +2962,7 @@ export interface components {
             /** @description empty: the drill's */
             rung?: components["schemas"]["ProgressRung"];
             /** @description Whose ladder it counts on; empty: the drill's */
-            stroke?: components["schemas"]["FeedStroke"];
+            stroke?: components["schemas"]["SportsStroke"];
             /** @description Where balls go; none: in is enough */
             target?: components["schemas"]["CourtTarget"];
             /** @description Which tasks of the pattern belong to it, from 0; none: all */
@@ -3124,7 +3083,7 @@ export interface components {
              */
             seconds?: number;
             /** @description What is played everywhere; empty: what is usual there */
-            stroke?: components["schemas"]["FeedStroke"];
+            stroke?: components["schemas"]["SportsStroke"];
         };
         DrillTransferredMark: {
             /** @description The mark as it is said on the court it comes from */
@@ -3336,8 +3295,6 @@ export interface components {
         FeedNext: "when the last one has finished" | "while the last one is finishing" | "all at once";
         /** @enum {string} */
         FeedOrder: "as listed" | "shuffled" | "drawn by weight";
-        /** @enum {string} */
-        FeedPace: "gentle" | "half pace" | "rally pace" | "game pace";
         FeedPattern: {
             /** @description How far players get back between balls */
             back?: components["schemas"]["FeedBack"];
@@ -3391,7 +3348,7 @@ export interface components {
             far: components["schemas"]["FeedDirection"];
             /** @description The student's rule */
             near: components["schemas"]["FeedDirection"];
-            pace?: components["schemas"]["FeedPace"];
+            pace?: components["schemas"]["SportsPace"];
             /** @description Two at the far end, each on their own side: two against one */
             pair?: boolean;
             /** @description Strokes of a rally that is worked out */
@@ -3428,10 +3385,6 @@ export interface components {
             place: components["schemas"]["FeedReplyPlace"];
             words: string;
         };
-        /** @enum {string} */
-        FeedSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
-        /** @enum {string} */
-        FeedStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink" | "lob" | "drive" | "net shot" | "boast" | "push" | "loop" | "flick" | "block" | "footwork" | "technique";
         FeedTask: {
             /** @description It lands anywhere around there */
             area?: components["schemas"]["FeedArea"];
@@ -3465,25 +3418,25 @@ export interface components {
             /** @description How it is fed; else as the pattern says */
             method?: components["schemas"]["FeedMethod"];
             /** @description empty: rally pace, gentle by hand */
-            pace?: components["schemas"]["FeedPace"];
+            pace?: components["schemas"]["SportsPace"];
             /** @description Whose task it is where several players are live, from 0 */
             player?: number;
             /** @description Where to go afterwards; else where the drill says */
             recover?: components["schemas"]["CourtMark"];
             /** @description Where the answer is to land; else on the drill's target */
             reply?: components["schemas"]["CourtMark"];
-            replyPace?: components["schemas"]["FeedPace"];
-            replySpin?: components["schemas"]["FeedSpinKind"];
+            replyPace?: components["schemas"]["SportsPace"];
+            replySpin?: components["schemas"]["SportsSpinKind"];
             /**
              * Format: double
              * @description Turns a minute instead of the word; less than nothing is backspin
              */
             rpm?: number;
-            spin?: components["schemas"]["FeedSpinKind"];
+            spin?: components["schemas"]["SportsSpinKind"];
             /** @description A cue for the feet: open, closed */
             stance?: string;
             /** @description What the player answers with */
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
             /** @description It comes at the player, as deep as the landing; at the feet it lands in front of them */
             toward?: components["schemas"]["FeedBody"];
             /**
@@ -3801,7 +3754,7 @@ export interface components {
             /** @description How many players each side is to have first */
             size?: components["schemas"]["GameSize"];
             /** @description Empty: as players at a club play the sport */
-            tempo?: components["schemas"]["GameTempo"];
+            tempo?: components["schemas"]["SportsTempo"];
             /** @description A size of a target that was typed first */
             typed?: components["schemas"]["CoachTyped"];
             /** @description Which version is worked out; empty: the game as it is written */
@@ -3866,7 +3819,7 @@ export interface components {
             measure: string;
             missed: number;
             player: string;
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
         };
         GameDocument: {
             cautions: string[];
@@ -4081,7 +4034,7 @@ export interface components {
             /** @description With which stroke of the rally, from 1 for the serve or the feed, so that it is counted once in a rally; 0: with any */
             shot?: number;
             /** @description Which stroke it is */
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
         };
         GameMini: {
             /** @description How each of its rallies begins; an odd number */
@@ -4244,23 +4197,6 @@ export interface components {
             /** @description Empty for the beginning */
             words: string;
         };
-        GameTempo: {
-            /**
-             * Format: double
-             * @description Seconds from the end of a rally to the next feed
-             */
-            between: number;
-            /**
-             * Format: double
-             * @description Seconds from one stroke to the next
-             */
-            stroke: number;
-            /**
-             * Format: double
-             * @description Of a rally, both sides together, on average
-             */
-            strokes: number;
-        };
         /** @enum {string} */
         GameTurning: "one place on to the left" | "winners stay, losers change with who waits";
         GameVersion: {
@@ -4350,7 +4286,7 @@ export interface components {
         KeepingWhy: "daily" | "on demand" | "before an update" | "before a restore" | "before an import";
         LadderPosition: {
             rung: components["schemas"]["ProgressRung"];
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
         };
         Latest: {
             /** @description Another one whenever anything was stored, or the program was started again */
@@ -5243,13 +5179,13 @@ export interface components {
             milestones: components["schemas"]["ProgressMilestone"][];
             /** @description The student is spared it while something hurts: nothing is proposed */
             rests: boolean;
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
         };
         ProgressReached: {
             /** Format: date-time */
             at: string;
             rung: components["schemas"]["ProgressRung"];
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
         };
         /** @enum {string} */
         ProgressRung: "consistency" | "direction" | "depth" | "spin" | "pace";
@@ -5318,7 +5254,7 @@ export interface components {
              */
             near: number;
             /** @description The quickest they play */
-            pace: components["schemas"]["FeedPace"];
+            pace: components["schemas"]["SportsPace"];
             /**
              * Format: double
              * @description Chance to keep each ball in play
@@ -5434,7 +5370,7 @@ export interface components {
         ReadingAsked: {
             court: string;
             level: components["schemas"]["StudentLevel"];
-            situation: components["schemas"]["AnticipateSituation"];
+            situation: components["schemas"]["SportsSituation"];
         };
         Regions: {
             /** @description From the net out */
@@ -6275,9 +6211,9 @@ export interface components {
             /** @description How often each reply was seen */
             seen: number[];
             /** @description With the coach's own chances, where there are any */
-            situation: components["schemas"]["AnticipateSituation"];
+            situation: components["schemas"]["SportsSituation"];
             /** @description The chances as common practice has them */
-            usual: components["schemas"]["AnticipateLikely"][];
+            usual: components["schemas"]["SportsLikely"][];
         };
         Situations: {
             /** @description What can be played in the sport */
@@ -6291,13 +6227,77 @@ export interface components {
         };
         SportWords: {
             /** @description What a student can stand on a rung of: the strokes, footwork and technique */
-            ladders: components["schemas"]["FeedStroke"][];
+            ladders: components["schemas"]["SportsStroke"][];
             levels: components["schemas"]["StudentLevel"][];
             /** @description Where a reply can go */
             replies: components["schemas"]["FeedReplyWords"][];
-            spins: components["schemas"]["FeedSpinKind"][];
+            spins: components["schemas"]["SportsSpinKind"][];
             sport: components["schemas"]["CourtSport"];
-            strokes: components["schemas"]["FeedStroke"][];
+            strokes: components["schemas"]["SportsStroke"][];
+        };
+        SportsLikely: {
+            /** Format: double */
+            chance: number;
+            /** @description Of the replies of the sport */
+            reply: string;
+        };
+        /** @enum {string} */
+        SportsPace: "gentle" | "half pace" | "rally pace" | "game pace";
+        /** @enum {string} */
+        SportsPressure: "at ease" | "hurried";
+        /** @enum {string} */
+        SportsSide: "straight" | "cross" | "middle" | "to your forehand" | "to your backhand";
+        SportsSituation: {
+            /**
+             * Format: double
+             * @description Where they hit from: shares of half the width for singles, to their forehand side; less than nothing is the backhand side
+             */
+            across: number;
+            /** @description The stroke that they answer */
+            after: string;
+            /**
+             * Format: double
+             * @description How far from the net, as a share of half the length; in squash from the front wall, of all of it
+             */
+            deep: number;
+            /**
+             * Format: double
+             * @description Metres above the court at which they meet it
+             */
+            high: number;
+            id: string;
+            /** @description What they may play, the chances adding up to 1 */
+            likely: components["schemas"]["SportsLikely"][];
+            /** @description In a coach's words */
+            name: string;
+            pressure: components["schemas"]["SportsPressure"];
+            sport: components["schemas"]["CourtSport"];
+            /**
+             * Format: double
+             * @description Where players wait by rote, as deep is measured
+             */
+            waiting: number;
+        };
+        /** @enum {string} */
+        SportsSpinKind: "flat" | "topspin" | "heavy topspin" | "slice" | "heavy slice" | "curving left" | "curving right";
+        /** @enum {string} */
+        SportsStroke: "forehand" | "backhand" | "forehand volley" | "backhand volley" | "overhead" | "serve" | "return" | "approach" | "drop" | "clear" | "smash" | "lift" | "dink" | "lob" | "drive" | "net shot" | "boast" | "push" | "loop" | "flick" | "block" | "footwork" | "technique";
+        SportsTempo: {
+            /**
+             * Format: double
+             * @description Seconds from the end of a rally to the next feed
+             */
+            between: number;
+            /**
+             * Format: double
+             * @description Seconds from one stroke to the next
+             */
+            stroke: number;
+            /**
+             * Format: double
+             * @description Of a rally, both sides together, on average
+             */
+            strokes: number;
         };
         StandAsked: {
             /** @description Where the opponent hits from instead */
@@ -6310,7 +6310,7 @@ export interface components {
             opponent: components["schemas"]["StudentLevel"];
             /** @description How often each reply was seen */
             seen?: number[];
-            situation: components["schemas"]["AnticipateSituation"];
+            situation: components["schemas"]["SportsSituation"];
             /**
              * Format: uuid
              * @description Instead of somebody of the level
@@ -6325,7 +6325,7 @@ export interface components {
             /** @description Each stand in words */
             said: string[];
             /** @description As it was worked out, sharpened by what was seen */
-            situation: components["schemas"]["AnticipateSituation"];
+            situation: components["schemas"]["SportsSituation"];
             /** @description How what is held came about, of each stand */
             worked: components["schemas"]["MetricDerivation"][];
         };
@@ -6359,7 +6359,7 @@ export interface components {
         Stored: "student" | "drill" | "lesson";
         StrokeInGames: {
             games: components["schemas"]["OddsDone"];
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
             /** @description Beside drills; null where the stroke was not counted in any */
             transfer: null | components["schemas"]["OddsTransfer"];
         };
@@ -6796,7 +6796,7 @@ export interface components {
             rung: components["schemas"]["ProgressRung"];
             /** @description By their identifiers */
             runs: components["schemas"]["UnderwayRun"][];
-            stroke: components["schemas"]["FeedStroke"];
+            stroke: components["schemas"]["SportsStroke"];
             student: string;
         };
         UnderwayCounter: {
@@ -7044,7 +7044,7 @@ export interface components {
             moments: components["schemas"]["FeedMoment"][];
             nexts: components["schemas"]["FeedNext"][];
             orders: components["schemas"]["FeedOrder"][];
-            paces: components["schemas"]["FeedPace"][];
+            paces: components["schemas"]["SportsPace"][];
             /** @description Parts of the body that can hurt, from head to foot */
             parts: components["schemas"]["SorePart"][];
             /** @description How near to play, the farthest first */
@@ -7153,7 +7153,7 @@ export interface components {
             sentences: string[];
             /** @description A game by these chances, event by event */
             steps: components["schemas"]["GameStep"][];
-            tempo: components["schemas"]["GameTempo"];
+            tempo: components["schemas"]["SportsTempo"];
             toFar: number;
             /** @description What it can be played to in the time; 0 where no time was given or nothing fits */
             toNear: number;
@@ -7845,7 +7845,7 @@ export interface operations {
                 /** @description Drills of this sport come first */
                 first?: components["schemas"]["CourtSport"];
                 /** @description Its ladder, or any of its balls */
-                stroke?: components["schemas"]["FeedStroke"];
+                stroke?: components["schemas"]["SportsStroke"];
                 trains?: components["schemas"]["ProgressRung"];
                 level?: components["schemas"]["StudentLevel"];
                 /** @description That there are; 0: any number */
