@@ -5,14 +5,13 @@ import (
 	"net/http"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
 	"hodometer/core/drill"
 	"hodometer/core/people/anticipate"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 var standAsked = map[string]any{

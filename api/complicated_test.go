@@ -4,12 +4,11 @@ import (
 	"encoding/json"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
 	"hodometer/core/game"
+	"hodometer/core/sport/sports"
 )
 
 // Little matches with two bonuses are among the costliest games there are: what would be fair may take too long, and then that is said; all the rest is told.

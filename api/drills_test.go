@@ -6,8 +6,6 @@ import (
 	"net/http/httptest"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/desk"
@@ -16,6 +14,7 @@ import (
 	"hodometer/core/drill/report"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/people/student"
+	"hodometer/core/sport/sports"
 )
 
 func TestTwoTabsThatEditTheSameDrill(t *testing.T) {

@@ -4,8 +4,6 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/repository"
@@ -13,6 +11,7 @@ import (
 	"hodometer/core/game"
 	"hodometer/core/lesson/plan"
 	"hodometer/core/live/scoreboard"
+	"hodometer/core/sport/sports"
 )
 
 // A stroke that is counted in a game stands beside the same stroke in drills, and moves nobody on the ladder.

@@ -4,8 +4,6 @@ import (
 	"slices"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/api/repository"
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/lesson/prospect"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/student"
+	"hodometer/core/sport/sports"
 )
 
 // lessonWith is a lesson with one built-in drill, kept; the lesson's and its block's identifiers come with it.

@@ -5,12 +5,11 @@ import (
 	"errors"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // games enters what the young tennis players of the club played against each other on three evenings: the older they are the better.

@@ -8,8 +8,6 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/calendar"
@@ -19,6 +17,7 @@ import (
 	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
 	"hodometer/core/people/progress"
+	"hodometer/core/sport/sports"
 	"hodometer/handover"
 	"hodometer/sheets"
 )

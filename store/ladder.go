@@ -5,9 +5,8 @@ import (
 	"database/sql"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/people/progress"
+	"hodometer/core/sport/sports"
 )
 
 // LadderPosition is a rung that a student came to.

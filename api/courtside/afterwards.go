@@ -7,8 +7,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/count/tally"
@@ -16,6 +14,7 @@ import (
 	"hodometer/core/live/closing"
 	"hodometer/core/live/underway"
 	"hodometer/core/people/progress"
+	"hodometer/core/sport/sports"
 	"hodometer/store"
 )
 

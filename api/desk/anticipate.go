@@ -5,8 +5,6 @@ import (
 	"errors"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
@@ -20,6 +18,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // ofSport is the parameter of what belongs to a sport.

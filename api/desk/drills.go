@@ -5,8 +5,6 @@ import (
 	"errors"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -19,6 +17,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Tried is a drill that is tried on somebody.

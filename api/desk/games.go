@@ -6,8 +6,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -19,6 +17,7 @@ import (
 	"hodometer/core/live/device"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/store"
 )
 

@@ -10,8 +10,6 @@ import (
 	"time"
 	"unicode/utf8"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -20,6 +18,7 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/store"
 )
 

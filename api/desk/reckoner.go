@@ -4,8 +4,6 @@ import (
 	"context"
 	"errors"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/api/repository"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -18,6 +16,7 @@ import (
 	"hodometer/core/drill/simulation"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // GoalAsked is a goal for somebody who makes so many.

@@ -7,8 +7,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/labstack/echo/v5"
 
 	"hodometer/api/request"
@@ -16,6 +14,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/exchange/family"
 	"hodometer/core/people/progress"
+	"hodometer/core/sport/sports"
 	"hodometer/handover"
 	"hodometer/paper"
 	"hodometer/store"

@@ -7,8 +7,6 @@ import (
 	"net/http"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/access"
 	"hodometer/api/request"
 	"hodometer/core/basics/invalid"
@@ -17,6 +15,7 @@ import (
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/exchange/shorthand"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // DrillCode is a drill to be passed on without a file.

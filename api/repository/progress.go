@@ -6,8 +6,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/count/odds"
 	"hodometer/core/count/ranking"
 	"hodometer/core/count/score"
@@ -17,6 +15,7 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/store"
 )
 

@@ -4,14 +4,13 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

@@ -4,9 +4,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // mentions says whether any line has one of the words in it.

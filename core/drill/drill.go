@@ -6,14 +6,13 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // FormatVersion is the version of the document's format that this code reads and writes.

@@ -4,8 +4,6 @@ import (
 	"math"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

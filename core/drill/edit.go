@@ -4,12 +4,11 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Edit is what a coach does to a drill on its court or in the table beside it. The steps that are there

@@ -3,8 +3,6 @@ package drill_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

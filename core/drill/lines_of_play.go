@@ -5,10 +5,9 @@ import (
 	"math"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // How near to a line of play somebody stands in it, metres, and how far up a net player stands at most. Our own choice.

@@ -5,10 +5,9 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // NamedMark is one mark of a drill: where it stands in the document, what it is, and the mark itself.

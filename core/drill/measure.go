@@ -6,13 +6,12 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // MaxMeasures is how many measures a drill can have: as many as a coach tells apart on one court.

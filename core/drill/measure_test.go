@@ -3,8 +3,6 @@ package drill_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

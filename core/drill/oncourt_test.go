@@ -3,11 +3,10 @@ package drill_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
+	"hodometer/core/sport/sports"
 )
 
 // Every drill of tennis can be played on the court of every ball stage: it stays on the court, keeps its balls and its measures, and

@@ -4,12 +4,11 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // pressed adds a ball that lands where the court of a player of a hand was pressed, as the last one comes. Offsets become multiples of the grain, in

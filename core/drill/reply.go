@@ -3,11 +3,10 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Reply is where the reply to one ball goes, in words.

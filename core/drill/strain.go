@@ -4,11 +4,10 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // What counts as wide running: so many metres between two things to do, sideways or to a place that is touched; on small courts this share of the

@@ -3,11 +3,10 @@ package drill
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // maxPlaces is how many people and things a drill has at most.

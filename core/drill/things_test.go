@@ -5,8 +5,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -16,6 +14,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )

@@ -4,11 +4,10 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 // typed returns the drill with one length read from words.

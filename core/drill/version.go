@@ -4,10 +4,9 @@ import (
 	"context"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 // Versions lists the versions of a drill from the easiest to the hardest: the easier ones, the drill as it is written, and the harder

@@ -3,12 +3,11 @@ package drill
 import (
 	"context"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
+	"hodometer/core/sport/sports"
 )
 
 // Written is the level a drill is written for.

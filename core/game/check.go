@@ -4,11 +4,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Check says what is wrong with the rules of a game on a court, by field: also that a game could never end.

@@ -5,10 +5,9 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Measure is a stroke that is counted beside the score, made or missed, so that it can be set against the same stroke in drills. It gives

@@ -5,11 +5,10 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/game"
+	"hodometer/core/sport/sports"
 )
 
 // thirds are rules in which the third stroke is counted, made with its award, and every return.

@@ -9,13 +9,12 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 

@@ -7,16 +7,14 @@ import (
 	"os"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"gonum.org/v1/gonum/mathext"
 	"pgregory.net/rapid"
 
-	"hodometer/internal/long"
-
 	"hodometer/core/count/odds"
 	"hodometer/core/game"
+	"hodometer/core/sport/sports"
+	"hodometer/internal/long"
 )
 
 // duel is rallies between two players to some points.

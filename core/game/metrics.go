@@ -3,10 +3,9 @@ package game
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
+	"hodometer/core/sport/sports"
 )
 
 // Metrics are the figures of a game, with how they came about: who wins, how many rallies it has and how long it takes.

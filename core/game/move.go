@@ -5,11 +5,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Move is a start place or a target that was moved on court.

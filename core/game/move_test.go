@@ -3,13 +3,12 @@ package game_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/game"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // On every court a game of any size can be set up, and carried over to every other one, where each side keeps its players and its end.

@@ -4,11 +4,10 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Version is a game that is played otherwise: on another court with the ball that goes with it, on half of the court, from one side of the

@@ -3,13 +3,12 @@ package game_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
 	"hodometer/core/game"
 	"hodometer/core/people/coach"
+	"hodometer/core/sport/sports"
 )
 
 // Every ready game can be played in each of its usual versions, and each is another game.

@@ -3,12 +3,11 @@ package lesson_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/lesson"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 func TestAWarmUpSpeaksTheSport(t *testing.T) {

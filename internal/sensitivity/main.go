@@ -8,8 +8,6 @@ import (
 	"log"
 	"os"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/drill/simulation"
@@ -18,6 +16,7 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // answers are what the model says, in the order of the library and of the situations.

@@ -5,14 +5,13 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/count/score"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Exchange is two players who rally straight up and down the middle, each from one depth.

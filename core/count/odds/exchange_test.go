@@ -3,13 +3,12 @@ package odds_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/odds"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 func pair(t testing.TB, on court.ID) odds.Exchange {

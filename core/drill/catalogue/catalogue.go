@@ -8,13 +8,12 @@ import (
 	"strings"
 	"unicode"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/drill"
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Entry is a drill that can be found.

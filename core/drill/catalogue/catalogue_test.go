@@ -7,8 +7,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -18,6 +16,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 

@@ -6,8 +6,6 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -18,6 +16,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Reading makes a drill of a situation: the feeder stands where the opponent hits from and chooses from the likely replies by

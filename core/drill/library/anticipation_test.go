@@ -3,8 +3,6 @@ package library_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

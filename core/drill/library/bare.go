@@ -3,8 +3,6 @@ package library
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
@@ -13,6 +11,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Bare is the least drill there is for a target: one deep ball beside the player, met at ease near the

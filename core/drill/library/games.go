@@ -4,10 +4,9 @@ import (
 	"slices"
 	"sync"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // StoredGame is a game with its identifier.

@@ -6,13 +6,12 @@ import (
 	"strings"
 	"sync"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Stored is a drill with its identifier.

@@ -5,8 +5,6 @@ import (
 	"slices"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -23,6 +21,7 @@ import (
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 	"hodometer/internal/sample"
 )

@@ -3,14 +3,13 @@ package library_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
 	"hodometer/core/drill/library"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // By eye, drill by drill: what they ask of a body. Common practice, no source.

@@ -4,14 +4,13 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/drill/rotation"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Space is the courts there are for a lesson. The zero value is one whole court.

@@ -3,8 +3,6 @@ package load_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/score"
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

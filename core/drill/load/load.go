@@ -5,13 +5,12 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
 	"hodometer/core/drill"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Load is what a drill takes: balls, baskets and seconds.

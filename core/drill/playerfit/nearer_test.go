@@ -3,8 +3,6 @@ package playerfit
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -12,6 +10,7 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // R7: a volley that is met above the height of the net is never harder from nearer to it, at equal time to spare. How fast the

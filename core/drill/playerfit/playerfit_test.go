@@ -5,8 +5,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/odds"
@@ -20,6 +18,7 @@ import (
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

@@ -4,13 +4,12 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Practice is how one attempt of one of several students went.

@@ -4,8 +4,6 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/count/odds"
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/drill/library"
 	"hodometer/core/drill/playerfit"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 func TestWhatWasDoneSpeaksForItsLike(t *testing.T) {

@@ -3,13 +3,12 @@ package report
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
 	"hodometer/core/game"
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // OnCourt is what stands on court in a game.

@@ -4,8 +4,6 @@ package report
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/metric"
 	"hodometer/core/basics/units"
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // Report is everything a view shows about a drill. All places are resolved.

@@ -5,12 +5,11 @@ import (
 	"math"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/rotation"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Everybody has a place of their own: who plays on the court, opponents on the other half, who waits beside it.

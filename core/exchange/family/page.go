@@ -8,8 +8,6 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/units"
 	"hodometer/core/count/odds"
 	"hodometer/core/count/score"
@@ -19,6 +17,7 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Known is what a page is made from: of one player, from one day to another.

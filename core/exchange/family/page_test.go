@@ -6,8 +6,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill/library"
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/people/progress"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 func told(t *testing.T, change func(*family.Known)) family.Page {

@@ -6,8 +6,6 @@ import (
 	"strings"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/exchange/shorthand"
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 

@@ -3,10 +3,9 @@ package shorthand
 import (
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/drill"
+	"hodometer/core/sport/sports"
 )
 
 // Of is the pattern of a drill as a line, with the aim of its first measure where that can be said so.

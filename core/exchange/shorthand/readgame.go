@@ -7,12 +7,11 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/game"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // gameReader reads the rules of a game.

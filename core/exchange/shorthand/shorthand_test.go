@@ -4,8 +4,6 @@ import (
 	"encoding/json"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
@@ -15,6 +13,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 

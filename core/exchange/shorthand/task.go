@@ -6,11 +6,10 @@ import (
 	"strconv"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // writing is a task while its words are read.

@@ -6,10 +6,9 @@ import (
 	"math"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // short are the short forms of strokes; the others are called by their names, joined by hyphens.

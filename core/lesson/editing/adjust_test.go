@@ -3,8 +3,6 @@ package editing_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/drill"
@@ -13,6 +11,7 @@ import (
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
 

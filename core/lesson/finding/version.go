@@ -3,12 +3,11 @@ package finding
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/lesson"
 	"hodometer/core/lesson/editing"
 	"hodometer/core/lesson/schedule"
+	"hodometer/core/sport/sports"
 )
 
 // elsewhere says that a drill is not played on the lesson's own court, since it makes no sense there.

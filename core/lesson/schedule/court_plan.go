@@ -3,10 +3,9 @@ package schedule
 import (
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/lesson"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // CourtPlan is what stands on one kind of court in a lesson, and the one walk that puts it down.

@@ -4,8 +4,6 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/lesson/schedule"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Counter is one student's count at one measure in one drill block.

@@ -7,8 +7,6 @@ import (
 	"slices"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/count/score"
 	"hodometer/core/count/tally"
 	"hodometer/core/drill"
@@ -19,6 +17,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/progress"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Kit is all that a lesson is run from: what a device takes along to where there is no network.

@@ -4,12 +4,11 @@ import (
 	"fmt"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/lesson"
 	"hodometer/core/people/student"
+	"hodometer/core/sport/sports"
 )
 
 // Near says how much of a limit is used up, and whether it is reached.

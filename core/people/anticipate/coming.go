@@ -4,11 +4,10 @@ import (
 	"fmt"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // plays is a reply as an opponent plays it from a place.

@@ -3,11 +3,10 @@ package anticipate
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Reached is what is reached of a ball that lands at a place, at game pace from where the opponent is.

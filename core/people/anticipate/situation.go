@@ -9,12 +9,11 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/basics/units"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Situations are those of a sport, as common practice has them: no source. They are the caller's to change.

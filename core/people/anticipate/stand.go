@@ -4,13 +4,12 @@ import (
 	"context"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/people/footwork"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // School is a way of choosing where to wait.

@@ -5,8 +5,6 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"math"
 
 	"hodometer/core/basics/invalid"
@@ -14,6 +12,7 @@ import (
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Within is what a coach means by a circle of so much: half its width, or all of it.

@@ -3,11 +3,10 @@ package footwork
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Coming is a ball that comes at a player, with every way of meeting it.

@@ -7,12 +7,11 @@ import (
 	"math"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Drill is a pattern with its places resolved: what a timeline is worked out from. Places that stand for

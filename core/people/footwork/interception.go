@@ -3,12 +3,11 @@ package footwork
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Verdict is how hard a task is for a player.

@@ -5,11 +5,10 @@ import (
 	"math"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/units"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // What is thought of a player's own quickness, and of a stopwatch. Own choices, no source.

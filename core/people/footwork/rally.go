@@ -4,12 +4,11 @@ import (
 	"context"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // rally plays out a rally in which each reply is the next feed. The student is player 0; at the other end

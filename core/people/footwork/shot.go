@@ -3,11 +3,10 @@ package footwork
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Reply is how the answer to a task's ball leaves from where it was met, so that it lands at a place; the

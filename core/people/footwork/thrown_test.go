@@ -3,14 +3,13 @@ package footwork_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/people/footwork"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // thrown is a drill with one ball by hand from a place to another.

@@ -5,11 +5,10 @@ import (
 	"errors"
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Sample is a ball at a moment of a timeline.

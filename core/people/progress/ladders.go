@@ -5,10 +5,9 @@ import (
 	"strings"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // FormatVersion is the version of the format in which ladders are handed on.

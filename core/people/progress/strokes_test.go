@@ -4,11 +4,10 @@ import (
 	"testing"
 	"time"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/people/progress"
+	"hodometer/core/sport/sports"
 )
 
 func TestStrokesStandWhereTheStudentWasPutLast(t *testing.T) {

@@ -5,14 +5,13 @@ import (
 	"math"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/sport/angles"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 

@@ -3,11 +3,10 @@ package court_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 func TestEveryKindOfTargetHasItsRule(t *testing.T) {

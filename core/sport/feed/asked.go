@@ -4,9 +4,8 @@ import (
 	"slices"
 	"strings"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // asks changes what a pattern asks for: where the reply goes, how it is meant, what comes in. It is false for a step that

@@ -3,14 +3,13 @@ package feed_test
 import (
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/feed"
+	"hodometer/core/sport/sports"
 )
 
 // forked is a ball, then an approach and a volley if it comes short, an overhead if it comes high, or nothing.

@@ -8,10 +8,9 @@ import (
 	"math"
 	"slices"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/basics/invalid"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // Method is how a ball is brought into play.

@@ -3,9 +3,8 @@ package feed
 import (
 	"math"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/sports"
 )
 
 // ReplyPlace is where a reply goes, in words: how deep, and which way from where the ball is met.

@@ -3,10 +3,9 @@ package feed
 import (
 	"fmt"
 
-	"hodometer/core/sport/sports"
-
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 )
 
 // Kind is what a player does in one task of a sequence.

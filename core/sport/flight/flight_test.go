@@ -6,13 +6,12 @@ import (
 	"os"
 	"testing"
 
-	"hodometer/core/sport/sports"
-
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"hodometer/core/sport/court"
 	"hodometer/core/sport/flight"
+	"hodometer/core/sport/sports"
 	"hodometer/internal/long"
 )
 
