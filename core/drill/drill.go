@@ -151,6 +151,8 @@ func (d Document) Check() error {
 		switch {
 		case task.Contact == feed.OutOfTheAir && c.AtTable() && task.Kind.Struck():
 			wrong.Add(invalid.Join(path, "contact"), "at a table the ball is met after it has bounced")
+		case task.Contact == feed.OffTheWall && !c.PlaysWalls():
+			wrong.Add(invalid.Join(path, "contact"), "there is no wall here for it to come off")
 		case task.Contact != "" && task.Contact != feed.OutOfTheAir && !sports.Of(c.Sport).Bounces() && task.Kind.Flies():
 			wrong.Add(invalid.Join(path, "contact"), "a shuttle does not bounce: it is met out of the air")
 		}

@@ -36,7 +36,7 @@ func Reading(ctx context.Context, on court.ID, s sports.Situation, level student
 	wait := a.Stands[1]
 	const lost = 0.35 // of the balls that come there
 	p := feed.Pattern{Method: feed.ByRacket, Gap: 4, Sequences: 2, Pause: 10, Order: feed.Drawn, Seed: 7}
-	if c.PlaysWalls() {
+	if c.HasFrontWall() {
 		p.Method = feed.Partner
 	}
 	for i, each := range a.Coming {

@@ -32,7 +32,7 @@ func Bare(on court.ID, level student.Level, inBack, inSide, radius float64) (dri
 		},
 	}
 	feeder, start := court.At(0, c.Length/4), court.At(0, -c.Length/2)
-	if c.PlaysWalls() {
+	if c.HasFrontWall() {
 		d.Pattern.Method, feeder, start = feed.Partner, court.At(0.4, 1.2), court.At(0, -0.9)
 		d.Pattern.Tasks[0].Landing, d.Pattern.Tasks[0].Contact, d.Pattern.Tasks[0].Pace = court.At(1.5, -2.5), feed.Falling, sports.Gentle
 	}

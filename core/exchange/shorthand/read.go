@@ -57,7 +57,7 @@ func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
 		return feed.Pattern{}, nil, []Word{}, err
 	}
 	r := reader{scanner: s, p: feed.Pattern{Method: feed.ByRacket, Gap: 3.5, Sequences: 1}}
-	if on.PlaysWalls() {
+	if on.HasFrontWall() {
 		r.p.Method = feed.Partner
 	}
 	if len(r.tokens) == 0 {

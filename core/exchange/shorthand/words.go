@@ -47,7 +47,7 @@ func strokeOf(word string) (sports.Stroke, bool) {
 
 // Words for the moment of contact, for what of a player a ball comes at, for the cases of a branch.
 var (
-	moments = map[string]feed.Moment{"air": feed.OutOfTheAir, "rising": feed.Rising, "top": feed.AtTheTop, "falling": feed.Falling}
+	moments = map[string]feed.Moment{"air": feed.OutOfTheAir, "rising": feed.Rising, "top": feed.AtTheTop, "falling": feed.Falling, "wall": feed.OffTheWall}
 	bodies  = map[string]feed.Body{"feet": feed.TheFeet, "body": feed.TheBody, "crossover": feed.TheCrossover}
 	cases   = map[string]feed.Case{"if-short": feed.IfShort, "if-high": feed.IfHigh, "if-reachable": feed.IfReachable, "if-chosen": feed.IfChosen, "otherwise": feed.Otherwise}
 )

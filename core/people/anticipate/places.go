@@ -16,6 +16,9 @@ func (b board) bounds() (low, high court.Point) {
 	case !c.HasNet():
 		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: c.Length/2 - 1}
 	}
+	if c.PlaysWalls() {
+		return court.Point{X: -c.Width/2 + beside, Y: -c.Length/2 + beside}, court.Point{X: c.Width/2 - beside, Y: -atNet}
+	}
 	low = court.Point{X: -c.Singles/2 - beside, Y: -c.Length/2 - behind}
 	if !b.World.Ball.Bounces() {
 		low.Y = -c.Length / 2

@@ -58,7 +58,7 @@ func (d Drill) launch(t feed.Task, from, landing court.Point) (l flight.Launch, 
 		l, err = w.Aim(want)
 		return l, false, err
 	}
-	if w.Court.PlaysWalls() && (method == feed.OffWall || method == feed.Partner || method == feed.Live) {
+	if w.Court.HasFrontWall() && (method == feed.OffWall || method == feed.Partner || method == feed.Live) {
 		want.By, want.Value = flight.ByWall, wallHeight[d.Pattern.PaceOf(t)]
 		l, err = w.Aim(want)
 		return l, false, err
@@ -141,6 +141,9 @@ func (d Drill) MomentNear(ctx context.Context, task int, place court.Point) (fee
 	}
 	if f.bounce == nil || best.T < f.bounce.T {
 		return feed.OutOfTheAir, 0, nil
+	}
+	if wall, ok := f.path.OffWall(); ok && best.T > wall.T && d.World.Court.HasNet() {
+		return feed.OffTheWall, 0, nil
 	}
 	top := d.top(f.path, *f.bounce, f.path.End())
 	switch {

@@ -50,6 +50,8 @@ const (
 	volleyHigh = 0.80 // of the overhead reach: the highest a volley is met
 	fullReach  = 0.97 // of it: where a ball is met above the head, 1.35 to 1.55 times the body (common practice, no source)
 	upwards    = 0.45 // of the lunge: how far a ball above the head is met from the body in a stretch, common practice, no source
+	fromWall   = 0.6  // of the time from a wall to the second bounce: when a ball is met that was let come off it, common practice, no source
+	besideWall = 0.3  // metres that a body keeps from a wall
 	backwards  = 0.15 // how much longer a way away from the net takes, as a share of it, common practice, no source
 	raised     = 0.55 // of it: above, a ball out of the air is a high one
 )
@@ -137,6 +139,12 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 		if s, ok := path.Passes(f.task.At, top.T, false); ok {
 			wanted = s
 		}
+	case feed.OffTheWall:
+		if s, ok := path.OffWall(); ok {
+			wanted = path.At(s.T + fromWall*(end-s.T))
+		} else {
+			how = feed.Falling // it does not come so far
+		}
 	}
 	list = append(list, contact{wanted, how, false})
 	within(wanted.T, end, floor, p.High, 8, feed.Falling, true)
@@ -202,14 +210,14 @@ func (d Drill) stand(p Player, at flight.Vec, stroke sports.Stroke) court.Point 
 	reach := p.Reach
 	switch {
 	case d.aboveHead(stroke):
-		return court.Point{X: at.X, Y: at.Y - facing*behind}
+		return d.World.Court.Kept(court.Point{X: at.X, Y: at.Y - facing*behind}, besideWall)
 	case stroke.OnBackhand():
 		side = -side
 		if p.Backhand == student.TwoHanded {
 			reach *= 0.85
 		}
 	}
-	return court.Point{X: at.X + side*reach, Y: at.Y - facing*behind}
+	return d.World.Court.Kept(court.Point{X: at.X + side*reach, Y: at.Y - facing*behind}, besideWall)
 }
 
 // arrival is what intercepting a ball asks for.

@@ -60,7 +60,8 @@ type Court struct {
 	Source  string  `json:"source" description:"The published rules its dimensions come from"`
 
 	Boxes    []Box      `json:"boxes" description:"Named parts of the surface, smaller ones first"`
-	Walls    []WallLine `json:"walls" description:"Lines on the walls of a squash court"`
+	Walls    []WallLine `json:"walls" description:"Lines on walls that are played to"`
+	Panels   []Panel    `json:"panels,omitempty" description:"What stands round a court with a net, for balls to come off"`
 	Surfaces []string   `json:"surfaces" description:"Usual materials"`
 	Above    float64    `json:"above" description:"How high the surface stands over the floor: the table's height, else 0"`
 }
@@ -100,9 +101,6 @@ func (c Court) WithoutNet() Court {
 
 // AtTable says whether it stands over the floor: nobody runs on it, and no ball is met out of the air over it.
 func (c *Court) AtTable() bool { return c.Above > 0 }
-
-// PlaysWalls says whether its walls are played.
-func (c *Court) PlaysWalls() bool { return len(c.Walls) > 0 }
 
 // Height is how high the net is so far from the middle: straight from the centre to the post.
 func (n Net) Height(x float64) float64 {

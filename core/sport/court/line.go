@@ -35,14 +35,6 @@ const (
 	FarEnd       LineID = "far-end-line"
 )
 
-// WallLine is a line on a wall; between its ends it is straight.
-type WallLine struct {
-	Name string  `json:"name"`
-	Wall LineID  `json:"wall"`
-	From float64 `json:"from" description:"Height where the wall begins: left or front"`
-	To   float64 `json:"to" description:"Height where it ends: right or back"`
-}
-
 // Mirrored is the line on the other side.
 func (id LineID) Mirrored() LineID { return LineID(mirroredName(string(id))) }
 

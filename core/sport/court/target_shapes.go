@@ -182,8 +182,8 @@ func (c Court) upright(t Target, _ Format) (Shape, error) {
 	switch {
 	case t.Kind == Window && half == 0:
 		return s, invalid.Fields{{Path: "kind", Message: "this court has no net to aim over"}}
-	case t.Kind == WallBand && !c.PlaysWalls():
-		return s, invalid.Fields{{Path: "kind", Message: "this court has no walls to aim at"}}
+	case t.Kind == WallBand && !c.HasFrontWall():
+		return s, invalid.Fields{{Path: "kind", Message: "this court has no wall in front to aim at"}}
 	case t.High <= t.Low:
 		return s, sizeless("high")
 	case t.Kind == WallBand:

@@ -39,7 +39,7 @@ func (Method) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Moment) Enum() []any {
-	return []any{OutOfTheAir, Rising, AtTheTop, Falling, AtHeight}
+	return []any{OutOfTheAir, Rising, AtTheTop, Falling, AtHeight, OffTheWall}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -35,6 +35,7 @@ const (
 	AtTheTop    Moment = "at the top"
 	Falling     Moment = "falling"
 	AtHeight    Moment = "at a height"
+	OffTheWall  Moment = "off the wall" // after its bounce, before the next one
 )
 
 // Task is one thing to do in a sequence.

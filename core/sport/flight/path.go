@@ -1,7 +1,6 @@
 package flight
 
 import (
-	"math"
 	"sort"
 )
 
@@ -46,19 +45,19 @@ func (w World) Follow(l Launch, bounces int) Path {
 	s := f.from(0, l.From, l.Velocity)
 	path.states = append(path.states, s)
 	path.Top = s
-	touched, met := 0, 0
-	for s.T < maxFlight && met < maxBounces {
+	touched, hits := 0, 0
+	for s.T < maxFlight && hits < maxBounces {
 		next := f.after(s, f.step(s.V))
-		at, kind, normal := w.meets(s, next)
-		if kind != "" {
-			next = at
+		meets := w.meets(s, next, touched > 0)
+		if meets.kind != "" {
+			next = meets.at
 		}
 		if touched == 0 && s.V.Z > 0 && next.V.Z <= 0 {
 			path.Top = summit(s, next)
 		}
 		path.states = append(path.states, next)
 		s = next
-		switch kind {
+		switch meets.kind {
 		case "":
 			continue
 		case OverNet:
@@ -68,16 +67,15 @@ func (w World) Follow(l Launch, bounces int) Path {
 			path.Events = append(path.Events, Event{InNet, s})
 			return path
 		}
-		met++
-		path.Events = append(path.Events, Event{kind, s})
-		if kind == Bounced {
+		hits++
+		path.Events = append(path.Events, Event{meets.kind, s})
+		if meets.kind == Bounced {
 			touched++
 			if touched == bounces || !w.Ball.Bounces() {
 				return path
 			}
 		}
-		surface := w.Surface
-		s.V, spin = w.Ball.bounce(s.V, spin, normal, surface)
+		s.V, spin = w.Ball.bounce(s.V, spin, meets.normal, meets.surface)
 		f = forcesOn(w.Ball, w.Air, spin)
 		s = f.from(s.T, s.P, s.V)
 		path.states = append(path.states, s)
@@ -86,57 +84,25 @@ func (w World) Follow(l Launch, bounces int) Path {
 	return path
 }
 
-// meets finds the first thing that a ball meets within a step.
-func (w *World) meets(a, b State) (at State, kind Happening, normal Vec) {
-	consider := func(s State, k Happening, n Vec) {
-		if kind == "" || s.T < at.T {
-			at, kind, normal = s, k, n
-		}
-	}
-	for _, ground := range w.grounds() {
-		if b.P.Z > ground || b.V.Z >= 0 {
-			continue
-		}
-		at, fell := landing(a, b, ground)
-		if !fell {
-			at = a // it starts on the ground
-		}
-		if w.ground(at.P) == ground && at.P.Z >= ground-w.Ball.Radius() {
-			consider(at, Bounced, Vec{Z: 1})
-		}
-	}
-	if w.Court.HasNet() && math.Abs(a.P.Y) > atNet && a.P.Y*b.P.Y <= 0 {
-		passed := crossing(a, b, alongY, 0)
-		k := OverNet
-		if beside := passed.P.X > w.Court.Net.HalfUp || passed.P.X < -w.Court.Net.HalfUp; !beside && w.Clearance(passed) < 0 && passed.P.Z > -w.Court.Above {
-			k = InNet
-		}
-		consider(passed, k, Vec{})
-	}
-	if w.walled() {
-		r := w.Ball.Radius()
-		x, y := w.Court.Width/2-r, w.Court.Length/2-r
-		switch {
-		case b.P.Y > y && a.P.Y <= y:
-			consider(crossing(a, b, alongY, y), Walled, Vec{Y: -1})
-		case b.P.Y < -y && a.P.Y >= -y:
-			consider(crossing(a, b, alongY, -y), Walled, Vec{Y: 1})
-		}
-		switch {
-		case b.P.X > x && a.P.X <= x:
-			consider(crossing(a, b, alongX, x), Walled, Vec{X: -1})
-		case b.P.X < -x && a.P.X >= -x:
-			consider(crossing(a, b, alongX, -x), Walled, Vec{X: 1})
-		}
-	}
-	return at, kind, normal
-}
-
 // First finds the first event of a kind.
 func (p Path) First(kind Happening) (State, bool) { return p.nth(kind, 0) }
 
 // Bounce finds the n-th bounce, from 0.
 func (p Path) Bounce(n int) (State, bool) { return p.nth(Bounced, n) }
+
+// OffWall finds the first wall that a ball meets after its first bounce and before the second one.
+func (p Path) OffWall() (State, bool) {
+	bounced := 0
+	for _, e := range p.Events {
+		switch {
+		case e.Kind == Bounced:
+			bounced++
+		case e.Kind == Walled && bounced == 1:
+			return e.At, true
+		}
+	}
+	return State{}, false
+}
 
 func (p Path) nth(kind Happening, n int) (State, bool) {
 	for _, e := range p.Events {

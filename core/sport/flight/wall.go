@@ -4,8 +4,8 @@ import "math"
 
 // aimOffWall finds the launch of a squash ball that meets the front wall at a height and then lands.
 func (w World) aimOffWall(want Want) (Launch, error) {
-	if !w.walled() {
-		return Launch{}, impossible("there is no wall on this court")
+	if !w.Court.HasFrontWall() {
+		return Launch{}, impossible("there is no wall in front on this court")
 	}
 	board, out := w.wallHeights()
 	if want.Value < board || want.Value > out {

@@ -30,9 +30,6 @@ func (w *World) grounds() [2]float64 {
 	return [2]float64{r, r - w.Court.Above}
 }
 
-// walled says whether the court has walls.
-func (w *World) walled() bool { return w.Court.PlaysWalls() }
-
 // Clearance is how far the lowest point of a ball that crosses the net passes over it.
 func (w World) Clearance(crossing State) float64 { return w.clearance(&crossing) }
 

@@ -2452,6 +2452,8 @@ export interface components {
             lines: components["schemas"]["CourtLine"][];
             name: string;
             net: components["schemas"]["CourtNet"];
+            /** @description What stands round a court with a net, for balls to come off */
+            panels?: components["schemas"]["CourtPanel"][];
             runOff: components["schemas"]["CourtRunOff"];
             /**
              * Format: double
@@ -2463,7 +2465,7 @@ export interface components {
             sport: components["schemas"]["CourtSport"];
             /** @description Usual materials */
             surfaces: string[];
-            /** @description Lines on the walls of a squash court */
+            /** @description Lines on walls that are played to */
             walls: components["schemas"]["CourtWallLine"][];
             /**
              * Format: double
@@ -2570,6 +2572,26 @@ export interface components {
             problem: string;
             /** @description The place there as a coach says it */
             wording: string;
+        };
+        CourtPanel: {
+            /**
+             * Format: double
+             * @description Where it begins, from the middle of the court along the wall: to the right or to the far end
+             */
+            from: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** @description What it is made of */
+            of: string;
+            /**
+             * Format: double
+             * @description Where it ends
+             */
+            to: number;
+            /** @description The line at its foot */
+            wall: string;
         };
         CourtPart: {
             /** @description What follows it in words: inside the far baseline */
@@ -3290,7 +3312,7 @@ export interface components {
         /** @enum {string} */
         FeedMethod: "hand" | "racket" | "machine" | "partner" | "self-drop" | "wall" | "live" | "answer";
         /** @enum {string} */
-        FeedMoment: "out of the air" | "rising" | "at the top" | "falling" | "at a height";
+        FeedMoment: "out of the air" | "rising" | "at the top" | "falling" | "at a height" | "off the wall";
         /** @enum {string} */
         FeedNext: "when the last one has finished" | "while the last one is finishing" | "all at once";
         /** @enum {string} */

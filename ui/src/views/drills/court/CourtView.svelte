@@ -18,7 +18,7 @@
   import type { Crop, Frame, Snapped } from '../../../court/view'
   import { keys, renew } from '../../../lib/page/data'
   import { notices } from '../../../lib/parts/notice.svelte'
-  import { hasNet, playsWalls } from '../../../court/kind'
+  import { hasNet, hasFrontWall } from '../../../court/kind'
 
   /** The court of the bench with what can be chosen about the way it is shown. */
   interface Props {
@@ -161,7 +161,7 @@
         <label for="{id}-crop">Show</label>
         <select id="{id}-crop" class="select select-sm" bind:value={shown}>
           <option value="all">the whole court</option>
-          {#if playsWalls(report.court)}<option value="walls">the floor and the walls laid flat</option>{/if}
+          {#if hasFrontWall(report.court)}<option value="walls">the floor and the walls laid flat</option>{/if}
           {#if hasNet(report.court)}<option value="near half">the near half</option><option value="far half"
               >the far half</option
             >{/if}

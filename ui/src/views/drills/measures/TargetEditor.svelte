@@ -4,7 +4,7 @@
   import SelectField from '../../../lib/fields/SelectField.svelte'
   import TextField from '../../../lib/fields/TextField.svelte'
   import Measured from './Measured.svelte'
-  import { playsWalls } from '../../../court/kind'
+  import { hasFrontWall } from '../../../court/kind'
 
   interface Props {
     draft: MeasuredDraft
@@ -28,7 +28,7 @@
   const sizes = $derived(
     report.sizes.filter((size) => !size.path.startsWith('measures.') || size.path.startsWith(`${path}.`)),
   )
-  const walls = $derived(playsWalls(report.court))
+  const walls = $derived(hasFrontWall(report.court))
   const kinds = $derived<Target['kind'][]>([
     'circle',
     'strip',

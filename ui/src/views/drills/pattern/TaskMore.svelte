@@ -7,7 +7,7 @@
   import SelectField from '../../../lib/fields/SelectField.svelte'
   import TextField from '../../../lib/fields/TextField.svelte'
   import { ownPlace } from './tasks'
-  import { playsWalls } from '../../../court/kind'
+  import { hasFrontWall } from '../../../court/kind'
 
   /** What else can be said of one task: its flight in figures, how it is fed, and where it comes. */
   interface Props {
@@ -69,7 +69,7 @@
       value={task.by ?? ''}
       options={[
         { value: '', label: 'its pace' },
-        ...(Object.keys(givens) as By[]).filter((by) => by !== 'wall' || playsWalls(report.court)),
+        ...(Object.keys(givens) as By[]).filter((by) => by !== 'wall' || hasFrontWall(report.court)),
       ]}
       onchange={(by) =>
         set({ by: by === '' ? undefined : by, value: by === '' ? undefined : usual[by], pace: undefined })}
