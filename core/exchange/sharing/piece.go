@@ -92,6 +92,7 @@ func Read(text []byte) (Piece, error) {
 	}{{"pattern", Drill}, {"rules", Game}, {"blocks", Lesson}, {"reached", Ladder}} {
 		if _, is := fields[sign.field]; is {
 			p := Piece{Hodometer: sign.kind, Document: text}
+			p.here()
 			return p, p.check()
 		}
 	}

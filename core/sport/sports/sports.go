@@ -14,6 +14,7 @@ import (
 // Sport is one sport.
 type Sport struct {
 	Name   court.Sport
+	Later  int      // how many steps after the first ones it came: documents are handed on by it, see core/exchange/sharing
 	Also   []string // other names in a list, written together and small
 	Courts []Played // the usual one first
 	Green  *flight.Ball
