@@ -12,7 +12,7 @@ import (
 // changed; what a coach wrote stays.
 func (b Block) In(sport court.Sport) Block {
 	own, usual := sports.Of(sport).WarmUp, warmUp()
-	if b.Kind != Ball || len(own.Calls) == 0 || own.Near == usual.Near {
+	if b.Kind != Ball || len(own.Calls) == 0 || sport == sports.All()[0].Name {
 		return b
 	}
 	b.Calls = slices.Clone(b.Calls)

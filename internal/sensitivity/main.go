@@ -52,11 +52,8 @@ func main() {
 		}
 		a.Gaps = append(a.Gaps, gap)
 	}
-	for _, id := range []court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis"} {
-		c, err := sports.Court(id)
-		if err != nil {
-			log.Fatal(err)
-		}
+	for _, of := range sports.All() {
+		c := of.Courts[0].Court
 		p := footwork.For(c.Sport, student.Adult, student.Club, student.RightHand, student.TwoHanded)
 		for _, situation := range anticipate.Situations(c.Sport)[:4] {
 			answer, err := anticipate.Question{World: sports.World(c, ""), Situation: situation, Opponent: student.RightHand, Power: p.Power, Player: p}.Answer(ctx)

@@ -19,11 +19,10 @@ import (
 
 // Every situation becomes a drill that can be fed, with its replies drawn by their chances, and the same ones each time.
 func TestEverySituationMakesADrill(t *testing.T) {
-	for _, on := range []court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis"} {
-		c, err := sports.Court(on)
-		require.NoError(t, err)
+	for _, of := range sports.All() {
+		c := of.Courts[0].Court
 		for _, s := range anticipate.Situations(c.Sport) {
-			d, err := library.Reading(t.Context(), on, s, student.Club)
+			d, err := library.Reading(t.Context(), c.ID, s, student.Club)
 			require.NoError(t, err, s.Name)
 			require.NoError(t, d.Check(), s.Name)
 			turn, err := simulation.Run(t.Context(), d, d.PlayerFor(student.Club, student.RightHand), coach.Default())
@@ -31,7 +30,7 @@ func TestEverySituationMakesADrill(t *testing.T) {
 			require.Empty(t, turn.Problems, s.Name)
 			require.Equal(t, feed.Drawn, d.Pattern.Order)
 			require.True(t, d.Measures[0].Counts.Choices, "the right choice is marked apart")
-			again, err := library.Reading(t.Context(), on, s, student.Club)
+			again, err := library.Reading(t.Context(), c.ID, s, student.Club)
 			require.NoError(t, err)
 			require.Equal(t, d, again)
 		}

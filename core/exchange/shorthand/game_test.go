@@ -120,7 +120,7 @@ func rulesOn(t *rapid.T, c court.Court) game.Rules {
 
 func TestAnyGameIsReadBack(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		c := courtOf(t, rapid.SampledFrom([]court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis", "tennis-red"}).Draw(t, "court"))
+		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		for range 4 {
 			gameAgain(t, rulesOn(t, c), c)
 		}

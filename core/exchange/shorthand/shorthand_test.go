@@ -173,7 +173,7 @@ func patternOn(t *rapid.T, c court.Court) feed.Pattern {
 // Every pattern can be written and is read back the same: a hundred times as many as rapid tries at a time.
 func TestAnyPatternIsReadBack(t *testing.T) {
 	long.Check(t, func(t *rapid.T) {
-		c := courtOf(t, rapid.SampledFrom([]court.ID{"tennis", "pickleball", "badminton", "squash", "table-tennis", "tennis-red"}).Draw(t, "court"))
+		c := rapid.SampledFrom(sports.Courts()).Draw(t, "court")
 		for range 100 {
 			backAgain(t, patternOn(t, c), c)
 		}

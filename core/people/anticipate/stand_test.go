@@ -17,14 +17,9 @@ import (
 	"hodometer/internal/long"
 )
 
-var usual = map[court.Sport]court.ID{
-	court.Tennis: "tennis", court.Pickleball: "pickleball", court.Badminton: "badminton", court.Squash: "squash", court.TableTennis: "table-tennis",
-}
-
 // asked is a situation for a player of a level, both with the same hand.
 func asked(t require.TestingT, s sports.Situation, level student.Level, hand student.Hand) anticipate.Question {
-	c, err := sports.Court(usual[s.Sport])
-	require.NoError(t, err)
+	c := sports.Of(s.Sport).Courts[0].Court
 	p := footwork.For(c.Sport, student.Adult, level, hand, student.TwoHanded)
 	power := footwork.For(c.Sport, student.Adult, student.Club, hand, student.TwoHanded).Power
 	return anticipate.Question{World: sports.World(c, ""), Situation: s, Opponent: hand, Power: power, Player: p}
@@ -44,8 +39,8 @@ func called(t require.TestingT, sport court.Sport, id string) sports.Situation {
 
 // every is each situation of each sport.
 func every(t *testing.T, check func(t *testing.T, s sports.Situation)) {
-	for sport := range usual {
-		for _, s := range anticipate.Situations(sport) {
+	for _, of := range sports.All() {
+		for _, s := range anticipate.Situations(of.Name) {
 			t.Run(s.ID, func(t *testing.T) { check(t, s) })
 		}
 	}
@@ -53,9 +48,8 @@ func every(t *testing.T, check func(t *testing.T, s sports.Situation)) {
 
 // Twelve situations a sport at least, all sound, their chances adding up, their names unlike each other.
 func TestTheTables(t *testing.T) {
-	for sport, id := range usual {
-		c, err := sports.Court(id)
-		require.NoError(t, err)
+	for _, of := range sports.All() {
+		sport, c := of.Name, of.Courts[0].Court
 		list := anticipate.Situations(sport)
 		require.GreaterOrEqual(t, len(list), 12, sport)
 		names := map[string]bool{}
@@ -258,7 +252,8 @@ func BenchmarkStand(b *testing.B) {
 // What is reached from a place lies around it: a ball that is reached from the middle for sure lies nearer than one that is not,
 // on the mean, and a quicker player reaches more of them.
 func TestWhatIsReachedLiesAround(t *testing.T) {
-	for sport := range usual {
+	for _, of := range sports.All() {
+		sport := of.Name
 		s := anticipate.Situations(sport)[0]
 		share := func(level student.Level) float64 {
 			a := answered(t, asked(t, s, level, student.RightHand))

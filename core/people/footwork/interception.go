@@ -83,6 +83,9 @@ func (d Drill) contacts(f flown, path flight.Path, p Player) []contact {
 	}
 	floor := lowest + d.World.Court.Above
 	if f.task.Served() {
+		if sports.Of(d.World.Court.Sport).Serving.Bounced && bounced {
+			return []contact{{d.top(path, first, end), feed.AtTheTop, false}}
+		}
 		if s, ok := path.Passes(d.served(p), 0, false); ok {
 			list = append(list, contact{s, feed.OutOfTheAir, false})
 		}

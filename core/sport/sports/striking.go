@@ -5,9 +5,13 @@ import (
 	"hodometer/core/sport/flight"
 )
 
-// Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down. Metres above
-// the court, for an adult; and how deep into the box it is aimed, as a share of it. Common practice, no source.
-type Serving struct{ Held, Up, Met, Deep float64 }
+// Serving is how a ball is served: it leaves the hand, comes to its highest point, and is struck on the way down, or at the top of its
+// bounce where it has to be let bounce. Metres above the court, for an adult; and how deep into the box it is aimed, as a share of it.
+// Common practice, no source.
+type Serving struct {
+	Held, Up, Met, Deep float64
+	Bounced             bool // it is struck after a bounce
+}
 
 // Striking is how balls are struck that are told by something else than their pace. Common practice, no source.
 type Striking struct {
