@@ -12,7 +12,7 @@ import (
 )
 
 // version is that of the newest entry in CHANGELOG.md; a test compares.
-const version = "0.4.0"
+const version = "0.5.0"
 
 // modules is the licence of every module that ships in the program; made by internal/notices.
 //

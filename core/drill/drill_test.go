@@ -2,6 +2,7 @@ package drill_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/require"
@@ -13,6 +14,7 @@ import (
 	"hodometer/core/people/coach"
 	"hodometer/core/people/student"
 	"hodometer/core/sport/court"
+	"hodometer/core/sport/feed"
 	"hodometer/core/sport/sports"
 	"hodometer/internal/sample"
 )
@@ -135,6 +137,25 @@ func BenchmarkResolveMarks(b *testing.B) {
 		}
 		if _, err := c.Shape(*d.Measures[0].Target, d.Format); err != nil {
 			b.Fatal(err)
+		}
+	}
+}
+
+// A ball is met off a wall only where there is one.
+func TestABallIsMetOffAWallWhereThereIsOne(t *testing.T) {
+	for _, stored := range library.All() {
+		d := stored.Document.Clone()
+		c, err := sports.Court(d.Court)
+		require.NoError(t, err)
+		i := slices.IndexFunc(d.Pattern.Tasks, func(task feed.Task) bool { return task.Kind.Struck() && !task.Served() })
+		if i < 0 || !sports.Of(d.Sport).Bounces() {
+			continue
+		}
+		d.Pattern.Tasks[i].Contact = feed.OffTheWall
+		if c.PlaysWalls() {
+			require.NoError(t, d.Check(), d.Name)
+		} else {
+			require.ErrorContains(t, d.Check(), "there is no wall here", d.Name)
 		}
 	}
 }

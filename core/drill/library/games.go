@@ -17,7 +17,7 @@ type StoredGame struct {
 
 // games makes the ready games once. Their points are common practice, no source.
 var games = sync.OnceValue(func() []StoredGame {
-	return []StoredGame{
+	return slices.Concat([]StoredGame{
 		{ID: "0e368ed0-929c-58d2-83e0-6120e84f67a2", Document: holdTheLine()},
 		{ID: "cea5e842-8041-53f9-9366-b8f7bc3d9010", Document: tenForFive(court.Tennis, "tennis")},
 		{ID: "266ce16a-0630-5f1d-bb58-2162fac3a350", Document: fourAndFour(court.Tennis, "tennis")},
@@ -37,7 +37,7 @@ var games = sync.OnceValue(func() []StoredGame {
 		{ID: "0a978593-7a1f-5bea-a719-ae935761ffcb", Document: meAgainstTheDrill()},
 		{ID: "f77d9c3c-5dc8-5ef7-b510-500fdd579f14", Document: underThenLong()},
 		{ID: "880bca3b-4b3f-5db8-9887-07349316f0a3", Document: tenForFive(court.TableTennis, "table-tennis")},
-	}
+	}, padelGames())
 })
 
 // Games returns the ready games, to be changed as the caller likes.

@@ -24,7 +24,7 @@ const ft = units.Foot
 
 // library makes the built-in drills once. Their counts and times are common practice, no source.
 var library = sync.OnceValue(func() []Stored {
-	return []Stored{
+	return slices.Concat([]Stored{
 		{ID: "f239ec76-d0f1-5e8d-9d2a-d3df78c0ebd9", Document: coinInTheCorner()},
 		{ID: "8c3975de-44f5-5271-adf5-a8a6d6ed0e74", Document: lastStretch()},
 		{ID: "bcc4ce1b-cc92-57c9-ad07-5c71fc20bfa9", Document: inUpAndOver()},
@@ -74,7 +74,7 @@ var library = sync.OnceValue(func() []Stored {
 		{ID: "7d0c6b0e-5a3f-5c1b-8c55-5d5a2b6f4a10", Document: readFromTheCorner()},
 		{ID: "0b9b7f8a-8b0d-5d8c-9a1e-2f6e1c7d3b42", Document: threeOfFour()},
 		{ID: "c5a1de37-61f4-5f0b-9a6c-0e4b7f2d8c93", Document: smashAndClose()},
-	}
+	}, padelDrills())
 })
 
 // All returns the built-in drills, to be changed as the caller likes.

@@ -78,7 +78,7 @@ func TestABetterPlayerNeedsFewerTosses(t *testing.T) {
 	require.NotContains(t, fmt.Sprint(p.Practice), "tosses")
 }
 
-// Over the five sports: what is practised alone is of the sport and needs nobody, and whose serves are limited gets none above the head.
+// Over the sports: what is practised alone is of the sport and needs nobody, and whose serves are limited gets none above the head.
 func TestPracticeAloneNeedsNobody(t *testing.T) {
 	byName := map[string]library.Stored{}
 	for _, s := range library.All() {

@@ -8,9 +8,12 @@ import (
 
 	"github.com/stretchr/testify/require"
 
+	"hodometer/core/drill"
 	"hodometer/core/drill/library"
+	"hodometer/core/drill/load"
 	"hodometer/core/exchange/sharing"
 	"hodometer/core/lesson"
+	"hodometer/core/sport/sports"
 )
 
 // Over the whole library: a drill is the same after its file and after its code, and every cut of its code is told.
@@ -91,4 +94,37 @@ func FuzzDecode(f *testing.F) {
 			require.NotZero(t, piece.Hodometer.Current())
 		}
 	})
+}
+
+// A drill of a sport that came later is handed on in a format that a program of before refuses in words, as a file, a code and by itself;
+// here it is what it was. One of the first sports stays as everybody reads it.
+func TestALaterSportHasAFormatOfItsOwn(t *testing.T) {
+	for _, stored := range library.All() {
+		d := stored.Document
+		written, err := sharing.Write(sharing.Drill, stored.ID, d)
+		require.NoError(t, err)
+		version := drill.FormatVersion + sports.Of(d.Sport).Later
+		require.Contains(t, string(written), fmt.Sprintf(`"version": %d,`, version), d.Name)
+		want, err := json.Marshal(d)
+		require.NoError(t, err)
+		piece, err := sharing.Read(written)
+		require.NoError(t, err)
+		require.JSONEq(t, string(want), string(piece.Document), d.Name)
+		code, err := sharing.Code(piece)
+		require.NoError(t, err)
+		decoded, err := sharing.Decode(code)
+		require.NoError(t, err)
+		require.JSONEq(t, string(want), string(decoded.Document), d.Name)
+		var whole struct{ Document json.RawMessage }
+		require.NoError(t, json.Unmarshal(written, &whole))
+		alone, err := sharing.Read(whole.Document)
+		require.NoError(t, err)
+		require.JSONEq(t, string(want), string(alone.Document), d.Name)
+	}
+	// What a program of before did, and this one does with the sport after next: it goes by the number.
+	_, err := sharing.Read([]byte(`{"hodometer":"drill","id":"","document":{"version":6,"sport":"padel"}}`))
+	require.ErrorContains(t, err, "written by a newer Hodometer (format 6; this one reads up to 4)")
+	lesson, err := sharing.Write(sharing.Lesson, "", lesson.Document{FormatVersion: lesson.FormatVersion, Space: load.Space{Court: "padel"}})
+	require.NoError(t, err)
+	require.Contains(t, string(lesson), fmt.Sprintf(`"version": %d,`, 5))
 }

@@ -285,3 +285,19 @@ func mean(list []float64) (sum float64) {
 	}
 	return sum
 }
+
+// Between walls nobody is told to stand in one.
+func TestNobodyStandsInAWall(t *testing.T) {
+	for _, of := range sports.All() {
+		c := of.Courts[0].Court
+		if !c.PlaysWalls() {
+			continue
+		}
+		for _, s := range long.Some(t, anticipate.Situations(of.Name), 3) {
+			for _, stand := range answered(t, asked(t, s, student.Club, student.RightHand)).Stands {
+				require.Less(t, math.Abs(stand.At.X), c.Width/2-0.2, s.Name)
+				require.Greater(t, stand.At.Y, -c.Length/2+0.2, s.Name)
+			}
+		}
+	}
+}

@@ -21,6 +21,7 @@ const (
 	Badminton   Sport = "badminton"
 	Squash      Sport = "squash"
 	TableTennis Sport = "table tennis"
+	Padel       Sport = "padel"
 )
 
 // ID names a court.

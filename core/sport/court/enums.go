@@ -24,7 +24,7 @@ func (Side) Enum() []any {
 
 // Enum lists the values in the order in which they are offered.
 func (Sport) Enum() []any {
-	return []any{Tennis, Pickleball, Badminton, Squash, TableTennis}
+	return []any{Tennis, Pickleball, Badminton, Squash, TableTennis, Padel}
 }
 
 // Enum lists the values in the order in which they are offered.

@@ -91,6 +91,7 @@ func TestReboundTests(t *testing.T) {
 		"orange ball":       {2.54, 1.05, 1.20},                // the same, from memory
 		"red ball":          {2.54, 0.90, 1.05},                // the same, from memory
 		"pickleball":        {78 * inch, 30 * inch, 34 * inch}, // USA Pickleball equipment standards, from memory
+		"padel ball":        {2.54, 1.35, 1.45},                // rules of padel, from memory
 		"squash ball":       {2.54, 0.26 * 2.54, 0.33 * 2.54},  // WSF ball specification at 45 °C, from memory
 		"table tennis ball": {0.30, 0.22, 0.24},                // ITTF Laws 2.01.03: about 23 cm
 	}

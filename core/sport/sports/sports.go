@@ -103,7 +103,7 @@ type Second struct {
 var fromEitherSide = [2]string{"from the right", "from the left"}
 
 // all is every sport, in the order in which they are offered.
-var all = []*Sport{tennis(), pickleball(), badminton(), squash(), tableTennis()}
+var all = []*Sport{tennis(), pickleball(), badminton(), squash(), tableTennis(), padel()}
 
 // All lists the sports in the order in which they are offered. They are not the caller's to change.
 func All() []*Sport { return all }

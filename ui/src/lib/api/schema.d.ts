@@ -2660,7 +2660,7 @@ export interface components {
             share: number;
         };
         /** @enum {string} */
-        CourtSport: "tennis" | "pickleball" | "badminton" | "squash" | "table tennis";
+        CourtSport: "tennis" | "pickleball" | "badminton" | "squash" | "table tennis" | "padel";
         CourtStep: {
             at: components["schemas"]["CourtPoint"];
             /** @description The place as a coach says it */
