@@ -2,6 +2,7 @@
   import type { Snippet } from 'svelte'
   import type { Point, Regions, Report } from '../lib/api/client'
   import CriterionMark from './CriterionMark.svelte'
+  import Panels from './Panels.svelte'
   import RegionLines from './RegionLines.svelte'
   import SpotSign from './SpotSign.svelte'
   import TargetShape from './TargetShape.svelte'
@@ -197,6 +198,7 @@
       {frame}
       {px}
     />{/if}
+  <Panels {court} {frame} {px} />
   {#if regions}<RegionLines {regions} {court} {frame} {px} />{/if}
 
   {#each report.noGo as shape, i (i)}<TargetShape {shape} {frame} {px} forbidden />{/each}
