@@ -116,10 +116,7 @@ type column struct{ x, y, width float64 }
 func goals(r report.Report) []string {
 	var lines []string
 	for _, m := range r.Measures {
-		line := m.Goal
-		if m.Aim != "" {
-			line += ", into the " + m.Aim
-		}
+		line := m.Goal + m.Where
 		if m.Name != "" {
 			line = fmt.Sprintf("%d %s: %s", m.Number, m.Name, line)
 		}

@@ -47,10 +47,7 @@ func (s *sheet) court(d Drawn, x, y, width, high float64) float64 {
 		if m.Goal == "" {
 			continue // of a game: its rules stand with its block
 		}
-		phrase := m.Goal
-		if m.Aim != "" {
-			phrase += ", into the " + m.Aim
-		}
+		phrase := m.Goal + m.Where
 		if several {
 			phrase = fmt.Sprintf("%d %s: %s", m.Number, m.Name, phrase)
 		}

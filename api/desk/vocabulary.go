@@ -51,6 +51,7 @@ type Vocabulary struct {
 	Rotations []rotation.Kind     `json:"rotations" description:"Ways in which a group changes places"`
 	Counted   []rotation.Counted  `json:"counted" description:"What a round is counted in"`
 	Begins    []rotation.Begins   `json:"begins" description:"Which side begins a round"`
+	PlayedAs  []lesson.PlayedAs   `json:"playedAs" description:"The kinds of block that a drill can be played in"`
 	Steps     []lesson.LengthStep `json:"steps" description:"What lengths a block comes in"`
 }
 
@@ -99,7 +100,7 @@ func (s *Desk) vocabularyRoutes() []request.Route {
 				Units: choices[score.Unit](), Rungs: progress.Ladder(), MeasureOrders: choices[drill.Order](), Who: choices[drill.Who](), Realisms: choices[drill.Realism](), Criteria: choices[drill.CriterionKind](),
 				Parts: soreParts(), Sides: choices[student.Side](), Strains: choices[student.Strain](),
 				Goals: score.Forms(), Hard: choices[score.Hardness](),
-				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), Steps: choices[lesson.LengthStep](),
+				Rotations: choices[rotation.Kind](), Counted: choices[rotation.Counted](), Begins: choices[rotation.Begins](), PlayedAs: lesson.AsPlayed(), Steps: choices[lesson.LengthStep](),
 			}, nil
 		}),
 	}

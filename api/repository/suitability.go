@@ -7,6 +7,7 @@ import (
 	"runtime"
 	"sync"
 
+	lru "github.com/hashicorp/golang-lru/v2"
 	"golang.org/x/sync/errgroup"
 
 	"hodometer/core/drill"
@@ -19,10 +20,11 @@ import (
 // maxKnown is how many drills as one player plays them are remembered: those of several large lessons.
 const maxKnown = 2000
 
-// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored.
+// known remembers what is thought of players at drills before anything is counted: it depends on nothing that is stored. What is asked for no
+// more goes first.
 type known struct {
-	mu   sync.Mutex
-	list map[[sha256.Size]byte]playerfit.Known
+	once sync.Once
+	list *lru.Cache[[sha256.Size]byte, playerfit.Known]
 }
 
 // asked is a drill as one player plays it.
@@ -53,21 +55,13 @@ func (k *known) of(ctx context.Context, d drill.Document, player footwork.Player
 		return playerfit.Known{}, err
 	}
 	key := sha256.Sum256(text)
-	k.mu.Lock()
-	found, ok := k.list[key]
-	k.mu.Unlock()
-	if ok {
+	k.once.Do(func() { k.list, _ = lru.New[[sha256.Size]byte, playerfit.Known](maxKnown) }) // fails for a size below 1 only
+	if found, ok := k.list.Get(key); ok {
 		return found, nil
 	}
-	found, err = playerfit.Know(ctx, d, player, level, s)
-	if err != nil {
-		return found, err
+	found, err := playerfit.Know(ctx, d, player, level, s)
+	if err == nil {
+		k.list.Add(key, found)
 	}
-	k.mu.Lock()
-	defer k.mu.Unlock()
-	if k.list == nil || len(k.list) >= maxKnown {
-		k.list = make(map[[sha256.Size]byte]playerfit.Known)
-	}
-	k.list[key] = found
-	return found, nil
+	return found, err
 }

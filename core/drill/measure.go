@@ -57,6 +57,9 @@ func (o Order) String() string {
 // Follow says whether the measures share the balls, one being on at a time.
 func (o Order) Follow() bool { return o == OneByOne || o == GoalByGoal }
 
+// FirstMeasure is the number that the first measure of a drill had, and the measure of a count that names none: there was no other.
+const FirstMeasure = 1
+
 // Main is the first measure: what stands for the drill where there is room for one only.
 func (d Document) Main() Measure { return d.Measures[0] }
 

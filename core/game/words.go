@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"hodometer/core/basics/units"
+	"hodometer/core/count/score"
 )
 
 // Sentences are the rules in words, in the order in which a coach would tell them.
@@ -106,7 +107,7 @@ func (r Rules) pointsInWords() []string {
 	switch {
 	case r.Mini != nil:
 		list = append(list, fmt.Sprintf("A little match is %s: %s. Most of them won is %s, all of them %d.",
-			units.Count(len(r.Mini.Balls), "rally", "rallies"), strings.Join(r.Mini.Balls, ", "), worth(r.Mini.Won), r.Mini.Swept))
+			score.Rally.Of(len(r.Mini.Balls)), strings.Join(r.Mini.Balls, ", "), worth(r.Mini.Won), r.Mini.Swept))
 	default:
 		list = append(list, fmt.Sprintf("A rally that is won is %s.", worth(r.Rally)))
 	}
@@ -197,7 +198,7 @@ func (r Rules) endInWords() string {
 		ends = append(ends, "over after "+units.Count(e.Rounds, "round", "rounds"))
 	}
 	if e.Rallies > 0 {
-		ends = append(ends, "over after "+units.Count(e.Rallies, "rally", "rallies"))
+		ends = append(ends, "over after "+score.Rally.Of(e.Rallies))
 	}
 	if e.Minutes > 0 {
 		ends = append(ends, "over after "+units.Decimal(e.Minutes, 1)+" min")
@@ -226,7 +227,7 @@ func many(unit string) string {
 	return unit + "s"
 }
 
-func worth(points int) string { return units.Count(points, "point", "points") }
+func worth(points int) string { return score.Point.Of(points) }
 
 // number is a small number in words.
 func number(n int) string {

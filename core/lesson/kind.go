@@ -1,5 +1,7 @@
 package lesson
 
+import "cmp"
+
 // Kind is a kind of block.
 type Kind string
 
@@ -22,6 +24,25 @@ func (k Kind) Drilled() bool { return k == Drill || k == Points }
 
 // Counts says whether a block of the kind can have a drill, by which it is counted.
 func (k Kind) Counts() bool { return k.Drilled() || k == Technique || k == Serving }
+
+// PlayedAs is one of the kinds of block that a drill can be played in, in words.
+type PlayedAs struct {
+	Kind    Kind   `json:"kind"`
+	Label   string `json:"label"`
+	Drilled bool   `json:"drilled" description:"It has to have a drill"`
+}
+
+// AsPlayed lists the kinds of block that a drill can be played in.
+func AsPlayed() []PlayedAs {
+	words := map[Kind]string{Drill: "a drill", Points: "points"}
+	var list []PlayedAs
+	for _, value := range Kind("").Enum() {
+		if kind, _ := value.(Kind); kind.Counts() {
+			list = append(list, PlayedAs{kind, cmp.Or(words[kind], string(kind)), kind.Drilled()})
+		}
+	}
+	return list
+}
 
 // Warms says whether a block of the kind warms up.
 func (k Kind) Warms() bool { return k == Body || k == Ball }

@@ -17,6 +17,9 @@ import (
 // FormatVersion is the version of the document's format that this code reads and writes.
 const FormatVersion = 4
 
+// MaxMinutes is the longest that a block can be.
+const MaxMinutes = 240
+
 // MaxBlocks is how many blocks a lesson can have.
 const MaxBlocks = 20
 

@@ -2,6 +2,8 @@ package lesson_test
 
 import (
 	"context"
+	"reflect"
+	"strconv"
 	"testing"
 	"time"
 
@@ -92,4 +94,16 @@ func TestVariantsChangeTheDrillOfOneStudent(t *testing.T) {
 	require.Len(t, taken.Blocks[2].Variants, 1)
 	taken = sample.Apply(t, taken, editing.Edit{Kind: editing.SetVariant, Block: "3", Variant: &lesson.Variant{Student: "ada"}}, in).Document
 	require.Empty(t, taken.Blocks[2].Variants, "nothing different is no variant")
+}
+
+// What a block allows stands in its schema too: the same everywhere.
+func TestABlockIsNoLongerThanItsSchemaSays(t *testing.T) {
+	most := strconv.Itoa(lesson.MaxMinutes)
+	for _, name := range []string{"Minutes", "Wanted", "Min", "Max"} {
+		field, there := reflect.TypeFor[lesson.Block]().FieldByName(name)
+		require.True(t, there)
+		require.Equal(t, most, field.Tag.Get("maximum"), name)
+	}
+	minute, _ := reflect.TypeFor[lesson.Call]().FieldByName("Minute")
+	require.Equal(t, most, minute.Tag.Get("maximum"))
 }

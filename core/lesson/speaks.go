@@ -44,11 +44,13 @@ func NetAndBack() rotation.Form {
 	return rotation.Form{Kind: rotation.Roles, Every: 1, Spots: []rotation.Spot{{Name: words.Near}, {Name: words.Far, Feeds: true}}}
 }
 
-// warmUpCalls are called one every two minutes.
-func warmUpCalls() []Call {
+// warmUpCalls are called one every two minutes, as many as there is time for.
+func warmUpCalls(minutes float64) []Call {
 	calls := []Call{}
 	for i, text := range warmUp().Calls {
-		calls = append(calls, Call{Minute: float64(2 * i), Text: text})
+		if at := float64(2 * i); at < minutes {
+			calls = append(calls, Call{Minute: at, Text: text})
+		}
 	}
 	return calls
 }

@@ -6,26 +6,40 @@ import (
 )
 
 // Starters returns a block of every kind but a drill, in the order of a lesson, to begin a plan with, in the words of a sport;
-// empty: those of tennis.
+// empty: those of the first sport.
 // Lengths and wording are common practice, no source. The blocks have no identifiers yet.
 func Starters(sport court.Sport) []Block {
-	netAndBack := NetAndBack()
-	blocks := []Block{
-		{Kind: Body, Title: "Body warm-up", Minutes: 8, Effort: 3, Calls: []Call{
-			{Minute: 0, Text: "Easy jog and side steps, both ways"},
-			{Minute: 3, Text: "Leg swings, arm circles, trunk turns"},
-			{Minute: 6, Text: "Three short runs, each a little quicker"},
-		}},
-		{Kind: Ball, Title: "Ball warm-up", Minutes: 8, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: warmUpCalls()},
-		Water(),
-		{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{
-			{Minute: 0, Text: "One thing that worked, one thing for next time"},
-		}},
-	}
+	const warm = 8 // minutes, of either kind
+	blocks := []Block{BodyWarmUp(warm), BallWarmUp(warm), Water(), ClosingTalk()}
 	for i := range blocks {
 		blocks[i] = blocks[i].In(sport)
 	}
 	return blocks
+}
+
+// BodyWarmUp warms the body without a ball, in so many minutes.
+func BodyWarmUp(minutes float64) Block {
+	return Block{Kind: Body, Title: "Body warm-up", Minutes: minutes, Effort: 3, Calls: []Call{
+		{Minute: 0, Text: "Easy jog and side steps, both ways"},
+		{Minute: 3, Text: "Leg swings, arm circles, trunk turns"},
+		{Minute: minutes - 2, Text: "Three short runs, each a little quicker"},
+	}}
+}
+
+// BallWarmUp warms up with the ball in twos, in so many minutes, in the words of the first sport.
+func BallWarmUp(minutes float64) Block {
+	netAndBack := NetAndBack()
+	return Block{Kind: Ball, Title: "Ball warm-up", Minutes: minutes, Effort: 4, Step: WholeRotations, Rotation: &netAndBack, Calls: warmUpCalls(minutes)}
+}
+
+// ClosingTalk ends a lesson.
+func ClosingTalk() Block {
+	return Block{Kind: Talk, Title: "Closing talk", Minutes: 4, Effort: 1, Calls: []Call{{Minute: 0, Text: "One thing that worked, one thing for next time"}}}
+}
+
+// CoolingDown ends the work of a lesson, in so many minutes.
+func CoolingDown(minutes float64) Block {
+	return Block{Kind: CoolDown, Title: "Cool-down", Minutes: minutes, Effort: 1, Calls: []Call{{Minute: 0, Text: "Walk, then stretch what worked"}}}
 }
 
 // Water is a short break.
@@ -43,6 +57,6 @@ func More() []Block {
 		}},
 		{Kind: Game, Title: "Game", Minutes: 10, Effort: 7, Rotation: &rotation.Form{Kind: rotation.Pairs, Every: 3, Spots: []rotation.Spot{}}, Calls: []Call{{Minute: 0, Text: "Points from the feed, every ball counts"}}},
 		{Kind: Serving, Title: "Serving", Minutes: 8, Effort: 5, Calls: []Call{{Minute: 0, Text: "Five easy ones before the first full one"}}},
-		{Kind: CoolDown, Title: "Cool-down", Minutes: 5, Effort: 1, Calls: []Call{{Minute: 0, Text: "Walk, then stretch what worked"}}},
+		CoolingDown(5),
 	}
 }

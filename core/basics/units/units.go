@@ -107,6 +107,9 @@ func Percents(shares ...float64) []int {
 	return list
 }
 
+// Balls are so many balls in words, of whatever sport.
+func Balls(n int) string { return Count(n, "ball", "balls") }
+
 // And lists some things in a sentence: Ada, Bo and Cy.
 func And(list []string) string {
 	if len(list) < 2 {

@@ -287,7 +287,7 @@ func (q Question) asMany() Answer {
 	n := float64(balls)
 	a := Answer{Rate: q.Rate, Unit: "makes", Chance: &chance, Carry: n * float64(q.Clock.People)}
 	a.Mean, a.SD = times(atLeast, max(q.Goal.Of, 1))
-	had, made := units.Count(balls, "ball", "balls"), units.Decimal(a.Mean, 0)+" of them made"
+	had, made := units.Balls(balls), units.Decimal(a.Mean, 0)+" of them made"
 	if q.Goal.Of > 0 {
 		a.Unit, a.Carry = "sets", 0 // one ball is played until it is lost
 		had, made = units.Count(balls, "stroke", "strokes"), units.Count(int(math.Round(a.Mean)), "set", "sets")+fmt.Sprintf(" of %d", q.Goal.Of)

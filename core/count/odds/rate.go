@@ -147,7 +147,7 @@ func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 	case here.balls > 0:
 		r.Sentence = fmt.Sprintf("makes about %s, %s: %d of %d on this drill", ofTen(r.Mean), between, here.right, here.balls)
 	case r.Known:
-		r.Sentence = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Count(near.balls, "ball", "balls"), ofTen(r.Mean), between)
+		r.Sentence = fmt.Sprintf("has not done this drill; related ones (%s) suggest %s, %s", units.Balls(near.balls), ofTen(r.Mean), between)
 	default:
 		r.Sentence = fmt.Sprintf("nothing is known yet; %s is only %s, %s", ofTen(r.Mean), prior.Description, between)
 	}
@@ -156,7 +156,7 @@ func (prior Prior) rated(made, missed float64, here, near weighted) Rate {
 		Formula: "(balls made + what is usual) ÷ (balls + what is usual): the mean of a beta distribution; each ball counts half after four weeks",
 		Inputs: []metric.Input{
 			{Name: "On this drill", Value: fmt.Sprintf("%d of %d, weighing %s balls today", here.right, here.balls, units.Decimal(here.made+here.missed, 1))},
-			{Name: "On related drills", Value: units.Count(near.balls, "ball", "balls") + ", each counting three tenths, at most 15 together"},
+			{Name: "On related drills", Value: units.Balls(near.balls) + ", each counting three tenths, at most 15 together"},
 			{Name: "Before anything is counted", Value: fmt.Sprintf("%s, %s, worth %s balls", ofTen(prior.Rate), prior.Description, units.Decimal(priorBalls, 0))},
 			{Name: "95 times in 100", Value: between},
 		},

@@ -261,9 +261,9 @@ func (g Goal) String() string {
 		if g.Timed() {
 			return fmt.Sprintf("at most %s in %s min", g.missed(g.Misses), units.Decimal(g.Minutes, 1))
 		}
-		return fmt.Sprintf("at most %s in %s", g.missed(g.Misses), units.Count(g.Count, "ball", "balls"))
+		return fmt.Sprintf("at most %s in %s", g.missed(g.Misses), units.Balls(g.Count))
 	case Rallies:
-		return fmt.Sprintf("%s of %d to %d strokes", units.Count(g.Count, "rally", "rallies"), g.From, g.To)
+		return fmt.Sprintf("%s of %d to %d strokes", Rally.Of(g.Count), g.From, g.To)
 	}
 	return fmt.Sprintf("%d made in all", g.Count)
 }
@@ -274,9 +274,9 @@ func (g Goal) missed(n int) string {
 	case "":
 		return units.Count(n, "miss", "misses")
 	case tally.IntoNet:
-		return units.Count(n, "ball", "balls") + " into the net"
+		return units.Balls(n) + " into the net"
 	}
-	return units.Count(n, "ball", "balls") + " " + string(g.Only)
+	return units.Balls(n) + " " + string(g.Only)
 }
 
 // ahead says how far ahead a race is won; empty where one point is enough.

@@ -236,7 +236,7 @@ func (g Goal) along(worst, best int) string {
 			return fmt.Sprintf("%d of %s", worst/g.Of, units.Count(g.Count, "set", "sets"))
 		}
 	case Rallies:
-		return fmt.Sprintf("%d of %s", worst, units.Count(g.Count, "rally", "rallies"))
+		return fmt.Sprintf("%d of %s", worst, Rally.Of(g.Count))
 	}
 	return fmt.Sprintf("%d of %d", worst, g.Count)
 }

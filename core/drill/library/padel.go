@@ -1,6 +1,8 @@
 package library
 
 import (
+	"slices"
+
 	"hodometer/core/count/score"
 	"hodometer/core/drill"
 	"hodometer/core/game"
@@ -202,7 +204,7 @@ func highAndHome() drill.Document {
 func whoHoldsTheNet() game.Document {
 	d := points(court.Padel, "padel")
 	d.Name, d.Summary = "Who Holds the Net", "Two against two, one pair at the net, one at the glass. A rally won at the net is 1, a rally won from the glass takes the net and is 2."
-	d.Rules.Spots = append(facing("padel", 2, 0.35)[:2], facing("padel", 2, 0.8)[2:]...)
+	d.Rules.Spots = slices.Concat(facing("padel", 2, 0.35)[:2], facing("padel", 2, 0.8)[2:])
 	d.Rules.Feed = game.Feed{Kind: game.CoachFeeds}
 	d.Rules.After = game.After{Net: game.Near}
 	d.Rules.Awards = []game.Award{{ID: "glass", Name: "won from the glass", Points: 2, Ends: game.WinsRally}}

@@ -37,6 +37,7 @@ type Measure struct {
 	Name     string         `json:"name" description:"What it is called beside others; empty where it is the only one"`
 	Unit     score.Unit     `json:"unit" description:"What is tried"`
 	Goal     string         `json:"goal" description:"Its goals in words"`
+	Where    string         `json:"where" description:"What follows its goals in words: where to, and what is counted"`
 	Target   *court.Shape   `json:"target" description:"null: in is enough"`
 	Aim      string         `json:"aim" description:"The target in words; empty where there is none"`
 	Measured []metric.Input `json:"measured" description:"The target's area, share of its box, margin and share out, in words"`
@@ -72,9 +73,24 @@ func measures(d drill.Document, c court.Court, s coach.Settings) ([]Measure, err
 			}
 			r.Target, r.Aim, r.Measured = &shape, c.DescribeTarget(*target, s.Tape()), measured(c, shape, s)
 		}
+		r.Where = where(r, m)
 		list[i] = r
 	}
 	return list, nil
+}
+
+// where is what follows the goals of a measure in words.
+func where(r Measure, m drill.Measure) (phrase string) {
+	switch {
+	case r.Aim != "":
+		phrase = ", into the " + r.Aim
+	case m.What.OfBalls() && m.Counts.By != drill.ByMovement:
+		phrase = ", in is enough"
+	}
+	if m.What != score.Ball {
+		phrase += "; " + m.What.Many() + " are counted"
+	}
+	return phrase
 }
 
 // Spot is one place that can be moved on the court.

@@ -130,7 +130,7 @@ func Run(ctx context.Context, d drill.Document, player footwork.Player, s coach.
 	p.Verdict = p.sentence()
 	p.Runs = []string{}
 	for i, r := range p.Timeline.Runners {
-		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Count(r.Balls, "ball", "balls")))
+		p.Runs = append(p.Runs, fmt.Sprintf("%s: %s run for %s", runner(d, i), s.Units.Length(math.Round(10*r.Metres)/10), units.Balls(r.Balls)))
 	}
 	return p, nil
 }
@@ -148,7 +148,7 @@ func (p Simulation) sentence() string {
 	}
 	switch {
 	case count[footwork.OutOfReach] > 0:
-		return fmt.Sprintf("%s of this turn cannot be reached.", units.Count(count[footwork.OutOfReach], "ball", "balls"))
+		return fmt.Sprintf("%s of this turn cannot be reached.", units.Balls(count[footwork.OutOfReach]))
 	case count[footwork.Stretched] > 0:
 		return fmt.Sprintf("All can be reached, %d of them only at a stretch.", count[footwork.Stretched])
 	case count[footwork.Working] > 0:

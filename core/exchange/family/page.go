@@ -91,7 +91,7 @@ func Of(ctx context.Context, k Known) (Page, error) {
 			s.Next = "Later." // why is private
 		}
 		if w.Balls > 0 {
-			s.Counts = fmt.Sprintf("%d of %s made, %s of 10.", w.Made, units.Count(w.Balls, "ball", "balls"), units.Decimal(10*share(w.Made, w.Balls), 1))
+			s.Counts = fmt.Sprintf("%d of %s made, %s of 10.", w.Made, units.Balls(w.Balls), units.Decimal(10*share(w.Made, w.Balls), 1))
 		}
 		for _, m := range k.Passed {
 			if m.Stroke == w.Stroke {

@@ -80,7 +80,6 @@ func found(severity Severity, block lesson.Block, reason string, remedies ...Rem
 }
 
 const (
-	longestBlock   = 240    // minutes
 	longestBooking = 600    // minutes
 	plentySpare    = 5 * 60 // seconds left over that are worth a word
 )
@@ -181,7 +180,7 @@ func games(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs) [
 	case s.Game.Games == 0:
 		minutes := math.Ceil(s.SetUp/60 + s.Game.Minutes.High80)
 		f := found(Warning, block, fmt.Sprintf("%s takes %s to %s min, four times of five, and has %s to play.", block.Title, units.Decimal(s.Game.Minutes.Low80, 0), units.Decimal(math.Ceil(s.Game.Minutes.High80), 0), units.Clock(s.Work)))
-		if minutes <= longestBlock {
+		if minutes <= lesson.MaxMinutes {
 			f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 0)), Edit: editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes}})
 		}
 		return []Finding{f}
@@ -200,7 +199,7 @@ func tooLong(l schedule.Prepared, s schedule.ScheduledBlock, in schedule.Inputs)
 	if turns := l.TurnsIn(in); turns > 0 {
 		f.Remedies = append(f.Remedies, Remedy{Label: "Play " + units.Count(turns, "turn", "turns") + " each", Edit: editing.Edit{Kind: editing.SetTurns, Block: block.ID, Turns: turns}})
 	}
-	if minutes <= longestBlock {
+	if minutes <= lesson.MaxMinutes {
 		f.Remedies = append(f.Remedies, Remedy{Label: fmt.Sprintf("Give it %s min", units.Decimal(minutes, 1)), Edit: editing.Edit{Kind: editing.Resize, Block: block.ID, Minutes: minutes}})
 	}
 	return []Finding{f}

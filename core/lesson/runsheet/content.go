@@ -81,7 +81,7 @@ func ContentOf(d lesson.Document, p plan.Plan, cues []Cue) Content {
 	}
 	c.About = fmt.Sprintf("%s · %d min · %s", units.Day(d.Date), d.Minutes, strings.Join(names, ", "))
 	if len(p.Carry) > 0 {
-		c.Facts = append(c.Facts, Entry{Name: "Carry", Text: schedule.Listed(p.Carry)})
+		c.Facts = append(c.Facts, Entry{Name: "Carry", Text: schedule.InWords(p.Carry)})
 	}
 	if len(watch) > 0 {
 		c.Facts = append(c.Facts, Entry{Name: "Watch", Text: strings.Join(watch, "; ")})

@@ -95,10 +95,10 @@ func Cues(d lesson.Document, p schedule.Timetable, in schedule.Inputs) []Cue {
 func moves(s schedule.ScheduledBlock) string {
 	var phrases []string
 	if len(s.Goes) > 0 {
-		phrases = append(phrases, "Collect "+schedule.Listed(s.Goes))
+		phrases = append(phrases, "Collect "+schedule.InWords(s.Goes))
 	}
 	if len(s.Comes) > 0 {
-		phrases = append(phrases, "Put down "+schedule.Listed(s.Comes))
+		phrases = append(phrases, "Put down "+schedule.InWords(s.Comes))
 	}
 	return strings.Join(phrases, ". ")
 }

@@ -61,8 +61,8 @@ func without(list, needed []Piece) []Piece {
 	return rest
 }
 
-// Listed writes pieces in one line.
-func Listed(list []Piece) string {
+// InWords are pieces in one line.
+func InWords(list []Piece) string {
 	phrases := make([]string, len(list))
 	for i, p := range list {
 		phrases[i] = p.String()

@@ -89,7 +89,7 @@ func Prepare(d lesson.Document, in Inputs) []Prepared {
 func (l Prepared) moving() []metric.Input {
 	steps := []metric.Input{{Name: "Walking over", Value: seconds(l.walk)}}
 	if l.collect > 0 {
-		steps = append(steps, metric.Input{Name: "Collecting " + Listed(l.goes), Value: seconds(l.collect)})
+		steps = append(steps, metric.Input{Name: "Collecting " + InWords(l.goes), Value: seconds(l.collect)})
 	}
 	if l.Drilled {
 		name := "Setting the court and explaining"

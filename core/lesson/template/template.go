@@ -82,16 +82,13 @@ func (s slot) turning(f rotation.Form, step lesson.LengthStep) slot {
 
 // Templates lists the shapes of lessons. Lengths and wording are common practice, no source.
 func Templates() []Template {
-	body := func(minutes float64) slot {
-		return plain(lesson.Body, "Body warm-up", minutes, 3, callAt(0, "Easy jog and side steps, both ways"), callAt(3, "Leg swings, arm circles, trunk turns"), callAt(minutes-2, "Three short runs, each a little quicker"))
-	}
-	ball := func(minutes float64) slot {
-		return plain(lesson.Ball, "Ball warm-up", minutes, 4, callAt(0, "Forehand side, soft and clean"), callAt(2, "Backhand side"), callAt(4, "Alternate sides, always moving")).turning(lesson.NetAndBack(), lesson.WholeRotations)
-	}
-	talk := plain(lesson.Talk, "Closing talk", 4, 1, callAt(0, "One thing that worked, one thing for next time"))
-	water := plain(lesson.Break, "Water", 4, 0)
+	body := func(minutes float64) slot { return slot{block: lesson.BodyWarmUp(minutes)} }
+	ball := func(minutes float64) slot { return slot{block: lesson.BallWarmUp(minutes)} }
+	talk, water := slot{block: lesson.ClosingTalk()}, slot{block: lesson.Water()}
 	cool := func(minutes float64, more string) slot {
-		return plain(lesson.CoolDown, "Cool-down", minutes, 1, callAt(0, "Walk, then stretch what worked"), callAt(minutes-2, more))
+		b := lesson.CoolingDown(minutes)
+		b.Calls = append(b.Calls, callAt(minutes-2, more))
+		return slot{block: b}
 	}
 	court4 := rotation.Form{Kind: rotation.Spots, Every: 2, Begins: rotation.SameSide, Spots: []rotation.Spot{
 		{Name: "net, left", Side: "net"}, {Name: "net, right", Side: "net"}, {Name: "back, left", Side: "back"}, {Name: "back, right", Side: "back"},

@@ -62,9 +62,7 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 	if len(there) == 0 {
 		return nil, invalid.Fields{{Path: "tap.student", Message: "this student was erased"}}
 	}
-	if t.Measure == 0 {
-		t.Measure = document.Main().Number
-	}
+	t.Measure = cmp.Or(t.Measure, drill.FirstMeasure)
 	who, _ := document.Measure(t.Measure)
 	group, _ := load.Arrange(document, len(there), block.Lines, k.Document.Space)
 	var list []Counted

@@ -18,7 +18,7 @@ import (
 )
 
 // asked is a situation for a player of a level, both with the same hand.
-func asked(t require.TestingT, s sports.Situation, level student.Level, hand student.Hand) anticipate.Question {
+func asked(s sports.Situation, level student.Level, hand student.Hand) anticipate.Question {
 	c := sports.Of(s.Sport).Courts[0].Court
 	p := footwork.For(c.Sport, student.Adult, level, hand, student.TwoHanded)
 	power := footwork.For(c.Sport, student.Adult, student.Club, hand, student.TwoHanded).Power
@@ -74,14 +74,14 @@ func TestTheTables(t *testing.T) {
 // set the feet, 0.15 s or 0.05 at a table, and is Metres(that) long. In tennis a ball down the line that is met after 1.78 s
 // leaves a club player 1.335 − 0.32 − 0.15 = 0.865 s: 6.6 × 0.865² ÷ 2 = 2.47 m from where the body is when it is met.
 func TestABasePositionByHand(t *testing.T) {
-	p := asked(t, called(t, court.Tennis, "tennis-1"), student.Club, student.RightHand).Player
+	p := asked(called(t, court.Tennis, "tennis-1"), student.Club, student.RightHand).Player
 	require.InDelta(t, 2.47, p.Metres(0.75*1.78-0.32-0.15), 0.01)
 	for sport, only := range map[court.Sport]string{
 		court.Tennis: "down the line", court.Pickleball: "drive cross-court", court.Badminton: "cross drop", court.Squash: "straight drive", court.TableTennis: "fast to the forehand",
 	} {
 		s := anticipate.Situations(sport)[0]
 		s.Likely = []sports.Likely{{Reply: only, Chance: 1}}
-		q := asked(t, s, student.Club, student.RightHand)
+		q := asked(s, student.Club, student.RightHand)
 		a := answered(t, q)
 		base := a.Stands[1]
 		require.Equal(t, anticipate.LikelyReply, base.School)
@@ -104,7 +104,7 @@ func TestABasePositionByHand(t *testing.T) {
 // of the middle, holds more than there, and gives up the cross drop. A prototype of the same question found 0.7 m aside, 1.2 m
 // forward and 0.71 against 0.62, with its own measure of how well a shuttle is met.
 func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
-	a := answered(t, asked(t, called(t, court.Badminton, "badminton-1"), student.Club, student.RightHand))
+	a := answered(t, asked(called(t, court.Badminton, "badminton-1"), student.Club, student.RightHand))
 	middle, likely := a.Stands[0], a.Stands[1]
 	require.Less(t, a.From.X, 0.0, "a right-hander's forehand beyond the net is on the left")
 	require.True(t, likely.At.X < -0.5 && likely.At.X > -1.6, "%v", likely.At)
@@ -123,7 +123,7 @@ func TestWhereToWaitForADropFromTheForehandCorner(t *testing.T) {
 // held is what its parts say.
 func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 	every(t, func(t *testing.T, s sports.Situation) {
-		a := answered(t, asked(t, s, student.Club, student.RightHand))
+		a := answered(t, asked(s, student.Club, student.RightHand))
 		require.Len(t, a.Stands, 4)
 		require.InDelta(t, 500, len(a.Map), 150)
 		sum := 0.0
@@ -143,7 +143,7 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 			require.LessOrEqual(t, st.Held, a.Stands[1].Held+0.02, st.School)
 			require.LessOrEqual(t, st.Least, a.Stands[3].Least+0.02, st.School)
 			require.NotEmpty(t, a.Say(st, court.Tape{System: units.Feet}))
-			require.LessOrEqual(t, st.At.Distance(anticipate.Middle(s, asked(t, s, student.Club, student.RightHand).World.Court)), a.Within+1e-9)
+			require.LessOrEqual(t, st.At.Distance(anticipate.Middle(s, asked(s, student.Club, student.RightHand).World.Court)), a.Within+1e-9)
 		}
 		for _, p := range a.Map {
 			require.LessOrEqual(t, p.Held, a.Stands[1].Held+0.02)
@@ -154,8 +154,8 @@ func TestTheSchoolsAreWhatTheySay(t *testing.T) {
 // Left-handers: everything the other way round (R5).
 func TestALeftHandersCourtIsTheMirroredOne(t *testing.T) {
 	every(t, func(t *testing.T, s sports.Situation) {
-		right := answered(t, asked(t, s, student.Club, student.RightHand))
-		left := answered(t, asked(t, s, student.Club, student.LeftHand))
+		right := answered(t, asked(s, student.Club, student.RightHand))
+		left := answered(t, asked(s, student.Club, student.LeftHand))
 		require.InDelta(t, right.From.X, -left.From.X, 1e-9)
 		for i, st := range right.Stands {
 			require.InDelta(t, st.Held, left.Stands[i].Held, 0.01, st.School)
@@ -170,7 +170,7 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 	every(t, func(t *testing.T, s sports.Situation) {
 		last := 0.0
 		for _, level := range []student.Level{student.Beginner, student.Improver, student.Club, student.Tournament} {
-			held := answered(t, asked(t, s, level, student.RightHand)).Stands[1].Held
+			held := answered(t, asked(s, level, student.RightHand)).Stands[1].Held
 			require.GreaterOrEqual(t, held, last-0.02, level)
 			last = held
 		}
@@ -180,7 +180,7 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 		p := rapid.Float64Range(0.1, 0.4).Draw(t, "chance of the straight drop")
 		at := func(p float64) float64 {
 			s.Likely = []sports.Likely{{Reply: "straight drop", Chance: p}, {Reply: "cross drop", Chance: 1 - p}}
-			return answered(t, asked(t, s, student.Club, student.RightHand)).Stands[1].At.X
+			return answered(t, asked(s, student.Club, student.RightHand)).Stands[1].At.X
 		}
 		require.LessOrEqual(t, at(p+0.5), at(p)+0.1, "the straight drop lands on the left")
 	})
@@ -189,7 +189,7 @@ func TestWhoIsQuickerHoldsMore(t *testing.T) {
 // What cannot be played is said, and the others share its chance.
 func TestWhatCannotBePlayed(t *testing.T) {
 	s := called(t, court.Badminton, "badminton-6") // late, in the rear corner
-	a := answered(t, asked(t, s, student.Club, student.RightHand))
+	a := answered(t, asked(s, student.Club, student.RightHand))
 	require.False(t, a.Coming[1].Possible)
 	require.Contains(t, a.Coming[1].Why, "they strike at up to")
 	require.Zero(t, a.Coming[1].Chance)
@@ -225,23 +225,23 @@ func TestSituationsThatMakeNoSense(t *testing.T) {
 		t.Run(c.name, func(t *testing.T) {
 			s := anticipate.Situations(c.sport)[0]
 			c.spoil(&s)
-			_, err := asked(t, s, student.Club, student.RightHand).Answer(t.Context())
+			_, err := asked(s, student.Club, student.RightHand).Answer(t.Context())
 			require.ErrorContains(t, err, c.at+": ")
 			require.ErrorContains(t, err, c.say)
 		})
 	}
-	q := asked(t, anticipate.Situations(court.Tennis)[0], student.Club, student.RightHand)
+	q := asked(anticipate.Situations(court.Tennis)[0], student.Club, student.RightHand)
 	q.World.Court, _ = sports.Court("badminton")
 	_, err := q.Answer(t.Context())
 	require.ErrorContains(t, err, "a situation of tennis")
 	cancelled, cancel := context.WithCancel(t.Context())
 	cancel()
-	_, err = asked(t, anticipate.Situations(court.Tennis)[0], student.Club, student.RightHand).Answer(cancelled)
+	_, err = asked(anticipate.Situations(court.Tennis)[0], student.Club, student.RightHand).Answer(cancelled)
 	require.ErrorIs(t, err, context.Canceled)
 }
 
 func BenchmarkStand(b *testing.B) {
-	q := asked(b, called(b, court.Tennis, "tennis-1"), student.Club, student.RightHand)
+	q := asked(called(b, court.Tennis, "tennis-1"), student.Club, student.RightHand)
 	for b.Loop() {
 		if _, err := q.Answer(b.Context()); err != nil {
 			b.Fatal(err)
@@ -256,7 +256,7 @@ func TestWhatIsReachedLiesAround(t *testing.T) {
 		sport := of.Name
 		s := anticipate.Situations(sport)[0]
 		share := func(level student.Level) float64 {
-			a := answered(t, asked(t, s, level, student.RightHand))
+			a := answered(t, asked(s, level, student.RightHand))
 			require.Greater(t, len(a.Reach), 60, sport)
 			near, far, sum := []float64{}, []float64{}, 0.0
 			for _, r := range a.Reach {
@@ -294,7 +294,7 @@ func TestNobodyStandsInAWall(t *testing.T) {
 			continue
 		}
 		for _, s := range long.Some(t, anticipate.Situations(of.Name), 3) {
-			for _, stand := range answered(t, asked(t, s, student.Club, student.RightHand)).Stands {
+			for _, stand := range answered(t, asked(s, student.Club, student.RightHand)).Stands {
 				require.Less(t, math.Abs(stand.At.X), c.Width/2-0.2, s.Name)
 				require.Greater(t, stand.At.Y, -c.Length/2+0.2, s.Name)
 			}

@@ -40,7 +40,7 @@ func TrendOf(fault string, lessons []Watched) FaultTrend {
 		return w
 	}
 	all := sum(lessons)
-	t.Sentence = fmt.Sprintf("seen %s in %s", units.Count(all.Times, "time", "times"), units.Count(all.Balls, "ball", "balls"))
+	t.Sentence = fmt.Sprintf("seen %s in %s", units.Count(all.Times, "time", "times"), units.Balls(all.Balls))
 	first, last := sum(lessons[:len(lessons)/2]), sum(lessons[len(lessons)/2:])
 	if len(lessons) < 2 || first.Balls == 0 || last.Balls == 0 || all.Times < 2 {
 		return t

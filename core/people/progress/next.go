@@ -73,7 +73,7 @@ func Advise(rung Rung, evidence []Evidence, engagement int) Advice {
 	lower, canFall := rung.step(-1)
 	met := upTest().Decide(made, missed) == ForHigh
 	hard := backTest().Decide(made, missed) == ForLow
-	score := fmt.Sprintf("%d of %s", made, units.Count(a.Balls, "ball", "balls"))
+	score := fmt.Sprintf("%d of %s", made, units.Balls(a.Balls))
 	switch {
 	case a.Balls == 0:
 		a.Reason = fmt.Sprintf("No balls counted on %s yet, so nothing is known. Count some first.", rung)
@@ -114,8 +114,8 @@ func explain(a Advice, missed int) metric.Derivation {
 		Figure: "Next step on " + string(a.Rung), Value: string(a.Decision),
 		Formula: "Each make and each miss adds its weight; a sum beyond a bound decides",
 		Inputs: []metric.Input{
-			{Name: "Made", Value: units.Count(a.Made, "ball", "balls")},
-			{Name: "Missed", Value: units.Count(missed, "ball", "balls")},
+			{Name: "Made", Value: units.Balls(a.Made)},
+			{Name: "Missed", Value: units.Balls(missed)},
 			{Name: "8 in 10 against 6 in 10, up at " + units.Decimal(high, 2), Value: ratio(up)},
 			{Name: "6 in 10 against 4 in 10, back at " + units.Decimal(low, 2), Value: ratio(back)},
 			{Name: "Risk of a wrong step", Value: units.Decimal(risk*100, 0) + " %"},

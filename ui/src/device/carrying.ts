@@ -1,3 +1,4 @@
+import { inRounds } from '../lib/page/rounds'
 import { takeAlong } from './along'
 import { Outbox } from './outbox'
 import { DeviceStore } from './store'
@@ -24,21 +25,14 @@ export interface Told {
 export function carry(told: Told): () => void {
   const store = new DeviceStore()
   const outbox = new Outbox(store)
-  let busy = false
-  const send = async () => {
-    if (busy) return
-    busy = true
-    try {
-      const but = told.sends()
-      const before = await outbox.size(but)
-      if (before) await outbox.deliver(but).catch(() => undefined)
-      const after = before ? await outbox.size(but) : 0
-      told.waits(after)
-      if (after < before) told.answered()
-    } finally {
-      busy = false
-    }
-  }
+  const send = inRounds(async () => {
+    const but = told.sends()
+    const before = await outbox.size(but)
+    if (before) await outbox.deliver(but).catch(() => undefined)
+    const after = before ? await outbox.size(but) : 0
+    told.waits(after)
+    if (after < before) told.answered()
+  })
   const sendNow = () => void send()
   const sending = setInterval(sendNow, sendEvery)
   const pack = () => void takeAlong(store).catch(() => undefined) // those that are packed already stay

@@ -1,3 +1,4 @@
+import { measureOf } from './measure'
 import { v7 } from 'uuid'
 import type { Act, Entry } from '../lib/api/client'
 import { MemoryLog, type Kept, type Log } from './log'
@@ -28,7 +29,7 @@ export interface ActLog extends Log<Act> {
 /** keyOf is whose run a count is of that has no number yet: each student has one at each measure of a block. */
 export const keyOf = ({ of, act: { tap } }: Kept<Act>) =>
   tap && !tap.run
-    ? `${of}/${tap.block}/${tap.student}${(tap.measure ?? 1) > 1 ? `/${tap.measure}` : ''}`
+    ? `${of}/${tap.block}/${tap.student}${measureOf(tap) > 1 ? `/${tap.measure}` : ''}`
     : undefined
 
 /** The run of a count that was not begun yet. */

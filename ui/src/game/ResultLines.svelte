@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Played } from '../lib/api/client'
   import { ownScores } from './own'
+  import { together } from '../lib/words/words'
 
   /** What came of a game, in few words. */
   interface Props {
@@ -10,7 +11,7 @@
   }
   let { played, of }: Props = $props()
   const name = (id: string) => played.names[id] ?? id
-  const names = (ids: readonly string[]) => ids.map(name).join(' and ') || 'the drill'
+  const names = (ids: readonly string[]) => together(ids, name) || 'the drill'
   const rounds = $derived(
     played.rounds.filter((round) => !of || round.near.includes(of) || round.far.includes(of)),
   )

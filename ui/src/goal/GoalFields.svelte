@@ -48,7 +48,7 @@
       onchange={(count) => set({ count })}
     />
   {/if}
-  {#each numbersOf(goal, unit) as number (number.name)}
+  {#each numbersOf(goal, form, unit) as number (number.name)}
     <NumberField
       label={number.label}
       unit={number.unit}

@@ -4521,6 +4521,12 @@ export interface components {
             /** @description What to call them on court */
             short: string;
         };
+        LessonPlayedAs: {
+            /** @description It has to have a drill */
+            drilled: boolean;
+            kind: components["schemas"]["LessonKind"];
+            label: string;
+        };
         LessonVariant: {
             drawn?: components["schemas"]["LessonDrawn"];
             /**
@@ -5478,6 +5484,8 @@ export interface components {
             target: null | components["schemas"]["CourtShape"];
             /** @description What is tried */
             unit: components["schemas"]["ScoreUnit"];
+            /** @description What follows its goals in words: where to, and what is counted */
+            where: string;
         };
         ReportMoved: {
             /** @description With their targets where they would be */
@@ -7069,6 +7077,8 @@ export interface components {
             paces: components["schemas"]["SportsPace"][];
             /** @description Parts of the body that can hurt, from head to foot */
             parts: components["schemas"]["SorePart"][];
+            /** @description The kinds of block that a drill can be played in */
+            playedAs: components["schemas"]["LessonPlayedAs"][];
             /** @description How near to play, the farthest first */
             realisms: components["schemas"]["DrillRealism"][];
             /** @description Ways in which a group changes places */

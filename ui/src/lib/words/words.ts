@@ -102,3 +102,6 @@ export const tenths = (share: number) => (10 * share).toFixed(1)
 /** thingsKept says how many things wait for an answer, and where they are kept meanwhile. */
 export const thingsKept = (size: number, where: 'on this device' | 'on this page') =>
   `${size === 1 ? '1 thing you did is' : `${size} things you did are`} kept ${where}`
+
+/** together lists a side or a pair by name: Ada and Bo. */
+export const together = (ids: readonly string[], name: (id: string) => string) => ids.map(name).join(' and ')

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { measureOf } from '../../device/measure'
   import type { Counter, Entry, Point } from '../../lib/api/client'
   import type { Tap, Whose } from '../../device/runs'
   import BallAnswers from './BallAnswers.svelte'
@@ -89,8 +90,7 @@
   const count = $derived(counter && provisional(counter, waiting))
   /** Undo belongs to the last act, whoever's it was. */
   const undone = $derived(
-    counters.find((each) => each.student === last?.student && each.measure === (last.measure ?? 1)) ??
-      counter,
+    counters.find((each) => each.student === last?.student && each.measure === measureOf(last)) ?? counter,
   )
   // svelte-ignore state_referenced_locally
   const inHand = new Strokes(counters[0]?.counted ?? '')
@@ -107,7 +107,7 @@
     if (strokes > 0 && way === 'ball') return inHand.set(whom, strokes - 1)
     const of = last ?? whom
     choose(people.find((each) => each.student === of.student))
-    instead = kept = of.measure ?? 1
+    instead = kept = measureOf(of)
     // Of a rally that is taken back the strokes are on the pad again: it was not over.
     const was = onundo(of)
     if (was && way === 'ball') inHand.set(of, was)

@@ -1,3 +1,4 @@
+import { measureOf } from '../../device/measure'
 import type { Counter } from '../../lib/api/client'
 import type { Whose } from '../../device/runs'
 import type { Waiting } from './courtside.svelte'
@@ -27,7 +28,7 @@ export const provisional = (counter: Counter, waiting: Waiting[]) =>
         (tap) =>
           [counter.block, counter.counted].includes(tap.block) &&
           tap.student === counter.party &&
-          (tap.measure ?? 1) === counter.measure,
+          measureOf(tap) === counter.measure,
       )
       .map((tap) => tap.entry),
   )
@@ -56,7 +57,7 @@ export const timesUp = (on: Counter, counters: Counter[], waiting: Waiting[]) =>
       !each.over &&
       (each === on ||
         each.count.taps > 0 ||
-        waiting.some((tap) => tap.student === each.party && (tap.measure ?? 1) === each.measure)),
+        waiting.some((tap) => tap.student === each.party && measureOf(tap) === each.measure)),
   )
 
 /** answersOf are the two answers to a ball, a try or a point. */

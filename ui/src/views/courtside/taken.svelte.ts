@@ -1,3 +1,4 @@
+import { measureOf } from '../../device/measure'
 import type { Tap, Whose } from '../../device/runs'
 import { inTab } from '../../lib/page/kept'
 
@@ -31,7 +32,7 @@ export class Taken {
   /** takeBack forgets the last count of a student at a measure of a block, and returns how many strokes the rally had that it was; 0 for none. */
   takeBack(block: string, { student, measure = 1 }: Whose): number {
     const at = this.#list.findLastIndex(
-      (each) => each.block === block && each.student === student && (each.measure ?? 1) === measure,
+      (each) => each.block === block && each.student === student && measureOf(each) === measure,
     )
     const strokes = this.#list[at]?.strokes ?? 0
     this.#keep(this.#list.filter((_, i) => i !== at))

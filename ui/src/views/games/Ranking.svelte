@@ -3,7 +3,7 @@
   import { answer, api, type Match, type Pairing } from '../../lib/api/client'
   import Async from '../../lib/parts/Async.svelte'
   import { keys, studentsQuery, vocabularyQuery } from '../../lib/page/data'
-  import { commonest, tenths } from '../../lib/words/words'
+  import { commonest, tenths, together } from '../../lib/words/words'
   import Rooms from './Rooms.svelte'
 
   /** Players in order from what they played, how sure that is, and who should play whom. */
@@ -31,7 +31,7 @@
   }))
   const proposed = $derived(away.length > 0 ? pairs.data : query.data)
   const name = (id: string) => query.data?.names[id] ?? id
-  const names = (ids: readonly string[]) => ids.map(name).join(' and ')
+  const names = (ids: readonly string[]) => together(ids, name)
   /** The bars stand on one scale, as wide as the players are apart. */
   const scale = $derived({
     from: Math.min(0.45, ...(query.data?.standings ?? []).map((each) => chance(each.low))),

@@ -4,7 +4,7 @@
   import { answer, api, over, plainly, type Match, type Played, type Round } from '../../lib/api/client'
   import { keys, renew } from '../../lib/page/data'
   import TextField from '../../lib/fields/TextField.svelte'
-  import { onDay } from '../../lib/words/words'
+  import { onDay, together } from '../../lib/words/words'
 
   /** Results that are entered: of a round robin by its timetable, or of an evening, pair by pair. */
   interface Props {
@@ -13,7 +13,7 @@
   let { played }: Props = $props()
   const client = useQueryClient()
   const name = (id: string) => played.names[id] ?? id
-  const names = (ids: readonly string[]) => ids.map(name).join(' and ')
+  const names = (ids: readonly string[]) => together(ids, name)
   let wrong = $state('')
   /** What is typed of a fixture, or of the next result, and not whole yet. */
   let typed = $state<Record<string, { near?: number; far?: number }>>({})

@@ -24,7 +24,9 @@
   let tab = $state<'block' | 'places' | 'players'>('block')
 
   /** Blocks in which a drill can be what is counted. */
-  const counted = $derived(block.kind === 'technique' || block.kind === 'serving')
+  const counted = $derived(
+    vocabulary?.playedAs.some((each) => each.kind === block.kind && !each.drilled) ?? false,
+  )
   const findings = $derived(planner.plan.findings.filter((each) => each.block === block.id))
   const errors = $derived(planner.draft.fields)
   const path = $derived(`blocks.${planner.at}`)
@@ -164,12 +166,7 @@
           <SelectField
             label="Played as"
             value={block.kind}
-            options={[
-              { value: 'drill', label: 'a drill' },
-              { value: 'drill as points', label: 'points' },
-              { value: 'technique', label: 'technique' },
-              { value: 'serving', label: 'serving' },
-            ]}
+            options={(vocabulary?.playedAs ?? []).map(({ kind, label }) => ({ value: kind, label }))}
             onchange={(kind) => onchange({ kind })}
           />
         {/if}

@@ -66,7 +66,7 @@
           {#each drill.report.measures as measure (measure.number)}
             <p class="text-sm">
               {#if drill.report.measures.length > 1}<strong>{measure.number}</strong>
-                {`${measure.name}: `}{/if}{measure.goal}{measure.aim && `, into the ${measure.aim}`}
+                {`${measure.name}: `}{/if}{measure.goal}{measure.where}
             </p>
           {/each}
         </figure>

@@ -161,7 +161,8 @@
         <label for="{id}-crop">Show</label>
         <select id="{id}-crop" class="select select-sm" bind:value={shown}>
           <option value="all">the whole court</option>
-          {#if hasFrontWall(report.court)}<option value="walls">the floor and the walls laid flat</option>{/if}
+          {#if hasFrontWall(report.court)}<option value="walls">the floor and the walls laid flat</option
+            >{/if}
           {#if hasNet(report.court)}<option value="near half">the near half</option><option value="far half"
               >the far half</option
             >{/if}

@@ -91,10 +91,7 @@
   {#if errors.measures}<p class="text-error text-sm" role="alert">{errors.measures}</p>{/if}
   {#if measure && said}
     <p class="mt-2 mb-2">
-      <strong>{said.goal}</strong>{said.aim ? `, into the ${said.aim}` : ', in is enough'}{said.unit ===
-      'ball'
-        ? ''
-        : `; ${{ sequence: 'whole sequences', repetition: 'repetitions', rally: 'rallies', point: 'points', time: 'tries' }[said.unit]} are counted`}.
+      <strong>{said.goal}</strong>{said.where}.
     </p>
     {#if !builtIn && vocabulary}<MeasureSentence {draft} {nth} {report} {vocabulary} {errors} />{/if}
     {#if builtIn && said.criteria.length}

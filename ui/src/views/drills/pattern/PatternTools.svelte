@@ -3,7 +3,7 @@
   import NumberField from '../../../lib/fields/NumberField.svelte'
   import SelectField from '../../../lib/fields/SelectField.svelte'
   import type { Bench } from '../bench/bench.svelte'
-  import { hasNet } from '../../../court/kind'
+  import { atTable, hasNet } from '../../../court/kind'
 
   /** Whole patterns that are made at once: the other wing, through the depths, to the corners. */
   interface Props {
@@ -13,7 +13,7 @@
   let { bench, vocabulary }: Props = $props()
   const words = $derived(vocabulary.sports.find((each) => each.sport === bench.draft.document.sport))
   const exchange = $derived(
-    bench.report !== undefined && hasNet(bench.report.court) && bench.draft.document.sport !== 'table tennis',
+    bench.report !== undefined && hasNet(bench.report.court) && !atTable(bench.report.court),
   )
   let open = $state<'' | 'tour' | 'corners'>('')
   let stroke = $state('')
