@@ -20,7 +20,7 @@ import (
 )
 
 // said waits for what devices say after an event, until one is of a kind.
-func (c *club) said(after int, kind throwing.Happened) (found equipment.SaidEvent) {
+func (c *club) said(after int, kind throwing.EventKind) (found equipment.SaidEvent) {
 	c.t.Helper()
 	for range 40 {
 		list := read[equipment.SaidEvents](c.t, c.ask("GET", fmt.Sprintf("/api/equipment/events?after=%d", after), nil)).Events
@@ -79,7 +79,7 @@ func TestAMachineFeedsTheDrillOfABlock(t *testing.T) {
 	held := starting
 	held.On.Running = false
 	require.Contains(t, readProblem(t, c.ask("POST", "/api/equipment/machine/started", held), http.StatusConflict).Detail, "the lesson is held")
-	for _, do := range []throwing.Do{throwing.Start, throwing.One, throwing.Load, throwing.Alive} {
+	for _, do := range []throwing.CommandKind{throwing.Start, throwing.One, throwing.Load, throwing.Alive} {
 		readProblem(t, c.ask("POST", "/api/equipment/machine/told", courtside.Telling{Command: throwing.Command{Do: do}}), http.StatusUnprocessableEntity)
 	}
 
@@ -140,7 +140,7 @@ func TestADeviceThatIsLostIsTold(t *testing.T) {
 	require.Contains(t, wrong.Fields[0].Message, "on this machine only")
 	joined := read[equipment.Equipment](t, c.ask("PUT", "/api/equipment/machine", courtside.Joining{Address: listener.Addr().String()}))
 	require.Equal(t, "Old", joined.Machine.Name)
-	require.Equal(t, 7, c.said(0, throwing.Stands).Event.Left)
+	require.Equal(t, 7, c.said(0, throwing.Reported).Event.Left)
 	close(gone)
 	require.Eventually(t, func() bool {
 		return read[equipment.Equipment](t, c.ask("GET", "/api/equipment", nil)).Machine.Lost != ""

@@ -150,19 +150,19 @@ func (h *Hub) stopped(j *joined) {
 	open, why := h.station.Guard.Open()
 	if !open && why != j.Stopped {
 		j.Stopped = why
-		h.say(SaidEvent{By: Machine, Event: throwing.Event{Event: throwing.Stands, N: j.Stands.N, Left: j.Stands.Left, Jammed: j.Stands.Jammed, Times: j.Stands.Times, Program: j.Stands.Program, Why: why}})
+		h.say(SaidEvent{By: Machine, Event: throwing.Event{Event: throwing.Reported, N: j.Stands.N, Left: j.Stands.Left, Jammed: j.Stands.Jammed, Times: j.Stands.Times, Program: j.Stands.Program, Why: why}})
 	}
 }
 
-// Stands is how everything stands.
-func (h *Hub) Stands() Equipment {
+// Status is what has joined, and what each of it said of itself.
+func (h *Hub) Status() Equipment {
 	h.lock.Lock()
 	defer h.lock.Unlock()
-	return h.stands()
+	return h.status()
 }
 
-// stands is how everything stands. The lock is held.
-func (h *Hub) stands() Equipment {
+// status is that. The lock is held.
+func (h *Hub) status() Equipment {
 	of := func(kind Kind) *JoinedDevice {
 		j, ok := h.joined[kind]
 		if !ok {
@@ -198,7 +198,7 @@ func (h *Hub) Join(ctx context.Context, kind Kind, address, lesson string) (Equi
 	if err := h.dial(ctx, kind, &joined{JoinedDevice: JoinedDevice{Address: address, Lesson: lesson}}); err != nil {
 		return Equipment{}, err
 	}
-	return h.Stands(), nil
+	return h.Status(), nil
 }
 
 // dial connects to a device, and has it be the one of its kind.
@@ -230,7 +230,7 @@ func (h *Hub) take(kind Kind, link *Link, j *joined) error {
 	default:
 	}
 	h.leave(kind)
-	j.link, j.Name, j.Stands = link, link.Hello.Name, throwing.Event{Event: throwing.Stands}
+	j.link, j.Name, j.Stands = link, link.Hello.Name, throwing.Event{Event: throwing.Reported}
 	h.joined[kind] = j
 	if kind == Machine {
 		h.station = &throwing.Station{}
@@ -264,7 +264,7 @@ func (h *Hub) Simulate(ctx context.Context, kind Kind, lesson string) (Equipment
 		stop()
 		return Equipment{}, err
 	}
-	return h.Stands(), nil
+	return h.Status(), nil
 }
 
 // listen takes in what a device says until it is gone.
@@ -282,7 +282,7 @@ func (h *Hub) listen(kind Kind, link *Link) {
 		if kind == Machine {
 			h.station.Stop("the machine is lost", h.now())
 		}
-		h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Stands}}) // that it is lost is seen from how everything stands
+		h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Reported}}) // that it is lost is seen from how everything stands
 	}
 }
 
@@ -316,7 +316,7 @@ func (h *Hub) heard(kind Kind, j *joined, e throwing.Event) {
 // take keeps how a device stands.
 func (j *joined) take(e throwing.Event) {
 	switch e.Event {
-	case throwing.Stands:
+	case throwing.Reported:
 		j.Stands = e
 	case throwing.Thrown:
 		j.Stands.N, j.Stands.Left = e.N, e.Left
@@ -347,7 +347,7 @@ func (h *Hub) Leave(kind Kind) Equipment {
 	h.lock.Lock()
 	defer h.lock.Unlock()
 	h.leave(kind)
-	return h.stands()
+	return h.status()
 }
 
 // leave lets a device go. The lock is held.
@@ -364,7 +364,7 @@ func (h *Hub) leave(kind Kind) {
 	if j.stop != nil {
 		j.stop()
 	}
-	h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Stands}})
+	h.say(SaidEvent{By: kind, Event: throwing.Event{Event: throwing.Reported}})
 }
 
 // LeaveLesson lets go what was joined for a lesson that is over.
@@ -409,7 +409,7 @@ func (h *Hub) Watched(watcher string, on throwing.On, next string) Equipment {
 	h.lock.Lock()
 	defer h.lock.Unlock()
 	h.carryOut(h.station.Heard(watcher, on, next, h.now()))
-	return h.stands()
+	return h.status()
 }
 
 // Follow takes in what the program's own clock of a lesson says is on.
@@ -467,7 +467,7 @@ func (h *Hub) withMachine(do func(j *joined) error) (Equipment, error) {
 		}
 		return Equipment{}, err
 	}
-	return h.stands(), nil
+	return h.status(), nil
 }
 
 // Events are what devices said after an event, all of it, each once; less than 0: what comes from now on. Where there is nothing it is waited for a
@@ -485,18 +485,18 @@ func (h *Hub) Events(ctx context.Context, after int) (SaidEvents, error) {
 			list = append(list, h.said[i:]...)
 		}
 		again := h.seq < after // the program was started again
-		more, stands := h.more, h.stands()
+		more, status := h.more, h.status()
 		h.lock.Unlock()
 		// What is answered and the number to go on from are of one moment: nothing is said between them.
 		if len(list) > 0 || again {
-			return SaidEvents{stands, list}, nil
+			return SaidEvents{status, list}, nil
 		}
 		select {
 		case <-more:
 		case <-h.closed:
-			return SaidEvents{stands, list}, nil
+			return SaidEvents{status, list}, nil
 		case <-wait.Done():
-			return SaidEvents{stands, list}, ctx.Err()
+			return SaidEvents{status, list}, ctx.Err()
 		}
 	}
 }

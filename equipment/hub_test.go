@@ -38,17 +38,17 @@ func TestAMachineStandsWhereNobodyIsHeard(t *testing.T) {
 	require.NoError(t, err)
 	_, err = h.Start(order())
 	require.NoError(t, err)
-	require.Eventually(t, func() bool { return h.Stands().Tally.Thrown > 0 }, soon, 5*time.Millisecond)
+	require.Eventually(t, func() bool { return h.Status().Tally.Thrown > 0 }, soon, 5*time.Millisecond)
 	for range 10 {
 		milliseconds.Add(2900)
 		require.Equal(t, "page", h.Watched("page", on, "").Machine.Watcher, "it is heard")
 	}
 	milliseconds.Add(3100)
-	require.Eventually(t, func() bool { return h.Stands().Machine.Watcher == "" }, soon, 5*time.Millisecond)
-	require.Eventually(t, func() bool { return !h.Stands().Machine.Stands.Running }, soon, 5*time.Millisecond)
-	require.Contains(t, h.Stands().Machine.Stopped, "not heard for 3 s")
+	require.Eventually(t, func() bool { return h.Status().Machine.Watcher == "" }, soon, 5*time.Millisecond)
+	require.Eventually(t, func() bool { return !h.Status().Machine.Stands.Running }, soon, 5*time.Millisecond)
+	require.Contains(t, h.Status().Machine.Stopped, "not heard for 3 s")
 	h.Watched("page", on, "")
-	require.Empty(t, h.Stands().Machine.Watcher, "it is started by a press only")
+	require.Empty(t, h.Status().Machine.Watcher, "it is started by a press only")
 }
 
 // A simulated machine that is told nothing more stops by itself, also where the program that told it hangs.
@@ -59,7 +59,7 @@ func TestAMachineStopsByItselfWhereNobodySpeaks(t *testing.T) {
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Load, Program: program()}))
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Start}))
 	for {
-		if e := awaited(t, l, throwing.Stands); e.Why != "" {
+		if e := awaited(t, l, throwing.Reported); e.Why != "" {
 			require.False(t, e.Running)
 			require.Contains(t, e.Why, "stopped by itself")
 			return
@@ -119,22 +119,22 @@ func TestADeviceIsLetGoAtTheEndOfItsLesson(t *testing.T) {
 	}
 	_, err := h.Join(t.Context(), equipment.Eye, at, "monday")
 	require.Error(t, err)
-	require.NotNil(t, h.Stands().Machine, "what cannot be joined leaves what is")
+	require.NotNil(t, h.Status().Machine, "what cannot be joined leaves what is")
 	h.LeaveLesson("tuesday")
-	require.NotNil(t, h.Stands().Machine)
+	require.NotNil(t, h.Status().Machine)
 	h.LeaveLesson("monday")
-	require.Nil(t, h.Stands().Machine)
+	require.Nil(t, h.Status().Machine)
 	_, err = h.Start(order())
 	require.ErrorIs(t, err, equipment.ErrNotJoined)
 	_, err = h.Simulate(t.Context(), equipment.Machine, "")
 	require.NoError(t, err)
 	h.LeaveLesson("monday")
-	require.NotNil(t, h.Stands().Machine, "what was joined for no lesson stays")
+	require.NotNil(t, h.Status().Machine, "what was joined for no lesson stays")
 }
 
 // A machine that was told something and has not answered yet is shown at the pace of its program, not at five times that.
 func TestAMachineThatHasNotSaidItsPaceHasThatOfItsProgram(t *testing.T) {
 	for said, times := range map[float64]float64{0: 1, 1: 1, 2: 2, 0.1: 0.2} {
-		require.InDelta(t, times, equipment.Waits(throwing.Event{Event: throwing.Stands, Times: said}), 1e-12)
+		require.InDelta(t, times, equipment.Waits(throwing.Event{Event: throwing.Reported, Times: said}), 1e-12)
 	}
 }

@@ -63,7 +63,7 @@ func event(line []byte) (e throwing.Event, err error) {
 		return e, err
 	}
 	switch e.Event {
-	case throwing.Stands, throwing.Thrown, throwing.Empty, throwing.Jam, throwing.Refused:
+	case throwing.Reported, throwing.Thrown, throwing.Empty, throwing.Jam, throwing.Refused:
 	case throwing.Landed:
 		if e.At == nil {
 			return e, errors.New("a landing without a place")

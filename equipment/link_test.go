@@ -35,7 +35,7 @@ func switchedOn(t *testing.T, device equipment.Simulated) string {
 }
 
 // awaited is the next event of a kind.
-func awaited(t *testing.T, l *equipment.Link, kind throwing.Happened) throwing.Event {
+func awaited(t *testing.T, l *equipment.Link, kind throwing.EventKind) throwing.Event {
 	t.Helper()
 	after := time.After(soon)
 	for {
@@ -63,7 +63,7 @@ func TestAMachineIsJoinedAndThrows(t *testing.T) {
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Start}))
 	require.Contains(t, awaited(t, l, throwing.Refused).Why, "no program")
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Load, Program: program()}))
-	require.Equal(t, "two", awaited(t, l, throwing.Stands).Program)
+	require.Equal(t, "two", awaited(t, l, throwing.Reported).Program)
 	require.NoError(t, l.Tell(throwing.Command{Do: throwing.Start}))
 	for n := 1; n <= 3; n++ {
 		ball := awaited(t, l, throwing.Thrown)

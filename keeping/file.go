@@ -96,7 +96,7 @@ func asideAlready(data string) string {
 		}
 		return all
 	}
-	list, _ := filepath.Glob(globbed.Replace(data) + ".damaged *") // the pattern is a good one
+	list, _ := filepath.Glob(escapeGlob.Replace(data) + ".damaged *") // the pattern is a good one
 	for _, path := range list {
 		if !strings.HasSuffix(path, "-wal") && !strings.HasSuffix(path, "-shm") && slices.EqualFunc(sums(path), sums(data), bytes.Equal) {
 			return path
@@ -105,8 +105,8 @@ func asideAlready(data string) string {
 	return ""
 }
 
-// globbed has a path stand for itself in a pattern.
-var globbed = strings.NewReplacer(`\`, `\\`, "*", `\*`, "?", `\?`, "[", `\[`)
+// escapeGlob has a path stand for itself in a pattern.
+var escapeGlob = strings.NewReplacer(`\`, `\\`, "*", `\*`, "?", `\?`, "[", `\[`)
 
 func exists(path string) bool {
 	_, err := os.Lstat(path)

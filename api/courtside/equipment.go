@@ -68,7 +68,7 @@ type afterEvent struct {
 func (s *Courtside) equipmentRoutes() []request.Route {
 	return []request.Route{
 		request.Make("GET", "/api/equipment", "getEquipment", "Which ball machine and which eye are joined", func(context.Context, request.None, request.None) (equipment.Equipment, error) {
-			return s.Gear.Stands(), nil
+			return s.Gear.Status(), nil
 		}).Anew(),
 		request.Make("PUT", "/api/equipment/:kind", "joinDevice", "Join a ball machine or an eye that listens on this machine", s.join),
 		request.Make("DELETE", "/api/equipment/:kind", "leaveDevice", "Let a device go", func(_ context.Context, p byKind, _ request.None) (equipment.Equipment, error) {
@@ -168,7 +168,7 @@ func (s *Courtside) watchMachine(ctx context.Context, _ request.None, body Watch
 			s.Gear.Stop("it cannot be read what is on in the lesson")
 			return equipment.Equipment{}, err
 		}
-		e = s.Gear.Stands()
+		e = s.Gear.Status()
 	}
 	return e, nil
 }

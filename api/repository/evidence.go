@@ -65,13 +65,13 @@ func (s *Repository) rates(ctx context.Context, d lesson.Document, in schedule.I
 		return rates, nil
 	}
 	students := lesson.IDs(in.People)
-	var list []asked
+	var list []drillForPlayer
 	for _, block := range d.Blocks {
 		document, ok := in.Drills[block.Plays()]
 		for _, person := range in.In(block) {
 			if ok {
 				mine, p := block.DrillFor(document, person), person.Profile
-				list = append(list, asked{mine, footwork.Of(mine.Sport, p, p.Hand, s.Now()), p.Level})
+				list = append(list, drillForPlayer{mine, footwork.Of(mine.Sport, p, p.Hand, s.Now()), p.Level})
 			}
 		}
 	}

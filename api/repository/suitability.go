@@ -27,15 +27,15 @@ type known struct {
 	list *lru.Cache[[sha256.Size]byte, playerfit.Known]
 }
 
-// asked is a drill as one player plays it.
-type asked struct {
+// drillForPlayer is a drill as one player plays it.
+type drillForPlayer struct {
 	drill  drill.Document
 	player footwork.Player
 	level  student.Level
 }
 
-// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is asked.
-func (k *known) all(ctx context.Context, list []asked, s coach.Settings) ([]playerfit.Known, error) {
+// all works out, or recalls, what is thought of players at drills, on all processors, in the order in which it is drillForPlayer.
+func (k *known) all(ctx context.Context, list []drillForPlayer, s coach.Settings) ([]playerfit.Known, error) {
 	found := make([]playerfit.Known, len(list))
 	var work errgroup.Group
 	work.SetLimit(runtime.GOMAXPROCS(0))

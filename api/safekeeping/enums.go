@@ -8,6 +8,6 @@ func (InCopies) Enum() []any {
 }
 
 // Enum lists the values in the order in which they are offered.
-func (What) Enum() []any {
+func (Task) Enum() []any {
 	return []any{NoWork, Exporting, Importing}
 }

@@ -21,7 +21,7 @@ import (
 
 // Work is everything going out or coming in: it takes a while, and one is done at a time.
 type Work struct {
-	What   What    `json:"what"`
+	What   Task    `json:"what"`
 	Share  float64 `json:"share" description:"How much of it is done, from 0 to 1"`
 	Ended  bool    `json:"ended"`
 	Wrong  string  `json:"wrong" description:"Why it could not be done; empty where it could"`
@@ -29,14 +29,14 @@ type Work struct {
 	CameIn *CameIn `json:"cameIn" description:"What came in; null where nothing did yet"`
 }
 
-// What is what is done with everything.
-type What string
+// Task is what is done with everything.
+type Task string
 
 // What can be done with it.
 const (
-	NoWork    What = "nothing"
-	Exporting What = "export"
-	Importing What = "import"
+	NoWork    Task = "nothing"
+	Exporting Task = "export"
+	Importing Task = "import"
 )
 
 // CameIn is what came in from an export.
@@ -95,7 +95,7 @@ func (w *works) get() Work {
 }
 
 // begin begins a work; what was done before is forgotten. It fails while another one goes on.
-func (w *works) begin(what What, do func(ctx context.Context, set func(func(*Work))) error) (Work, error) {
+func (w *works) begin(what Task, do func(ctx context.Context, set func(func(*Work))) error) (Work, error) {
 	w.mu.Lock()
 	if w.gone || w.stop != nil && !w.now.Ended {
 		w.mu.Unlock()

@@ -121,7 +121,7 @@ func (r *Rules) rally(s State, c Chances, draw *seeded.Numbers) []Event {
 
 // InWords is an event in words, in the state in which it happens; names are those of the players.
 func (r Rules) InWords(s State, e Event, names map[string]string) string {
-	who := named(r.sideOn(s, e.Side), names)
+	who := namesOf(r.sideOn(s, e.Side), names)
 	if e.Player != "" {
 		who = called(e.Player, names)
 	}

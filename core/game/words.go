@@ -251,7 +251,7 @@ func (r Rules) Next(s State, names map[string]string) string {
 	if s.Over {
 		switch {
 		case len(s.Best) > 0:
-			return "Over: " + named(s.Best, names) + " with most points."
+			return "Over: " + namesOf(s.Best, names) + " with most points."
 		case s.Winner == "":
 			return "Over: nobody is ahead."
 		}
@@ -259,7 +259,7 @@ func (r Rules) Next(s State, names map[string]string) string {
 		if len(winners) == 0 {
 			return "Over: the drill has won."
 		}
-		return "Over: " + named(winners, names) + " won."
+		return "Over: " + namesOf(winners, names) + " won."
 	}
 	var text string
 	switch {
@@ -280,7 +280,7 @@ func (r Rules) Next(s State, names map[string]string) string {
 		text += ", from the " + string(s.Box)
 	}
 	if s.Net != "" {
-		text += fmt.Sprintf("; %s at the net", named(r.sideOn(s, s.Net), names))
+		text += fmt.Sprintf("; %s at the net", namesOf(r.sideOn(s, s.Net), names))
 	}
 	if s.Stand {
 		text += "; from where they stand"
@@ -312,8 +312,8 @@ func called(player string, names map[string]string) string {
 	return player
 }
 
-// named lists players in a sentence.
-func named(players []string, names map[string]string) string {
+// namesOf lists players in a sentence.
+func namesOf(players []string, names map[string]string) string {
 	list := make([]string, len(players))
 	for i, p := range players {
 		list[i] = called(p, names)

@@ -44,7 +44,7 @@ func (t *takingBack) part(now, before, after any) any {
 	if n, b, a, ok := all[map[string]any](now, before, after); ok {
 		return t.fields(n, b, a)
 	}
-	if n, b, a, ok := all[[]any](now, before, after); ok && named(n) && named(b) && named(a) {
+	if n, b, a, ok := all[[]any](now, before, after); ok && allIdentified(n) && allIdentified(b) && allIdentified(a) {
 		return t.list(n, b, a)
 	}
 	t.kept = true
@@ -126,8 +126,8 @@ func identifiers(list []any) []string {
 	return ids
 }
 
-// named says whether all things in a list have an identifier.
-func named(list []any) bool { return !slices.Contains(identifiers(list), "") }
+// allIdentified says whether all things in a list have an identifier.
+func allIdentified(list []any) bool { return !slices.Contains(identifiers(list), "") }
 
 // find is the thing in a list that has the identifier of another; nil where there is none.
 func find(list []any, other any) any {

@@ -146,7 +146,7 @@ func (q Question) whole() process {
 	for _, leg := range append(slices.Clone(q.Before), q.own()) {
 		goals, chances = append(goals, leg.Goal), append(chances, leg.chance())
 	}
-	return course(goals, chances, 0)
+	return processOfCourse(goals, chances, 0)
 }
 
 // steps is the least number of makes that meet it, with everything before it.

@@ -40,11 +40,11 @@ func (l Leg) chance() float64 {
 // processOf runs a goal's machine for somebody who makes an attempt with a chance; of a goal that two count together
 // the partner takes every second one.
 func processOf(g score.Goal, chance, partner float64) process {
-	return course([]score.Goal{g}, []float64{chance}, partner)
+	return processOfCourse([]score.Goal{g}, []float64{chance}, partner)
 }
 
 // course is the same for goals that follow one another, each with its own chance.
-func course(goals score.Course, chances []float64, partner float64) process {
+func processOfCourse(goals score.Course, chances []float64, partner float64) process {
 	p := process{Machine: goals.Machine()}
 	p.chance = make([]float64, p.Len())
 	leg, hard := -1, score.Hardness("")
@@ -69,16 +69,16 @@ func course(goals score.Course, chances []float64, partner float64) process {
 }
 
 // mean is the chance of a state's next attempt; of two players who take turns that of one with their mean rate.
-func (p process) mean(s int) float64 {
+func (p process) meanChance(s int) float64 {
 	if p.other != nil {
 		return (p.chance[s] + p.other[s]) / 2
 	}
 	return p.chance[s]
 }
 
-// row is a state's equation with all higher states put in: its value is its own share of what an attempt adds, and
+// equation is a state's equation with all higher states put in: its value is its own share of what an attempt adds, and
 // shares of the values of lower states.
-type row struct {
+type equation struct {
 	from, to int     // its shares, in the list of all
 	end      float64 // share that leads to an end
 	stays    float64 // 1 − the share that leads back to the state itself, added up without a difference
@@ -93,7 +93,7 @@ type share struct {
 type equations struct {
 	process
 	table  [][2]score.State
-	rows   []row
+	rows   []equation
 	shares []share
 }
 
@@ -103,9 +103,9 @@ type equations struct {
 func (p process) moments() (mean, variance, met float64) {
 	e := equations{process: p, table: p.Table()}
 	n := len(e.table)
-	e.rows, e.shares = make([]row, n), make([]share, 0, n)
+	e.rows, e.shares = make([]equation, n), make([]share, 0, n)
 	for s := n - 1; s >= 0; s-- {
-		e.row(s)
+		e.equation(s)
 	}
 	adds := make([]float64, n)
 	for s := range adds {
@@ -114,7 +114,7 @@ func (p process) moments() (mean, variance, met float64) {
 	first := e.solve(adds)
 	mean = first[0]
 	for s, t := range e.table {
-		chance := p.mean(s)
+		chance := p.meanChance(s)
 		adds[s] = 1
 		if t[score.Miss] >= 0 {
 			adds[s] += 2 * (1 - chance) * first[t[score.Miss]]
@@ -127,10 +127,10 @@ func (p process) moments() (mean, variance, met float64) {
 	for s, t := range e.table {
 		adds[s] = 0
 		if t[score.Miss] == score.Met {
-			adds[s] += 1 - p.mean(s)
+			adds[s] += 1 - p.meanChance(s)
 		}
 		if t[score.Make] == score.Met {
-			adds[s] += p.mean(s)
+			adds[s] += p.meanChance(s)
 		}
 	}
 	variance = math.Inf(1)
@@ -140,9 +140,9 @@ func (p process) moments() (mean, variance, met float64) {
 	return mean, variance, e.solve(adds)[0]
 }
 
-// row puts the equations of higher states into that of a state.
-func (e *equations) row(s int) {
-	r := row{from: len(e.shares)}
+// equation puts the equations of higher states into that of a state.
+func (e *equations) equation(s int) {
+	r := equation{from: len(e.shares)}
 	add := func(t score.State, of float64) {
 		if of == 0 || int(t) == s {
 			return
@@ -156,7 +156,7 @@ func (e *equations) row(s int) {
 		}
 		e.shares = append(e.shares, share{t, of})
 	}
-	chance := e.mean(s)
+	chance := e.meanChance(s)
 	for l, of := range [2]float64{1 - chance, chance} {
 		t := e.table[s][l]
 		switch {
@@ -185,7 +185,7 @@ func (e *equations) row(s int) {
 func (e *equations) solve(adds []float64) []float64 {
 	value := make([]float64, len(adds))
 	for s := len(adds) - 1; s >= 0; s-- {
-		sum, chance := adds[s], e.mean(s)
+		sum, chance := adds[s], e.meanChance(s)
 		if t := int(e.table[s][score.Miss]); t > s {
 			sum += (1 - chance) * value[t]
 		}
@@ -207,7 +207,7 @@ const (
 	maxUpdates = 400_000
 	// negligible is the chance that is no longer followed.
 	negligible = 1e-17
-	// steady is how many attempts in a row the chance to end has to be the same before it is taken to stay so.
+	// steady is how many attempts in a equation the chance to end has to be the same before it is taken to stay so.
 	steady = 48
 )
 

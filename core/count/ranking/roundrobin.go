@@ -134,8 +134,8 @@ type Line struct {
 	level int // half games won against those who have won as many
 }
 
-// halves is what games count: two for one that was won, one for one that was drawn.
-func (l Line) halves() int { return 2*l.Won + l.Drawn }
+// halfPoints is what games count: two for one that was won, one for one that was drawn.
+func (l Line) halfPoints() int { return 2*l.Won + l.Drawn }
 
 // note adds a result of which a side won a share of the game.
 func (l *Line) note(won float64, points, against int) {
@@ -178,14 +178,14 @@ func Table(sides [][]string, results []Result) []Line {
 	}
 	for _, r := range results {
 		near, far := of(r.Near), of(r.Far)
-		if len(near) == 1 && len(far) == 1 && lines[near[0]].halves() == lines[far[0]].halves() {
+		if len(near) == 1 && len(far) == 1 && lines[near[0]].halfPoints() == lines[far[0]].halfPoints() {
 			lines[near[0]].level += int(2 * r.won())
 			lines[far[0]].level += int(2 * (1 - r.won()))
 		}
 	}
 	compare := func(a, b Line) int {
 		return cmp.Or(
-			cmp.Compare(b.halves(), a.halves()), cmp.Compare(b.level, a.level),
+			cmp.Compare(b.halfPoints(), a.halfPoints()), cmp.Compare(b.level, a.level),
 			cmp.Compare(b.For-b.Against, a.For-a.Against), cmp.Compare(b.For, a.For),
 		)
 	}

@@ -3,13 +3,13 @@
 package roster
 
 // Enum lists the values in the order in which they are offered.
-func (DayOrder) Enum() []any {
-	return []any{DayFirst, MonthFirst}
+func (Action) Enum() []any {
+	return []any{Add, Change, Leave}
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Do) Enum() []any {
-	return []any{Add, Change, Leave}
+func (DayOrder) Enum() []any {
+	return []any{DayFirst, MonthFirst}
 }
 
 // Enum lists the values in the order in which they are offered.

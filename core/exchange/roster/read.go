@@ -13,14 +13,14 @@ import (
 	"hodometer/core/sport/sports"
 )
 
-// Do is what becomes of a row.
-type Do string
+// Action is what becomes of a row.
+type Action string
 
 // What can be done with a row.
 const (
-	Add    Do = "add"
-	Change Do = "change"
-	Leave  Do = "leave out"
+	Add    Action = "add"
+	Change Action = "change"
+	Leave  Action = "leave out"
 )
 
 // Heading says whether the first row of a table says what its columns are.
@@ -45,8 +45,8 @@ type Asked struct {
 
 // Chosen is what becomes of a row by a coach's choice.
 type Chosen struct {
-	Row int `json:"row" minimum:"1" maximum:"5000"`
-	Do  Do  `json:"do"`
+	Row int    `json:"row" minimum:"1" maximum:"5000"`
+	Do  Action `json:"do"`
 }
 
 // Known is a student who is here already.
@@ -78,7 +78,7 @@ type Row struct {
 	Profile student.Profile `json:"profile"`
 	Wrong   []Wrong         `json:"wrong"`
 	Double  *Double         `json:"double"`
-	Do      Do              `json:"do"`
+	Do      Action          `json:"do"`
 }
 
 // Wrong is what is wrong with a row.
@@ -112,7 +112,7 @@ func Read(asked Asked, known []Known, today time.Time) Reading {
 		r.profiles[k.ID] = k.Profile
 	}
 	reading := r.columns()
-	chosen := map[int]Do{}
+	chosen := map[int]Action{}
 	for _, each := range asked.Do {
 		chosen[each.Row] = each.Do
 	}
@@ -204,7 +204,7 @@ func cellOf(row []string, i int) string {
 }
 
 // row reads one row.
-func (r reader) row(number int, cells []string, reading Reading, do Do) Row {
+func (r reader) row(number int, cells []string, reading Reading, do Action) Row {
 	row := Row{Row: number, Wrong: []Wrong{}}
 	first, last, whole := r.names(cells, reading.Columns)
 	name := cmp.Or(whole, strings.Join(strings.Fields(first+" "+last), " "))

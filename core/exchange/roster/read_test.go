@@ -155,8 +155,8 @@ func TestDoublesAreFoundHoweverTheyAreTyped(t *testing.T) {
 	require.True(t, got.Rows[2].Double.Archived)
 	require.Nil(t, got.Rows[3].Double)
 	require.Equal(t, 5, got.Rows[4].Double.Row)
-	require.Equal(t, []roster.Do{roster.Leave, roster.Leave, roster.Leave, roster.Add, roster.Leave, roster.Add},
-		[]roster.Do{got.Rows[0].Do, got.Rows[1].Do, got.Rows[2].Do, got.Rows[3].Do, got.Rows[4].Do, got.Rows[5].Do})
+	require.Equal(t, []roster.Action{roster.Leave, roster.Leave, roster.Leave, roster.Add, roster.Leave, roster.Add},
+		[]roster.Action{got.Rows[0].Do, got.Rows[1].Do, got.Rows[2].Do, got.Rows[3].Do, got.Rows[4].Do, got.Rows[5].Do})
 	require.Equal(t, 1, got.Add)
 	require.Equal(t, 1, got.Wrong)
 	require.Contains(t, got.Rows[5].Wrong[0].Message, "needs a name")

@@ -64,7 +64,7 @@ func Read(line string, on court.Court) (feed.Pattern, *Aim, []Word, error) {
 		return feed.Pattern{}, nil, r.words, invalid.Fields{{Path: "line", Message: "say at least one ball: deep FH"}}
 	}
 	for r.at < len(r.tokens) {
-		r.part()
+		r.phrase()
 	}
 	for range r.open {
 		r.wrong = true
@@ -124,8 +124,8 @@ func (r *scanner) failed(t token, why string) {
 	r.words = append(r.words, Word{From: t.from, To: t.to, Text: t.text, Wrong: why})
 }
 
-// part reads what stands between two semicolons: tasks, or a setting.
-func (r *reader) part() {
+// phrase reads what stands between two semicolons: tasks, or a setting.
+func (r *reader) phrase() {
 	if r.setting() {
 		r.end()
 		return
@@ -317,7 +317,7 @@ var settings = map[string]func(p *feed.Pattern, value string) bool{
 
 func chosen[T ~string](set func(*feed.Pattern, T), values []any) func(*feed.Pattern, string) bool {
 	return func(p *feed.Pattern, word string) bool {
-		value, ok := named[T](values, word)
+		value, ok := valueNamed[T](values, word)
 		if ok {
 			set(p, value)
 		}
@@ -342,9 +342,9 @@ func (r *reader) rally() {
 	for t, ok := r.peek(); ok && t.text != ";"; t, ok = r.peek() {
 		r.at++
 		near, far, both := strings.Cut(t.text, "/")
-		first, known := named[feed.Direction](feed.Direction("").Enum(), near)
-		second, also := named[feed.Direction](feed.Direction("").Enum(), far)
-		pace, paced := named[sports.Pace](sports.Pace("").Enum(), t.text)
+		first, known := valueNamed[feed.Direction](feed.Direction("").Enum(), near)
+		second, also := valueNamed[feed.Direction](feed.Direction("").Enum(), far)
+		pace, paced := valueNamed[sports.Pace](sports.Pace("").Enum(), t.text)
 		unit, more := r.peek()
 		v, err := strconv.ParseFloat(t.text, 64)
 		switch {

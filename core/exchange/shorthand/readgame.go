@@ -62,7 +62,7 @@ func ReadGame(line string, on court.Court) (game.Rules, []Word, error) {
 		return game.Rules{}, g.words, invalid.Fields{{Path: "line", Message: "say who plays, and to how many: 1v1; to 11"}}
 	}
 	for g.at < len(g.tokens) {
-		g.part()
+		g.phrase()
 	}
 	if err := g.misread(); err != nil {
 		return game.Rules{}, g.words, err
@@ -87,8 +87,8 @@ func usualSpots(on court.Court, sides [2]int) ([]game.Spot, error) {
 	return d.Rules.Spots, err
 }
 
-// part reads what stands between two semicolons: a word that says what it is about, and what belongs to it.
-func (g *gameReader) part() {
+// phrase reads what stands between two semicolons: a word that says what it is about, and what belongs to it.
+func (g *gameReader) phrase() {
 	t := g.tokens[g.at]
 	g.at++
 	if t.text == ";" {
@@ -301,7 +301,7 @@ func (g *gameReader) award(string) {
 		"stroke": whole(true, &a.Shot, 9, "with stroke %d of the rally"), "first-serve": flag(&a.NotOnSecond, "not after a second serve"),
 		"alone": flag(&a.NoBonus, "nothing else counts then"), "id=": {set: keeps(&id)},
 		"at": {true, func(word string) (string, error) {
-			kind, ok := named[court.TargetKind](court.TargetKind("").Enum(), word)
+			kind, ok := valueNamed[court.TargetKind](court.TargetKind("").Enum(), word)
 			if !ok {
 				return "", fmt.Errorf("%s is no target", word)
 			}

@@ -121,7 +121,7 @@ func (w *writing) word(text string) (means string, ok bool) {
 		w.Meant = true
 		return "too much on purpose", true
 	}
-	if kind, ok := named[feed.Kind](feed.Kind("").Enum(), text); ok {
+	if kind, ok := valueNamed[feed.Kind](feed.Kind("").Enum(), text); ok {
 		w.Kind = kind
 		return string(kind), true
 	}
@@ -129,11 +129,11 @@ func (w *writing) word(text string) (means string, ok bool) {
 		w.Stroke = stroke
 		return string(stroke), true
 	}
-	if pace, ok := named[sports.Pace](sports.Pace("").Enum(), text); ok {
+	if pace, ok := valueNamed[sports.Pace](sports.Pace("").Enum(), text); ok {
 		w.Pace = pace
 		return "comes at " + string(pace), true
 	}
-	if spin, ok := named[sports.SpinKind](sports.SpinKind("").Enum(), text); ok {
+	if spin, ok := valueNamed[sports.SpinKind](sports.SpinKind("").Enum(), text); ok {
 		w.Spin = spin
 		return "comes with " + string(spin), true
 	}
@@ -171,7 +171,7 @@ func (w *writing) pair(key, value string) (string, error) {
 	case "from":
 		return mark(&w.From)
 	case "to":
-		if place, ok := named[feed.ReplyPlace](feed.ReplyPlace("").Enum(), value); ok {
+		if place, ok := valueNamed[feed.ReplyPlace](feed.ReplyPlace("").Enum(), value); ok {
 			w.reply = place
 			return "the reply goes " + string(place), nil
 		}
@@ -179,7 +179,7 @@ func (w *writing) pair(key, value string) (string, error) {
 	case "back":
 		return mark(&w.Recover)
 	case "fed":
-		method, ok := named[feed.Method](feed.Method("").Enum(), value)
+		method, ok := valueNamed[feed.Method](feed.Method("").Enum(), value)
 		w.Method = method
 		return "fed by " + value, known(ok, "fed by hand, racket, machine, partner, self-drop, wall, live or answer")
 	case "leaves":
@@ -206,11 +206,11 @@ func (w *writing) pair(key, value string) (string, error) {
 		w.Stance = text
 		return "feet: " + text, err
 	case "reply":
-		pace, ok := named[sports.Pace](sports.Pace("").Enum(), value)
+		pace, ok := valueNamed[sports.Pace](sports.Pace("").Enum(), value)
 		w.ReplyPace = pace
 		return "answered at " + value, known(ok, "a pace was expected: half-pace")
 	case "cut":
-		spin, ok := named[sports.SpinKind](sports.SpinKind("").Enum(), value)
+		spin, ok := valueNamed[sports.SpinKind](sports.SpinKind("").Enum(), value)
 		w.ReplySpin = spin
 		return "answered with " + value, known(ok, "a spin was expected: slice")
 	case "player":
@@ -218,7 +218,7 @@ func (w *writing) pair(key, value string) (string, error) {
 		w.Player = n - 1
 		return "player " + value, known(err == nil && n >= 1 && n <= feed.MaxPlayers, fmt.Sprintf("players are 1 to %d", feed.MaxPlayers))
 	}
-	if by, ok := named[flight.By](flight.By("").Enum(), key); ok {
+	if by, ok := valueNamed[flight.By](flight.By("").Enum(), key); ok {
 		w.By = by
 		return figure(&w.Value)
 	}

@@ -19,8 +19,8 @@ var short = map[sports.Stroke]string{
 // joined is a name as one word.
 func joined[T ~string](name T) string { return strings.ReplaceAll(string(name), " ", "-") }
 
-// named finds a value of a closed type by its name in one word.
-func named[T ~string](values []any, word string) (T, bool) {
+// valueNamed finds a value of a closed type by its name in one word.
+func valueNamed[T ~string](values []any, word string) (T, bool) {
 	for _, each := range values {
 		if value, ok := each.(T); ok && strings.EqualFold(joined(value), word) {
 			return value, true
@@ -42,7 +42,7 @@ func strokeOf(word string) (sports.Stroke, bool) {
 			return stroke, true
 		}
 	}
-	return named[sports.Stroke](sports.Stroke("").Enum(), word)
+	return valueNamed[sports.Stroke](sports.Stroke("").Enum(), word)
 }
 
 // Words for the moment of contact, for what of a player a ball comes at, for the cases of a branch.

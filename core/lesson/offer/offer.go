@@ -129,7 +129,7 @@ func (f *finder) drill(e catalogue.Entry) {
 // versions offers the versions of a drill that are called by words, but one.
 func (f *finder) versions(e catalogue.Entry, words []string, but string) {
 	for _, v := range e.Document.Versions() {
-		if v.Name == but || !named(v.Name+" "+e.Document.Name, words) {
+		if v.Name == but || !mentionsAll(v.Name+" "+e.Document.Name, words) {
 			continue
 		}
 		d, err := e.Document.Version(v.Name)
@@ -147,7 +147,7 @@ func (f *finder) versions(e catalogue.Entry, words []string, but string) {
 
 func (f *finder) blocks() {
 	for _, b := range append(lesson.Starters(f.known.Sport), lesson.More()...) {
-		if !named(b.Title+" "+string(b.Kind), f.words) {
+		if !mentionsAll(b.Title+" "+string(b.Kind), f.words) {
 			continue
 		}
 		detail := minutes(b)
@@ -173,7 +173,7 @@ func (f *finder) games(ctx context.Context) error {
 	offered := 0
 	for _, g := range list {
 		d := g.Document
-		if len(f.words) == 0 && (d.Sport != f.known.Sport || offered >= fewGames) || !named(d.Name+" game "+string(d.Sport), f.words) || d.Check() != nil {
+		if len(f.words) == 0 && (d.Sport != f.known.Sport || offered >= fewGames) || !mentionsAll(d.Name+" game "+string(d.Sport), f.words) || d.Check() != nil {
 			continue
 		}
 		b, err := schedule.ForGame(ctx, g.ID, d, f.Settings)
@@ -224,14 +224,14 @@ func (f *finder) drills(there []catalogue.Entry) {
 func (f *finder) shapes() {
 	n := f.players()
 	for _, t := range template.Templates() {
-		if n >= t.MinPlayers && n <= t.MaxPlayers && (t.Sport == "" || t.Sport == f.known.Sport) && named(t.Name+" "+t.For+" shape lesson", f.words) {
+		if n >= t.MinPlayers && n <= t.MaxPlayers && (t.Sport == "" || t.Sport == f.known.Sport) && mentionsAll(t.Name+" "+t.For+" shape lesson", f.words) {
 			f.list = append(f.list, Offer{Kind: Shape, Title: t.Name, Detail: "a shape of lesson: " + t.For})
 		}
 	}
 }
 
-// named says whether every word is the beginning of a word of a text.
-func named(text string, words []string) bool {
+// mentionsAll says whether every word is the beginning of a word of a text.
+func mentionsAll(text string, words []string) bool {
 	own := strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return strings.ContainsRune(" ,;:-()", r) })
 	return !slices.ContainsFunc(words, func(word string) bool {
 		return !slices.ContainsFunc(own, func(o string) bool { return strings.HasPrefix(o, word) })

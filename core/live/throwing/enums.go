@@ -3,11 +3,11 @@
 package throwing
 
 // Enum lists the values in the order in which they are offered.
-func (Do) Enum() []any {
+func (CommandKind) Enum() []any {
 	return []any{Load, Start, Pause, One, Gap, Fill, Clear, Watch, State, Alive}
 }
 
 // Enum lists the values in the order in which they are offered.
-func (Happened) Enum() []any {
-	return []any{Stands, Thrown, Empty, Jam, Landed, Refused}
+func (EventKind) Enum() []any {
+	return []any{Reported, Thrown, Empty, Jam, Landed, Refused}
 }

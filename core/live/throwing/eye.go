@@ -24,7 +24,7 @@ func (e *Eye) Do(c Command) []Event {
 	case c.Do == Alive:
 		return nil
 	case c.Do == State:
-		return []Event{{Event: Stands, N: e.seen}}
+		return []Event{{Event: Reported, N: e.seen}}
 	case c.Do != Watch:
 		return []Event{{Event: Refused, Why: fmt.Sprintf("it cannot do %.40q", string(c.Do))}}
 	case c.Aim == nil || !(math.Abs(c.Aim.X) <= 100 && math.Abs(c.Aim.Y) <= 100):

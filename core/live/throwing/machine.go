@@ -9,26 +9,26 @@ import (
 	"hodometer/core/sport/court"
 )
 
-// Do is what a machine or an eye is told.
-type Do string
+// CommandKind is what a machine or an eye is told.
+type CommandKind string
 
 // What it is told.
 const (
-	Load  Do = "load"  // a program; it begins at its first ball
-	Start Do = "start" // throw
-	Pause Do = "pause"
-	One   Do = "one"   // throw the next ball, once
-	Gap   Do = "gap"   // wait so many times as long from now on
-	Fill  Do = "fill"  // the hopper holds so many balls now
-	Clear Do = "clear" // a jam is cleared
-	Watch Do = "watch" // of an eye: a player plays at a target now
-	State Do = "state" // say how it stands
-	Alive Do = "alive" // somebody watches still: nothing is said to it
+	Load  CommandKind = "load"  // a program; it begins at its first ball
+	Start CommandKind = "start" // throw
+	Pause CommandKind = "pause"
+	One   CommandKind = "one"   // throw the next ball, once
+	Gap   CommandKind = "gap"   // wait so many times as long from now on
+	Fill  CommandKind = "fill"  // the hopper holds so many balls now
+	Clear CommandKind = "clear" // a jam is cleared
+	Watch CommandKind = "watch" // of an eye: a player plays at a target now
+	State CommandKind = "state" // say how it stands
+	Alive CommandKind = "alive" // somebody watches still: nothing is said to it
 )
 
 // Command is one thing that a machine or an eye is told.
 type Command struct {
-	Do      Do           `json:"do"`
+	Do      CommandKind  `json:"do"`
 	Program *Program     `json:"program,omitempty" description:"Of load"`
 	Times   float64      `json:"times,omitempty" minimum:"0" maximum:"10" description:"Of gap: 2 is half as fast"`
 	Balls   int          `json:"balls,omitempty" minimum:"0" maximum:"2000" description:"Of fill; of start: after how many it stops, 0: not by itself"`
@@ -36,22 +36,22 @@ type Command struct {
 	Ball    int          `json:"ball,omitempty" minimum:"0" maximum:"1000000000" description:"Of watch: which ball of the machine it is, by its number; 0: of none"`
 }
 
-// Happened is what a machine or an eye says.
-type Happened string
+// EventKind is what a machine or an eye says.
+type EventKind string
 
 // What it says.
 const (
-	Stands  Happened = "state"
-	Thrown  Happened = "ball"
-	Empty   Happened = "empty"
-	Jam     Happened = "jam"
-	Landed  Happened = "landing"
-	Refused Happened = "refused"
+	Reported EventKind = "state"
+	Thrown   EventKind = "ball"
+	Empty    EventKind = "empty"
+	Jam      EventKind = "jam"
+	Landed   EventKind = "landing"
+	Refused  EventKind = "refused"
 )
 
 // Event is one thing that a machine or an eye says.
 type Event struct {
-	Event   Happened     `json:"event"`
+	Event   EventKind    `json:"event"`
 	N       int          `json:"n,omitempty" description:"Balls thrown, or landings seen, since it was switched on"`
 	Ball    int          `json:"ball,omitempty" description:"Of a ball: which one of the program, from 1; of a landing: the number that the eye was told of its ball, 0: it was told none"`
 	At      *court.Point `json:"at,omitempty" description:"Where it lands: of a ball where it is to, of a landing where it did"`
@@ -164,7 +164,7 @@ func (m *Machine) cannot() []Event {
 }
 
 func (m *Machine) state() Event {
-	return Event{Event: Stands, N: m.thrown, Left: m.left, Running: m.running, Jammed: m.jammed, Times: m.times, Program: m.program.Name}
+	return Event{Event: Reported, N: m.thrown, Left: m.left, Running: m.running, Jammed: m.jammed, Times: m.times, Program: m.program.Name}
 }
 
 // Due is when the machine throws next, if it is told something until then; ok is false where it does not.

@@ -103,7 +103,7 @@ func (s *Station) Pass(now float64) []Command {
 // Said takes in what the machine says. It returns to whom a ball was thrown, nil for all else, and what the machine and an eye are to be told.
 func (s *Station) Said(e Event, now float64) (to *To, machine, eye []Command) {
 	switch e.Event {
-	case Stands:
+	case Reported:
 		s.began = s.began || e.Running
 		if s.began && !e.Running {
 			s.ended(e.Why)
@@ -127,7 +127,7 @@ func (s *Station) Said(e Event, now float64) (to *To, machine, eye []Command) {
 			return to, nil, eye
 		}
 	}
-	if open, _ := s.Guard.Open(); !open && (e.Event == Thrown || e.Event == Stands && e.Running) {
+	if open, _ := s.Guard.Open(); !open && (e.Event == Thrown || e.Event == Reported && e.Running) {
 		machine = []Command{{Do: Pause}} // it throws though it must not
 	}
 	return to, machine, eye

@@ -22,7 +22,7 @@ func program(waits ...float64) *throwing.Program {
 	return &p
 }
 
-func of(events []throwing.Event, kind throwing.Happened) (list []throwing.Event) {
+func of(events []throwing.Event, kind throwing.EventKind) (list []throwing.Event) {
 	for _, e := range events {
 		if e.Event == kind {
 			list = append(list, e)
@@ -86,7 +86,7 @@ func TestAMachineKeepsWithinItself(t *testing.T) {
 			}
 		}
 		for range rapid.IntRange(1, 40).Draw(t, "steps") {
-			c := throwing.Command{Do: rapid.SampledFrom([]throwing.Do{throwing.Load, throwing.Start, throwing.Pause, throwing.One, throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, throwing.Alive, "nonsense"}).Draw(t, "do")}
+			c := throwing.Command{Do: rapid.SampledFrom([]throwing.CommandKind{throwing.Load, throwing.Start, throwing.Pause, throwing.One, throwing.Gap, throwing.Fill, throwing.Clear, throwing.State, throwing.Alive, "nonsense"}).Draw(t, "do")}
 			switch c.Do {
 			case throwing.Load:
 				c.Program = program(rapid.SliceOfN(rapid.Float64Range(0.3, 9), 1, 5).Draw(t, "waits")...)

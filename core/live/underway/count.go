@@ -80,7 +80,7 @@ func (k *Kit) runsOf(t Tap) ([]Counted, error) {
 		m.Name, m.Realism = mine.Called(m), mine.RealismOf(m)
 		run := Run{ID: t.Run, Entries: []tally.Entry{t.Entry}}
 		if id != t.Student {
-			partner, err := named(t.Run, id)
+			partner, err := derivedID(t.Run, id)
 			if err != nil {
 				return nil, invalid.Fields{{Path: "tap.run", Message: err.Error()}}
 			}

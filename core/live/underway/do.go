@@ -102,7 +102,7 @@ func (k *Kit) travel(ctx context.Context, t editing.Travel, now time.Time) ([]st
 func (k *Kit) change(ctx context.Context, a Act) ([]string, error) {
 	fresh := make([]string, 2)
 	for i, part := range []string{"first", "second"} {
-		id, err := named(a.ID, part)
+		id, err := derivedID(a.ID, part)
 		if err != nil {
 			return nil, invalid.Fields{{Path: "id", Message: err.Error()}}
 		}

@@ -41,7 +41,7 @@ func (k Kit) newest(c Counter) *Newest {
 			continue
 		}
 		for _, run := range other.Runs {
-			if id, err := named(run.ID, c.Party); err == nil && id == found.Run {
+			if id, err := derivedID(run.ID, c.Party); err == nil && id == found.Run {
 				found.Run = run.ID
 			}
 		}

@@ -145,9 +145,9 @@ func (q Question) Answer(ctx context.Context) (Answer, error) {
 			}
 		}
 	}
-	a.Stands = append(a.Stands, b.named(TheMiddle, b.stand(middle)))
+	a.Stands = append(a.Stands, b.described(TheMiddle, b.stand(middle)))
 	for _, school := range schools {
-		a.Stands = append(a.Stands, b.named(school, b.nearer(school, best[school], step, middle, a.Within)))
+		a.Stands = append(a.Stands, b.described(school, b.nearer(school, best[school], step, middle, a.Within)))
 	}
 	a.Reach = b.reach(from, a.Stands)
 	return a, ctx.Err()
@@ -222,7 +222,7 @@ func (b board) leans(to court.Point) string {
 	return "back"
 }
 
-func (b board) named(school School, s Stand) Stand {
+func (b board) described(school School, s Stand) Stand {
 	s.School = school
 	return s
 }

@@ -36,11 +36,11 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 		if err != nil {
 			return was, err
 		}
-		from, err := c.named(found[2], was.Line)
+		from, err := c.lineNamed(found[2], was.Line)
 		if err != nil {
 			return was, err
 		}
-		to, err := c.named(found[3], was.Line)
+		to, err := c.lineNamed(found[3], was.Line)
 		return Between(from, to, share), err
 	}
 	if found := offsetForm.FindStringSubmatch(plain); found != nil {
@@ -48,11 +48,11 @@ func (c Court) ReadMeasure(text string, was Measure, step float64) (Measure, err
 		if err != nil {
 			return was, err
 		}
-		line, err := c.named(found[3], was.Line)
+		line, err := c.lineNamed(found[3], was.Line)
 		return Off(line, length, towards[found[2]]), err
 	}
 	if found := onForm.FindStringSubmatch(plain); found != nil {
-		line, err := c.named(found[1], was.Line)
+		line, err := c.lineNamed(found[1], was.Line)
 		if err != nil {
 			return was, err
 		}
@@ -156,7 +156,7 @@ func (c Court) Retype(m Mark, path, text string, step float64) (Mark, error) {
 func (c Court) putOn(m Mark, path, name string) (Mark, error) {
 	switch {
 	case m.Along != nil && path == "along":
-		id, err := c.named(name, m.Along.Line)
+		id, err := c.lineNamed(name, m.Along.Line)
 		if err != nil {
 			return m, err
 		}
@@ -173,7 +173,7 @@ func (c Court) putOn(m Mark, path, name string) (Mark, error) {
 	} else if m.Place.Y > 0 {
 		end = FarBaseline
 	}
-	id, err := c.named(name, end)
+	id, err := c.lineNamed(name, end)
 	if err != nil {
 		return m, err
 	}
@@ -239,8 +239,8 @@ func (c Court) fraction(was Measure, share float64) (Measure, error) {
 	return Between(NetLine, end, share), nil
 }
 
-// named finds a line by its name. A name without its end or side means the end or side of another line.
-func (c Court) named(name string, like LineID) (LineID, error) {
+// lineNamed finds a line by its name. A name without its end or side means the end or side of another line.
+func (c Court) lineNamed(name string, like LineID) (LineID, error) {
 	prefix, _, _ := strings.Cut(string(like), "-")
 	for _, full := range []string{name, prefix + " " + name} {
 		if i := slices.IndexFunc(c.Lines, func(l Line) bool { return l.Name == full }); i >= 0 {

@@ -17,14 +17,14 @@ export interface Line<A extends { id: string }, R> {
   queue: Pick<Queue<A, R>, 'list' | 'deliver' | 'forget' | 'storageError'>
   /** ask reads it from the program as it is now. */
   ask: () => Promise<R>
-  /** see is what core on this device makes of all that was done; undefined where it has nothing with it. */
-  see: (kept: Kept<A>[]) => Promise<R | undefined>
-  /** take shows an answer. */
-  take: (answer: R) => void
+  /** computeHere is what core on this device makes of all that was done; undefined where it has nothing with it. */
+  computeHere: (kept: Kept<A>[]) => Promise<R | undefined>
+  /** show shows an answer. */
+  show: (answer: R) => void
   /** pack takes along what is in the program now. It fails where that does not answer. */
   pack: () => Promise<void>
-  /** tell tells what was refused, and says whether it is forgotten then; else it is kept. */
-  tell: (refused: Kept<A>) => boolean
+  /** reportRefused tells what was refused, and says whether it is forgotten then; else it is kept. */
+  reportRefused: (refused: Kept<A>) => boolean
 }
 
 /**
@@ -52,7 +52,7 @@ export class Delivery<A extends { id: string }, R> {
   #writing = 0
   #packing: ReturnType<typeof setTimeout> | undefined
   #stopped = false
-  #sees = 0
+  #computations = 0
   #reads = 0
   #newestRead = 0
   /** The last write that is in what is shown. */
@@ -86,7 +86,7 @@ export class Delivery<A extends { id: string }, R> {
     }
     await this.#read()
     this.#writing--
-    if (!this.reached || this.wrong || this.slow) await this.#see()
+    if (!this.reached || this.wrong || this.slow) await this.#computeHere()
     await this.deliver()
   }
 
@@ -98,25 +98,25 @@ export class Delivery<A extends { id: string }, R> {
     if (!this.open.length && this.reached && !this.wrong) return this.#watch()
     const waits = setTimeout(() => {
       this.slow = true
-      void this.#see()
+      void this.#computeHere()
     }, late)
     try {
       const answered = await this.line.queue.deliver(this.line.of).finally(() => clearTimeout(waits))
       await this.#read()
       this.slow &&= this.open.length > 0 // what came meanwhile waits on
-      await this.#tellRefused()
+      await this.#reportRefused()
       const newest = answered ?? (await this.line.ask())
       this.reached = true
       this.wrong = ''
       if (this.open.length || this.#writing) return // more came meanwhile: it goes in the next round
-      this.#sees++ // what this device makes of it is not waited for
-      this.#take(newest, this.kept)
+      this.#computations++ // what this device makes of it is not waited for
+      this.#show(newest, this.kept)
       this.#packLater()
     } catch (error) {
       this.slow = false
       this.#failed(error)
       await this.#read()
-      if (this.unseen.length) await this.#see()
+      if (this.unseen.length) await this.#computeHere()
     }
   }
 
@@ -137,21 +137,21 @@ export class Delivery<A extends { id: string }, R> {
     this.storageError = this.line.queue.storageError
   }
 
-  #take(answer: R, kept: Kept<A>[]) {
+  #show(answer: R, kept: Kept<A>[]) {
     this.shown = kept.map(({ act }) => act.id)
-    this.line.take(answer)
+    this.line.show(answer)
   }
 
   /** Shows what core on this device makes of all that was done; where it cannot, the program's answer is waited for. */
-  async #see() {
-    const turn = ++this.#sees
+  async #computeHere() {
+    const turn = ++this.#computations
     const kept = this.kept
     try {
-      const seen = await this.line.see(kept)
-      if (!seen || turn !== this.#sees || this.#writing) return
+      const seen = await this.line.computeHere(kept)
+      if (!seen || turn !== this.#computations || this.#writing) return
       // What was written down meanwhile is not in it: shown, it would look undone. It is in what is shown next.
       const inIt = kept.map(({ act }) => act.id)
-      if (this.kept.every(({ act }) => inIt.includes(act.id))) this.#take(seen, kept)
+      if (this.kept.every(({ act }) => inIt.includes(act.id))) this.#show(seen, kept)
     } catch {
       return
     }
@@ -165,7 +165,7 @@ export class Delivery<A extends { id: string }, R> {
       const answered = await this.line.ask()
       if (this.open.length || this.#writing) return
       this.#latest = write
-      this.#take(answered, this.kept)
+      this.#show(answered, this.kept)
       this.#packLater()
     } catch (error) {
       this.#failed(error)
@@ -173,8 +173,8 @@ export class Delivery<A extends { id: string }, R> {
   }
 
   /** What was refused and is not kept is told and forgotten. */
-  async #tellRefused() {
-    const told = this.kept.filter((kept) => kept.refused !== undefined && this.line.tell(kept))
+  async #reportRefused() {
+    const told = this.kept.filter((kept) => kept.refused !== undefined && this.line.reportRefused(kept))
     if (!told.length) return
     await this.line.queue.forget(told)
     await this.#read()

@@ -50,13 +50,13 @@ function lesson() {
       await asking.pass()
       return `asked ${now}`
     },
-    see: async (list) => {
+    computeHere: async (list) => {
       await seeing.pass()
       return `seen ${said(list)}`
     },
-    take: (answer) => void shown.push(answer),
+    show: (answer) => void shown.push(answer),
     pack: () => Promise.resolve(),
-    tell: () => true,
+    reportRefused: () => true,
   })
   const write = (id: string) =>
     delivery.write(() => Promise.resolve(void kept.push({ of: 'l', act: { id } })))

@@ -5557,6 +5557,8 @@ export interface components {
             remark: string;
             student: string;
         };
+        /** @enum {string} */
+        RosterAction: "add" | "change" | "leave out";
         RosterAsked: {
             /** @description What each column is; empty: what they look like */
             columns?: components["schemas"]["RosterField"][];
@@ -5604,7 +5606,7 @@ export interface components {
             wrong: components["schemas"]["RosterAttendanceFlaw"][];
         };
         RosterChosen: {
-            do: components["schemas"]["RosterDo"];
+            do: components["schemas"]["RosterAction"];
             row: number;
         };
         RosterColumn: {
@@ -5617,8 +5619,6 @@ export interface components {
         };
         /** @enum {string} */
         RosterDayOrder: "day first" | "month first";
-        /** @enum {string} */
-        RosterDo: "add" | "change" | "leave out";
         RosterDouble: {
             archived?: boolean;
             name: string;
@@ -5663,7 +5663,7 @@ export interface components {
             wrong: number;
         };
         RosterRow: {
-            do: components["schemas"]["RosterDo"];
+            do: components["schemas"]["RosterAction"];
             double: null | components["schemas"]["RosterDouble"];
             profile: components["schemas"]["StudentProfile"];
             /** @description 1 for the first one of the table */
@@ -6592,6 +6592,8 @@ export interface components {
             /** @description How large the target has to be for the wanted share, in words */
             size: string;
         };
+        /** @enum {string} */
+        Task: "nothing" | "export" | "import";
         Telling: {
             command: components["schemas"]["ThrowingCommand"];
         };
@@ -6630,7 +6632,7 @@ export interface components {
             ball?: number;
             /** @description Of fill; of start: after how many it stops, 0: not by itself */
             balls?: number;
-            do: components["schemas"]["ThrowingDo"];
+            do: components["schemas"]["ThrowingCommandKind"];
             /** @description Of load */
             program?: components["schemas"]["ThrowingProgram"];
             /**
@@ -6640,13 +6642,13 @@ export interface components {
             times?: number;
         };
         /** @enum {string} */
-        ThrowingDo: "load" | "start" | "pause" | "one" | "gap" | "fill" | "clear" | "watch" | "state" | "alive";
+        ThrowingCommandKind: "load" | "start" | "pause" | "one" | "gap" | "fill" | "clear" | "watch" | "state" | "alive";
         ThrowingEvent: {
             /** @description Where it lands: of a ball where it is to, of a landing where it did */
             at?: components["schemas"]["CourtPoint"];
             /** @description Of a ball: which one of the program, from 1; of a landing: the number that the eye was told of its ball, 0: it was told none */
             ball?: number;
-            event: components["schemas"]["ThrowingHappened"];
+            event: components["schemas"]["ThrowingEventKind"];
             jammed?: boolean;
             /** @description Balls in the hopper */
             left?: number;
@@ -6664,7 +6666,7 @@ export interface components {
             why?: string;
         };
         /** @enum {string} */
-        ThrowingHappened: "state" | "ball" | "empty" | "jam" | "landing" | "refused";
+        ThrowingEventKind: "state" | "ball" | "empty" | "jam" | "landing" | "refused";
         ThrowingOn: {
             /** @description Identifier of the block that is on; empty: the lesson is over, or has not begun */
             block: string;
@@ -7124,8 +7126,6 @@ export interface components {
             /** @description Lessons of these days, or of no day, that cannot be shown */
             unreadable: components["schemas"]["Unreadable"][];
         };
-        /** @enum {string} */
-        What: "nothing" | "export" | "import";
         Work: {
             /**
              * Format: int64
@@ -7140,7 +7140,7 @@ export interface components {
              * @description How much of it is done, from 0 to 1
              */
             share: number;
-            what: components["schemas"]["What"];
+            what: components["schemas"]["Task"];
             /** @description Why it could not be done; empty where it could */
             wrong: string;
         };

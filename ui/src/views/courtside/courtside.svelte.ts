@@ -79,10 +79,10 @@ export class Run {
       of: data.lesson.id,
       queue: device.queue,
       ask: () => this.#ask(),
-      see: (kept) => this.#see(kept),
-      take: (answered) => this.#show((run) => run.take(answered)),
+      computeHere: (kept) => this.#computeHere(kept),
+      show: (answered) => this.#show((run) => run.take(answered)),
       pack: async () => void (this.#packed = await device.kits.pack(this.#id)),
-      tell: (kept) => this.#tell(kept),
+      reportRefused: (kept) => this.#reportRefused(kept),
     })
     void this.#begin()
   }
@@ -128,7 +128,7 @@ export class Run {
   }
 
   /** What core on this device makes of what was done. */
-  async #see(kept: Kept<Act>[]) {
+  async #computeHere(kept: Kept<Act>[]) {
     return this.#packed && seen(this.device.core, this.#packed, kept)
   }
 
@@ -143,7 +143,7 @@ export class Run {
   }
 
   /** Tells what was refused. What is no count is forgotten then: nothing is lost with it. */
-  #tell({ act, refused }: Kept<Act>) {
+  #reportRefused({ act, refused }: Kept<Act>) {
     if (act.tap) return false
     notices.wrong(new Error(refused))
     return true

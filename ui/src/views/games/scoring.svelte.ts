@@ -41,10 +41,10 @@ export class Scoring {
         ...(await answer(api.GET('/api/played/{id}', { params: { path: { id } } }))),
         leftOut: [],
       }),
-      see: (kept) => this.#see(kept),
-      take: (scored) => this.#take(scored),
+      computeHere: (kept) => this.#computeHere(kept),
+      show: (scored) => this.#take(scored),
       pack: async () => void (this.#packed = await device.games.pack(id)),
-      tell: ({ refused = '' }) => {
+      reportRefused: ({ refused = '' }) => {
         this.told = refused
         return true
       },
@@ -80,7 +80,7 @@ export class Scoring {
   }
 
   /** What core on this device makes of what happened; what it leaves out is told. */
-  async #see(kept: Parameters<typeof scored>[2]) {
+  async #computeHere(kept: Parameters<typeof scored>[2]) {
     return this.#packed && scored(this.device.core, this.#packed, kept)
   }
 
